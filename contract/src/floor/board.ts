@@ -1,0 +1,88 @@
+import { z } from 'zod';
+import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
+
+const workType = z.enum(WORK_TYPES);
+const running = z.array(z.strictObject({ target: z.string(), workType }));
+const since = { since: z.string(), entry: z.string() };
+
+const doing = z.discriminatedUnion('status', [
+  z.strictObject({ status: z.literal('nothing') }),
+  z.strictObject({ status: z.literal('work'), ...since, running }),
+  z.strictObject({ status: z.literal('break'), ...since, suspended: running }),
+]);
+
+const dated = <T extends z.ZodType>(value: T) => z.array(z.strictObject({ from: z.string(), value }));
+
+const policy = z.strictObject({
+  split: z.enum(['estimate', 'equal']),
+  maxStintHours: z.number(),
+  maxShiftHours: z.number(),
+  gapMinutes: z.number(),
+  maxBreakMinutes: z.number(),
+});
+
+export const usedSchema = z.partialRecord(workType, z.number());
+
+/** Who is on what, in JSON: instants are RFC 3339, days are dates, lengths are seconds. Holds no rate and no cost. */
+export const boardSchema = z.strictObject({
+  asOf: z.string(),
+  seq: z.number(),
+  zone: z.string(),
+  policy: dated(policy),
+  technicians: z.array(
+    z.strictObject({
+      id: z.string(),
+      name: z.string(),
+      department: z.string(),
+      hasLeft: z.boolean(),
+      state: z.strictObject({ shift: z.strictObject(since).nullable(), doing }),
+      charged: z.strictObject({ day: z.string(), seconds: z.number() }),
+    }),
+  ),
+  orders: z.array(
+    z.strictObject({
+      id: z.string(),
+      number: z.string(),
+      title: z.string(),
+      customer: z.string(),
+      state: z.enum(ORDER_STATES),
+      includes: z.array(workType),
+    }),
+  ),
+  tasks: z.array(
+    z.strictObject({
+      id: z.string(),
+      title: z.string(),
+      order: z.string(),
+      hasEstimate: z.boolean(),
+      estimate: dated(z.number()),
+      used: usedSchema,
+      isFinished: z.boolean(),
+    }),
+  ),
+  activities: z.array(z.strictObject({ id: z.string(), title: z.string(), counts: dated(z.boolean()) })),
+});
+export type BoardJson = z.output<typeof boardSchema>;
+
+const stretch = {
+  from: z.string(),
+  to: z.string(),
+  opened: z.string(),
+  closed: z.string().exactOptional(),
+  capped: z.boolean(),
+};
+
+/** The board with one local day of everybody's stretches. */
+export const floorSchema = boardSchema.extend({
+  day: z.string(),
+  lanes: z.array(
+    z.strictObject({
+      technician: z.string(),
+      stints: z.array(z.strictObject({ ...stretch, running })),
+      shifts: z.array(z.strictObject(stretch)),
+      breaks: z.array(z.strictObject(stretch)),
+      enteredSeconds: z.number(),
+    }),
+  ),
+});
+export type FloorJson = z.output<typeof floorSchema>;

@@ -1,0 +1,137 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { replayScenario } from './replay.ts';
+
+const FOLDER = resolve(__dirname, '../../../core/scenarios');
+const read = (file: string) => readFileSync(resolve(FOLDER, file), 'utf8');
+const names = readdirSync(FOLDER).flatMap((file) =>
+  file.endsWith('.result.json') ? [file.replace('.result.json', '')] : [],
+);
+
+describe('worked cases', () => {
+  test('there are thirteen of them', () => expect(names).toHaveLength(13));
+
+  test.each(names)('%s comes out to the second and the cent', (name) => {
+    const replayed = replayScenario(read(`${name}.json`));
+    expect(replayed.ok && replayed.value).toEqual(JSON.parse(read(`${name}.result.json`)));
+  });
+});
+
+const BASE = {
+  format: 'wergon-scenario/1',
+  zone: 'Europe/Oslo',
+  asOf: '2026-03-06T18:00:00Z',
+  grades: [{ id: 'winder', standardRate: '52.00' }],
+  technicians: [{ id: 'ada', rates: [{ from: '2026-01-01', per: 'hour', base: '30.00' }] }],
+  indirect: [{ id: 'meeting' }],
+  workOrders: [{ id: 'w1', quantity: 1, tasks: [{ id: 'w1-10', grade: 'winder', estimate: {} }] }],
+  events: [] as unknown[],
+};
+const at = '2026-03-02T07:00:00+01:00';
+const start = { id: 'e1', at, type: 'work-start', technician: 'ada', targets: ['w1-10'] };
+const withEvents = (...events: unknown[]) => ({ ...BASE, events });
+const withRates = (...rates: unknown[]) => ({ ...BASE, technicians: [{ id: 'ada', rates }] });
+const hourly = { from: '2026-01-01', per: 'hour', base: '30.00' };
+
+describe('a document that is not valid names the field', () => {
+  test.each<[field: string, scenario: unknown, why: string]>([
+    ['zone', { ...BASE, zone: 'Europe/Atlantis' }, 'a zone that does not exist'],
+    ['asOf', { ...BASE, asOf: '2026-02-30T00:00:00Z' }, 'a date that does not exist'],
+    ['asOf', { ...BASE, asOf: '2026-03-06T18:00:00' }, 'an instant without offset'],
+    ['color', { ...BASE, color: 'red' }, 'an unknown field'],
+    [
+      'policy.gapMinutes',
+      { ...BASE, policy: { gapMinutes: 1.5 } },
+      'a fraction where a whole number belongs',
+    ],
+    [
+      'grades[0].standardRate',
+      { ...BASE, grades: [{ id: 'winder', standardRate: '52,00' }] },
+      'a decimal comma',
+    ],
+    [
+      'grades[0].standardRate',
+      { ...BASE, grades: [{ id: 'winder', standardRate: '1.23456' }] },
+      'too many decimals',
+    ],
+    ['technicians[0].rates[1].from', withRates(hourly, hourly), 'two rates of one date'],
+    [
+      'technicians[0].rates[0].hoursPerYear',
+      withRates({ ...hourly, per: 'year' }),
+      'a salary without hours per year',
+    ],
+    [
+      'technicians[0].rates[0].hoursPerYear',
+      withRates({ ...hourly, burden: [{ kind: 'perYear', value: '100' }] }),
+      'a yearly burden without hours per year',
+    ],
+    ['indirect[1].id', { ...BASE, indirect: [{ id: 'meeting' }, { id: 'meeting' }] }, 'an id used twice'],
+    ['workOrders[0].tasks[0].grade', { ...BASE, grades: [] }, 'an unknown grade'],
+    ['events[0].type', withEvents({ ...start, type: 'work-begin' }), 'an unknown type'],
+    ['events[0].targets', withEvents({ ...start, targets: [] }), 'no targets'],
+    ['events[0].targets', withEvents({ ...start, targets: null }), 'a required field set to null'],
+    ['events[0].at', withEvents({ ...start, at: undefined }), 'a required field missing'],
+    ['events[0].mood', withEvents({ ...start, mood: 'good' }), 'an unknown field of an entry'],
+    ['events[0].technician', withEvents({ ...start, technician: 'eve' }), 'an unknown technician'],
+    ['events[0].targets[1]', withEvents({ ...start, targets: ['w1-10', 'w9'] }), 'an unknown target'],
+    ['events[1].id', withEvents(start, { ...start, targets: ['meeting'] }), 'a known id with other content'],
+    [
+      'events[0].target',
+      withEvents({ id: 'v', type: 'void', target: 'e1' }),
+      'a correction of something unknown',
+    ],
+    [
+      'events[2].target',
+      withEvents(start, { id: 'v', type: 'void', target: 'e1' }, { id: 'r', type: 'restore', target: 'v' }),
+      'a correction of a correction',
+    ],
+    [
+      'events[1].set.seconds',
+      withEvents(start, { id: 'a', type: 'amend', target: 'e1', set: { seconds: 60 } }),
+      'an amendment of a field its entry lacks',
+    ],
+    [
+      'events[1].set.at',
+      withEvents(start, { id: 'a', type: 'amend', target: 'e1', set: { at: null } }),
+      'an amendment that takes a required field away',
+    ],
+    [
+      'events[1].set.targets',
+      withEvents(start, { id: 'a', type: 'amend', target: 'e1', set: { targets: [] } }),
+      'an amendment to no targets',
+    ],
+    ['(document)', 'a text', 'no object at all'],
+  ])('%s: %j (%s)', (field, scenario) => {
+    const replayed = replayScenario(JSON.stringify(scenario));
+    expect(replayed.ok ? [] : replayed.problems.map((problem) => problem.field)).toContain(field);
+  });
+
+  test('what is not JSON is said so', () => {
+    const replayed = replayScenario('{');
+    expect(replayed.ok ? '' : replayed.problems[0]?.message).toMatch(/^not JSON/);
+  });
+});
+
+describe('what is valid though it looks odd', () => {
+  test.each<[scenario: unknown, why: string]>([
+    [withEvents(start, { ...start }), 'the same entry sent twice'],
+    [
+      withEvents(start, { targets: ['w1-10'], technician: 'ada', type: 'work-start', at, id: 'e1' }),
+      'sent again with its keys in another order',
+    ],
+    [withEvents({ id: 'n', at, type: 'note', text: 'hello', targets: [] }), 'a note on nothing'],
+    [
+      withEvents(start, {
+        id: 'a',
+        type: 'amend',
+        target: 'e1',
+        set: { workType: null },
+        by: 'bo',
+        why: 'typo',
+      }),
+      'an optional field taken away',
+    ],
+  ])('%j (%s)', (scenario) => {
+    expect(replayScenario(JSON.stringify(scenario)).ok).toBe(true);
+  });
+});

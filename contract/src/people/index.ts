@@ -1,0 +1,8 @@
+export {
+  createdSchema,
+  leaveSchema,
+  newGradeSchema,
+  newRateSchema,
+  newTechnicianSchema,
+  peopleSchema,
+} from './people.ts';

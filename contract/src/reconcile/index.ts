@@ -1,0 +1,2 @@
+export { looseEndsSchema } from './reconcile.ts';
+export type { LooseEndsJson } from './reconcile.ts';

@@ -1,0 +1,1 @@
+export { newActivitySchema, railSchema, shopSchema } from './shop.ts';

@@ -1,0 +1,14 @@
+export { readDirectory } from './readDirectory.ts';
+export {
+  batchResultSchema,
+  batchSchema,
+  directorySchema,
+  newStationSchema,
+  pairSchema,
+  pairingSchema,
+  problemSchema,
+  sentEntrySchema,
+  stationsSchema,
+  unreadScanSchema,
+} from './station.ts';
+export type { BatchResult, DirectoryJson, Problem, SentEntry } from './station.ts';

@@ -1,0 +1,1 @@
+export { dayText, hoursText, idText, instantText, rateText, wholeNumber, amountText } from './values.ts';

@@ -1,0 +1,4 @@
+export { compareTask, sumComparisons } from './compare.ts';
+export type { Comparison, Expected } from './compare.ts';
+export { drawYardstick } from './yardstick.ts';
+export type { Yardstick, YardstickFill } from './yardstick.ts';

@@ -1,0 +1,13 @@
+export type {
+  Board,
+  BoardActivity,
+  BoardOrder,
+  BoardTarget,
+  BoardTask,
+  BoardTechnician,
+  UsedByType,
+} from './board.ts';
+export { addUsed, personStanding, piecesIn, standingOf, stateAt } from './standing.ts';
+export type { PersonStanding, TargetStanding, TaskStanding, UsedComparison } from './standing.ts';
+export { accountedShare, atClock, countPresently, drawLane } from './tape.ts';
+export type { Block, Lane, Presently, SettledDay } from './tape.ts';

@@ -1,0 +1,93 @@
+import type { TechnicianId } from '../people/index.ts';
+import { inForceAt, lengthOf, merge, subtract, toSeconds } from '../time/index.ts';
+import type { LocalDay, Seconds, Span, Zone } from '../time/index.ts';
+import type { LedgerFacts } from './facts.ts';
+import type { LooseEnd } from './looseEnd.ts';
+import type { Presence, Stint } from './stint.ts';
+
+/** One technician's day: how long he was there, and how much of that found its work.
+ *  Source: docs/ledger.md, section 7. */
+export type AttendanceDay = {
+  readonly technician: TechnicianId;
+  readonly day: LocalDay;
+  readonly attendedSeconds: Seconds;
+  readonly chargedSeconds: Seconds;
+  readonly insideSeconds: Seconds;
+  readonly enteredSeconds: Seconds;
+};
+
+/** What attendance is derived from, for one technician, each sorted by `from`; open stretches run to `asOf`. */
+export type Attended = {
+  readonly technician: TechnicianId;
+  readonly shifts: readonly Presence[];
+  readonly breaks: readonly Presence[];
+  readonly stints: readonly Stint[];
+  readonly enteredByDay: ReadonlyMap<LocalDay, Seconds>;
+};
+
+const SECONDS_PER_MINUTE = 60;
+
+function sumByDay(spans: readonly Span[], zone: Zone): Map<LocalDay, Seconds> {
+  const sums = new Map<LocalDay, Seconds>();
+  for (const span of spans) {
+    for (let from = span.from; from < span.to;) {
+      const day = zone.dayAt(from);
+      const nextDay = zone.startOf((day + 1) as LocalDay);
+      const to = nextDay < span.to ? nextDay : span.to;
+      sums.set(day, toSeconds((sums.get(day) ?? 0) + to - from));
+      from = to;
+    }
+  }
+  return sums;
+}
+
+const isUncounted = (stint: Stint, facts: LedgerFacts): boolean =>
+  stint.running.every(({ target }) => {
+    const known = facts.targets.get(target);
+    return known?.kind === 'activity' && !inForceAt(known.counts, stint.from);
+  });
+
+/** Attended and charged time per local day, and the loose ends that come from holding them against each other:
+ *  gaps and work outside a shift. Source: docs/ledger.md, section 7. */
+export function deriveAttendance(
+  { technician, shifts, breaks, stints, enteredByDay }: Attended,
+  facts: LedgerFacts,
+): { readonly days: AttendanceDay[]; readonly looseEnds: LooseEnd[] } {
+  const { zone } = facts;
+  const uncounted = stints.filter((stint) => isUncounted(stint, facts));
+  const counted = uncounted.length === 0 ? stints : stints.filter((stint) => !isUncounted(stint, facts));
+  const attended = subtract(subtract(shifts, breaks), uncounted);
+  const uncovered = merge(subtract(attended, counted));
+
+  const attendedByDay = sumByDay(attended, zone);
+  const uncoveredByDay = sumByDay(uncovered, zone);
+  const stintsByDay = sumByDay(stints, zone);
+  const signedInByDay = sumByDay(shifts, zone);
+  const at = (sums: ReadonlyMap<LocalDay, Seconds>, day: LocalDay) => sums.get(day) ?? toSeconds(0);
+
+  const allDays = new Set([...attendedByDay.keys(), ...stintsByDay.keys(), ...enteredByDay.keys()]);
+  const days = [...allDays]
+    .sort((a, b) => a - b)
+    .map((day): AttendanceDay => ({
+      technician,
+      day,
+      attendedSeconds: at(attendedByDay, day),
+      chargedSeconds: toSeconds(at(stintsByDay, day) + at(enteredByDay, day)),
+      insideSeconds: toSeconds(at(attendedByDay, day) - at(uncoveredByDay, day)),
+      enteredSeconds: at(enteredByDay, day),
+    }));
+
+  const looseEnds: LooseEnd[] = [];
+  for (const gap of uncovered) {
+    const seconds = lengthOf(gap);
+    if (seconds < inForceAt(facts.policy, gap.from).gapMinutes * SECONDS_PER_MINUTE) continue;
+    const day = zone.dayAt(gap.from);
+    // Hours written down for the day explain its gaps; attended − inside is what stints left uncovered.
+    if (at(enteredByDay, day) > 0 && at(enteredByDay, day) >= at(uncoveredByDay, day)) continue;
+    looseEnds.push({ kind: 'gap', technician, entries: [], from: gap.from, to: gap.to, seconds });
+  }
+  for (const [day, seconds] of sumByDay(subtract(stints, shifts), zone))
+    if (signedInByDay.has(day))
+      looseEnds.push({ kind: 'work-outside-shift', technician, entries: [], day, seconds });
+  return { days, looseEnds };
+}

@@ -1,0 +1,136 @@
+import type { TechnicianId } from '../people/index.ts';
+import { toSeconds } from '../time/index.ts';
+import type { Instant, LocalDay, Seconds } from '../time/index.ts';
+import { deriveAttendance } from './attendance.ts';
+import { effectiveEntries, inOrderOfTime } from './effective.ts';
+import { deriveFinished, findNotReleased, isTaskEntry } from './finished.ts';
+import { AT_REST, applyEntry, settleAt } from './fold.ts';
+import { sumLines } from './lines.ts';
+import { piecesOf } from './pieces.ts';
+import type { AttendanceDay } from './attendance.ts';
+import type { Entry, HoursEntry, LaborEntry, TargetId } from './entries.ts';
+import type { LedgerFacts } from './facts.ts';
+import type { TaskEntry } from './finished.ts';
+import type { LaborState, Settled } from './fold.ts';
+import type { LaborLine } from './lines.ts';
+import type { LooseEnd } from './looseEnd.ts';
+import type { Piece } from './pieces.ts';
+import type { Presence, Stint } from './stint.ts';
+
+/** Everything that the journal says at an instant. Source: docs/ledger.md. */
+export type Ledger = {
+  readonly stints: readonly Stint[];
+  readonly shifts: readonly Presence[];
+  readonly breaks: readonly Presence[];
+  readonly lines: readonly LaborLine[];
+  readonly attendance: readonly AttendanceDay[];
+  readonly looseEnds: readonly LooseEnd[];
+  /** The tasks that are finished, with the instant at which they were said to be. */
+  readonly finished: ReadonlyMap<TargetId, Instant>;
+};
+
+type Timed = Exclude<LaborEntry, HoursEntry>;
+
+/** What one technician's entries come to. */
+export type Strands = {
+  readonly stints: Stint[];
+  readonly shifts: Presence[];
+  readonly breaks: Presence[];
+  readonly looseEnds: LooseEnd[];
+};
+
+/** Sorts settled things into their kinds. */
+export function collect(strands: Strands, settled: readonly Settled[]): void {
+  for (const item of settled) {
+    if (item.kind === 'stint') strands.stints.push(item.stint);
+    else if (item.kind === 'loose-end') strands.looseEnds.push(item.looseEnd);
+    else if (item.kind === 'shift') strands.shifts.push(item.presence);
+    else strands.breaks.push(item.presence);
+  }
+}
+
+/** No strands yet. */
+export const noStrands = (): Strands => ({ stints: [], shifts: [], breaks: [], looseEnds: [] });
+
+/** Folds one technician's entries, sorted by time, from a state on; gives the state after them and what they
+ *  settled. Folding in two goes gives what folding in one gives. */
+export function foldEntries(
+  technician: TechnicianId,
+  from: LaborState,
+  entries: readonly LaborEntry[],
+  facts: Pick<LedgerFacts, 'policy'>,
+): { readonly state: LaborState; readonly strands: Strands } {
+  const strands = noStrands();
+  let state = from;
+  for (const entry of entries) {
+    const step = applyEntry(technician, state, entry, facts.policy);
+    state = step.state;
+    if (step.settled.length > 0) collect(strands, step.settled);
+  }
+  return { state, strands };
+}
+
+/** Seconds of `hours` entries per local day. */
+export function sumEntered(hours: readonly HoursEntry[]): Map<LocalDay, Seconds> {
+  const sums = new Map<LocalDay, Seconds>();
+  for (const { day, seconds } of hours) sums.set(day, toSeconds((sums.get(day) ?? 0) + seconds));
+  return sums;
+}
+
+/** Days of lines without a cost rate, each once. */
+export function findWithoutRate(lines: readonly LaborLine[]): LooseEnd[] {
+  const first = new Map<string, LooseEnd>();
+  for (const { cost, technician, day } of lines)
+    if (cost === null) first.set(`${technician} ${day}`, { kind: 'no-rate', technician, entries: [], day });
+  return [...first.values()];
+}
+
+/** Derives the whole ledger of a journal, given in the order of recording, as of an instant: later entries, and
+ *  hours of later days, are left out. Source: docs/ledger.md, sections 3 to 8. */
+export function deriveLedger(journal: readonly Entry[], facts: LedgerFacts, asOf: Instant): Ledger {
+  const lastDay = facts.zone.dayAt(asOf);
+  const byTechnician = new Map<TechnicianId, { timed: Timed[]; hours: HoursEntry[] }>();
+  const taskEntries: TaskEntry[] = [];
+  for (const entry of effectiveEntries(journal)) {
+    if (entry.type === 'hours' ? entry.day > lastDay : entry.at > asOf) continue;
+    if (isTaskEntry(entry)) taskEntries.push(entry);
+    if (entry.technician === undefined) continue;
+    let own = byTechnician.get(entry.technician);
+    if (!own) byTechnician.set(entry.technician, (own = { timed: [], hours: [] }));
+    if (entry.type === 'hours') own.hours.push(entry);
+    else own.timed.push(entry);
+  }
+
+  const { finished, looseEnds: afterDone } = deriveFinished(taskEntries, facts);
+  const ledger = {
+    ...noStrands(),
+    lines: [] as LaborLine[],
+    attendance: [] as AttendanceDay[],
+    finished,
+  };
+  const append = <T>(to: T[], more: readonly T[]) => {
+    for (const item of more) to.push(item); // `push(...more)` overflows the stack on a year of stints
+  };
+  append(ledger.looseEnds, afterDone);
+  for (const [technician, { timed, hours }] of byTechnician) {
+    const { state, strands } = foldEntries(technician, AT_REST, inOrderOfTime(timed), facts);
+    collect(strands, settleAt(technician, state, asOf, facts.policy).settled);
+    const pieces: Piece[] = [];
+    for (const stint of strands.stints) append(pieces, piecesOf(stint, facts));
+    const lines = sumLines(pieces, hours, facts.costRates.get(technician) ?? []);
+    const { days, looseEnds } = deriveAttendance(
+      { technician, ...strands, enteredByDay: sumEntered(hours) },
+      facts,
+    );
+    append(ledger.stints, strands.stints);
+    append(ledger.shifts, strands.shifts);
+    append(ledger.breaks, strands.breaks);
+    append(ledger.lines, lines);
+    append(ledger.attendance, days);
+    append(ledger.looseEnds, strands.looseEnds);
+    append(ledger.looseEnds, looseEnds);
+    append(ledger.looseEnds, findWithoutRate(lines));
+    append(ledger.looseEnds, findNotReleased(strands.stints, facts));
+  }
+  return ledger;
+}

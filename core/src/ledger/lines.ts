@@ -1,0 +1,86 @@
+import { laborCost } from '../money/index.ts';
+import type { Cents } from '../money/index.ts';
+import { costRateOn } from '../people/index.ts';
+import type { CostRate, TechnicianId } from '../people/index.ts';
+import { toSeconds } from '../time/index.ts';
+import type { LocalDay, Seconds } from '../time/index.ts';
+import type { WorkType } from '../work/index.ts';
+import type { HoursEntry, TargetId } from './entries.ts';
+import type { Piece } from './pieces.ts';
+
+/** Seconds and cost of one technician on one target with one work type on one local day. `cost` is `null` where
+ *  no rate holds on that day; sums leave it out and say so. Source: docs/ledger.md, sections 5 and 6. */
+export type LaborLine = {
+  readonly technician: TechnicianId;
+  readonly target: TargetId;
+  readonly workType: WorkType;
+  readonly day: LocalDay;
+  readonly seconds: Seconds;
+  readonly measuredSeconds: Seconds;
+  readonly sharedSeconds: Seconds;
+  readonly enteredSeconds: Seconds;
+  readonly cost: Cents | null;
+};
+
+type Tally = { -readonly [Key in keyof Omit<LaborLine, 'seconds' | 'cost'>]: LaborLine[Key] };
+type Key = Pick<LaborLine, 'technician' | 'target' | 'workType' | 'day'>;
+
+/** Sums pieces and entered hours of one technician into labor lines, on top of lines there already are (stored ones
+ *  that open time is added to), and costs each line once. */
+export function sumLines(
+  pieces: readonly Piece[],
+  hours: readonly HoursEntry[],
+  costRates: readonly CostRate[],
+  before: readonly LaborLine[] = [],
+): LaborLine[] {
+  const days = new Map<LocalDay, Tally[]>();
+  const tallyOf = ({ technician, target, workType, day }: Key): Tally => {
+    let tallies = days.get(day);
+    if (!tallies) days.set(day, (tallies = []));
+    for (const tally of tallies) if (tally.target === target && tally.workType === workType) return tally;
+    const none = toSeconds(0);
+    const tally = {
+      technician,
+      target,
+      workType,
+      day,
+      measuredSeconds: none,
+      sharedSeconds: none,
+      enteredSeconds: none,
+    };
+    tallies.push(tally);
+    return tally;
+  };
+  const add = (key: Key, part: 'measuredSeconds' | 'sharedSeconds' | 'enteredSeconds', seconds: Seconds) => {
+    const tally = tallyOf(key);
+    tally[part] = toSeconds(tally[part] + seconds);
+  };
+  for (const line of before) {
+    add(line, 'measuredSeconds', line.measuredSeconds);
+    add(line, 'sharedSeconds', line.sharedSeconds);
+    add(line, 'enteredSeconds', line.enteredSeconds);
+  }
+  for (const piece of pieces) add(piece, piece.isShared ? 'sharedSeconds' : 'measuredSeconds', piece.seconds);
+  for (const { technician, targets, workType = 'run', day, seconds } of hours)
+    add({ technician, target: targets[0] as TargetId, workType, day }, 'enteredSeconds', seconds);
+
+  const lines: LaborLine[] = [];
+  for (const [day, tallies] of days) {
+    const rate = costRateOn(costRates, day);
+    for (const tally of tallies) {
+      const seconds = toSeconds(tally.measuredSeconds + tally.sharedSeconds + tally.enteredSeconds);
+      lines.push({
+        technician: tally.technician,
+        target: tally.target,
+        workType: tally.workType,
+        day,
+        seconds,
+        measuredSeconds: tally.measuredSeconds,
+        sharedSeconds: tally.sharedSeconds,
+        enteredSeconds: tally.enteredSeconds,
+        cost: rate === undefined ? null : laborCost(seconds, rate),
+      });
+    }
+  }
+  return lines;
+}

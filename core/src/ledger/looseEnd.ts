@@ -1,0 +1,40 @@
+import type { TechnicianId } from '../people/index.ts';
+import type { Instant, LocalDay, Seconds } from '../time/index.ts';
+import type { EntryId, TargetId } from './entries.ts';
+
+/** The kinds of loose ends that the ledger finds. Source: docs/ledger.md, sections 4 to 8. */
+export const LOOSE_END_KINDS = [
+  'double-shift-in',
+  'shift-out-without-in',
+  'stop-without-start',
+  'forgotten-shift-out',
+  'forgotten-stop',
+  'gap',
+  'work-outside-shift',
+  'long-break',
+  'no-rate',
+  'not-released',
+  'after-done',
+  'clock',
+] as const;
+export type LooseEndKind = (typeof LOOSE_END_KINDS)[number];
+
+/** Something in the journal that a person must decide on. */
+export type LooseEnd = {
+  readonly kind: LooseEndKind;
+  readonly technician?: TechnicianId;
+  readonly target?: TargetId;
+  readonly entries: readonly EntryId[];
+  /** For kinds that are about a whole day. */
+  readonly day?: LocalDay;
+  readonly from?: Instant;
+  readonly to?: Instant;
+  readonly seconds?: Seconds;
+};
+
+/** How far ahead of the server a station's clock may be before somebody should look at it, in seconds. */
+const CLOCK_TOLERANCE = 60;
+
+/** Whether an entry's instant lies so far ahead of its recording that the device's clock must be wrong.
+ *  Source: docs/ledger.md, section 8, `clock`. */
+export const isClockAhead = (at: Instant, recordedAt: Instant): boolean => at - recordedAt > CLOCK_TOLERANCE;

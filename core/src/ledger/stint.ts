@@ -1,0 +1,27 @@
+import type { TechnicianId } from '../people/index.ts';
+import type { Instant, Span } from '../time/index.ts';
+import type { WorkType } from '../work/index.ts';
+import type { EntryId, TargetId } from './entries.ts';
+
+/** One target that runs, and the kind of work done on it. */
+export type Running = { readonly target: TargetId; readonly workType: WorkType };
+
+/** The entries at the two ends of a stretch; no `closed` where it is open or was cut. */
+export type Ends = { readonly opened: EntryId; readonly closed?: EntryId | undefined };
+
+/** A stretch in which one technician's running targets do not change. Source: docs/ledger.md, section 4. */
+export type Stint = Span &
+  Ends & {
+    readonly technician: TechnicianId;
+    readonly running: readonly Running[];
+    /** Still going on at the instant the ledger was asked for. */
+    readonly open: boolean;
+    /** Ended by a rule, because nobody said when. */
+    readonly capped: boolean;
+    /** The shift-in of the shift it ends in; its seconds from then on belong to that shift's day. */
+    readonly shiftSince?: Instant | undefined;
+  };
+
+/** A shift or a break of one technician. */
+export type Presence = Span &
+  Ends & { readonly technician: TechnicianId; readonly open: boolean; readonly capped: boolean };

@@ -1,0 +1,2 @@
+export { Defect, fail, ok } from './result.ts';
+export type { Brand, Params, Refusal, Result } from './result.ts';

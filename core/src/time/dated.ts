@@ -1,0 +1,19 @@
+import { Defect } from '../result/index.ts';
+import { toInstant } from './instant.ts';
+import type { Instant } from './instant.ts';
+
+/** A value that changes on given instants, ascending. The first one holds for all time before it, too.
+ *  Source: docs/ledger.md, section 9. */
+export type Dated<T> = readonly { readonly from: Instant; readonly value: T }[];
+
+/** A value that never changed. */
+export const dated = <T>(value: T): Dated<T> => [{ from: toInstant(0), value }];
+
+/** The value in force at an instant. Throws `Defect` when there is none at all. */
+export function inForceAt<T>(values: Dated<T>, at: Instant): T {
+  let i = values.length - 1;
+  while (i > 0 && (values[i] as Dated<T>[number]).from > at) i -= 1;
+  const found = values[i];
+  if (!found) throw new Defect('a dated value without any value');
+  return found.value;
+}

@@ -1,0 +1,35 @@
+import { Defect, fail, ok } from '../result/index.ts';
+import type { Brand, Result } from '../result/index.ts';
+
+/** A calendar day of the shop, counted from 1970-01-01 = 0, so that days compare and add as numbers. */
+export type LocalDay = Brand<number, 'LocalDay'>;
+
+const MS_PER_DAY = 86_400_000;
+
+/** Brands a whole number as a day. Throws `Defect` on anything else. */
+export function toDay(count: number): LocalDay {
+  if (!Number.isSafeInteger(count)) throw new Defect(`not a whole day: ${count}`);
+  return count as LocalDay;
+}
+
+const written = new Map<LocalDay, string>();
+
+/** Writes a day as `2026-03-02`. */
+export function formatDay(day: LocalDay): string {
+  let text = written.get(day);
+  if (text === undefined) {
+    text = new Date(day * MS_PER_DAY).toISOString().slice(0, 10);
+    written.set(day, text);
+  }
+  return text;
+}
+
+/** Reads `2026-03-02`; refuses days that do not exist. */
+export function parseDay(text: string): Result<LocalDay, 'day.bad'> {
+  const ms = /^\d{4}-\d{2}-\d{2}$/.test(text) ? Date.parse(`${text}T00:00:00Z`) : NaN;
+  if (Number.isNaN(ms) || new Date(ms).toISOString().slice(0, 10) !== text) return fail('day.bad', { text });
+  return ok(toDay(ms / MS_PER_DAY));
+}
+
+/** The weekday as ISO 8601 counts it: 1 is Monday, 7 is Sunday. */
+export const weekdayOf = (day: LocalDay): number => ((((day + 3) % 7) + 7) % 7) + 1;

@@ -1,0 +1,14 @@
+export { dated, inForceAt } from './dated.ts';
+export type { Dated } from './dated.ts';
+export { formatDay, parseDay, toDay, weekdayOf } from './day.ts';
+export type { LocalDay } from './day.ts';
+export { formatHours, secondsOfHours, splitHours } from './hours.ts';
+export type { HoursStyle } from './hours.ts';
+export { formatInstant, parseInstant, toInstant } from './instant.ts';
+export type { Instant } from './instant.ts';
+export { toSeconds } from './seconds.ts';
+export type { Seconds } from './seconds.ts';
+export { cutAt, lengthOf, merge, overlapSeconds, subtract } from './span.ts';
+export type { Span } from './span.ts';
+export { createZone } from './zone.ts';
+export type { Zone } from './zone.ts';

@@ -1,0 +1,109 @@
+import fc from 'fast-check';
+import { formatDay, parseDay, toDay, weekdayOf } from './day.ts';
+import { formatHours } from './hours.ts';
+import { formatInstant, parseInstant, toInstant } from './instant.ts';
+import { merge, subtract } from './span.ts';
+import { toSeconds } from './seconds.ts';
+import { createZone } from './zone.ts';
+
+const zoneOf = (name: string) => {
+  const zone = createZone(name);
+  if (!zone.ok) throw new Error(name);
+  return zone.value;
+};
+const at = (text: string) => {
+  const instant = parseInstant(text);
+  if (!instant.ok) throw new Error(text);
+  return instant.value;
+};
+
+test.each([
+  ['2026-03-02T07:00:00+01:00', '2026-03-02T06:00:00Z', 'an offset is taken off'],
+  ['2026-03-02t07:00:00z', '2026-03-02T07:00:00Z', 'small letters are allowed'],
+  ['2026-03-02T07:00:00.999Z', '2026-03-02T07:00:00Z', 'fractions are cut off'],
+  ['2024-02-29T00:00:00-05:30', '2024-02-29T05:30:00Z', 'a leap day'],
+])('%s is %s (%s)', (text, utc) => expect(formatInstant(at(text))).toBe(utc));
+
+test.each([
+  '2026-02-29T00:00:00Z',
+  '2026-03-02T24:00:00Z',
+  '2026-03-02T07:00:60Z',
+  '2026-03-02T07:00:00',
+  '2026-03-02',
+  '2026-3-2T07:00:00Z',
+  '2026-03-02T07:00:00+24:00',
+])('%s is no instant', (text) => expect(parseInstant(text).ok).toBe(false));
+
+test.each([
+  ['Europe/Helsinki', '2026-03-29', 23, 'clocks go forward'],
+  ['Europe/Helsinki', '2026-10-25', 25, 'clocks go back'],
+  ['Europe/Helsinki', '2026-03-02', 24, 'an ordinary day'],
+  ['America/Sao_Paulo', '2018-11-04', 23, 'the day begins at one, because midnight does not exist'],
+  ['Asia/Kathmandu', '2026-03-02', 24, 'an offset with minutes'],
+])('in %s the day %s has %i hours: %s', (name, text, hours) => {
+  const zone = zoneOf(name);
+  const day = parseDay(text);
+  if (!day.ok) throw new Error(text);
+  expect((zone.startOf(toDay(day.value + 1)) - zone.startOf(day.value)) / 3600).toBe(hours);
+});
+
+test('every instant lies in its day, and days touch', () => {
+  const zone = zoneOf('Europe/Helsinki');
+  fc.assert(
+    fc.property(fc.integer({ min: 1_700_000_000, max: 1_900_000_000 }), (seconds) => {
+      const day = zone.dayAt(toInstant(seconds));
+      expect(zone.startOf(day)).toBeLessThanOrEqual(seconds);
+      expect(zone.startOf(toDay(day + 1))).toBeGreaterThan(seconds);
+    }),
+    { seed: 20_260 },
+  );
+});
+
+test.each([
+  [24_330, 'h:mm', '6:45'],
+  [24_359, 'h:mm', '6:45'],
+  [24_330, 'h:mm:ss', '6:45:30'],
+  [24_335, 'decimal', '6.75'],
+  [-90, 'h:mm:ss', '−0:01:30'],
+  [0, 'decimal', '0.00'],
+] as const)('%i s as %s: %s, cut off and not rounded', (seconds, style, text) => {
+  expect(formatHours(toSeconds(seconds), style)).toBe(text);
+});
+
+test('a day is read as it is written', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: -20_000, max: 60_000 }), (count) => {
+      const read = parseDay(formatDay(toDay(count)));
+      expect(read.ok && read.value).toBe(count);
+    }),
+    { seed: 20_260 },
+  );
+});
+
+test('2026-11-24 is a Tuesday', () => {
+  const day = parseDay('2026-11-24');
+  expect(day.ok && weekdayOf(day.value)).toBe(2);
+});
+
+test('what is left of spans and what was taken from them add up', () => {
+  const anySpans = fc
+    .array(fc.tuple(fc.nat(500), fc.nat(60)), { maxLength: 12 })
+    .map((pairs) =>
+      merge(
+        pairs
+          .sort(([a], [b]) => a - b)
+          .map(([from, length]) => ({ from: toInstant(from), to: toInstant(from + length) })),
+      ),
+    );
+  const covered = (spans: readonly { from: number; to: number }[]) =>
+    new Set(spans.flatMap(({ from, to }) => Array.from({ length: to - from }, (_, i) => from + i)));
+  fc.assert(
+    fc.property(anySpans, anySpans, (spans, holes) => {
+      const hole = covered(holes);
+      expect([...covered(subtract(spans, holes))]).toEqual(
+        [...covered(spans)].filter((second) => !hole.has(second)),
+      );
+    }),
+    { seed: 20_260 },
+  );
+});

@@ -1,0 +1,7 @@
+/** What kind of work an hour was. Source: docs/ledger.md, section 1. */
+export const WORK_TYPES = ['setup', 'run', 'cleanup', 'down', 'rework', 'travel'] as const;
+export type WorkType = (typeof WORK_TYPES)[number];
+
+/** The work types that an estimate covers, with `run` and `rework`, which every estimate covers. */
+export const withAlwaysIncluded = (named: readonly WorkType[]): ReadonlySet<WorkType> =>
+  new Set<WorkType>([...named, 'run', 'rework']);

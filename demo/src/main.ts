@@ -1,0 +1,47 @@
+import { existsSync, rmSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { readConfig, startServer } from '@wergon/server/app';
+import { offerPairing } from '@wergon/server/station';
+import { DEMO_USERS, makeDemo, stationId } from './makeDemo.ts';
+
+/** The demo's link to a station can be used for a day. */
+const LINK_SECONDS = 86_400;
+
+const root = resolve(fileURLToPath(import.meta.url), '../../..');
+const env = { WERGON_DATABASE: '.data/demo.sqlite', WERGON_LOG: 'warn', ...process.env, WERGON_DEMO: '1' };
+const config = readConfig(env, root);
+const say = (text: string) => process.stdout.write(`${text}\n`);
+
+const files = ['', '-wal', '-shm'].map((suffix) => `${config.databasePath}${suffix}`);
+const remove = () => {
+  for (const file of files) rmSync(file, { force: true });
+};
+if (process.argv.includes('--fresh')) remove();
+if (!existsSync(config.databasePath)) {
+  say('Making the sample data…');
+  try {
+    await makeDemo(config.databasePath, say);
+  } catch (error) {
+    remove(); // Half a shop would be taken for a whole one at the next start.
+    throw error;
+  }
+}
+
+if (process.argv.includes('--only-data')) process.exit(0);
+const server = await startServer(config);
+const em = server.context.database.em.fork();
+const pairing = await offerPairing(em, stationId('Winding 2'), server.context.clock.now(), LINK_SECONDS);
+say('');
+say(`Desk      ${server.address}/`);
+for (const { userName, password, role } of DEMO_USERS)
+  say(`          sign in as ${userName} with ${password} (${role})`);
+say(`Station   ${server.address}/station#pair=${pairing?.code ?? ''}`);
+say(
+  '          this link pairs the browser that opens it as station Winding 2; the bench there stands in for a scanner',
+);
+say('');
+say('The demo runs on its own clock, which stops with it. Stop it with Ctrl+C.');
+
+for (const signal of ['SIGTERM', 'SIGINT'] as const)
+  process.once(signal, () => void server.stop().then(() => process.exit(0)));

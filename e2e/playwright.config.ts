@@ -1,0 +1,29 @@
+import { defineConfig } from '@playwright/test';
+
+/** Chromium's own errands to hosts outside are switched off; the shop's network has none of them. */
+const QUIET = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+export default defineConfig({
+  testDir: './tests',
+  outputDir: '../test-results',
+  snapshotPathTemplate: '{testDir}/../pictures/{arg}{ext}',
+  workers: 1,
+  retries: 0,
+  forbidOnly: true,
+  timeout: 90_000,
+  reporter: [['list']],
+  expect: { timeout: 15_000, toHaveScreenshot: { maxDiffPixelRatio: 0.02 } },
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: process.env['WERGON_CHROMIUM'] ?? '/usr/bin/chromium', args: QUIET },
+    trace: 'retain-on-failure',
+  },
+});

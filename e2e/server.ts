@@ -1,0 +1,65 @@
+import { spawn } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { createServer } from 'node:net';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const MAIN = fileURLToPath(new URL('../server/dist/main.js', import.meta.url));
+
+/** A port that nobody uses now; the server is started on the same one again after it was stopped. */
+async function findPort(): Promise<number> {
+  const probe = createServer();
+  await new Promise<void>((done) => probe.listen(0, '127.0.0.1', done));
+  const { port } = probe.address() as AddressInfo;
+  await new Promise((done) => probe.close(done));
+  return port;
+}
+
+export type TestServer = {
+  readonly url: string;
+  readonly start: () => Promise<void>;
+  /** Ends it as an operator does. */
+  readonly stop: () => Promise<void>;
+  /** Ends it as a power cut does. */
+  readonly kill: () => Promise<void>;
+};
+
+/** The built product on a database of its own, on one port through all its restarts. */
+export async function createServerProcess(env: Readonly<Record<string, string>> = {}): Promise<TestServer> {
+  const port = await findPort();
+  const database = join(mkdtempSync(join(tmpdir(), 'wergon-e2e-')), 'shop.sqlite');
+  let running: ChildProcess | undefined;
+  const end = async (signal: 'SIGTERM' | 'SIGKILL') => {
+    const ending = running;
+    running = undefined;
+    if (!ending || ending.exitCode !== null) return;
+    const ended = new Promise((done) => ending.once('exit', done));
+    ending.kill(signal);
+    await ended;
+  };
+  return {
+    url: `http://127.0.0.1:${port}`,
+    start: async () => {
+      const child = spawn(process.execPath, [MAIN], {
+        env: {
+          ...process.env,
+          WERGON_PORT: String(port),
+          WERGON_DATABASE: database,
+          WERGON_LOG: 'error',
+          ...env,
+        },
+        stdio: ['ignore', 'pipe', 'inherit'],
+      });
+      running = child;
+      await new Promise<void>((ready, failed) => {
+        child.stdout.on('data', (text: Buffer) => text.includes('listens at') && ready());
+        child.once('exit', (code) => failed(new Error(`the server ended with ${code}`)));
+      });
+    },
+    stop: () => end('SIGTERM'),
+    kill: () => end('SIGKILL'),
+  };
+}

@@ -1,0 +1,103 @@
+import type { OrderJson } from '@wergon/contract/work';
+import type { Page } from '@playwright/test';
+import { createServerProcess } from './server.ts';
+import type { TestServer } from './server.ts';
+
+export const PASSWORD = 'a long password';
+
+export type Shop = Awaited<ReturnType<typeof openShop>>;
+
+/** A caller with the cookie of a desk or a station. */
+export const createCaller = (url: string) => {
+  let cookie = '';
+  const call = async <T>(path: string, body?: unknown): Promise<T> => {
+    const response = await fetch(`${url}${path}`, {
+      ...(body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) }),
+      headers: { cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+    });
+    const given = response.headers.get('set-cookie')?.split(';')[0];
+    if (given) cookie = given;
+    if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`);
+    return (await response.json()) as T;
+  };
+  return call;
+};
+
+/** The product with a small shop in it: Ada and Bo, one released order and one draft, and a station to be paired. */
+export async function openShop(env?: Readonly<Record<string, string>>) {
+  const server: TestServer = await createServerProcess(env);
+  await server.start();
+  const desk = createCaller(server.url);
+  await desk('/api/first-run', {
+    shopName: 'Test shop',
+    zone: 'Europe/Oslo',
+    currency: 'EUR',
+    name: 'Sol',
+    userName: 'sol',
+    password: PASSWORD,
+  });
+  for (const [i, name] of ['Ada Lund', 'Bo Moe'].entries()) {
+    const { id } = await desk<{ id: string }>('/api/people', {
+      number: String(i + 1),
+      name,
+      department: 'Winding',
+    });
+    await desk(`/api/people/${id}/rates`, { record: { from: '2026-01-01', per: 'hour', base: '36.00' } });
+  }
+  const { id: grade } = await desk<{ id: string }>('/api/grades', { name: 'Winder', standardRate: '40' });
+  const addOrder = async (number: string) => {
+    const { id } = await desk<{ id: string }>('/api/work', {
+      number,
+      title: 'Rewind pump motor',
+      customer: 'Stock',
+      quantity: 1,
+      due: null,
+      estimateIncludes: ['setup'],
+      tasks: ['Strip', 'Winding'].map((title) => ({ title, workCenter: '', grade, runHours: '2' })),
+    });
+    return desk<OrderJson>(`/api/work/${id}`);
+  };
+  const released = await addOrder('5001');
+  await desk(`/api/work/${released.order.id}/state`, { state: 'released' });
+  const draft = await addOrder('5002');
+  const { technicians } = await desk<{
+    technicians: { id: string; name: string; badges: { code: string }[] }[];
+  }>('/api/people');
+  const { actions } = await desk<{ actions: { action: string; code: string }[] }>('/api/shop');
+  const codes: Record<string, string> = {
+    strip: released.tasks[0]?.code ?? '',
+    winding: released.tasks[1]?.code ?? '',
+    draft: draft.tasks[0]?.code ?? '',
+    order: released.order.code,
+    ...Object.fromEntries(
+      technicians.map(({ name, badges }) => [name.split(' ')[0]?.toLowerCase(), badges[0]?.code]),
+    ),
+    ...Object.fromEntries(actions.map(({ action, code }) => [action, code])),
+  };
+  const pairingCode = async (name: string) => (await desk<{ code: string }>('/api/stations', { name })).code;
+  return {
+    server,
+    desk,
+    codes,
+    technicians,
+    order: released,
+    pairingCode,
+    /** Opens a station page and pairs it. */
+    openStation: async (page: Page, name = 'Winding 1') => {
+      await page.goto(`${server.url}/station#pair=${await pairingCode(name)}`);
+      await page.getByText('This station is free').waitFor();
+    },
+    /** Types a code as a scanner does. */
+    scan: async (page: Page, label: string) => {
+      await page.keyboard.type(codes[label] ?? label);
+      await page.keyboard.press('Enter');
+    },
+    openDesk: async (page: Page, path: string) => {
+      await page.goto(`${server.url}${path}`);
+      await page.getByLabel('User name').fill('sol');
+      await page.getByLabel('Password').fill(PASSWORD);
+      await page.getByRole('button', { name: 'Sign in' }).click();
+      await page.getByRole('navigation', { name: 'Places' }).waitFor();
+    },
+  };
+}

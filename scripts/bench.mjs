@@ -1,0 +1,47 @@
+import { spawnSync } from 'node:child_process';
+import { cpus } from 'node:os';
+import { ensureBuilt, ensurePages, root } from './prepare.mjs';
+
+ensureBuilt();
+ensurePages();
+
+function measure(file, ...args) {
+  const { stdout, status } = spawnSync(process.execPath, ['--expose-gc', `bench/${file}`, ...args], {
+    cwd: root,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  if (status !== 0) process.exit(1);
+  return JSON.parse(stdout);
+}
+const say = (text) => process.stdout.write(`${text}\n`);
+const two = (value) => value.toFixed(2);
+
+say(
+  `${cpus().length} × ${cpus()[0]?.model}, Node ${process.version}, ${new Date().toISOString().slice(0, 10)}\n`,
+);
+
+const small = measure('ledger.mjs', '100000');
+const large = measure('ledger.mjs', '1000000');
+say('1  Deriving the ledger (200 technicians)');
+for (const { count, derive, bare, peakMegabytes, stints, lines } of [small, large])
+  say(
+    `   ${count} entries: ${two(derive)} s, bare pass ${two(bare)} s, ${two(derive / bare)} times; peak ${peakMegabytes} MB; ${stints} stints, ${lines} lines`,
+  );
+say(
+  `   growth for 10 times the work: ${two(large.derive / small.derive)} times   (aims: 5 times, 1024 MB, 11 times)\n`,
+);
+
+const { bytes, p95 } = measure('page.mjs');
+const append = measure('append.mjs');
+say('2  Scans appended over HTTP by 20 stations');
+say(
+  `   ${Math.round(append.oursPerSecond)}/s beside ${Math.round(append.barePerSecond)}/s of a bare handler: ${two(append.oursPerSecond / append.barePerSecond)}   (aim: 0.4)`,
+);
+say(`   p99 at 100 scans a second: ${two(append.p99)} ms   (aim: 50 ms)`);
+say(
+  `   one append with 1,000,000 entries present: ${two(append.appendLarge)} ms, with 1,000: ${two(append.appendSmall)} ms, ratio ${two(append.appendLarge / append.appendSmall)}   (aim: 1.2)`,
+);
+say(`   deriving all projections of 1,000,000 entries anew: ${two(append.rebuildSeconds)} s\n`);
+say(`3  JavaScript and CSS of the station page, gzipped: ${two(bytes / 1000)} kB   (aim: 150 kB)\n`);
+say(`4  Last key of a scan to changed screen, p95: ${two(p95)} ms   (aim: 100 ms)`);

@@ -1,0 +1,113 @@
+import { createRequire } from 'node:module';
+import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuilt, ensurePages, root, run } from './prepare.mjs';
+
+/** Takes one picture of each main view from the demo data, with its clock standing still. */
+ensureBuilt();
+ensurePages();
+const { chromium } = createRequire(join(root, 'e2e/package.json'))('@playwright/test');
+const database = join(mkdtempSync(join(tmpdir(), 'wergon-pictures-')), 'demo.sqlite');
+run(process.execPath, ['demo/dist/main.js', '--only-data'], { env: { WERGON_DATABASE: database } });
+
+const server = spawn(process.execPath, ['server/dist/main.js'], {
+  cwd: root,
+  env: {
+    ...process.env,
+    WERGON_DATABASE: database,
+    WERGON_DEMO: '1',
+    WERGON_CLOCK: '2026-11-24T13:37:00+02:00',
+    WERGON_CLOCK_FROZEN: '1',
+    WERGON_PORT: '0',
+    WERGON_LOG: 'error',
+  },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+const url = await new Promise((ready) =>
+  server.stdout.on('data', (text) => {
+    const match = /listens at (\S+)/.exec(text.toString());
+    if (match) ready(match[1]);
+  }),
+);
+
+const browser = await chromium.launch({
+  executablePath: process.env.WERGON_CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-background-networking',
+    '--no-first-run',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+const page = await context.newPage();
+const take = async (name) => {
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
+  process.stdout.write(`${name}\n`);
+};
+const ask = (path, body) =>
+  page.evaluate(
+    async ([to, sent]) => {
+      const options = sent
+        ? { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(sent) }
+        : {};
+      return (await fetch(to, options)).json();
+    },
+    [path, body],
+  );
+const scan = async (code) => {
+  await page.keyboard.type(code);
+  await page.keyboard.press('Enter');
+};
+
+await page.goto(url);
+await page.getByLabel('User name').fill('solveig');
+await page.getByLabel('Password').fill('odden-rewind');
+await page.getByRole('button', { name: 'Sign in' }).click();
+await page.getByText('on work').waitFor();
+await page.getByText('live', { exact: true }).waitFor();
+await take('floor');
+
+await page.goto(`${url}/work`);
+await page.getByText('past an estimate').waitFor();
+await page.getByText('live', { exact: true }).waitFor();
+await take('work');
+
+const { orders } = await ask('/api/work');
+const [over] = orders
+  .filter(({ state, peopleOn }) => state === 'released' && peopleOn.length > 0)
+  .sort((a, b) => b.comparison.overSeconds - a.comparison.overSeconds);
+await page.goto(`${url}/work/${over.id}`);
+await page.locator('button.task').nth(1).click();
+await page.getByRole('button', { name: 'Scans' }).first().click();
+await page.getByText('entry').first().waitFor();
+await page.getByText('live', { exact: true }).waitFor();
+await take('order');
+
+const { technicians } = await ask('/api/people');
+const maja = technicians.find(({ name }) => name === 'Maja Lindqvist').badges[0].code;
+const detail = await ask(`/api/work/${over.id}`);
+const task = detail.tasks.find(({ isFinished }) => !isFinished).code;
+const { stations } = await ask('/api/stations');
+const { code } = await ask(
+  `/api/stations/${stations.find(({ name }) => name === 'Winding 2').id}/pairing`,
+  {},
+);
+await page.goto(`${url}/station#pair=${code}`);
+await page.getByText('This station is free').waitFor();
+await take('station-idle');
+await scan(maja);
+await page.getByRole('heading', { name: 'Maja Lindqvist' }).waitFor();
+await take('station-badge');
+await scan(task);
+await page.getByText('Switched to').or(page.getByText('Started')).first().waitFor();
+await page.getByText('connected', { exact: true }).waitFor();
+await take('station-started');
+
+await browser.close();
+server.kill('SIGTERM');

@@ -1,0 +1,78 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureInstalled, root } from './prepare.mjs';
+
+/** Installs, checks and tests everything; ends with one line that counts the tests. */
+ensureInstalled();
+const chromium = findChromium();
+
+let passed = 0;
+let failed = 0;
+const reports = mkdtempSync(join(tmpdir(), 'wergon-tests-'));
+
+function step(name, command, args, env = {}) {
+  process.stdout.write(`\n== ${name}\n`);
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
+  return status === 0;
+}
+const npm = (name, script, env) => step(name, 'npm', ['run', '--silent', ...script], env);
+/** A check counts as one test. */
+function check(name, script) {
+  if (npm(name, script)) passed += 1;
+  else failed += 1;
+}
+
+check('Build', ['build']);
+check('Lint', ['lint']);
+check('Types', ['typecheck']);
+
+const unitReport = join(reports, 'unit.json');
+const unitsRan = npm('Unit tests', ['unit', '--', '--json', `--outputFile=${unitReport}`]);
+count(unitsRan, unitReport, ({ numPassedTests, numFailedTests }) => [numPassedTests, numFailedTests]);
+
+const browserReport = join(reports, 'browser.json');
+if (chromium) {
+  const ran = npm('Browser tests', ['e2e', '--', '--reporter=list,json'], {
+    WERGON_CHROMIUM: chromium,
+    PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport,
+  });
+  count(ran, browserReport, ({ stats }) => [stats.expected, stats.unexpected + stats.flaky]);
+} else {
+  process.stdout.write(
+    '\nThe browser tests need Chromium, which is not here and could not be installed.\n' +
+      'Install it (on Debian: apt-get install chromium) or set WERGON_CHROMIUM to its path.\n',
+  );
+  failed += 1;
+}
+
+process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+process.exit(failed === 0 ? 0 : 1);
+
+function count(hasSucceeded, report, read) {
+  let counts = [0, 1];
+  if (existsSync(report)) counts = read(JSON.parse(readFileSync(report, 'utf8')));
+  passed += counts[0];
+  // A run that failed without a failing test, say in its setup, is a failure all the same.
+  failed += hasSucceeded ? counts[1] : Math.max(1, counts[1]);
+}
+
+/** The path of a Chromium, installed with apt where there is none and that is possible. */
+function findChromium() {
+  const known = process.env.WERGON_CHROMIUM ?? '/usr/bin/chromium';
+  if (existsSync(known)) return known;
+  if (!existsSync('/usr/bin/apt-get') || process.getuid?.() !== 0) return undefined;
+  process.stdout.write('Installing Chromium…\n');
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  for (const args of [
+    ['update', '-qq'],
+    ['install', '-y', '-qq', '--no-install-recommends', 'chromium'],
+  ])
+    spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env });
+  return existsSync(known) ? known : undefined;
+}

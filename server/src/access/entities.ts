@@ -1,0 +1,30 @@
+import { defineEntity, p } from '@mikro-orm/core';
+import type { InferEntity } from '@mikro-orm/core';
+import type { Role } from '@wergon/contract/access';
+
+/** Somebody who may sign in at the desk. */
+export const UserEntity = defineEntity({
+  name: 'User',
+  tableName: 'desk_user',
+  properties: {
+    id: p.string().primary(),
+    name: p.string(),
+    userName: p.string().unique(),
+    passwordHash: p.string(),
+    role: p.string().$type<Role>(),
+    seesRates: p.boolean(),
+  },
+});
+export type User = InferEntity<typeof UserEntity>;
+
+/** A session at the desk; only the hash of its cookie is kept. */
+export const SessionEntity = defineEntity({
+  name: 'Session',
+  tableName: 'desk_session',
+  properties: {
+    tokenHash: p.string().primary(),
+    user: p.string(),
+    isTrusted: p.boolean(),
+    lastSeenAt: p.integer(),
+  },
+});

@@ -1,0 +1,1 @@
+export { addUser } from './users.ts';

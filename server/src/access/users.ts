@@ -1,0 +1,27 @@
+import { hash } from '@node-rs/argon2';
+import { randomUUID } from 'node:crypto';
+import type { EntityManager } from '@mikro-orm/libsql';
+import type { Role } from '@wergon/contract/access';
+import { UserEntity } from './entities.ts';
+import type { User } from './entities.ts';
+
+export type NewUser = {
+  readonly name: string;
+  readonly userName: string;
+  readonly password: string;
+  readonly role: Role;
+  readonly seesRates: boolean;
+};
+
+/** Adds somebody who may sign in at the desk; of the password only its argon2id hash is kept. */
+export async function addUser(em: EntityManager, newUser: NewUser): Promise<User> {
+  const { password, ...columns } = newUser;
+  const user: User = {
+    ...columns,
+    id: randomUUID(),
+    userName: newUser.userName.toLowerCase(),
+    passwordHash: await hash(password),
+  };
+  await em.insert(UserEntity, user);
+  return user;
+}

@@ -1,0 +1,17 @@
+import type { Logger } from 'pino';
+import type { Database } from '../db/index.ts';
+import type { Journal } from '../ledger/journal.ts';
+import type { FactsCache } from '../shop/facts.ts';
+import type { Clock } from './clock.ts';
+import type { Live } from './live.ts';
+
+/** What every route stands on. */
+export type Context = {
+  readonly database: Database;
+  readonly clock: Clock;
+  readonly live: Live;
+  readonly facts: FactsCache;
+  readonly journal: Journal;
+  readonly log: Logger;
+  readonly isDemo: boolean;
+};

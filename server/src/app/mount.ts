@@ -1,0 +1,105 @@
+import express from 'express';
+import type { Express, Request, RequestHandler, Response } from 'express';
+import { fieldProblemsOf } from '@wergon/contract/ledger';
+import { ROUTES } from '@wergon/contract/routes';
+import type {
+  Caller,
+  ParsedBodyOf,
+  ParsedQueryOf,
+  ResponseOf,
+  Route,
+  RouteName,
+} from '@wergon/contract/routes';
+import type { z } from 'zod';
+import { identify } from '../access/identify.ts';
+import type { Who } from '../access/identify.ts';
+import type { Context } from './context.ts';
+import { refuse, sendProblem } from './problem.ts';
+import type { RouteRefusal } from './problem.ts';
+
+export type Call<Name extends RouteName> = {
+  readonly body: ParsedBodyOf<Name>;
+  readonly query: ParsedQueryOf<Name>;
+  /** A part of the path by its name; empty where the path has none of that name. */
+  readonly param: (name: string) => string;
+  readonly who: Who;
+  readonly req: Request;
+  readonly res: Response;
+};
+
+type Handler<Name extends RouteName> = (
+  call: Call<Name>,
+) => Promise<{ readonly ok: true; readonly value: ResponseOf<Name> } | RouteRefusal>;
+
+export type Mount = <Name extends RouteName>(name: Name, handle: Handler<Name>) => void;
+
+const MAX_BODY = '1mb';
+
+/** Mounts routes of the contract: each asks for its one right, reads its input with its schema, and answers with its
+ *  value or with a problem. */
+export function createMount(
+  app: Express,
+  context: Context,
+  limits: Partial<Record<RouteName, RequestHandler>>,
+): Mount {
+  const json = express.json({ limit: MAX_BODY, type: 'application/json' });
+  return (name, handle) => {
+    const route: Route = ROUTES[name];
+    const before: RequestHandler[] = [];
+    const limit = limits[name];
+    if (limit) before.push(limit);
+    if (route.method === 'post') before.push(checkSite, checkType(route), json);
+    app[route.method](route.path, ...before, async (req: Request, res: Response) => {
+      const who = await identify(context, req);
+      const denied = checkCaller(route.caller, who);
+      if (denied) return sendProblem(res, denied);
+      const body = read(route.body, req.body as unknown);
+      const query = read(route.query, req.query as unknown);
+      if (!body.ok) return sendProblem(res, body);
+      if (!query.ok) return sendProblem(res, query);
+      const param = (key: string) => String(req.params[key] ?? '');
+      // The schemas of this very route have just read both.
+      const call = { body: body.value, query: query.value, param, who, req, res } as unknown as Call<
+        typeof name
+      >;
+      const answer = await handle(call);
+      if (!answer.ok) return sendProblem(res, answer);
+      res
+        .set({ 'cache-control': 'no-store', 'wergon-now': String(context.clock.nowMs()) })
+        .json(answer.value);
+    });
+  };
+}
+
+/** A request that changes something must come from our own pages. */
+const checkSite: RequestHandler = (req, res, next) => {
+  const site = req.headers['sec-fetch-site'];
+  if (site === undefined || site === 'same-origin' || site === 'none') next();
+  else sendProblem(res, refuse('input.cross_site'));
+};
+
+const checkType =
+  ({ body }: Route): RequestHandler =>
+  (req, res, next) => {
+    if (!body || req.is('application/json')) next();
+    else sendProblem(res, refuse('input.wrong_type'));
+  };
+
+export function checkCaller(caller: Caller, who: Who): RouteRefusal | undefined {
+  if (caller === 'public') return undefined;
+  if (caller === 'station')
+    return who.kind === 'station' || who.station ? undefined : refuse('station.not_paired');
+  if (who.kind !== 'desk') return refuse('access.not_signed_in');
+  return caller === 'signed-in' || who.rights.has(caller) ? undefined : refuse('access.not_allowed');
+}
+
+function read(
+  schema: z.ZodType | undefined,
+  input: unknown,
+): { readonly ok: true; readonly value: unknown } | RouteRefusal {
+  if (!schema) return { ok: true, value: undefined };
+  const parsed = schema.safeParse(input);
+  return parsed.success
+    ? { ok: true, value: parsed.data }
+    : refuse('input.invalid', fieldProblemsOf(parsed.error));
+}

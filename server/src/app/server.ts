@@ -1,0 +1,83 @@
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { pino } from 'pino';
+import type { Logger } from 'pino';
+import { Defect } from '@wergon/core/result';
+import { parseInstant } from '@wergon/core/time';
+import { openDatabase } from '../db/index.ts';
+import type { Database } from '../db/index.ts';
+import { createJournal } from '../ledger/journal.ts';
+import { ClockEntity } from '../shop/entities.ts';
+import { createFactsCache } from '../shop/facts.ts';
+import { clockFrom, createSetClock, systemClock } from './clock.ts';
+import type { Clock } from './clock.ts';
+import type { Config } from './config.ts';
+import type { Context } from './context.ts';
+import { createApp } from './createApp.ts';
+import { createLive } from './live.ts';
+
+/** How often the demo's clock is written down, so that a crash sets it back by little. */
+const CLOCK_SAVE_MS = 5_000;
+
+export type RunningServer = {
+  readonly address: string;
+  readonly context: Context;
+  readonly stop: () => Promise<void>;
+};
+
+/** Puts together what routes stand on. */
+export function createContext(database: Database, clock: Clock, log: Logger, isDemo: boolean): Context {
+  const live = createLive();
+  const facts = createFactsCache(database);
+  const journal = createJournal(database, facts, clock, live);
+  return { database, clock, live, facts, journal, log, isDemo };
+}
+
+/** Opens the database, starts to listen, and says where. */
+export async function startServer(config: Config): Promise<RunningServer> {
+  const log = pino({ level: config.logLevel });
+  const database = await openDatabase(config.databasePath);
+  const clock = await chooseClock(config, database);
+  const context = createContext(database, clock, log, config.isDemo);
+  const app = createApp(context, config.webPath);
+  const server = await new Promise<Server>((resolve, reject) => {
+    const listening = app.listen(config.port, config.host, (error?: Error) =>
+      error ? reject(error) : resolve(listening),
+    );
+  });
+  const saving = config.isDemo
+    ? setInterval(() => void saveClock(database, clock), CLOCK_SAVE_MS)
+    : undefined;
+  const { port } = server.address() as AddressInfo;
+  const host = config.host.includes(':') ? `[${config.host}]` : config.host;
+  return {
+    address: `http://${host}:${port}`,
+    context,
+    stop: async () => {
+      clearInterval(saving);
+      context.live.close();
+      await new Promise<void>((resolve) => {
+        server.close(() => resolve());
+        server.closeIdleConnections();
+      });
+      if (config.isDemo) await saveClock(database, clock);
+      await database.close();
+    },
+  };
+}
+
+async function chooseClock(config: Config, database: Database): Promise<Clock> {
+  if (config.clockStart !== undefined) {
+    const start = parseInstant(config.clockStart);
+    if (!start.ok) throw new Error('WERGON_CLOCK must be an RFC 3339 instant with offset');
+    const ms = start.value * 1000;
+    return config.isClockFrozen ? createSetClock(ms) : clockFrom(ms);
+  }
+  if (!config.isDemo) return systemClock;
+  const saved = await database.em.fork().findOne(ClockEntity, { id: 1 });
+  if (!saved) throw new Defect('a demo without its clock: make the sample data first');
+  return clockFrom(saved.stoppedAt * 1000);
+}
+
+const saveClock = (database: Database, clock: Clock) =>
+  database.em.fork().nativeUpdate(ClockEntity, { id: 1 }, { stoppedAt: clock.now() });

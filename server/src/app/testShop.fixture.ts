@@ -1,0 +1,122 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Express } from 'express';
+import { pino } from 'pino';
+import request from 'supertest';
+import { formatInstant, parseInstant, toInstant } from '@wergon/core/time';
+import { openDatabase } from '../db/index.ts';
+import { createSetClock } from './clock.ts';
+import { createApp } from './createApp.ts';
+import { createContext } from './server.ts';
+
+/** Tuesday 2026-03-03, 07:00 in Oslo. */
+export const SEVEN = (() => {
+  const at = parseInstant('2026-03-03T07:00:00+01:00');
+  if (!at.ok) throw new Error('instant');
+  return at.value;
+})();
+export const at = (minutes: number, seconds = 0) => formatInstant(toInstant(SEVEN + minutes * 60 + seconds));
+
+let drawn = 0;
+export const newId = () => `e${(drawn += 1)}`.padEnd(24, '0');
+
+/** One line of a batch, as a station sends it. */
+export const line = (entry: Record<string, unknown>, more: Record<string, unknown> = {}) => ({
+  source: 'scan',
+  via: [],
+  action: String(entry['id']),
+  deviceAt: parseInstant(String(entry['at'])).ok ? entry['at'] : at(0),
+  clockOffset: 0,
+  entry,
+  ...more,
+});
+
+export type TestShop = Awaited<ReturnType<typeof openTestShop>>;
+
+/** A server on a file of its own, at 08:40, with two technicians, a released order of two tasks, and a paired station. */
+export async function openTestShop() {
+  const path = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'shop.sqlite');
+  const database = await openDatabase(path);
+  const clock = createSetClock((SEVEN + 100 * 60) * 1000);
+  const context = createContext(database, clock, pino({ level: 'silent' }), false);
+  const app: Express = createApp(context, '/nowhere');
+  const first = await request(app).post('/api/first-run').send({
+    shopName: 'Test shop',
+    zone: 'Europe/Oslo',
+    currency: 'EUR',
+    name: 'Sol',
+    userName: 'sol',
+    password: 'long enough',
+  });
+  const desk = cookieOf(first);
+  const post = async (path_: string, body: object, cookie = desk) =>
+    request(app).post(path_).set('cookie', cookie).send(body);
+  const get = async (path_: string, cookie = desk) => request(app).get(path_).set('cookie', cookie);
+  const idOf = (response: request.Response) => (response.body as { id: string }).id;
+
+  const ada = idOf(await post('/api/people', { number: '1', name: 'Ada', department: 'Winding' }));
+  const bo = idOf(await post('/api/people', { number: '2', name: 'Bo', department: 'Winding' }));
+  for (const who of [ada, bo])
+    await post(`/api/people/${who}/rates`, { record: { from: '2026-01-01', per: 'hour', base: '36.00' } });
+  const grade = idOf(await post('/api/grades', { name: 'Winder', standardRate: '50.00' }));
+  const newOrder = (number: string) => ({
+    number,
+    title: 'Rewind',
+    customer: 'Stock',
+    quantity: 1,
+    due: null,
+    estimateIncludes: ['setup'],
+    tasks: ['Strip', 'Winding'].map((title) => ({ title, workCenter: '', grade, runHours: '1' })),
+  });
+  const order = idOf(await post('/api/work', newOrder('1001')));
+  clock.set((SEVEN - 3600) * 1000);
+  await post(`/api/work/${order}/state`, { state: 'released' });
+  clock.set((SEVEN + 100 * 60) * 1000);
+  const { tasks } = (await get(`/api/work/${order}`)).body as { tasks: { id: string }[] };
+  const [strip, winding] = tasks.map(({ id }) => id) as [string, string];
+  const pairing = (await post('/api/stations', { name: 'Winding 1' })).body as { id: string; code: string };
+  const station = cookieOf(await request(app).post('/api/station/pair').send({ code: pairing.code }));
+  const send = async (...entries: object[]) =>
+    post(
+      '/api/station/entries',
+      { entries: entries.map((entry) => line(entry as Record<string, unknown>)) },
+      station,
+    );
+  const correct = async (...entries: object[]) =>
+    post('/api/ledger/entries', {
+      entries: entries.map((entry) => line(entry as Record<string, unknown>, { source: 'desk' })),
+    });
+  const scan = (type: string, minutes: number, who: string, targets?: string[]) => ({
+    id: newId(),
+    type,
+    at: at(minutes),
+    technician: who,
+    ...(targets ? { targets } : {}),
+  });
+  return {
+    app,
+    context,
+    clock,
+    database,
+    desk,
+    station,
+    stationId: pairing.id,
+    ada,
+    bo,
+    order,
+    newOrder,
+    strip,
+    winding,
+    post,
+    get,
+    send,
+    correct,
+    scan,
+    close: () => database.close(),
+  };
+}
+
+export const cookieOf = (response: request.Response): string =>
+  ((response.headers as Record<string, unknown>)['set-cookie'] as string[] | undefined)?.[0]?.split(';')[0] ??
+  '';

@@ -1,0 +1,105 @@
+import type { Database } from './database.ts';
+
+type Value = string | number | boolean | null;
+export type Row = Readonly<Record<string, Value>>;
+
+/** Plain SQL on the one connection, for journal and projections, which handle many rows whose columns are all known.
+ *  Synchronous: nothing else can come between two statements. */
+export type Sql = {
+  readonly all: <T extends Row>(query: string, params?: readonly Value[]) => T[];
+  readonly run: (query: string, params?: readonly Value[]) => void;
+  readonly insert: (table: string, rows: readonly Row[]) => void;
+};
+
+/** What the driver's connection can do, as far as it is used here. */
+type Statement = {
+  readonly all: (...params: readonly (string | number | null)[]) => unknown[];
+  readonly run: (...params: readonly (string | number | null)[]) => unknown;
+};
+type Connection = { readonly prepare: (query: string) => Statement };
+
+/** Values that one statement may hold; SQLite's own limit is far above. */
+const VALUES_PER_STATEMENT = 900;
+
+const prepared = new WeakMap<Connection, Map<string, Statement>>();
+
+function prepare(connection: Connection, query: string): Statement {
+  let statements = prepared.get(connection);
+  if (!statements) prepared.set(connection, (statements = new Map<string, Statement>()));
+  let statement = statements.get(query);
+  if (!statement) statements.set(query, (statement = connection.prepare(query)));
+  return statement;
+}
+
+const bind = (params: readonly Value[]) =>
+  params.map((value) => (typeof value === 'boolean' ? Number(value) : value));
+
+function sqlOn(connection: Connection): Sql {
+  const run = (query: string, params: readonly Value[] = []) => {
+    prepare(connection, query).run(...bind(params));
+  };
+  return {
+    // Column names and types are those of the query's own select list.
+    all: <T extends Row>(query: string, params: readonly Value[] = []) =>
+      prepare(connection, query).all(...bind(params)) as T[],
+    run,
+    insert: (table, rows) => {
+      const first = rows[0];
+      if (!first) return;
+      const columns = Object.keys(first);
+      const perStatement = Math.max(1, Math.floor(VALUES_PER_STATEMENT / columns.length));
+      const names = columns.map((column) => `"${column}"`).join(', ');
+      const places = `(${columns.map(() => '?').join(', ')})`;
+      for (let i = 0; i < rows.length; i += perStatement) {
+        const part = rows.slice(i, i + perStatement);
+        run(
+          `insert into "${table}" (${names}) values ${part.map(() => places).join(', ')}`,
+          part.flatMap((row) => columns.map((column) => row[column] ?? null)),
+        );
+      }
+    },
+  };
+}
+
+async function withConnection<T>(database: Database, work: (connection: Connection) => T): Promise<T> {
+  // The pool holds one connection, so whoever has it has the database to himself.
+  const { client } = database.em.getConnection().getKnex() as unknown as {
+    readonly client: {
+      readonly acquireConnection: () => Promise<Connection>;
+      readonly releaseConnection: (connection: Connection) => Promise<void>;
+    };
+  };
+  const connection = await client.acquireConnection();
+  try {
+    return work(connection);
+  } finally {
+    await client.releaseConnection(connection);
+  }
+}
+
+/** Reads the database as it stands at one moment. */
+export const readSql = <T>(database: Database, work: (sql: Sql) => T): Promise<T> =>
+  withConnection(database, (connection) => work(sqlOn(connection)));
+
+/** Runs statements in one transaction: all of them last, or, if `work` throws, none. */
+export const writeSql = <T>(database: Database, work: (sql: Sql) => T): Promise<T> =>
+  withConnection(database, (connection) => {
+    const sql = sqlOn(connection);
+    return undoIfThrown(sql, 'begin immediate', 'commit', 'rollback', () => work(sql));
+  });
+
+/** Within a transaction: keeps what `work` wrote only if it does not throw. */
+export const trySql = <T>(sql: Sql, work: () => T): T =>
+  undoIfThrown(sql, 'savepoint part', 'release part', 'rollback to part', work);
+
+function undoIfThrown<T>(sql: Sql, begin: string, keep: string, undo: string, work: () => T): T {
+  sql.run(begin);
+  try {
+    const result = work();
+    sql.run(keep);
+    return result;
+  } catch (error) {
+    sql.run(undo);
+    throw error;
+  }
+}

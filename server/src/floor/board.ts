@@ -1,0 +1,157 @@
+import type { BoardJson, FloorJson } from '@wergon/contract/floor';
+import { AT_REST } from '@wergon/core/ledger';
+import type { LaborLine, LaborState, Presence, TargetId } from '@wergon/core/ledger';
+import { addUsed } from '@wergon/core/floor';
+import type { UsedByType } from '@wergon/core/floor';
+import type { TechnicianId } from '@wergon/core/people';
+import { formatDay, formatInstant, inForceAt, toSeconds } from '@wergon/core/time';
+import type { Dated, Instant, LocalDay } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import {
+  loadFinished,
+  loadHours,
+  loadLinesOf,
+  loadLinesOn,
+  loadPresence,
+  loadSeq,
+  loadStates,
+  loadStints,
+} from '../ledger/strands.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+
+/** Whether an order is still on the floor's mind: all but those that are closed. */
+const isOnBoard = (states: Dated<string>, now: Instant) => inForceAt(states, now) !== 'closed';
+
+const writeDated = <T>(values: Dated<T>) =>
+  values.map(({ from, value }) => ({ from: formatInstant(from), value }));
+
+function writeState({ shift, doing }: LaborState): BoardJson['technicians'][number]['state'] {
+  const since = (each: { since: Instant; entry: string }) => ({
+    since: formatInstant(each.since),
+    entry: each.entry,
+  });
+  return {
+    shift: shift && since(shift),
+    doing:
+      doing.status === 'nothing'
+        ? doing
+        : doing.status === 'work'
+          ? { status: 'work', ...since(doing), running: [...doing.running] }
+          : { status: 'break', ...since(doing), suspended: [...doing.suspended] },
+  };
+}
+
+/** Settled seconds of each target by kind of work. */
+export function usedByTarget(lines: readonly LaborLine[]): ReadonlyMap<TargetId, UsedByType> {
+  const used = new Map<TargetId, UsedByType>();
+  for (const { target, workType, seconds } of lines)
+    used.set(target, addUsed(used.get(target) ?? {}, workType, seconds));
+  return used;
+}
+
+/** Who is on what as of the last entry, with the tasks of all orders that are not closed, and others asked for. */
+export function loadBoard(
+  sql: Sql,
+  facts: ShopFacts,
+  now: Instant,
+  alsoTargets: readonly TargetId[] = [],
+): BoardJson {
+  const today = facts.zone.dayAt(now);
+  const orders = [...facts.orders.values()].filter(({ states }) => isOnBoard(states, now));
+  const orderIds = new Set(orders.map(({ id }) => id));
+  const states = loadStates(sql);
+  // Somebody may still be on a task of a closed order: what runs is always on the board.
+  const running = new Set([...alsoTargets, ...[...states.values()].flatMap(targetsOfState)]);
+  const tasks = [...facts.tasks.values()].filter(
+    ({ id, order }) => orderIds.has(order) || running.has(id as TargetId),
+  );
+  const onBoard = new Set(tasks.map(({ order }) => order));
+  const used = usedByTarget(
+    loadLinesOf(
+      sql,
+      tasks.map(({ id }) => id as TargetId),
+    ),
+  );
+  const finished = loadFinished(sql);
+  const charged = new Map<TechnicianId, number>();
+  for (const { technician, seconds } of loadLinesOn(sql, today))
+    charged.set(technician, (charged.get(technician) ?? 0) + seconds);
+  return {
+    asOf: formatInstant(now),
+    seq: loadSeq(sql),
+    zone: facts.zone.name,
+    policy: writeDated(facts.policy),
+    technicians: [...facts.technicians.values()].map(({ id, name, department, leftOn }) => ({
+      id,
+      name,
+      department,
+      hasLeft: leftOn != null && leftOn < today,
+      state: writeState(states.get(id as TechnicianId) ?? AT_REST),
+      charged: { day: formatDay(today), seconds: charged.get(id as TechnicianId) ?? 0 },
+    })),
+    orders: [...facts.orders.values()]
+      .filter(({ id }) => orderIds.has(id) || onBoard.has(id))
+      .map(({ id, number, title, customer, states: orderStates, includes }) => ({
+        id,
+        number,
+        title,
+        customer,
+        state: inForceAt(orderStates, now),
+        includes,
+      })),
+    tasks: tasks.map(({ id, title, order, hasEstimate, estimate }) => ({
+      id,
+      title,
+      order,
+      hasEstimate,
+      estimate: writeDated(estimate),
+      used: used.get(id as TargetId) ?? {},
+      isFinished: finished.has(id as TargetId),
+    })),
+    activities: [...facts.activities.values()].map(({ id, title }) => {
+      const known = facts.targets.get(id as TargetId);
+      return { id, title, counts: known?.kind === 'activity' ? writeDated(known.counts) : [] };
+    }),
+  };
+}
+
+const targetsOfState = ({ doing }: LaborState): TargetId[] => {
+  const list = doing.status === 'work' ? doing.running : doing.status === 'break' ? doing.suspended : [];
+  return list.map(({ target }) => target);
+};
+
+const writeStretch = ({ from, to, opened, closed, capped }: Presence) => ({
+  from: formatInstant(from),
+  to: formatInstant(to),
+  opened,
+  ...(closed === undefined ? {} : { closed }),
+  capped,
+});
+
+/** The board with everybody's settled stretches of one local day. */
+export function loadFloor(sql: Sql, facts: ShopFacts, day: LocalDay, now: Instant): FloorJson {
+  const asked = { from: facts.zone.startOf(day), to: facts.zone.startOf((day + 1) as LocalDay) };
+  const stints = loadStints(sql, asked);
+  const shifts = loadPresence(sql, 'shift', asked);
+  const breaks = loadPresence(sql, 'break', asked);
+  const hours = loadHours(sql, day, day);
+  const board = loadBoard(
+    sql,
+    facts,
+    now,
+    stints.flatMap(({ running }) => running.map(({ target }) => target)),
+  );
+  const of = <T extends { readonly technician: TechnicianId }>(items: readonly T[], id: string) =>
+    items.filter(({ technician }) => technician === id);
+  return {
+    ...board,
+    day: formatDay(day),
+    lanes: board.technicians.map(({ id }) => ({
+      technician: id,
+      stints: of(stints, id).map((stint) => ({ ...writeStretch(stint), running: [...stint.running] })),
+      shifts: of(shifts, id).map(writeStretch),
+      breaks: of(breaks, id).map(writeStretch),
+      enteredSeconds: toSeconds(of(hours, id).reduce((sum, { seconds }) => sum + seconds, 0)),
+    })),
+  };
+}

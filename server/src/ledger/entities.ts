@@ -1,0 +1,133 @@
+import { defineEntity, p } from '@mikro-orm/core';
+
+/** The journal: one row an entry, never changed and never deleted (triggers see to it). `body` is the entry's JSON as
+ *  first recorded; `envelope` is what stands around it, both in the form that the hash was taken of. */
+export const JournalEntity = defineEntity({
+  name: 'JournalRow',
+  tableName: 'journal',
+  properties: {
+    seq: p.integer().primary(),
+    id: p.string().unique(),
+    stream: p.string(),
+    type: p.string(),
+    /** The entry that a correction names. */
+    corrects: p.string().nullable().index(),
+    body: p.text(),
+    envelope: p.text(),
+    hash: p.string(),
+  },
+});
+
+/** What could not be recorded, kept whole. */
+export const RefusedEntity = defineEntity({
+  name: 'RefusedRow',
+  tableName: 'refused_entry',
+  properties: {
+    id: p.integer().primary().autoincrement(),
+    receivedAt: p.integer(),
+    station: p.string(),
+    body: p.text(),
+    errors: p.text(),
+  },
+});
+
+/** Projection: each labor entry as corrected; `day` is its local day, by which one day is derived anew. */
+export const EffectiveEntity = defineEntity({
+  name: 'EffectiveRow',
+  tableName: 'effective_entry',
+  indexes: [{ properties: ['technician', 'day'] }, { properties: ['type', 'day'] }],
+  properties: {
+    id: p.string().primary(),
+    seq: p.integer(),
+    type: p.string(),
+    technician: p.string().nullable(),
+    day: p.integer(),
+    body: p.text(),
+  },
+});
+
+/** Projection: where a technician stood after the last entry of a day. */
+export const LaborStateEntity = defineEntity({
+  name: 'LaborStateRow',
+  tableName: 'labor_state',
+  properties: {
+    technician: p.string().primary(),
+    day: p.integer().primary(),
+    state: p.text(),
+  },
+});
+
+const stretch = {
+  technician: p.string().primary(),
+  from: p.integer().primary().fieldName('from_at'),
+  to: p.integer().fieldName('to_at'),
+  capped: p.boolean(),
+  opened: p.string(),
+  closed: p.string().nullable(),
+  /** The local day of the entry that ended it, with which it is derived anew. */
+  settledDay: p.integer(),
+};
+
+/** Projection: ended stints. */
+export const StintEntity = defineEntity({
+  name: 'StintRow',
+  tableName: 'stint',
+  indexes: [{ properties: ['technician', 'settledDay'] }, { properties: ['to'] }],
+  properties: { ...stretch, running: p.text(), shiftSince: p.integer().nullable() },
+});
+
+/** Projection: ended shifts and breaks. */
+export const PresenceEntity = defineEntity({
+  name: 'PresenceRow',
+  tableName: 'presence',
+  indexes: [{ properties: ['technician', 'settledDay'] }, { properties: ['to'] }],
+  properties: { kind: p.string().primary(), ...stretch },
+});
+
+/** Projection: loose ends that come from one entry or from what it ended. */
+export const LooseEndEntity = defineEntity({
+  name: 'LooseEndRow',
+  tableName: 'loose_end',
+  indexes: [{ properties: ['technician', 'settledDay'] }],
+  properties: {
+    kind: p.string().primary(),
+    entry: p.string().primary(),
+    from: p.integer().primary().fieldName('from_at'),
+    technician: p.string(),
+    to: p.integer().nullable().fieldName('to_at'),
+    seconds: p.integer().nullable(),
+    settledDay: p.integer().index(),
+  },
+});
+
+/** Projection: labor lines of ended stints and entered hours. */
+export const LaborLineEntity = defineEntity({
+  name: 'LaborLineRow',
+  tableName: 'labor_line',
+  indexes: [{ properties: ['target'] }],
+  properties: {
+    technician: p.string().primary(),
+    day: p.integer().primary(),
+    target: p.string().primary(),
+    workType: p.string().primary(),
+    measuredSeconds: p.integer(),
+    sharedSeconds: p.integer(),
+    enteredSeconds: p.integer(),
+    /** In cents; `null` where no rate holds. */
+    cost: p.integer().nullable(),
+  },
+});
+
+/** Projection: what was said of a task's being finished. */
+export const TaskMarkEntity = defineEntity({
+  name: 'TaskMarkRow',
+  tableName: 'task_mark',
+  indexes: [{ properties: ['target'] }],
+  properties: {
+    entry: p.string().primary(),
+    target: p.string().primary(),
+    at: p.integer(),
+    seq: p.integer(),
+    isDone: p.boolean(),
+  },
+});

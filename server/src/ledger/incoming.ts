@@ -1,0 +1,50 @@
+import type { Entry } from '@wergon/core/ledger';
+import type { Instant } from '@wergon/core/time';
+
+/** A scan that meant nothing, for the floor stream. */
+export type UnreadScan = {
+  readonly id: string;
+  readonly type: 'unread-scan';
+  readonly at: Instant;
+  readonly text: string;
+  readonly reason: string;
+};
+
+/** What an author says around an entry. */
+export type Sent = {
+  readonly source: string;
+  readonly via: readonly string[];
+  readonly action: string;
+  readonly deviceAt: Instant;
+  readonly clockOffset: number;
+};
+
+export type FieldError = { readonly field: string; readonly message: string };
+
+/** An entry on its way in: read, or what is wrong with it. `body` is its JSON as it was sent. */
+export type Incoming =
+  | {
+      readonly kind: 'labor';
+      readonly id: string;
+      readonly body: unknown;
+      readonly entry: Entry;
+      readonly sent: Sent;
+    }
+  | {
+      readonly kind: 'floor';
+      readonly id: string;
+      readonly body: unknown;
+      readonly entry: UnreadScan;
+      readonly sent: Sent;
+    }
+  | {
+      readonly kind: 'unreadable';
+      readonly id: string | null;
+      readonly body: unknown;
+      readonly errors: readonly FieldError[];
+    };
+
+/** What became of one entry of a batch. */
+export type Outcome =
+  | { readonly id: string | null; readonly result: 'recorded' | 'known'; readonly seq: number }
+  | { readonly id: string | null; readonly result: 'refused'; readonly errors: readonly FieldError[] };

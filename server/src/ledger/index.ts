@@ -1,0 +1,2 @@
+export { readBatch } from './readBatch.ts';
+export { rebuild, verifyChain } from './rebuild.ts';

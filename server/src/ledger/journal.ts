@@ -1,0 +1,114 @@
+import { trySql, writeSql } from '../db/index.ts';
+import type { Database, Sql } from '../db/index.ts';
+import type { Clock } from '../app/clock.ts';
+import type { Live } from '../app/live.ts';
+import type { FactsCache, ShopFacts } from '../shop/facts.ts';
+import type { Author } from './envelope.ts';
+import type { Incoming, Outcome } from './incoming.ts';
+import { project } from './projection.ts';
+import { findHead, keepRefused, recordEntry } from './record.ts';
+import type { Head, Recorded } from './record.ts';
+
+export type Appended = { readonly outcomes: readonly Outcome[]; readonly seq: number };
+
+/** The one way into the journal. */
+export type Journal = {
+  /** Records what can be recorded; what is refused is kept on the side and holds up nothing. */
+  readonly append: (author: Author, entries: readonly Incoming[]) => Promise<Appended>;
+  /** Records all entries or, if one is refused, none. */
+  readonly appendAll: (author: Author, entries: readonly Incoming[]) => Promise<Appended>;
+};
+
+type Job = {
+  readonly author: Author;
+  readonly entries: readonly Incoming[];
+  readonly isAllOrNone: boolean;
+  readonly resolve: (appended: Appended) => void;
+  readonly reject: (reason: unknown) => void;
+};
+
+/** Batches that share one commit at the most; more wait for the next. */
+const JOBS_PER_COMMIT = 64;
+
+class SomeRefused extends Error {
+  constructor(readonly outcomes: readonly Outcome[]) {
+    super('some entries were refused');
+  }
+}
+
+/** Makes the journal's writer. Batches that arrive while one is being written wait and then share the next commit:
+ *  each is answered only after its commit has reached the disk, and a busy minute costs few of them. */
+export function createJournal(database: Database, cache: FactsCache, clock: Clock, live: Live): Journal {
+  const waiting: Job[] = [];
+  let isWriting = false;
+
+  async function writeWaiting(): Promise<void> {
+    if (isWriting) return;
+    isWriting = true;
+    try {
+      while (waiting.length > 0) await writeTogether(waiting.splice(0, JOBS_PER_COMMIT));
+    } finally {
+      isWriting = false;
+    }
+  }
+
+  async function writeTogether(jobs: readonly Job[]): Promise<void> {
+    try {
+      const facts = await cache.get();
+      const answers = await writeSql(database, (sql) => {
+        const head = findHead(sql);
+        const recorded: Recorded[] = [];
+        const appended = jobs.map((job): Appended => {
+          const outcomes = job.isAllOrNone
+            ? writeAll(sql, facts, head, job, recorded)
+            : writeEach(sql, facts, head, job, recorded);
+          return { outcomes, seq: head.seq };
+        });
+        project(sql, facts, recorded);
+        return appended;
+      });
+      jobs.forEach(({ resolve }, i) => resolve(answers[i] as Appended));
+      live.publish(answers.at(-1)?.seq ?? 0);
+    } catch (error) {
+      for (const { reject } of jobs) reject(error);
+    }
+  }
+
+  function writeEach(sql: Sql, facts: ShopFacts, head: Head, { author, entries }: Job, recorded: Recorded[]) {
+    const recording = { sql, facts, head, author, now: clock.now(), recorded };
+    return entries.map((incoming) => {
+      const outcome = recordEntry(recording, incoming);
+      if (outcome.result === 'refused')
+        keepRefused(sql, author.id, incoming.body, outcome.errors, recording.now);
+      return outcome;
+    });
+  }
+
+  function writeAll(sql: Sql, facts: ShopFacts, head: Head, { author, entries }: Job, recorded: Recorded[]) {
+    const before = { ...head };
+    const own: Recorded[] = [];
+    const recording = { sql, facts, head, author, now: clock.now(), recorded: own };
+    try {
+      return trySql(sql, () => {
+        const outcomes = entries.map((incoming) => recordEntry(recording, incoming));
+        if (outcomes.some(({ result }) => result === 'refused')) throw new SomeRefused(outcomes);
+        recorded.push(...own);
+        return outcomes;
+      });
+    } catch (error) {
+      Object.assign(head, before);
+      if (error instanceof SomeRefused) return error.outcomes;
+      throw error;
+    }
+  }
+
+  const enqueue = (author: Author, entries: readonly Incoming[], isAllOrNone: boolean) =>
+    new Promise<Appended>((resolve, reject) => {
+      waiting.push({ author, entries, isAllOrNone, resolve, reject });
+      void writeWaiting();
+    });
+  return {
+    append: (author, entries) => enqueue(author, entries, false),
+    appendAll: (author, entries) => enqueue(author, entries, true),
+  };
+}

@@ -1,0 +1,292 @@
+import { entrySchema } from '@wergon/contract/ledger';
+import {
+  AT_REST,
+  applyEntry,
+  collect,
+  correctedEntry,
+  inOrderOfTime,
+  isCorrection,
+  noStrands,
+  piecesOf,
+  sumLines,
+  targetsOf,
+} from '@wergon/core/ledger';
+import type { Correction, Entry, HoursEntry, LaborEntry, LaborState, Strands } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { Defect } from '@wergon/core/result';
+import type { LocalDay } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import { loadStints } from './strands.ts';
+
+/** The days of each technician that newly recorded entries can touch. */
+type Touched = Map<TechnicianId, { readonly timed: Set<LocalDay>; readonly hours: Set<LocalDay> }>;
+
+/** Takes newly recorded entries into the projections, deriving anew only what they can touch: the days of the
+ *  technicians they name, until a day ends as it ended before. Source: docs/architecture.md. */
+export function project(
+  sql: Sql,
+  facts: ShopFacts,
+  recorded: readonly { readonly entry: Entry; readonly seq: number }[],
+): void {
+  const touched: Touched = new Map();
+  for (const { entry, seq } of recorded) {
+    if (isCorrection(entry)) correctEffective(sql, facts, entry, touched);
+    else {
+      insertEffective(sql, facts, entry, seq);
+      touch(touched, facts, entry);
+    }
+  }
+  for (const [technician, { timed, hours }] of touched) {
+    const lineDays = new Set(hours);
+    if (timed.size > 0) deriveDays(sql, facts, technician, timed, lineDays);
+    deriveLines(sql, facts, technician, lineDays);
+  }
+}
+
+const dayOf = (entry: LaborEntry, { zone }: ShopFacts): LocalDay =>
+  entry.type === 'hours' ? entry.day : zone.dayAt(entry.at);
+
+function touch(touched: Touched, facts: ShopFacts, entry: LaborEntry): void {
+  if (entry.technician === undefined) return;
+  const own = touched.get(entry.technician) ?? { timed: new Set(), hours: new Set() };
+  (entry.type === 'hours' ? own.hours : own.timed).add(dayOf(entry, facts));
+  touched.set(entry.technician, own);
+}
+
+/** The rows that an effective entry stands for. */
+export function effectiveRows(facts: ShopFacts, entry: LaborEntry, seq: number) {
+  const row = {
+    id: entry.id,
+    seq,
+    type: entry.type,
+    technician: entry.technician ?? null,
+    day: dayOf(entry, facts),
+    body: JSON.stringify(entry),
+  };
+  const marks =
+    entry.type === 'task-done' || entry.type === 'task-reopen'
+      ? targetsOf(entry).map((target) => ({
+          entry: entry.id,
+          target,
+          at: entry.at,
+          seq,
+          is_done: entry.type === 'task-done',
+        }))
+      : [];
+  return { row, marks };
+}
+
+function insertEffective(sql: Sql, facts: ShopFacts, entry: LaborEntry, seq: number): void {
+  const { row, marks } = effectiveRows(facts, entry, seq);
+  sql.insert('effective_entry', [row]);
+  sql.insert('task_mark', marks);
+}
+
+/** Rows of our own writing, read back. */
+const readEffective = (row: { body: string }) => JSON.parse(row.body) as LaborEntry;
+
+function correctEffective(sql: Sql, facts: ShopFacts, correction: Correction, touched: Touched): void {
+  const id = correction.target;
+  const [before] = sql.all<{ body: string }>('select "body" from "effective_entry" where "id" = ?', [id]);
+  const rows = sql.all<{ seq: number; body: string }>(
+    'select "seq", "body" from "journal" where "id" = ? or "corrects" = ? order by "seq"',
+    [id, id],
+  );
+  const [original, ...corrections] = rows.map(({ body }) => entrySchema.parse(JSON.parse(body)) as Entry);
+  if (!original || isCorrection(original)) throw new Defect(`correction of ${id}, which is not recorded`);
+  const after = correctedEntry(original, corrections.filter(isCorrection));
+  if (before) {
+    touch(touched, facts, readEffective(before));
+    sql.run('delete from "effective_entry" where "id" = ?', [id]);
+    sql.run('delete from "task_mark" where "entry" = ?', [id]);
+  }
+  if (after) {
+    touch(touched, facts, after);
+    insertEffective(sql, facts, after, rows[0]?.seq ?? 0);
+  }
+}
+
+type DayEntries = ReadonlyMap<LocalDay, readonly LaborEntry[]>;
+
+function loadEntriesByDay(sql: Sql, technician: TechnicianId, from: LocalDay): DayEntries {
+  const rows = sql.all<{ day: LocalDay; body: string }>(
+    `select "day", "body" from "effective_entry" where "technician" = ? and "day" >= ? and "type" <> 'hours' order by "day", "seq"`,
+    [technician, from],
+  );
+  const days = new Map<LocalDay, LaborEntry[]>();
+  for (const row of rows) {
+    const own = days.get(row.day);
+    if (own) own.push(readEffective(row));
+    else days.set(row.day, [readEffective(row)]);
+  }
+  return days;
+}
+
+/** Derives a technician's days anew from the first touched one on. Each day starts from the state in which the last
+ *  one before it ended; once an untouched day ends as it did before, the days after it stand. */
+export function deriveDays(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  touched: ReadonlySet<LocalDay>,
+  lineDays: Set<LocalDay>,
+): void {
+  const first = Math.min(...touched) as LocalDay;
+  const last = Math.max(...touched) as LocalDay;
+  const entriesByDay = loadEntriesByDay(sql, technician, first);
+  const before = new Map(
+    sql
+      .all<{ day: LocalDay; state: string }>(
+        'select "day", "state" from "labor_state" where "technician" = ? and "day" >= ?',
+        [technician, first],
+      )
+      .map(({ day, state }) => [day, state]),
+  );
+  const [earlier] = sql.all<{ state: string }>(
+    'select "state" from "labor_state" where "technician" = ? and "day" < ? order by "day" desc limit 1',
+    [technician, first],
+  );
+  let state = earlier ? (JSON.parse(earlier.state) as LaborState) : AT_REST;
+  const derived: { day: LocalDay; state: string; strands: Strands }[] = [];
+  const days = [...new Set([...entriesByDay.keys(), ...before.keys()])].sort((a, b) => a - b);
+  let stop = last;
+  for (const day of days) {
+    const strands = noStrands();
+    for (const entry of inOrderOfTime(
+      (entriesByDay.get(day) ?? []) as Extract<LaborEntry, { at: number }>[],
+    )) {
+      const step = applyEntry(technician, state, entry, facts.policy);
+      state = step.state;
+      collect(strands, step.settled);
+    }
+    stop = day > stop ? day : stop;
+    const text = JSON.stringify(state);
+    if (entriesByDay.has(day)) derived.push({ day, state: text, strands });
+    if (day >= last && before.get(day) === text) break;
+  }
+  replaceDays(sql, facts, technician, first, stop, derived, lineDays);
+}
+
+function replaceDays(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  first: LocalDay,
+  stop: LocalDay,
+  derived: readonly { readonly day: LocalDay; readonly state: string; readonly strands: Strands }[],
+  lineDays: Set<LocalDay>,
+): void {
+  const range = [technician, first, stop];
+  const addDays = (from: number, to: number) => {
+    const lastDay = facts.zone.dayAt((to - 1) as never);
+    for (let day = facts.zone.dayAt(from as never); day <= lastDay; day = (day + 1) as LocalDay)
+      lineDays.add(day);
+  };
+  for (const { from_at, to_at } of sql.all<{ from_at: number; to_at: number }>(
+    'select "from_at", "to_at" from "stint" where "technician" = ? and "settled_day" between ? and ?',
+    range,
+  ))
+    addDays(from_at, to_at);
+  for (const table of ['stint', 'presence'])
+    sql.run(`delete from "${table}" where "technician" = ? and "settled_day" between ? and ?`, range);
+  sql.run(
+    `delete from "loose_end" where "technician" = ? and "settled_day" between ? and ? and "kind" <> 'clock'`,
+    range,
+  );
+  sql.run('delete from "labor_state" where "technician" = ? and "day" between ? and ?', range);
+
+  const stretch = ({
+    from,
+    to,
+    capped,
+    opened,
+    closed,
+  }: Strands['shifts'][number] | Strands['stints'][number]) => ({
+    technician,
+    from_at: from,
+    to_at: to,
+    capped,
+    opened,
+    closed: closed ?? null,
+  });
+  const withDay = <T>(pick: (strands: Strands) => readonly T[]) =>
+    derived.flatMap(({ day, strands }) => pick(strands).map((item) => ({ day, item })));
+  const stints = withDay(({ stints }) => stints);
+  for (const { item } of stints) addDays(item.from, item.to);
+  sql.insert(
+    'labor_state',
+    derived.map(({ day, state }) => ({ technician, day, state })),
+  );
+  sql.insert(
+    'stint',
+    stints.map(({ day, item }) => ({
+      ...stretch(item),
+      settled_day: day,
+      running: JSON.stringify(item.running),
+      shift_since: item.shiftSince ?? null,
+    })),
+  );
+  const presence = (kind: 'shift' | 'break', pick: (strands: Strands) => Strands['shifts']) =>
+    withDay(pick).map(({ day, item }) => ({ kind, ...stretch(item), settled_day: day }));
+  sql.insert('presence', [
+    ...presence('shift', ({ shifts }) => shifts),
+    ...presence('break', ({ breaks }) => breaks),
+  ]);
+  sql.insert(
+    'loose_end',
+    withDay(({ looseEnds }) => looseEnds).map(({ day, item: { kind, entries, from, to, seconds } }) => ({
+      kind,
+      entry: entries[0] ?? '',
+      from_at: from ?? 0,
+      technician,
+      to_at: to ?? null,
+      seconds: seconds ?? null,
+      settled_day: day,
+    })),
+  );
+}
+
+/** Sums a technician's labor lines of some days anew, from ended stints and entered hours. */
+export function deriveLines(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  days: ReadonlySet<LocalDay>,
+): void {
+  if (days.size === 0) return;
+  const first = Math.min(...days) as LocalDay;
+  const last = Math.max(...days) as LocalDay;
+  const stints = loadStints(sql, {
+    technician,
+    from: facts.zone.startOf(first),
+    to: facts.zone.startOf((last + 1) as LocalDay),
+  });
+  const pieces = stints.flatMap((stint) => piecesOf(stint, facts)).filter(({ day }) => days.has(day));
+  const hours = sql
+    .all<{ day: LocalDay; body: string }>(
+      `select "day", "body" from "effective_entry" where "technician" = ? and "day" between ? and ? and "type" = 'hours' order by "seq"`,
+      [technician, first, last],
+    )
+    .filter(({ day }) => days.has(day));
+  const lines = sumLines(
+    pieces,
+    hours.map((row) => readEffective(row) as HoursEntry),
+    facts.costRates.get(technician) ?? [],
+  );
+  for (const day of days)
+    sql.run('delete from "labor_line" where "technician" = ? and "day" = ?', [technician, day]);
+  sql.insert(
+    'labor_line',
+    lines.map((line) => ({
+      technician,
+      day: line.day,
+      target: line.target,
+      work_type: line.workType,
+      measured_seconds: line.measuredSeconds,
+      shared_seconds: line.sharedSeconds,
+      entered_seconds: line.enteredSeconds,
+      cost: line.cost,
+    })),
+  );
+}

@@ -1,0 +1,29 @@
+import { entrySchema, fieldProblemsOf } from '@wergon/contract/ledger';
+import { sentEntrySchema, unreadScanSchema } from '@wergon/contract/station';
+import type { Incoming } from './incoming.ts';
+
+const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Reads each line of a batch on its own, so that one that cannot be read holds up no other. */
+export const readBatch = (lines: readonly unknown[]): Incoming[] => lines.map(readLine);
+
+function readLine(line: unknown): Incoming {
+  const body = isObject(line) ? line['entry'] : line;
+  const id = isObject(body) && typeof body['id'] === 'string' ? body['id'] : null;
+  const sent = sentEntrySchema.safeParse(line);
+  if (!sent.success) return { kind: 'unreadable', id, body: line, errors: fieldProblemsOf(sent.error) };
+  const isUnread = isObject(body) && body['type'] === 'unread-scan';
+  const around = sent.data;
+  if (isUnread) {
+    const entry = unreadScanSchema.safeParse(body);
+    if (entry.success) return { kind: 'floor', id: entry.data.id, body, entry: entry.data, sent: around };
+    return { kind: 'unreadable', id, body: line, errors: under('entry', fieldProblemsOf(entry.error)) };
+  }
+  const entry = entrySchema.safeParse(body);
+  if (entry.success) return { kind: 'labor', id: entry.data.id, body, entry: entry.data, sent: around };
+  return { kind: 'unreadable', id, body: line, errors: under('entry', fieldProblemsOf(entry.error)) };
+}
+
+const under = (parent: string, errors: ReturnType<typeof fieldProblemsOf>) =>
+  errors.map(({ field, message }) => ({ field: field ? `${parent}.${field}` : parent, message }));

@@ -1,0 +1,172 @@
+import { entryProblem } from '@wergon/contract/ledger';
+import { canonicalJson, checkEntry, isClockAhead, isCorrection } from '@wergon/core/ledger';
+import type { Entry } from '@wergon/core/ledger';
+import { TAKE_BACK_MS } from '@wergon/core/station';
+import { formatInstant, parseInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
+import type { Author, Envelope, Stream } from './envelope.ts';
+import type { FieldError, Incoming, Outcome } from './incoming.ts';
+
+/** What stations may say; hours and corrections other than taking back are the desk's. */
+const STATION_TYPES: ReadonlySet<Entry['type']> = new Set<Entry['type']>([
+  'shift-in',
+  'shift-out',
+  'break-start',
+  'break-end',
+  'work-start',
+  'work-stop',
+  'task-done',
+  'task-reopen',
+  'count',
+  'note',
+  'void',
+]);
+
+/** A labor entry that was just recorded and that the projections must take in. */
+export type Recorded = { readonly entry: Entry; readonly seq: number };
+
+/** The end of the journal, as a transaction moves it on. */
+export type Head = { seq: number; hash: string };
+
+export function findHead(sql: Sql): Head {
+  const [last] = sql.all<{ seq: number; hash: string }>(
+    'select "seq", "hash" from "journal" order by "seq" desc limit 1',
+  );
+  return last ? { seq: last.seq, hash: last.hash } : { seq: 0, hash: GENESIS };
+}
+
+export type Recording = {
+  readonly sql: Sql;
+  readonly facts: ShopFacts;
+  readonly head: Head;
+  readonly author: Author;
+  readonly now: Instant;
+  readonly recorded: Recorded[];
+};
+
+type JournalRow = { type: string; body: string; envelope: string; seq: number };
+
+const findRow = (sql: Sql, id: string): JournalRow | undefined =>
+  sql.all<JournalRow>('select "type", "body", "envelope", "seq" from "journal" where "id" = ?', [id])[0];
+
+/** Records one incoming entry at the end of the journal, or says why not. */
+export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
+  const { sql } = recording;
+  if (incoming.kind === 'unreadable') return refused(incoming.id, incoming.errors);
+  const { id } = incoming;
+  const body = canonicalJson(incoming.body);
+  const known = findRow(sql, id);
+  if (known) {
+    if (known.body === body) return { id, result: 'known', seq: known.seq };
+    return refused(id, [entryProblem('entry.id_taken', {})]);
+  }
+  if (incoming.kind === 'floor') return append(recording, incoming, body, 'floor');
+  const errors = findErrors(recording, incoming);
+  if (errors.length > 0) return refused(id, errors);
+  const outcome = append(recording, incoming, body, 'labor');
+  if (outcome.result === 'recorded') recording.recorded.push({ entry: incoming.entry, seq: outcome.seq });
+  return outcome;
+}
+
+const refused = (id: string | null, errors: readonly FieldError[]): Outcome => ({
+  id,
+  result: 'refused',
+  errors,
+});
+
+type LaborIncoming = Extract<Incoming, { kind: 'labor' }>;
+
+function findErrors(recording: Recording, incoming: LaborIncoming): readonly FieldError[] {
+  const { facts, author, sql } = recording;
+  const { entry } = incoming;
+  const corrected = isCorrection(entry) ? findRow(sql, entry.target) : undefined;
+  const checked = checkEntry(entry, {
+    hasTechnician: (id) => facts.technicians.has(id),
+    hasTarget: (id) => facts.targets.has(id),
+    // The journal holds nothing but types that were read before it was written.
+    findType: () => corrected?.type as Entry['type'] | undefined,
+  });
+  if (!checked.ok) return [entryProblem(checked.code, checked.params)];
+  if (author.kind !== 'station') return [];
+  if (!STATION_TYPES.has(entry.type)) return [{ field: 'type', message: 'a station cannot record this' }];
+  if (incoming.sent.source === 'desk') return [{ field: 'source', message: 'a station is not the desk' }];
+  if (corrected && !isOwnAndRecent(author, incoming, corrected))
+    return [
+      { field: 'target', message: 'a station can take back only what it recorded in the last 30 seconds' },
+    ];
+  return [];
+}
+
+function isOwnAndRecent(author: Author, { sent }: LaborIncoming, corrected: JournalRow): boolean {
+  // Written by append() below, so it is an envelope.
+  const before = JSON.parse(corrected.envelope) as Envelope;
+  const madeAt = parseInstant(before.deviceAt);
+  if (!madeAt.ok || before.author.kind !== 'station' || before.author.id !== author.id) return false;
+  const passed = sent.deviceAt + sent.clockOffset - (madeAt.value + before.clockOffset);
+  return passed >= 0 && passed <= TAKE_BACK_MS / 1000;
+}
+
+function append(
+  { sql, head, author, now }: Recording,
+  { id, entry, sent }: Exclude<Incoming, { kind: 'unreadable' }>,
+  body: string,
+  stream: Stream,
+): Outcome {
+  const seq = head.seq + 1;
+  const envelope = writeEnvelope({
+    v: 1,
+    seq,
+    recordedAt: formatInstant(now),
+    author,
+    source: sent.source,
+    action: sent.action,
+    via: sent.via,
+    deviceAt: formatInstant(sent.deviceAt),
+    clockOffset: sent.clockOffset,
+    stream,
+  });
+  const hash = chainHash(body, envelope, head.hash);
+  const corrects = entry.type !== 'unread-scan' && isCorrection(entry) ? entry.target : null;
+  sql.insert('journal', [{ seq, id, stream, type: entry.type, corrects, body, envelope, hash }]);
+  head.seq = seq;
+  head.hash = hash;
+  if (
+    author.kind === 'station' &&
+    'at' in entry &&
+    entry.type !== 'unread-scan' &&
+    isClockAhead(entry.at, now)
+  )
+    sql.insert('loose_end', [clockLooseEnd(entry, now)]);
+  return { id, result: 'recorded', seq };
+}
+
+/** A station whose clock runs ahead of the server; kept as it was seen, because later it cannot be told. */
+export const clockLooseEnd = (entry: Extract<Entry, { at: Instant }>, now: Instant) => ({
+  kind: 'clock',
+  entry: entry.id,
+  from_at: entry.at,
+  technician: entry.technician ?? '',
+  to_at: null,
+  seconds: entry.at - now,
+  settled_day: Math.floor(entry.at / 86_400),
+});
+
+/** Keeps what was refused whole, on the side, where it blocks nobody. */
+export const keepRefused = (
+  sql: Sql,
+  station: string,
+  body: unknown,
+  errors: readonly FieldError[],
+  now: Instant,
+) =>
+  sql.insert('refused_entry', [
+    {
+      received_at: now,
+      station,
+      body: JSON.stringify(body).slice(0, 100_000),
+      errors: JSON.stringify(errors),
+    },
+  ]);

@@ -1,0 +1,146 @@
+import type {
+  EntryId,
+  HoursEntry,
+  LaborLine,
+  LaborState,
+  Presence,
+  Running,
+  Stint,
+  TargetId,
+} from '@wergon/core/ledger';
+import type { Cents } from '@wergon/core/money';
+import type { TechnicianId } from '@wergon/core/people';
+import { toSeconds } from '@wergon/core/time';
+import type { Instant, LocalDay, Span } from '@wergon/core/time';
+import type { WorkType } from '@wergon/core/work';
+import type { Sql } from '../db/index.ts';
+
+// Rows read here were written by the projection from parsed values, so their brands hold.
+
+type StretchRow = {
+  technician: TechnicianId;
+  from_at: Instant;
+  to_at: Instant;
+  capped: number;
+  opened: EntryId;
+  closed: EntryId | null;
+};
+
+const readStretch = ({ technician, from_at, to_at, capped, opened, closed }: StretchRow): Presence => ({
+  technician,
+  from: from_at,
+  to: to_at,
+  capped: capped !== 0,
+  open: false,
+  opened,
+  ...(closed === null ? {} : { closed }),
+});
+
+/** A stint is never longer than this, whatever the policy: how far back one can begin that reaches into a span. */
+const LONGEST_STINT = 40 * 86_400;
+
+type Asked = Span & { readonly technician?: TechnicianId };
+
+const where = ({ technician, from, to }: Asked) => ({
+  clause: `${technician === undefined ? '' : '"technician" = ? and '}"to_at" > ? and "from_at" < ? and "from_at" > ?`,
+  params: [...(technician === undefined ? [] : [technician]), from, to, from - LONGEST_STINT],
+});
+
+/** Ended stints that reach into a span, by technician and time. */
+export function loadStints(sql: Sql, asked: Asked): Stint[] {
+  const { clause, params } = where(asked);
+  const rows = sql.all<StretchRow & { running: string; shift_since: Instant | null }>(
+    `select * from "stint" where ${clause} order by "technician", "from_at"`,
+    params,
+  );
+  return rows.map((row) => ({
+    ...readStretch(row),
+    running: JSON.parse(row.running) as Running[],
+    ...(row.shift_since === null ? {} : { shiftSince: row.shift_since }),
+  }));
+}
+
+/** Ended shifts or breaks that reach into a span, by technician and time. */
+export function loadPresence(sql: Sql, kind: 'shift' | 'break', asked: Asked): Presence[] {
+  const { clause, params } = where(asked);
+  const rows = sql.all<StretchRow>(
+    `select * from "presence" where "kind" = ? and ${clause} order by "technician", "from_at"`,
+    [kind, ...params],
+  );
+  return rows.map(readStretch);
+}
+
+/** Where every technician stands after his last entry. */
+export function loadStates(sql: Sql): ReadonlyMap<TechnicianId, LaborState> {
+  // With max() SQLite takes the other columns from the row that holds the maximum.
+  const rows = sql.all<{ technician: TechnicianId; state: string; day: number }>(
+    'select "technician", "state", max("day") as "day" from "labor_state" group by "technician"',
+  );
+  return new Map(rows.map(({ technician, state }) => [technician, JSON.parse(state) as LaborState]));
+}
+
+type LineRow = {
+  technician: TechnicianId;
+  day: LocalDay;
+  target: TargetId;
+  work_type: WorkType;
+  measured_seconds: number;
+  shared_seconds: number;
+  entered_seconds: number;
+  cost: Cents | null;
+};
+
+const readLine = (row: LineRow): LaborLine => ({
+  technician: row.technician,
+  day: row.day,
+  target: row.target,
+  workType: row.work_type,
+  measuredSeconds: toSeconds(row.measured_seconds),
+  sharedSeconds: toSeconds(row.shared_seconds),
+  enteredSeconds: toSeconds(row.entered_seconds),
+  seconds: toSeconds(row.measured_seconds + row.shared_seconds + row.entered_seconds),
+  cost: row.cost,
+});
+
+const TARGETS_PER_QUERY = 500;
+
+/** The settled labor lines of some targets. */
+export function loadLinesOf(sql: Sql, targets: readonly TargetId[]): LaborLine[] {
+  const lines: LaborLine[] = [];
+  for (let i = 0; i < targets.length; i += TARGETS_PER_QUERY) {
+    const part = targets.slice(i, i + TARGETS_PER_QUERY);
+    const places = part.map(() => '?').join(', ');
+    const rows = sql.all<LineRow>(`select * from "labor_line" where "target" in (${places})`, part);
+    for (const row of rows) lines.push(readLine(row));
+  }
+  return lines;
+}
+
+/** The settled labor lines of one local day. */
+export const loadLinesOn = (sql: Sql, day: LocalDay): LaborLine[] =>
+  sql.all<LineRow>('select * from "labor_line" where "day" = ?', [day]).map(readLine);
+
+/** Hours written down for some days. */
+export const loadHours = (sql: Sql, first: LocalDay, last: LocalDay): HoursEntry[] =>
+  sql
+    .all<{ body: string }>(
+      `select "body" from "effective_entry" where "type" = 'hours' and "day" between ? and ? order by "seq"`,
+      [first, last],
+    )
+    .map(({ body }) => JSON.parse(body) as HoursEntry);
+
+/** The tasks that are finished, by what was said of them last. */
+export function loadFinished(sql: Sql): ReadonlySet<TargetId> {
+  const rows = sql.all<{ target: TargetId; is_done: number }>(
+    'select "target", "is_done" from "task_mark" order by "at", "seq"',
+  );
+  const finished = new Set<TargetId>();
+  for (const { target, is_done } of rows)
+    if (is_done) finished.add(target);
+    else finished.delete(target);
+  return finished;
+}
+
+/** The sequence number of the last entry of the journal; 0 while it is empty. */
+export const loadSeq = (sql: Sql): number =>
+  sql.all<{ seq: number | null }>('select max("seq") as "seq" from "journal"')[0]?.seq ?? 0;

@@ -1,0 +1,16 @@
+import { resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { readConfig } from './app/config.ts';
+import { startServer } from './app/server.ts';
+
+const root = resolve(fileURLToPath(import.meta.url), '../../..');
+const server = await startServer(readConfig(process.env, root));
+process.stdout.write(`Wergon listens at ${server.address}\n`);
+
+let isStopping = false;
+for (const signal of ['SIGTERM', 'SIGINT'] as const)
+  process.on(signal, () => {
+    if (isStopping) return;
+    isStopping = true;
+    void server.stop().then(() => process.exit(0));
+  });

@@ -1,0 +1,2 @@
+export { BadgeEntity, CostRateEntity, GradeEntity } from './entities.ts';
+export { addTechnician } from './technicians.ts';

@@ -1,0 +1,138 @@
+import {
+  collect,
+  deriveAttendance,
+  deriveFinished,
+  findNotReleased,
+  findWithoutRate,
+  isTaskEntry,
+  noStrands,
+  piecesOf,
+  settleAt,
+  sumEntered,
+  sumLines,
+} from '@wergon/core/ledger';
+import type { EntryId, LaborEntry, LooseEnd, LooseEndKind, TaskEntry } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import { loadHours, loadPresence, loadStates, loadStints } from '../ledger/strands.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+
+/** Days before the asked ones that are read along, so that what began earlier is seen whole. */
+const DAYS_BEFORE = 3;
+
+/** A loose end with the local day it belongs to. */
+export type DatedLooseEnd = LooseEnd & { readonly day: LocalDay };
+
+const dayOf = (end: LooseEnd, { zone }: ShopFacts): LocalDay | undefined =>
+  end.day ?? (end.from === undefined ? undefined : zone.dayAt(end.from));
+
+/** Everything that a person must decide on in a stretch of days, those born of passing time with it, newest first. */
+export function findLooseEnds(
+  sql: Sql,
+  facts: ShopFacts,
+  firstDay: LocalDay,
+  lastDay: LocalDay,
+  now: Instant,
+): DatedLooseEnd[] {
+  const found: LooseEnd[] = [
+    ...loadStored(sql, firstDay, lastDay),
+    ...findByTime(sql, facts, firstDay, lastDay, now),
+    ...findAfterDone(sql, facts, firstDay, lastDay),
+  ];
+  return found
+    .flatMap((end) => {
+      const day = dayOf(end, facts);
+      return day !== undefined && day >= firstDay && day <= lastDay ? [{ ...end, day }] : [];
+    })
+    .sort((a, b) => b.day - a.day || (b.from ?? 0) - (a.from ?? 0));
+}
+
+type StoredRow = {
+  kind: LooseEndKind;
+  entry: EntryId;
+  from_at: Instant;
+  technician: TechnicianId;
+  to_at: Instant | null;
+  seconds: Seconds | null;
+};
+
+function loadStored(sql: Sql, firstDay: LocalDay, lastDay: LocalDay): LooseEnd[] {
+  const rows = sql.all<StoredRow>(
+    // What began in these days may have been settled by an entry of a later one.
+    'select * from "loose_end" where "settled_day" >= ? and "from_at" < ?',
+    [firstDay - 1, (lastDay + 2) * 86_400],
+  );
+  return rows.map(({ kind, entry, from_at, technician, to_at, seconds }) => ({
+    kind,
+    ...(technician ? { technician } : {}),
+    entries: [entry],
+    from: from_at,
+    ...(to_at === null ? {} : { to: to_at }),
+    ...(seconds === null ? {} : { seconds }),
+  }));
+}
+
+function findByTime(
+  sql: Sql,
+  facts: ShopFacts,
+  firstDay: LocalDay,
+  lastDay: LocalDay,
+  now: Instant,
+): LooseEnd[] {
+  const first = (firstDay - DAYS_BEFORE) as LocalDay;
+  const asked = { from: facts.zone.startOf(first), to: facts.zone.startOf((lastDay + 1) as LocalDay) };
+  const [stints, shifts, breaks, hours, states] = [
+    loadStints(sql, asked),
+    loadPresence(sql, 'shift', asked),
+    loadPresence(sql, 'break', asked),
+    loadHours(sql, first, lastDay),
+    loadStates(sql),
+  ];
+  const found: LooseEnd[] = [];
+  for (const technician of facts.technicians.keys()) {
+    const own = <T extends { readonly technician: TechnicianId }>(items: readonly T[]) =>
+      items.filter((item) => item.technician === technician);
+    const tail = noStrands();
+    const state = states.get(technician);
+    if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
+    const ownStints = [...own(stints), ...tail.stints];
+    const ownHours = own(hours);
+    const { looseEnds } = deriveAttendance(
+      {
+        technician,
+        stints: ownStints,
+        shifts: [...own(shifts), ...tail.shifts],
+        breaks: [...own(breaks), ...tail.breaks],
+        enteredByDay: sumEntered(ownHours),
+      },
+      facts,
+    );
+    const lines = sumLines(
+      ownStints.flatMap((stint) => piecesOf(stint, facts)),
+      ownHours,
+      facts.costRates.get(technician) ?? [],
+    );
+    found.push(
+      ...tail.looseEnds,
+      ...looseEnds,
+      ...findWithoutRate(lines),
+      ...findNotReleased(ownStints, facts),
+    );
+  }
+  return found;
+}
+
+/** Labor that started on finished tasks: the whole story of the tasks that were started in these days. */
+function findAfterDone(sql: Sql, facts: ShopFacts, firstDay: LocalDay, lastDay: LocalDay): LooseEnd[] {
+  const rows = sql.all<{ body: string }>(
+    `select "body" from "effective_entry"
+     where "type" in ('task-done', 'task-reopen') or ("type" = 'work-start' and "day" between ? and ?)
+     order by "seq"`,
+    [firstDay, lastDay],
+  );
+  const entries = rows
+    .map(({ body }) => JSON.parse(body) as LaborEntry)
+    .filter((entry): entry is TaskEntry => isTaskEntry(entry));
+  return deriveFinished(entries, facts).looseEnds;
+}

@@ -1,0 +1,76 @@
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { RECONCILE_DAYS } from '../floor/routes.ts';
+import type { Envelope } from '../ledger/envelope.ts';
+import type { FieldError, UnreadScan } from '../ledger/incoming.ts';
+import { StationEntity } from '../station/entities.ts';
+import { findLooseEnds } from './looseEnds.ts';
+
+/** The newest of the side lists that one page shows. */
+const SIDE_LIST = 100;
+
+export function mountReconcile(mount: Mount, { database, clock, facts }: Context): void {
+  mount('looseEnds', async ({ query }) => {
+    const known = await facts.get();
+    const em = database.em.fork();
+    const now = clock.now();
+    const toDay = query.to ?? known.zone.dayAt(now);
+    const fromDay = query.from ?? ((toDay - RECONCILE_DAYS + 1) as LocalDay);
+    const stations = new Map((await em.findAll(StationEntity)).map(({ id, name }) => [id, name]));
+    const { looseEnds, refused, unread } = await readSql(database, (sql) => ({
+      looseEnds: findLooseEnds(sql, known, fromDay, toDay, now),
+      refused: loadRefused(sql, stations),
+      unread: loadUnread(sql, stations),
+    }));
+    const text = (at: Instant | undefined) => (at === undefined ? null : formatInstant(at));
+    return ok({
+      asOf: formatInstant(now),
+      fromDay: formatDay(fromDay),
+      toDay: formatDay(toDay),
+      looseEnds: looseEnds.map(({ kind, day, technician, target, from, to, seconds }) => {
+        const task = target === undefined ? undefined : known.tasks.get(target);
+        const order = task && known.orders.get(task.order);
+        return {
+          kind,
+          day: formatDay(day),
+          technician: technician ?? null,
+          name: technician === undefined ? null : (known.technicians.get(technician)?.name ?? null),
+          target: task ? `${order?.number ?? ''} ${task.title}` : null,
+          from: text(from),
+          to: text(to),
+          seconds: seconds ?? null,
+        };
+      }),
+      refused,
+      unread,
+    });
+  });
+}
+
+function loadRefused(sql: Sql, stations: ReadonlyMap<string, string>) {
+  const rows = sql.all<{ received_at: Instant; station: string; body: string; errors: string }>(
+    `select * from "refused_entry" order by "id" desc limit ${SIDE_LIST}`,
+  );
+  return rows.map(({ received_at, station, body, errors }) => ({
+    receivedAt: formatInstant(received_at),
+    station: stations.get(station) ?? station,
+    body,
+    errors: JSON.parse(errors) as FieldError[],
+  }));
+}
+
+function loadUnread(sql: Sql, stations: ReadonlyMap<string, string>) {
+  const rows = sql.all<{ body: string; envelope: string }>(
+    `select "body", "envelope" from "journal" where "stream" = 'floor' and "type" = 'unread-scan' order by "seq" desc limit ${SIDE_LIST}`,
+  );
+  return rows.map(({ body, envelope }) => {
+    const { at, text, reason } = JSON.parse(body) as Omit<UnreadScan, 'at'> & { readonly at: string };
+    const { author } = JSON.parse(envelope) as Envelope;
+    return { at, station: stations.get(author.id) ?? author.id, text, reason };
+  });
+}

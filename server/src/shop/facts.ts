@@ -1,0 +1,94 @@
+import { rateRecordSchema } from '@wergon/contract/ledger';
+import type { LedgerFacts, TargetFacts, TargetId } from '@wergon/core/ledger';
+import { costRatesOf } from '@wergon/core/people';
+import type { CostRate, RateRecord, TechnicianId } from '@wergon/core/people';
+import { Defect } from '@wergon/core/result';
+import { createZone } from '@wergon/core/time';
+import { isWorkable } from '@wergon/core/work';
+import type { Database } from '../db/index.ts';
+import { CostRateEntity, TechnicianEntity } from '../people/entities.ts';
+import type { Technician } from '../people/entities.ts';
+import { OrderEntity, TaskEntity } from '../work/entities.ts';
+import type { Task, WorkOrder } from '../work/entities.ts';
+import { ActivityEntity, ShopEntity } from './entities.ts';
+import type { Shop } from './entities.ts';
+
+/** Everything but the journal that the ledger reads, and the names that go with it. */
+export type ShopFacts = LedgerFacts & {
+  readonly shop: Shop;
+  readonly technicians: ReadonlyMap<TechnicianId, Technician>;
+  readonly orders: ReadonlyMap<string, WorkOrder>;
+  readonly tasks: ReadonlyMap<TargetId, Task>;
+  readonly activities: ReadonlyMap<
+    TargetId,
+    { readonly id: string; readonly title: string; readonly code: string }
+  >;
+};
+
+/** The facts of the shop, read once and kept until something of them changes; absent before the first run. */
+export type FactsCache = {
+  readonly find: () => Promise<ShopFacts | undefined>;
+  readonly get: () => Promise<ShopFacts>;
+  readonly forget: () => void;
+};
+
+export function createFactsCache(database: Database): FactsCache {
+  let kept: Promise<ShopFacts | undefined> | undefined;
+  const find = () => (kept ??= loadFacts(database));
+  return {
+    find,
+    get: async () => {
+      const facts = await find();
+      if (!facts) throw new Defect('the shop is not set up yet');
+      return facts;
+    },
+    forget: () => {
+      kept = undefined;
+    },
+  };
+}
+
+async function loadFacts(database: Database): Promise<ShopFacts | undefined> {
+  const em = database.em.fork();
+  const shop = await em.findOne(ShopEntity, { id: 1 });
+  if (!shop) return undefined;
+  const [technicians, rates, orders, tasks, activities] = [
+    await em.findAll(TechnicianEntity),
+    await em.findAll(CostRateEntity),
+    await em.findAll(OrderEntity),
+    await em.findAll(TaskEntity, { orderBy: { order: 1, position: 1 } }),
+    await em.findAll(ActivityEntity),
+  ];
+  const zone = createZone(shop.zone);
+  if (!zone.ok) throw new Defect(`stored zone: ${shop.zone}`);
+  const orderById = new Map(orders.map((order) => [order.id, order]));
+  const targets = new Map<TargetId, TargetFacts>();
+  for (const { id, order, estimate } of tasks) {
+    const states = orderById.get(order)?.states ?? [];
+    const isReleased = states.map(({ from, value }) => ({ from, value: isWorkable(value) }));
+    targets.set(id as TargetId, { kind: 'task', estimate, isReleased });
+  }
+  for (const { id, counts } of activities) targets.set(id as TargetId, { kind: 'activity', counts });
+  return {
+    zone: zone.value,
+    policy: shop.policy,
+    targets,
+    costRates: costRatesByTechnician(rates),
+    shop,
+    technicians: new Map(technicians.map((each) => [each.id as TechnicianId, each])),
+    orders: orderById,
+    tasks: new Map(tasks.map((task) => [task.id as TargetId, task])),
+    activities: new Map(activities.map((activity) => [activity.id as TargetId, activity])),
+  };
+}
+
+function costRatesByTechnician(
+  rows: readonly { readonly technician: string; readonly record: string }[],
+): ReadonlyMap<TechnicianId, readonly CostRate[]> {
+  const records = new Map<TechnicianId, RateRecord[]>();
+  for (const { technician, record } of rows) {
+    const id = technician as TechnicianId;
+    records.set(id, [...(records.get(id) ?? []), rateRecordSchema.parse(JSON.parse(record))]);
+  }
+  return new Map([...records].map(([id, own]) => [id, costRatesOf(own)]));
+}

@@ -1,0 +1,1 @@
+export { ActivityEntity, ClockEntity, ShopEntity } from './entities.ts';

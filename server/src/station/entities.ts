@@ -1,0 +1,16 @@
+import { defineEntity, p } from '@mikro-orm/core';
+
+/** A station; only hashes of its token and of its pairing code are kept. */
+export const StationEntity = defineEntity({
+  name: 'Station',
+  tableName: 'station',
+  properties: {
+    id: p.string().primary(),
+    name: p.string().unique(),
+    tokenHash: p.string().nullable().unique(),
+    pairedAt: p.integer().nullable(),
+    pairingHash: p.string().nullable().unique(),
+    pairingExpiresAt: p.integer().nullable(),
+    isRevoked: p.boolean(),
+  },
+});

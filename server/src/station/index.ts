@@ -1,0 +1,2 @@
+export { StationEntity } from './entities.ts';
+export { offerPairing } from './pairing.ts';

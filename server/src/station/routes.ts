@@ -1,0 +1,138 @@
+import { randomUUID } from 'node:crypto';
+import { ok } from '@wergon/core/result';
+import { formatInstant } from '@wergon/core/time';
+import { COOKIES, giveCookie, hashToken, makeToken } from '../access/identify.ts';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { problemOf, refuse } from '../app/problem.ts';
+import { readSql } from '../db/index.ts';
+import { loadBoard } from '../floor/board.ts';
+import type { Outcome } from '../ledger/incoming.ts';
+import { readBatch } from '../ledger/readBatch.ts';
+import { BadgeEntity } from '../people/entities.ts';
+import { StationEntity } from './entities.ts';
+import { drawPairing, offerPairing } from './pairing.ts';
+
+const TOKEN_SECONDS = 10 * 365 * 86_400;
+
+/** An outcome as it is answered. */
+export const writeOutcome = (outcome: Outcome) =>
+  outcome.result === 'refused'
+    ? {
+        id: outcome.id,
+        result: outcome.result,
+        problem: problemOf({ code: 'input.invalid', errors: outcome.errors }),
+      }
+    : outcome;
+
+export function mountStation(mount: Mount, context: Context): void {
+  const { database, clock, journal, live, facts, isDemo } = context;
+
+  mount('stations', async () => {
+    const stations = await database.em.fork().findAll(StationEntity, { orderBy: { name: 1 } });
+    return ok({
+      stations: stations.map(({ id, name, pairedAt, isRevoked }) => ({
+        id,
+        name,
+        pairedAt: pairedAt === null ? null : formatInstant(pairedAt as never),
+        isRevoked,
+      })),
+    });
+  });
+
+  mount('addStation', async ({ body: { name } }) => {
+    const em = database.em.fork();
+    if (await em.findOne(StationEntity, { name }))
+      return refuse('record.taken', [{ field: 'name', message: 'a station of this name exists' }]);
+    const id = randomUUID();
+    const { code, columns, expiresAt } = drawPairing(clock.now());
+    await em.insert(StationEntity, {
+      id,
+      name,
+      tokenHash: null,
+      pairedAt: null,
+      ...columns,
+      isRevoked: false,
+    });
+    live.publishSetup();
+    return ok({ id, code, expiresAt: formatInstant(expiresAt) });
+  });
+
+  mount('pairAgain', async ({ param }) => {
+    const id = param('station');
+    const offered = await offerPairing(database.em.fork(), id, clock.now());
+    return offered
+      ? ok({ id, code: offered.code, expiresAt: formatInstant(offered.expiresAt) })
+      : refuse('record.not_found');
+  });
+
+  mount('revokeStation', async ({ param }) => {
+    const columns = { isRevoked: true, tokenHash: null, pairingHash: null, pairingExpiresAt: null };
+    const changed = await database.em.fork().nativeUpdate(StationEntity, { id: param('station') }, columns);
+    live.publishSetup();
+    return changed > 0 ? ok(null) : refuse('record.not_found');
+  });
+
+  mount('pair', async ({ body, req, res }) => {
+    const em = database.em.fork();
+    const pairingHash = hashToken(body.code.toUpperCase());
+    const station = await em.findOne(StationEntity, { pairingHash });
+    if (!station || (station.pairingExpiresAt ?? 0) < clock.now())
+      return refuse('station.bad_pairing_code', [
+        { field: 'code', message: 'no station waits for this code' },
+      ]);
+    const token = makeToken();
+    await em.nativeUpdate(
+      StationEntity,
+      { id: station.id },
+      {
+        tokenHash: hashToken(token),
+        pairedAt: clock.now(),
+        pairingHash: null,
+        pairingExpiresAt: null,
+        isRevoked: false,
+      },
+    );
+    giveCookie(req, res, COOKIES.station, token, TOKEN_SECONDS);
+    live.publishSetup();
+    return ok({ id: station.id, name: station.name });
+  });
+
+  mount('directory', async ({ who }) => {
+    const station = who.station;
+    if (!station) return refuse('station.not_paired');
+    const known = await facts.get();
+    const em = database.em.fork();
+    const board = await readSql(database, (sql) => loadBoard(sql, known, clock.now()));
+    const onBoard = new Set(board.tasks.map(({ id }) => id));
+    const badges = await em.find(BadgeEntity, { revokedAt: null });
+    return ok({
+      ...board,
+      station: { id: station.id, name: station.name },
+      codes: [
+        ...badges.map(({ id, code, technician }) => ({ kind: 'badge' as const, id, code, technician })),
+        ...[...known.tasks.values()].flatMap(({ id, code }) =>
+          onBoard.has(id) ? [{ kind: 'target' as const, id, code }] : [],
+        ),
+        ...[...known.activities.values()].map(({ id, code }) => ({ kind: 'target' as const, id, code })),
+        ...board.orders.map(({ id }) => ({
+          kind: 'order' as const,
+          id,
+          code: known.orders.get(id)?.code ?? '',
+        })),
+      ],
+      isDemo,
+      now: clock.nowMs(),
+    });
+  });
+
+  mount('stationEntries', async ({ body, who }) => {
+    const station = who.station;
+    if (!station) return refuse('station.not_paired');
+    const { outcomes, seq } = await journal.append(
+      { kind: 'station', id: station.id },
+      readBatch(body.entries),
+    );
+    return ok({ results: outcomes.map(writeOutcome), seq, now: clock.nowMs() });
+  });
+}

@@ -1,0 +1,1 @@
+export { addOrder } from './orders.ts';

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { BButton, BFormCheckbox, BFormInput } from 'bootstrap-vue-next';
+import { ref } from 'vue';
+import type { SessionView } from '@wergon/contract/access';
+import { callRoute, wordsOf } from '../desk/callRoute.ts';
+
+defineProps<{ isDemo: boolean }>();
+const emit = defineEmits<{ done: [session: SessionView] }>();
+const userName = ref('');
+const password = ref('');
+const isTrustedComputer = ref(false);
+const problem = ref('');
+const isBusy = ref(false);
+
+async function submit(): Promise<void> {
+  isBusy.value = true;
+  problem.value = '';
+  try {
+    const body = {
+      userName: userName.value,
+      password: password.value,
+      isTrustedComputer: isTrustedComputer.value,
+    };
+    emit('done', await callRoute('signIn', { body }));
+  } catch (error) {
+    problem.value = wordsOf(error);
+  } finally {
+    isBusy.value = false;
+  }
+}
+</script>
+
+<template>
+  <main class="access">
+    <h1>Wergon</h1>
+    <p class="quiet">
+      Sign in at the desk<template v-if="isDemo"> of the demo, which runs on its own clock</template>.
+    </p>
+    <form @submit.prevent="submit">
+      <label for="user-name">User name</label>
+      <BFormInput id="user-name" v-model="userName" autocomplete="username" required autofocus />
+      <label for="password">Password</label>
+      <BFormInput id="password" v-model="password" type="password" autocomplete="current-password" required />
+      <BFormCheckbox v-model="isTrustedComputer">Only I use this computer: stay signed in</BFormCheckbox>
+      <p class="attention" role="alert">{{ problem }}</p>
+      <BButton type="submit" variant="primary" :disabled="isBusy">{{
+        isBusy ? 'Signing in…' : 'Sign in'
+      }}</BButton>
+    </form>
+  </main>
+</template>
+
+<style scoped src="./access.css"></style>

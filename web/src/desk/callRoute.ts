@@ -1,0 +1,57 @@
+import { ref } from 'vue';
+import { ROUTES } from '@wergon/contract/routes';
+import type { BodyOf, ResponseOf, RouteName } from '@wergon/contract/routes';
+import type { Problem } from '@wergon/contract/station';
+
+/** How far the server's clock is ahead of this computer's, in milliseconds; measured at every answer. */
+export const clockOffsetMs = ref(0);
+
+/** A "no" of the server, with what it said, or no answer at all (`problem` is `null`). */
+export class CallFailed extends Error {
+  constructor(readonly problem: Problem | null) {
+    super(problem?.title ?? 'The server does not answer');
+  }
+}
+
+type Options<Name extends RouteName> = {
+  readonly params?: Readonly<Record<string, string>>;
+  readonly query?: Readonly<Record<string, string>>;
+} & (BodyOf<Name> extends undefined ? { readonly body?: undefined } : { readonly body: BodyOf<Name> });
+
+/** Calls a route of the contract by its name. Throws `CallFailed`. */
+export async function callRoute<Name extends RouteName>(
+  name: Name,
+  ...[options]: BodyOf<Name> extends undefined ? [options?: Options<Name>] : [options: Options<Name>]
+): Promise<ResponseOf<Name>> {
+  const { method, path } = ROUTES[name];
+  const filled = path.replace(/:(\w+)/g, (_whole, key: string) =>
+    encodeURIComponent(options?.params?.[key] ?? ''),
+  );
+  const query = options?.query ? `?${new URLSearchParams(options.query).toString()}` : '';
+  const isPost = method === 'post';
+  let response: Response;
+  const askedAt = Date.now();
+  try {
+    response = await fetch(`${filled}${query}`, {
+      method: method.toUpperCase(),
+      ...(isPost
+        ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(options?.body ?? null) }
+        : {}),
+    });
+  } catch {
+    throw new CallFailed(null);
+  }
+  const serverNow = Number(response.headers.get('wergon-now'));
+  if (serverNow > 0) clockOffsetMs.value = Math.round(serverNow - (askedAt + Date.now()) / 2);
+  // Our own server, of this same build, wrote it.
+  const json = (await response.json().catch(() => null)) as unknown;
+  if (!response.ok) throw new CallFailed(json as Problem | null);
+  return json as ResponseOf<Name>;
+}
+
+/** What to say of a failed call, with the fields at fault. */
+export function wordsOf(error: unknown): string {
+  if (!(error instanceof CallFailed)) return 'Something went wrong on this page.';
+  const fields = error.problem?.errors?.map(({ field, message }) => `${field}: ${message}`) ?? [];
+  return fields.length > 0 ? fields.join('; ') : error.message;
+}

@@ -1,0 +1,30 @@
+import { formatDay, parseDay } from '@wergon/core/time';
+import type { Instant, LocalDay, Zone } from '@wergon/core/time';
+
+const format = (options: Intl.DateTimeFormatOptions) =>
+  new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' });
+const DAY = format({ weekday: 'short', day: 'numeric', month: 'short' });
+
+/** A day as people say it, `Tue 24 Nov`. */
+export const sayDay = (day: LocalDay): string =>
+  DAY.format(new Date(`${formatDay(day)}T00:00:00Z`)).replace(',', '');
+
+/** A day in the server's form as people say it; empty for none. */
+export function sayDate(text: string | null): string {
+  const day = text === null ? undefined : parseDay(text);
+  return day?.ok ? sayDay(day.value) : '';
+}
+
+/** The wall clock of the shop at an instant, `13:37`. */
+export function sayClock(zone: Zone, at: Instant): string {
+  const minutes = Math.floor(zone.clockAt(at) / 60);
+  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+}
+
+/** The ISO 8601 week that a day lies in. */
+export function weekOf(day: LocalDay): number {
+  const thursday = day - ((day + 3) % 7) + 3;
+  const year = new Date(thursday * 86_400_000).getUTCFullYear();
+  const firstDay = Math.floor(Date.UTC(year, 0, 1) / 86_400_000);
+  return Math.floor((thursday - firstDay) / 7) + 1;
+}

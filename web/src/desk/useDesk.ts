@@ -1,0 +1,38 @@
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import type { Right, SessionView } from '@wergon/contract/access';
+import { createZone, formatHours, toSeconds } from '@wergon/core/time';
+import type { HoursStyle, Zone } from '@wergon/core/time';
+
+const HOURS_KEY = 'wergon-hours';
+const STYLES: readonly HoursStyle[] = ['h:mm', 'h:mm:ss', 'decimal'];
+
+/** Who is at the desk, in which shop, and how he likes to read hours. */
+export const useDesk = defineStore('desk', () => {
+  const session = ref<SessionView | null>(null);
+  const stored = STYLES.find((style) => style === localStorage.getItem(HOURS_KEY));
+  const hoursStyle = ref<HoursStyle>(stored ?? 'h:mm');
+
+  const zone = computed((): Zone | undefined => {
+    const made = session.value && createZone(session.value.zone);
+    return made?.ok ? made.value : undefined;
+  });
+
+  return {
+    session,
+    zone,
+    hoursStyle,
+    may: (right: Right) => session.value?.rights.includes(right) ?? false,
+    hours: (seconds: number) => formatHours(toSeconds(seconds), hoursStyle.value),
+    nextHoursStyle: () => {
+      hoursStyle.value = STYLES[(STYLES.indexOf(hoursStyle.value) + 1) % STYLES.length] ?? 'h:mm';
+      localStorage.setItem(HOURS_KEY, hoursStyle.value);
+    },
+    /** A decimal string of the server as money of the shop. */
+    money: (amount: string) =>
+      new Intl.NumberFormat('en-IE', {
+        style: 'currency',
+        currency: session.value?.currency ?? 'EUR',
+      }).format(Number(amount)),
+  };
+});

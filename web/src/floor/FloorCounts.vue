@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Presently } from '@wergon/core/floor';
+
+const props = defineProps<{
+  counts: Readonly<Record<Presently, number>>;
+  accounted: number | null;
+  isToday: boolean;
+}>();
+const percent = computed(() => (props.accounted === null ? null : Math.floor(props.accounted * 100)));
+</script>
+
+<template>
+  <p class="counts" aria-label="The shop in figures">
+    <template v-if="isToday">
+      <span
+        ><b>{{ counts.work }}</b> on work</span
+      >
+      <span
+        ><b>{{ counts.indirect }}</b> indirect</span
+      >
+      <span
+        ><b>{{ counts.break }}</b> on break</span
+      >
+      <span :class="{ attention: counts.nothing > 0 }"
+        ><b>{{ counts.nothing }}</b> signed in, on nothing</span
+      >
+    </template>
+    <span class="accounted" title="Share of attended time that was charged to something or written down">
+      accounted {{ isToday ? 'today' : 'that day' }} <b>{{ percent === null ? '–' : `${percent}%` }}</b>
+    </span>
+  </p>
+</template>
+
+<style scoped>
+.counts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 26px;
+  align-items: baseline;
+  margin: 0;
+  padding: 9px 16px 8px;
+  border-bottom: 1px solid var(--line);
+  font-size: 16px;
+}
+b {
+  font-size: 21px;
+}
+.accounted {
+  margin-left: auto;
+}
+</style>

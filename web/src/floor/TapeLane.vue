@@ -1,0 +1,273 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { standingOf } from '@wergon/core/floor';
+import type { Block, Board, Lane } from '@wergon/core/floor';
+import type { Instant } from '@wergon/core/time';
+import Yardstick from '../compare/Yardstick.vue';
+import { sayClock } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import type { TapeScale } from './tapeScale.ts';
+
+const props = defineProps<{
+  lane: Lane;
+  board: Board;
+  scale: TapeScale;
+  tints: ReadonlyMap<string, number>;
+  now: Instant;
+  isToday: boolean;
+  /** Width of the tape in pixels: a label is drawn only where it fits whole. */
+  width: number;
+}>();
+const pointed = defineModel<string | null>('pointed', { required: true });
+const desk = useDesk();
+
+const LETTER_WIDTH = 8.6;
+const LABEL_PADDING = 14;
+
+const orderOf = (block: Block) => {
+  if (block.kind !== 'work') return undefined;
+  const target = block.running
+    .map((run) => props.board.targets.get(run.target))
+    .find((each) => each?.kind === 'task');
+  return target?.kind === 'task' ? props.board.orders.get(target.order) : undefined;
+};
+const blocks = computed(() =>
+  props.lane.blocks.map((block) => {
+    const left = props.scale.place(block.from);
+    const share = props.scale.place(block.to) - left;
+    const order = orderOf(block);
+    const isShared = block.kind === 'work' && block.running.length > 1;
+    const label = `${order?.number ?? ''}${isShared ? ' +' : ''}`;
+    const titles =
+      block.kind === 'work'
+        ? block.running.map(({ target }) => props.board.targets.get(target)?.title ?? '').join(' and ')
+        : block.kind === 'break'
+          ? 'break'
+          : 'on nothing';
+    const { zone } = props.board.facts;
+    return {
+      key: `${block.kind}${block.from}`,
+      kind: block.kind === 'work' && !order ? 'indirect' : block.kind,
+      texture: block.kind === 'work' ? block.running[0]?.workType : undefined,
+      isTorn: block.kind === 'work' && block.isTorn,
+      order,
+      tint: order ? `var(--job-${props.tints.get(order.id) ?? 0})` : 'var(--indirect)',
+      label: label !== '' && share * props.width >= label.length * LETTER_WIDTH + LABEL_PADDING ? label : '',
+      words: `${label} ${titles}, ${sayClock(zone, block.from)} to ${sayClock(zone, block.to)}`.trim(),
+      style: { left: `${left * 100}%`, width: `${share * 100}%` },
+    };
+  }),
+);
+
+const running = computed(() => {
+  const { doing } = props.lane.technician.state;
+  return doing.status === 'work' ? doing.running : [];
+});
+const current = computed(() => {
+  const first = running.value[0];
+  return first && standingOf(props.board, first.target, props.now);
+});
+const length = computed(() =>
+  props.lane.since === undefined ? '' : desk.hours(Math.max(0, props.now - props.lane.since)),
+);
+const lastTorn = computed(() => props.lane.blocks.findLast((block) => block.kind === 'work' && block.isTorn));
+const words = computed((): string => {
+  const { presently } = props.lane;
+  switch (presently) {
+    case 'work':
+    case 'indirect': {
+      const standing = current.value;
+      const more = running.value.length > 1 ? ` + ${running.value.length - 1} at once` : '';
+      if (standing?.kind === 'task') return `${standing.order?.number ?? ''} ${standing.task.title}${more}`;
+      return `${standing?.activity.title ?? ''}${more}`;
+    }
+    case 'break':
+      return 'On a break';
+    case 'nothing':
+      return lastTorn.value
+        ? `No scan since ${sayClock(props.board.facts.zone, lastTorn.value.from)}`
+        : `On nothing for ${length.value}`;
+    case 'out':
+      return 'Gone';
+  }
+});
+const needsSomebody = computed(() => props.isToday && props.lane.presently === 'nothing');
+const yardstickLabel = computed(() => {
+  if (current.value?.kind !== 'task') return '';
+  const { usedSeconds, estimatedSeconds } = current.value.comparison;
+  return `${desk.hours(usedSeconds)} used of ${estimatedSeconds === null ? 'no estimate' : desk.hours(estimatedSeconds)}`;
+});
+</script>
+
+<template>
+  <div class="lane" :class="{ needs: needsSomebody }">
+    <div class="name">
+      <span>{{ lane.technician.name }}</span>
+      <span
+        v-if="isToday && (lane.presently === 'work' || lane.presently === 'indirect')"
+        class="figure quiet"
+        >{{ length }}</span
+      >
+    </div>
+    <div class="blocks">
+      <template v-for="block in blocks" :key="block.key">
+        <RouterLink
+          v-if="block.order"
+          :to="{ name: 'order', params: { order: block.order.id } }"
+          class="block job figure"
+          :class="[block.texture, { torn: block.isTorn, pointed: pointed === block.order.id }]"
+          :style="{ ...block.style, '--tint': block.tint }"
+          :title="block.words"
+          :aria-label="block.words"
+          @mouseenter="pointed = block.order.id"
+          @focus="pointed = block.order.id"
+          >{{ block.label }}</RouterLink
+        >
+        <span
+          v-else
+          class="block"
+          :class="[block.kind, { torn: block.isTorn }]"
+          :style="block.style"
+          :title="block.words"
+        ></span>
+      </template>
+    </div>
+    <div class="current">
+      <template v-if="isToday">
+        <RouterLink
+          v-if="current?.kind === 'task' && current.order && lane.presently === 'work'"
+          :to="{ name: 'order', params: { order: current.order.id } }"
+          @mouseenter="pointed = current.order.id"
+          @focus="pointed = current.order.id"
+          >{{ words }}</RouterLink
+        >
+        <span v-else :class="{ attention: needsSomebody, quiet: lane.presently === 'out' }">{{ words }}</span>
+        <Yardstick
+          v-if="current?.kind === 'task' && lane.presently === 'work'"
+          :estimated-seconds="current.comparison.estimatedSeconds"
+          :used="current.used"
+          size="small"
+          :label="yardstickLabel"
+        />
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.lane {
+  display: grid;
+  grid-template-columns: var(--col-name) minmax(0, 1fr) var(--col-side);
+  height: 33px;
+  border-bottom: 1px solid var(--line);
+}
+.needs {
+  background: var(--attention-tint);
+}
+.name {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 0 14px;
+  border-right: 1px solid var(--line);
+  white-space: nowrap;
+  overflow: hidden;
+  .figure {
+    font-size: 14px;
+  }
+}
+.blocks {
+  position: relative;
+  min-width: 0;
+  overflow: hidden;
+}
+.block {
+  position: absolute;
+  top: 6px;
+  height: 20px;
+  overflow: hidden;
+  font-size: 14px;
+  font-weight: 600;
+  line-height: 20px;
+  white-space: nowrap;
+}
+.job {
+  padding-left: 8px;
+  background-color: color-mix(in srgb, var(--tint) var(--tint-share), var(--sheet));
+  box-shadow: inset 4px 0 var(--tint);
+  color: var(--ink);
+  text-decoration: none;
+  &.setup {
+    background-image: repeating-linear-gradient(
+      -45deg,
+      transparent 0 4px,
+      color-mix(in srgb, var(--tint) 40%, transparent) 4px 6px
+    );
+  }
+  &.rework {
+    background-image: radial-gradient(
+      circle at 3px 3px,
+      color-mix(in srgb, var(--tint) 80%, transparent) 1px,
+      transparent 1.5px
+    );
+    background-size: 6px 6px;
+  }
+  &.pointed,
+  &:focus-visible {
+    background-color: var(--action);
+    box-shadow: none;
+    color: var(--action-ink);
+  }
+}
+.indirect {
+  background: color-mix(in srgb, var(--indirect) 45%, var(--sheet));
+}
+.break {
+  top: 15px;
+  height: 2px;
+  background: var(--indirect);
+}
+.nothing {
+  border: 2px dashed var(--attention);
+}
+.torn {
+  clip-path: polygon(0 0, 100% 0, calc(100% - 5px) 25%, 100% 50%, calc(100% - 5px) 75%, 100% 100%, 0 100%);
+}
+.current {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 104px;
+  gap: 10px;
+  align-items: center;
+  padding: 0 14px;
+  border-left: 1px solid var(--line);
+  a,
+  > span {
+    overflow: hidden;
+    color: var(--ink);
+    text-decoration: none;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  a:hover {
+    text-decoration: underline;
+  }
+  .attention {
+    color: var(--attention);
+  }
+  > span {
+    grid-column: 1 / -1;
+  }
+  .quiet {
+    color: var(--ink-2);
+  }
+}
+@media (max-width: 900px) {
+  .lane {
+    grid-template-columns: 130px minmax(0, 1fr);
+  }
+  .current {
+    display: none;
+  }
+}
+</style>

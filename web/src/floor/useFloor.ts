@@ -1,0 +1,52 @@
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { readBoard, readLanes } from '@wergon/contract/floor';
+import { accountedShare, countPresently, drawLane } from '@wergon/core/floor';
+import type { Lane } from '@wergon/core/floor';
+import { formatDay, toSeconds } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { callRoute } from '../desk/callRoute.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import { useNow } from '../desk/useNow.ts';
+
+/** The floor of one day as it stands now: what the server sent, with open time on top. */
+export function useFloor() {
+  const desk = useDesk();
+  const now = useNow();
+  const today = computed(() => desk.zone?.dayAt(now.value) as LocalDay);
+  /** Days before today; the floor follows the day over midnight. */
+  const daysBack = ref(0);
+  const day = computed(() => (today.value - daysBack.value) as LocalDay);
+  const query = useQuery({
+    queryKey: ['floor', day],
+    queryFn: () => callRoute('floor', { query: { day: formatDay(day.value) } }),
+    placeholderData: keepPreviousData,
+  });
+  const board = computed(() => query.data.value && readBoard(query.data.value));
+  const settled = computed(() => query.data.value && readLanes(query.data.value));
+  const none = { stints: [], shifts: [], breaks: [], enteredSeconds: toSeconds(0) };
+  const lanes = computed((): readonly Lane[] => {
+    const known = board.value;
+    if (!known) return [];
+    return [...known.technicians.values()].map((technician) =>
+      drawLane(known, technician, settled.value?.get(technician.id) ?? none, day.value, now.value),
+    );
+  });
+  const counts = computed(() => countPresently(lanes.value));
+  const accounted = computed(() =>
+    board.value && settled.value ? accountedShare(board.value, settled.value, day.value, now.value) : null,
+  );
+  return {
+    query,
+    board,
+    lanes,
+    counts,
+    accounted,
+    day,
+    now,
+    isToday: computed(() => daysBack.value === 0),
+    back: () => (daysBack.value += 1),
+    on: () => (daysBack.value = Math.max(0, daysBack.value - 1)),
+    goToday: () => (daysBack.value = 0),
+  };
+}

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { readInstant } from '@wergon/contract/floor';
+import { formatDay, weekdayOf } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayClock, sayDate, sayDay } from '../desk/dates.ts';
+import DeskFrame from '../desk/DeskFrame.vue';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useNow } from '../desk/useNow.ts';
+import { sayLooseEnd } from './sentences.ts';
+
+/** Days that the page speaks of at once. */
+const DAYS = 14;
+const WEEK = 7;
+
+const desk = useDesk();
+const now = useNow();
+const search = ref('');
+const shift = ref(0);
+const lastDay = computed(() => ((desk.zone?.dayAt(now.value) ?? 0) + shift.value) as LocalDay);
+const firstDay = computed(() => (lastDay.value - DAYS + 1) as LocalDay);
+const query = useQuery({
+  queryKey: ['reconcile', firstDay, lastDay],
+  queryFn: () =>
+    callRoute('looseEnds', { query: { from: formatDay(firstDay.value), to: formatDay(lastDay.value) } }),
+  placeholderData: keepPreviousData,
+});
+const clock = (instant: string | null) =>
+  instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
+const words = { clock, hours: desk.hours };
+const all = computed(() => query.data.value?.looseEnds ?? []);
+const days = computed(() => {
+  const wanted = search.value.trim().toLowerCase();
+  const groups = new Map<string, typeof all.value>();
+  for (const end of all.value)
+    if (`${end.name ?? ''} ${end.target ?? ''} ${end.kind}`.toLowerCase().includes(wanted))
+      groups.set(end.day, [...(groups.get(end.day) ?? []), end]);
+  return [...groups].map(([day, ends]) => ({ day, ends }));
+});
+const bars = computed(() =>
+  Array.from({ length: DAYS }, (_, i) => {
+    const day = (firstDay.value + i) as LocalDay;
+    const count = all.value.filter((end) => end.day === formatDay(day)).length;
+    return { day, count, isRest: weekdayOf(day) > 5, left: `${(i / DAYS) * 100}%` };
+  }),
+);
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="`${sayDay(firstDay)} to ${sayDay(lastDay)}`"
+    class="reconcile"
+    step="week"
+    today="today"
+    search-label="Person, order, kind"
+    @back="shift -= WEEK"
+    @on="shift = Math.min(0, shift + WEEK)"
+    @today="shift = 0"
+  >
+    <template #ruler>
+      <div class="days" role="img" aria-label="Loose ends by day">
+        <span v-for="bar in bars" :key="bar.day" :style="{ left: bar.left }" :class="{ rest: bar.isRest }">
+          {{ sayDay(bar.day).slice(4) }}<b v-if="bar.count > 0" class="figure">{{ bar.count }}</b>
+        </span>
+      </div>
+    </template>
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <p class="counts">
+        <span :class="{ attention: all.length > 0 }"
+          ><b>{{ all.length }}</b> loose {{ all.length === 1 ? 'end' : 'ends' }}</span
+        >
+        <span
+          ><b>{{ query.data.value.refused.length }}</b> refused</span
+        >
+        <span
+          ><b>{{ query.data.value.unread.length }}</b> scans that meant nothing</span
+        >
+      </p>
+      <p v-if="all.length === 0" class="none">Nothing to decide in these days: every scan adds up.</p>
+      <section v-for="{ day, ends } in days" :key="day">
+        <h2>
+          {{ sayDate(day) }} <span>{{ ends.length }}</span>
+        </h2>
+        <ul>
+          <li v-for="(end, i) in ends" :key="i">
+            <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
+          </li>
+        </ul>
+      </section>
+      <section v-if="query.data.value.refused.length > 0">
+        <h2>Refused entries, kept whole</h2>
+        <ul>
+          <li v-for="(each, i) in query.data.value.refused" :key="i">
+            <b>{{ each.station }}</b> at {{ clock(each.receivedAt) }}:
+            {{ each.errors.map(({ field, message }) => `${field}: ${message}`).join('; ') }}
+            <details>
+              <summary>What was sent</summary>
+              <pre class="mono">{{ each.body }}</pre>
+            </details>
+          </li>
+        </ul>
+      </section>
+      <section v-if="query.data.value.unread.length > 0">
+        <h2>Scans that meant nothing</h2>
+        <ul>
+          <li v-for="(each, i) in query.data.value.unread" :key="i">
+            <b>{{ each.station }}</b> at {{ clock(each.at) }} read <span class="mono">{{ each.text }}</span>
+          </li>
+        </ul>
+      </section>
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.days span {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  width: calc(100% / 14);
+  padding: 8px 0 0 6px;
+  border-left: 1px solid var(--line);
+  font-size: 13px;
+  white-space: nowrap;
+}
+.days .rest {
+  background: var(--band);
+}
+.days b {
+  display: block;
+  margin-top: 8px;
+  color: var(--attention);
+  font-size: 18px;
+}
+.counts {
+  display: flex;
+  gap: 26px;
+  margin: 0;
+  padding: 9px 16px 8px;
+  font-size: 16px;
+}
+.counts b {
+  font-size: 21px;
+}
+.none {
+  padding: 12px 16px;
+}
+h2 {
+  margin: 0;
+  padding: 4px 16px;
+  background: var(--band);
+  border: solid var(--line);
+  border-width: 1px 0;
+  font-size: 14px;
+  font-weight: 700;
+}
+h2 span {
+  font-weight: 400;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  background: var(--sheet);
+  list-style: none;
+}
+li {
+  padding: 6px 16px;
+  border-bottom: 1px solid var(--line);
+}
+pre {
+  margin: 6px 0 0;
+  white-space: pre-wrap;
+}
+</style>

@@ -1,0 +1,37 @@
+import type { LooseEndsJson } from '@wergon/contract/reconcile';
+import type { LooseEndKind } from '@wergon/core/ledger';
+
+type LooseEnd = LooseEndsJson['looseEnds'][number];
+type Words = {
+  readonly clock: (instant: string | null) => string;
+  readonly hours: (seconds: number) => string;
+};
+
+/** What is not right, in one sentence that says what to do. */
+const SENTENCES: Readonly<Record<LooseEndKind, (end: LooseEnd, words: Words) => string>> = {
+  'double-shift-in': ({ from }, { clock }) =>
+    `signed in again at ${clock(from)} while signed in: see whether a shift out is missing before it.`,
+  'shift-out-without-in': ({ from }, { clock }) =>
+    `signed out at ${clock(from)} without having signed in: add when the shift began.`,
+  'stop-without-start': ({ from }, { clock }) =>
+    `stopped at ${clock(from)} what was not running: see whether a start is missing.`,
+  'forgotten-shift-out': ({ from, to }, { clock }) =>
+    `signed in at ${clock(from)} and never out; the rule ended the shift at ${clock(to)}: say when it really ended.`,
+  'forgotten-stop': ({ from }, { clock }) =>
+    `started at ${clock(from)} and never stopped; the rule cut it: say when it really ended.`,
+  gap: ({ from, to, seconds }, { clock, hours }) =>
+    `signed in but on nothing from ${clock(from)} to ${clock(to)}, ${hours(seconds ?? 0)}: say what was done.`,
+  'work-outside-shift': ({ seconds }, { hours }) =>
+    `worked ${hours(seconds ?? 0)} outside the shift: move the shift or the work.`,
+  'long-break': ({ from, seconds }, { clock, hours }) =>
+    `took a break of ${hours(seconds ?? 0)} from ${clock(from)}: see whether its end was forgotten.`,
+  'no-rate': () => 'worked on a day without a cost rate: add one in Shop.',
+  'not-released': ({ target, from }, { clock }) =>
+    `worked on ${target ?? 'a task'} at ${clock(from)} while its order was not released: release it or move the work.`,
+  'after-done': ({ target, from }, { clock }) =>
+    `started ${target ?? 'a task'} at ${clock(from)} although it was finished: reopen it or move the work.`,
+  clock: ({ from, seconds }, { clock, hours }) =>
+    `was scanned at ${clock(from)} by a station whose clock is ${hours(seconds ?? 0)} ahead: set that clock.`,
+};
+
+export const sayLooseEnd = (end: LooseEnd, words: Words): string => SENTENCES[end.kind](end, words);

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { DirectoryJson } from '@wergon/contract/station';
+import { ACTIONS, codeOfAction } from '@wergon/core/scan';
+import type { StationDirectory } from '@wergon/core/station';
+import { typeAsScanner } from './typeAsScanner.ts';
+
+const props = defineProps<{ directory: StationDirectory; codes: DirectoryJson['codes'] }>();
+defineEmits<{ close: [] }>();
+
+/** Travelers on the bench at one time; more would not fit on it. */
+const TRAVELERS = 8;
+
+const badges = computed(() =>
+  props.codes
+    .filter(({ kind }) => kind === 'badge')
+    .map(({ code, technician }) => ({
+      code,
+      name: props.directory.technicians.get(technician as never)?.name ?? '',
+    })),
+);
+const codeOfTarget = computed(
+  () =>
+    new Map(props.codes.flatMap(({ kind, id, code }) => (kind === 'target' ? [[id, code] as const] : []))),
+);
+const travelers = computed(() => {
+  const open = [...props.directory.targets.values()].filter(
+    (target) =>
+      target.kind === 'task' &&
+      !target.isFinished &&
+      props.directory.orders.get(target.order)?.state === 'released',
+  );
+  const orders = [...new Set(open.map((target) => (target.kind === 'task' ? target.order : undefined)))];
+  return orders.slice(0, TRAVELERS).flatMap((id) => {
+    const order = id && props.directory.orders.get(id);
+    if (!order) return [];
+    const tasks = open.filter((target) => target.kind === 'task' && target.order === id);
+    return [
+      {
+        order,
+        tasks: tasks.map((task) => ({ title: task.title, code: codeOfTarget.value.get(task.id) ?? '' })),
+      },
+    ];
+  });
+});
+const activities = computed(() =>
+  [...props.directory.targets.values()].flatMap((target) =>
+    target.kind === 'activity'
+      ? [{ title: target.title, code: codeOfTarget.value.get(target.id) ?? '' }]
+      : [],
+  ),
+);
+</script>
+
+<template>
+  <aside class="bench" aria-label="Bench: sample badges and travelers">
+    <header>
+      <b>Bench</b>
+      <span>touch a label: its code is typed as a scanner types it</span>
+      <button type="button" @click="$emit('close')">Close</button>
+    </header>
+    <section>
+      <h2>Badges</h2>
+      <button v-for="badge in badges" :key="badge.code" type="button" @click="typeAsScanner(badge.code)">
+        {{ badge.name }}
+      </button>
+    </section>
+    <section>
+      <h2>Actions</h2>
+      <button
+        v-for="action in ACTIONS"
+        :key="action"
+        type="button"
+        @click="typeAsScanner(codeOfAction(action))"
+      >
+        {{ action.replace('-', ' ').toUpperCase() }}
+      </button>
+    </section>
+    <section v-for="{ order, tasks } in travelers" :key="order.id">
+      <h2>
+        <span class="mono">{{ order.number }}</span> {{ order.title }}
+      </h2>
+      <button v-for="task in tasks" :key="task.code" type="button" @click="typeAsScanner(task.code)">
+        {{ task.title }}
+      </button>
+    </section>
+    <section>
+      <h2>Indirect</h2>
+      <button
+        v-for="activity in activities"
+        :key="activity.code"
+        type="button"
+        @click="typeAsScanner(activity.code)"
+      >
+        {{ activity.title }}
+      </button>
+    </section>
+  </aside>
+</template>
+
+<style scoped>
+.bench {
+  position: fixed;
+  top: 58px;
+  right: 0;
+  bottom: 0;
+  width: min(440px, 100%);
+  padding: 0 20px 20px;
+  overflow: auto;
+  background: #efe7d6;
+  border-left: 2px solid #1c1a15;
+  color: #1c1a15;
+  font-size: 18px;
+}
+header {
+  position: sticky;
+  top: 0;
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  padding: 12px 0;
+  background: inherit;
+}
+header span {
+  flex: 1;
+  line-height: 1.2;
+}
+h2 {
+  margin: 16px 0 6px;
+  font-size: 18px;
+  font-weight: 600;
+}
+button {
+  min-height: 48px;
+  margin: 0 6px 6px 0;
+  padding: 0 12px;
+  background: #fff;
+  border: 1px solid #575143;
+  color: inherit;
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue';
+import type { Station } from './useStation.ts';
+
+const props = defineProps<{ pair: Station['pair'] }>();
+const code = ref('');
+const problem = ref('');
+const isBusy = ref(false);
+
+async function submit(): Promise<void> {
+  if (isBusy.value || code.value.trim() === '') return;
+  isBusy.value = true;
+  problem.value = '';
+  const answer = await props.pair(code.value.trim());
+  isBusy.value = false;
+  if (answer.kind === 'unreachable') problem.value = 'The server does not answer. Try again.';
+  else if (answer.kind === 'refused')
+    problem.value =
+      answer.status === 429
+        ? 'Too many tries. Wait a few minutes.'
+        : 'No station waits for this code. It may be older than ten minutes: get a new one at the desk.';
+}
+
+onMounted(() => {
+  const linked = /^#pair=(\w+)$/.exec(location.hash)?.[1];
+  if (!linked) return;
+  history.replaceState(null, '', location.pathname);
+  code.value = linked;
+  void submit();
+});
+</script>
+
+<template>
+  <main class="pair">
+    <h1>This device is not a station yet</h1>
+    <p>At the desk, open Shop, add a station or choose one, and type its pairing code here.</p>
+    <form @submit.prevent="submit">
+      <label for="pairing-code">Pairing code</label>
+      <input
+        id="pairing-code"
+        v-model="code"
+        class="mono"
+        autocomplete="off"
+        autocapitalize="characters"
+        spellcheck="false"
+        maxlength="20"
+        autofocus
+      />
+      <button type="submit" :disabled="isBusy">{{ isBusy ? 'Pairing…' : 'Pair this device' }}</button>
+    </form>
+    <p class="problem" role="alert">{{ problem }}</p>
+  </main>
+</template>
+
+<style scoped>
+.pair {
+  padding: 34px;
+  font-size: 22px;
+}
+h1 {
+  font-size: clamp(32px, 5vw, 60px);
+  font-weight: 700;
+}
+form {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 16px;
+  align-items: center;
+  margin-top: 34px;
+}
+input {
+  width: 12ch;
+  min-height: 64px;
+  padding: 0 16px;
+  background: var(--sheet);
+  border: 2px solid var(--ink-2);
+  color: var(--ink);
+  font-size: 34px;
+  text-transform: uppercase;
+}
+button {
+  min-height: 64px;
+  padding: 0 24px;
+  background: #f4efe4;
+  border: 0;
+  color: #15181a;
+  font-weight: 700;
+}
+.problem {
+  min-height: 1.5em;
+  margin-top: 24px;
+  color: var(--attention);
+}
+</style>

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { TargetStanding } from '@wergon/core/floor';
+import { formatHours } from '@wergon/core/time';
+import type { Seconds } from '@wergon/core/time';
+import Yardstick from '../compare/Yardstick.vue';
+
+const props = defineProps<{ standing: TargetStanding; since?: string; soFar?: string; isSmall?: boolean }>();
+
+const hours = (length: Seconds | null) => (length === null ? '' : formatHours(length, 'h:mm'));
+const figures = computed(() => {
+  if (props.standing.kind !== 'task') return undefined;
+  const { usedSeconds, estimatedSeconds, leftSeconds, overSeconds } = props.standing.comparison;
+  const isOver = (overSeconds ?? 0) > 0;
+  return {
+    isOver,
+    used: hours(usedSeconds),
+    estimate: estimatedSeconds === null ? 'no estimate' : `estimate ${hours(estimatedSeconds)}`,
+    balance:
+      estimatedSeconds === null
+        ? `${hours(usedSeconds)} used`
+        : isOver
+          ? `${hours(overSeconds)} over`
+          : `${hours(leftSeconds)} left`,
+    /** Where the words end that say what is left: at the notch, or past it when over. */
+    place: isOver ? 'over' : 'left',
+  };
+});
+const FILLS = [
+  { fill: 'setup', word: 'setup' },
+  { fill: 'run', word: 'run' },
+  { fill: 'rework', word: 'rework' },
+] as const;
+</script>
+
+<template>
+  <section class="standing" :class="{ small: isSmall }">
+    <template v-if="standing.kind === 'task'">
+      <p class="on">
+        {{ since ? 'on ' : '' }}<b>{{ standing.task.title }}</b
+        >, order <b class="mono">{{ standing.order?.number }}</b>
+      </p>
+      <p class="what">
+        {{ standing.order?.title
+        }}<template v-if="since">
+          · since <b class="figure">{{ since }}</b>, <b class="figure">{{ soFar }}</b> so far</template
+        >
+      </p>
+      <div v-if="figures" class="measure">
+        <div class="words">
+          <span class="balance figure" :class="{ over: figures.isOver }">{{ figures.balance }}</span>
+          <span class="estimate">{{ figures.estimate }}</span>
+        </div>
+        <Yardstick
+          v-if="standing.comparison.estimatedSeconds !== null"
+          :estimated-seconds="standing.comparison.estimatedSeconds"
+          :used="standing.used"
+          size="large"
+          :label="`${figures.used} used, ${figures.estimate}, ${figures.balance}`"
+        />
+        <ul v-if="!isSmall" class="legend">
+          <li v-for="{ fill, word } in FILLS" :key="fill">
+            <span class="swatch" :class="fill"></span>{{ word }}
+          </li>
+        </ul>
+      </div>
+    </template>
+    <p v-else class="on">
+      {{ since ? 'on ' : '' }}<b>{{ standing.activity.title }}</b>
+      <span v-if="since" class="quiet">
+        · since <b class="figure">{{ since }}</b>, <b class="figure">{{ soFar }}</b> so far
+      </span>
+    </p>
+  </section>
+</template>
+
+<style scoped lang="scss">
+p {
+  margin: 0;
+  font-size: clamp(24px, 2.8vw, 35px);
+  line-height: 1.3;
+}
+.what {
+  color: var(--ink-2);
+}
+main > .standing {
+  padding: 34px;
+}
+.measure {
+  max-width: 900px;
+  margin-top: 30px;
+}
+.words {
+  display: grid;
+  grid-template-columns: 66.667% 1fr;
+  align-items: end;
+  margin-bottom: 12px;
+}
+.balance {
+  padding-right: 16px;
+  font-size: clamp(28px, 2.9vw, 37px);
+  font-weight: 700;
+  text-align: right;
+  &.over {
+    color: var(--attention);
+  }
+}
+.estimate {
+  padding-left: 14px;
+  font-size: clamp(18px, 1.8vw, 23px);
+  font-weight: 600;
+  white-space: nowrap;
+}
+.legend {
+  display: flex;
+  gap: 40px;
+  margin: 26px 0 0;
+  padding: 0;
+  color: var(--ink-2);
+  font-size: 19px;
+  list-style: none;
+}
+.swatch {
+  display: inline-block;
+  width: 28px;
+  height: 18px;
+  margin-right: 10px;
+  vertical-align: -3px;
+  background-color: var(--bar);
+  &.setup {
+    background-image: repeating-linear-gradient(-45deg, transparent 0 5px, var(--sheet) 5px 8px);
+  }
+  &.rework {
+    background-image: radial-gradient(circle at 5px 5px, var(--sheet) 2px, transparent 2.6px);
+    background-size: 9px 9px;
+  }
+}
+.small + .small {
+  margin-top: 26px;
+}
+.small .measure {
+  margin-top: 8px;
+}
+.small :deep(.large) {
+  --thickness: 26px;
+}
+@media (max-width: 700px) {
+  main > .standing {
+    padding: 16px;
+  }
+  .estimate {
+    white-space: normal;
+  }
+  .legend {
+    display: none;
+  }
+}
+</style>

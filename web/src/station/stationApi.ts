@@ -1,0 +1,34 @@
+import type { BatchResult, DirectoryJson, SentEntry } from '@wergon/contract/station';
+
+/** What came of asking the server: an answer, a "no" with its status, or nothing at all. */
+export type Answer<T> =
+  | { readonly kind: 'ok'; readonly value: T; readonly offsetMs: number }
+  | { readonly kind: 'refused'; readonly status: number }
+  | { readonly kind: 'unreachable' };
+
+const PATIENCE_MS = 10_000;
+
+async function ask<T extends { readonly now?: number }>(path: string, body?: unknown): Promise<Answer<T>> {
+  const askedAt = Date.now();
+  try {
+    const response = await fetch(path, {
+      ...(body === undefined
+        ? {}
+        : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    });
+    if (!response.ok) return { kind: 'refused', status: response.status };
+    // Our own server, of this same build, wrote it.
+    const value = (await response.json()) as T;
+    const middle = (askedAt + Date.now()) / 2;
+    return { kind: 'ok', value, offsetMs: value.now === undefined ? 0 : Math.round(value.now - middle) };
+  } catch {
+    return { kind: 'unreachable' };
+  }
+}
+
+export const fetchDirectory = () => ask<DirectoryJson>('/api/station/directory');
+export const sendEntries = (entries: readonly SentEntry[]) =>
+  ask<BatchResult>('/api/station/entries', { entries });
+export const pairStation = (code: string) =>
+  ask<{ readonly id: string; readonly name: string; readonly now?: number }>('/api/station/pair', { code });

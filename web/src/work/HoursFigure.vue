@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import type { Balance } from './figures.ts';
+
+defineProps<{ balance: Balance }>();
+</script>
+
+<template>
+  <span class="hours">
+    <span class="main" :class="{ attention: balance.isOver }"
+      ><b>{{ balance.hours }}</b> {{ balance.word }}</span
+    >
+    <span v-if="balance.also" class="also">{{ balance.also }}</span>
+  </span>
+</template>
+
+<style scoped>
+.hours > * {
+  display: block;
+  font-size: 13px;
+  white-space: nowrap;
+}
+.main b {
+  font-size: 15px;
+}
+.also,
+.main:not(.attention) {
+  color: var(--ink-2);
+}
+.main:not(.attention) b {
+  color: var(--ink);
+}
+</style>

@@ -1,0 +1,217 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import type { OrderRow } from '@wergon/contract/work';
+import { callRoute, wordsOf } from '../desk/callRoute.ts';
+import { sayDate } from '../desk/dates.ts';
+import DeskFrame from '../desk/DeskFrame.vue';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useNow } from '../desk/useNow.ts';
+import { STATE_WORDS, balanceOf } from './figures.ts';
+import LaborRuler from './LaborRuler.vue';
+import ScaleHead from './ScaleHead.vue';
+import TaskLines from './TaskLines.vue';
+
+const REFRESH_MS = 60_000;
+const DAYS = 28;
+
+const desk = useDesk();
+const now = useNow();
+const route = useRoute();
+const queries = useQueryClient();
+const id = computed(() => String(route.params['order']));
+const query = useQuery({
+  queryKey: ['order', id],
+  queryFn: () => callRoute('order', { params: { order: id.value } }),
+  refetchInterval: REFRESH_MS,
+});
+const search = ref('');
+const shift = ref(0);
+const opened = ref<string | null>(null);
+const problem = ref('');
+watch(id, () => {
+  opened.value = null;
+  shift.value = 0;
+});
+
+const order = computed(() => query.data.value?.order);
+const today = computed(() => desk.zone?.dayAt(now.value) ?? 0);
+const firstDay = computed(() => today.value - ((today.value + 3) % 7) - 21 + shift.value * 7);
+const tasks = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return (query.data.value?.tasks ?? []).filter(
+    ({ title, workCenter, lines }) =>
+      words === '' ||
+      `${title} ${workCenter} ${lines.map(({ name }) => name).join(' ')}`.toLowerCase().includes(words),
+  );
+});
+const balance = computed(
+  () => order.value && balanceOf(order.value.comparison, order.value.hasEstimate, desk.hours),
+);
+
+/** What can be done with an order in each state; closing and holding stop nobody. */
+const CHANGES: Readonly<
+  Record<OrderRow['state'], readonly { readonly to: OrderRow['state']; readonly word: string }[]>
+> = {
+  draft: [{ to: 'released', word: 'Release' }],
+  accepted: [{ to: 'released', word: 'Release' }],
+  released: [
+    { to: 'on-hold', word: 'Hold' },
+    { to: 'finished', word: 'Finish' },
+  ],
+  'on-hold': [{ to: 'released', word: 'Release again' }],
+  finished: [
+    { to: 'released', word: 'Release again' },
+    { to: 'closed', word: 'Close' },
+  ],
+  closed: [{ to: 'finished', word: 'Open again' }],
+};
+
+async function change(state: OrderRow['state']): Promise<void> {
+  problem.value = '';
+  try {
+    await callRoute('changeOrderState', { params: { order: id.value }, body: { state } });
+    await queries.invalidateQueries();
+  } catch (error) {
+    problem.value = wordsOf(error);
+  }
+}
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    class="work"
+    :title="order ? `Order ${order.number}` : 'Order'"
+    step="week"
+    today="this week"
+    search-label="Task, person"
+    @back="shift -= 1"
+    @on="shift += 1"
+    @today="shift = 0"
+  >
+    <template #ruler>
+      <LaborRuler :tasks="query.data.value?.tasks ?? []" :first-day="firstDay" :days="DAYS" :today="today" />
+    </template>
+    <QueryState
+      v-if="!order"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <div class="title">
+        <div>
+          <h2>{{ order.title }}</h2>
+          <p>
+            {{ order.customer }} · {{ order.quantity }} {{ order.quantity === 1 ? 'piece' : 'pieces' }}
+            <template v-if="order.due"> · due {{ sayDate(order.due) }}</template> ·
+            <b>{{ STATE_WORDS[order.state] }}</b>
+            <template v-if="order.peopleOn.length > 0">
+              · on it now: {{ order.peopleOn.join(', ') }}</template
+            >
+          </p>
+        </div>
+        <div v-if="desk.may('work.change')" class="changes">
+          <button
+            v-for="{ to, word } in CHANGES[order.state]"
+            :key="to"
+            type="button"
+            class="btn btn-quiet"
+            @click="change(to)"
+          >
+            {{ word }}
+          </button>
+        </div>
+      </div>
+      <p v-if="problem" class="filtered attention" role="alert">{{ problem }}</p>
+      <div class="counts">
+        <span
+          ><b class="figure">{{ desk.hours(order.comparison.actualSeconds) }}</b> used<template
+            v-if="order.hasEstimate"
+          >
+            of <span class="figure">{{ desk.hours(order.comparison.estimatedSeconds) }}</span></template
+          ></span
+        >
+        <span v-if="balance && order.hasEstimate" :class="{ attention: balance.isOver }"
+          ><b class="figure">{{ balance.hours }}</b> {{ balance.word }}</span
+        >
+        <span v-if="balance?.also" class="figure">{{ balance.also }}</span>
+        <span
+          v-if="order.comparison.outsideSeconds > 0"
+          title="Work types that the estimate does not include: part of the labor cost, not of the comparison"
+          ><b class="figure">{{ desk.hours(order.comparison.outsideSeconds) }}</b> outside the
+          estimate<template v-if="order.comparison.outsideCost !== null"
+            >, {{ desk.money(order.comparison.outsideCost) }}</template
+          ></span
+        >
+        <span v-if="order.comparison.actualCost !== null"
+          ><b class="figure">{{ desk.money(order.comparison.actualCost) }}</b> labor of
+          {{ desk.money(order.comparison.estimatedCost)
+          }}<template v-if="order.comparison.costDifference !== null"
+            >, {{ order.comparison.costDifference.startsWith('-') ? '' : '+'
+            }}{{ desk.money(order.comparison.costDifference) }}</template
+          ></span
+        >
+        <span v-else class="quiet">labor cost is private: it would show one person’s wage</span>
+        <span v-if="order.comparison.uncostedLines > 0" class="attention"
+          >{{ order.comparison.uncostedLines }} lines lack a rate</span
+        >
+      </div>
+      <p v-if="search" class="filtered" role="status">
+        {{ tasks.length }} of {{ query.data.value?.tasks.length }} tasks match “{{ search }}”.
+        <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
+      </p>
+      <div class="list">
+        <ScaleHead first="Task" last="state" />
+        <TaskLines
+          v-for="task in tasks"
+          :key="task.id"
+          :task="task"
+          :is-open="opened === task.id"
+          @toggle="opened = opened === task.id ? null : task.id"
+        />
+        <span class="estimate-line" aria-hidden="true"></span>
+      </div>
+      <p class="legend">
+        <span><i class="swatch setup"></i>setup</span><span><i class="swatch run"></i>run</span
+        ><span><i class="swatch rework"></i>rework</span
+        ><span><i class="swatch over"></i>over the estimate</span>
+        <span
+          >Open a task for its labor lines, and a line for its scans.
+          <RouterLink :to="{ name: 'work' }">All orders</RouterLink></span
+        >
+      </p>
+    </template>
+  </DeskFrame>
+</template>
+
+<style src="./rows.scss" lang="scss"></style>
+<style scoped>
+.title {
+  display: flex;
+  gap: 24px;
+  align-items: flex-start;
+  justify-content: space-between;
+  padding: 12px 16px 2px;
+}
+h2 {
+  margin: 0;
+  font-size: 24px;
+  font-weight: 700;
+}
+.title p {
+  margin: 2px 0 0;
+  color: var(--ink-2);
+}
+.changes {
+  display: flex;
+  gap: 8px;
+}
+.filtered {
+  margin: 0;
+  padding: 6px 16px;
+}
+</style>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { OrderRow } from '@wergon/contract/work';
+import { formatDay } from '@wergon/core/time';
+import Yardstick from '../compare/Yardstick.vue';
+import { sayDate } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import CostFigure from './CostFigure.vue';
+import HoursFigure from './HoursFigure.vue';
+import { STATE_WORDS, balanceOf, yardstickWords } from './figures.ts';
+
+const props = defineProps<{ row: OrderRow; today: number }>();
+const desk = useDesk();
+const balance = computed(() => balanceOf(props.row.comparison, props.row.hasEstimate, desk.hours));
+const isLate = computed(
+  () =>
+    props.row.due !== null &&
+    props.row.due < formatDay(props.today as never) &&
+    !['finished', 'closed'].includes(props.row.state),
+);
+const people = computed(() => {
+  const count = props.row.peopleOn.length;
+  return count === 0 ? '' : ` · ${count} on it`;
+});
+</script>
+
+<template>
+  <RouterLink :to="{ name: 'order', params: { order: row.id } }" class="row-line">
+    <span class="row-name">
+      <span class="number mono">{{ row.number }}</span>
+      <span
+        >{{ row.title
+        }}<small
+          >{{ row.customer }}{{ row.state === 'released' ? '' : ` · ${STATE_WORDS[row.state]}`
+          }}{{ people }}</small
+        ></span
+      >
+    </span>
+    <Yardstick
+      :estimated-seconds="row.hasEstimate ? row.comparison.estimatedSeconds : null"
+      :used="row.used"
+      size="row"
+      hides-notch
+      :label="yardstickWords(row.comparison, row.hasEstimate, desk.hours)"
+    />
+    <span class="row-figures figure">
+      <HoursFigure :balance="balance" />
+      <CostFigure :comparison="row.comparison" :has-estimate="row.hasEstimate" />
+      <span :class="{ attention: isLate }">{{ sayDate(row.due) }}<small v-if="isLate">late</small></span>
+    </span>
+  </RouterLink>
+</template>
+
+<style scoped>
+.number {
+  align-self: center;
+}
+</style>

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { LineRow, TaskRow } from '@wergon/contract/work';
+import Yardstick from '../compare/Yardstick.vue';
+import { sayDate } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import CostFigure from './CostFigure.vue';
+import { balanceOf, yardstickWords } from './figures.ts';
+import HoursFigure from './HoursFigure.vue';
+import LineScans from './LineScans.vue';
+
+const props = defineProps<{ task: TaskRow; isOpen: boolean }>();
+const emit = defineEmits<{ toggle: [] }>();
+const desk = useDesk();
+const openedLine = ref<string | null>(null);
+
+const balance = computed(() => balanceOf(props.task.comparison, props.task.hasEstimate, desk.hours));
+const who = computed(() => [...new Set(props.task.lines.map(({ name }) => name))].join(', '));
+const keyOf = ({ technician, workType, day }: LineRow) => `${technician} ${workType} ${day}`;
+const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
+  [
+    sharedSeconds > 0 ? `${desk.hours(sharedSeconds)} shared` : '',
+    enteredSeconds > 0 ? `${desk.hours(enteredSeconds)} written down` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+</script>
+
+<template>
+  <button
+    type="button"
+    class="row-line task"
+    :class="{ open: isOpen }"
+    :aria-expanded="isOpen"
+    @click="emit('toggle')"
+  >
+    <span class="row-name">
+      <span class="number mono">{{ task.position }}</span>
+      <span
+        >{{ task.title
+        }}<small>{{
+          task.peopleOn.length > 0 ? `now: ${task.peopleOn.join(', ')}` : who || task.workCenter
+        }}</small></span
+      >
+    </span>
+    <Yardstick
+      :estimated-seconds="task.hasEstimate ? task.comparison.estimatedSeconds : null"
+      :used="task.used"
+      size="row"
+      hides-notch
+      :label="yardstickWords(task.comparison, task.hasEstimate, desk.hours)"
+    />
+    <span class="row-figures figure">
+      <HoursFigure :balance="balance" />
+      <CostFigure :comparison="task.comparison" :has-estimate="task.hasEstimate" />
+      <span>{{
+        task.isFinished
+          ? 'done'
+          : task.peopleOn.length > 0
+            ? 'on it'
+            : task.lines.length > 0
+              ? 'begun'
+              : 'open'
+      }}</span>
+    </span>
+  </button>
+  <div v-if="isOpen" class="lines">
+    <p v-if="task.lines.length === 0" class="none">
+      Nobody has worked on this yet. Its code is <span class="mono">{{ task.code }}</span>.
+    </p>
+    <table v-else>
+      <caption class="visually-hidden">
+        Labor lines of
+        {{
+          task.title
+        }}
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">Who</th>
+          <th scope="col">Work</th>
+          <th scope="col" class="number">Hours</th>
+          <th scope="col" class="number">Labor cost</th>
+          <th scope="col">Made of</th>
+        </tr>
+      </thead>
+      <tbody v-for="line in task.lines" :key="keyOf(line)">
+        <tr>
+          <td>{{ sayDate(line.day) }}</td>
+          <td>{{ line.name }}</td>
+          <td>{{ line.workType }}</td>
+          <td class="number figure">{{ desk.hours(line.seconds) }}</td>
+          <td class="number figure">
+            <template v-if="line.cost !== null">{{ desk.money(line.cost) }}</template>
+            <span v-else :class="line.costs === 'no-rate' ? 'attention' : 'quiet'">{{
+              line.costs === 'no-rate' ? 'no rate' : 'private'
+            }}</span>
+          </td>
+          <td>
+            <button
+              type="button"
+              class="btn btn-quiet btn-sm"
+              :aria-expanded="openedLine === keyOf(line)"
+              @click="openedLine = openedLine === keyOf(line) ? null : keyOf(line)"
+            >
+              Scans
+            </button>
+            <span class="how">{{ howMeasured(line) }}</span>
+          </td>
+        </tr>
+        <tr v-if="openedLine === keyOf(line)">
+          <td colspan="6" class="scans"><LineScans :line="line" :target="task.id" /></td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="task.lines.length > 0" class="none">
+      Task code <span class="mono">{{ task.code }}</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.task {
+  width: 100%;
+  padding: 0;
+  background: none;
+  border: 0;
+  border-top: 1px solid var(--line);
+  text-align: left;
+}
+.task .number {
+  color: var(--ink-2);
+  font-weight: 600;
+}
+.open {
+  box-shadow: inset 4px 0 var(--action);
+}
+.lines {
+  position: relative;
+  z-index: 1;
+  padding: 4px 16px 12px 84px;
+  background: var(--sheet);
+  border-top: 1px solid var(--line);
+  box-shadow: inset 4px 0 var(--action);
+}
+.none {
+  margin: 8px 0 0;
+  color: var(--ink-2);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  color: var(--ink-2);
+  font-size: 13px;
+  font-weight: 400;
+}
+th,
+td {
+  padding: 4px 12px 4px 0;
+}
+tbody tr:first-child td {
+  border-top: 1px solid var(--line);
+}
+td.number,
+th.number {
+  padding-right: 28px;
+  text-align: right;
+}
+.how {
+  margin-left: 12px;
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.scans {
+  padding: 0 0 10px;
+}
+</style>

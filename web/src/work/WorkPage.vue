@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { callRoute } from '../desk/callRoute.ts';
+import { weekOf } from '../desk/dates.ts';
+import DeskFrame from '../desk/DeskFrame.vue';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useNow } from '../desk/useNow.ts';
+import DueRuler from './DueRuler.vue';
+import { FILTERS } from './figures.ts';
+import type { Filter } from './figures.ts';
+import OrderRowLine from './OrderRowLine.vue';
+import ScaleHead from './ScaleHead.vue';
+
+const REFRESH_MS = 60_000;
+const WEEKS = 7;
+
+const desk = useDesk();
+const now = useNow();
+const query = useQuery({ queryKey: ['work'], queryFn: () => callRoute('work'), refetchInterval: REFRESH_MS });
+const search = ref('');
+const filter = ref<Filter>('floor');
+const order = ref<'over' | 'due'>('over');
+/** Weeks by which the ruler has been moved. */
+const shift = ref(0);
+
+const today = computed(() => desk.zone?.dayAt(now.value) ?? 0);
+const firstDay = computed(() => today.value - ((today.value + 3) % 7) + (shift.value - 3) * 7);
+const title = computed(
+  () => `Weeks ${weekOf(firstDay.value as never)} to ${weekOf((firstDay.value + (WEEKS - 1) * 7) as never)}`,
+);
+const all = computed(() => query.data.value?.orders ?? []);
+const filtered = computed(() => {
+  const states: readonly string[] = FILTERS[filter.value].states;
+  return all.value.filter(({ state }) => states.includes(state));
+});
+const shown = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  const matching = filtered.value.filter(
+    ({ number, title: name, customer, peopleOn }) =>
+      words === '' || `${number} ${name} ${customer} ${peopleOn.join(' ')}`.toLowerCase().includes(words),
+  );
+  return [...matching].sort((a, b) =>
+    order.value === 'due'
+      ? (a.due ?? '9999') < (b.due ?? '9999')
+        ? -1
+        : 1
+      : b.comparison.overSeconds - a.comparison.overSeconds ||
+        b.comparison.actualSeconds / (b.comparison.estimatedSeconds || 1) -
+          a.comparison.actualSeconds / (a.comparison.estimatedSeconds || 1),
+  );
+});
+const sums = computed(() => {
+  const of = (figure: 'remainingSeconds' | 'estimatedSeconds') =>
+    filtered.value.reduce((sum, { comparison }) => sum + comparison[figure], 0);
+  return {
+    over: filtered.value.filter(({ comparison }) => comparison.overSeconds > 0).length,
+    left: desk.hours(of('remainingSeconds')),
+    estimated: desk.hours(of('estimatedSeconds')),
+  };
+});
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    class="work"
+    :title="title"
+    step="week"
+    today="this week"
+    search-label="Order, customer, person"
+    @back="shift -= 1"
+    @on="shift += 1"
+    @today="shift = 0"
+  >
+    <template #ruler>
+      <DueRuler :orders="all" :first-day="firstDay" :weeks="WEEKS" :today="today" />
+    </template>
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <div class="counts">
+        <span
+          ><b>{{ filtered.length }}</b> {{ filtered.length === 1 ? 'order' : 'orders' }}
+          {{ FILTERS[filter].word.toLowerCase() }}</span
+        >
+        <span :class="{ attention: sums.over > 0 }"
+          ><b>{{ sums.over }}</b> past an estimate</span
+        >
+        <span
+          ><b class="figure">{{ sums.left }}</b> left of
+          <span class="figure">{{ sums.estimated }}</span></span
+        >
+        <div class="choices">
+          <button
+            type="button"
+            class="btn btn-quiet"
+            :aria-pressed="order === 'over'"
+            @click="order = 'over'"
+          >
+            Most over first
+          </button>
+          <button type="button" class="btn btn-quiet" :aria-pressed="order === 'due'" @click="order = 'due'">
+            Due first
+          </button>
+          <label class="visually-hidden" for="state-filter">Which orders</label>
+          <select id="state-filter" v-model="filter" class="form-select">
+            <option v-for="({ word }, key) in FILTERS" :key="key" :value="key">{{ word }}</option>
+          </select>
+          <RouterLink v-if="desk.may('work.change')" :to="{ name: 'new-order' }" class="btn btn-quiet"
+            >New order</RouterLink
+          >
+        </div>
+      </div>
+      <p v-if="search" class="filtered" role="status">
+        {{ shown.length }} of {{ filtered.length }} orders match “{{ search }}”.
+        <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
+      </p>
+      <p v-if="filtered.length === 0" class="filtered">
+        {{
+          all.length === 0
+            ? 'There are no orders yet.'
+            : `No orders are ${FILTERS[filter].word.toLowerCase()}.`
+        }}
+      </p>
+      <div v-else class="list">
+        <ScaleHead first="Order" last="due" />
+        <OrderRowLine v-for="row in shown" :key="row.id" :row="row" :today="today" />
+        <span class="estimate-line" aria-hidden="true"></span>
+      </div>
+      <p class="legend">
+        <span><i class="swatch setup"></i>setup</span><span><i class="swatch run"></i>run</span
+        ><span><i class="swatch rework"></i>rework</span
+        ><span><i class="swatch over"></i>over the estimate</span>
+        <span>a torn end: past the scale, with how many times the estimate</span>
+      </p>
+    </template>
+  </DeskFrame>
+</template>
+
+<style src="./rows.scss" lang="scss"></style>
+<style scoped lang="scss">
+.choices {
+  display: flex;
+  gap: 8px;
+  margin-left: auto;
+}
+.form-select {
+  width: auto;
+  padding-top: 4px;
+  padding-bottom: 4px;
+  font-size: 15px;
+}
+.filtered {
+  margin: 0;
+  padding: 10px 16px;
+}
+</style>

@@ -1,0 +1,20 @@
+import vue from '@vitejs/plugin-vue';
+import { resolve } from 'node:path';
+import { defineConfig } from 'vite';
+
+const page = (name: string) => resolve(import.meta.dirname, name);
+
+export default defineConfig({
+  root: import.meta.dirname,
+  plugins: [vue()],
+  build: {
+    target: 'es2023',
+    // Small files stay files: the content policy allows no inline scripts, and fonts are cached on their own.
+    assetsInlineLimit: 0,
+    rollupOptions: {
+      input: { desk: page('index.html'), station: page('station.html'), yardsticks: page('yardsticks.html') },
+    },
+  },
+  css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import', 'if-function'] } } },
+  server: { proxy: { '/api': 'http://127.0.0.1:7400' } },
+});
