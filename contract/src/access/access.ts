@@ -13,17 +13,36 @@ export const RIGHTS = [
   'reconcile.see',
   'shop.see',
   'shop.change',
+  'users.change',
 ] as const;
 export type Right = (typeof RIGHTS)[number];
 
-export const ROLES = ['supervisor', 'administrator'] as const;
+/** What each right lets a person do, in words. */
+export const RIGHT_WORDS: Readonly<Record<Right, string>> = {
+  'floor.see': 'see who is on what',
+  'work.see': 'see orders, tasks and how they compare with their estimates',
+  'work.change': 'make and change orders and standards, release, hold and close them',
+  'people.see': 'see people, their plans and absences',
+  'people.change': 'change people, their badges, PINs, plans and absences',
+  'rates.see': 'see and change cost rates, and costs that are one person’s',
+  'ledger.see': 'open a labor line down to its scans',
+  'ledger.correct': 'record and correct labor from the desk',
+  'reconcile.see': 'see loose ends and scans that were not understood',
+  'shop.see': 'see lists, stations and labels',
+  'shop.change': 'change lists, stations and settings',
+  'users.change': 'say who may sign in at the desk, and as what',
+};
+
+export const ROLES = ['technician', 'lead', 'supervisor', 'planner', 'bookkeeper', 'administrator'] as const;
 export type Role = (typeof ROLES)[number];
 
-const SUPERVISOR: readonly Right[] = RIGHTS.filter((right) => right !== 'rates.see');
-
-/** What each role may do. To see rates is given to a person, not to the role of a supervisor. */
+/** What each role may do. To see rates can also be given to one person, whatever his role. */
 export const RIGHTS_OF_ROLE: Readonly<Record<Role, readonly Right[]>> = {
-  supervisor: SUPERVISOR,
+  technician: ['floor.see'],
+  lead: ['floor.see', 'work.see', 'ledger.see', 'reconcile.see'],
+  supervisor: RIGHTS.filter((right) => right !== 'rates.see' && right !== 'users.change'),
+  planner: ['floor.see', 'work.see', 'work.change', 'people.see', 'shop.see'],
+  bookkeeper: ['floor.see', 'work.see', 'people.see', 'rates.see', 'ledger.see', 'reconcile.see', 'shop.see'],
   administrator: RIGHTS,
 };
 
@@ -52,6 +71,26 @@ export const newUserSchema = z.strictObject({
   password,
   role: z.enum(ROLES),
   seesRates: z.boolean(),
+});
+
+/** A new password only where one is given. */
+export const userFieldsSchema = z.strictObject({
+  name,
+  role: z.enum(ROLES),
+  seesRates: z.boolean(),
+  password: password.nullable().default(null),
+});
+
+export const usersSchema = z.strictObject({
+  users: z.array(
+    z.strictObject({
+      id: z.string(),
+      name: z.string(),
+      userName: z.string(),
+      role: z.enum(ROLES),
+      seesRates: z.boolean(),
+    }),
+  ),
 });
 
 /** Who is signed in at the desk, and the shop he is signed in to. */

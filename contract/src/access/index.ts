@@ -1,11 +1,14 @@
 export {
   RIGHTS,
   RIGHTS_OF_ROLE,
+  RIGHT_WORDS,
   ROLES,
   firstRunSchema,
   newUserSchema,
   sessionSchema,
   signInSchema,
   startSchema,
+  userFieldsSchema,
+  usersSchema,
 } from './access.ts';
 export type { Right, Role, SessionView } from './access.ts';

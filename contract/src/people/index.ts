@@ -1,8 +1,19 @@
 export {
+  ABSENCE_KINDS,
+  TECHNICIAN_KINDS,
+  absenceDaysSchema,
+  absenceSchema,
+  badgeCodeSchema,
+  bindBadgeSchema,
+  checkPinSchema,
   createdSchema,
-  leaveSchema,
   newGradeSchema,
-  newRateSchema,
-  newTechnicianSchema,
+  patternSchema,
   peopleSchema,
+  planSchema,
+  setPinSchema,
+  technicianSchema,
 } from './people.ts';
+export type { PlanJson, TechnicianFields, TechnicianRow } from './people.ts';
+export { newRateSchema, payRecordSchema, rateEffectSchema, ratesSchema } from './rates.ts';
+export type { PayRecord, RateEffect, RatesJson } from './rates.ts';

@@ -1,33 +1,132 @@
 import { z } from 'zod';
-import { rateRecordSchema } from '../ledger/index.ts';
-import { dayText, rateText } from '../wire/index.ts';
+import { checkPattern } from '@wergon/core/people';
+import { dayText, hoursText, rateText } from '../wire/index.ts';
 
-const shortText = z.string().trim().min(1).max(80);
+const label = z.string().trim().max(80);
+const shortText = label.min(1);
 
-export const newTechnicianSchema = z.strictObject({
-  number: z.string().trim().min(1).max(20),
-  name: shortText,
-  department: z.string().trim().max(80),
+/** Own staff, or somebody another firm sends. */
+export const TECHNICIAN_KINDS = ['own', 'subcontractor'] as const;
+
+const numberText = z.string().trim().min(1).max(20);
+
+/** Everything about a technician that is no pay and no badge. What is left out is empty. */
+export const technicianSchema = z
+  .strictObject({
+    number: numberText,
+    name: shortText,
+    department: label.default(''),
+    crew: label.default(''),
+    grade: z.string().nullable().default(null),
+    kind: z.enum(TECHNICIAN_KINDS).default('own'),
+    payrollNumber: z.string().trim().max(40).default(''),
+    initials: z.string().trim().max(5).default(''),
+    hiredOn: dayText.nullable().default(null),
+    leftOn: dayText.nullable().default(null),
+    /** Billed hours expected of him on a planned day. */
+    billedHours: hoursText
+      .refine(({ numerator, denominator }) => numerator <= 24n * denominator, 'must not be above 24')
+      .nullable()
+      .default(null),
+  })
+  .refine(({ hiredOn, leftOn }) => hiredOn === null || leftOn === null || hiredOn <= leftOn, {
+    path: ['leftOn'],
+    message: 'must not be before the day of hiring',
+  });
+export type TechnicianFields = z.output<typeof technicianSchema>;
+
+const badge = z.strictObject({
+  id: z.string(),
+  /** `null` for whoever may not hand out badges: a code opens the station as its owner. */
+  code: z.string().nullable(),
+  isBound: z.boolean(),
+  revokedAt: z.string().nullable(),
 });
 
-export const leaveSchema = z.strictObject({ leftOn: dayText.nullable() });
+const technicianRow = z.strictObject({
+  id: z.string(),
+  number: z.string(),
+  name: z.string(),
+  department: z.string(),
+  crew: z.string(),
+  grade: z.string().nullable(),
+  kind: z.enum(TECHNICIAN_KINDS),
+  payrollNumber: z.string(),
+  initials: z.string(),
+  hiredOn: z.string().nullable(),
+  leftOn: z.string().nullable(),
+  billedHours: z.string().nullable(),
+  hasPin: z.boolean(),
+  badges: z.array(badge),
+  /** Whether a cost rate holds today; the rate itself is not here. */
+  hasRate: z.boolean(),
+});
+export type TechnicianRow = z.output<typeof technicianRow>;
 
 export const peopleSchema = z.strictObject({
-  technicians: z.array(
-    z.strictObject({
-      id: z.string(),
-      number: z.string(),
-      name: z.string(),
-      department: z.string(),
-      leftOn: z.string().nullable(),
-      badges: z.array(z.strictObject({ id: z.string(), code: z.string() })),
-      /** Whether a cost rate holds today; the rate itself is not here. */
-      hasRate: z.boolean(),
-    }),
-  ),
-  grades: z.array(z.strictObject({ id: z.string(), name: z.string() })),
+  technicians: z.array(technicianRow),
+  grades: z.array(z.strictObject({ id: z.string(), name: z.string(), standardRate: z.string() })),
 });
 
-export const newRateSchema = z.strictObject({ record: rateRecordSchema });
 export const newGradeSchema = z.strictObject({ name: shortText, standardRate: rateText });
 export const createdSchema = z.strictObject({ id: z.string() });
+
+export const badgeCodeSchema = z.strictObject({ id: z.string(), code: z.string() });
+export const bindBadgeSchema = z.strictObject({ text: z.string().min(1).max(200) });
+
+/** Four to eight digits, or none any more. */
+export const pinText = z.string().regex(/^\d{4,8}$/, 'must be four to eight digits');
+export const setPinSchema = z.strictObject({ pin: pinText.nullable() });
+export const checkPinSchema = z.strictObject({ technician: z.string().min(1), pin: z.string().max(20) });
+
+const shiftPlan = z.strictObject({
+  startMinute: z.int(),
+  endMinute: z.int(),
+  breakMinutes: z.int(),
+});
+
+const PATTERN_WORDS = {
+  'pattern.weeks': 'must have one to four weeks',
+  'pattern.days': 'must have seven days a week',
+  'pattern.minute': 'a shift must begin and end within a day, as in 6:00 and 14:30',
+  'pattern.break': 'the break must be shorter than its shift',
+} as const;
+
+export const patternSchema = z.strictObject({
+  from: dayText,
+  weeks: z.array(z.array(shiftPlan.nullable())).superRefine((weeks, context) => {
+    const checked = checkPattern(weeks);
+    if (checked.ok) return;
+    const { week, day } = checked.params;
+    const path = [week, day].filter((part) => part !== undefined);
+    context.addIssue({ code: 'custom', path, message: PATTERN_WORDS[checked.code] });
+  }),
+});
+
+/** Why somebody is away. */
+export const ABSENCE_KINDS = ['holiday', 'sick', 'training', 'unpaid leave', 'other'] as const;
+const MOST_ABSENT_DAYS = 370;
+
+export const absenceSchema = z
+  .strictObject({ from: dayText, to: dayText, kind: z.enum(ABSENCE_KINDS), isPaid: z.boolean() })
+  .refine(({ from, to }) => from <= to, { path: ['to'], message: 'must not be before the first day' })
+  .refine(({ from, to }) => to - from < MOST_ABSENT_DAYS, {
+    path: ['to'],
+    message: 'is more than a year later',
+  });
+export const absenceDaysSchema = z.strictObject({ from: dayText, to: dayText });
+
+/** What is planned of one person, and when he is away. */
+export const planSchema = z.strictObject({
+  patterns: z.array(z.strictObject({ from: z.string(), weeks: z.array(z.array(shiftPlan.nullable())) })),
+  absences: z.array(z.strictObject({ day: z.string(), kind: z.string(), isPaid: z.boolean() })),
+  days: z.array(
+    z.strictObject({
+      day: z.string(),
+      kind: z.enum(['work', 'free', 'closed', 'absent', 'unplanned']),
+      plannedSeconds: z.number(),
+      words: z.string(),
+    }),
+  ),
+});
+export type PlanJson = z.output<typeof planSchema>;

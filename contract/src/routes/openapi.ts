@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { problemSchema } from '../station/index.ts';
 import { ROUTES } from './routes.ts';
-import type { Route } from './routes.ts';
+import type { Route } from './route.ts';
 
 const jsonSchemaOf = (schema: z.ZodType, io: 'input' | 'output') =>
   z.toJSONSchema(schema, { io, unrepresentable: 'any', target: 'draft-2020-12' });

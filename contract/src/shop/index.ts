@@ -1,1 +1,20 @@
-export { newActivitySchema, railSchema, shopSchema } from './shop.ts';
+export {
+  DEFAULT_SETTINGS,
+  LISTS,
+  RESOURCE_KINDS,
+  activityFieldsSchema,
+  chargeJson,
+  chargeSchema,
+  checklistSchema,
+  closedDaySchema,
+  customerFieldsSchema,
+  dayOnlySchema,
+  listItemSchema,
+  newListItemSchema,
+  railSchema,
+  resourceFieldsSchema,
+  settingsSchema,
+  shopSchema,
+  unitFieldsSchema,
+} from './shop.ts';
+export type { Charge, Checklist, ListName, Settings, ShopJson } from './shop.ts';

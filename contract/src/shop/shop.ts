@@ -1,19 +1,172 @@
 import { z } from 'zod';
+import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
+import { amountText, dayText } from '../wire/index.ts';
 
-export const newActivitySchema = z.strictObject({
-  title: z.string().trim().min(1).max(80),
+const name = z.string().trim().min(1).max(80);
+const label = z.string().trim().max(80);
+
+/** Lists of plain words that the shop keeps for itself. */
+export const LISTS = [
+  'department',
+  'crew',
+  'division',
+  'job-type',
+  'cost-code',
+  'down-reason',
+  'rework-reason',
+  'scrap-reason',
+] as const;
+export type ListName = (typeof LISTS)[number];
+
+export const newListItemSchema = z.strictObject({ list: z.enum(LISTS), name });
+export const listItemSchema = z.strictObject({ name, isOff: z.boolean() });
+
+export const activityFieldsSchema = z.strictObject({
+  title: name,
+  /** Whether the time counts as attended, and whether it is paid. */
   counts: z.boolean(),
+  isPaid: z.boolean().default(true),
+  /** Only for this division; empty for all. */
+  division: label.default(''),
+  isOff: z.boolean().default(false),
 });
+
+export const RESOURCE_KINDS = ['work-center', 'machine'] as const;
+export const resourceFieldsSchema = z
+  .strictObject({
+    kind: z.enum(RESOURCE_KINDS),
+    name,
+    /** Where a machine stands. */
+    workCenter: label.default(''),
+    isOff: z.boolean().default(false),
+  })
+  .refine(({ kind, workCenter }) => kind === 'work-center' || workCenter !== '', {
+    path: ['workCenter'],
+    message: 'a machine stands at a work center',
+  });
+
+/** What a customer is charged; fields for later, never mixed with cost. */
+export const chargeSchema = z.strictObject({
+  isBillable: z.boolean(),
+  per: z.enum(['hour', 'flat']),
+  amount: amountText,
+});
+export const chargeJson = z.strictObject({
+  isBillable: z.boolean(),
+  per: z.enum(['hour', 'flat']),
+  amount: z.string(),
+});
+export type Charge = z.output<typeof chargeJson>;
+
+export const customerFieldsSchema = z.strictObject({
+  name,
+  note: z.string().trim().max(500).default(''),
+  charge: chargeSchema.nullable().default(null),
+  isOff: z.boolean().default(false),
+});
+
+/** The customer's machine on the bench. */
+export const unitFieldsSchema = z.strictObject({
+  type: name,
+  maker: label.default(''),
+  serialNumber: label.default(''),
+  nameplate: z.string().trim().max(500).default(''),
+  owner: label.default(''),
+});
+
+export const closedDaySchema = z.strictObject({ day: dayText, name });
+export const dayOnlySchema = z.strictObject({ day: dayText });
+
+export const settingsSchema = z.strictObject({
+  name,
+  orderNumbers: z.strictObject({
+    prefix: z
+      .string()
+      .trim()
+      .max(10)
+      .regex(/^[A-Za-z0-9/-]*$/, 'may hold letters, digits, / and -'),
+    digits: z.int().min(1).max(10),
+    first: z.int().min(1).max(1_000_000_000),
+  }),
+  labels: z.strictObject({ symbology: z.enum(SYMBOLOGIES), paper: z.enum(PAPERS) }),
+});
+export type Settings = z.output<typeof settingsSchema>;
+
+export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
+  orderNumbers: { prefix: '', digits: 4, first: 1001 },
+  labels: { symbology: 'code128', paper: 'a4' },
+};
+
+const coded = { id: z.string(), code: z.string(), isOff: z.boolean() };
 
 export const shopSchema = z.strictObject({
-  name: z.string(),
+  settings: settingsSchema,
   zone: z.string(),
   currency: z.string(),
-  activities: z.array(
-    z.strictObject({ id: z.string(), title: z.string(), counts: z.boolean(), code: z.string() }),
+  lists: z.record(
+    z.enum(LISTS),
+    z.array(z.strictObject({ id: z.string(), name: z.string(), isOff: z.boolean() })),
   ),
+  activities: z.array(
+    z.strictObject({
+      ...coded,
+      title: z.string(),
+      counts: z.boolean(),
+      isPaid: z.boolean(),
+      division: z.string(),
+    }),
+  ),
+  resources: z.array(
+    z.strictObject({ ...coded, kind: z.enum(RESOURCE_KINDS), name: z.string(), workCenter: z.string() }),
+  ),
+  customers: z.array(
+    z.strictObject({
+      id: z.string(),
+      name: z.string(),
+      note: z.string(),
+      charge: chargeJson.nullable(),
+      isOff: z.boolean(),
+    }),
+  ),
+  units: z.array(
+    z.strictObject({
+      id: z.string(),
+      type: z.string(),
+      maker: z.string(),
+      serialNumber: z.string(),
+      nameplate: z.string(),
+      owner: z.string(),
+    }),
+  ),
+  closedDays: z.array(z.strictObject({ day: z.string(), name: z.string() })),
   actions: z.array(z.strictObject({ action: z.string(), code: z.string() })),
 });
+export type ShopJson = z.output<typeof shopSchema>;
+
+/** What is still missing before the shop can rely on its numbers, by name. */
+export const checklistSchema = z.strictObject({
+  items: z.array(
+    z.strictObject({
+      kind: z.enum([
+        'no-people',
+        'no-rate',
+        'no-badge',
+        'no-pattern',
+        'no-grade',
+        'no-order',
+        'no-estimate',
+        'no-station',
+        'station-untested',
+      ]),
+      /** Whom or what it is about; empty where the whole shop lacks it. */
+      names: z.array(z.string()),
+      /** How many there are, which can be more than are named. */
+      count: z.number(),
+    }),
+  ),
+  hasScans: z.boolean(),
+});
+export type Checklist = z.output<typeof checklistSchema>;
 
 /** The live figures beside the places of the rail. */
 export const railSchema = z.strictObject({

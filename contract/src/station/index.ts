@@ -7,6 +7,7 @@ export {
   pairSchema,
   pairingSchema,
   problemSchema,
+  scannerProfileSchema,
   sentEntrySchema,
   stationsSchema,
   unreadScanSchema,

@@ -1,10 +1,20 @@
 import { z } from 'zod';
+import { ACTIONS } from '@wergon/core/scan';
+import { WORK_TYPES } from '@wergon/core/work';
 import { instantText, idText } from '../wire/index.ts';
 import { boardSchema } from '../floor/index.ts';
 
 const shortName = z.string().trim().min(1).max(60);
 
 export const newStationSchema = z.strictObject({ name: shortName });
+
+/** What a calibration taught of a station's scanner. */
+export const scannerProfileSchema = z.strictObject({
+  endKey: z.enum(['Enter', 'Tab']).nullable(),
+  prefix: z.string().max(20),
+  suffix: z.string().max(20),
+  meant: z.record(z.string().min(1).max(2), z.string().length(1)),
+});
 
 export const stationsSchema = z.strictObject({
   stations: z.array(
@@ -13,6 +23,9 @@ export const stationsSchema = z.strictObject({
       name: z.string(),
       pairedAt: z.string().nullable(),
       isRevoked: z.boolean(),
+      /** When its scanner was last calibrated, and when it last recorded a scan. */
+      calibratedAt: z.string().nullable(),
+      lastScanAt: z.string().nullable(),
     }),
   ),
 });
@@ -27,11 +40,16 @@ export const directorySchema = boardSchema.extend({
   codes: z.array(
     z.strictObject({
       code: z.string(),
-      kind: z.enum(['badge', 'target', 'order']),
+      kind: z.enum(['badge', 'target', 'order', 'traveler', 'person-act']),
       id: z.string(),
       technician: z.string().exactOptional(),
+      workType: z.enum(WORK_TYPES).exactOptional(),
+      action: z.enum(ACTIONS).exactOptional(),
+      /** Whether the order has changed since this traveler was printed. */
+      isOld: z.boolean().exactOptional(),
     }),
   ),
+  scanner: scannerProfileSchema.nullable(),
   isDemo: z.boolean(),
   now: z.number(),
 });

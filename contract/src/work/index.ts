@@ -1,9 +1,40 @@
 export {
+  ATTACHMENT_TYPES,
+  MOST_ATTACHMENT_BYTES,
+  REPORT_KINDS,
+  REPORT_TIMES,
+  attachmentSchema,
   changeOrderStateSchema,
-  lineDetailSchema,
-  lineQuerySchema,
+  duplicateSchema,
+  estimateText,
+  finishTaskSchema,
+  newAttachmentSchema,
   newOrderSchema,
-  orderSchema,
-  workSchema,
+  priceText,
+  releaseOrdersSchema,
+  releasedSchema,
+  saveOrderSchema,
+  travelersBodySchema,
+  travelersSchema,
+} from './order.ts';
+export type { NewOrder, NewOrderInput, TaskFields } from './order.ts';
+export {
+  SCOPE_KINDS,
+  saveStandardJobSchema,
+  saveStandardTaskSchema,
+  standardJobSchema,
+  standardTaskSchema,
+  standardVersionsSchema,
+  standardsSchema,
+} from './standard.ts';
+export type { StandardJobFields, StandardJobJson, StandardTaskFields, StandardTaskJson } from './standard.ts';
+export { lineDetailSchema, lineQuerySchema, orderSchema, preparationSchema, workSchema } from './work.ts';
+export type {
+  ComparisonJson,
+  LineDetail,
+  LineRow,
+  OrderJson,
+  OrderRow,
+  Preparation,
+  TaskRow,
 } from './work.ts';
-export type { ComparisonJson, LineDetail, LineRow, NewOrder, OrderJson, OrderRow, TaskRow } from './work.ts';

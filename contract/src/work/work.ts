@@ -1,40 +1,10 @@
 import { z } from 'zod';
 import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
 import { usedSchema } from '../floor/index.ts';
-import { dayText, hoursText, wholeNumber } from '../wire/index.ts';
-
-const shortText = z.string().trim().min(1).max(120);
-/** No estimate is longer than 10,000 hours. */
-const estimateText = hoursText.refine(
-  ({ numerator, denominator }) => numerator <= 10_000n * denominator,
-  'must not be above 10000 hours',
-);
-
-export const newOrderSchema = z.strictObject({
-  number: shortText,
-  title: shortText,
-  customer: shortText,
-  quantity: wholeNumber.max(1_000_000),
-  due: dayText.nullable(),
-  estimateIncludes: z.array(z.enum(WORK_TYPES)),
-  tasks: z
-    .array(
-      z.strictObject({
-        title: shortText,
-        workCenter: z.string().trim().max(120),
-        grade: z.string(),
-        /** Absent hours everywhere: the task has no estimate. */
-        setupHours: estimateText.exactOptional(),
-        runHours: estimateText.exactOptional(),
-        runHoursPerPiece: estimateText.exactOptional(),
-      }),
-    )
-    .min(1)
-    .max(200),
-});
-export type NewOrder = z.output<typeof newOrderSchema>;
-
-export const changeOrderStateSchema = z.strictObject({ state: z.enum(ORDER_STATES) });
+import { chargeJson } from '../shop/index.ts';
+import { dayText } from '../wire/index.ts';
+import { originSchema } from './order.ts';
+import { stepJson } from './standard.ts';
 
 /** Costs are decimal strings; `null` where they are not to be shown, which `costs` explains. */
 const comparison = z.strictObject({
@@ -70,6 +40,9 @@ const orderRow = z.strictObject({
   quantity: z.number(),
   due: z.string().nullable(),
   state: z.enum(ORDER_STATES),
+  division: z.string(),
+  jobType: z.string(),
+  unit: z.string().nullable(),
   taskCount: z.number(),
   finishedTaskCount: z.number(),
   ...standing,
@@ -95,9 +68,20 @@ export type LineRow = z.output<typeof lineSchema>;
 const taskRow = z.strictObject({
   id: z.string(),
   position: z.number(),
-  title: z.string(),
-  workCenter: z.string(),
   code: z.string(),
+  ...stepJson,
+  isOptional: z.boolean(),
+  /** Whether an optional task was accepted; one that was not is no part of the estimate. */
+  isAccepted: z.boolean(),
+  costCode: z.string(),
+  charge: chargeJson.nullable(),
+  assigned: z.array(
+    z.strictObject({ kind: z.enum(['technician', 'crew']), id: z.string(), name: z.string() }),
+  ),
+  origin: originSchema.nullable(),
+  /** What was estimated at first. */
+  originalSeconds: z.number(),
+  originalCost: z.string(),
   ...standing,
   lines: z.array(lineSchema),
 });
@@ -106,7 +90,36 @@ export type TaskRow = z.output<typeof taskRow>;
 export const orderSchema = z.strictObject({
   asOf: z.string(),
   seq: z.number(),
-  order: orderRow.extend({ code: z.string(), includes: z.array(z.enum(WORK_TYPES)) }),
+  order: orderRow.extend({
+    code: z.string(),
+    includes: z.array(z.enum(WORK_TYPES)),
+    version: z.number(),
+    item: z.string(),
+    unitWords: z.string(),
+    price: z.string().nullable(),
+    notes: z.string(),
+    charge: chargeJson.nullable(),
+    /** Price less estimated cost; `null` without a price. */
+    margin: z.string().nullable(),
+    peopleOnIds: z.array(z.string()),
+    attachments: z.array(
+      z.strictObject({
+        id: z.string(),
+        name: z.string(),
+        type: z.string(),
+        size: z.number(),
+        addedAt: z.string(),
+        addedBy: z.string(),
+      }),
+    ),
+    changes: z.array(
+      z.strictObject({
+        at: z.string(),
+        by: z.string(),
+        changes: z.array(z.strictObject({ field: z.string(), before: z.string(), after: z.string() })),
+      }),
+    ),
+  }),
   tasks: z.array(taskRow),
 });
 export type OrderJson = z.output<typeof orderSchema>;
@@ -154,3 +167,18 @@ export const lineDetailSchema = z.strictObject({
   hours: z.array(z.strictObject({ seconds: z.number(), entry: scanSchema })),
 });
 export type LineDetail = z.output<typeof lineDetailSchema>;
+
+/** What a form for an order needs to know. */
+export const preparationSchema = z.strictObject({
+  nextNumber: z.string(),
+  grades: z.array(z.strictObject({ id: z.string(), name: z.string(), standardRate: z.string() })),
+  workCenters: z.array(z.string()),
+  customers: z.array(z.string()),
+  divisions: z.array(z.string()),
+  jobTypes: z.array(z.string()),
+  costCodes: z.array(z.string()),
+  crews: z.array(z.string()),
+  units: z.array(z.strictObject({ id: z.string(), type: z.string(), words: z.string(), owner: z.string() })),
+  technicians: z.array(z.strictObject({ id: z.string(), name: z.string(), crew: z.string() })),
+});
+export type Preparation = z.output<typeof preparationSchema>;

@@ -32,3 +32,13 @@ export function parseDecimal(text: string): Result<Fraction, 'decimal.bad'> {
   const decimals = match[2] ?? '';
   return ok(fraction(BigInt(`${match[1] ?? ''}${decimals}`), 10n ** BigInt(decimals.length)));
 }
+
+/** Writes a fraction that came from `parseDecimal` as the plain decimal it was, without zeros at its end. Throws
+ *  `Defect` where no decimal of ten places is exact. */
+export function formatDecimal({ numerator, denominator }: Fraction): string {
+  const scaled = numerator * 10n ** 10n;
+  if (scaled % denominator !== 0n || numerator < 0n) throw new Defect('not a plain decimal');
+  const digits = String(scaled / denominator).padStart(11, '0');
+  const decimals = digits.slice(-10).replace(/0+$/, '');
+  return `${digits.slice(0, -10)}${decimals === '' ? '' : `.${decimals}`}`;
+}

@@ -1,5 +1,12 @@
 export { formatCents, formatRate, laborCost, parseRate, toCents, toRate } from './money.ts';
 export type { Cents, Rate } from './money.ts';
-export { addFractions, fraction, multiplyFractions, parseDecimal, roundFraction } from './fraction.ts';
+export {
+  addFractions,
+  formatDecimal,
+  fraction,
+  multiplyFractions,
+  parseDecimal,
+  roundFraction,
+} from './fraction.ts';
 export type { Fraction } from './fraction.ts';
 export { shareByWeight } from './shareByWeight.ts';

@@ -31,10 +31,15 @@ const divide = (a: Fraction, b: Fraction) => multiplyFractions(a, fraction(b.den
 export function costRatesOf(records: readonly RateRecord[]): CostRate[] {
   return [...records]
     .sort((a, b) => a.from - b.from)
-    .map((record) => ({ from: record.from, rate: costPerHour(record) }));
+    .map((record) => ({ from: record.from, rate: roundRate(partsOf(record)) }));
 }
 
-function costPerHour({ per, base, hoursPerYear = fraction(0n), burden }: RateRecord): Rate {
+const IN_RATE = fraction(10_000n);
+const roundRate = (parts: readonly Fraction[]): Rate =>
+  toRate(Number(roundFraction(multiplyFractions(parts.reduce(addFractions), IN_RATE))));
+
+/** The exact amounts per hour of a record: its base, then each burden item in its order. */
+function partsOf({ per, base, hoursPerYear = fraction(0n), burden }: RateRecord): Fraction[] {
   const basePerHour = per === 'hour' ? base : divide(base, hoursPerYear);
   const perHour = (item: BurdenItem): Fraction => {
     switch (item.kind) {
@@ -46,8 +51,31 @@ function costPerHour({ per, base, hoursPerYear = fraction(0n), burden }: RateRec
         return divide(item.value, hoursPerYear);
     }
   };
-  const total = burden.map(perHour).reduce(addFractions, basePerHour);
-  return toRate(Number(roundFraction(multiplyFractions(total, fraction(10_000n)))));
+  return [basePerHour, ...burden.map(perHour)];
+}
+
+/** How the cost of an hour comes about, line by line. */
+export type ExplainedRate = { readonly base: Rate; readonly burden: readonly Rate[]; readonly total: Rate };
+
+/** A record's base and burden items per hour, in 1/10,000. They add up to the cost rate to the last place: what
+ *  rounding leaves over goes to the largest remainders, of equal ones to the earlier.
+ *  Source: docs/ledger.md, section 6, cost rate. */
+export function explainRate(record: RateRecord): ExplainedRate {
+  const exact = partsOf(record).map((part) => multiplyFractions(part, IN_RATE));
+  const total = roundRate(partsOf(record));
+  const floors = exact.map(({ numerator, denominator }) => Number(numerator / denominator));
+  const byRemainder = exact
+    .map(({ numerator, denominator }, i) => ({ i, rest: fraction(numerator % denominator, denominator) }))
+    .sort((a, b) => compareFractions(b.rest, a.rest) || a.i - b.i);
+  const left = total - floors.reduce((a, b) => a + b, 0);
+  for (const { i } of byRemainder.slice(0, left)) floors[i] = (floors[i] ?? 0) + 1;
+  const [base = 0, ...burden] = floors;
+  return { base: toRate(base), burden: burden.map(toRate), total };
+}
+
+function compareFractions(a: Fraction, b: Fraction): number {
+  const difference = a.numerator * b.denominator - b.numerator * a.denominator;
+  return difference > 0n ? 1 : difference < 0n ? -1 : 0;
 }
 
 /** The cost per hour on a day, from the latest record not after it; absent when none is. Wants `rates` sorted. */

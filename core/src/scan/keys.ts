@@ -15,6 +15,10 @@ export const PAUSE_MS = 120;
 /** Shorter than any code; a fast roll over two keys is not a scan. */
 const SHORTEST_SCAN = 4;
 
+/** Whether so much has come as fast as only a scanner types. */
+export const isScannerPace = ({ text, startedAt, lastKeyAt }: Typing): boolean =>
+  lastKeyAt - startedAt <= Math.max(0, text.length - 1) * SCANNER_MS_PER_KEY;
+
 /** Takes in one key. `finished` is the text that it ended, if it did. */
 export function typeKey(typing: Typing, key: Key): { readonly typing: Typing; readonly finished?: string } {
   if (END_KEYS.includes(key.name)) return { typing: NO_TYPING, finished: stripMarks(typing.text) };
@@ -33,9 +37,10 @@ export function typePause(
   now: number,
 ): { readonly typing: Typing; readonly finished?: string } {
   const isLong = typing.text.length >= SHORTEST_SCAN;
-  const isFast = typing.lastKeyAt - typing.startedAt <= (typing.text.length - 1) * SCANNER_MS_PER_KEY;
   const isSilent = now - typing.lastKeyAt >= PAUSE_MS;
-  return isLong && isFast && isSilent ? { typing: NO_TYPING, finished: stripMarks(typing.text) } : { typing };
+  return isLong && isScannerPace(typing) && isSilent
+    ? { typing: NO_TYPING, finished: stripMarks(typing.text) }
+    : { typing };
 }
 
 /** Drops what a scanner may send around a code: the start and stop asterisks of Code 39 and an AIM symbology

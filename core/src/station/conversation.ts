@@ -2,11 +2,18 @@ import type { Entry, EntryId, Running, TargetId } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { Action, CodeErrorCode } from '../scan/index.ts';
 import type { Instant } from '../time/index.ts';
+import type { WorkType } from '../work/index.ts';
 import type { BadgeId } from './directory.ts';
 
 /** What somebody wants, before it is known who. */
 export type Intent =
-  | { readonly kind: 'work'; readonly target: TargetId }
+  | {
+      readonly kind: 'work';
+      readonly target: TargetId;
+      readonly workType: WorkType;
+      /** Whether it was read from a traveler that is older than its order. */
+      readonly isOldTraveler: boolean;
+    }
   | { readonly kind: 'action'; readonly action: Exclude<Action, 'blank'> };
 
 /** How far a sign-on has come. */
@@ -37,12 +44,16 @@ export type Said =
       readonly kind: 'started';
       readonly technician: TechnicianId;
       readonly target: TargetId;
+      readonly workType: WorkType;
+      readonly isOldTraveler: boolean;
       readonly entry: EntryId;
     }
   | {
       readonly kind: 'switched';
       readonly technician: TechnicianId;
       readonly target: TargetId;
+      readonly workType: WorkType;
+      readonly isOldTraveler: boolean;
       readonly entry: EntryId;
       readonly left: readonly Running[];
     }

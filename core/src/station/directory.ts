@@ -4,9 +4,9 @@ import { applyEntry, isCorrection, targetsOf } from '../ledger/index.ts';
 import type { Entry, EntryId, LaborEntry, Piece, TargetId } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { Brand } from '../result/index.ts';
-import type { Code } from '../scan/index.ts';
+import type { Action } from '../scan/index.ts';
 import { toSeconds } from '../time/index.ts';
-import type { WorkOrderId } from '../work/index.ts';
+import type { WorkOrderId, WorkType } from '../work/index.ts';
 
 export type BadgeId = Brand<string, 'BadgeId'>;
 
@@ -14,7 +14,21 @@ export type BadgeId = Brand<string, 'BadgeId'>;
 export type Meaning =
   | { readonly kind: 'badge'; readonly badge: BadgeId; readonly technician: TechnicianId }
   | { readonly kind: 'target'; readonly target: TargetId }
-  | { readonly kind: 'order'; readonly order: WorkOrderId };
+  | { readonly kind: 'order'; readonly order: WorkOrderId }
+  /** A code of a traveler: a task, perhaps with its kind of work, on a paper that may be older than the order. */
+  | {
+      readonly kind: 'traveler';
+      readonly target: TargetId;
+      readonly workType?: WorkType;
+      readonly isOld: boolean;
+    }
+  /** A person's own label: his badge and what he wants in one. */
+  | {
+      readonly kind: 'person-act';
+      readonly badge: BadgeId;
+      readonly technician: TechnicianId;
+      readonly action: Action;
+    };
 
 /** What can be taken back: how things stood before an entry of this station. */
 type Remembered = {
@@ -25,7 +39,8 @@ type Remembered = {
 
 /** Everything a station must know to answer without asking anybody. */
 export type StationDirectory = Board & {
-  readonly codes: ReadonlyMap<Code, Meaning>;
+  /** By a whole code of ours, or by a foreign code as `normalizeForeign` writes it. */
+  readonly codes: ReadonlyMap<string, Meaning>;
   readonly remembered: readonly Remembered[];
 };
 

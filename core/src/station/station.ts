@@ -1,7 +1,7 @@
-import type { Entry, EntryId, LaborState, Running } from '../ledger/index.ts';
+import type { Entry, EntryId, LaborState, Running, TargetId } from '../ledger/index.ts';
 import { stateAt } from '../floor/index.ts';
 import type { BoardTechnician } from '../floor/index.ts';
-import { findAction, parseCode } from '../scan/index.ts';
+import { findAction, normalizeForeign, parseCode } from '../scan/index.ts';
 import type { Action } from '../scan/index.ts';
 import { toInstant } from '../time/index.ts';
 import { isWorkable } from '../work/index.ts';
@@ -74,24 +74,42 @@ const sound = (name: Sound): Effect => ({ type: 'sound', sound: name });
 function hear(state: StationState, text: string, moment: Moment, table: Table): StationStep {
   const parsed = parseCode(text);
   const refused = (code: StationRefusal) => refuse(state, code, text, moment, table, true);
-  if (!parsed.ok) return refused(parsed.code);
-  const { code, kind } = parsed.value;
-  if (kind === 'action') {
-    const action = findAction(code);
+  if (parsed.ok && parsed.value.kind === 'action') {
+    const action = findAction(parsed.value.code);
     return action ? act(state, action, moment, table) : refused('station.unknown_code');
   }
-  const meaning = table.directory.codes.get(code);
-  if (!meaning)
-    return refused(kind === 'resource' || kind === 'macro' ? 'station.unused_code' : 'station.unknown_code');
+  // A card that another system gave out is no code of ours, and still somebody's badge.
+  const meaning = table.directory.codes.get(parsed.ok ? parsed.value.code : normalizeForeign(text));
+  if (!meaning) {
+    if (!parsed.ok) return refused(parsed.code);
+    return refused(parsed.value.kind === 'resource' ? 'station.unused_code' : 'station.unknown_code');
+  }
   switch (meaning.kind) {
     case 'badge':
       return greet(state, meaning.technician, meaning.badge, moment, table);
     case 'target':
-      return want(state, { kind: 'work', target: meaning.target }, moment, table);
+      return want(state, runOn(meaning.target), moment, table);
     case 'order':
       return refuse(state, 'station.order_code', text, moment, table);
+    case 'traveler': {
+      const { target, workType = 'run', isOld } = meaning;
+      return want(state, { kind: 'work', target, workType, isOldTraveler: isOld }, moment, table);
+    }
+    case 'person-act': {
+      const met = greet(blank(state), meaning.technician, meaning.badge, moment, table);
+      if (met.state.conversation.step !== 'person') return met;
+      const done = act(met.state, meaning.action, moment, table);
+      return { ...done, state: { ...done.state, conversation: { step: 'idle' } } };
+    }
   }
 }
+
+const runOn = (target: TargetId): Intent => ({
+  kind: 'work',
+  target,
+  workType: 'run',
+  isOldTraveler: false,
+});
 
 /** A badge: completes what was waiting for one, else shows where its owner stands. */
 function greet(
@@ -189,12 +207,13 @@ function fulfil(
     const problem = findWorkProblem(intent, table.directory);
     if (problem) return refused(problem.code, problem.text);
     const left = runningOf(stands);
-    if (left.length === 1 && left[0]?.target === intent.target && left[0].workType === 'run')
-      return show(state, { kind: 'already-on', technician, target: intent.target }, moment, table);
-    const said = { technician, target: intent.target, entry: make.id };
+    const { target, workType, isOldTraveler } = intent;
+    if (left.length === 1 && left[0]?.target === target && left[0].workType === workType)
+      return show(state, { kind: 'already-on', technician, target }, moment, table);
+    const said = { technician, target, workType, isOldTraveler, entry: make.id };
     return done(
       left.length > 0 ? { kind: 'switched', ...said, left } : { kind: 'started', ...said },
-      { ...make, type: 'work-start', targets: [intent.target] },
+      { ...make, type: 'work-start', targets: [target], ...(workType === 'run' ? {} : { workType }) },
       { technician, entry: make.id, at: moment.now },
     );
   }

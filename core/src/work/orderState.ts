@@ -1,4 +1,5 @@
-import type { Brand } from '../result/index.ts';
+import { fail, ok } from '../result/index.ts';
+import type { Brand, Result } from '../result/index.ts';
 
 /** One job for one customer or for stock. */
 export type WorkOrderId = Brand<string, 'WorkOrderId'>;
@@ -9,3 +10,27 @@ export type OrderState = (typeof ORDER_STATES)[number];
 
 /** Whether stations may start labor on an order in this state. */
 export const isWorkable = (state: OrderState): boolean => state === 'released';
+
+/** From each state, the ones that may follow. */
+export const ORDER_MOVES: Readonly<Record<OrderState, readonly OrderState[]>> = {
+  draft: ['accepted', 'released'],
+  accepted: ['released', 'draft'],
+  released: ['on-hold', 'finished'],
+  'on-hold': ['released', 'finished'],
+  finished: ['released', 'closed'],
+  closed: ['finished'],
+};
+
+export const ORDER_MOVE_ERROR_CODES = ['order.no_such_move', 'order.no_tasks'] as const;
+export type OrderMoveErrorCode = (typeof ORDER_MOVE_ERROR_CODES)[number];
+
+/** Whether an order may go to another state: only along `ORDER_MOVES`, and never to the floor without a task.
+ *  `taskCount` counts the tasks that were accepted. */
+export function checkMove(
+  order: { readonly state: OrderState; readonly taskCount: number },
+  to: OrderState,
+): Result<OrderState, OrderMoveErrorCode> {
+  if (!ORDER_MOVES[order.state].includes(to)) return fail('order.no_such_move', { from: order.state, to });
+  if (to === 'released' && order.taskCount === 0) return fail('order.no_tasks');
+  return ok(to);
+}

@@ -6,6 +6,7 @@ import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
 import { ShopEntity } from '../shop/entities.ts';
+import { addStarterSet } from '../shop/starterSet.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
 import type { User } from './entities.ts';
 import { COOKIES, openSession, rightsOf } from './identify.ts';
@@ -45,7 +46,15 @@ export function mountAccess(mount: Mount, context: Context): void {
     const user = await database.em.fork().transactional(async (em) => {
       if ((await em.count(UserEntity)) > 0) return undefined;
       const { shopName, zone, currency, ...person } = body;
-      await em.insert(ShopEntity, { id: 1, name: shopName, zone, currency, policy: dated(DEFAULT_POLICY) });
+      await em.insert(ShopEntity, {
+        id: 1,
+        name: shopName,
+        zone,
+        currency,
+        policy: dated(DEFAULT_POLICY),
+        settings: null,
+      });
+      await addStarterSet(em);
       return addUser(em, { ...person, role: 'administrator', seesRates: true });
     });
     if (!user) return refuse('access.already_set_up');
@@ -73,14 +82,39 @@ export function mountAccess(mount: Mount, context: Context): void {
     who.kind === 'desk' ? ok(await sessionView(context, who.user)) : refuse('access.not_signed_in'),
   );
 
-  mount('addUser', async ({ body, who }) => {
-    const mayGive = who.kind === 'desk' && who.rights.has('rates.see');
-    if (!mayGive && (body.seesRates || body.role === 'administrator')) return refuse('access.not_allowed');
+  mount('users', async () => {
+    const users = await database.em.fork().findAll(UserEntity, { orderBy: { name: 1 } });
+    return ok({
+      users: users.map(({ id, name, userName, role, seesRates }) => ({
+        id,
+        name,
+        userName,
+        role,
+        seesRates,
+      })),
+    });
+  });
+
+  mount('addUser', async ({ body }) => {
     const em = database.em.fork();
     const userName = body.userName.toLowerCase();
     if (await em.findOne(UserEntity, { userName }))
       return refuse('record.taken', [{ field: 'userName', message: 'this user name is taken' }]);
     const { id } = await addUser(em, body);
     return ok({ id });
+  });
+
+  mount('saveUser', async ({ param, body: { password, ...body } }) => {
+    const em = database.em.fork();
+    const id = param('user');
+    const user = await em.findOne(UserEntity, { id });
+    if (!user) return refuse('record.not_found');
+    const others = await em.count(UserEntity, { role: 'administrator', id: { $ne: id } });
+    if (body.role !== 'administrator' && others === 0) return refuse('access.last_administrator');
+    const passwordHash = password === null ? user.passwordHash : await hash(password);
+    await em.nativeUpdate(UserEntity, { id }, { ...body, passwordHash });
+    // Whoever knew the old password is not to stay signed in with it.
+    if (password !== null) await em.nativeDelete(SessionEntity, { user: id });
+    return ok(null);
   });
 }

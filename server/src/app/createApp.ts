@@ -8,6 +8,7 @@ import { STREAM_PATHS, describeRoutes } from '@wergon/contract/routes';
 import { mountAccess } from '../access/routes.ts';
 import { identify } from '../access/identify.ts';
 import { readSql } from '../db/index.ts';
+import { mountExchange } from '../exchange/routes.ts';
 import { mountFloor } from '../floor/routes.ts';
 import { mountLedger } from '../ledger/routes.ts';
 import { loadSeq } from '../ledger/strands.ts';
@@ -45,6 +46,7 @@ export function createApp(context: Context, webPath: string): Express {
   mountReconcile(mount, context);
   mountPeople(mount, context);
   mountShop(mount, context);
+  mountExchange(mount, context);
   mountStation(mount, context);
   mountStreams(app, context);
   app.get('/api/openapi.json', (_req, res) => void res.json(describeRoutes()));

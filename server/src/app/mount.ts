@@ -42,13 +42,13 @@ export function createMount(
   context: Context,
   limits: Partial<Record<RouteName, RequestHandler>>,
 ): Mount {
-  const json = express.json({ limit: MAX_BODY, type: 'application/json' });
   return (name, handle) => {
     const route: Route = ROUTES[name];
     const before: RequestHandler[] = [];
     const limit = limits[name];
     if (limit) before.push(limit);
-    if (route.method === 'post') before.push(checkSite, checkType(route), json);
+    if (route.method === 'post')
+      before.push(checkSite, checkType(route), readJson(route.bodyLimit ?? MAX_BODY));
     app[route.method](route.path, ...before, async (req: Request, res: Response) => {
       const who = await identify(context, req);
       const denied = checkCaller(route.caller, who);
@@ -70,6 +70,8 @@ export function createMount(
     });
   };
 }
+
+const readJson = (limit: string): RequestHandler => express.json({ limit, type: 'application/json' });
 
 /** A request that changes something must come from our own pages. */
 const checkSite: RequestHandler = (req, res, next) => {

@@ -4,12 +4,16 @@ import { MikroORM } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities.ts';
 import { Migration20261123FirstSchema } from './migrations/Migration20261123FirstSchema.ts';
+import { Migration20261124PrepareWork } from './migrations/Migration20261124PrepareWork.ts';
 
 export type Database = MikroORM;
 
 /** What every connection is told; the pool makes a new one now and then. An acknowledged scan survives a power cut:
  *  each commit reaches the disk before it is answered. */
 const PRAGMAS = ['journal_mode = WAL', 'synchronous = FULL', 'busy_timeout = 5000'];
+
+/** In the order in which they are run. */
+const MIGRATIONS = [Migration20261123FirstSchema, Migration20261124PrepareWork];
 
 type RawConnection = { readonly exec: (sql: string) => unknown };
 
@@ -38,7 +42,7 @@ export async function openDatabase(path: string): Promise<Database> {
     extensions: [Migrator],
     discovery: { checkDuplicateTableNames: true },
     migrations: {
-      migrationsList: [{ name: 'Migration20261123FirstSchema', class: Migration20261123FirstSchema }],
+      migrationsList: MIGRATIONS.map((each) => ({ name: each.name, class: each })),
       snapshot: false,
       silent: true,
       transactional: true,

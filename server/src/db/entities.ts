@@ -10,10 +10,35 @@ import {
   StintEntity,
   TaskMarkEntity,
 } from '../ledger/entities.ts';
-import { BadgeEntity, CostRateEntity, GradeEntity, TechnicianEntity } from '../people/entities.ts';
-import { ActivityEntity, ClockEntity, ShopEntity } from '../shop/entities.ts';
+import {
+  AbsenceEntity,
+  BadgeEntity,
+  CostRateEntity,
+  GradeEntity,
+  PatternEntity,
+  PersonLabelEntity,
+  TechnicianEntity,
+} from '../people/entities.ts';
+import {
+  ActivityEntity,
+  ClockEntity,
+  ClosedDayEntity,
+  CustomerEntity,
+  ListItemEntity,
+  ResourceEntity,
+  ShopEntity,
+  UnitEntity,
+} from '../shop/entities.ts';
 import { StationEntity } from '../station/entities.ts';
-import { OrderEntity, TaskEntity } from '../work/entities.ts';
+import {
+  AttachmentEntity,
+  OrderChangeEntity,
+  OrderEntity,
+  StandardEntity,
+  StandardVersionEntity,
+  TaskEntity,
+  TravelerCodeEntity,
+} from '../work/entities.ts';
 
 export const ENTITIES = [
   UserEntity,
@@ -23,10 +48,23 @@ export const ENTITIES = [
   BadgeEntity,
   CostRateEntity,
   GradeEntity,
+  PatternEntity,
+  AbsenceEntity,
+  PersonLabelEntity,
   OrderEntity,
   TaskEntity,
+  StandardEntity,
+  StandardVersionEntity,
+  OrderChangeEntity,
+  AttachmentEntity,
+  TravelerCodeEntity,
   ShopEntity,
   ActivityEntity,
+  ListItemEntity,
+  ResourceEntity,
+  CustomerEntity,
+  UnitEntity,
+  ClosedDayEntity,
   ClockEntity,
   JournalEntity,
   RefusedEntity,

@@ -63,7 +63,7 @@ export function loadBoard(
   // Somebody may still be on a task of a closed order: what runs is always on the board.
   const running = new Set([...alsoTargets, ...[...states.values()].flatMap(targetsOfState)]);
   const tasks = [...facts.tasks.values()].filter(
-    ({ id, order }) => orderIds.has(order) || running.has(id as TargetId),
+    ({ id, order, isAccepted }) => (isAccepted && orderIds.has(order)) || running.has(id as TargetId),
   );
   const onBoard = new Set(tasks.map(({ order }) => order));
   const used = usedByTarget(

@@ -1,5 +1,6 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
+import type { PatternWeek } from '@wergon/core/people';
 
 export const TechnicianEntity = defineEntity({
   name: 'Technician',
@@ -10,10 +11,20 @@ export const TechnicianEntity = defineEntity({
     name: p.string(),
     department: p.string(),
     leftOn: p.integer().nullable(),
+    crew: p.string().default(''),
+    grade: p.string().nullable(),
+    kind: p.string().$type<'own' | 'subcontractor'>().default('own'),
+    payrollNumber: p.string().default(''),
+    initials: p.string().default(''),
+    hiredOn: p.integer().nullable(),
+    billedSeconds: p.integer().nullable(),
+    /** An argon2 hash; absent where no PIN is asked. */
+    pinHash: p.string().nullable(),
   },
 });
 export type Technician = InferEntity<typeof TechnicianEntity>;
 
+/** A code by which a technician is known: one of ours, or what a card or fob of his sends. */
 export const BadgeEntity = defineEntity({
   name: 'Badge',
   tableName: 'badge',
@@ -22,6 +33,18 @@ export const BadgeEntity = defineEntity({
     technician: p.string().index(),
     code: p.string().unique(),
     revokedAt: p.integer().nullable(),
+    isBound: p.boolean().default(false),
+  },
+});
+
+/** A person's own label that stands for his badge and an act; worthless when the badge is revoked. */
+export const PersonLabelEntity = defineEntity({
+  name: 'PersonLabel',
+  tableName: 'person_label',
+  properties: {
+    code: p.string().primary(),
+    badge: p.string().index(),
+    action: p.string(),
   },
 });
 
@@ -43,5 +66,27 @@ export const GradeEntity = defineEntity({
     id: p.string().primary(),
     name: p.string().unique(),
     standardRate: p.integer(),
+  },
+});
+
+/** The rotation that holds for a technician from a day on. */
+export const PatternEntity = defineEntity({
+  name: 'Pattern',
+  tableName: 'work_pattern',
+  properties: {
+    technician: p.string().primary(),
+    fromDay: p.integer().primary(),
+    weeks: p.json<PatternWeek[]>(),
+  },
+});
+
+export const AbsenceEntity = defineEntity({
+  name: 'Absence',
+  tableName: 'absence',
+  properties: {
+    technician: p.string().primary(),
+    day: p.integer().primary(),
+    kind: p.string(),
+    isPaid: p.boolean(),
   },
 });

@@ -1,20 +1,22 @@
 import { randomUUID } from 'node:crypto';
-import { rateRecordSchema } from '@wergon/contract/ledger';
+import { formatInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import { formatRate } from '@wergon/core/money';
-import { costRateOn, costRatesOf } from '@wergon/core/people';
+import type { Rate } from '@wergon/core/money';
+import { costRateOn } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
-import { Defect, ok } from '@wergon/core/result';
-import { formatDay } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
+import { ok } from '@wergon/core/result';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import { writeSql } from '../db/index.ts';
-import { deriveLines } from '../ledger/projection.ts';
-import { createFactsCache } from '../shop/facts.ts';
 import { drawRandomCode } from '../station/drawCode.ts';
-import { BadgeEntity, CostRateEntity, GradeEntity, TechnicianEntity } from './entities.ts';
-import { addTechnician } from './technicians.ts';
+import { ensureLabels } from '../shop/labels.ts';
+import { mountBadges } from './badges.ts';
+import { BadgeEntity, GradeEntity, TechnicianEntity } from './entities.ts';
+import { createPinCheck, hashPin } from './pins.ts';
+import { mountPlans } from './plans.ts';
+import { mountRates } from './rates.ts';
+import { addTechnician, columnsOf, writeTechnician } from './technicians.ts';
 
 export function mountPeople(mount: Mount, context: Context): void {
   const { database, clock, facts, live } = context;
@@ -22,81 +24,107 @@ export function mountPeople(mount: Mount, context: Context): void {
     facts.forget();
     live.publishSetup();
   };
+  mountBadges(mount, context);
+  mountPlans(mount, context);
+  mountRates(mount, context);
 
-  mount('people', async () => {
+  mount('people', async ({ who }) => {
     const known = await facts.get();
     const em = database.em.fork();
-    const badges = await em.find(BadgeEntity, { revokedAt: null });
+    const badges = await em.findAll(BadgeEntity);
     const grades = await em.findAll(GradeEntity, { orderBy: { name: 1 } });
     const today = known.zone.dayAt(clock.now());
+    const mayHandOut = who.kind === 'desk' && who.rights.has('people.change');
     return ok({
-      technicians: [...known.technicians.values()].map(({ id, number, name, department, leftOn }) => ({
-        id,
-        number,
-        name,
-        department,
-        leftOn: leftOn === null ? null : formatDay(leftOn as LocalDay),
-        badges: badges.flatMap((badge) =>
-          badge.technician === id ? [{ id: badge.id, code: badge.code }] : [],
-        ),
-        hasRate: costRateOn(known.costRates.get(id as TechnicianId) ?? [], today) !== undefined,
+      technicians: [...known.technicians.values()].map((technician) => ({
+        ...writeTechnician(technician),
+        badges: badges
+          .filter((badge) => badge.technician === technician.id)
+          .map(({ id, code, isBound, revokedAt }) => ({
+            id,
+            code: mayHandOut ? code : null,
+            isBound,
+            revokedAt: revokedAt == null ? null : formatInstant(revokedAt as Instant),
+          })),
+        hasRate: costRateOn(known.costRates.get(technician.id as TechnicianId) ?? [], today) !== undefined,
       })),
-      grades: grades.map(({ id, name }) => ({ id, name })),
+      grades: grades.map(({ id, name, standardRate }) => ({
+        id,
+        name,
+        standardRate: formatRate(standardRate as Rate),
+      })),
     });
   });
 
+  const findNumber = (number: string) => database.em.fork().findOne(TechnicianEntity, { number });
+  const findBadGrade = async (grade: string | null) =>
+    grade !== null && !(await database.em.fork().findOne(GradeEntity, { id: grade }))
+      ? refuse('input.invalid', [{ field: 'grade', message: 'no such grade' }])
+      : undefined;
+  const numberTaken = () =>
+    refuse('record.taken', [{ field: 'number', message: 'somebody has this number' }]);
+
   mount('addTechnician', async ({ body }) => {
-    const em = database.em.fork();
-    if (await em.findOne(TechnicianEntity, { number: body.number }))
-      return refuse('record.taken', [{ field: 'number', message: 'somebody has this number' }]);
-    const id = await em.transactional((inner) =>
-      addTechnician(inner, { ...body, badgeCode: drawRandomCode('badge') }),
-    );
+    if (await findNumber(body.number)) return numberTaken();
+    const badGrade = await findBadGrade(body.grade);
+    if (badGrade) return badGrade;
+    const id = await database.em.fork().transactional(async (em) => {
+      await ensureLabels(em, { department: [body.department], crew: [body.crew] });
+      return addTechnician(em, body, drawRandomCode('badge'));
+    });
     changed();
     return ok({ id });
   });
 
-  mount('leave', async ({ param, body }) => {
-    const found = await database.em
-      .fork()
-      .nativeUpdate(TechnicianEntity, { id: param('technician') }, { leftOn: body.leftOn });
+  mount('saveTechnician', async ({ param, body }) => {
+    const id = param('technician');
+    const taken = await findNumber(body.number);
+    if (taken && taken.id !== id) return numberTaken();
+    const badGrade = await findBadGrade(body.grade);
+    if (badGrade) return badGrade;
+    const found = await database.em.fork().transactional(async (em) => {
+      await ensureLabels(em, { department: [body.department], crew: [body.crew] });
+      return em.nativeUpdate(TechnicianEntity, { id }, columnsOf(body));
+    });
     changed();
     return found > 0 ? ok(null) : refuse('record.not_found');
   });
 
-  mount('addRate', async ({ param, body, req }) => {
-    const technician = param('technician') as TechnicianId;
-    const known = await facts.get();
-    if (!known.technicians.has(technician)) return refuse('record.not_found');
-    const { from } = body.record;
-    const [rate] = costRatesOf([body.record]);
-    if (!rate) throw new Defect('a record without a rate');
-    // Kept as it was sent, in the decimal strings that the schema has just read.
-    const record = JSON.stringify((req.body as { record: unknown }).record);
-    rateRecordSchema.parse(JSON.parse(record));
-    const em = database.em.fork();
-    if (await em.findOne(CostRateEntity, { technician, fromDay: from }))
-      return refuse('record.taken', [{ field: 'record.from', message: 'there is a rate of this date' }]);
-    await em.insert(CostRateEntity, { technician, fromDay: from, record });
-    const fresh = await createFactsCache(database).get();
-    await writeSql(database, (sql) => {
-      const days = sql.all<{ day: LocalDay }>(
-        'select distinct "day" from "labor_line" where "technician" = ? and "day" >= ?',
-        [technician, from],
-      );
-      deriveLines(sql, fresh, technician, new Set(days.map(({ day }) => day)));
-    });
+  mount('setPin', async ({ param, body }) => {
+    const pinHash = body.pin === null ? null : await hashPin(body.pin);
+    const found = await database.em
+      .fork()
+      .nativeUpdate(TechnicianEntity, { id: param('technician') }, { pinHash });
     changed();
-    return ok({ rate: formatRate(rate.rate) });
+    return found > 0 ? ok(null) : refuse('record.not_found');
   });
 
+  const checkPin = createPinCheck(clock);
+  mount('checkPin', async ({ body }) => {
+    const technician = await database.em.fork().findOne(TechnicianEntity, { id: body.technician });
+    const answer = await checkPin(body.technician, technician?.pinHash ?? null, body.pin);
+    if (answer === 'right') return ok(null);
+    return refuse(answer === 'wait' ? 'access.too_many_tries' : 'access.wrong_pin');
+  });
+
+  const findGrade = (name: string) => database.em.fork().findOne(GradeEntity, { name });
+  const gradeTaken = () =>
+    refuse('record.taken', [{ field: 'name', message: 'there is a grade of this name' }]);
+
   mount('addGrade', async ({ body }) => {
-    const em = database.em.fork();
-    if (await em.findOne(GradeEntity, { name: body.name }))
-      return refuse('record.taken', [{ field: 'name', message: 'there is a grade of this name' }]);
+    if (await findGrade(body.name)) return gradeTaken();
     const id = randomUUID();
-    await em.insert(GradeEntity, { id, ...body });
+    await database.em.fork().insert(GradeEntity, { id, ...body });
     live.publishSetup();
     return ok({ id });
+  });
+
+  mount('saveGrade', async ({ param, body }) => {
+    const id = param('grade');
+    const taken = await findGrade(body.name);
+    if (taken && taken.id !== id) return gradeTaken();
+    const found = await database.em.fork().nativeUpdate(GradeEntity, { id }, body);
+    live.publishSetup();
+    return found > 0 ? ok(null) : refuse('record.not_found');
   });
 }

@@ -1,21 +1,57 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
+import type { TechnicianFields, TechnicianRow } from '@wergon/contract/people';
+import { formatDecimal, fraction } from '@wergon/core/money';
+import { formatDay } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Code } from '@wergon/core/scan';
+import { estimateSeconds } from '@wergon/core/work';
 import { BadgeEntity, TechnicianEntity } from './entities.ts';
+import type { Technician } from './entities.ts';
 
-export type NewTechnician = {
-  readonly id?: TechnicianId;
-  readonly number: string;
-  readonly name: string;
-  readonly department: string;
-  readonly badgeCode: Code;
-};
+/** A technician's columns as his fields say. */
+export const columnsOf = ({ billedHours, ...fields }: TechnicianFields) => ({
+  ...fields,
+  billedSeconds: billedHours === null ? null : estimateSeconds({ runHours: billedHours }, 1),
+});
 
 /** Adds a technician with a first badge. */
-export async function addTechnician(em: EntityManager, technician: NewTechnician): Promise<string> {
-  const { id = randomUUID(), number, name, department, badgeCode } = technician;
-  await em.insert(TechnicianEntity, { id, number, name, department, leftOn: null });
-  await em.insert(BadgeEntity, { id: randomUUID(), technician: id, code: badgeCode, revokedAt: null });
+export async function addTechnician(
+  em: EntityManager,
+  fields: TechnicianFields,
+  badgeCode: Code,
+  id: TechnicianId = randomUUID() as TechnicianId,
+): Promise<TechnicianId> {
+  await em.insert(TechnicianEntity, { id, ...columnsOf(fields), pinHash: null });
+  await em.insert(BadgeEntity, {
+    id: randomUUID(),
+    technician: id,
+    code: badgeCode,
+    revokedAt: null,
+    isBound: false,
+  });
   return id;
 }
+
+const dayOrNull = (day: number | null | undefined) => (day == null ? null : formatDay(day as LocalDay));
+
+/** A technician as he is told, without his badges. */
+export const writeTechnician = (technician: Technician): Omit<TechnicianRow, 'badges' | 'hasRate'> => ({
+  id: technician.id,
+  number: technician.number,
+  name: technician.name,
+  department: technician.department,
+  crew: technician.crew,
+  grade: technician.grade ?? null,
+  kind: technician.kind,
+  payrollNumber: technician.payrollNumber,
+  initials: technician.initials,
+  hiredOn: dayOrNull(technician.hiredOn),
+  leftOn: dayOrNull(technician.leftOn),
+  billedHours:
+    technician.billedSeconds == null
+      ? null
+      : formatDecimal(fraction(BigInt(Math.floor(technician.billedSeconds / 36)), 100n)),
+  hasPin: technician.pinHash != null,
+});

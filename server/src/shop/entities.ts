@@ -1,5 +1,6 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
+import type { Charge, ListName, Settings } from '@wergon/contract/shop';
 import type { Policy } from '@wergon/core/ledger';
 import type { Dated } from '@wergon/core/time';
 
@@ -13,6 +14,8 @@ export const ShopEntity = defineEntity({
     zone: p.string(),
     currency: p.string(),
     policy: p.json<Dated<Policy>>(),
+    /** What was chosen other than the defaults. */
+    settings: p.json<Partial<Omit<Settings, 'name'>>>().nullable(),
   },
 });
 export type Shop = InferEntity<typeof ShopEntity>;
@@ -25,7 +28,71 @@ export const ActivityEntity = defineEntity({
     title: p.string(),
     counts: p.json<Dated<boolean>>(),
     code: p.string().unique(),
+    isPaid: p.boolean().default(true),
+    division: p.string().default(''),
+    isOff: p.boolean().default(false),
   },
+});
+
+/** One word of one of the shop's lists. Where it is used it stands by its name, so renaming goes everywhere. */
+export const ListItemEntity = defineEntity({
+  name: 'ListItem',
+  tableName: 'list_item',
+  uniques: [{ properties: ['list', 'name'] }],
+  properties: {
+    id: p.string().primary(),
+    list: p.string().$type<ListName>(),
+    name: p.string(),
+    isOff: p.boolean(),
+  },
+});
+
+/** A work center, or a machine that stands at one. */
+export const ResourceEntity = defineEntity({
+  name: 'Resource',
+  tableName: 'resource',
+  uniques: [{ properties: ['kind', 'name'] }],
+  properties: {
+    id: p.string().primary(),
+    kind: p.string().$type<'work-center' | 'machine'>(),
+    name: p.string(),
+    workCenter: p.string(),
+    code: p.string().unique(),
+    isOff: p.boolean(),
+  },
+});
+
+export const CustomerEntity = defineEntity({
+  name: 'Customer',
+  tableName: 'customer',
+  properties: {
+    id: p.string().primary(),
+    name: p.string().unique(),
+    note: p.string(),
+    charge: p.json<Charge>().nullable(),
+    isOff: p.boolean(),
+  },
+});
+
+/** A customer's machine. */
+export const UnitEntity = defineEntity({
+  name: 'Unit',
+  tableName: 'unit',
+  properties: {
+    id: p.string().primary(),
+    type: p.string(),
+    maker: p.string(),
+    serialNumber: p.string(),
+    nameplate: p.string(),
+    owner: p.string(),
+  },
+});
+export type Unit = InferEntity<typeof UnitEntity>;
+
+export const ClosedDayEntity = defineEntity({
+  name: 'ClosedDay',
+  tableName: 'closed_day',
+  properties: { day: p.integer().primary(), name: p.string() },
 });
 
 /** The demo's clock, which stops with the server and goes on where it stopped. */

@@ -1,4 +1,4 @@
-import { rateRecordSchema } from '@wergon/contract/ledger';
+import { payRecordSchema } from '@wergon/contract/people';
 import type { LedgerFacts, TargetFacts, TargetId } from '@wergon/core/ledger';
 import { costRatesOf } from '@wergon/core/people';
 import type { CostRate, RateRecord, TechnicianId } from '@wergon/core/people';
@@ -21,7 +21,7 @@ export type ShopFacts = LedgerFacts & {
   readonly tasks: ReadonlyMap<TargetId, Task>;
   readonly activities: ReadonlyMap<
     TargetId,
-    { readonly id: string; readonly title: string; readonly code: string }
+    { readonly id: string; readonly title: string; readonly code: string; readonly isOff: boolean }
   >;
 };
 
@@ -63,9 +63,9 @@ async function loadFacts(database: Database): Promise<ShopFacts | undefined> {
   if (!zone.ok) throw new Defect(`stored zone: ${shop.zone}`);
   const orderById = new Map(orders.map((order) => [order.id, order]));
   const targets = new Map<TargetId, TargetFacts>();
-  for (const { id, order, estimate } of tasks) {
+  for (const { id, order, estimate, isAccepted } of tasks) {
     const states = orderById.get(order)?.states ?? [];
-    const isReleased = states.map(({ from, value }) => ({ from, value: isWorkable(value) }));
+    const isReleased = states.map(({ from, value }) => ({ from, value: isAccepted && isWorkable(value) }));
     targets.set(id as TargetId, { kind: 'task', estimate, isReleased });
   }
   for (const { id, counts } of activities) targets.set(id as TargetId, { kind: 'activity', counts });
@@ -88,7 +88,7 @@ function costRatesByTechnician(
   const records = new Map<TechnicianId, RateRecord[]>();
   for (const { technician, record } of rows) {
     const id = technician as TechnicianId;
-    records.set(id, [...(records.get(id) ?? []), rateRecordSchema.parse(JSON.parse(record))]);
+    records.set(id, [...(records.get(id) ?? []), payRecordSchema.parse(JSON.parse(record))]);
   }
   return new Map([...records].map(([id, own]) => [id, costRatesOf(own)]));
 }

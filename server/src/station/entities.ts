@@ -1,4 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { ScannerProfile } from '@wergon/core/scan';
 
 /** A station; only hashes of its token and of its pairing code are kept. */
 export const StationEntity = defineEntity({
@@ -12,5 +13,10 @@ export const StationEntity = defineEntity({
     pairingHash: p.string().nullable().unique(),
     pairingExpiresAt: p.integer().nullable(),
     isRevoked: p.boolean(),
+    /** What a calibration taught of its scanner. */
+    scanner: p.json<ScannerProfile>().nullable(),
+    calibratedAt: p.integer().nullable(),
+    /** When it last recorded something; to the minute. */
+    lastScanAt: p.integer().nullable(),
   },
 });

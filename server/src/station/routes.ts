@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { ok } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import { COOKIES, giveCookie, hashToken, makeToken } from '../access/identify.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
@@ -9,9 +10,14 @@ import { readSql } from '../db/index.ts';
 import { loadBoard } from '../floor/board.ts';
 import type { Outcome } from '../ledger/incoming.ts';
 import { readBatch } from '../ledger/readBatch.ts';
-import { BadgeEntity } from '../people/entities.ts';
 import { StationEntity } from './entities.ts';
+import { loadCodes } from './loadCodes.ts';
 import { drawPairing, offerPairing } from './pairing.ts';
+
+const instantOrNull = (at: number | null | undefined) => (at == null ? null : formatInstant(at as Instant));
+
+/** How long a station's last use is not written down anew. */
+const SEEN_SECONDS = 60;
 
 const TOKEN_SECONDS = 10 * 365 * 86_400;
 
@@ -31,11 +37,13 @@ export function mountStation(mount: Mount, context: Context): void {
   mount('stations', async () => {
     const stations = await database.em.fork().findAll(StationEntity, { orderBy: { name: 1 } });
     return ok({
-      stations: stations.map(({ id, name, pairedAt, isRevoked }) => ({
+      stations: stations.map(({ id, name, pairedAt, isRevoked, calibratedAt, lastScanAt }) => ({
         id,
         name,
-        pairedAt: pairedAt === null ? null : formatInstant(pairedAt as never),
+        pairedAt: instantOrNull(pairedAt),
         isRevoked,
+        calibratedAt: instantOrNull(calibratedAt),
+        lastScanAt: instantOrNull(lastScanAt),
       })),
     });
   });
@@ -53,9 +61,31 @@ export function mountStation(mount: Mount, context: Context): void {
       pairedAt: null,
       ...columns,
       isRevoked: false,
+      scanner: null,
+      calibratedAt: null,
+      lastScanAt: null,
     });
     live.publishSetup();
     return ok({ id, code, expiresAt: formatInstant(expiresAt) });
+  });
+
+  mount('saveStation', async ({ param, body: { name } }) => {
+    const em = database.em.fork();
+    const other = await em.findOne(StationEntity, { name });
+    if (other && other.id !== param('station'))
+      return refuse('record.taken', [{ field: 'name', message: 'a station of this name exists' }]);
+    const found = await em.nativeUpdate(StationEntity, { id: param('station') }, { name });
+    live.publishSetup();
+    return found > 0 ? ok(null) : refuse('record.not_found');
+  });
+
+  mount('calibrate', async ({ body, who }) => {
+    const station = who.station;
+    if (!station) return refuse('station.not_paired');
+    const columns = { scanner: body, calibratedAt: clock.now() };
+    await database.em.fork().nativeUpdate(StationEntity, { id: station.id }, columns);
+    live.publishSetup();
+    return ok(null);
   });
 
   mount('pairAgain', async ({ param }) => {
@@ -105,22 +135,12 @@ export function mountStation(mount: Mount, context: Context): void {
     const em = database.em.fork();
     const board = await readSql(database, (sql) => loadBoard(sql, known, clock.now()));
     const onBoard = new Set(board.tasks.map(({ id }) => id));
-    const badges = await em.find(BadgeEntity, { revokedAt: null });
+    const own = await em.findOneOrFail(StationEntity, { id: station.id });
     return ok({
       ...board,
       station: { id: station.id, name: station.name },
-      codes: [
-        ...badges.map(({ id, code, technician }) => ({ kind: 'badge' as const, id, code, technician })),
-        ...[...known.tasks.values()].flatMap(({ id, code }) =>
-          onBoard.has(id) ? [{ kind: 'target' as const, id, code }] : [],
-        ),
-        ...[...known.activities.values()].map(({ id, code }) => ({ kind: 'target' as const, id, code })),
-        ...board.orders.map(({ id }) => ({
-          kind: 'order' as const,
-          id,
-          code: known.orders.get(id)?.code ?? '',
-        })),
-      ],
+      codes: await loadCodes(em, known, board, onBoard),
+      scanner: own.scanner ?? null,
       isDemo,
       now: clock.nowMs(),
     });
@@ -133,6 +153,16 @@ export function mountStation(mount: Mount, context: Context): void {
       { kind: 'station', id: station.id },
       readBatch(body.entries),
     );
+    await rememberScan(station.id);
     return ok({ results: outcomes.map(writeOutcome), seq, now: clock.nowMs() });
   });
+
+  /** Writes down that a station is in use, at most once a minute. */
+  const seenAt = new Map<string, number>();
+  async function rememberScan(id: string): Promise<void> {
+    const now = clock.now();
+    if (now - (seenAt.get(id) ?? 0) < SEEN_SECONDS) return;
+    seenAt.set(id, now);
+    await database.em.fork().nativeUpdate(StationEntity, { id }, { lastScanAt: now });
+  }
 }

@@ -1,7 +1,9 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
+import type { StandardJobJson, StandardTaskJson, TaskRow } from '@wergon/contract/work';
+import type { Charge } from '@wergon/contract/shop';
 import type { Dated, Seconds } from '@wergon/core/time';
-import type { OrderState, WorkType } from '@wergon/core/work';
+import type { FieldChange, OrderState, WorkType } from '@wergon/core/work';
 
 export const OrderEntity = defineEntity({
   name: 'WorkOrder',
@@ -17,9 +19,22 @@ export const OrderEntity = defineEntity({
     states: p.json<Dated<OrderState>>(),
     includes: p.json<WorkType[]>(),
     code: p.string().unique(),
+    division: p.string().default(''),
+    jobType: p.string().default(''),
+    item: p.string().default(''),
+    unit: p.string().nullable(),
+    /** In cents. */
+    price: p.integer().nullable(),
+    notes: p.text().default(''),
+    charge: p.json<Charge>().nullable(),
+    /** Goes up whenever something that stands on its papers changes. */
+    version: p.integer().default(1),
   },
 });
 export type WorkOrder = InferEntity<typeof OrderEntity>;
+
+/** Hours as they were entered, decimal strings; absent where nothing was. */
+export type HoursText = Pick<TaskRow, 'setupHours' | 'runHours' | 'runHoursPerPiece'>;
 
 export const TaskEntity = defineEntity({
   name: 'Task',
@@ -37,6 +52,93 @@ export const TaskEntity = defineEntity({
     /** The grade's standard rate it was estimated with, in 1/10,000 per hour, and what that came to in cents. */
     standardRate: p.integer(),
     estimatedCost: p.integer(),
+    /** What the first estimate came to; absent where there has been no other. */
+    originalCost: p.integer().nullable(),
+    hours: p.json<HoursText>().nullable(),
+    instructions: p.json<TaskRow['instructions']>().nullable(),
+    reports: p.json<TaskRow['reports']>().nullable(),
+    price: p.integer().nullable(),
+    isOptional: p.boolean().default(false),
+    isAccepted: p.boolean().default(true),
+    costCode: p.string().default(''),
+    charge: p.json<Charge>().nullable(),
+    assigned: p.json<{ kind: 'technician' | 'crew'; id: string }[]>().nullable(),
+    origin: p.json<NonNullable<TaskRow['origin']>>().nullable(),
   },
 });
 export type Task = InferEntity<typeof TaskEntity>;
+
+type StandardBody = {
+  readonly task?: Omit<StandardTaskJson, 'id' | 'version' | 'isOff' | 'savedAt' | 'savedBy' | 'usedBy'>;
+  readonly job?: Pick<StandardJobJson, 'title' | 'scope' | 'steps'>;
+};
+
+/** A standard task or job as it is now. */
+export const StandardEntity = defineEntity({
+  name: 'Standard',
+  tableName: 'standard',
+  properties: {
+    id: p.string().primary(),
+    kind: p.string().$type<'task' | 'job'>(),
+    title: p.string(),
+    version: p.integer(),
+    isOff: p.boolean(),
+    body: p.json<StandardBody>(),
+  },
+});
+export type Standard = InferEntity<typeof StandardEntity>;
+
+/** Every version a standard has had; orders keep the number of theirs. */
+export const StandardVersionEntity = defineEntity({
+  name: 'StandardVersion',
+  tableName: 'standard_version',
+  properties: {
+    standard: p.string().primary(),
+    version: p.integer().primary(),
+    body: p.json<StandardBody>(),
+    savedAt: p.integer(),
+    savedBy: p.string(),
+  },
+});
+
+/** What somebody changed of an order, in words. Rows are only added. */
+export const OrderChangeEntity = defineEntity({
+  name: 'OrderChange',
+  tableName: 'order_change',
+  properties: {
+    id: p.integer().primary().autoincrement(),
+    order: p.string().fieldName('work_order').index(),
+    at: p.integer(),
+    by: p.string().fieldName('changed_by'),
+    changes: p.json<FieldChange[]>(),
+  },
+});
+
+export const AttachmentEntity = defineEntity({
+  name: 'Attachment',
+  tableName: 'attachment',
+  properties: {
+    id: p.string().primary(),
+    order: p.string().fieldName('work_order').index(),
+    name: p.string(),
+    type: p.string().$type<'image/png' | 'image/jpeg' | 'image/webp' | 'application/pdf'>(),
+    size: p.integer(),
+    addedAt: p.integer(),
+    addedBy: p.string(),
+    bytes: p.blob(),
+  },
+});
+
+/** A code of one print of a traveler: its task, perhaps a kind of work, and the version of the order on the paper. */
+export const TravelerCodeEntity = defineEntity({
+  name: 'TravelerCode',
+  tableName: 'traveler_code',
+  uniques: [{ properties: ['task', 'workType', 'version'] }],
+  properties: {
+    code: p.string().primary(),
+    task: p.string(),
+    /** Empty for the task's own code. */
+    workType: p.string(),
+    version: p.integer(),
+  },
+});

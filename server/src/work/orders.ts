@@ -1,53 +1,225 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
-import type { NewOrder } from '@wergon/contract/work';
-import type { Rate } from '@wergon/core/money';
-import { dated } from '@wergon/core/time';
-import type { Dated } from '@wergon/core/time';
+import type { NewOrder, TaskFields } from '@wergon/contract/work';
+import { formatDecimal, formatRate, roundFraction, multiplyFractions, fraction } from '@wergon/core/money';
+import type { Fraction, Rate } from '@wergon/core/money';
+import { dated, formatDay, inForceAt } from '@wergon/core/time';
+import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import { estimateCost, estimateSeconds } from '@wergon/core/work';
-import type { OrderState } from '@wergon/core/work';
+import type { InWords, OrderState } from '@wergon/core/work';
+import { writeCharge } from '../shop/routes.ts';
+import { ensureLabels } from '../shop/labels.ts';
 import type { CodeDrawer } from '../station/drawCode.ts';
 import { OrderEntity, TaskEntity } from './entities.ts';
+import type { HoursText, Task, WorkOrder } from './entities.ts';
 
-/** Adds a work order with its tasks. Every task keeps the standard rate it was estimated with. `gradeRates` must
- *  hold every grade that a task names. */
+/** Standard rates by the id of their grade; holds every grade that a task names. */
+export type GradeRates = ReadonlyMap<string, Rate>;
+
+/** Space between positions, so that papers already printed keep their order when a task comes in between. */
+const POSITION_STEP = 10;
+
+export const centsOf = (amount: Fraction | null): number | null =>
+  amount && Number(roundFraction(multiplyFractions(amount, fraction(100n))));
+
+const HOURS = ['setupHours', 'runHours', 'runHoursPerPiece'] as const;
+const hoursOf = (task: TaskFields): HoursText =>
+  Object.fromEntries(
+    HOURS.flatMap((field) => {
+      const given = task[field];
+      return given ? [[field, formatDecimal(given)]] : [];
+    }),
+  );
+export const writeInstructions = (instructions: TaskFields['instructions']) =>
+  instructions.map(({ text, hours }) => ({ text, ...(hours ? { hours: formatDecimal(hours) } : {}) }));
+
+const orderColumns = (order: NewOrder) => ({
+  number: order.number,
+  title: order.title,
+  customer: order.customer,
+  quantity: order.quantity,
+  dueDay: order.due,
+  includes: order.estimateIncludes,
+  division: order.division,
+  jobType: order.jobType,
+  item: order.item,
+  unit: order.unit,
+  price: centsOf(order.price),
+  notes: order.notes,
+  charge: writeCharge(order.charge),
+});
+
+const taskColumns = (task: TaskFields, position: number) => ({
+  position,
+  title: task.title,
+  workCenter: task.workCenter,
+  grade: task.grade,
+  hasEstimate: HOURS.some((field) => task[field] !== undefined),
+  hours: hoursOf(task),
+  instructions: writeInstructions(task.instructions),
+  reports: task.reports,
+  price: centsOf(task.price),
+  isOptional: task.isOptional,
+  costCode: task.costCode,
+  charge: writeCharge(task.charge),
+  assigned: task.assigned,
+  origin: task.origin,
+});
+
+const labelsOf = (order: NewOrder) => ({
+  customer: [order.customer],
+  division: [order.division],
+  'job-type': [order.jobType],
+  'work-center': order.tasks.map(({ workCenter }) => workCenter),
+  'cost-code': order.tasks.map(({ costCode }) => costCode),
+});
+
+type Draft = NewOrder & { readonly states: Dated<OrderState> };
+
+/** The rows of a new work order. Every task keeps the standard rate it was estimated with. */
+export function newOrderRows(
+  order: Draft,
+  gradeRates: GradeRates,
+  drawCode: CodeDrawer,
+  makeId: () => string,
+) {
+  const id = makeId();
+  const head = { id, code: drawCode('order'), states: order.states, version: 1, ...orderColumns(order) };
+  const tasks = order.tasks.map((task, i) =>
+    newTaskRow(id, task, (i + 1) * POSITION_STEP, order.quantity, gradeRates, drawCode, makeId),
+  );
+  return { order: head, tasks };
+}
+
+/** Adds a work order with its tasks. */
 export async function addOrder(
   em: EntityManager,
-  order: NewOrder & { readonly states: Dated<OrderState> },
-  gradeRates: ReadonlyMap<string, Rate>,
+  order: Draft,
+  gradeRates: GradeRates,
   drawCode: CodeDrawer,
   makeId: () => string = randomUUID,
 ): Promise<string> {
-  const id = makeId();
-  const { number, title, customer, quantity, due, estimateIncludes, states, tasks } = order;
-  const code = drawCode('order');
-  await em.insert(OrderEntity, {
-    id,
-    number,
-    title,
-    customer,
-    quantity,
-    dueDay: due,
-    states,
-    includes: estimateIncludes,
-    code,
-  });
-  for (const [i, { title: taskTitle, workCenter, grade, ...hours }] of tasks.entries()) {
-    const estimated = estimateSeconds(hours, quantity);
-    const standardRate = gradeRates.get(grade) ?? (0 as Rate);
-    await em.insert(TaskEntity, {
-      id: makeId(),
-      order: id,
-      position: (i + 1) * 10,
-      title: taskTitle,
-      workCenter,
-      grade,
-      code: drawCode('task'),
-      hasEstimate: Object.keys(hours).length > 0,
-      estimate: dated(estimated),
-      standardRate,
-      estimatedCost: estimateCost(estimated, standardRate),
-    });
+  await ensureLabels(em, labelsOf(order), drawCode);
+  const rows = newOrderRows(order, gradeRates, drawCode, makeId);
+  await em.insert(OrderEntity, rows.order);
+  for (const task of rows.tasks) await em.insert(TaskEntity, task);
+  return rows.order.id;
+}
+
+function newTaskRow(
+  order: string,
+  task: TaskFields,
+  position: number,
+  quantity: number,
+  gradeRates: GradeRates,
+  drawCode: CodeDrawer,
+  makeId: () => string,
+) {
+  const estimated = estimateSeconds(task, quantity);
+  const standardRate = gradeRates.get(task.grade) ?? (0 as Rate);
+  return {
+    id: makeId(),
+    order,
+    code: drawCode('task'),
+    ...taskColumns(task, position),
+    estimate: dated(estimated),
+    standardRate,
+    estimatedCost: estimateCost(estimated, standardRate),
+    originalCost: null,
+    isAccepted: true,
+  };
+}
+
+/** Saves an order as a whole over what it was: tasks go on by their id, new ones are added, others are deleted. A new
+ *  estimate holds from `now`; what was estimated before stays. Wants every deleted task to be without labor. */
+export async function saveOrder(
+  em: EntityManager,
+  before: WorkOrder,
+  tasksBefore: readonly Task[],
+  order: NewOrder,
+  gradeRates: GradeRates,
+  now: Instant,
+  drawCode: CodeDrawer,
+): Promise<void> {
+  await ensureLabels(em, labelsOf(order), drawCode);
+  await em.nativeUpdate(
+    OrderEntity,
+    { id: before.id },
+    { ...orderColumns(order), version: before.version + 1 },
+  );
+  const kept = new Set(order.tasks.map(({ id }) => id));
+  for (const { id } of tasksBefore) if (!kept.has(id)) await em.nativeDelete(TaskEntity, { id });
+  const known = new Map(tasksBefore.map((task) => [task.id, task]));
+  for (const [i, task] of order.tasks.entries()) {
+    const position = (i + 1) * POSITION_STEP;
+    const old = task.id === null ? undefined : known.get(task.id);
+    if (!old)
+      await em.insert(
+        TaskEntity,
+        newTaskRow(before.id, task, position, order.quantity, gradeRates, drawCode, randomUUID),
+      );
+    else
+      await em.nativeUpdate(
+        TaskEntity,
+        { id: old.id },
+        { ...taskColumns(task, position), ...reestimate(old, task, order.quantity, gradeRates, now) },
+      );
   }
-  return id;
+}
+
+/** A task's estimate after an edit. It keeps its standard rate unless it gets another grade. */
+function reestimate(old: Task, task: TaskFields, quantity: number, gradeRates: GradeRates, now: Instant) {
+  const estimated = estimateSeconds(task, quantity);
+  const standardRate =
+    task.grade === old.grade ? (old.standardRate as Rate) : (gradeRates.get(task.grade) ?? (0 as Rate));
+  const estimatedCost = estimateCost(estimated, standardRate);
+  const isSame = inForceAt(old.estimate, now) === estimated && estimatedCost === old.estimatedCost;
+  if (isSame) return {};
+  const earlier = old.estimate.filter(({ from }) => from < now);
+  return {
+    standardRate,
+    estimatedCost,
+    originalCost: old.originalCost ?? old.estimatedCost,
+    estimate: earlier.length === 0 ? dated(estimated) : [...earlier, { from: now, value: estimated }],
+  };
+}
+
+/** An order as a person reads it, field by field; costs are left out. Two versions of it show what changed. */
+export function orderInWords(
+  order: WorkOrder,
+  tasks: readonly Task[],
+  names: { readonly grade: (id: string) => string; readonly unit: (id: string) => string },
+): InWords {
+  const words: Record<string, string> = {
+    Number: order.number,
+    'What is done': order.title,
+    Customer: order.customer,
+    Pieces: String(order.quantity),
+    Due: order.dueDay == null ? '' : formatDay(order.dueDay as LocalDay),
+    Division: order.division,
+    'Job type': order.jobType,
+    Item: order.item,
+    Unit: order.unit == null ? '' : names.unit(order.unit),
+    Price: order.price == null ? '' : (order.price / 100).toFixed(2),
+    Notes: order.notes,
+    'Estimate includes': [...order.includes].sort().join(', '),
+    Tasks: tasks.map(({ title }) => title).join(', '),
+  };
+  for (const task of tasks) {
+    const say = (field: string, value: string) => {
+      if (value !== '') words[`${task.title}: ${field}`] = value;
+    };
+    say('work center', task.workCenter);
+    say('grade', names.grade(task.grade));
+    for (const [field, hours] of Object.entries(task.hours ?? {}))
+      say(
+        field.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`),
+        hours,
+      );
+    say('instructions', (task.instructions ?? []).map(({ text }) => text).join('; '));
+    say('optional', task.isOptional ? 'yes' : '');
+    say('assigned', (task.assigned ?? []).map(({ id }) => id).join(', '));
+    say('rate estimated with', task.hasEstimate ? formatRate(task.standardRate as Rate) : '');
+  }
+  return words;
 }

@@ -1,24 +1,39 @@
+import type { ListName } from '@wergon/contract/shop';
 import type { OrderRow } from '@wergon/contract/work';
 import { addUsed } from '@wergon/core/floor';
 import type { UsedByType } from '@wergon/core/floor';
+import { formatCents, formatDecimal, formatRate, fraction, toCents } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
+import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { dated, formatDay, formatInstant, inForceAt } from '@wergon/core/time';
+import { formatDay, formatInstant, inForceAt } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import { withAlwaysIncluded } from '@wergon/core/work';
+import { nextOrderNumber, withAlwaysIncluded } from '@wergon/core/work';
 import type { Who } from '../access/identify.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
 import { readSql } from '../db/index.ts';
-import { loadSeq } from '../ledger/strands.ts';
+import { loadSeq, loadStates } from '../ledger/strands.ts';
 import { GradeEntity } from '../people/entities.ts';
-import { drawRandomCode } from '../station/drawCode.ts';
-import { OrderEntity } from './entities.ts';
-import type { WorkOrder } from './entities.ts';
-import { addOrder } from './orders.ts';
-import { loadLabor, writeLabor, writeLine } from './standing.ts';
+import { CustomerEntity, ListItemEntity, ResourceEntity, UnitEntity } from '../shop/entities.ts';
+import type { Unit } from '../shop/entities.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import { settingsOf } from '../shop/routes.ts';
+import { mountAttachments } from './attachments.ts';
+import { mountEditing } from './editing.ts';
+import { AttachmentEntity, OrderChangeEntity } from './entities.ts';
+import type { Task, WorkOrder } from './entities.ts';
+import { mountStandards } from './standards.ts';
+import { loadLabor, peopleOnOrder, writeLabor, writeLine } from './standing.ts';
 import type { TaskWithLabor } from './standing.ts';
+import { mountTravelers } from './travelers.ts';
+
+/** The latest changes of an order that are told with it. */
+const MOST_CHANGES = 40;
+
+export const unitWords = ({ type, maker, serialNumber }: Unit): string =>
+  [type, maker, serialNumber].filter(Boolean).join(', ');
 
 const seesRates = (who: Who) => who.kind === 'desk' && who.rights.has('rates.see');
 
@@ -31,29 +46,158 @@ function usedOf(tasks: readonly Pick<TaskWithLabor, 'lines'>[], order: WorkOrder
     .reduce<UsedByType>((used, { workType, seconds }) => addUsed(used, workType, seconds), {});
 }
 
-const orderRow = (
+function orderRow(
   order: WorkOrder,
   tasks: readonly TaskWithLabor[],
   comparison: OrderRow['comparison'],
   now: Instant,
-): OrderRow => ({
-  id: order.id,
-  number: order.number,
-  title: order.title,
-  customer: order.customer,
-  quantity: order.quantity,
-  due: order.dueDay === null ? null : formatDay(order.dueDay as LocalDay),
-  state: inForceAt(order.states, now),
-  taskCount: tasks.length,
-  finishedTaskCount: tasks.filter(({ isFinished }) => isFinished).length,
-  comparison,
-  used: { ...usedOf(tasks, order) },
-  hasEstimate: tasks.some(({ task }) => task.hasEstimate),
-  isFinished: tasks.length > 0 && tasks.every(({ isFinished }) => isFinished),
-  peopleOn: [...new Set(tasks.flatMap(({ peopleOn }) => peopleOn))],
-});
+): OrderRow {
+  const accepted = tasks.filter(({ task }) => task.isAccepted);
+  return {
+    id: order.id,
+    number: order.number,
+    title: order.title,
+    customer: order.customer,
+    quantity: order.quantity,
+    due: order.dueDay === null ? null : formatDay(order.dueDay as LocalDay),
+    state: inForceAt(order.states, now),
+    division: order.division,
+    jobType: order.jobType,
+    unit: order.unit ?? null,
+    taskCount: accepted.length,
+    finishedTaskCount: accepted.filter(({ isFinished }) => isFinished).length,
+    comparison,
+    used: { ...usedOf(tasks, order) },
+    hasEstimate: accepted.some(({ task }) => task.hasEstimate),
+    isFinished: accepted.length > 0 && accepted.every(({ isFinished }) => isFinished),
+    peopleOn: [...new Set(tasks.flatMap(({ peopleOn }) => peopleOn))],
+  };
+}
 
-export function mountWork(mount: Mount, { database, clock, facts, live }: Context): void {
+/** A task as it was written, apart from its labor. */
+function writeTask(facts: ShopFacts, task: Task) {
+  const first = task.estimate[0]?.value ?? 0;
+  return {
+    id: task.id,
+    position: task.position,
+    title: task.title,
+    workCenter: task.workCenter,
+    code: task.code,
+    grade: task.grade,
+    ...(task.hours ?? (task.hasEstimate ? { runHours: hoursText(task.estimate.at(-1)?.value ?? 0) } : {})),
+    instructions: task.instructions ?? [],
+    reports: task.reports ?? [],
+    price: task.price == null ? null : formatCents(toCents(task.price)),
+    isOptional: task.isOptional,
+    isAccepted: task.isAccepted,
+    costCode: task.costCode,
+    charge: task.charge ?? null,
+    assigned: (task.assigned ?? []).map(({ kind, id }) => ({
+      kind,
+      id,
+      name: kind === 'crew' ? id : (facts.technicians.get(id as TechnicianId)?.name ?? id),
+    })),
+    origin: task.origin ?? null,
+    originalSeconds: first,
+    originalCost: formatCents(toCents(task.originalCost ?? task.estimatedCost)),
+  };
+}
+
+/** Seconds as hours for a field: to a hundredth, because tasks of old data keep no more than their seconds. */
+const hoursText = (seconds: number) => formatDecimal(fraction(BigInt(Math.round(seconds / 36)), 100n));
+
+export function mountWork(mount: Mount, context: Context): void {
+  const { database, clock, facts } = context;
+  mountEditing(mount, context);
+  mountAttachments(mount, context);
+  mountStandards(mount, context);
+  mountTravelers(mount, context);
+
+  /** All that goes with an order beside its labor. */
+  const loadPapers = async (order: WorkOrder, estimatedCost: string) => {
+    const em = database.em.fork();
+    const unit = order.unit == null ? null : await em.findOne(UnitEntity, { id: order.unit });
+    const attachments = await em.find(
+      AttachmentEntity,
+      { order: order.id },
+      { orderBy: { addedAt: 1 }, exclude: ['bytes'] },
+    );
+    const changes = await em.find(
+      OrderChangeEntity,
+      { order: order.id },
+      { orderBy: { id: -1 }, limit: MOST_CHANGES },
+    );
+    const known = await facts.get();
+    const onIt = await readSql(database, (sql) => peopleOnOrder(known, loadStates(sql), order.id));
+    const cost = Math.round(Number(estimatedCost) * 100);
+    return {
+      code: order.code,
+      includes: order.includes,
+      version: order.version,
+      item: order.item,
+      unitWords: unit ? unitWords(unit) : '',
+      price: order.price == null ? null : formatCents(toCents(order.price)),
+      margin: order.price == null ? null : formatCents(toCents(order.price - cost)),
+      notes: order.notes,
+      charge: order.charge ?? null,
+      peopleOnIds: onIt.map(({ technician }) => technician),
+      attachments: attachments.map(({ id, name, type, size, addedAt, addedBy }) => ({
+        id,
+        name,
+        type,
+        size,
+        addedAt: formatInstant(addedAt as Instant),
+        addedBy,
+      })),
+      changes: changes.map(({ at, by, changes: fields }) => ({
+        at: formatInstant(at as Instant),
+        by,
+        changes: fields,
+      })),
+    };
+  };
+
+  mount('preparation', async () => {
+    const { shop, orders, technicians } = await facts.get();
+    const em = database.em.fork();
+    const items = await em.find(ListItemEntity, { isOff: false }, { orderBy: { name: 1 } });
+    const listed = (list: ListName) => items.filter((item) => item.list === list).map(({ name }) => name);
+    const grades = await em.findAll(GradeEntity, { orderBy: { name: 1 } });
+    const centers = await em.find(
+      ResourceEntity,
+      { kind: 'work-center', isOff: false },
+      { orderBy: { name: 1 } },
+    );
+    const customers = await em.find(CustomerEntity, { isOff: false }, { orderBy: { name: 1 } });
+    const units = await em.findAll(UnitEntity, { orderBy: { owner: 1, type: 1 } });
+    return ok({
+      nextNumber: nextOrderNumber(
+        settingsOf(shop).orderNumbers,
+        [...orders.values()].map(({ number }) => number),
+      ),
+      grades: grades.map(({ id, name, standardRate }) => ({
+        id,
+        name,
+        standardRate: formatRate(standardRate as Rate),
+      })),
+      workCenters: centers.map(({ name }) => name),
+      customers: customers.map(({ name }) => name),
+      divisions: listed('division'),
+      jobTypes: listed('job-type'),
+      costCodes: listed('cost-code'),
+      crews: listed('crew'),
+      units: units.map((unit) => ({
+        id: unit.id,
+        type: unit.type,
+        words: unitWords(unit),
+        owner: unit.owner,
+      })),
+      technicians: [...technicians.values()]
+        .filter(({ leftOn }) => leftOn == null)
+        .map(({ id, name, crew }) => ({ id, name, crew })),
+    });
+  });
+
   mount('work', async ({ who }) => {
     const known = await facts.get();
     const now = clock.now();
@@ -87,13 +231,9 @@ export function mountWork(mount: Mount, { database, clock, facts, live }: Contex
     return ok({
       asOf: formatInstant(now),
       seq,
-      order: { ...orderRow(order, labor, sum, now), code: order.code, includes: order.includes },
+      order: { ...orderRow(order, labor, sum, now), ...(await loadPapers(order, sum.estimatedCost)) },
       tasks: tasks.map(({ task, lines, json, isFinished, peopleOn }) => ({
-        id: task.id,
-        position: task.position,
-        title: task.title,
-        workCenter: task.workCenter,
-        code: task.code,
+        ...writeTask(known, task),
         comparison: json,
         used: { ...usedOf([{ lines }], order) },
         hasEstimate: task.hasEstimate,
@@ -104,33 +244,5 @@ export function mountWork(mount: Mount, { database, clock, facts, live }: Contex
           .map((line) => writeLine(known, line, seesRates(who))),
       })),
     });
-  });
-
-  mount('addOrder', async ({ body }) => {
-    const em = database.em.fork();
-    if (await em.findOne(OrderEntity, { number: body.number }))
-      return refuse('record.taken', [{ field: 'number', message: 'there is an order of this number' }]);
-    const grades = await em.findAll(GradeEntity);
-    const rates = new Map(grades.map(({ id, standardRate }) => [id, standardRate as Rate]));
-    const unknown = body.tasks.findIndex(({ grade }) => !rates.has(grade));
-    if (unknown >= 0)
-      return refuse('input.invalid', [{ field: `tasks[${unknown}].grade`, message: 'no such grade' }]);
-    const id = await em.transactional((inner) =>
-      addOrder(inner, { ...body, states: dated('draft' as const) }, rates, drawRandomCode),
-    );
-    facts.forget();
-    live.publishSetup();
-    return ok({ id });
-  });
-
-  mount('changeOrderState', async ({ param, body }) => {
-    const em = database.em.fork();
-    const order = await em.findOne(OrderEntity, { id: param('order') });
-    if (!order) return refuse('record.not_found');
-    order.states = [...order.states, { from: clock.now(), value: body.state }];
-    await em.flush();
-    facts.forget();
-    live.publishSetup();
-    return ok(null);
   });
 }

@@ -2,10 +2,10 @@ import type { ComparisonJson, LineRow } from '@wergon/contract/work';
 import { compareTask, sumComparisons } from '@wergon/core/compare';
 import type { Comparison } from '@wergon/core/compare';
 import { collect, noStrands, piecesOf, settleAt, sumLines } from '@wergon/core/ledger';
-import type { LaborLine, TargetId } from '@wergon/core/ledger';
+import type { LaborLine, LaborState, TargetId } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, inForceAt } from '@wergon/core/time';
+import { formatDay, inForceAt, toSeconds } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
 import type { Sql } from '../db/index.ts';
@@ -68,8 +68,9 @@ export function loadLabor(
     const isFinished = finished.has(id);
     const includes = withAlwaysIncluded(facts.orders.get(task.order)?.includes ?? []);
     const expected = {
-      estimatedSeconds: inForceAt(task.estimate, now),
-      estimatedCost: toCents(task.estimatedCost),
+      // What was offered and not accepted was never to be done.
+      estimatedSeconds: task.isAccepted ? inForceAt(task.estimate, now) : toSeconds(0),
+      estimatedCost: toCents(task.isAccepted ? task.estimatedCost : 0),
       includes,
       isFinished,
     };
@@ -138,3 +139,22 @@ export function writeLine(facts: ShopFacts, line: LaborLine, seesRates: boolean)
     costs: !seesRates ? 'private' : cost === null ? 'no-rate' : 'shown',
   };
 }
+
+/** Who is on tasks of an order after the last entry, and on which. */
+export function peopleOnOrder(
+  facts: ShopFacts,
+  states: ReadonlyMap<TechnicianId, LaborState>,
+  order: string,
+): { readonly technician: TechnicianId; readonly targets: TargetId[] }[] {
+  return [...states].flatMap(([technician, { doing }]) => {
+    const running = doing.status === 'work' ? doing.running : [];
+    const targets = running.map(({ target }) => target).filter((id) => facts.tasks.get(id)?.order === order);
+    return targets.length > 0 ? [{ technician, targets }] : [];
+  });
+}
+
+/** Whether the journal has ever named a task; such a task stays, so that no entry points nowhere. */
+export const hasLabor = (sql: Sql, task: string): boolean =>
+  sql.all(`select 1 from "journal" where "stream" = 'labor' and instr("body", ?) > 0 limit 1`, [
+    JSON.stringify(task),
+  ]).length > 0;

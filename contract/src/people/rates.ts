@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { amountText, dayText, hoursText } from '../wire/index.ts';
+
+const positiveHours = hoursText.refine((hours) => hours.numerator > 0n, 'must be above zero');
+
+/** A dated rate with the shop's own names for its burden. */
+export const payRecordSchema = z
+  .strictObject({
+    from: dayText,
+    per: z.enum(['hour', 'year']),
+    base: amountText,
+    hoursPerYear: positiveHours.exactOptional(),
+    burden: z
+      .array(
+        z.strictObject({
+          name: z.string().trim().max(60).default(''),
+          kind: z.enum(['percent', 'perHour', 'perYear']),
+          value: amountText,
+        }),
+      )
+      .max(30)
+      .default([]),
+  })
+  .superRefine(({ per, hoursPerYear, burden }, context) => {
+    const isNeeded = per === 'year' || burden.some(({ kind }) => kind === 'perYear');
+    if (isNeeded && !hoursPerYear)
+      context.addIssue({ code: 'custom', path: ['hoursPerYear'], message: 'required with a yearly amount' });
+  });
+export type PayRecord = z.input<typeof payRecordSchema>;
+
+/** A rate that changes the cost of days gone by is stored only with `isPastAgreed`, given after its effect was seen. */
+export const newRateSchema = z.strictObject({
+  record: payRecordSchema,
+  /** The record of the same date that this one takes the place of, if there is one. */
+  replaces: dayText.nullable().default(null),
+  isPastAgreed: z.boolean().default(false),
+});
+
+const line = z.strictObject({ name: z.string(), amount: z.string(), perHour: z.string() });
+
+export const ratesSchema = z.strictObject({
+  records: z.array(
+    z.strictObject({
+      /** As it was entered. */
+      record: z.strictObject({
+        from: z.string(),
+        per: z.enum(['hour', 'year']),
+        base: z.string(),
+        hoursPerYear: z.string().exactOptional(),
+        burden: z.array(z.strictObject({ name: z.string(), kind: z.string(), value: z.string() })),
+      }),
+      /** How the cost of an hour comes about; the lines add up to the total. */
+      lines: z.array(line),
+      costPerHour: z.string(),
+    }),
+  ),
+});
+export type RatesJson = z.output<typeof ratesSchema>;
+
+/** What a rate would do to the labor cost of orders, and of indirect time, from its day on. */
+export const rateEffectSchema = z.strictObject({
+  costPerHour: z.string(),
+  isPast: z.boolean(),
+  orders: z.array(
+    z.strictObject({
+      number: z.string(),
+      title: z.string(),
+      isOpen: z.boolean(),
+      seconds: z.number(),
+      before: z.string(),
+      after: z.string(),
+    }),
+  ),
+});
+export type RateEffect = z.output<typeof rateEffectSchema>;

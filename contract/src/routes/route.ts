@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import type { Right } from '../access/index.ts';
+
+/** Who may call a route: anybody, a paired station, whoever is signed in, or whoever has a right. */
+export type Caller = 'public' | 'station' | 'signed-in' | Right;
+
+export type Route = {
+  readonly method: 'get' | 'post';
+  readonly path: string;
+  readonly caller: Caller;
+  readonly summary: string;
+  readonly query?: z.ZodType;
+  readonly body?: z.ZodType;
+  readonly response: z.ZodType;
+  /** How large a body may be, where it may be larger than others. */
+  readonly bodyLimit?: string;
+};
+
+export const nothing = z.null();

@@ -1,0 +1,103 @@
+import type { z } from 'zod';
+import { createdSchema } from '../../people/index.ts';
+import {
+  activityFieldsSchema,
+  checklistSchema,
+  closedDaySchema,
+  customerFieldsSchema,
+  dayOnlySchema,
+  listItemSchema,
+  newListItemSchema,
+  railSchema,
+  resourceFieldsSchema,
+  settingsSchema,
+  shopSchema,
+  unitFieldsSchema,
+} from '../../shop/index.ts';
+import { newStationSchema, pairingSchema, stationsSchema } from '../../station/index.ts';
+import { nothing } from '../route.ts';
+import type { Route } from '../route.ts';
+
+/** A thing that is added at `path` and changed at `path/:id`. */
+const add = <Body extends z.ZodType>(path: string, summary: string, body: Body) =>
+  ({
+    method: 'post',
+    path,
+    caller: 'shop.change',
+    summary,
+    body,
+    response: createdSchema,
+  }) as const;
+const save = <Body extends z.ZodType>(path: string, summary: string, body: Body) =>
+  ({ ...add(path, summary, body), response: nothing }) as const;
+
+export const SHOP_ROUTES = {
+  rail: {
+    method: 'get',
+    path: '/api/rail',
+    caller: 'signed-in',
+    summary: 'Live figures of the places',
+    response: railSchema,
+  },
+  shop: {
+    method: 'get',
+    path: '/api/shop',
+    caller: 'shop.see',
+    summary: 'Settings, lists, and the codes of what is not a person',
+    response: shopSchema,
+  },
+  checklist: {
+    method: 'get',
+    path: '/api/shop/checklist',
+    caller: 'shop.see',
+    summary: 'What is still missing, by name',
+    response: checklistSchema,
+  },
+  saveSettings: save('/api/shop/settings', 'Change the shop’s settings', settingsSchema),
+  addListItem: add('/api/shop/lists', 'Add to one of the shop’s lists', newListItemSchema),
+  saveListItem: save('/api/shop/lists/:item', 'Rename an item of a list, or switch it off', listItemSchema),
+  addActivity: add('/api/shop/activities', 'Add an indirect activity', activityFieldsSchema),
+  saveActivity: save('/api/shop/activities/:activity', 'Change an indirect activity', activityFieldsSchema),
+  addResource: add('/api/shop/resources', 'Add a work center or a machine', resourceFieldsSchema),
+  saveResource: save(
+    '/api/shop/resources/:resource',
+    'Change a work center or a machine',
+    resourceFieldsSchema,
+  ),
+  addCustomer: add('/api/shop/customers', 'Add a customer', customerFieldsSchema),
+  saveCustomer: save('/api/shop/customers/:customer', 'Change a customer', customerFieldsSchema),
+  addUnit: add('/api/shop/units', 'Add a customer’s unit', unitFieldsSchema),
+  saveUnit: save('/api/shop/units/:unit', 'Change a unit', unitFieldsSchema),
+  addClosedDay: save('/api/shop/closed-days', 'Close the shop for a day', closedDaySchema),
+  removeClosedDay: save('/api/shop/closed-days/remove', 'Open the shop on a day after all', dayOnlySchema),
+  stations: {
+    method: 'get',
+    path: '/api/stations',
+    caller: 'shop.see',
+    summary: 'All stations',
+    response: stationsSchema,
+  },
+  addStation: {
+    method: 'post',
+    path: '/api/stations',
+    caller: 'shop.change',
+    summary: 'Add a station and get its pairing code',
+    body: newStationSchema,
+    response: pairingSchema,
+  },
+  saveStation: save('/api/stations/:station', 'Rename a station', newStationSchema),
+  pairAgain: {
+    method: 'post',
+    path: '/api/stations/:station/pairing',
+    caller: 'shop.change',
+    summary: 'Get a new pairing code',
+    response: pairingSchema,
+  },
+  revokeStation: {
+    method: 'post',
+    path: '/api/stations/:station/revoke',
+    caller: 'shop.change',
+    summary: 'Take a station its token',
+    response: nothing,
+  },
+} as const satisfies Record<string, Route>;

@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { stepFields } from './order.ts';
+
+const name = z.string().trim().min(1).max(120);
+
+export const standardTaskSchema = z.strictObject(stepFields);
+export type StandardTaskFields = z.output<typeof standardTaskSchema>;
+
+export const SCOPE_KINDS = ['general', 'item', 'unitType', 'customer'] as const;
+export const standardJobSchema = z.strictObject({
+  title: name,
+  scope: z
+    .discriminatedUnion('kind', [
+      z.strictObject({ kind: z.literal('general') }),
+      z.strictObject({ kind: z.enum(['item', 'unitType', 'customer']), name }),
+    ])
+    .default({ kind: 'general' }),
+  steps: z
+    .array(z.strictObject({ task: z.string(), isRequired: z.boolean() }))
+    .min(1, 'a standard job needs at least one task')
+    .max(60),
+});
+export type StandardJobFields = z.output<typeof standardJobSchema>;
+
+/** `version` is the one that this grew out of; absent for a new standard. */
+const saved = { id: z.string().nullable(), version: z.int().nullable(), isOff: z.boolean().default(false) };
+export const saveStandardTaskSchema = z.strictObject({ ...saved, task: standardTaskSchema });
+export const saveStandardJobSchema = z.strictObject({ ...saved, job: standardJobSchema });
+
+/** A step as it is told: hours are decimal strings as they were entered. */
+export const stepJson = {
+  title: z.string(),
+  workCenter: z.string(),
+  grade: z.string(),
+  setupHours: z.string().exactOptional(),
+  runHours: z.string().exactOptional(),
+  runHoursPerPiece: z.string().exactOptional(),
+  instructions: z.array(z.strictObject({ text: z.string(), hours: z.string().exactOptional() })),
+  reports: z.array(
+    z.strictObject({
+      when: z.enum(['start', 'end', 'done']),
+      kind: z.enum(['pieces', 'value', 'remark']),
+      label: z.string(),
+      unit: z.string(),
+      least: z.number().nullable(),
+      most: z.number().nullable(),
+    }),
+  ),
+  price: z.string().nullable(),
+};
+const kept = {
+  id: z.string(),
+  version: z.number(),
+  isOff: z.boolean(),
+  savedAt: z.string(),
+  savedBy: z.string(),
+};
+const standardTaskJson = z.strictObject({ ...kept, ...stepJson, usedBy: z.array(z.string()) });
+export type StandardTaskJson = z.output<typeof standardTaskJson>;
+const standardJobJson = z.strictObject({
+  ...kept,
+  title: z.string(),
+  scope: z.strictObject({ kind: z.enum(SCOPE_KINDS), name: z.string().exactOptional() }),
+  steps: z.array(z.strictObject({ task: z.string(), isRequired: z.boolean() })),
+});
+export type StandardJobJson = z.output<typeof standardJobJson>;
+
+export const standardsSchema = z.strictObject({
+  tasks: z.array(standardTaskJson),
+  jobs: z.array(standardJobJson),
+});
+
+/** One earlier version of a standard. */
+export const standardVersionsSchema = z.strictObject({
+  versions: z.array(
+    z.strictObject({
+      version: z.number(),
+      savedAt: z.string(),
+      savedBy: z.string(),
+      changes: z.array(z.strictObject({ field: z.string(), before: z.string(), after: z.string() })),
+    }),
+  ),
+});

@@ -1,0 +1,78 @@
+import { fail, ok } from '../result/index.ts';
+import type { Result } from '../result/index.ts';
+import { weekdayOf } from '../time/index.ts';
+import type { LocalDay } from '../time/index.ts';
+
+/** One planned shift: minutes of the day on the shop's clock. An end at or before the start lies on the next day. */
+export type ShiftPlan = {
+  readonly startMinute: number;
+  readonly endMinute: number;
+  readonly breakMinutes: number;
+};
+
+/** Seven days, Monday first; `null` is a free day. */
+export type PatternWeek = readonly (ShiftPlan | null)[];
+
+/** A rotation of one to four weeks that holds from a day on; its first week is the week of that day. */
+export type WorkPattern = { readonly from: LocalDay; readonly weeks: readonly PatternWeek[] };
+
+const DAY_MINUTES = 1440;
+const DAYS_PER_WEEK = 7;
+const MOST_WEEKS = 4;
+
+export const PATTERN_ERROR_CODES = [
+  'pattern.weeks',
+  'pattern.days',
+  'pattern.minute',
+  'pattern.break',
+] as const;
+export type PatternErrorCode = (typeof PATTERN_ERROR_CODES)[number];
+
+/** Length of a planned shift from its start to its end, break included, in minutes. */
+const lengthOfShift = ({ startMinute, endMinute }: ShiftPlan): number =>
+  endMinute > startMinute ? endMinute - startMinute : endMinute + DAY_MINUTES - startMinute;
+
+/** Planned working minutes of a shift: its length less the unpaid break. */
+export const plannedMinutes = (plan: ShiftPlan): number => lengthOfShift(plan) - plan.breakMinutes;
+
+/** Checks a rotation: one to four weeks of seven days, minutes within a day, a break shorter than its shift. */
+export function checkPattern(
+  weeks: readonly PatternWeek[],
+): Result<readonly PatternWeek[], PatternErrorCode> {
+  if (weeks.length < 1 || weeks.length > MOST_WEEKS) return fail('pattern.weeks');
+  for (const [week, days] of weeks.entries()) {
+    if (days.length !== DAYS_PER_WEEK) return fail('pattern.days', { week });
+    for (const [day, plan] of days.entries()) {
+      if (!plan) continue;
+      const isMinute = (minute: number) => Number.isInteger(minute) && minute >= 0 && minute < DAY_MINUTES;
+      if (!isMinute(plan.startMinute) || !isMinute(plan.endMinute))
+        return fail('pattern.minute', { week, day });
+      if (!isMinute(plan.breakMinutes) || plannedMinutes(plan) <= 0)
+        return fail('pattern.break', { week, day });
+    }
+  }
+  return ok(weeks);
+}
+
+/** What a day is for a person. */
+export type PlannedDay =
+  | { readonly kind: 'work'; readonly plan: ShiftPlan }
+  | { readonly kind: 'free' | 'closed' | 'absent' | 'unplanned' };
+
+/** What is planned of a person on a day: the latest pattern not after it, unless the shop is closed or he is absent.
+ *  `unplanned` where no pattern holds yet. Source: docs/people.md, planned pattern. */
+export function plannedOn(
+  patterns: readonly WorkPattern[],
+  isClosed: boolean,
+  isAbsent: boolean,
+  day: LocalDay,
+): PlannedDay {
+  const pattern = [...patterns].sort((a, b) => b.from - a.from).find(({ from }) => from <= day);
+  if (!pattern) return { kind: 'unplanned' };
+  const firstMonday = pattern.from - (weekdayOf(pattern.from) - 1);
+  const week = Math.floor((day - firstMonday) / DAYS_PER_WEEK) % pattern.weeks.length;
+  const plan = pattern.weeks[week]?.[weekdayOf(day) - 1];
+  if (!plan) return { kind: 'free' };
+  if (isClosed) return { kind: 'closed' };
+  return isAbsent ? { kind: 'absent' } : { kind: 'work', plan };
+}

@@ -1,0 +1,135 @@
+import fc from 'fast-check';
+import { formatRate, fraction } from '../money/index.ts';
+import { parseDay, toDay } from '../time/index.ts';
+import type { LocalDay } from '../time/index.ts';
+import { checkPattern, costRatesOf, explainRate, plannedMinutes, plannedOn } from './index.ts';
+import type { BurdenItem, PatternWeek, RateRecord, ShiftPlan } from './index.ts';
+
+const day = (text: string): LocalDay => {
+  const parsed = parseDay(text);
+  if (!parsed.ok) throw new Error(text);
+  return parsed.value;
+};
+
+describe('how a cost rate comes about', () => {
+  const record = (more: Partial<RateRecord>): RateRecord => ({
+    from: day('2026-01-01'),
+    per: 'hour',
+    base: fraction(3150n, 100n),
+    burden: [],
+    ...more,
+  });
+  test.each<[RateRecord, string, string[], string, string]>([
+    [record({}), '31.5000', [], '31.5000', 'a bare hour'],
+    [
+      record({
+        burden: [
+          { kind: 'percent', value: fraction(124n, 10n) },
+          { kind: 'perHour', value: fraction(320n, 100n) },
+        ],
+      }),
+      '31.5000',
+      ['3.9060', '3.2000'],
+      '38.6060',
+      'a percentage and an amount per hour',
+    ],
+    [
+      record({
+        per: 'year',
+        base: fraction(68_000n),
+        hoursPerYear: fraction(1950n),
+        burden: [{ kind: 'perYear', value: fraction(6200n) }],
+      }),
+      '34.8718',
+      ['3.1795'],
+      '38.0513',
+      'a salary over its hours',
+    ],
+  ])('%#: %s', (given, base, burden, total) => {
+    const explained = explainRate(given);
+    expect([
+      formatRate(explained.base),
+      explained.burden.map(formatRate),
+      formatRate(explained.total),
+    ]).toEqual([base, burden, total]);
+  });
+
+  const amount = fc
+    .tuple(fc.bigInt({ min: 0n, max: 10_000_000n }), fc.constantFrom(1n, 3n, 7n, 100n))
+    .map(([numerator, denominator]) => fraction(numerator, denominator));
+  const item = fc.record({ kind: fc.constantFrom('percent', 'perHour', 'perYear'), value: amount });
+  test('its lines always add up to the cost rate that the ledger uses', () =>
+    fc.assert(
+      fc.property(
+        amount,
+        fc.array(item, { maxLength: 6 }),
+        fc.constantFrom<'hour' | 'year'>('hour', 'year'),
+        (base, burden, per) => {
+          const given = record({ base, per, hoursPerYear: fraction(1757n), burden: burden as BurdenItem[] });
+          const { base: first, burden: rest, total } = explainRate(given);
+          expect(rest.reduce<number>((a, b) => a + b, first)).toBe(total);
+          expect(total).toBe(costRatesOf([given])[0]?.rate);
+        },
+      ),
+      { seed: 20_260 },
+    ));
+});
+
+describe('a planned pattern', () => {
+  const shift = (startMinute: number, endMinute: number, breakMinutes = 30): ShiftPlan => ({
+    startMinute,
+    endMinute,
+    breakMinutes,
+  });
+  const early = shift(360, 840);
+  const late = shift(840, 1320);
+  const week = (plan: ShiftPlan | null, days = 5): PatternWeek =>
+    Array.from({ length: 7 }, (_each, i) => (i < days ? plan : null));
+  const rotation = { from: day('2026-11-04'), weeks: [week(early), week(late), week(null)] };
+
+  test.each([
+    [early, 450, 'by day'],
+    [shift(1320, 360), 450, 'over midnight'],
+    [shift(0, 0, 0), 1440, 'a whole day'],
+  ])('%o is %i minutes: %s', (plan, minutes) => expect(plannedMinutes(plan)).toBe(minutes));
+
+  test.each([
+    ['2026-11-03', 'unplanned', 'before it holds'],
+    ['2026-11-04', 'early', 'its first week is the week of its first day'],
+    ['2026-11-07', 'free', 'a Saturday'],
+    ['2026-11-09', 'late', 'the second week of the rotation'],
+    ['2026-11-16', 'free', 'the free week'],
+    ['2026-11-23', 'early', 'round again'],
+  ])('%s is %s: %s', (text, expected) => {
+    const planned = plannedOn([rotation], false, false, day(text));
+    const name = planned.kind === 'work' ? (planned.plan === early ? 'early' : 'late') : planned.kind;
+    expect(name).toBe(expected);
+  });
+
+  test.each([
+    [true, true, 'closed', 'nobody is absent from a closed shop'],
+    [false, true, 'absent', 'leave'],
+    [true, false, 'closed', 'a holiday'],
+  ])('closed %s, absent %s: %s, %s', (isClosed, isAbsent, kind) =>
+    expect(plannedOn([rotation], isClosed, isAbsent, day('2026-11-04')).kind).toBe(kind),
+  );
+
+  test('a later pattern takes over from its day', () =>
+    expect(
+      plannedOn(
+        [rotation, { from: toDay(rotation.from + 1), weeks: [week(null)] }],
+        false,
+        false,
+        day('2026-11-09'),
+      ).kind,
+    ).toBe('free'));
+
+  test.each([
+    [[], 'pattern.weeks'],
+    [Array.from({ length: 5 }, () => week(early)), 'pattern.weeks'],
+    [[week(early).slice(1)], 'pattern.days'],
+    [[week(shift(-1, 10))], 'pattern.minute'],
+    [[week(shift(0, 1440))], 'pattern.minute'],
+    [[week(shift(360, 390))], 'pattern.break'],
+  ])('%j is refused as %s', (weeks, code) => expect(checkPattern(weeks)).toMatchObject({ ok: false, code }));
+});

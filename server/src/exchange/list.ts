@@ -1,0 +1,32 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import type { z } from 'zod';
+
+/** What would become of a row. */
+export type Fate = 'new' | 'changed' | 'same';
+export type Judged = Fate | { readonly field: string; readonly message: string };
+
+/** A list that can be brought in: how a row is read, judged against what is there, and stored. */
+export type List<Row> = {
+  readonly schema: z.ZodType<Row>;
+  /** Judges all rows together, in their order: a row can contradict one before it. */
+  readonly judge: (em: EntityManager, rows: readonly Row[]) => Promise<readonly Judged[]>;
+  /** Stores rows that were judged `new` or `changed`. */
+  readonly store: (em: EntityManager, rows: readonly Row[], by: string) => Promise<void>;
+  /** All that is there, in the columns of the import. */
+  readonly write: (em: EntityManager) => Promise<string[][]>;
+};
+
+/** Adds many rows of one entity quickly. */
+export const inParts = <T>(items: readonly T[], size = 200): T[][] =>
+  Array.from({ length: Math.ceil(items.length / size) }, (_each, i) => items.slice(i * size, (i + 1) * size));
+
+/** Items by a key, each in their order. */
+export function groupBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const item of items) {
+    const group = groups.get(keyOf(item));
+    if (group) group.push(item);
+    else groups.set(keyOf(item), [item]);
+  }
+  return groups;
+}

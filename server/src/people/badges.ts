@@ -1,0 +1,80 @@
+import { randomUUID } from 'node:crypto';
+import { parseForeign } from '@wergon/core/scan';
+import type { ForeignErrorCode } from '@wergon/core/scan';
+import { ok } from '@wergon/core/result';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { refuse } from '../app/problem.ts';
+import { drawRandomCode } from '../station/drawCode.ts';
+import { BadgeEntity, PersonLabelEntity, TechnicianEntity } from './entities.ts';
+
+const BIND_WORDS: Readonly<Record<ForeignErrorCode, string>> = {
+  'foreign.too_short': 'is too short to be a card',
+  'foreign.too_long': 'is too long to be a card',
+  'foreign.ours': 'is a code of our own labels; issue a badge instead',
+};
+
+/** Routes of badges: issued by us, bound from any card, revoked when lost. */
+export function mountBadges(mount: Mount, { database, clock, facts, live }: Context): void {
+  const findTechnician = (id: string) => database.em.fork().findOne(TechnicianEntity, { id });
+  const changed = () => {
+    facts.forget();
+    live.publishSetup();
+  };
+
+  mount('issueBadge', async ({ param }) => {
+    const technician = await findTechnician(param('technician'));
+    if (!technician) return refuse('record.not_found');
+    const badge = { id: randomUUID(), code: drawRandomCode('badge') };
+    await database.em
+      .fork()
+      .insert(BadgeEntity, { ...badge, technician: technician.id, revokedAt: null, isBound: false });
+    changed();
+    return ok(badge);
+  });
+
+  mount('bindBadge', async ({ param, body }) => {
+    const technician = await findTechnician(param('technician'));
+    if (!technician) return refuse('record.not_found');
+    const read = parseForeign(body.text);
+    if (!read.ok) return refuse('input.invalid', [{ field: 'text', message: BIND_WORDS[read.code] }]);
+    const code = read.value;
+    const em = database.em.fork();
+    const taken = await em.findOne(BadgeEntity, { code });
+    if (taken && (taken.revokedAt === null || taken.technician !== technician.id)) {
+      const owner = await em.findOne(TechnicianEntity, { id: taken.technician });
+      const whose =
+        taken.technician === technician.id ? 'his badge already' : `${owner?.name ?? 'somebody'}’s badge`;
+      const state = taken.revokedAt === null ? '' : ', revoked';
+      return refuse('record.taken', [{ field: 'text', message: `is ${whose}${state}` }]);
+    }
+    // His own card that was lost and found again is taken into use once more.
+    if (taken) await em.nativeUpdate(BadgeEntity, { id: taken.id }, { revokedAt: null });
+    const id = taken?.id ?? randomUUID();
+    if (!taken)
+      await em.insert(BadgeEntity, { id, code, technician: technician.id, revokedAt: null, isBound: true });
+    changed();
+    return ok({ id, code });
+  });
+
+  mount('revokeBadge', async ({ param }) => {
+    const found = await database.em
+      .fork()
+      .nativeUpdate(BadgeEntity, { id: param('badge'), revokedAt: null }, { revokedAt: clock.now() });
+    changed();
+    return found > 0 ? ok(null) : refuse('record.not_found');
+  });
+
+  mount('dayEndLabel', async ({ param }) => {
+    const em = database.em.fork();
+    const badge = await em.findOne(BadgeEntity, { technician: param('technician'), revokedAt: null });
+    if (!badge) return refuse('record.not_found');
+    const known = await em.findOne(PersonLabelEntity, { badge: badge.id, action: 'shift-out' });
+    if (known) return ok({ id: badge.id, code: known.code });
+    // A label that stands for a badge is as unguessable as one.
+    const code = drawRandomCode('badge');
+    await em.insert(PersonLabelEntity, { code, badge: badge.id, action: 'shift-out' });
+    changed();
+    return ok({ id: badge.id, code });
+  });
+}

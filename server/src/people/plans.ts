@@ -1,0 +1,103 @@
+import { plannedMinutes, plannedOn } from '@wergon/core/people';
+import type { PlannedDay, WorkPattern } from '@wergon/core/people';
+import { ok } from '@wergon/core/result';
+import { formatDay, toDay } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { refuse } from '../app/problem.ts';
+import { ClosedDayEntity } from '../shop/entities.ts';
+import { AbsenceEntity, PatternEntity, TechnicianEntity } from './entities.ts';
+
+/** How far ahead a plan is told. */
+const DAYS_AHEAD = 28;
+
+const clockOf = (minute: number) => `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
+
+const wordsOf = (
+  planned: PlannedDay,
+  closedName: string | undefined,
+  absence: string | undefined,
+): string => {
+  switch (planned.kind) {
+    case 'work':
+      return `${clockOf(planned.plan.startMinute)} to ${clockOf(planned.plan.endMinute)}`;
+    case 'closed':
+      return closedName ?? 'closed';
+    case 'absent':
+      return absence ?? 'absent';
+    case 'free':
+      return 'free';
+    case 'unplanned':
+      return 'nothing planned';
+  }
+};
+
+/** Routes of what is planned: patterns and absences, apart from what was worked. */
+export function mountPlans(mount: Mount, { database, clock, facts, live }: Context): void {
+  const hasTechnician = async (id: string) => (await database.em.fork().count(TechnicianEntity, { id })) > 0;
+
+  mount('plan', async ({ param }) => {
+    const technician = param('technician');
+    if (!(await hasTechnician(technician))) return refuse('record.not_found');
+    const em = database.em.fork();
+    const { zone } = await facts.get();
+    const today = zone.dayAt(clock.now());
+    const rows = await em.find(PatternEntity, { technician }, { orderBy: { fromDay: 1 } });
+    const patterns = rows.map(({ fromDay, weeks }): WorkPattern => ({ from: fromDay as LocalDay, weeks }));
+    const absences = await em.find(
+      AbsenceEntity,
+      { technician, day: { $gte: today - 60 } },
+      { orderBy: { day: 1 } },
+    );
+    const closed = new Map((await em.findAll(ClosedDayEntity)).map(({ day, name }) => [day, name]));
+    const absent = new Map(absences.map(({ day, kind }) => [day, kind]));
+    const days = Array.from({ length: DAYS_AHEAD }, (_each, i) => toDay(today + i));
+    return ok({
+      patterns: patterns.map(({ from, weeks }) => ({
+        from: formatDay(from),
+        weeks: weeks.map((week) => [...week]),
+      })),
+      absences: absences.map(({ day, kind, isPaid }) => ({ day: formatDay(day as LocalDay), kind, isPaid })),
+      days: days.map((day) => {
+        const planned = plannedOn(patterns, closed.has(day), absent.has(day), day);
+        return {
+          day: formatDay(day),
+          kind: planned.kind,
+          plannedSeconds: planned.kind === 'work' ? plannedMinutes(planned.plan) * 60 : 0,
+          words: wordsOf(planned, closed.get(day), absent.get(day)),
+        };
+      }),
+    });
+  });
+
+  mount('savePattern', async ({ param, body }) => {
+    const technician = param('technician');
+    if (!(await hasTechnician(technician))) return refuse('record.not_found');
+    await database.em.fork().upsert(PatternEntity, { technician, fromDay: body.from, weeks: body.weeks });
+    live.publishSetup();
+    return ok(null);
+  });
+
+  mount('addAbsence', async ({ param, body }) => {
+    const technician = param('technician');
+    if (!(await hasTechnician(technician))) return refuse('record.not_found');
+    const { from, to, kind, isPaid } = body;
+    const days = Array.from({ length: to - from + 1 }, (_each, i) => from + i);
+    await database.em.fork().upsertMany(
+      AbsenceEntity,
+      days.map((day) => ({ technician, day, kind, isPaid })),
+    );
+    live.publishSetup();
+    return ok(null);
+  });
+
+  mount('removeAbsence', async ({ param, body }) => {
+    const removed = await database.em.fork().nativeDelete(AbsenceEntity, {
+      technician: param('technician'),
+      day: { $gte: body.from, $lte: body.to },
+    });
+    live.publishSetup();
+    return removed > 0 ? ok(null) : refuse('record.not_found');
+  });
+}

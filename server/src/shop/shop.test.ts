@@ -1,0 +1,124 @@
+import type { OrderJson } from '@wergon/contract/work';
+import type { Checklist, ShopJson } from '@wergon/contract/shop';
+import { openTestShop } from '../app/testShop.fixture.ts';
+import type { TestShop } from '../app/testShop.fixture.ts';
+
+let shop: TestShop;
+beforeAll(async () => (shop = await openTestShop()));
+afterAll(() => shop.close());
+const read = async () => (await shop.get('/api/shop')).body as ShopJson;
+
+test('a new shop begins with indirect activities, paid and unpaid, and with reasons', async () => {
+  const { activities, lists } = await read();
+  expect(activities.length).toBeGreaterThan(5);
+  expect(activities.find(({ title }) => title === 'Private errand')).toMatchObject({
+    counts: false,
+    isPaid: false,
+  });
+  expect(lists['down-reason'].length).toBeGreaterThan(2);
+});
+
+test('the people’s departments are a list, and a new name goes everywhere', async () => {
+  const { lists } = await read();
+  const winding = lists.department.find(({ name }) => name === 'Winding');
+  await shop.post(`/api/shop/lists/${winding?.id ?? ''}`, { name: 'Coils', isOff: false });
+  const { technicians } = (await shop.get('/api/people')).body as { technicians: { department: string }[] };
+  expect(technicians.map(({ department }) => department)).toEqual(['Coils', 'Coils']);
+});
+
+test('a customer and a work center that are renamed are renamed in orders', async () => {
+  const order = {
+    ...shop.newOrder('7001'),
+    customer: 'Aker',
+    tasks: [{ ...shop.newOrder('x').tasks[0], workCenter: 'Lathe' }],
+  };
+  const { id } = (await shop.post('/api/work', order)).body as { id: string };
+  const { customers, resources } = await read();
+  const customer = customers.find(({ name }) => name === 'Aker')?.id ?? '';
+  const center = resources.find(({ name }) => name === 'Lathe')?.id ?? '';
+  expect((await shop.post(`/api/shop/customers/${customer}`, { name: 'Aker Dairy' })).status).toBe(200);
+  expect(
+    (await shop.post(`/api/shop/resources/${center}`, { kind: 'work-center', name: 'Big lathe' })).status,
+  ).toBe(200);
+  const renamed = (await shop.get(`/api/work/${id}`)).body as OrderJson;
+  expect([renamed.order.customer, renamed.tasks[0]?.workCenter]).toEqual(['Aker Dairy', 'Big lathe']);
+});
+
+test.each<[string, object, string, string]>([
+  ['/api/shop/lists', { list: 'division', name: '' }, 'name', 'no name'],
+  ['/api/shop/lists', { list: 'colour', name: 'x' }, 'list', 'no such list'],
+  ['/api/shop/resources', { kind: 'machine', name: 'Oven' }, 'workCenter', 'a machine that stands nowhere'],
+  [
+    '/api/shop/customers',
+    { name: 'x', charge: { isBillable: true, per: 'hour', amount: '-1' } },
+    'charge.amount',
+    'a negative charge',
+  ],
+  ['/api/shop/closed-days', { day: '2026-02-30', name: 'x' }, 'day', 'a day that does not exist'],
+  [
+    '/api/shop/settings',
+    {
+      name: 'x',
+      orderNumbers: { prefix: '', digits: 0, first: 1 },
+      labels: { symbology: 'code128', paper: 'a4' },
+    },
+    'orderNumbers.digits',
+    'no digits',
+  ],
+])('%s with %j names %s: %s', async (path, body, field) =>
+  expect((await shop.post(path, body)).body).toMatchObject({ status: 422, errors: [{ field }] }),
+);
+
+test('two of one name are refused in every list', async () => {
+  for (const [path, body] of [
+    ['/api/shop/lists', { list: 'division', name: 'North' }],
+    ['/api/shop/resources', { kind: 'work-center', name: 'Bench' }],
+    ['/api/shop/customers', { name: 'Sund Fish' }],
+    ['/api/shop/activities', { title: 'Errand', counts: true }],
+  ] as const) {
+    expect([path, (await shop.post(path, body)).status]).toEqual([path, 200]);
+    expect([path, (await shop.post(path, body)).status]).toEqual([path, 409]);
+  }
+});
+
+test('an activity that is switched off is not heard at stations any more', async () => {
+  const { activities } = await read();
+  const { id = '', title = '', code } = activities[0] ?? {};
+  const heard = async () =>
+    (
+      (await shop.get('/api/station/directory', shop.station)).body as { codes: { code: string }[] }
+    ).codes.some((each) => each.code === code);
+  expect(await heard()).toBe(true);
+  await shop.post(`/api/shop/activities/${id}`, { title, counts: true, isOff: true });
+  expect(await heard()).toBe(false);
+});
+
+test('the next order number follows the scheme', async () => {
+  const { settings } = await read();
+  await shop.post('/api/shop/settings', {
+    ...settings,
+    orderNumbers: { prefix: 'W', digits: 5, first: 300 },
+  });
+  expect((await shop.get('/api/preparation')).body).toMatchObject({ nextNumber: 'W00300' });
+});
+
+test('the checklist names what is missing until it is there', async () => {
+  const list = async () => (await shop.get('/api/shop/checklist')).body as Checklist;
+  const named = async (kind: string) => (await list()).items.find((item) => item.kind === kind)?.names;
+  const { id } = (await shop.post('/api/people', { number: '9', name: 'Cy', department: '' })).body as {
+    id: string;
+  };
+  expect(await named('no-rate')).toEqual(['Cy']);
+  expect(await named('station-untested')).toEqual(['Winding 1']);
+  await shop.post(`/api/people/${id}/rates`, { record: { from: '2026-03-01', per: 'hour', base: '20' } });
+  await shop.send(shop.scan('shift-in', 90, shop.ada));
+  expect(await named('no-rate')).toBeUndefined();
+  expect(await named('station-untested')).toBeUndefined();
+  expect((await list()).hasScans).toBe(true);
+});
+
+test('what a calibration taught is told to the station whose scanner it is', async () => {
+  const scanner = { endKey: null, prefix: ']C1', suffix: '', meant: { À: '0' } };
+  expect((await shop.post('/api/station/scanner', scanner, shop.station)).status).toBe(200);
+  expect((await shop.get('/api/station/directory', shop.station)).body).toMatchObject({ scanner });
+});

@@ -1,0 +1,64 @@
+import { randomUUID } from 'node:crypto';
+import { MOST_ATTACHMENT_BYTES } from '@wergon/contract/work';
+import { ok } from '@wergon/core/result';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { refuse } from '../app/problem.ts';
+import { AttachmentEntity, OrderEntity } from './entities.ts';
+
+const startsWith = (bytes: Buffer, hex: string, offset = 0) =>
+  bytes.subarray(offset, offset + hex.length / 2).toString('hex') === hex;
+
+/** What a file is, by its first bytes; what it is called proves nothing. */
+export function typeOfBytes(bytes: Buffer) {
+  if (startsWith(bytes, '89504e470d0a1a0a')) return 'image/png' as const;
+  if (startsWith(bytes, 'ffd8ff')) return 'image/jpeg' as const;
+  if (startsWith(bytes, '52494646') && startsWith(bytes, '57454250', 8)) return 'image/webp' as const;
+  if (startsWith(bytes, '255044462d')) return 'application/pdf' as const;
+  return undefined;
+}
+
+/** Routes of pictures and papers that go with an order. */
+export function mountAttachments(mount: Mount, { database, clock, live }: Context): void {
+  mount('addAttachment', async ({ param, body, who }) => {
+    const em = database.em.fork();
+    if (!(await em.findOne(OrderEntity, { id: param('order') }))) return refuse('record.not_found');
+    const bytes = Buffer.from(body.base64, 'base64');
+    if (bytes.length > MOST_ATTACHMENT_BYTES)
+      return refuse('input.invalid', [{ field: 'base64', message: 'must not be larger than 5 MB' }]);
+    const type = typeOfBytes(bytes);
+    if (!type)
+      return refuse('input.invalid', [
+        { field: 'base64', message: 'is no PNG, JPEG or WebP picture and no PDF' },
+      ]);
+    const id = randomUUID();
+    await em.insert(AttachmentEntity, {
+      id,
+      order: param('order'),
+      name: body.name,
+      type,
+      size: bytes.length,
+      addedAt: clock.now(),
+      addedBy: who.kind === 'desk' ? who.user.name : '',
+      bytes,
+    });
+    live.publishSetup();
+    return ok({ id });
+  });
+
+  const find = (id: string, order: string) => database.em.fork().findOne(AttachmentEntity, { id, order });
+
+  mount('attachment', async ({ param }) => {
+    const found = await find(param('attachment'), param('order'));
+    if (!found) return refuse('record.not_found');
+    return ok({ name: found.name, type: found.type, base64: Buffer.from(found.bytes).toString('base64') });
+  });
+
+  mount('removeAttachment', async ({ param }) => {
+    const removed = await database.em
+      .fork()
+      .nativeDelete(AttachmentEntity, { id: param('attachment'), order: param('order') });
+    live.publishSetup();
+    return removed > 0 ? ok(null) : refuse('record.not_found');
+  });
+}
