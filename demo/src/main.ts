@@ -3,7 +3,8 @@ import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { readConfig, startServer } from '@wergon/server/app';
 import { offerPairing } from '@wergon/server/station';
-import { DEMO_USERS, makeDemo, stationId } from './makeDemo.ts';
+import { makeDemo } from './makeDemo.ts';
+import { DEMO_USERS, stationId } from './setUpShop.ts';
 
 /** The demo's link to a station can be used for a day. */
 const LINK_SECONDS = 86_400;

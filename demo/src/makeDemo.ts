@@ -1,68 +1,40 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import { DEFAULT_POLICY } from '@wergon/core/ledger';
 import { parseRate } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
-import type { TechnicianId } from '@wergon/core/people';
 import { Defect } from '@wergon/core/result';
-import type { Result } from '@wergon/core/result';
 import { CODE_ALPHABET, drawCode } from '@wergon/core/scan';
 import type { CodeKind } from '@wergon/core/scan';
-import {
-  createZone,
-  dated,
-  formatInstant,
-  parseDay,
-  parseInstant,
-  toInstant,
-  weekdayOf,
-} from '@wergon/core/time';
+import { createZone, formatInstant, parseDay, parseInstant, toInstant, weekdayOf } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import type { OrderState } from '@wergon/core/work';
-import { addUser } from '@wergon/server/access';
 import { createContext, createSetClock } from '@wergon/server/app';
 import type { Context } from '@wergon/server/app';
 import { openDatabase } from '@wergon/server/db';
 import { readBatch } from '@wergon/server/ledger';
-import { BadgeEntity, CostRateEntity, GradeEntity, addTechnician } from '@wergon/server/people';
-import { ActivityEntity, ClockEntity, ShopEntity } from '@wergon/server/shop';
-import { StationEntity } from '@wergon/server/station';
+import { BadgeEntity } from '@wergon/server/people';
 import { addOrder } from '@wergon/server/work';
 import { pino } from 'pino';
 import { createDice } from './dice.ts';
 import type { Dice } from './dice.ts';
+import { enterStandards } from './enterStandards.ts';
 import { estimateOfStep, makeOrders } from './makeOrders.ts';
 import type { SampleOrder } from './makeOrders.ts';
-import { ACTIVITIES, GRADES, PEOPLE, SHOP, STATIONS } from './sampleShop.ts';
+import { GRADES, SHOP } from './sampleShop.ts';
+import { setUpShop, stationId } from './setUpShop.ts';
 import { simulate } from './simulate.ts';
 import type { SimEntry } from './simulate.ts';
+import { sure } from './sure.ts';
 import type { SimOrder, SimTask } from './workflow.ts';
 
-/** Who can sign in at the desk of the demo. Sample data: these are no secrets. */
-export const DEMO_USERS = [
-  {
-    name: 'Solveig Aune',
-    userName: 'solveig',
-    password: 'odden-rewind',
-    role: 'administrator',
-    seesRates: true,
-  },
-  { name: 'Mikko Rask', userName: 'mikko', password: 'odden-rewind', role: 'supervisor', seesRates: false },
-] as const;
-
 const SEED = 20_261_124;
-const FIRST_DAY = '2026-11-02';
+const FIRST_DAY = '2026-09-14';
 /** The Tuesday on which the demo opens, by the clock of the shop. */
 export const OPENS_AT = '2026-11-24T13:37:00+02:00';
 
-function sure<T>(result: Result<T, string>): T {
-  if (!result.ok) throw new Defect(`sample data: ${result.code}`);
-  return result.value;
-}
-
 type Progress = (text: string) => void;
 
-/** Makes the sample shop in a new database file: its people, its orders, and three weeks of scans, recorded one by
- *  one through the journal as stations record them. The same every time. */
+/** Makes the sample shop in a new database file: its people, its orders, its standards, and ten weeks of scans, recorded
+ *  through the journal as stations record them. The same every time. */
 export async function makeDemo(databasePath: string, say: Progress): Promise<void> {
   const database = await openDatabase(databasePath);
   const clock = createSetClock(0);
@@ -73,8 +45,12 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
   const firstDay = sure(parseDay(FIRST_DAY));
   const days = weekdays(firstDay, zone.dayAt(opensAt));
 
-  const people = await database.em.fork().transactional((em) => setUpShop(em, firstDay, opensAt, dice));
-  const samples = makeOrders(days, dice);
+  const today = zone.dayAt(opensAt);
+  const { people, origins } = await database.em.fork().transactional(async (em) => ({
+    people: await setUpShop(em, firstDay, opensAt, today, drawFrom(dice)),
+    origins: await enterStandards(em, 'Paula Virta', zone.startOf((firstDay - 90) as LocalDay)),
+  }));
+  const samples = makeOrders(days, dice, origins);
   const simOrders = samples.map((sample, i) => simOrderOf(sample, i, zone, dice));
   const entries = simulate(
     people,
@@ -105,51 +81,6 @@ const createIds = (prefix: string, dice: Dice) => {
 const drawFrom = (dice: Dice) => (kind: CodeKind) =>
   drawCode(kind, () => dice.between(0, CODE_ALPHABET.length - 1));
 
-async function setUpShop(em: EntityManager, firstDay: LocalDay, opensAt: Instant, dice: Dice) {
-  const draw = drawFrom(dice);
-  await em.insert(ShopEntity, { id: 1, ...SHOP, policy: dated(DEFAULT_POLICY) });
-  await em.insert(ClockEntity, { id: 1, stoppedAt: opensAt });
-  for (const user of DEMO_USERS) await addUser(em, user);
-  for (const { id, name, standardRate } of GRADES)
-    await em.insert(GradeEntity, { id, name, standardRate: sure(parseRate(standardRate)) });
-  for (const { id, title, counts } of ACTIVITIES)
-    await em.insert(ActivityEntity, { id, title, counts: dated(counts), code: draw('activity') });
-  for (const name of Object.values(STATIONS).flat())
-    await em.insert(StationEntity, {
-      id: stationId(name),
-      name,
-      tokenHash: null,
-      pairedAt: null,
-      pairingHash: null,
-      pairingExpiresAt: null,
-      isRevoked: false,
-    });
-  const people = [];
-  for (const [i, person] of PEOPLE.entries()) {
-    const technician = `t${i + 1}`;
-    await addTechnician(em, {
-      id: technician as TechnicianId,
-      number: String(101 + i),
-      name: person.name,
-      department: person.department,
-      badgeCode: draw('badge'),
-    });
-    const record = {
-      from: '2026-01-01',
-      per: 'hour',
-      base: person.base,
-      burden: [
-        { kind: 'percent', value: '24.5' },
-        { kind: 'perHour', value: '2.15' },
-      ],
-    };
-    await em.insert(CostRateEntity, { technician, fromDay: firstDay - 305, record: JSON.stringify(record) });
-    people.push({ technician, person });
-  }
-  return people;
-}
-
-export const stationId = (name: string) => `s-${name.toLowerCase().replace(/\W+/g, '-')}`;
 const orderId = (index: number) => `w${index + 1}`;
 const taskId = (index: number, step: number) => `w${index + 1}-${(step + 1) * 10}`;
 
@@ -216,6 +147,8 @@ async function enterOrders(
   }
 }
 
+const TOGETHER = 40;
+
 async function recordAll(
   context: Context,
   clock: { readonly set: (ms: number) => void },
@@ -225,23 +158,27 @@ async function recordAll(
   const badges = new Map(
     (await context.database.em.fork().findAll(BadgeEntity)).map(({ id, technician }) => [technician, id]),
   );
-  for (const [i, { at, station, entry }] of entries.entries()) {
-    clock.set(at * 1000 + 900);
-    const badge = 'technician' in entry ? badges.get(entry.technician ?? '') : undefined;
-    const line = {
-      source: 'scan',
-      via: badge === undefined ? [] : [badge],
-      action: entry.id,
-      deviceAt: formatInstant(toInstant(at)),
-      clockOffset: 0,
-      entry,
-    };
-    const { outcomes } = await context.journal.append(
-      { kind: 'station', id: stationId(station) },
-      readBatch([line]),
+  // Scans that come close together share a commit, as they do in a busy shop.
+  for (let first = 0; first < entries.length; first += TOGETHER) {
+    const part = entries.slice(first, first + TOGETHER);
+    clock.set((part.at(-1)?.at ?? 0) * 1000 + 900);
+    const answers = await Promise.all(
+      part.map(({ at, station, entry }) => {
+        const badge = 'technician' in entry ? badges.get(entry.technician ?? '') : undefined;
+        const line = {
+          source: 'scan',
+          via: badge === undefined ? [] : [badge],
+          action: entry.id,
+          deviceAt: formatInstant(toInstant(at)),
+          clockOffset: 0,
+          entry,
+        };
+        return context.journal.append({ kind: 'station', id: stationId(station) }, readBatch([line]));
+      }),
     );
-    if (outcomes[0]?.result !== 'recorded') throw new Defect(`sample entry: ${JSON.stringify(outcomes[0])}`);
-    if ((i + 1) % 1000 === 0) say(`${i + 1} of ${entries.length} scans recorded`);
+    const bad = answers.find(({ outcomes }) => outcomes[0]?.result !== 'recorded');
+    if (bad) throw new Defect(`sample entry: ${JSON.stringify(bad.outcomes[0])}`);
+    if ((first / TOGETHER) % 50 === 49) say(`${first + part.length} of ${entries.length} scans recorded`);
   }
   say(`${entries.length} scans recorded`);
 }

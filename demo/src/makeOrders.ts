@@ -1,8 +1,13 @@
+import { newOrderSchema } from '@wergon/contract/work';
 import type { NewOrder } from '@wergon/contract/work';
 import { fraction } from '@wergon/core/money';
+import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { estimateSeconds } from '@wergon/core/work';
 import type { Dice } from './dice.ts';
+import { originOf, stepFields } from './enterStandards.ts';
+import type { Origins } from './enterStandards.ts';
+import { OPTIONAL, makeUnits } from './sampleLists.ts';
 import { CUSTOMERS, JOBS } from './sampleShop.ts';
 import type { Step } from './sampleShop.ts';
 
@@ -18,36 +23,66 @@ export type SampleOrder = {
 const HUNDREDTHS = 100n;
 const hours = (count: number) => fraction(BigInt(Math.round(count * 100)), HUNDREDTHS);
 
+const COST_CODE_OF: Partial<Record<Step['department'], string>> = {
+  Winding: '4100 winding',
+  'Balancing and machining': '4200 mechanical',
+  Assembly: '4200 mechanical',
+  Test: '4300 test',
+};
+const jobTypeOf = (title: string) =>
+  title.includes('stock') || title.includes('D-132')
+    ? 'For stock'
+    : title.startsWith('Rewind')
+      ? 'Rewind'
+      : title.includes('overhaul')
+        ? 'Overhaul'
+        : 'Repair';
+
+/** What a job is sold for: its estimated hours at what such hours are sold for, in round figures. */
+function priceOf(steps: readonly Step[], quantity: number): string {
+  const seconds = steps.reduce((sum, step) => {
+    const { setup, run } = estimateOfStep(step, quantity);
+    return sum + setup + run;
+  }, 0);
+  return String(Math.round(((seconds / 3600) * 61) / 10) * 10);
+}
+
 /** Orders of the sample weeks: about as much work as the people can do, a little more of it released each day. */
-export function makeOrders(days: readonly number[], dice: Dice): SampleOrder[] {
+export function makeOrders(days: readonly number[], dice: Dice, origins: Origins = new Map()): SampleOrder[] {
+  const units = makeUnits(CUSTOMERS);
   const orders: SampleOrder[] = [];
   let number = 24_058;
   const add = (releaseDay: number) => {
     const job = dice.pick(JOBS);
     const quantity = job.most === 1 ? 1 : dice.between(1, job.most);
     number += dice.between(1, 2);
-    const includes: NewOrder['estimateIncludes'] = ['setup', 'run', 'rework', 'cleanup'];
+    const customer = job.title.includes('stock') ? 'Stock' : dice.pick(CUSTOMERS);
     orders.push({
       releaseDay,
       steps: job.steps,
       // Most estimates are good; some jobs are harder than they looked.
       difficulty: dice.chance(0.2) ? 1.15 + dice.roll() * 0.35 : dice.around(0.22) * 0.94,
-      order: {
+      order: newOrderSchema.parse({
         number: String(number),
         title: quantity > 1 ? `${job.title}, ${quantity} pieces` : job.title,
-        customer: job.title.includes('stock') ? 'Stock' : dice.pick(CUSTOMERS),
+        customer,
         quantity,
-        due: (releaseDay + dice.between(6, 20)) as LocalDay,
-        estimateIncludes: includes,
-        tasks: job.steps.map(({ title, department, grade, setup, run, perPiece }) => ({
-          title,
-          workCenter: department,
-          grade,
-          ...(setup === undefined ? {} : { setupHours: hours(setup) }),
-          ...(run === undefined ? {} : { runHours: hours(run) }),
-          ...(perPiece === undefined ? {} : { runHoursPerPiece: hours(perPiece) }),
+        due: formatDay((releaseDay + dice.between(6, 20)) as LocalDay),
+        division: /pump set|fan|mixer/i.test(job.title) ? 'Pumps and fans' : 'Motors',
+        jobType: jobTypeOf(job.title),
+        item: job.title.includes('D-132') ? 'D-132' : '',
+        unit: quantity === 1 ? (units.find(({ owner }) => owner === customer)?.id ?? null) : null,
+        price: priceOf(job.steps, quantity),
+        notes: number % 9 === 0 ? 'Customer wants the old coils back.' : '',
+        estimateIncludes: ['setup', 'run', 'rework', 'cleanup'],
+        tasks: job.steps.map((step) => ({
+          ...stepFields(step),
+          isOptional: OPTIONAL.includes(step.title),
+          costCode: COST_CODE_OF[step.department] ?? '',
+          assigned: step.title === 'Winding' && number % 4 === 0 ? [{ kind: 'crew', id: 'Night crew' }] : [],
+          origin: originOf(origins, job.title, step),
         })),
-      },
+      }),
     });
   };
   for (let i = 0; i < 34; i += 1) add((days[0] ?? 0) - dice.between(0, 4));

@@ -83,11 +83,13 @@ export const PEOPLE: readonly Person[] = [
 ];
 
 export const ACTIVITIES = [
-  { id: 'waiting', title: 'Waiting for parts', counts: true },
-  { id: 'cleaning', title: 'Cleaning', counts: true },
-  { id: 'meeting', title: 'Shop meeting', counts: true },
-  { id: 'training', title: 'Training', counts: true },
-  { id: 'medical', title: 'Private errand', counts: false },
+  { id: 'waiting', title: 'Waiting for parts', counts: true, isPaid: true, division: '' },
+  { id: 'cleaning', title: 'Cleaning', counts: true, isPaid: true, division: '' },
+  { id: 'meeting', title: 'Shop meeting', counts: true, isPaid: true, division: '' },
+  { id: 'training', title: 'Training', counts: true, isPaid: true, division: '' },
+  { id: 'oven-watch', title: 'Oven service', counts: true, isPaid: true, division: 'Motors' },
+  { id: 'van', title: 'Loading the van', counts: true, isPaid: true, division: 'Pumps and fans' },
+  { id: 'medical', title: 'Private errand', counts: false, isPaid: false, division: '' },
 ] as const;
 
 export const CUSTOMERS = [

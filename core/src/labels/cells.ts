@@ -18,7 +18,7 @@ export type CellSize = { readonly width: number; readonly height: number };
 export const BADGE_SIZE: CellSize = { width: 85.6, height: 54 };
 export const CODE_SIZE: CellSize = { width: 92, height: 38 };
 /** A long code, such as the calibration label's, takes the whole width. */
-export const LONG_SIZE: CellSize = { width: 186, height: 46 };
+export const LONG_SIZE: CellSize = { width: 186, height: 56 };
 
 const PAD = 3;
 const ROLL_HEIGHT = 62;

@@ -66,6 +66,8 @@ export type Said =
     }
   | { readonly kind: 'already-on'; readonly technician: TechnicianId; readonly target: TargetId }
   | { readonly kind: 'shift-in' | 'shift-out' | 'taken-back'; readonly technician: TechnicianId }
+  /** The station has learned what its scanner sends. */
+  | { readonly kind: 'calibrated' }
   | { readonly kind: 'refused'; readonly code: StationRefusal; readonly text: string };
 
 /** The entry a technician can still take back at this station. */
@@ -104,6 +106,7 @@ export type StationInput =
       readonly entryId: EntryId;
     }
   | { readonly type: 'touch'; readonly action: Action; readonly now: number; readonly entryId: EntryId }
+  | { readonly type: 'calibrated'; readonly now: number }
   | { readonly type: 'tick'; readonly now: number };
 
 export type Sound = 'heard' | 'done' | 'refused' | 'question';

@@ -44,6 +44,15 @@ export function converse(
   switch (input.type) {
     case 'tick':
       return { state: tick(state, input.now), effects: [] };
+    case 'calibrated':
+      return {
+        state: {
+          ...blank(state),
+          said: { kind: 'calibrated' },
+          blankAt: input.now + settings.clearAfterDone * 1000,
+        },
+        effects: [sound('done')],
+      };
     case 'touch':
       return act(tick(state, input.now), input.action, { ...input, source: 'touch' }, table);
     case 'scan': {

@@ -1,4 +1,11 @@
-import { addFractions, fraction, laborCost, multiplyFractions, roundFraction } from '../money/index.ts';
+import {
+  addFractions,
+  fraction,
+  laborCost,
+  multiplyFractions,
+  roundFraction,
+  toCents,
+} from '../money/index.ts';
 import type { Cents, Fraction, Rate } from '../money/index.ts';
 import { toSeconds } from '../time/index.ts';
 import type { Seconds } from '../time/index.ts';
@@ -22,3 +29,35 @@ export function estimateSeconds(hours: EstimateHours, quantity: number): Seconds
 /** Estimated cost of a task at its grade's standard rate, rounded once to cents. */
 export const estimateCost = (estimated: Seconds, standardRate: Rate): Cents =>
   laborCost(estimated, standardRate);
+
+/** What a task is estimated with: its hours and its grade's standard rate. */
+export type EstimatedTask = { readonly hours: EstimateHours; readonly standardRate: Rate };
+
+/** What an order is expected to take, task by task and in sum. `margin` is the price less the labor cost, where there
+ *  is a price. */
+export type OrderEstimate = {
+  readonly tasks: readonly { readonly seconds: Seconds; readonly cost: Cents }[];
+  readonly seconds: Seconds;
+  readonly cost: Cents;
+  readonly margin: Cents | null;
+};
+
+/** Estimates a whole order. Each task is rounded on its own, so the sum is the sum of what is shown.
+ *  Source: docs/ledger.md, section 6, estimate. */
+export function estimateOrder(
+  tasks: readonly EstimatedTask[],
+  quantity: number,
+  price: Cents | null,
+): OrderEstimate {
+  const each = tasks.map(({ hours, standardRate }) => {
+    const seconds = estimateSeconds(hours, quantity);
+    return { seconds, cost: estimateCost(seconds, standardRate) };
+  });
+  const cost = toCents(each.reduce((sum, task) => sum + task.cost, 0));
+  return {
+    tasks: each,
+    seconds: toSeconds(each.reduce((sum, { seconds }) => sum + seconds, 0)),
+    cost,
+    margin: price === null ? null : toCents(price - cost),
+  };
+}

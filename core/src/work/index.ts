@@ -1,7 +1,7 @@
 export { findChanges, mergeChanges } from './changes.ts';
 export type { FieldChange, InWords, Merge } from './changes.ts';
-export { estimateCost, estimateSeconds } from './estimate.ts';
-export type { EstimateHours } from './estimate.ts';
+export { estimateCost, estimateOrder, estimateSeconds } from './estimate.ts';
+export type { EstimateHours, EstimatedTask, OrderEstimate } from './estimate.ts';
 export { nextOrderNumber } from './orderNumber.ts';
 export type { OrderNumberScheme } from './orderNumber.ts';
 export { ORDER_MOVES, ORDER_MOVE_ERROR_CODES, ORDER_STATES, checkMove, isWorkable } from './orderState.ts';

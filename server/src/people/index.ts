@@ -1,2 +1,9 @@
-export { BadgeEntity, CostRateEntity, GradeEntity } from './entities.ts';
+export {
+  AbsenceEntity,
+  BadgeEntity,
+  CostRateEntity,
+  GradeEntity,
+  PatternEntity,
+  TechnicianEntity,
+} from './entities.ts';
 export { addTechnician } from './technicians.ts';

@@ -1,1 +1,10 @@
-export { ActivityEntity, ClockEntity, ShopEntity } from './entities.ts';
+export {
+  ActivityEntity,
+  ClockEntity,
+  ClosedDayEntity,
+  CustomerEntity,
+  ListItemEntity,
+  ResourceEntity,
+  ShopEntity,
+  UnitEntity,
+} from './entities.ts';

@@ -1,1 +1,2 @@
 export { addOrder } from './orders.ts';
+export { jobBody, saveStandard, taskBody } from './standards.ts';

@@ -1,59 +1,108 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
-import { ref } from 'vue';
+import { reactive, ref } from 'vue';
+import type { ShopJson } from '@wergon/contract/shop';
 import { callRoute } from '../desk/callRoute.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import { useAct } from './useAct.ts';
 
+type Activity = ShopJson['activities'][number];
+defineProps<{ activities: readonly Activity[]; divisions: readonly { readonly name: string }[] }>();
 const desk = useDesk();
-const { data } = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop') });
 const { act, problem, isBusy } = useAct();
-const title = ref('');
-const counts = ref(true);
+const EMPTY = { title: '', counts: true, isPaid: true, division: '' };
+const fresh = reactive({ ...EMPTY });
+const edited = ref<Activity | null>(null);
 
 async function add(): Promise<void> {
-  const made = await act(() =>
-    callRoute('addActivity', { body: { title: title.value, counts: counts.value } }),
-  );
-  if (made) title.value = '';
+  if (await act(() => callRoute('addActivity', { body: { ...fresh } }))) Object.assign(fresh, EMPTY);
+}
+async function save(activity: Activity): Promise<void> {
+  const { id, code: _code, ...body } = activity;
+  const done = await act(() => callRoute('saveActivity', { params: { activity: id }, body }));
+  if (done !== undefined) edited.value = null;
 }
 </script>
 
 <template>
   <section>
-    <h2>Indirect activities and action codes</h2>
+    <h2>Indirect activities</h2>
+    <p class="lead-words">
+      Work that belongs to no order. What counts is part of attended time; what is paid is for payroll.
+    </p>
     <table>
       <thead>
         <tr>
-          <th scope="col">Label</th>
+          <th scope="col">Activity</th>
+          <th scope="col">Division</th>
+          <th scope="col">Attended time</th>
+          <th scope="col">Paid</th>
           <th scope="col">Code</th>
-          <th scope="col">Time</th>
+          <td></td>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="activity in data?.activities ?? []" :key="activity.id">
-          <td>{{ activity.title }}</td>
-          <td class="mono">{{ activity.code }}</td>
-          <td>{{ activity.counts ? 'attended' : 'not attended' }}</td>
-        </tr>
-        <tr v-for="{ action, code } in data?.actions ?? []" :key="action">
-          <td>{{ action.replace('-', ' ').toUpperCase() }}</td>
-          <td class="mono">{{ code }}</td>
-          <td></td>
+        <tr v-for="each in activities" :key="each.id" :class="{ off: each.isOff }">
+          <template v-if="edited?.id === each.id">
+            <td><BFormInput v-model="edited.title" size="sm" aria-label="Name" /></td>
+            <td>
+              <select v-model="edited.division" class="form-select form-select-sm" aria-label="Division">
+                <option value="">all</option>
+                <option v-for="{ name } in divisions" :key="name" :value="name">{{ name }}</option>
+              </select>
+            </td>
+            <td>
+              <label class="check"><input v-model="edited.counts" type="checkbox" /> counts</label>
+            </td>
+            <td>
+              <label class="check"><input v-model="edited.isPaid" type="checkbox" /> paid</label>
+            </td>
+            <td class="mono">{{ each.code }}</td>
+            <td class="number">
+              <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="save(edited)">
+                Save
+              </button>
+            </td>
+          </template>
+          <template v-else>
+            <td>{{ each.title }}<template v-if="each.isOff">, off</template></td>
+            <td>{{ each.division || 'all' }}</td>
+            <td>{{ each.counts ? 'counts' : 'does not count' }}</td>
+            <td>{{ each.isPaid ? 'paid' : 'not paid' }}</td>
+            <td class="mono">{{ each.code }}</td>
+            <td class="number">
+              <template v-if="desk.may('shop.change')">
+                <button type="button" class="btn btn-quiet btn-sm" @click="edited = { ...each }">
+                  Change
+                </button>
+                <button
+                  type="button"
+                  class="btn btn-quiet btn-sm"
+                  @click="save({ ...each, isOff: !each.isOff })"
+                >
+                  {{ each.isOff ? 'Switch on' : 'Switch off' }}
+                </button>
+              </template>
+            </td>
+          </template>
         </tr>
       </tbody>
     </table>
-    <form v-if="desk.may('shop.change')" class="add" @submit.prevent="add">
+    <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
       <BFormInput
-        v-model="title"
+        v-model="fresh.title"
         placeholder="New indirect activity"
         aria-label="New indirect activity"
         required
       />
-      <label><input v-model="counts" type="checkbox" /> counts as attended time</label>
+      <select v-model="fresh.division" class="form-select" aria-label="Division of the new activity">
+        <option value="">all divisions</option>
+        <option v-for="{ name } in divisions" :key="name" :value="name">{{ name }}</option>
+      </select>
+      <label class="check"><input v-model="fresh.counts" type="checkbox" /> counts as attended time</label>
+      <label class="check"><input v-model="fresh.isPaid" type="checkbox" /> paid</label>
       <BButton type="submit" variant="primary" :disabled="isBusy">Add activity</BButton>
     </form>
-    <p class="attention" role="alert">{{ problem }}</p>
+    <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </section>
 </template>

@@ -4,7 +4,7 @@ import { TAKE_BACK_MS, promptFor } from '@wergon/core/station';
 import type { StationDirectory, StationState } from '@wergon/core/station';
 import type { Running, TargetId } from '@wergon/core/ledger';
 import { toInstant } from '@wergon/core/time';
-import { PROMPTS, REFUSALS, sayDone, spellLength } from './messages.ts';
+import { OLD_TRAVELER, PROMPTS, REFUSALS, sayDone, spellLength } from './messages.ts';
 
 const props = defineProps<{
   state: StationState;
@@ -41,7 +41,9 @@ const band = computed(() => {
     left: 'left' in said ? titlesOf(said.left) : '',
     length: said.kind === 'stopped' ? spellLength(said.at - said.since) : '',
   };
-  return { tone: 'done', headline: sayDone(said, names), help: prompt.value } as const;
+  const isOld = 'isOldTraveler' in said && said.isOldTraveler;
+  const help = isOld ? OLD_TRAVELER : prompt.value;
+  return { tone: 'done', headline: sayDone(said, names), help } as const;
 });
 const mark = computed(() => ({ waiting: '', done: '✓', question: '?', refused: '✕' })[band.value.tone]);
 /** One's own start can be taken back while it is fresh. */

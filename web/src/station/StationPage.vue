@@ -14,7 +14,11 @@ const BenchDrawer = defineAsyncComponent(() => import('./BenchDrawer.vue'));
 
 const station = useStation();
 const { state, directory, info, connection, now, waiting, refused } = station;
-const { typing, hasFocus } = useScanner((text, source) => station.scan(text, source));
+const { typing, hasFocus } = useScanner({
+  hear: station.scan,
+  learn: station.calibrate,
+  profile: () => info.value?.scanner ?? null,
+});
 const isBenchOpen = ref(false);
 
 /** Whose standing is shown: whoever stands here, or whoever has just done something. */
@@ -23,7 +27,7 @@ const person = computed(() => {
   const id =
     conversation.step === 'person'
       ? conversation.technician
-      : said && said.kind !== 'refused' && conversation.step === 'idle'
+      : said && 'technician' in said && conversation.step === 'idle'
         ? said.technician
         : undefined;
   return id && directory.value ? personStanding(directory.value, id, now.value) : undefined;

@@ -69,9 +69,11 @@ type Names = { readonly target: string; readonly left: string; readonly length: 
 export function sayDone(said: Exclude<Said, { kind: 'refused' }>, { target, left, length }: Names): string {
   switch (said.kind) {
     case 'started':
-      return `Started ${target}`;
+      return `Started ${said.workType === 'run' ? '' : `${said.workType} of `}${target}`;
     case 'switched':
-      return `Switched to ${target}`;
+      return `Switched to ${said.workType === 'run' ? '' : `${said.workType} of `}${target}`;
+    case 'calibrated':
+      return 'This scanner is known now';
     case 'stopped':
       return `Left ${left} after ${length}`;
     case 'already-on':
@@ -84,6 +86,9 @@ export function sayDone(said: Exclude<Said, { kind: 'refused' }>, { target, left
       return 'Taken back, as if not scanned';
   }
 }
+
+/** What is said beside it of a paper that does not hold any more. */
+export const OLD_TRAVELER = 'The order has changed since this traveler was printed. Ask for a new one.';
 
 /** A length of time as it is spoken: `1 h 31 min`, `4 min`, `12 s`. */
 export function spellLength(seconds: number): string {

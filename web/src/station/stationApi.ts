@@ -1,3 +1,4 @@
+import type { ScannerProfile } from '@wergon/core/scan';
 import type { BatchResult, DirectoryJson, SentEntry } from '@wergon/contract/station';
 
 /** What came of asking the server: an answer, a "no" with its status, or nothing at all. */
@@ -8,7 +9,10 @@ export type Answer<T> =
 
 const PATIENCE_MS = 10_000;
 
-async function ask<T extends { readonly now?: number }>(path: string, body?: unknown): Promise<Answer<T>> {
+async function ask<T extends { readonly now?: number } | null>(
+  path: string,
+  body?: unknown,
+): Promise<Answer<T>> {
   const askedAt = Date.now();
   try {
     const response = await fetch(path, {
@@ -21,7 +25,7 @@ async function ask<T extends { readonly now?: number }>(path: string, body?: unk
     // Our own server, of this same build, wrote it.
     const value = (await response.json()) as T;
     const middle = (askedAt + Date.now()) / 2;
-    return { kind: 'ok', value, offsetMs: value.now === undefined ? 0 : Math.round(value.now - middle) };
+    return { kind: 'ok', value, offsetMs: value?.now === undefined ? 0 : Math.round(value.now - middle) };
   } catch {
     return { kind: 'unreachable' };
   }
@@ -30,5 +34,6 @@ async function ask<T extends { readonly now?: number }>(path: string, body?: unk
 export const fetchDirectory = () => ask<DirectoryJson>('/api/station/directory');
 export const sendEntries = (entries: readonly SentEntry[]) =>
   ask<BatchResult>('/api/station/entries', { entries });
+export const sendProfile = (profile: ScannerProfile) => ask<null>('/api/station/scanner', profile);
 export const pairStation = (code: string) =>
   ask<{ readonly id: string; readonly name: string; readonly now?: number }>('/api/station/pair', { code });

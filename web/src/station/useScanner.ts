@@ -1,21 +1,41 @@
 import { onScopeDispose, ref } from 'vue';
-import { NO_TYPING, PAUSE_MS, typeKey, typePause } from '@wergon/core/scan';
-import type { Typing } from '@wergon/core/scan';
+import {
+  NO_TYPING,
+  PAUSE_MS,
+  PLAIN_SCANNER,
+  applyProfile,
+  isScannerPace,
+  learnProfile,
+  typeKey,
+  typePause,
+} from '@wergon/core/scan';
+import type { Key, ScannerProfile, Typing } from '@wergon/core/scan';
 import type { Source } from '@wergon/core/station';
 
-/** No hand types a whole code this fast, in milliseconds a key. */
-const SCANNER_MS_PER_KEY = 35;
+type Ears = {
+  readonly hear: (text: string, source: Source) => void;
+  /** The calibration label was scanned: this is what it taught of the scanner. */
+  readonly learn: (profile: ScannerProfile) => void;
+  /** What is known of this station's scanner. */
+  readonly profile: () => ScannerProfile | null;
+};
 
 /** Hears a scanner that types like a keyboard, wherever the focus is, and what a hand types. */
-export function useScanner(hear: (text: string, source: Source) => void) {
+export function useScanner({ hear, learn, profile }: Ears) {
   const typing = ref<Typing>(NO_TYPING);
   const hasFocus = ref(document.hasFocus());
+  /** All keys since the last code, for the calibration label to be learned from. */
+  let keys: Key[] = [];
   let timer: ReturnType<typeof setTimeout> | undefined;
 
   const finish = (before: Typing, finished: string | undefined) => {
+    const scanned = keys;
+    if (finished !== undefined) keys = [];
     if (finished === undefined || finished === '') return;
-    const isFast = before.lastKeyAt - before.startedAt <= (before.text.length - 1) * SCANNER_MS_PER_KEY;
-    hear(finished, isFast ? 'scan' : 'typed');
+    if (!isScannerPace(before)) return hear(finished, 'typed');
+    const learned = learnProfile(scanned);
+    if (learned.ok) learn(learned.value);
+    else hear(applyProfile(profile() ?? PLAIN_SCANNER, finished), 'scan');
   };
 
   function onKey(event: KeyboardEvent): void {
@@ -24,6 +44,8 @@ export function useScanner(hear: (text: string, source: Source) => void) {
     // A button in focus must not be pressed by the Enter that ends a code.
     if (typing.value.text !== '' && (event.key === 'Enter' || event.key === 'Tab')) event.preventDefault();
     const before = typing.value;
+    if (before.text === '') keys = [];
+    keys.push({ name: event.key, at: event.timeStamp });
     const step = typeKey(before, { name: event.key, at: event.timeStamp });
     typing.value = step.typing;
     finish(before, step.finished);

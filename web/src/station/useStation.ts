@@ -6,11 +6,11 @@ import { isCorrection } from '@wergon/core/ledger';
 import type { Entry, EntryId } from '@wergon/core/ledger';
 import { IDLE, converse, recordLocally } from '@wergon/core/station';
 import type { Effect, Source, StationDirectory, StationInput } from '@wergon/core/station';
-import type { Action } from '@wergon/core/scan';
+import type { Action, ScannerProfile } from '@wergon/core/scan';
 import type { Outbox } from './outbox.ts';
 import { openOutbox } from './outbox.ts';
 import { playSound } from './sounds.ts';
-import { fetchDirectory, pairStation } from './stationApi.ts';
+import { fetchDirectory, pairStation, sendProfile } from './stationApi.ts';
 
 export type Connection = 'starting' | 'connected' | 'offline' | 'unpaired';
 
@@ -38,7 +38,7 @@ const newId = (): EntryId => {
 export function useStation() {
   const state = shallowRef(IDLE);
   const directory = shallowRef<StationDirectory | null>(null);
-  const info = shallowRef<Pick<DirectoryJson, 'station' | 'codes' | 'isDemo'> | null>(null);
+  const info = shallowRef<Pick<DirectoryJson, 'station' | 'codes' | 'isDemo' | 'scanner'> | null>(null);
   const connection = ref<Connection>('starting');
   const waiting = ref(0);
   const refused = ref(0);
@@ -113,6 +113,13 @@ export function useStation() {
     return false;
   }
 
+  /** Keeps what the calibration label taught: here at once, on the server for when the page is opened again. */
+  async function calibrate(profile: ScannerProfile): Promise<void> {
+    if (info.value) info.value = { ...info.value, scanner: profile };
+    dispatch({ type: 'calibrated', now: clock() });
+    await sendProfile(profile);
+  }
+
   async function refresh(): Promise<void> {
     if (!(await drain())) return;
     const answer = await fetchDirectory();
@@ -120,8 +127,8 @@ export function useStation() {
     else if (answer.kind !== 'ok') connection.value = 'offline';
     else {
       setOffset(answer.offsetMs);
-      const { station, codes, isDemo } = answer.value;
-      info.value = { station, codes, isDemo };
+      const { station, codes, isDemo, scanner } = answer.value;
+      info.value = { station, codes, isDemo, scanner };
       directory.value = await withPending(readDirectory(answer.value));
       connection.value = 'connected';
       listen();
@@ -181,6 +188,7 @@ export function useStation() {
     now: computed(() => toInstant(Math.floor(nowMs.value / 1000))),
     scan: (text: string, source: Source = 'scan') =>
       dispatch({ type: 'scan', text, source, now: clock(), entryId: newId() }),
+    calibrate: (profile: ScannerProfile) => void calibrate(profile),
     touch: (action: Action) => dispatch({ type: 'touch', action, now: clock(), entryId: newId() }),
     pair: async (code: string) => {
       const answer = await pairStation(code);

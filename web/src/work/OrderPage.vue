@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import type { OrderRow } from '@wergon/contract/work';
-import { callRoute, wordsOf } from '../desk/callRoute.ts';
+import { callRoute } from '../desk/callRoute.ts';
 import { sayDate } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
@@ -11,6 +10,8 @@ import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
 import { STATE_WORDS, balanceOf } from './figures.ts';
 import LaborRuler from './LaborRuler.vue';
+import OrderActs from './OrderActs.vue';
+import OrderPapers from './OrderPapers.vue';
 import ScaleHead from './ScaleHead.vue';
 import TaskLines from './TaskLines.vue';
 
@@ -20,7 +21,6 @@ const DAYS = 28;
 const desk = useDesk();
 const now = useNow();
 const route = useRoute();
-const queries = useQueryClient();
 const id = computed(() => String(route.params['order']));
 const query = useQuery({
   queryKey: ['order', id],
@@ -30,7 +30,6 @@ const query = useQuery({
 const search = ref('');
 const shift = ref(0);
 const opened = ref<string | null>(null);
-const problem = ref('');
 watch(id, () => {
   opened.value = null;
   shift.value = 0;
@@ -50,34 +49,6 @@ const tasks = computed(() => {
 const balance = computed(
   () => order.value && balanceOf(order.value.comparison, order.value.hasEstimate, desk.hours),
 );
-
-/** What can be done with an order in each state; closing and holding stop nobody. */
-const CHANGES: Readonly<
-  Record<OrderRow['state'], readonly { readonly to: OrderRow['state']; readonly word: string }[]>
-> = {
-  draft: [{ to: 'released', word: 'Release' }],
-  accepted: [{ to: 'released', word: 'Release' }],
-  released: [
-    { to: 'on-hold', word: 'Hold' },
-    { to: 'finished', word: 'Finish' },
-  ],
-  'on-hold': [{ to: 'released', word: 'Release again' }],
-  finished: [
-    { to: 'released', word: 'Release again' },
-    { to: 'closed', word: 'Close' },
-  ],
-  closed: [{ to: 'finished', word: 'Open again' }],
-};
-
-async function change(state: OrderRow['state']): Promise<void> {
-  problem.value = '';
-  try {
-    await callRoute('changeOrderState', { params: { order: id.value }, body: { state } });
-    await queries.invalidateQueries();
-  } catch (error) {
-    problem.value = wordsOf(error);
-  }
-}
 </script>
 
 <template>
@@ -107,26 +78,19 @@ async function change(state: OrderRow['state']): Promise<void> {
           <h2>{{ order.title }}</h2>
           <p>
             {{ order.customer }} · {{ order.quantity }} {{ order.quantity === 1 ? 'piece' : 'pieces' }}
-            <template v-if="order.due"> · due {{ sayDate(order.due) }}</template> ·
+            <template v-if="order.due"> · due {{ sayDate(order.due) }}</template>
+            <template v-if="order.unitWords"> · {{ order.unitWords }}</template>
+            <template v-if="order.item"> · {{ order.item }}</template>
+            <template v-if="order.division"> · {{ order.division }}</template>
+            <template v-if="order.jobType"> · {{ order.jobType }}</template> ·
             <b>{{ STATE_WORDS[order.state] }}</b>
             <template v-if="order.peopleOn.length > 0">
               · on it now: {{ order.peopleOn.join(', ') }}</template
             >
           </p>
         </div>
-        <div v-if="desk.may('work.change')" class="changes">
-          <button
-            v-for="{ to, word } in CHANGES[order.state]"
-            :key="to"
-            type="button"
-            class="btn btn-quiet"
-            @click="change(to)"
-          >
-            {{ word }}
-          </button>
-        </div>
+        <OrderActs :order="order" :tasks="query.data.value?.tasks ?? []" />
       </div>
-      <p v-if="problem" class="filtered attention" role="alert">{{ problem }}</p>
       <div class="counts">
         <span
           ><b class="figure">{{ desk.hours(order.comparison.actualSeconds) }}</b> used<template
@@ -170,11 +134,13 @@ async function change(state: OrderRow['state']): Promise<void> {
           v-for="task in tasks"
           :key="task.id"
           :task="task"
+          :order="order.id"
           :is-open="opened === task.id"
           @toggle="opened = opened === task.id ? null : task.id"
         />
         <span class="estimate-line" aria-hidden="true"></span>
       </div>
+      <OrderPapers :order="order" />
       <p class="legend">
         <span><i class="swatch setup"></i>setup</span><span><i class="swatch run"></i>run</span
         ><span><i class="swatch rework"></i>rework</span
@@ -205,10 +171,6 @@ h2 {
 .title p {
   margin: 2px 0 0;
   color: var(--ink-2);
-}
-.changes {
-  display: flex;
-  gap: 8px;
 }
 .filtered {
   margin: 0;

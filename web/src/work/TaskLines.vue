@@ -2,16 +2,23 @@
 import { computed, ref } from 'vue';
 import type { LineRow, TaskRow } from '@wergon/contract/work';
 import Yardstick from '../compare/Yardstick.vue';
+import { callRoute } from '../desk/callRoute.ts';
 import { sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
+import { useAct } from '../shop/useAct.ts';
 import CostFigure from './CostFigure.vue';
 import { balanceOf, yardstickWords } from './figures.ts';
 import HoursFigure from './HoursFigure.vue';
 import LineScans from './LineScans.vue';
 
-const props = defineProps<{ task: TaskRow; isOpen: boolean }>();
+const props = defineProps<{ task: TaskRow; order: string; isOpen: boolean }>();
 const emit = defineEmits<{ toggle: [] }>();
 const desk = useDesk();
+const { act, problem, isBusy } = useAct();
+const finish = (isFinished: boolean) =>
+  act(() =>
+    callRoute('finishTask', { params: { order: props.order, task: props.task.id }, body: { isFinished } }),
+  );
 const openedLine = ref<string | null>(null);
 
 const balance = computed(() => balanceOf(props.task.comparison, props.task.hasEstimate, desk.hours));
@@ -54,13 +61,15 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
       <HoursFigure :balance="balance" />
       <CostFigure :comparison="task.comparison" :has-estimate="task.hasEstimate" />
       <span>{{
-        task.isFinished
-          ? 'done'
-          : task.peopleOn.length > 0
-            ? 'on it'
-            : task.lines.length > 0
-              ? 'begun'
-              : 'open'
+        !task.isAccepted
+          ? 'declined'
+          : task.isFinished
+            ? 'done'
+            : task.peopleOn.length > 0
+              ? 'on it'
+              : task.lines.length > 0
+                ? 'begun'
+                : 'open'
       }}</span>
     </span>
   </button>
@@ -114,6 +123,29 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
         </tr>
       </tbody>
     </table>
+    <div class="beside">
+      <ol v-if="task.instructions.length > 0">
+        <li v-for="(each, i) in task.instructions" :key="i">{{ each.text }}</li>
+      </ol>
+      <p v-if="task.originalSeconds !== task.comparison.estimatedSeconds && task.isAccepted" class="none">
+        First estimated at <span class="figure">{{ desk.hours(task.originalSeconds) }}</span>,
+        {{ desk.money(task.originalCost) }}.
+      </p>
+      <p v-if="task.assigned.length > 0" class="none">
+        Assigned: {{ task.assigned.map(({ name }) => name).join(', then ') }}
+      </p>
+      <p v-if="task.origin" class="none">From a standard, version {{ task.origin.taskVersion }}</p>
+      <button
+        v-if="desk.may('work.change') && task.isAccepted"
+        type="button"
+        class="btn btn-quiet btn-sm"
+        :disabled="isBusy"
+        @click="finish(!task.isFinished)"
+      >
+        {{ task.isFinished ? 'Open this task again' : 'Close this task' }}
+      </button>
+      <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+    </div>
     <p v-if="task.lines.length > 0" class="none">
       Task code <span class="mono">{{ task.code }}</span>
     </p>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import { callRoute } from '../desk/callRoute.ts';
 import { weekOf } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
+import { useAct } from '../shop/useAct.ts';
 import DueRuler from './DueRuler.vue';
 import { FILTERS } from './figures.ts';
 import type { Filter } from './figures.ts';
@@ -33,8 +34,45 @@ const title = computed(
 const all = computed(() => query.data.value?.orders ?? []);
 const filtered = computed(() => {
   const states: readonly string[] = FILTERS[filter.value].states;
-  return all.value.filter(({ state }) => states.includes(state));
+  return all.value.filter(
+    (row) =>
+      states.includes(row.state) &&
+      NARROW.every(({ field }) => narrow[field] === '' || row[field] === narrow[field]),
+  );
 });
+/** Further filters, offered only where the shop uses them. */
+const NARROW = [
+  { field: 'customer', word: 'customers' },
+  { field: 'division', word: 'divisions' },
+  { field: 'jobType', word: 'job types' },
+] as const;
+const narrow = reactive({ customer: '', division: '', jobType: '' });
+const valuesOf = (field: (typeof NARROW)[number]['field']) =>
+  [...new Set(all.value.map((row) => row[field]))].filter(Boolean).sort();
+const isNarrowed = computed(() => search.value !== '' || NARROW.some(({ field }) => narrow[field] !== ''));
+const stateCount = computed(() => {
+  const states: readonly string[] = FILTERS[filter.value].states;
+  return all.value.filter(({ state }) => states.includes(state)).length;
+});
+function showAll(): void {
+  search.value = '';
+  Object.assign(narrow, { customer: '', division: '', jobType: '' });
+}
+const { act, problem, isBusy } = useAct();
+const said = ref('');
+const releasable = computed(() =>
+  shown.value.filter(({ state }) => state === 'draft' || state === 'accepted'),
+);
+async function releaseAll(): Promise<void> {
+  const answer = await act(() =>
+    callRoute('releaseOrders', { body: { orders: releasable.value.map(({ id }) => id) } }),
+  );
+  if (!answer) return;
+  said.value = [
+    `${answer.released.length} released`,
+    ...answer.refused.map(({ number, reason }) => `${number}: ${reason}`),
+  ].join('. ');
+}
 const shown = computed(() => {
   const words = search.value.trim().toLowerCase();
   const matching = filtered.value.filter(
@@ -117,10 +155,34 @@ const sums = computed(() => {
           >
         </div>
       </div>
-      <p v-if="search" class="filtered" role="status">
-        {{ shown.length }} of {{ filtered.length }} orders match “{{ search }}”.
-        <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
-      </p>
+      <div v-if="all.length > 0" class="narrow">
+        <template v-for="{ field, word } in NARROW" :key="field">
+          <select
+            v-if="valuesOf(field).length > 1"
+            v-model="narrow[field]"
+            class="form-select form-select-sm"
+            :aria-label="`Only some ${word}`"
+          >
+            <option value="">all {{ word }}</option>
+            <option v-for="value in valuesOf(field)" :key="value" :value="value">{{ value }}</option>
+          </select>
+        </template>
+        <span v-if="isNarrowed" role="status">
+          {{ shown.length }} of {{ stateCount }} orders {{ search ? `match “${search}”` : 'shown' }}.
+          <button type="button" class="btn btn-quiet btn-sm" @click="showAll">Show all</button>
+        </span>
+        <button
+          v-if="desk.may('work.change') && releasable.length > 1"
+          type="button"
+          class="btn btn-quiet btn-sm"
+          :disabled="isBusy"
+          @click="releaseAll"
+        >
+          Release these {{ releasable.length }}
+        </button>
+        <span v-if="said" role="status">{{ said }}</span>
+        <span v-if="problem" class="attention" role="alert">{{ problem }}</span>
+      </div>
       <p v-if="filtered.length === 0" class="filtered">
         {{
           all.length === 0
@@ -155,6 +217,19 @@ const sums = computed(() => {
   padding-top: 4px;
   padding-bottom: 4px;
   font-size: 15px;
+}
+
+.narrow {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  padding: 0 16px 8px;
+}
+.narrow .form-select {
+  padding-top: 2px;
+  padding-bottom: 2px;
+  font-size: 14px;
 }
 .filtered {
   margin: 0;

@@ -1,0 +1,74 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import { standardJobSchema, standardTaskSchema } from '@wergon/contract/work';
+import type { Instant } from '@wergon/core/time';
+import { jobBody, saveStandard, taskBody } from '@wergon/server/work';
+import { INSTRUCTIONS, MEASURED, OPTIONAL } from './sampleLists.ts';
+import { JOBS } from './sampleShop.ts';
+import type { Step } from './sampleShop.ts';
+
+const slug = (text: string) => text.toLowerCase().replace(/\W+/g, '-');
+const keyOf = (step: Step) => JSON.stringify(step);
+
+/** A step as it is written in a standard or an order. */
+export const stepFields = ({ title, department, grade, setup, run, perPiece }: Step) => {
+  const measured = MEASURED[title];
+  return {
+    title,
+    workCenter: department,
+    grade,
+    ...(setup === undefined ? {} : { setupHours: String(setup) }),
+    ...(run === undefined ? {} : { runHours: String(run) }),
+    ...(perPiece === undefined ? {} : { runHoursPerPiece: String(perPiece) }),
+    instructions: (INSTRUCTIONS[title] ?? []).map((text) => ({ text })),
+    reports: [
+      ...(perPiece === undefined ? [] : [{ when: 'end' as const, kind: 'pieces' as const }]),
+      ...(measured ? [{ when: 'done' as const, kind: 'value' as const, ...measured }] : []),
+    ],
+  };
+};
+
+/** Where the steps of the sample jobs come from: for each step its standard task. */
+export type Origins = ReadonlyMap<string, string>;
+export const originOf = (origins: Origins, job: string, step: Step) => ({
+  job: `job-${slug(job)}`,
+  jobVersion: 1,
+  task: origins.get(keyOf(step)) ?? '',
+  taskVersion: 1,
+});
+
+/** Makes a standard of every step that the sample jobs have, and a standard job of each job. */
+export async function enterStandards(em: EntityManager, by: string, at: Instant): Promise<Origins> {
+  const origins = new Map<string, string>();
+  const taken = new Map<string, number>();
+  for (const step of JOBS.flatMap(({ steps }) => steps)) {
+    if (origins.has(keyOf(step))) continue;
+    const count = (taken.get(step.title) ?? 0) + 1;
+    taken.set(step.title, count);
+    const id = `std-${slug(step.title)}${count === 1 ? '' : `-${count}`}`;
+    const title = count === 1 ? step.title : `${step.title}, kind ${count}`;
+    const task = taskBody(standardTaskSchema.parse({ ...stepFields(step), title }));
+    await saveStandard(em, { id, kind: 'task', isOff: false, body: { task } }, by, at);
+    origins.set(keyOf(step), id);
+  }
+  for (const { title, steps } of JOBS) {
+    const job = standardJobSchema.parse({
+      title,
+      scope: title.includes('pump motor')
+        ? { kind: 'unitType', name: 'Pump motor 90 kW' }
+        : title.includes('D-132')
+          ? { kind: 'item', name: 'D-132' }
+          : { kind: 'general' },
+      steps: steps.map((step) => ({
+        task: origins.get(keyOf(step)) ?? '',
+        isRequired: !OPTIONAL.includes(step.title),
+      })),
+    });
+    await saveStandard(
+      em,
+      { id: `job-${slug(title)}`, kind: 'job', isOff: false, body: { job: jobBody(job) } },
+      by,
+      at,
+    );
+  }
+  return origins;
+}

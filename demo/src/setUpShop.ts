@@ -1,0 +1,272 @@
+import { hash } from '@node-rs/argon2';
+import type { EntityManager } from '@mikro-orm/libsql';
+import { technicianSchema } from '@wergon/contract/people';
+import { DEFAULT_POLICY } from '@wergon/core/ledger';
+import { parseRate } from '@wergon/core/money';
+import type { ShiftPlan, TechnicianId } from '@wergon/core/people';
+import type { CodeKind } from '@wergon/core/scan';
+import { dated, formatDay, parseDay } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import { addUser } from '@wergon/server/access';
+import {
+  AbsenceEntity,
+  BadgeEntity,
+  CostRateEntity,
+  GradeEntity,
+  PatternEntity,
+  TechnicianEntity,
+  addTechnician,
+} from '@wergon/server/people';
+import {
+  ActivityEntity,
+  ClockEntity,
+  ClosedDayEntity,
+  CustomerEntity,
+  ListItemEntity,
+  ResourceEntity,
+  ShopEntity,
+  UnitEntity,
+} from '@wergon/server/shop';
+import { StationEntity } from '@wergon/server/station';
+import {
+  COST_CODES,
+  CLOSED_DAYS,
+  CREWS,
+  DIVISIONS,
+  JOB_TYPES,
+  MACHINES,
+  REASONS,
+  makeUnits,
+} from './sampleLists.ts';
+import { ACTIVITIES, CUSTOMERS, DEPARTMENTS, GRADES, PEOPLE, SHOP, STATIONS } from './sampleShop.ts';
+import type { Department, GradeId } from './sampleShop.ts';
+import { sure } from './sure.ts';
+
+/** Who can sign in at the desk of the demo. Sample data: these are no secrets. */
+export const DEMO_USERS = [
+  {
+    name: 'Solveig Aune',
+    userName: 'solveig',
+    password: 'odden-rewind',
+    role: 'administrator',
+    seesRates: true,
+  },
+  { name: 'Mikko Rask', userName: 'mikko', password: 'odden-rewind', role: 'supervisor', seesRates: false },
+  { name: 'Paula Virta', userName: 'paula', password: 'odden-rewind', role: 'planner', seesRates: false },
+  { name: 'Berit Holm', userName: 'berit', password: 'odden-rewind', role: 'bookkeeper', seesRates: false },
+] as const;
+
+export const stationId = (name: string) => `s-${name.toLowerCase().replace(/\W+/g, '-')}`;
+
+const GRADE_OF: Readonly<Record<Department, GradeId>> = {
+  Winding: 'winder',
+  'Stripping and burn-out': 'helper',
+  'Varnish and bake': 'helper',
+  'Balancing and machining': 'machinist',
+  Assembly: 'fitter',
+  Test: 'tester',
+};
+
+/** Everything but orders: the shop, its lists, its people with badges, rates, plans and absences. */
+export async function setUpShop(
+  em: EntityManager,
+  firstDay: LocalDay,
+  opensAt: Instant,
+  today: LocalDay,
+  draw: (kind: CodeKind) => Parameters<typeof addTechnician>[2],
+) {
+  await em.insert(ShopEntity, {
+    id: 1,
+    ...SHOP,
+    policy: dated(DEFAULT_POLICY),
+    settings: {
+      orderNumbers: { prefix: '', digits: 5, first: 24_001 },
+      labels: { symbology: 'code128', paper: 'a4' },
+    },
+  });
+  await em.insert(ClockEntity, { id: 1, stoppedAt: opensAt });
+  for (const user of DEMO_USERS) await addUser(em, user);
+  for (const { id, name, standardRate } of GRADES)
+    await em.insert(GradeEntity, { id, name, standardRate: sure(parseRate(standardRate)) });
+  await addLists(em, draw);
+  for (const name of Object.values(STATIONS).flat())
+    await em.insert(StationEntity, {
+      id: stationId(name),
+      name,
+      tokenHash: null,
+      pairedAt: firstDay * 86_400,
+      pairingHash: null,
+      pairingExpiresAt: null,
+      isRevoked: false,
+      scanner: null,
+      calibratedAt: null,
+      lastScanAt: opensAt - 240,
+    });
+  return addPeople(em, firstDay, today, draw);
+}
+
+async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Promise<void> {
+  for (const { id, title, counts, isPaid, division } of ACTIVITIES)
+    await em.insert(ActivityEntity, {
+      id,
+      title,
+      counts: dated(counts as boolean),
+      code: draw('activity'),
+      isPaid,
+      division,
+      isOff: false,
+    });
+  const lists = {
+    department: DEPARTMENTS,
+    crew: CREWS,
+    division: DIVISIONS,
+    'job-type': JOB_TYPES,
+    'cost-code': COST_CODES,
+    ...REASONS,
+  };
+  for (const [list, names] of Object.entries(lists))
+    for (const [i, name] of names.entries())
+      await em.insert(ListItemEntity, {
+        id: `${list}-${i + 1}`,
+        list: list as keyof typeof lists,
+        name,
+        isOff: false,
+      });
+  for (const [i, name] of DEPARTMENTS.entries())
+    await em.insert(ResourceEntity, {
+      id: `wc${i + 1}`,
+      kind: 'work-center',
+      name,
+      workCenter: '',
+      code: draw('resource'),
+      isOff: false,
+    });
+  for (const [i, machine] of MACHINES.entries())
+    await em.insert(ResourceEntity, {
+      id: `m${i + 1}`,
+      kind: 'machine',
+      ...machine,
+      code: draw('resource'),
+      isOff: false,
+    });
+  for (const [i, name] of CUSTOMERS.entries())
+    await em.insert(CustomerEntity, {
+      id: `c${i + 1}`,
+      name,
+      note: name === 'Port of Vik' ? 'Delivers on Fridays only' : '',
+      charge:
+        name === 'Stock'
+          ? { isBillable: false, per: 'hour', amount: '0' }
+          : i % 3 === 0
+            ? { isBillable: true, per: 'hour', amount: '68' }
+            : null,
+      isOff: false,
+    });
+  for (const unit of makeUnits(CUSTOMERS)) await em.insert(UnitEntity, unit);
+  for (const { day, name } of CLOSED_DAYS)
+    await em.insert(ClosedDayEntity, { day: sure(parseDay(day)), name });
+}
+
+const DAY_SHIFT: ShiftPlan = { startMinute: 420, endMinute: 930, breakMinutes: 30 };
+const EARLY: ShiftPlan = { startMinute: 360, endMinute: 870, breakMinutes: 30 };
+const NIGHT: ShiftPlan = { startMinute: 1320, endMinute: 360, breakMinutes: 30 };
+const weekOf = (plan: ShiftPlan) => Array.from({ length: 7 }, (_day, i) => (i < 5 ? plan : null));
+
+async function addPeople(
+  em: EntityManager,
+  firstDay: LocalDay,
+  today: LocalDay,
+  draw: (kind: CodeKind) => Parameters<typeof addTechnician>[2],
+) {
+  const people = [];
+  for (const [i, person] of PEOPLE.entries()) {
+    const technician = `t${i + 1}` as TechnicianId;
+    const fields = technicianSchema.parse({
+      number: String(101 + i),
+      name: person.name,
+      department: person.department,
+      crew: person.isNight ? 'Night crew' : person.department === 'Assembly' ? 'Site crew' : '',
+      grade: GRADE_OF[person.department],
+      kind: person.name === 'Goran Petrov' ? 'subcontractor' : 'own',
+      payrollNumber: `P${4000 + i * 7}`,
+      initials: person.name
+        .split(' ')
+        .map((word) => word[0])
+        .join(''),
+      hiredOn: formatDay((firstDay - 400 - i * 53) as LocalDay),
+      billedHours: '6.5',
+    });
+    await addTechnician(em, fields, draw('badge'), technician);
+    await addRates(em, technician, person.base, firstDay, i);
+    const weeks = person.isNight
+      ? [weekOf(NIGHT)]
+      : person.department === 'Winding'
+        ? [weekOf(DAY_SHIFT), weekOf(EARLY)]
+        : [weekOf(DAY_SHIFT)];
+    await em.insert(PatternEntity, { technician, fromDay: firstDay - 30, weeks });
+    people.push({ technician, person });
+  }
+  await em.nativeUpdate(TechnicianEntity, { id: 't1' }, { pinHash: await hash('2026') });
+  await em.insert(BadgeEntity, {
+    id: 'fob-1',
+    technician: 't4',
+    code: '04A3B21F77',
+    revokedAt: null,
+    isBound: true,
+  });
+  await em.insert(BadgeEntity, {
+    id: 'lost-1',
+    technician: 't9',
+    code: draw('badge'),
+    revokedAt: today * 86_400 - 400_000,
+    isBound: false,
+  });
+  for (let day = today + 2; day < today + 5; day += 1)
+    await em.insert(AbsenceEntity, { technician: 't6', day, kind: 'holiday', isPaid: true });
+  await em.insert(AbsenceEntity, { technician: 't17', day: today + 1, kind: 'training', isPaid: true });
+  // Somebody who left before the sample weeks: he stays in the list, and is on no floor.
+  const left = technicianSchema.parse({
+    number: '99',
+    name: 'Wendel Kopp',
+    department: 'Assembly',
+    grade: 'fitter',
+    hiredOn: '2019-02-01',
+    leftOn: formatDay((firstDay - 20) as LocalDay),
+  });
+  await addTechnician(em, left, draw('badge'), 't99' as TechnicianId);
+  return people;
+}
+
+async function addRates(
+  em: EntityManager,
+  technician: string,
+  base: string,
+  firstDay: LocalDay,
+  i: number,
+): Promise<void> {
+  const burden = [
+    { name: 'Pension and insurance', kind: 'percent', value: '24.5' },
+    { name: 'Tools and clothing', kind: 'perHour', value: '2.15' },
+  ];
+  const isSalary = i === 14;
+  const record = isSalary
+    ? {
+        from: '2026-01-01',
+        per: 'year',
+        base: '49200',
+        hoursPerYear: '1720',
+        burden: [...burden, { name: 'Company car', kind: 'perYear', value: '3100' }],
+      }
+    : { from: '2026-01-01', per: 'hour', base, burden };
+  await em.insert(CostRateEntity, {
+    technician,
+    fromDay: sure(parseDay('2026-01-01')),
+    record: JSON.stringify(record),
+  });
+  // A raise in the middle of the sample weeks for some.
+  if (i % 5 === 2 && !isSalary) {
+    const from = (firstDay + 28) as LocalDay;
+    const raised = { ...record, from: formatDay(from), base: (Number(base) + 0.6).toFixed(2) };
+    await em.insert(CostRateEntity, { technician, fromDay: from, record: JSON.stringify(raised) });
+  }
+}

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed, ref } from 'vue';
+import { RIGHTS, RIGHTS_OF_ROLE, RIGHT_WORDS, ROLES } from '@wergon/contract/access';
+import type { Role } from '@wergon/contract/access';
+import { callRoute } from '../desk/callRoute.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import BookFrame from '../shop/BookFrame.vue';
+import { useAct } from '../shop/useAct.ts';
+
+const desk = useDesk();
+const mayChange = computed(() => desk.may('users.change'));
+const query = useQuery({ queryKey: ['users'], queryFn: () => callRoute('users'), enabled: mayChange });
+const { act, problem, isBusy } = useAct();
+type Draft = { id: string; name: string; userName: string; password: string; role: Role; seesRates: boolean };
+const edited = ref<Draft | null>(null);
+const EMPTY: Draft = { id: '', name: '', userName: '', password: '', role: 'supervisor', seesRates: false };
+
+async function save(): Promise<void> {
+  const user = edited.value;
+  if (!user) return;
+  const { id, name, userName, password, role, seesRates } = user;
+  const done = await act(() =>
+    id === ''
+      ? callRoute('addUser', { body: { name, userName, password, role, seesRates } })
+      : callRoute('saveUser', {
+          params: { user: id },
+          body: { name, role, seesRates, password: password === '' ? null : password },
+        }).then(() => ({ id })),
+  );
+  if (done) edited.value = null;
+}
+</script>
+
+<template>
+  <BookFrame
+    title="Who may do what"
+    lead="Rights come with a role and are checked on the server. To see rates, and costs that are one person’s, can be given to anybody by name."
+  >
+    <table class="rights">
+      <thead>
+        <tr>
+          <th scope="col">May</th>
+          <th v-for="role in ROLES" :key="role" scope="col">{{ role }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="right in RIGHTS" :key="right">
+          <th scope="row">{{ RIGHT_WORDS[right] }}</th>
+          <td v-for="role in ROLES" :key="role">
+            <span v-if="RIGHTS_OF_ROLE[role].includes(right)" class="yes">yes</span>
+            <span v-else class="no">no</span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <template v-if="mayChange">
+      <h2>Who may sign in at the desk</h2>
+      <table v-if="query.data.value">
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th scope="col">User name</th>
+            <th scope="col">Role</th>
+            <th scope="col">Rates</th>
+            <td></td>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="user in query.data.value.users" :key="user.id">
+            <td>{{ user.name }}</td>
+            <td class="mono">{{ user.userName }}</td>
+            <td>{{ user.role }}</td>
+            <td>
+              {{
+                user.seesRates || RIGHTS_OF_ROLE[user.role].includes('rates.see')
+                  ? 'sees them'
+                  : 'does not see them'
+              }}
+            </td>
+            <td class="number">
+              <button type="button" class="btn btn-quiet btn-sm" @click="edited = { ...user, password: '' }">
+                Change
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <form v-if="edited" class="inline" autocomplete="off" @submit.prevent="save">
+        <label>Name <BFormInput v-model="edited.name" required /></label>
+        <label
+          >User name <BFormInput v-model="edited.userName" :disabled="edited.id !== ''" required
+        /></label>
+        <label
+          >Password
+          <BFormInput
+            v-model="edited.password"
+            type="password"
+            autocomplete="new-password"
+            minlength="10"
+            :placeholder="edited.id === '' ? 'at least 10 characters' : 'as it was'"
+            :required="edited.id === ''"
+        /></label>
+        <label
+          >Role
+          <select v-model="edited.role" class="form-select">
+            <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
+          </select></label
+        >
+        <label class="check"><input v-model="edited.seesRates" type="checkbox" /> sees rates</label>
+        <BButton type="submit" variant="primary" :disabled="isBusy">Save user</BButton>
+        <button type="button" class="btn btn-quiet" @click="edited = null">Leave it as it is</button>
+      </form>
+      <div v-else class="acts">
+        <BButton variant="primary" @click="edited = { ...EMPTY }">Add user</BButton>
+      </div>
+      <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+    </template>
+  </BookFrame>
+</template>
+
+<style scoped>
+.rights th[scope='row'] {
+  color: var(--ink);
+  font-size: 15px;
+  white-space: normal;
+}
+.yes {
+  font-weight: 700;
+}
+.no {
+  color: var(--ink-2);
+}
+</style>

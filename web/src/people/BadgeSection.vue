@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed, nextTick, ref } from 'vue';
+import type { TechnicianRow } from '@wergon/contract/people';
+import { NO_TYPING, normalizeForeign, typeKey } from '@wergon/core/scan';
+import type { Typing } from '@wergon/core/scan';
+import { callRoute } from '../desk/callRoute.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import { useAct } from '../shop/useAct.ts';
+
+const props = defineProps<{ person: TechnicianRow }>();
+const desk = useDesk();
+const { act, problem, isBusy } = useAct();
+const params = computed(() => ({ technician: props.person.id }));
+const isReading = ref(false);
+const typing = ref<Typing>(NO_TYPING);
+const readBox = ref<HTMLElement>();
+const bound = ref('');
+const pin = ref('');
+const pinSaid = ref('');
+
+async function beginReading(): Promise<void> {
+  isReading.value = true;
+  typing.value = NO_TYPING;
+  bound.value = '';
+  await nextTick();
+  readBox.value?.focus();
+}
+function onKey(event: KeyboardEvent): void {
+  if (event.key === 'Escape') {
+    isReading.value = false;
+    return;
+  }
+  if (event.ctrlKey || event.altKey || event.metaKey) return;
+  if (event.key === 'Enter' || event.key === 'Tab') {
+    event.preventDefault();
+    void bind();
+    return;
+  }
+  event.preventDefault();
+  typing.value = typeKey(typing.value, { name: event.key, at: event.timeStamp }).typing;
+}
+async function bind(): Promise<void> {
+  const { text } = typing.value;
+  typing.value = NO_TYPING;
+  if (text === '') return;
+  const made = await act(() => callRoute('bindBadge', { params: params.value, body: { text } }));
+  if (!made) return;
+  bound.value = made.code;
+  isReading.value = false;
+}
+const issue = () => act(() => callRoute('issueBadge', { params: params.value }));
+const revoke = (badge: string) => act(() => callRoute('revokeBadge', { params: { badge } }));
+async function savePin(next: string | null): Promise<void> {
+  const done = await act(() => callRoute('setPin', { params: params.value, body: { pin: next } }));
+  pinSaid.value = done === undefined ? '' : next === null ? 'No PIN is asked any more.' : 'The PIN is set.';
+  pin.value = '';
+}
+</script>
+
+<template>
+  <section>
+    <h2>Badges and PIN</h2>
+    <table v-if="person.badges.length > 0" class="badges">
+      <thead>
+        <tr>
+          <th scope="col">Code</th>
+          <th scope="col">Kind</th>
+          <th scope="col">State</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="badge in person.badges" :key="badge.id" :class="{ off: badge.revokedAt }">
+          <td class="mono">{{ badge.code ?? 'hidden' }}</td>
+          <td>{{ badge.isBound ? 'his own card or fob' : 'issued by us' }}</td>
+          <td>
+            <template v-if="badge.revokedAt">revoked</template>
+            <button
+              v-else-if="desk.may('people.change')"
+              type="button"
+              class="btn btn-quiet btn-sm"
+              :disabled="isBusy"
+              @click="revoke(badge.id)"
+            >
+              Lost: revoke
+            </button>
+            <template v-else>valid</template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else class="attention">No badge: {{ person.name }} cannot start work at a station.</p>
+    <template v-if="desk.may('people.change')">
+      <div
+        v-if="isReading"
+        ref="readBox"
+        class="reading"
+        tabindex="0"
+        role="textbox"
+        aria-label="Hold the card to the reader now"
+        @keydown="onKey"
+      >
+        <b>Hold the card or fob to the reader now.</b>
+        <span class="arrived mono">{{ typing.text || '…' }}</span>
+        <span v-if="typing.text" class="quiet"
+          >kept as <span class="mono">{{ normalizeForeign(typing.text) }}</span></span
+        >
+        <span class="quiet">If nothing more comes, press Enter to bind it, Escape to stop.</span>
+      </div>
+      <p v-if="bound" role="status">
+        The card <span class="mono">{{ bound }}</span> is {{ person.name }}’s badge now.
+      </p>
+      <div class="acts">
+        <BButton variant="primary" :disabled="isReading" @click="beginReading">Read a card</BButton>
+        <button type="button" class="btn btn-quiet" :disabled="isBusy" @click="issue">
+          Issue one more badge
+        </button>
+        <RouterLink
+          :to="{ path: '/shop/labels', query: { kind: 'badges', person: person.id } }"
+          class="btn btn-quiet"
+          >Print</RouterLink
+        >
+      </div>
+      <form class="inline pin" @submit.prevent="savePin(pin)">
+        <BFormInput
+          v-model="pin"
+          type="password"
+          inputmode="numeric"
+          autocomplete="off"
+          :placeholder="person.hasPin ? 'New PIN, 4 to 8 digits' : 'PIN, 4 to 8 digits'"
+          aria-label="PIN, four to eight digits"
+        />
+        <button type="submit" class="btn btn-quiet" :disabled="isBusy || pin === ''">Set PIN</button>
+        <button v-if="person.hasPin" type="button" class="btn btn-quiet" @click="savePin(null)">
+          Ask no PIN
+        </button>
+        <span role="status">{{
+          pinSaid || (person.hasPin ? 'A PIN is set.' : 'No PIN is asked of him.')
+        }}</span>
+      </form>
+    </template>
+    <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.badges {
+  max-width: 760px;
+}
+.reading {
+  display: grid;
+  gap: 4px;
+  max-width: 760px;
+  margin: 10px 0;
+  padding: 14px 16px;
+  background: var(--action-tint);
+  border: 1px solid var(--action);
+}
+.arrived {
+  font-size: 24px;
+}
+</style>

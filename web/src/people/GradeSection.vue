@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { reactive, ref } from 'vue';
+import { callRoute } from '../desk/callRoute.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import { useAct } from '../shop/useAct.ts';
+
+const desk = useDesk();
+const { data } = useQuery({ queryKey: ['preparation'], queryFn: () => callRoute('preparation') });
+const { act, problem, isBusy } = useAct();
+const fresh = reactive({ name: '', standardRate: '' });
+const edited = ref<{ id: string; name: string; standardRate: string } | null>(null);
+const point = (text: string) => text.trim().replace(',', '.');
+
+async function add(): Promise<void> {
+  const body = { name: fresh.name, standardRate: point(fresh.standardRate) };
+  if (await act(() => callRoute('addGrade', { body }))) Object.assign(fresh, { name: '', standardRate: '' });
+}
+async function save(): Promise<void> {
+  const grade = edited.value;
+  if (!grade) return;
+  const body = { name: grade.name, standardRate: point(grade.standardRate) };
+  const done = await act(() => callRoute('saveGrade', { params: { grade: grade.id }, body }));
+  if (done !== undefined) edited.value = null;
+}
+</script>
+
+<template>
+  <section>
+    <h2>Grades</h2>
+    <p class="lead-words">
+      A grade is a skill with a standard rate, burden included. Estimates are made with it; a task keeps the
+      rate it was estimated with.
+    </p>
+    <table v-if="data && data.grades.length > 0" class="narrow">
+      <thead>
+        <tr>
+          <th scope="col">Grade</th>
+          <th scope="col" class="number">Standard rate an hour</th>
+          <td></td>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="grade in data.grades" :key="grade.id">
+          <template v-if="edited?.id === grade.id">
+            <td><BFormInput v-model="edited.name" size="sm" aria-label="Name of the grade" /></td>
+            <td>
+              <BFormInput
+                v-model="edited.standardRate"
+                size="sm"
+                class="figure"
+                inputmode="decimal"
+                aria-label="Standard rate an hour"
+              />
+            </td>
+            <td class="number">
+              <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="save">
+                Save
+              </button>
+            </td>
+          </template>
+          <template v-else>
+            <td>{{ grade.name }}</td>
+            <td class="number figure">{{ grade.standardRate }}</td>
+            <td class="number">
+              <button
+                v-if="desk.may('shop.change')"
+                type="button"
+                class="btn btn-quiet btn-sm"
+                @click="edited = { ...grade }"
+              >
+                Change
+              </button>
+            </td>
+          </template>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else class="attention">No grade yet: tasks need one for their estimated cost.</p>
+    <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
+      <BFormInput v-model="fresh.name" placeholder="Grade" aria-label="Grade" required />
+      <BFormInput
+        v-model="fresh.standardRate"
+        class="figure"
+        inputmode="decimal"
+        placeholder="Standard rate per hour"
+        aria-label="Standard rate per hour"
+        required
+      />
+      <BButton type="submit" variant="primary" :disabled="isBusy">Add grade</BButton>
+    </form>
+    <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.narrow {
+  max-width: 640px;
+}
+</style>

@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayDate } from '../desk/dates.ts';
+import FormField from '../desk/FormField.vue';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useForm } from '../desk/useForm.ts';
+import BookFrame from '../shop/BookFrame.vue';
+
+const desk = useDesk();
+const router = useRouter();
+const query = useQuery({ queryKey: ['people'], queryFn: () => callRoute('people') });
+const search = ref('');
+const showsLeft = ref(false);
+const EMPTY = { number: '', name: '', department: '' };
+const form = useForm(EMPTY);
+
+const people = computed(() => query.data.value?.technicians ?? []);
+const grades = computed(() => new Map(query.data.value?.grades.map(({ id, name }) => [id, name])));
+const departments = computed(() =>
+  [...new Set(people.value.map(({ department }) => department))].filter(Boolean),
+);
+const shown = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return people.value
+    .filter(({ leftOn }) => showsLeft.value || leftOn === null)
+    .filter(({ number, name, department, crew }) =>
+      `${number} ${name} ${department} ${crew}`.toLowerCase().includes(words),
+    )
+    .sort((a, b) => (a.name < b.name ? -1 : 1));
+});
+const hidden = computed(() => people.value.length - shown.value.length);
+
+async function add(): Promise<void> {
+  const made = await form.send((fields) => callRoute('addTechnician', { body: fields }));
+  if (!made) return;
+  form.reset(EMPTY);
+  await router.push({ name: 'person', params: { technician: made.answer.id } });
+}
+</script>
+
+<template>
+  <BookFrame
+    title="People"
+    lead="Everybody whose time is tracked. Who has left disappears from the floor and stays in history."
+  >
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <form v-if="desk.may('people.change')" class="inline" @submit.prevent="add">
+        <FormField v-slot="{ id, described }" label="Number" :error="form.errors.value['number']">
+          <BFormInput :id="id" v-model="form.fields.value.number" :aria-describedby="described" required />
+        </FormField>
+        <FormField v-slot="{ id, described }" label="Name" :error="form.errors.value['name']">
+          <BFormInput :id="id" v-model="form.fields.value.name" :aria-describedby="described" required />
+        </FormField>
+        <FormField v-slot="{ id }" label="Department">
+          <BFormInput :id="id" v-model="form.fields.value.department" list="departments" />
+        </FormField>
+        <datalist id="departments">
+          <option v-for="each in departments" :key="each" :value="each"></option>
+        </datalist>
+        <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Add person</BButton>
+      </form>
+      <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
+      <div class="inline">
+        <input
+          v-model="search"
+          type="search"
+          class="form-control"
+          aria-label="Find a person"
+          placeholder="Find a person"
+        />
+        <label class="check"><input v-model="showsLeft" type="checkbox" /> also who has left</label>
+        <span v-if="hidden > 0" class="quiet" role="status"
+          >{{ shown.length }} of {{ people.length }} shown
+          <button type="button" class="btn btn-quiet btn-sm" @click="((search = ''), (showsLeft = true))">
+            Show all
+          </button></span
+        >
+      </div>
+      <p v-if="people.length === 0">Nobody yet. A badge with a code is made for everybody you add.</p>
+      <table v-else>
+        <thead>
+          <tr>
+            <th scope="col">Number</th>
+            <th scope="col">Name</th>
+            <th scope="col">Department</th>
+            <th scope="col">Crew</th>
+            <th scope="col">Grade</th>
+            <th scope="col">Badges</th>
+            <th scope="col">Cost rate</th>
+            <th scope="col">Works here</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="each in shown" :key="each.id" :class="{ off: each.leftOn }">
+            <td class="mono">{{ each.number }}</td>
+            <td>
+              <RouterLink :to="{ name: 'person', params: { technician: each.id } }">{{
+                each.name
+              }}</RouterLink>
+              <span v-if="each.kind === 'subcontractor'" class="quiet"> · subcontractor</span>
+            </td>
+            <td>{{ each.department }}</td>
+            <td>{{ each.crew }}</td>
+            <td>{{ each.grade === null ? '' : grades.get(each.grade) }}</td>
+            <td>
+              <span v-if="each.badges.some(({ revokedAt }) => revokedAt === null)" class="mono">{{
+                each.badges.filter(({ revokedAt }) => revokedAt === null).length
+              }}</span>
+              <span v-else class="attention">none</span>
+            </td>
+            <td :class="{ attention: !each.hasRate }">{{ each.hasRate ? 'set' : 'none today' }}</td>
+            <td>
+              {{
+                each.leftOn
+                  ? `until ${sayDate(each.leftOn)}`
+                  : each.hiredOn
+                    ? `since ${sayDate(each.hiredOn)}`
+                    : 'yes'
+              }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="people.length > 0 && shown.length === 0">Nobody matches “{{ search }}”.</p>
+    </template>
+  </BookFrame>
+</template>

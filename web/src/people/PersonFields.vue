@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { watch } from 'vue';
+import type { TechnicianRow } from '@wergon/contract/people';
+import { callRoute } from '../desk/callRoute.ts';
+import FormField from '../desk/FormField.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useForm } from '../desk/useForm.ts';
+
+const props = defineProps<{
+  person: TechnicianRow;
+  grades: readonly { readonly id: string; readonly name: string }[];
+}>();
+const desk = useDesk();
+
+const TEXTS = [
+  { field: 'number', label: 'Number' },
+  { field: 'name', label: 'Name' },
+  { field: 'initials', label: 'Initials' },
+  { field: 'department', label: 'Department' },
+  { field: 'crew', label: 'Crew' },
+  { field: 'payrollNumber', label: 'Reference number in payroll' },
+] as const;
+const read = (person: TechnicianRow) => ({
+  number: person.number,
+  name: person.name,
+  initials: person.initials,
+  department: person.department,
+  crew: person.crew,
+  payrollNumber: person.payrollNumber,
+  kind: person.kind,
+  grade: person.grade ?? '',
+  hiredOn: person.hiredOn ?? '',
+  leftOn: person.leftOn ?? '',
+  billedHours: person.billedHours ?? '',
+});
+const form = useForm(read(props.person));
+watch(
+  () => props.person,
+  (person) => {
+    if (!form.isDirty.value) form.reset(read(person));
+  },
+);
+const orNull = (text: string) => (text === '' ? null : text.replace(',', '.'));
+const save = () =>
+  form.send(({ grade, hiredOn, leftOn, billedHours, ...fields }) =>
+    callRoute('saveTechnician', {
+      params: { technician: props.person.id },
+      body: {
+        ...fields,
+        grade: orNull(grade),
+        hiredOn: orNull(hiredOn),
+        leftOn: orNull(leftOn),
+        billedHours: orNull(billedHours),
+      },
+    }),
+  );
+</script>
+
+<template>
+  <form @submit.prevent="save">
+    <fieldset class="fields" :disabled="!desk.may('people.change')">
+      <FormField
+        v-for="{ field, label } in TEXTS"
+        :key="field"
+        v-slot="{ id, described }"
+        :label="label"
+        :error="form.errors.value[field]"
+      >
+        <BFormInput :id="id" v-model="form.fields.value[field]" :aria-describedby="described" />
+      </FormField>
+      <FormField v-slot="{ id }" label="Kind">
+        <select :id="id" v-model="form.fields.value.kind" class="form-select">
+          <option value="own">own staff</option>
+          <option value="subcontractor">subcontractor</option>
+        </select>
+      </FormField>
+      <FormField v-slot="{ id }" label="Grade" :error="form.errors.value['grade']">
+        <select :id="id" v-model="form.fields.value.grade" class="form-select">
+          <option value="">none</option>
+          <option v-for="grade in grades" :key="grade.id" :value="grade.id">{{ grade.name }}</option>
+        </select>
+      </FormField>
+      <FormField v-slot="{ id }" label="Hired on" :error="form.errors.value['hiredOn']">
+        <BFormInput :id="id" v-model="form.fields.value.hiredOn" type="date" />
+      </FormField>
+      <FormField v-slot="{ id }" label="Last day here" :error="form.errors.value['leftOn']">
+        <BFormInput :id="id" v-model="form.fields.value.leftOn" type="date" />
+      </FormField>
+      <FormField
+        v-slot="{ id, described }"
+        label="Billed hours expected a day"
+        :error="form.errors.value['billedHours']"
+      >
+        <BFormInput
+          :id="id"
+          v-model="form.fields.value.billedHours"
+          class="figure"
+          inputmode="decimal"
+          :aria-describedby="described"
+        />
+      </FormField>
+    </fieldset>
+    <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
+    <div v-if="desk.may('people.change')" class="acts">
+      <BButton type="submit" variant="primary" :disabled="form.isBusy.value || !form.isDirty.value"
+        >Save</BButton
+      >
+      <span role="status" class="quiet">{{ form.isDirty.value ? 'not saved yet' : 'saved' }}</span>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+}
+</style>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import { useRoute } from 'vue-router';
+import { callRoute } from '../desk/callRoute.ts';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import BookFrame from '../shop/BookFrame.vue';
+import BadgeSection from './BadgeSection.vue';
+import PersonFields from './PersonFields.vue';
+import PlanSection from './PlanSection.vue';
+
+const desk = useDesk();
+const route = useRoute();
+const id = computed(() => String(route.params['technician']));
+const query = useQuery({ queryKey: ['people'], queryFn: () => callRoute('people') });
+const person = computed(() => query.data.value?.technicians.find((each) => each.id === id.value));
+</script>
+
+<template>
+  <BookFrame :title="person?.name ?? 'Person'">
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <p v-else-if="!person">
+      Nobody of this name works here. <RouterLink to="/shop/people">All people</RouterLink>
+    </p>
+    <template v-else>
+      <p class="lead-words">
+        Number <span class="mono">{{ person.number }}</span> ·
+        <RouterLink to="/shop/people">all people</RouterLink>
+        <template v-if="desk.may('rates.see')">
+          · <RouterLink :to="{ name: 'rates', params: { technician: id } }">cost rates</RouterLink>
+          <span v-if="!person.hasRate" class="attention"> (none today)</span></template
+        >
+      </p>
+      <PersonFields :key="id" :person="person" :grades="query.data.value.grades" />
+      <BadgeSection :person="person" />
+      <PlanSection :technician="id" />
+    </template>
+  </BookFrame>
+</template>

@@ -1,0 +1,295 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed, reactive, ref, watch } from 'vue';
+import { ABSENCE_KINDS } from '@wergon/contract/people';
+import { formatDay, weekdayOf } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayDate } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import { useNow } from '../desk/useNow.ts';
+import { useAct } from '../shop/useAct.ts';
+import { readClock, writeClock } from './clockText.ts';
+
+const props = defineProps<{ technician: string }>();
+const desk = useDesk();
+const now = useNow();
+const params = computed(() => ({ technician: props.technician }));
+const query = useQuery({
+  queryKey: ['plan', params],
+  queryFn: () => callRoute('plan', { params: params.value }),
+});
+const { act, problem, isBusy } = useAct();
+const plan = computed(() => query.data.value);
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
+type Row = { start: string; end: string; pause: string };
+const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const monday = computed(() => formatDay((today.value - (weekdayOf(today.value) - 1)) as LocalDay));
+const from = ref('');
+const weeks = ref<Row[][]>([]);
+const isEditing = ref(false);
+
+const current = computed(() => {
+  const text = formatDay(today.value);
+  return (
+    [...(plan.value?.patterns ?? [])].reverse().find((pattern) => pattern.from <= text) ??
+    plan.value?.patterns[0]
+  );
+});
+const emptyWeek = (): Row[] => WEEKDAYS.map(() => ({ start: '', end: '', pause: '' }));
+
+function edit(): void {
+  from.value = monday.value;
+  weeks.value = current.value?.weeks.map((week) =>
+    week.map((shift) =>
+      shift
+        ? {
+            start: writeClock(shift.startMinute),
+            end: writeClock(shift.endMinute),
+            pause: String(shift.breakMinutes),
+          }
+        : { start: '', end: '', pause: '' },
+    ),
+  ) ?? [
+    WEEKDAYS.map((_day, i) =>
+      i < 5 ? { start: '7:00', end: '15:30', pause: '30' } : { start: '', end: '', pause: '' },
+    ),
+  ];
+  isEditing.value = true;
+}
+async function save(): Promise<void> {
+  const body = {
+    from: from.value,
+    weeks: weeks.value.map((week) =>
+      week.map(({ start, end, pause }) =>
+        start.trim() === '' && end.trim() === ''
+          ? null
+          : { startMinute: readClock(start), endMinute: readClock(end), breakMinutes: Number(pause || 0) },
+      ),
+    ),
+  };
+  if ((await act(() => callRoute('savePattern', { params: params.value, body }))) !== undefined)
+    isEditing.value = false;
+}
+/** The first row of a week is copied over its other filled days, which most weeks want. */
+function copyDown(week: Row[]): void {
+  const [first] = week;
+  if (first) for (const row of week.slice(1, 5)) Object.assign(row, first);
+}
+
+const absence = reactive<{ from: string; to: string; kind: (typeof ABSENCE_KINDS)[number]; isPaid: boolean }>(
+  {
+    from: '',
+    to: '',
+    kind: 'holiday',
+    isPaid: true,
+  },
+);
+watch(
+  () => absence.from,
+  (day) => {
+    if (absence.to < day) absence.to = day;
+  },
+);
+const addAbsence = () => act(() => callRoute('addAbsence', { params: params.value, body: { ...absence } }));
+const removeAbsence = (day: string) =>
+  act(() => callRoute('removeAbsence', { params: params.value, body: { from: day, to: day } }));
+
+const LONGEST = 12 * 3600;
+</script>
+
+<template>
+  <section>
+    <h2>Plan</h2>
+    <p v-if="plan && plan.patterns.length === 0 && !isEditing" class="quiet">
+      Nothing is planned yet: nobody can tell whether he is late or missing.
+    </p>
+    <div v-if="plan && !isEditing" class="ahead" role="list" aria-label="The next four weeks">
+      <div
+        v-for="day in plan.days"
+        :key="day.day"
+        role="listitem"
+        class="day"
+        :class="day.kind"
+        :title="`${sayDate(day.day)}: ${day.words}`"
+      >
+        <span class="name">{{ sayDate(day.day).split(' ').slice(0, 2).join(' ') }}</span>
+        <span
+          class="bar"
+          :style="{ height: `${(Math.min(day.plannedSeconds, LONGEST) / LONGEST) * 56}px` }"
+        ></span>
+        <span class="words">{{ day.kind === 'work' ? desk.hours(day.plannedSeconds) : day.words }}</span>
+      </div>
+    </div>
+    <form v-if="isEditing" @submit.prevent="save">
+      <div class="inline">
+        <label>Holds from <BFormInput v-model="from" type="date" required /></label>
+        <span class="quiet"
+          >Its first week is the week of that day. An end before the start lies on the next day.</span
+        >
+      </div>
+      <div class="weeks">
+        <fieldset v-for="(week, i) in weeks" :key="i">
+          <legend>{{ weeks.length === 1 ? 'Every week' : `Week ${i + 1} of ${weeks.length}` }}</legend>
+          <div class="week-row quiet">
+            <span></span><span>start</span><span>end</span><span>unpaid break, min</span>
+          </div>
+          <div v-for="(row, j) in week" :key="j" class="week-row">
+            <span>{{ WEEKDAYS[j] }}</span>
+            <BFormInput
+              v-model="row.start"
+              class="figure"
+              :aria-label="`Start, ${WEEKDAYS[j]} of week ${i + 1}`"
+              placeholder="free"
+            />
+            <BFormInput
+              v-model="row.end"
+              class="figure"
+              :aria-label="`End, ${WEEKDAYS[j]} of week ${i + 1}`"
+            />
+            <BFormInput
+              v-model="row.pause"
+              class="figure"
+              inputmode="numeric"
+              :aria-label="`Break, ${WEEKDAYS[j]} of week ${i + 1}`"
+            />
+          </div>
+          <div class="acts">
+            <button type="button" class="btn btn-quiet btn-sm" @click="copyDown(week)">
+              Monday for all workdays
+            </button>
+            <button
+              v-if="weeks.length > 1"
+              type="button"
+              class="btn btn-quiet btn-sm"
+              @click="weeks.splice(i, 1)"
+            >
+              Remove week
+            </button>
+          </div>
+        </fieldset>
+      </div>
+      <div class="acts">
+        <BButton type="submit" variant="primary" :disabled="isBusy">Save plan</BButton>
+        <button v-if="weeks.length < 4" type="button" class="btn btn-quiet" @click="weeks.push(emptyWeek())">
+          Add a week to the rotation
+        </button>
+        <button type="button" class="btn btn-quiet" @click="isEditing = false">Leave it as it is</button>
+      </div>
+    </form>
+    <div v-else-if="desk.may('people.change')" class="acts">
+      <button type="button" class="btn btn-quiet" @click="edit">
+        {{ plan?.patterns.length ? 'Change from a day on' : 'Plan his weeks' }}
+      </button>
+      <span v-if="plan && plan.patterns.length > 1" class="quiet"
+        >{{ plan.patterns.length }} plans so far, the latest from
+        {{ sayDate(plan.patterns.at(-1)?.from ?? null) }}</span
+      >
+    </div>
+    <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+
+    <h2>Absences</h2>
+    <form v-if="desk.may('people.change')" class="inline" @submit.prevent="addAbsence">
+      <label>From <BFormInput v-model="absence.from" type="date" required /></label>
+      <label>to <BFormInput v-model="absence.to" type="date" required /></label>
+      <label
+        >Why
+        <select v-model="absence.kind" class="form-select">
+          <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ kind }}</option>
+        </select></label
+      >
+      <label class="check"><input v-model="absence.isPaid" type="checkbox" /> paid</label>
+      <button type="submit" class="btn btn-quiet" :disabled="isBusy">Add absence</button>
+    </form>
+    <p v-if="plan && plan.absences.length === 0" class="quiet">
+      None in the last two months, and none ahead.
+    </p>
+    <ul v-else class="absences">
+      <li v-for="each in plan?.absences ?? []" :key="each.day">
+        <span>{{ sayDate(each.day) }}</span>
+        <span>{{ each.kind }}, {{ each.isPaid ? 'paid' : 'not paid' }}</span>
+        <button
+          v-if="desk.may('people.change')"
+          type="button"
+          class="btn btn-quiet btn-sm"
+          @click="removeAbsence(each.day)"
+        >
+          Remove
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.ahead {
+  display: grid;
+  grid-template-columns: repeat(14, minmax(0, 1fr));
+  gap: 6px;
+  max-width: 1040px;
+}
+.day {
+  display: flex;
+  flex-direction: column;
+  justify-content: flex-end;
+  min-height: 104px;
+  font-size: 13px;
+  text-align: center;
+}
+.bar {
+  display: block;
+  background: var(--bar);
+}
+.name {
+  color: var(--ink-2);
+}
+.words {
+  overflow: hidden;
+  border-top: 1px solid var(--line);
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.work .words {
+  font-family: var(--mono);
+}
+.free .words,
+.unplanned .words {
+  color: var(--ink-2);
+}
+.weeks {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(380px, 1fr));
+  gap: 16px 32px;
+  max-width: 1040px;
+}
+.week-row {
+  display: grid;
+  grid-template-columns: 44px 80px 80px 130px;
+  gap: 8px;
+  align-items: center;
+  margin-bottom: 4px;
+}
+legend {
+  font-size: 15px;
+  font-weight: 700;
+}
+.absences {
+  max-width: 560px;
+  padding: 0;
+  list-style: none;
+}
+.absences li {
+  display: grid;
+  grid-template-columns: 120px 1fr auto;
+  align-items: center;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
+}
+@media (max-width: 760px) {
+  .ahead {
+    grid-template-columns: repeat(7, minmax(0, 1fr));
+  }
+}
+</style>

@@ -1,0 +1,271 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import type { PayRecord, RateEffect } from '@wergon/contract/people';
+import { formatDay } from '@wergon/core/time';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayDate } from '../desk/dates.ts';
+import FormField from '../desk/FormField.vue';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useForm } from '../desk/useForm.ts';
+import { useNow } from '../desk/useNow.ts';
+import BookFrame from '../shop/BookFrame.vue';
+import RateStack from './RateStack.vue';
+
+const desk = useDesk();
+const now = useNow();
+const route = useRoute();
+const params = computed(() => ({ technician: String(route.params['technician']) }));
+const query = useQuery({
+  queryKey: ['rates', params],
+  queryFn: () => callRoute('rates', { params: params.value }),
+});
+const people = useQuery({ queryKey: ['people'], queryFn: () => callRoute('people') });
+const person = computed(() =>
+  people.data.value?.technicians.find(({ id }) => id === params.value.technician),
+);
+const records = computed(() => query.data.value?.records ?? []);
+
+const today = computed(() => (desk.zone ? formatDay(desk.zone.dayAt(now.value)) : ''));
+const day = ref('');
+const asked = computed(() => day.value || today.value);
+/** The record that holds on the day asked for; records stand newest first. */
+const holding = computed(() => records.value.find(({ record }) => record.from <= asked.value));
+
+type Item = { name: string; kind: 'percent' | 'perHour' | 'perYear'; value: string };
+type Draft = { from: string; per: 'hour' | 'year'; base: string; hoursPerYear: string; burden: Item[] };
+const EMPTY: Draft = { from: '', per: 'hour', base: '', hoursPerYear: '', burden: [] };
+const form = useForm<Draft>(EMPTY);
+const isOpen = ref(false);
+const replaces = ref<string | null>(null);
+const effect = ref<RateEffect | null>(null);
+
+function begin(from: (typeof records.value)[number]['record'] | undefined, isReplacing: boolean): void {
+  const draft: Draft = from
+    ? {
+        from: isReplacing ? from.from : today.value,
+        per: from.per,
+        base: from.base,
+        hoursPerYear: from.hoursPerYear ?? '',
+        burden: from.burden.map((item) => ({ ...item }) as Item),
+      }
+    : { ...EMPTY, from: today.value };
+  form.reset(draft);
+  replaces.value = isReplacing && from ? from.from : null;
+  effect.value = null;
+  isOpen.value = true;
+}
+const point = (text: string) => text.trim().replace(',', '.');
+const recordOf = ({ from, per, base, hoursPerYear, burden }: Draft): PayRecord => ({
+  from,
+  per,
+  base: point(base),
+  ...(hoursPerYear.trim() === '' ? {} : { hoursPerYear: point(hoursPerYear) }),
+  burden: burden.map(({ name, kind, value }) => ({ name, kind, value: point(value) })),
+});
+const bodyOf = (draft: Draft) => ({ record: recordOf(draft), replaces: replaces.value });
+const isSeen = ref('');
+
+/** First what it would do; then, seen and agreed, it is stored. */
+async function save(): Promise<void> {
+  const key = JSON.stringify(bodyOf(form.fields.value));
+  if (!effect.value || isSeen.value !== key) {
+    const told = await form.send((draft) =>
+      callRoute('rateEffect', { params: params.value, body: bodyOf(draft) }),
+    );
+    if (!told) return;
+    effect.value = told.answer;
+    isSeen.value = key;
+    if (told.answer.isPast) return;
+  }
+  const done = await form.send((draft) =>
+    callRoute('addRate', {
+      params: params.value,
+      body: { ...bodyOf(draft), isPastAgreed: effect.value?.isPast ?? false },
+    }),
+  );
+  if (!done) return;
+  isOpen.value = false;
+  effect.value = null;
+}
+const asksPast = computed(
+  () => effect.value?.isPast === true && isSeen.value === JSON.stringify(bodyOf(form.fields.value)),
+);
+</script>
+
+<template>
+  <BookFrame
+    :title="person ? `Cost of ${person.name}’s hour` : 'Cost rates'"
+    lead="What an hour of his costs the shop: his base and what comes on top of it. A change alters no hours, only cost from its date on."
+  >
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <p class="lead-words">
+        <RouterLink :to="{ name: 'person', params }">{{ person?.name ?? 'Back' }}</RouterLink> ·
+        <RouterLink to="/shop/people">all people</RouterLink>
+      </p>
+      <div class="inline">
+        <label
+          >On <BFormInput v-model="day" type="date" :placeholder="today" aria-label="The day to look at"
+        /></label>
+        <span v-if="holding" role="status"
+          >{{ day ? sayDate(day) : 'Today' }} an hour costs
+          <b class="figure big">{{ holding.costPerHour }}</b> {{ desk.session?.currency }}</span
+        >
+        <span v-else class="attention" role="status"
+          >No rate holds on {{ day ? sayDate(day) : 'this day' }}: his hours count, their cost is left
+          out.</span
+        >
+      </div>
+      <article
+        v-for="each in records"
+        :key="each.record.from"
+        class="record"
+        :class="{ holds: each === holding }"
+      >
+        <h3>
+          From {{ sayDate(each.record.from) }} {{ each.record.from.slice(0, 4) }}
+          <span v-if="each === holding" class="quiet">holds on the day asked for</span>
+        </h3>
+        <RateStack :rate="each" />
+        <button type="button" class="btn btn-quiet btn-sm" @click="begin(each.record, true)">
+          Correct this rate
+        </button>
+      </article>
+      <p v-if="records.length === 0" class="attention">No rate yet.</p>
+      <div v-if="!isOpen" class="acts">
+        <BButton variant="primary" @click="begin(records[0]?.record, false)">New rate from a day on</BButton>
+      </div>
+      <form v-else class="draft" @submit.prevent="save">
+        <h2>{{ replaces ? `Correct the rate from ${sayDate(replaces)}` : 'New rate' }}</h2>
+        <div class="fields">
+          <FormField v-slot="{ id }" label="From" :error="form.errors.value['record.from']">
+            <BFormInput :id="id" v-model="form.fields.value.from" type="date" required />
+          </FormField>
+          <FormField v-slot="{ id }" label="Paid by">
+            <select :id="id" v-model="form.fields.value.per" class="form-select">
+              <option value="hour">the hour</option>
+              <option value="year">the year</option>
+            </select>
+          </FormField>
+          <FormField v-slot="{ id, described }" label="Base" :error="form.errors.value['record.base']">
+            <BFormInput
+              :id="id"
+              v-model="form.fields.value.base"
+              class="figure"
+              inputmode="decimal"
+              :aria-describedby="described"
+              required
+            />
+          </FormField>
+          <FormField
+            v-slot="{ id, described }"
+            label="Hours per year"
+            :error="form.errors.value['record.hoursPerYear']"
+            hint="for a salary or a yearly burden"
+          >
+            <BFormInput
+              :id="id"
+              v-model="form.fields.value.hoursPerYear"
+              class="figure"
+              inputmode="decimal"
+              :aria-describedby="described"
+            />
+          </FormField>
+        </div>
+        <h3>Burden</h3>
+        <div v-for="(item, i) in form.fields.value.burden" :key="i" class="inline">
+          <BFormInput v-model="item.name" :aria-label="`Name of burden ${i + 1}`" placeholder="Name" />
+          <BFormInput
+            v-model="item.value"
+            class="figure"
+            inputmode="decimal"
+            :aria-label="`Amount of burden ${i + 1}`"
+            placeholder="Amount"
+            required
+          />
+          <select v-model="item.kind" class="form-select" :aria-label="`Kind of burden ${i + 1}`">
+            <option value="percent">percent of base</option>
+            <option value="perHour">an hour</option>
+            <option value="perYear">a year</option>
+          </select>
+          <button type="button" class="btn btn-quiet" @click="form.fields.value.burden.splice(i, 1)">
+            Remove
+          </button>
+        </div>
+        <button
+          type="button"
+          class="btn btn-quiet"
+          @click="form.fields.value.burden.push({ name: '', kind: 'percent', value: '' })"
+        >
+          Add a burden
+        </button>
+        <div v-if="asksPast && effect" class="effect" role="status">
+          <p>
+            <b>This changes days gone by.</b> An hour would cost
+            <b class="figure">{{ effect.costPerHour }}</b>. Hours stay as they are; these costs change:
+          </p>
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Order</th>
+                <th scope="col"></th>
+                <th scope="col" class="number">Hours</th>
+                <th scope="col" class="number">Cost now</th>
+                <th scope="col" class="number">Cost then</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="each in effect.orders" :key="each.number">
+                <td class="mono">{{ each.number }}</td>
+                <td>{{ each.title }}<span v-if="each.isOpen" class="quiet"> · open</span></td>
+                <td class="number figure">{{ desk.hours(each.seconds) }}</td>
+                <td class="number figure">{{ desk.money(each.before) }}</td>
+                <td class="number figure">{{ desk.money(each.after) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
+        <div class="acts">
+          <BButton type="submit" variant="primary" :disabled="form.isBusy.value">{{
+            asksPast ? 'Change the past' : 'Save rate'
+          }}</BButton>
+          <button type="button" class="btn btn-quiet" @click="((isOpen = false), form.reset(EMPTY))">
+            Leave it as it is
+          </button>
+        </div>
+      </form>
+    </template>
+  </BookFrame>
+</template>
+
+<style scoped>
+.big {
+  font-size: 21px;
+}
+.record {
+  max-width: 1040px;
+  padding: 4px 0 14px;
+  border-top: 1px solid var(--line);
+}
+.holds {
+  padding-left: 12px;
+  border-left: 4px solid var(--action);
+}
+.effect {
+  max-width: 1040px;
+  margin-top: 16px;
+  padding: 12px 16px;
+  background: var(--attention-tint);
+  border: 1px solid var(--attention);
+}
+</style>

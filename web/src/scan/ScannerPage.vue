@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, onScopeDispose, ref } from 'vue';
+import { PAUSE_MS, PLAIN_SCANNER, checkScan, isScanOver, learnProfile } from '@wergon/core/scan';
+import type { CheckedScan, Key, ScannerFinding } from '@wergon/core/scan';
+import { callRoute } from '../desk/callRoute.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import BookFrame from '../shop/BookFrame.vue';
+import { CALIBRATION_WORDS, CODE_KIND_WORDS, FINDING_WORDS } from './scannerWords.ts';
+
+const desk = useDesk();
+const people = useQuery({
+  queryKey: ['people'],
+  queryFn: () => callRoute('people'),
+  enabled: computed(() => desk.may('people.change')),
+});
+const keys = ref<Key[]>([]);
+const isOver = ref(false);
+const field = ref<HTMLElement>();
+let timer: ReturnType<typeof setTimeout> | undefined;
+const UNSEEN: readonly string[] = ['Shift', 'Control', 'Alt', 'AltGraph', 'Meta', 'CapsLock'];
+
+function onKey(event: KeyboardEvent): void {
+  if (event.key === 'Escape' || (event.key === 'Tab' && keys.value.length === 0)) return;
+  event.preventDefault();
+  if (UNSEEN.includes(event.key)) return;
+  if (isOver.value) {
+    keys.value = [];
+    isOver.value = false;
+  }
+  keys.value.push({ name: event.key, at: event.timeStamp });
+  isOver.value = isScanOver(keys.value, event.timeStamp);
+  clearTimeout(timer);
+  timer = setTimeout(
+    () => (isOver.value = isOver.value || isScanOver(keys.value, performance.now())),
+    PAUSE_MS + 5,
+  );
+}
+onScopeDispose(() => clearTimeout(timer));
+
+const checked = computed((): CheckedScan | null =>
+  isOver.value ? checkScan(keys.value, PLAIN_SCANNER) : null,
+);
+const isCalibration = computed(
+  () => checked.value?.findings.some(({ kind }) => kind === 'calibration') ?? false,
+);
+const learned = computed(() => (isCalibration.value ? learnProfile(keys.value) : null));
+const words = (finding: ScannerFinding): string => FINDING_WORDS(finding);
+const problems = computed(() => checked.value?.findings.filter(({ kind }) => kind !== 'calibration') ?? []);
+/** What a station would do with it. */
+const meaning = computed((): string => {
+  const { parsed, foreign } = checked.value ?? {};
+  if (parsed) return CODE_KIND_WORDS[parsed.kind];
+  const owner = people.data.value?.technicians.find(({ badges }) =>
+    badges.some(({ code, revokedAt }) => code === foreign && revokedAt === null),
+  );
+  return owner
+    ? `a card of ${owner.name}: it would open the station as his badge`
+    : 'no code of ours, and nobody’s card';
+});
+const shown = (name: string) => (name === ' ' ? 'space' : name);
+</script>
+
+<template>
+  <BookFrame
+    title="Scanner check"
+    lead="What a scanner really sends, key by key, and what a station would make of it. Nothing is recorded here."
+  >
+    <div
+      ref="field"
+      class="pad"
+      tabindex="0"
+      role="textbox"
+      aria-multiline="false"
+      aria-label="Scan here"
+      @keydown="onKey"
+    >
+      <p v-if="keys.length === 0" class="wait">Click here, then scan any label.</p>
+      <p v-else class="keys">
+        <kbd v-for="(key, i) in keys" :key="i" :class="{ named: key.name.length > 1 }">{{
+          shown(key.name)
+        }}</kbd>
+      </p>
+    </div>
+    <section v-if="checked" class="told" role="status">
+      <template v-if="isCalibration">
+        <h2>The calibration label</h2>
+        <template v-if="learned?.ok">
+          <p>
+            At a station this one scan would teach it: it ends with
+            <b>{{ learned.value.endKey ?? 'nothing, a pause' }}</b>,
+            <template v-if="learned.value.prefix"
+              >puts <kbd>{{ learned.value.prefix }}</kbd> before a code,
+            </template>
+            <template v-if="learned.value.suffix"
+              >puts <kbd>{{ learned.value.suffix }}</kbd> after it,
+            </template>
+            <template v-if="Object.keys(learned.value.meant).length > 0"
+              >and sends {{ Object.keys(learned.value.meant).length }} characters as others.</template
+            ><template v-else>and sends every character as it is.</template>
+          </p>
+        </template>
+        <p v-else-if="learned" class="attention">{{ CALIBRATION_WORDS[learned.code] }}</p>
+      </template>
+      <template v-else>
+        <h2>
+          {{ checked.parsed ? 'It would be understood' : 'It would not be understood as a code of ours' }}
+        </h2>
+        <p class="code">
+          <span class="mono">{{ checked.parsed?.code ?? checked.foreign }}</span> is {{ meaning }}.
+        </p>
+      </template>
+      <ul v-if="problems.length > 0">
+        <li v-for="(finding, i) in problems" :key="i">{{ words(finding) }}</li>
+      </ul>
+      <p v-else-if="!isCalibration">
+        It sends what a plain scanner sends, and ends with <b>{{ checked.endKey }}</b>.
+      </p>
+    </section>
+    <p class="quiet">
+      When a scanner sends something odd, print the
+      <RouterLink to="/shop/labels?kind=calibration">calibration label</RouterLink> and scan it once at its
+      station: from then on the station understands it.
+    </p>
+  </BookFrame>
+</template>
+
+<style scoped>
+.pad {
+  min-height: 132px;
+  padding: 20px 24px;
+  background: var(--sheet);
+  border: 2px solid var(--ink);
+}
+.pad:focus {
+  outline: 3px solid var(--action);
+}
+.wait {
+  margin: 30px 0 0;
+  color: var(--ink-2);
+  font-size: 24px;
+}
+.keys {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 0;
+}
+kbd {
+  min-width: 34px;
+  padding: 6px 8px;
+  background: var(--paper);
+  border: 1px solid var(--line);
+  color: var(--ink);
+  font-family: var(--mono);
+  font-size: 22px;
+  text-align: center;
+}
+kbd.named {
+  background: var(--action-tint);
+  font-size: 15px;
+  line-height: 33px;
+}
+.code {
+  font-size: 18px;
+}
+</style>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed, reactive, watch } from 'vue';
+import { DEFAULT_SETTINGS } from '@wergon/contract/shop';
+import type { Settings } from '@wergon/contract/shop';
+import { nextOrderNumber } from '@wergon/core/work';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayDate } from '../desk/dates.ts';
+import FormField from '../desk/FormField.vue';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useForm } from '../desk/useForm.ts';
+import BookFrame from './BookFrame.vue';
+import { useAct } from './useAct.ts';
+
+const desk = useDesk();
+const query = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop') });
+const form = useForm<Settings>({ ...DEFAULT_SETTINGS, name: '' });
+watch(
+  () => query.data.value?.settings,
+  (settings) => {
+    if (settings && !form.isDirty.value) form.reset(settings);
+  },
+  { immediate: true },
+);
+const save = () =>
+  form.send(({ orderNumbers, ...rest }) =>
+    callRoute('saveSettings', {
+      body: {
+        ...rest,
+        orderNumbers: {
+          ...orderNumbers,
+          digits: Number(orderNumbers.digits),
+          first: Number(orderNumbers.first),
+        },
+      },
+    }),
+  );
+const sample = computed(() => {
+  const { prefix, digits, first } = form.fields.value.orderNumbers;
+  return nextOrderNumber({ prefix, digits: Number(digits), first: Number(first) }, []);
+});
+const { act, problem, isBusy } = useAct();
+const closed = reactive({ day: '', name: '' });
+async function close(): Promise<void> {
+  const done = await act(() => callRoute('addClosedDay', { body: { ...closed } }));
+  if (done !== undefined) Object.assign(closed, { day: '', name: '' });
+}
+const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { day } }));
+</script>
+
+<template>
+  <BookFrame title="Settings">
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <p class="lead-words">
+        Time zone <b>{{ query.data.value.zone }}</b> and currency <b>{{ query.data.value.currency }}</b> were
+        fixed at the first run and stay.
+      </p>
+      <form @submit.prevent="save">
+        <fieldset :disabled="!desk.may('shop.change')">
+          <div class="fields">
+            <FormField
+              v-slot="{ id }"
+              label="Name of the shop"
+              :error="form.errors.value['name']"
+              class="wide"
+            >
+              <BFormInput :id="id" v-model="form.fields.value.name" required />
+            </FormField>
+          </div>
+          <h2>Order numbers</h2>
+          <div class="fields">
+            <FormField v-slot="{ id }" label="Begin with" :error="form.errors.value['orderNumbers.prefix']">
+              <BFormInput :id="id" v-model="form.fields.value.orderNumbers.prefix" />
+            </FormField>
+            <FormField
+              v-slot="{ id }"
+              label="Digits at least"
+              :error="form.errors.value['orderNumbers.digits']"
+            >
+              <BFormInput
+                :id="id"
+                v-model="form.fields.value.orderNumbers.digits"
+                type="number"
+                min="1"
+                max="10"
+              />
+            </FormField>
+            <FormField
+              v-slot="{ id }"
+              label="First number"
+              :error="form.errors.value['orderNumbers.first']"
+              :hint="`the first is ${sample}`"
+            >
+              <BFormInput :id="id" v-model="form.fields.value.orderNumbers.first" type="number" min="1" />
+            </FormField>
+          </div>
+          <h2>Labels</h2>
+          <div class="fields">
+            <FormField v-slot="{ id }" label="Codes are drawn as">
+              <select :id="id" v-model="form.fields.value.labels.symbology" class="form-select">
+                <option value="code128">Code 128</option>
+                <option value="code39">Code 39</option>
+                <option value="qr">QR</option>
+              </select>
+            </FormField>
+            <FormField v-slot="{ id }" label="Paper">
+              <select :id="id" v-model="form.fields.value.labels.paper" class="form-select">
+                <option value="a4">A4</option>
+                <option value="letter">Letter</option>
+                <option value="roll62">62 mm roll</option>
+              </select>
+            </FormField>
+          </div>
+        </fieldset>
+        <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
+        <div v-if="desk.may('shop.change')" class="acts">
+          <BButton type="submit" variant="primary" :disabled="form.isBusy.value || !form.isDirty.value"
+            >Save</BButton
+          >
+          <span role="status" class="quiet">{{ form.isDirty.value ? 'not saved yet' : 'saved' }}</span>
+        </div>
+      </form>
+      <h2>Closed days</h2>
+      <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="close">
+        <BFormInput v-model="closed.day" type="date" aria-label="Closed day" required />
+        <BFormInput v-model="closed.name" placeholder="Why" aria-label="Why the shop is closed" required />
+        <button type="submit" class="btn btn-quiet" :disabled="isBusy">Add closed day</button>
+      </form>
+      <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+      <p v-if="query.data.value.closedDays.length === 0" class="quiet">
+        None yet: holidays and the like, on which nobody is planned.
+      </p>
+      <ul class="closed">
+        <li v-for="each in query.data.value.closedDays" :key="each.day">
+          <span>{{ sayDate(each.day) }} {{ each.day.slice(0, 4) }}</span> <span>{{ each.name }}</span>
+          <button
+            v-if="desk.may('shop.change')"
+            type="button"
+            class="btn btn-quiet btn-sm"
+            @click="open(each.day)"
+          >
+            Remove
+          </button>
+        </li>
+      </ul>
+    </template>
+  </BookFrame>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+}
+.closed {
+  max-width: 640px;
+  padding: 0;
+  list-style: none;
+}
+.closed li {
+  display: grid;
+  grid-template-columns: 160px 1fr auto;
+  align-items: center;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
+}
+</style>

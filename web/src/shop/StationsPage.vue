@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { ref } from 'vue';
+import { parseInstant } from '@wergon/core/time';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayClock, sayDay } from '../desk/dates.ts';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import BookFrame from './BookFrame.vue';
+import { useAct } from './useAct.ts';
+
+const desk = useDesk();
+const query = useQuery({ queryKey: ['stations'], queryFn: () => callRoute('stations') });
+const { act, problem, isBusy } = useAct();
+const name = ref('');
+const pairing = ref<{ readonly id: string; readonly code: string } | null>(null);
+const renamed = ref<{ id: string; name: string } | null>(null);
+
+async function add(): Promise<void> {
+  const made = await act(() => callRoute('addStation', { body: { name: name.value } }));
+  if (!made) return;
+  pairing.value = made;
+  name.value = '';
+}
+async function pairAgain(station: string): Promise<void> {
+  pairing.value = (await act(() => callRoute('pairAgain', { params: { station } }))) ?? null;
+}
+async function rename(): Promise<void> {
+  const { value } = renamed;
+  if (!value) return;
+  const done = await act(() =>
+    callRoute('saveStation', { params: { station: value.id }, body: { name: value.name } }),
+  );
+  if (done !== undefined) renamed.value = null;
+}
+const revoke = (station: string) => act(() => callRoute('revokeStation', { params: { station } }));
+const say = (text: string | null): string => {
+  const at = text === null ? undefined : parseInstant(text);
+  const { zone } = desk;
+  return at?.ok && zone ? `${sayDay(zone.dayAt(at.value))} ${sayClock(zone, at.value)}` : 'never';
+};
+</script>
+
+<template>
+  <BookFrame
+    title="Stations"
+    lead="A station is a browser on the shop floor, paired once. A device whose pairing is revoked can record nothing any more."
+  >
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
+        <BFormInput
+          v-model="name"
+          placeholder="Name of a new station"
+          aria-label="Name of a new station"
+          required
+        />
+        <BButton type="submit" variant="primary" :disabled="isBusy">Add station</BButton>
+      </form>
+      <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+      <p v-if="query.data.value.stations.length === 0" class="quiet">No station yet. Add the first one.</p>
+      <table v-else>
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th scope="col">Device</th>
+            <th scope="col">Scanner calibrated</th>
+            <th scope="col">Last scan</th>
+            <th scope="col">Pairing</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="station in query.data.value.stations" :key="station.id">
+            <td>
+              <form v-if="renamed?.id === station.id" class="rename" @submit.prevent="rename">
+                <BFormInput v-model="renamed.name" size="sm" :aria-label="`New name of ${station.name}`" />
+                <button type="submit" class="btn btn-quiet btn-sm">Rename</button>
+              </form>
+              <template v-else>
+                {{ station.name }}
+                <button
+                  v-if="desk.may('shop.change')"
+                  type="button"
+                  class="link"
+                  @click="renamed = { id: station.id, name: station.name }"
+                >
+                  rename
+                </button>
+              </template>
+            </td>
+            <td>{{ station.isRevoked ? 'revoked' : station.pairedAt ? 'paired' : 'none yet' }}</td>
+            <td>{{ say(station.calibratedAt) }}</td>
+            <td :class="{ attention: !station.lastScanAt }">{{ say(station.lastScanAt) }}</td>
+            <td>
+              <template v-if="pairing?.id === station.id">
+                code <b class="mono code">{{ pairing.code }}</b> for ten minutes: open
+                <span class="mono">/station</span> on the device and type it
+              </template>
+              <template v-else-if="desk.may('shop.change')">
+                <button type="button" class="btn btn-quiet btn-sm" @click="pairAgain(station.id)">
+                  Pair a device
+                </button>
+                <button
+                  v-if="station.pairedAt && !station.isRevoked"
+                  type="button"
+                  class="btn btn-quiet btn-sm"
+                  @click="revoke(station.id)"
+                >
+                  Revoke
+                </button>
+              </template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="quiet">
+        A scanner that sends something odd is taught to its station in a second: print the
+        <RouterLink to="/shop/labels?kind=calibration">calibration label</RouterLink> and scan it there.
+      </p>
+    </template>
+  </BookFrame>
+</template>
+
+<style scoped>
+.code {
+  font-size: 20px;
+}
+.rename {
+  display: flex;
+  gap: 6px;
+}
+.link {
+  padding: 0;
+  background: none;
+  border: 0;
+  color: var(--action);
+  font-size: 14px;
+}
+</style>

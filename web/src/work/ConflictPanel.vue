@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import type { Conflict, TaskDraft } from './orderDraft.ts';
+
+defineProps<{ conflicts: readonly Conflict[]; taken: readonly string[] }>();
+const emit = defineEmits<{ theirs: [field: Conflict['field']]; mine: [field: Conflict['field']] }>();
+
+const NAMES: Partial<Record<string, string>> = {
+  title: 'What is done',
+  due: 'Due',
+  quantity: 'Pieces',
+  jobType: 'Job type',
+  estimateIncludes: 'What the estimate includes',
+};
+const nameOf = (field: string) => NAMES[field] ?? field[0]?.toUpperCase() + field.slice(1);
+
+/** A field of a draft in words. */
+function say(field: string, json: string): string {
+  const value = JSON.parse(json) as unknown;
+  if (field === 'tasks')
+    return (value as TaskDraft[])
+      .map(
+        ({ title, runHours, setupHours, runHoursPerPiece }) =>
+          `${title} (${[setupHours, runHours, runHoursPerPiece].filter(Boolean).join(' + ') || 'no estimate'})`,
+      )
+      .join(', ');
+  if (Array.isArray(value)) return value.join(', ');
+  return value === null || value === ''
+    ? 'nothing'
+    : typeof value === 'object'
+      ? JSON.stringify(value)
+      : String(value as string | number);
+}
+</script>
+
+<template>
+  <section class="conflict" role="alert" aria-label="Changed by somebody else">
+    <p><b>Somebody else saved this order while you were writing.</b> Nothing of yours is lost.</p>
+    <p v-if="taken.length > 0">
+      Taken over, because you had not touched it: {{ taken.map(nameOf).join(', ') }}.
+    </p>
+    <table v-if="conflicts.length > 0">
+      <thead>
+        <tr>
+          <th scope="col">Both of you changed</th>
+          <th scope="col">Yours</th>
+          <th scope="col">Theirs</th>
+          <td></td>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="each in conflicts" :key="each.field">
+          <th scope="row">{{ nameOf(each.field) }}</th>
+          <td>{{ say(each.field, each.mine) }}</td>
+          <td>{{ say(each.field, each.theirs) }}</td>
+          <td class="acts">
+            <button type="button" class="btn btn-quiet btn-sm" @click="emit('mine', each.field)">
+              Keep mine
+            </button>
+            <button type="button" class="btn btn-quiet btn-sm" @click="emit('theirs', each.field)">
+              Take theirs
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="conflicts.length === 0">Look it over and save again.</p>
+  </section>
+</template>
+
+<style scoped>
+.conflict {
+  margin-bottom: 16px;
+  padding: 12px 16px;
+  background: var(--attention-tint);
+  border: 2px solid var(--attention);
+}
+p {
+  margin: 0 0 6px;
+}
+table {
+  width: 100%;
+}
+th,
+td {
+  padding: 5px 10px 5px 0;
+  border-top: 1px solid var(--line);
+  font-weight: 400;
+  vertical-align: top;
+}
+th[scope='row'] {
+  font-weight: 700;
+}
+.acts {
+  white-space: nowrap;
+}
+</style>

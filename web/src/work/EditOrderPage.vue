@@ -1,0 +1,326 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import type { OrderJson } from '@wergon/contract/work';
+import { formatCents } from '@wergon/core/money';
+import { toSeconds } from '@wergon/core/time';
+import { WORK_TYPES, splitHoursOf } from '@wergon/core/work';
+import { callRoute } from '../desk/callRoute.ts';
+import FormField from '../desk/FormField.vue';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useForm } from '../desk/useForm.ts';
+import ChargeFields from '../shop/ChargeFields.vue';
+import ConflictPanel from './ConflictPanel.vue';
+import { draftOf, estimateDraft, joinDrafts, newOrder, orderBody } from './orderDraft.ts';
+import type { Conflict, OrderDraft, TaskDraft } from './orderDraft.ts';
+import StandardChooser from './StandardChooser.vue';
+import TaskEditor from './TaskEditor.vue';
+
+const desk = useDesk();
+const route = useRoute();
+const router = useRouter();
+const id = computed(() => (route.name === 'edit-order' ? String(route.params['order']) : null));
+const preparation = useQuery({ queryKey: ['preparation'], queryFn: () => callRoute('preparation') });
+/** The order as it was when writing began; what others save meanwhile is not taken in behind the writer's back. */
+const begun = ref<OrderJson | null>(null);
+const loadError = ref<unknown>(null);
+const form = useForm<OrderDraft>(newOrder(''));
+const conflicts = ref<readonly Conflict[]>([]);
+const taken = ref<readonly string[]>([]);
+
+async function load(): Promise<void> {
+  if (id.value === null) return;
+  loadError.value = null;
+  try {
+    begun.value = await callRoute('order', { params: { order: id.value } });
+    form.reset(draftOf(begun.value));
+  } catch (error) {
+    loadError.value = error;
+  }
+}
+void load();
+watch(
+  () => preparation.data.value?.nextNumber,
+  (number) => {
+    if (id.value === null && number && form.fields.value.number === '')
+      form.reset({ ...form.fields.value, number });
+  },
+  { immediate: true },
+);
+
+const draft = computed(() => form.fields.value);
+const estimate = computed(() => estimateDraft(draft.value, preparation.data.value?.grades ?? []));
+const isReady = computed(() => preparation.data.value && (id.value === null || begun.value));
+const unit = computed(() => preparation.data.value?.units.find((each) => each.id === draft.value.unit));
+watch(unit, (chosen) => {
+  if (chosen?.owner && draft.value.customer === '') draft.value.customer = chosen.owner;
+});
+const subject = computed(() => ({
+  item: draft.value.item,
+  unitType: unit.value?.type ?? '',
+  customer: draft.value.customer,
+}));
+
+/** What is used stays with the first part; a task without labor is halved by nobody. */
+function split(task: TaskDraft): readonly [string, string] | undefined {
+  const stored = begun.value?.tasks.find((each) => each.id === task.id);
+  if (!stored || stored.lines.length === 0) return undefined;
+  return splitHoursOf(
+    toSeconds(stored.comparison.estimatedSeconds),
+    toSeconds(stored.comparison.actualSeconds),
+  );
+}
+
+function takeStandard(tasks: readonly TaskDraft[], title: string): void {
+  draft.value.tasks.push(...tasks);
+  if (draft.value.title === '') draft.value.title = title;
+}
+
+async function save(): Promise<void> {
+  const order = id.value;
+  const version = begun.value?.order.version ?? 1;
+  const sent = await form.send(async (fields) =>
+    order === null
+      ? (await callRoute('addOrder', { body: orderBody(fields) })).id
+      : (await callRoute('saveOrder', { params: { order }, body: { ...orderBody(fields), version } }), order),
+  );
+  if (sent) await router.push({ name: 'order', params: { order: sent.answer } });
+  else if (form.code.value === 'record.changed') await meet();
+}
+
+/** Somebody else has saved: what only they changed is taken over, and where both wrote, both are shown. */
+async function meet(): Promise<void> {
+  const before = begun.value;
+  if (!before || id.value === null) return;
+  const theirs = await callRoute('order', { params: { order: id.value } });
+  const {
+    joined,
+    taken: fields,
+    conflicts: found,
+  } = joinDrafts(draftOf(before), draft.value, draftOf(theirs));
+  begun.value = theirs;
+  form.fields.value = joined;
+  conflicts.value = found;
+  taken.value = fields;
+}
+function takeTheirs(field: Conflict['field']): void {
+  if (!begun.value) return;
+  form.fields.value = { ...draft.value, [field]: draftOf(begun.value)[field] };
+  conflicts.value = conflicts.value.filter((each) => each.field !== field);
+}
+const keepMine = (field: Conflict['field']) => {
+  conflicts.value = conflicts.value.filter((each) => each.field !== field);
+};
+const headProblem = computed(() =>
+  form.code.value === 'record.changed' ||
+  Object.keys(form.errors.value).some((field) => field.startsWith('tasks['))
+    ? ''
+    : form.problem.value,
+);
+</script>
+
+<template>
+  <main class="order-form">
+    <h1>{{ id === null ? 'New work order' : `Order ${begun?.order.number ?? ''}` }}</h1>
+    <QueryState
+      v-if="!isReady"
+      :is-pending="preparation.isPending.value || (id !== null && !loadError)"
+      :error="preparation.error.value ?? loadError"
+      @retry="(preparation.refetch(), load())"
+    />
+    <form v-else @submit.prevent="save">
+      <ConflictPanel
+        v-if="conflicts.length > 0 || taken.length > 0"
+        :conflicts="conflicts"
+        :taken="taken"
+        @theirs="takeTheirs"
+        @mine="keepMine"
+      />
+      <div class="fields">
+        <FormField v-slot="{ id: field, described }" label="Number" :error="form.errors.value['number']">
+          <BFormInput
+            :id="field"
+            v-model="draft.number"
+            class="figure"
+            :aria-describedby="described"
+            required
+          />
+        </FormField>
+        <FormField
+          v-slot="{ id: field }"
+          label="What is done"
+          class="wide"
+          :error="form.errors.value['title']"
+        >
+          <BFormInput :id="field" v-model="draft.title" required />
+        </FormField>
+        <FormField v-slot="{ id: field }" label="Customer" :error="form.errors.value['customer']">
+          <BFormInput :id="field" v-model="draft.customer" list="customers" required />
+        </FormField>
+        <FormField v-slot="{ id: field }" label="Pieces" :error="form.errors.value['quantity']">
+          <BFormInput :id="field" v-model="draft.quantity" class="figure" type="number" min="0" required />
+        </FormField>
+        <FormField v-slot="{ id: field }" label="Due" :error="form.errors.value['due']">
+          <BFormInput :id="field" v-model="draft.due" type="date" />
+        </FormField>
+        <FormField v-slot="{ id: field }" label="Unit on the bench" :error="form.errors.value['unit']">
+          <select :id="field" v-model="draft.unit" class="form-select">
+            <option value="">none</option>
+            <option v-for="each in preparation.data.value?.units ?? []" :key="each.id" :value="each.id">
+              {{ each.words }}{{ each.owner ? `, ${each.owner}` : '' }}
+            </option>
+          </select>
+        </FormField>
+        <FormField v-slot="{ id: field }" label="Item, for stock">
+          <BFormInput :id="field" v-model="draft.item" />
+        </FormField>
+        <FormField v-slot="{ id: field }" label="Division">
+          <BFormInput :id="field" v-model="draft.division" list="divisions" />
+        </FormField>
+        <FormField v-slot="{ id: field }" label="Job type">
+          <BFormInput :id="field" v-model="draft.jobType" list="job-types" />
+        </FormField>
+        <FormField v-slot="{ id: field, described }" label="Price" :error="form.errors.value['price']">
+          <BFormInput
+            :id="field"
+            v-model="draft.price"
+            class="figure"
+            inputmode="decimal"
+            :aria-describedby="described"
+          />
+        </FormField>
+        <ChargeFields v-model="draft.charge" />
+        <FormField
+          v-slot="{ id: field }"
+          label="Notes, printed on the traveler"
+          class="wide"
+          :error="form.errors.value['notes']"
+        >
+          <textarea
+            :id="field"
+            v-model="draft.notes"
+            class="form-control"
+            rows="2"
+            maxlength="2000"
+          ></textarea>
+        </FormField>
+      </div>
+      <datalist id="customers">
+        <option v-for="each in preparation.data.value?.customers ?? []" :key="each" :value="each"></option>
+      </datalist>
+      <datalist id="divisions">
+        <option v-for="each in preparation.data.value?.divisions ?? []" :key="each" :value="each"></option>
+      </datalist>
+      <datalist id="job-types">
+        <option v-for="each in preparation.data.value?.jobTypes ?? []" :key="each" :value="each"></option>
+      </datalist>
+      <fieldset class="includes">
+        <legend>The estimate includes</legend>
+        <label v-for="workType in WORK_TYPES" :key="workType" class="check">
+          <input
+            v-model="draft.estimateIncludes"
+            type="checkbox"
+            :value="workType"
+            :disabled="workType === 'run' || workType === 'rework'"
+          />
+          {{ workType }}
+        </label>
+        <span class="quiet">Other time is part of the job’s cost, and is compared with nothing.</span>
+      </fieldset>
+      <StandardChooser :subject="subject" @take="takeStandard" />
+      <TaskEditor
+        v-model="draft.tasks"
+        :preparation="preparation.data.value"
+        :estimate="estimate"
+        :errors="form.errors.value"
+        :split="split"
+      />
+      <p v-if="preparation.data.value?.grades.length === 0" class="attention">
+        Tasks need a grade for their cost. <RouterLink to="/shop/lists">Add one in Shop.</RouterLink>
+      </p>
+      <div class="sum">
+        <span
+          ><b class="figure">{{ desk.hours(estimate.seconds) }}</b> estimated</span
+        >
+        <span
+          ><b class="figure">{{ desk.money(formatCents(estimate.cost)) }}</b> labor at standard rates, burden
+          included</span
+        >
+        <span v-if="estimate.margin !== null" :class="{ attention: estimate.margin < 0 }"
+          ><b class="figure">{{ desk.money(formatCents(estimate.margin)) }}</b> of the price
+          {{ estimate.margin < 0 ? 'short of it' : 'left over it' }}</span
+        >
+      </div>
+      <p v-if="headProblem" class="attention" role="alert">{{ headProblem }}</p>
+      <div class="acts">
+        <BButton type="submit" variant="primary" :disabled="form.isBusy.value || conflicts.length > 0">{{
+          form.isBusy.value ? 'Saving…' : id === null ? 'Save as draft' : 'Save'
+        }}</BButton>
+        <RouterLink
+          :to="id === null ? { name: 'work' } : { name: 'order', params: { order: id } }"
+          class="btn btn-quiet"
+          >Back</RouterLink
+        >
+        <span class="quiet" role="status">{{ form.isDirty.value ? 'not saved yet' : '' }}</span>
+      </div>
+    </form>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.order-form {
+  padding: 16px 20px 40px;
+  overflow: auto;
+}
+h1 {
+  margin-bottom: 12px;
+  font-size: 24px;
+  font-weight: 700;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 10px 14px;
+  align-items: start;
+}
+.wide {
+  grid-column: span 2;
+}
+.includes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+  margin: 14px 0;
+  legend {
+    float: left;
+    width: auto;
+    margin: 0 8px 0 0;
+    font-size: 15px;
+    font-weight: 700;
+  }
+}
+.check {
+  display: inline-flex;
+  gap: 5px;
+}
+.sum {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 28px;
+  align-items: baseline;
+  padding: 12px 0;
+  border-top: 1px solid var(--ink);
+  b {
+    font-size: 21px;
+  }
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+</style>

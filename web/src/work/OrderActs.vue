@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import type { OrderJson, OrderRow, TaskRow } from '@wergon/contract/work';
+import { ORDER_MOVES } from '@wergon/core/work';
+import { callRoute } from '../desk/callRoute.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import { useAct } from '../shop/useAct.ts';
+
+type State = OrderRow['state'];
+const props = defineProps<{ order: OrderJson['order']; tasks: readonly TaskRow[] }>();
+const desk = useDesk();
+const router = useRouter();
+const { act, problem, isBusy } = useAct();
+/** A step that wants an answer first. */
+const asks = ref<'people' | 'accept' | 'copy' | null>(null);
+const wanted = ref<State>('on-hold');
+const accepted = ref<string[]>([]);
+const copyNumber = ref('');
+const params = computed(() => ({ order: props.order.id }));
+
+const WORDS: Readonly<Record<State, string>> = {
+  draft: 'Back to draft',
+  accepted: 'Accept',
+  released: 'Release',
+  'on-hold': 'Hold',
+  finished: 'Finish',
+  closed: 'Close',
+};
+const wordFor = (to: State): string => {
+  if (to === 'finished' && props.order.state === 'closed') return 'Open again';
+  return to === 'released' && !['draft', 'accepted'].includes(props.order.state)
+    ? 'Release again'
+    : WORDS[to];
+};
+const moves = computed(() => ORDER_MOVES[props.order.state]);
+const optional = computed(() => props.tasks.filter(({ isOptional }) => isOptional));
+
+async function go(state: State, more: { stopsPeople?: boolean; accepted?: string[] } = {}): Promise<void> {
+  const done = await act(() =>
+    callRoute('changeOrderState', { params: params.value, body: { state, ...more } }),
+  );
+  if (done !== undefined) asks.value = null;
+}
+function begin(to: State): void {
+  wanted.value = to;
+  if (to === 'accepted' && optional.value.length > 0) {
+    accepted.value = optional.value.map(({ id }) => id);
+    asks.value = 'accept';
+  } else if (props.order.peopleOn.length > 0 && to !== 'released') asks.value = 'people';
+  else void go(to);
+}
+async function beginCopy(): Promise<void> {
+  asks.value = 'copy';
+  copyNumber.value = (await callRoute('preparation')).nextNumber;
+}
+async function copy(): Promise<void> {
+  const made = await act(() =>
+    callRoute('duplicateOrder', { params: params.value, body: { number: copyNumber.value } }),
+  );
+  if (!made) return;
+  asks.value = null;
+  await router.push({ name: 'edit-order', params: { order: made.id } });
+}
+</script>
+
+<template>
+  <div v-if="desk.may('work.change')" class="order-acts">
+    <div v-if="asks === null" class="buttons">
+      <button
+        v-for="to in moves"
+        :key="to"
+        type="button"
+        class="btn btn-quiet"
+        :disabled="isBusy"
+        @click="begin(to)"
+      >
+        {{ wordFor(to) }}
+      </button>
+      <RouterLink :to="{ name: 'edit-order', params }" class="btn btn-quiet">Change</RouterLink>
+      <RouterLink
+        :to="{ path: '/shop/labels', query: { kind: 'travelers', order: order.id } }"
+        class="btn btn-quiet"
+        >Traveler</RouterLink
+      >
+      <button type="button" class="btn btn-quiet" @click="beginCopy">Copy</button>
+    </div>
+    <div v-else-if="asks === 'people'" class="ask" role="alert">
+      <p>
+        <b>{{ order.peopleOn.join(', ') }}</b> {{ order.peopleOn.length === 1 ? 'is' : 'are' }} on this order
+        now. Nothing stops by itself.
+      </p>
+      <BButton variant="primary" :disabled="isBusy" @click="go(wanted, { stopsPeople: true })"
+        >{{ wordFor(wanted) }} and stop {{ order.peopleOn.length === 1 ? 'him' : 'them' }}</BButton
+      >
+      <button type="button" class="btn btn-quiet" :disabled="isBusy" @click="go(wanted)">
+        {{ wordFor(wanted) }}, leave {{ order.peopleOn.length === 1 ? 'him' : 'them' }} on it
+      </button>
+      <button type="button" class="btn btn-quiet" @click="asks = null">Not now</button>
+    </div>
+    <form v-else-if="asks === 'accept'" class="ask" @submit.prevent="go('accepted', { accepted })">
+      <p>
+        <b>Which optional tasks were accepted?</b> The others stay on paper and are no part of the estimate.
+      </p>
+      <label v-for="task in optional" :key="task.id" class="check"
+        ><input v-model="accepted" type="checkbox" :value="task.id" /> {{ task.title }}</label
+      >
+      <BButton type="submit" variant="primary" :disabled="isBusy">Accept</BButton>
+      <button type="button" class="btn btn-quiet" @click="asks = null">Not now</button>
+    </form>
+    <form v-else class="ask" @submit.prevent="copy">
+      <label>Number of the copy <BFormInput v-model="copyNumber" class="figure" required /></label>
+      <BButton type="submit" variant="primary" :disabled="isBusy">Make a draft</BButton>
+      <button type="button" class="btn btn-quiet" @click="asks = null">Not now</button>
+    </form>
+    <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+  </div>
+</template>
+
+<style scoped>
+.order-acts {
+  flex: none;
+  max-width: 60%;
+}
+.buttons,
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: end;
+  justify-content: flex-end;
+}
+.ask p {
+  width: 100%;
+  margin: 0;
+  text-align: right;
+}
+.check {
+  display: inline-flex;
+  gap: 5px;
+}
+.attention {
+  margin: 6px 0 0;
+  text-align: right;
+}
+</style>

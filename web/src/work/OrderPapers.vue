@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { OrderJson } from '@wergon/contract/work';
+import { parseInstant } from '@wergon/core/time';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayClock, sayDay } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import { useAct } from '../shop/useAct.ts';
+import ChangeList from './ChangeList.vue';
+
+const props = defineProps<{ order: OrderJson['order'] }>();
+const desk = useDesk();
+const { act, problem, isBusy } = useAct();
+const showsAll = ref(false);
+const FIRST = 3;
+const params = computed(() => ({ order: props.order.id }));
+const changes = computed(() => (showsAll.value ? props.order.changes : props.order.changes.slice(0, FIRST)));
+
+const when = (text: string): string => {
+  const at = parseInstant(text);
+  return at.ok && desk.zone ? `${sayDay(desk.zone.dayAt(at.value))} ${sayClock(desk.zone, at.value)}` : '';
+};
+const sayFileSize = (bytes: number) =>
+  bytes < 1_000_000 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+
+async function readBase64(file: File): Promise<string> {
+  const url = await new Promise<string>((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result));
+    reader.onerror = () => reject(new Error('unreadable'));
+    reader.readAsDataURL(file);
+  });
+  return url.slice(url.indexOf(',') + 1);
+}
+async function attach(event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement;
+  const file = field.files?.[0];
+  field.value = '';
+  if (!file) return;
+  if (file.size > 5 * 1024 * 1024) {
+    problem.value = `${file.name} is larger than 5 MB.`;
+    return;
+  }
+  const base64 = await readBase64(file);
+  await act(() => callRoute('addAttachment', { params: params.value, body: { name: file.name, base64 } }));
+}
+async function open(attachment: string): Promise<void> {
+  const file = await act(() => callRoute('attachment', { params: { ...params.value, attachment } }));
+  if (!file) return;
+  const bytes = Uint8Array.from(atob(file.base64), (character) => character.charCodeAt(0));
+  const url = URL.createObjectURL(new Blob([bytes], { type: file.type }));
+  const link = document.createElement('a');
+  Object.assign(link, { href: url, download: file.name });
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+const remove = (attachment: string) =>
+  act(() => callRoute('removeAttachment', { params: { ...params.value, attachment } }));
+</script>
+
+<template>
+  <div class="papers">
+    <section v-if="order.price !== null || order.notes">
+      <h3>Price and notes</h3>
+      <p v-if="order.price !== null">
+        <b class="figure">{{ desk.money(order.price) }}</b> price
+        <template v-if="order.margin !== null"
+          >,
+          <b class="figure" :class="{ attention: order.margin.startsWith('-') }">{{
+            desk.money(order.margin)
+          }}</b>
+          expected margin over the estimated labor</template
+        >
+      </p>
+      <p v-if="order.notes" class="notes">{{ order.notes }}</p>
+    </section>
+    <section>
+      <h3>Attachments</h3>
+      <ul>
+        <li v-for="each in order.attachments" :key="each.id">
+          <button type="button" class="link" :disabled="isBusy" @click="open(each.id)">
+            {{ each.name }}
+          </button>
+          <span class="quiet"
+            >{{ sayFileSize(each.size) }}, {{ each.addedBy }}, {{ when(each.addedAt) }}</span
+          >
+          <button
+            v-if="desk.may('work.change')"
+            type="button"
+            class="btn btn-quiet btn-sm"
+            @click="remove(each.id)"
+          >
+            Remove
+          </button>
+        </li>
+        <li v-if="order.attachments.length === 0" class="quiet">none</li>
+      </ul>
+      <label v-if="desk.may('work.change')" class="btn btn-quiet btn-sm"
+        >Attach a picture or PDF
+        <input type="file" class="visually-hidden" accept=".png,.jpg,.jpeg,.webp,.pdf" @change="attach" />
+      </label>
+      <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+    </section>
+    <section>
+      <h3>What was changed</h3>
+      <ol>
+        <li v-for="(each, i) in changes" :key="i">
+          <span class="quiet">{{ when(each.at) }}, {{ each.by }}</span>
+          <ChangeList :changes="each.changes" />
+        </li>
+        <li v-if="order.changes.length === 0" class="quiet">nothing since it was made</li>
+      </ol>
+      <button
+        v-if="order.changes.length > FIRST"
+        type="button"
+        class="btn btn-quiet btn-sm"
+        @click="showsAll = !showsAll"
+      >
+        {{ showsAll ? 'The latest only' : `All ${order.changes.length}` }}
+      </button>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.papers {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: 8px 40px;
+  padding: 10px 16px 0;
+}
+h3 {
+  margin: 8px 0 4px;
+  font-size: 15px;
+  font-weight: 700;
+}
+ul,
+ol {
+  margin: 0 0 6px;
+  padding: 0;
+  list-style: none;
+}
+.notes {
+  white-space: pre-line;
+}
+.link {
+  padding: 0;
+  background: none;
+  border: 0;
+  color: var(--action);
+  text-decoration: underline;
+}
+</style>

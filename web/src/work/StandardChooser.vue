@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { chooseSteps, isMeantFor } from '@wergon/core/work';
+import type { OrderSubject, StandardId, StandardScope } from '@wergon/core/work';
+import { callRoute } from '../desk/callRoute.ts';
+import { stepDraft } from './orderDraft.ts';
+import type { TaskDraft } from './orderDraft.ts';
+
+const props = defineProps<{ subject: OrderSubject }>();
+const emit = defineEmits<{ take: [tasks: readonly TaskDraft[], title: string] }>();
+const route = useRoute();
+const query = useQuery({ queryKey: ['standards'], queryFn: () => callRoute('standards') });
+const chosenId = ref(String(route.query['standard'] ?? ''));
+const chosenOptional = ref<string[]>([]);
+
+const tasks = computed(() => new Map((query.data.value?.tasks ?? []).map((task) => [task.id, task])));
+const jobs = computed(() =>
+  (query.data.value?.jobs ?? [])
+    .filter(({ isOff }) => !isOff)
+    .map((job) => ({ ...job, fits: isMeantFor(job.scope as StandardScope, props.subject) }))
+    .sort(
+      (a, b) => Number(b.scope.kind !== 'general' && b.fits) - Number(a.scope.kind !== 'general' && a.fits),
+    ),
+);
+const fitting = computed(() => jobs.value.filter(({ fits, id }) => fits || id === chosenId.value));
+const job = computed(() => jobs.value.find(({ id }) => id === chosenId.value));
+const single = computed(() => tasks.value.get(chosenId.value));
+const optional = computed(() => job.value?.steps.filter(({ isRequired }) => !isRequired) ?? []);
+watch(job, () => (chosenOptional.value = []));
+
+const fromStandard = (id: string, jobId: string | null, jobVersion: number | null): TaskDraft[] => {
+  const task = tasks.value.get(id);
+  return task
+    ? [{ ...stepDraft(task), origin: { job: jobId, jobVersion, task: id, taskVersion: task.version } }]
+    : [];
+};
+function take(): void {
+  if (job.value) {
+    const { id, version, steps, title } = job.value;
+    const chosen = chooseSteps(
+      steps.map(({ task, isRequired }) => ({ task: task as StandardId, isRequired })),
+      new Set(chosenOptional.value as StandardId[]),
+    );
+    emit(
+      'take',
+      chosen.flatMap(({ task }) => fromStandard(task, id, version)),
+      title,
+    );
+  } else if (single.value) emit('take', fromStandard(single.value.id, null, null), '');
+  chosenId.value = '';
+}
+</script>
+
+<template>
+  <div v-if="query.data.value && (jobs.length > 0 || tasks.size > 0)" class="chooser">
+    <label for="standard">From a standard</label>
+    <select id="standard" v-model="chosenId" class="form-select">
+      <option value="">choose…</option>
+      <optgroup v-if="fitting.length > 0" label="Standard jobs">
+        <option v-for="each in fitting" :key="each.id" :value="each.id">
+          {{ each.title }}{{ each.scope.kind === 'general' ? '' : `, for ${each.scope.name}` }}
+        </option>
+      </optgroup>
+      <optgroup label="Single tasks">
+        <option v-for="[id, task] in [...tasks].filter(([, each]) => !each.isOff)" :key="id" :value="id">
+          {{ task.title }}
+        </option>
+      </optgroup>
+    </select>
+    <template v-if="job">
+      <label v-for="step in optional" :key="step.task" class="check">
+        <input v-model="chosenOptional" type="checkbox" :value="step.task" /> with
+        {{ tasks.get(step.task)?.title }}
+      </label>
+    </template>
+    <button v-if="job || single" type="button" class="btn btn-quiet" @click="take">
+      {{ job ? `Add its tasks` : 'Add this task' }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.chooser {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+  margin: 0 0 14px;
+}
+label {
+  font-weight: 700;
+}
+.check {
+  display: inline-flex;
+  gap: 5px;
+  font-weight: 400;
+}
+.form-select {
+  width: auto;
+  min-width: 260px;
+}
+</style>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed } from 'vue';
+import { SCOPE_KINDS } from '@wergon/contract/work';
+import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
+import { callRoute } from '../desk/callRoute.ts';
+import FormField from '../desk/FormField.vue';
+import { useForm } from '../desk/useForm.ts';
+
+const props = defineProps<{ tasks: readonly StandardTaskJson[]; job?: StandardJobJson }>();
+const emit = defineEmits<{ done: [] }>();
+const form = useForm({
+  title: props.job?.title ?? '',
+  scopeKind: (props.job?.scope.kind ?? 'general') as (typeof SCOPE_KINDS)[number],
+  scopeName: props.job?.scope.name ?? '',
+  isOff: props.job?.isOff ?? false,
+  steps: (props.job?.steps ?? []).map((step) => ({ ...step })),
+});
+const WORDS = {
+  general: 'everything',
+  item: 'an item',
+  unitType: 'a type of unit',
+  customer: 'a customer',
+} as const;
+const titles = computed(() => new Map(props.tasks.map(({ id, title }) => [id, title])));
+const left = computed(() =>
+  props.tasks.filter(({ id, isOff }) => !isOff && !form.fields.value.steps.some(({ task }) => task === id)),
+);
+
+function add(event: Event): void {
+  const field = event.target as HTMLSelectElement;
+  if (field.value !== '') form.fields.value.steps.push({ task: field.value, isRequired: true });
+  field.value = '';
+}
+function move(from: number, by: number): void {
+  const { steps } = form.fields.value;
+  const [step] = steps.splice(from, 1);
+  if (step) steps.splice(from + by, 0, step);
+}
+async function save(): Promise<void> {
+  const done = await form.send(({ title, scopeKind, scopeName, isOff, steps }) =>
+    callRoute('saveStandardJob', {
+      body: {
+        id: props.job?.id ?? null,
+        version: props.job?.version ?? null,
+        isOff,
+        job: {
+          title,
+          steps,
+          scope: scopeKind === 'general' ? { kind: 'general' } : { kind: scopeKind, name: scopeName },
+        },
+      },
+    }),
+  );
+  if (done) emit('done');
+}
+</script>
+
+<template>
+  <form class="job-form" @submit.prevent="save">
+    <div class="fields">
+      <FormField v-slot="{ id }" label="Standard job" class="wide" :error="form.errors.value['job.title']">
+        <BFormInput :id="id" v-model="form.fields.value.title" required />
+      </FormField>
+      <FormField v-slot="{ id }" label="For">
+        <select :id="id" v-model="form.fields.value.scopeKind" class="form-select">
+          <option v-for="kind in SCOPE_KINDS" :key="kind" :value="kind">{{ WORDS[kind] }}</option>
+        </select>
+      </FormField>
+      <FormField
+        v-if="form.fields.value.scopeKind !== 'general'"
+        v-slot="{ id }"
+        label="Which"
+        :error="form.errors.value['job.scope.name']"
+      >
+        <BFormInput :id="id" v-model="form.fields.value.scopeName" required />
+      </FormField>
+    </div>
+    <ol>
+      <li v-for="(step, i) in form.fields.value.steps" :key="step.task">
+        <span class="name">{{ titles.get(step.task) }}</span>
+        <label class="check"><input v-model="step.isRequired" type="checkbox" /> required</label>
+        <button
+          type="button"
+          class="btn btn-quiet btn-sm"
+          :disabled="i === 0"
+          :aria-label="`${titles.get(step.task)} sooner`"
+          @click="move(i, -1)"
+        >
+          Sooner
+        </button>
+        <button
+          type="button"
+          class="btn btn-quiet btn-sm"
+          :disabled="i === form.fields.value.steps.length - 1"
+          :aria-label="`${titles.get(step.task)} later`"
+          @click="move(i, 1)"
+        >
+          Later
+        </button>
+        <button type="button" class="btn btn-quiet btn-sm" @click="form.fields.value.steps.splice(i, 1)">
+          Remove
+        </button>
+      </li>
+    </ol>
+    <select class="form-select add" aria-label="Add a standard task" @change="add">
+      <option value="">Add a standard task…</option>
+      <option v-for="task in left" :key="task.id" :value="task.id">{{ task.title }}</option>
+    </select>
+    <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
+    <div class="acts">
+      <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Save standard job</BButton>
+      <button type="button" class="btn btn-quiet" @click="emit('done')">Leave it as it is</button>
+      <label v-if="job" class="check"
+        ><input v-model="form.fields.value.isOff" type="checkbox" /> switched off</label
+      >
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.job-form {
+  padding: 12px 10px 16px;
+  background: var(--band);
+}
+ol {
+  margin: 12px 0 8px;
+}
+li {
+  padding: 3px 0;
+}
+.name {
+  display: inline-block;
+  min-width: 240px;
+}
+li .btn {
+  margin-right: 4px;
+}
+.add {
+  width: auto;
+}
+</style>

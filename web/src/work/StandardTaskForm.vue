@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import type { Preparation, StandardTaskJson } from '@wergon/contract/work';
+import { callRoute } from '../desk/callRoute.ts';
+import FormField from '../desk/FormField.vue';
+import { useForm } from '../desk/useForm.ts';
+import { HOURS, newTask, stepBody, stepDraft } from './orderDraft.ts';
+import StepFields from './StepFields.vue';
+
+const props = defineProps<{ preparation: Preparation | undefined; task?: StandardTaskJson }>();
+const emit = defineEmits<{ done: [] }>();
+const WORDS = {
+  setupHours: 'Setup hours',
+  runHours: 'Run hours',
+  runHoursPerPiece: 'Run hours per piece',
+} as const;
+const form = useForm({
+  isOff: props.task?.isOff ?? false,
+  step: props.task ? stepDraft(props.task) : newTask(),
+});
+
+async function save(): Promise<void> {
+  const done = await form.send(({ isOff, step }) =>
+    callRoute('saveStandardTask', {
+      body: { id: props.task?.id ?? null, version: props.task?.version ?? null, isOff, task: stepBody(step) },
+    }),
+  );
+  if (done) emit('done');
+}
+</script>
+
+<template>
+  <form class="task-form" @submit.prevent="save">
+    <div class="fields">
+      <FormField v-slot="{ id }" label="Standard task" class="wide" :error="form.errors.value['task.title']">
+        <BFormInput :id="id" v-model="form.fields.value.step.title" required />
+      </FormField>
+      <FormField v-slot="{ id }" label="Work center">
+        <BFormInput :id="id" v-model="form.fields.value.step.workCenter" list="standard-centers" />
+      </FormField>
+      <datalist id="standard-centers">
+        <option v-for="each in preparation?.workCenters ?? []" :key="each" :value="each"></option>
+      </datalist>
+      <FormField v-slot="{ id }" label="Grade" :error="form.errors.value['task.grade']">
+        <select :id="id" v-model="form.fields.value.step.grade" class="form-select" required>
+          <option v-for="grade in preparation?.grades ?? []" :key="grade.id" :value="grade.id">
+            {{ grade.name }}
+          </option>
+        </select>
+      </FormField>
+      <FormField
+        v-for="field in HOURS"
+        :key="field"
+        v-slot="{ id }"
+        :label="WORDS[field]"
+        :error="form.errors.value[`task.${field}`]"
+      >
+        <BFormInput :id="id" v-model="form.fields.value.step[field]" class="figure" inputmode="decimal" />
+      </FormField>
+    </div>
+    <StepFields
+      v-model="form.fields.value.step"
+      :preparation="preparation"
+      :name="form.fields.value.step.title || 'the task'"
+    />
+    <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
+    <div class="acts">
+      <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Save standard task</BButton>
+      <button type="button" class="btn btn-quiet" @click="emit('done')">Leave it as it is</button>
+      <label v-if="task" class="check"
+        ><input v-model="form.fields.value.isOff" type="checkbox" /> switched off</label
+      >
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.task-form {
+  padding: 12px 10px 16px;
+  background: var(--band);
+}
+</style>

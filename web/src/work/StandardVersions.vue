@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayDate } from '../desk/dates.ts';
+import ChangeList from './ChangeList.vue';
+
+const props = defineProps<{ standard: string }>();
+const query = useQuery({
+  queryKey: ['standard-versions', props.standard],
+  queryFn: () => callRoute('standardVersions', { params: { standard: props.standard } }),
+});
+</script>
+
+<template>
+  <ol v-if="query.data.value" class="versions">
+    <li v-for="each in query.data.value.versions" :key="each.version">
+      <b>Version {{ each.version }}</b
+      >, {{ sayDate(each.savedAt.slice(0, 10)) }}, {{ each.savedBy }}
+      <ChangeList :changes="each.changes" />
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.versions {
+  margin: 8px 0;
+  padding: 0;
+  list-style: none;
+}
+</style>

@@ -1,0 +1,296 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton } from 'bootstrap-vue-next';
+import { computed, ref } from 'vue';
+import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
+import { formatCents } from '@wergon/core/money';
+import { callRoute } from '../desk/callRoute.ts';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import BookFrame from '../shop/BookFrame.vue';
+import { estimateDraft, newOrder, stepDraft } from './orderDraft.ts';
+import StandardJobForm from './StandardJobForm.vue';
+import StandardTaskForm from './StandardTaskForm.vue';
+import StandardVersions from './StandardVersions.vue';
+
+const desk = useDesk();
+const query = useQuery({ queryKey: ['standards'], queryFn: () => callRoute('standards') });
+const preparation = useQuery({ queryKey: ['preparation'], queryFn: () => callRoute('preparation') });
+const search = ref('');
+const showsOff = ref(false);
+const openedJob = ref<string | null>(null);
+/** What is being written: a task or a job by id, `''` for a new one. */
+const editedTask = ref<string | null>(null);
+const editedJob = ref<string | null>(null);
+const history = ref<string | null>(null);
+
+const tasks = computed(() => query.data.value?.tasks ?? []);
+const taskById = computed(() => new Map(tasks.value.map((task) => [task.id, task])));
+const matches = (title: string, isOff: boolean) =>
+  (showsOff.value || !isOff) && title.toLowerCase().includes(search.value.trim().toLowerCase());
+const jobs = computed(() =>
+  (query.data.value?.jobs ?? []).filter(({ title, isOff }) => matches(title, isOff)),
+);
+const shownTasks = computed(() => tasks.value.filter(({ title, isOff }) => matches(title, isOff)));
+
+/** What a job takes for one piece, its required steps alone and with all of them. */
+function estimateOf(job: StandardJobJson, isRequiredOnly: boolean) {
+  const steps = job.steps.filter(({ isRequired }) => isRequired || !isRequiredOnly);
+  const drafts = steps.flatMap(({ task }) => {
+    const found = taskById.value.get(task);
+    return found ? [stepDraft(found)] : [];
+  });
+  return estimateDraft({ ...newOrder(''), tasks: drafts }, preparation.data.value?.grades ?? []);
+}
+const taskEstimate = (task: StandardTaskJson) =>
+  estimateDraft({ ...newOrder(''), tasks: [stepDraft(task)] }, preparation.data.value?.grades ?? []);
+const longest = computed(() => Math.max(1, ...jobs.value.map((job) => estimateOf(job, false).seconds)));
+const SCOPES = {
+  general: 'everything',
+  item: 'item',
+  unitType: 'units of type',
+  customer: 'customer',
+} as const;
+const sayScope = ({ scope }: StandardJobJson) =>
+  scope.kind === 'general' ? 'everything' : `${SCOPES[scope.kind]} ${scope.name ?? ''}`;
+const mayChange = computed(() => desk.may('work.change'));
+</script>
+
+<template>
+  <BookFrame
+    title="Standards"
+    lead="Steps that come back, with what they take. An order copies them and remembers the version; a new version changes no order that is already there."
+  >
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <div class="inline">
+        <input
+          v-model="search"
+          type="search"
+          class="form-control"
+          aria-label="Find a standard"
+          placeholder="Find a standard"
+        />
+        <label class="check"><input v-model="showsOff" type="checkbox" /> also those switched off</label>
+        <span v-if="search" class="quiet" role="status"
+          >{{ jobs.length + shownTasks.length }} match
+          <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button></span
+        >
+        <template v-if="mayChange">
+          <BButton v-if="tasks.length > 0" variant="primary" @click="editedJob = ''"
+            >New standard job</BButton
+          >
+          <button
+            type="button"
+            class="btn"
+            :class="tasks.length > 0 ? 'btn-quiet' : 'btn-primary'"
+            @click="editedTask = ''"
+          >
+            New standard task
+          </button>
+        </template>
+      </div>
+      <StandardJobForm v-if="editedJob === ''" :tasks="tasks" @done="editedJob = null" />
+      <StandardTaskForm
+        v-if="editedTask === ''"
+        :preparation="preparation.data.value"
+        @done="editedTask = null"
+      />
+
+      <h2>Standard jobs</h2>
+      <p v-if="jobs.length === 0" class="quiet">
+        {{ search ? 'None of this name.' : 'None yet. A job is an ordered set of standard tasks.' }}
+      </p>
+      <article v-for="job in jobs" :key="job.id" class="job" :class="{ off: job.isOff }">
+        <StandardJobForm v-if="editedJob === job.id" :tasks="tasks" :job="job" @done="editedJob = null" />
+        <template v-else>
+          <button
+            type="button"
+            class="line"
+            :aria-expanded="openedJob === job.id"
+            @click="openedJob = openedJob === job.id ? null : job.id"
+          >
+            <span class="name"
+              ><b>{{ job.title }}</b
+              ><small
+                >for {{ sayScope(job) }} · version {{ job.version
+                }}{{ job.isOff ? ' · switched off' : '' }}</small
+              ></span
+            >
+            <span class="length">
+              <span
+                class="bar all"
+                :style="{ width: `${(estimateOf(job, false).seconds / longest) * 100}%` }"
+              ></span>
+              <span
+                class="bar"
+                :style="{ width: `${(estimateOf(job, true).seconds / longest) * 100}%` }"
+              ></span>
+            </span>
+            <span class="figure number"
+              >{{ desk.hours(estimateOf(job, true).seconds)
+              }}<small v-if="estimateOf(job, false).seconds > estimateOf(job, true).seconds"
+                >to {{ desk.hours(estimateOf(job, false).seconds) }}</small
+              ></span
+            >
+            <span class="figure number">{{ desk.money(formatCents(estimateOf(job, true).cost)) }}</span>
+          </button>
+          <div v-if="openedJob === job.id" class="inside">
+            <ol>
+              <li v-for="step in job.steps" :key="step.task">
+                {{ taskById.get(step.task)?.title ?? 'a task that is gone' }}
+                <span v-if="!step.isRequired" class="quiet">optional</span>
+                <span v-if="taskById.get(step.task)" class="figure quiet">{{
+                  desk.hours(taskEstimate(taskById.get(step.task)!).seconds)
+                }}</span>
+              </li>
+            </ol>
+            <div class="acts">
+              <RouterLink
+                v-if="mayChange && !job.isOff"
+                :to="{ name: 'new-order', query: { standard: job.id } }"
+                class="btn btn-primary"
+                >Make an order from it</RouterLink
+              >
+              <button v-if="mayChange" type="button" class="btn btn-quiet" @click="editedJob = job.id">
+                Change
+              </button>
+              <button
+                type="button"
+                class="btn btn-quiet"
+                @click="history = history === job.id ? null : job.id"
+              >
+                Versions
+              </button>
+            </div>
+            <StandardVersions v-if="history === job.id" :standard="job.id" />
+          </div>
+        </template>
+      </article>
+
+      <h2>Standard tasks</h2>
+      <p v-if="shownTasks.length === 0" class="quiet">
+        {{ search ? 'None of this name.' : 'None yet. Begin with the steps that every job has.' }}
+      </p>
+      <table v-else>
+        <thead>
+          <tr>
+            <th scope="col">Task</th>
+            <th scope="col">Work center</th>
+            <th scope="col" class="number">Setup</th>
+            <th scope="col" class="number">Run</th>
+            <th scope="col" class="number">Per piece</th>
+            <th scope="col" class="number">Steps</th>
+            <th scope="col">In</th>
+            <th scope="col" class="number">Version</th>
+            <td></td>
+          </tr>
+        </thead>
+        <tbody v-for="task in shownTasks" :key="task.id">
+          <tr :class="{ off: task.isOff }">
+            <td>{{ task.title }}<template v-if="task.isOff">, switched off</template></td>
+            <td>{{ task.workCenter }}</td>
+            <td class="number figure">{{ task.setupHours }}</td>
+            <td class="number figure">{{ task.runHours }}</td>
+            <td class="number figure">{{ task.runHoursPerPiece }}</td>
+            <td class="number figure">{{ task.instructions.length || '' }}</td>
+            <td>
+              {{
+                task.usedBy.length === 1
+                  ? task.usedBy[0]
+                  : task.usedBy.length === 0
+                    ? ''
+                    : `${task.usedBy.length} jobs`
+              }}
+            </td>
+            <td class="number figure">{{ task.version }}</td>
+            <td class="number">
+              <button
+                v-if="mayChange"
+                type="button"
+                class="btn btn-quiet btn-sm"
+                @click="editedTask = editedTask === task.id ? null : task.id"
+              >
+                Change
+              </button>
+              <button
+                type="button"
+                class="btn btn-quiet btn-sm"
+                @click="history = history === task.id ? null : task.id"
+              >
+                Versions
+              </button>
+            </td>
+          </tr>
+          <tr v-if="editedTask === task.id">
+            <td colspan="9">
+              <StandardTaskForm
+                :preparation="preparation.data.value"
+                :task="task"
+                @done="editedTask = null"
+              />
+            </td>
+          </tr>
+          <tr v-if="history === task.id">
+            <td colspan="9"><StandardVersions :standard="task.id" /></td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </BookFrame>
+</template>
+
+<style scoped lang="scss">
+.job {
+  background: var(--sheet);
+  border-bottom: 1px solid var(--line);
+}
+.line {
+  display: grid;
+  grid-template-columns: minmax(220px, 300px) minmax(0, 1fr) 90px 110px;
+  gap: 16px;
+  align-items: center;
+  width: 100%;
+  min-height: 48px;
+  padding: 4px 10px;
+  background: none;
+  border: 0;
+  color: inherit;
+  text-align: left;
+  &:hover {
+    background: var(--band);
+  }
+}
+small {
+  display: block;
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.length {
+  position: relative;
+  height: 14px;
+}
+.bar {
+  position: absolute;
+  inset: 0 auto 0 0;
+  background: var(--bar);
+}
+.bar.all {
+  background: none;
+  border: 1px dashed var(--ink-2);
+}
+.inside {
+  padding: 0 10px 14px;
+}
+.inside li {
+  padding: 1px 0;
+}
+.number {
+  text-align: right;
+}
+</style>

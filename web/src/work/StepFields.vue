@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next';
+import type { Preparation } from '@wergon/contract/work';
+import { REPORT_KINDS, REPORT_TIMES } from '@wergon/contract/work';
+import FormField from '../desk/FormField.vue';
+import type { TaskDraft } from './orderDraft.ts';
+
+/** What a step holds beside its line: instructions, reports, a fixed price. */
+const task = defineModel<TaskDraft>({ required: true });
+defineProps<{ preparation: Preparation | undefined; name: string }>();
+
+function addReport(): void {
+  task.value.reports.push({ when: 'end', kind: 'pieces', label: '', unit: '', least: null, most: null });
+}
+const numberOrNull = (event: Event) => {
+  const text = (event.target as HTMLInputElement).value.trim().replace(',', '.');
+  return text === '' || Number.isNaN(Number(text)) ? null : Number(text);
+};
+</script>
+
+<template>
+  <div class="step">
+    <div>
+      <h3>Instructions</h3>
+      <div v-for="(each, i) in task.instructions" :key="i" class="line">
+        <span class="mono quiet">{{ i + 1 }}</span>
+        <BFormInput v-model="each.text" size="sm" :aria-label="`Instruction ${i + 1} of ${name}`" />
+        <BFormInput
+          v-model="each.hours"
+          size="sm"
+          class="figure hours"
+          inputmode="decimal"
+          :aria-label="`Hours of instruction ${i + 1} of ${name}`"
+          placeholder="h"
+        />
+        <button type="button" class="btn btn-quiet btn-sm" @click="task.instructions.splice(i, 1)">
+          Remove
+        </button>
+      </div>
+      <button
+        type="button"
+        class="btn btn-quiet btn-sm"
+        @click="task.instructions.push({ text: '', hours: '' })"
+      >
+        Add instruction
+      </button>
+    </div>
+    <div>
+      <h3>Reports asked for</h3>
+      <div v-for="(report, i) in task.reports" :key="i" class="line report">
+        <select
+          v-model="report.kind"
+          class="form-select form-select-sm"
+          :aria-label="`Kind of report ${i + 1}`"
+        >
+          <option v-for="kind in REPORT_KINDS" :key="kind" :value="kind">{{ kind }}</option>
+        </select>
+        <select
+          v-model="report.when"
+          class="form-select form-select-sm"
+          :aria-label="`Time of report ${i + 1}`"
+        >
+          <option v-for="when in REPORT_TIMES" :key="when" :value="when">at {{ when }}</option>
+        </select>
+        <template v-if="report.kind === 'value'">
+          <input
+            v-model="report.label"
+            class="form-control form-control-sm"
+            :aria-label="`What report ${i + 1} measures`"
+            placeholder="what"
+          />
+          <input
+            v-model="report.unit"
+            class="form-control form-control-sm hours"
+            :aria-label="`Unit of report ${i + 1}`"
+            placeholder="unit"
+          />
+          <input
+            :value="report.least ?? ''"
+            class="form-control form-control-sm figure hours"
+            inputmode="decimal"
+            :aria-label="`Least of report ${i + 1}`"
+            placeholder="least"
+            @change="report.least = numberOrNull($event)"
+          />
+          <input
+            :value="report.most ?? ''"
+            class="form-control form-control-sm figure hours"
+            inputmode="decimal"
+            :aria-label="`Most of report ${i + 1}`"
+            placeholder="most"
+            @change="report.most = numberOrNull($event)"
+          />
+        </template>
+        <button type="button" class="btn btn-quiet btn-sm" @click="task.reports.splice(i, 1)">Remove</button>
+      </div>
+      <button type="button" class="btn btn-quiet btn-sm" @click="addReport">Add report</button>
+    </div>
+    <div class="more">
+      <FormField v-slot="{ id }" label="Fixed price, if sold flat">
+        <BFormInput :id="id" v-model="task.price" size="sm" class="figure" inputmode="decimal" />
+      </FormField>
+      <slot />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.step {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
+  gap: 8px 32px;
+  padding: 4px 0 14px;
+}
+h3 {
+  margin: 8px 0 6px;
+  font-size: 14px;
+  font-weight: 700;
+}
+.line {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  margin-bottom: 4px;
+}
+.report .form-select {
+  width: auto;
+}
+.hours {
+  max-width: 9ch;
+}
+.more {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 8px 12px;
+  align-content: start;
+}
+</style>

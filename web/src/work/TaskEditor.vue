@@ -1,0 +1,276 @@
+<script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next';
+import { computed, ref } from 'vue';
+import type { Preparation } from '@wergon/contract/work';
+import { formatCents } from '@wergon/core/money';
+import type { OrderEstimate } from '@wergon/core/work';
+import FormField from '../desk/FormField.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import ChargeFields from '../shop/ChargeFields.vue';
+import AssignedField from './AssignedField.vue';
+import { HOURS, newTask } from './orderDraft.ts';
+import type { TaskDraft } from './orderDraft.ts';
+import StepFields from './StepFields.vue';
+
+const tasks = defineModel<TaskDraft[]>({ required: true });
+const props = defineProps<{
+  preparation: Preparation | undefined;
+  estimate: OrderEstimate;
+  errors: Readonly<Record<string, string>>;
+  /** Splits a task, where there is something to split by. */
+  split: (task: TaskDraft) => readonly [string, string] | undefined;
+}>();
+const desk = useDesk();
+const WORDS = { setupHours: 'Setup', runHours: 'Run', runHoursPerPiece: 'Per piece' } as const;
+const opened = ref<number | null>(null);
+const dragged = ref<number | null>(null);
+const longest = computed(() => Math.max(1, ...props.estimate.tasks.map(({ seconds }) => seconds)));
+
+function move(from: number, to: number): void {
+  if (to < 0 || to >= tasks.value.length || from === to) return;
+  const [task] = tasks.value.splice(from, 1);
+  if (task) tasks.value.splice(to, 0, task);
+  opened.value = null;
+}
+function dragOver(to: number): void {
+  if (dragged.value === null || dragged.value === to) return;
+  move(dragged.value, to);
+  dragged.value = to;
+}
+/** Alt and an arrow move the task that the focus is in. */
+function onKey(event: KeyboardEvent, i: number): void {
+  if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+  event.preventDefault();
+  move(i, event.key === 'ArrowUp' ? i - 1 : i + 1);
+}
+function splitTask(i: number): void {
+  const task = tasks.value[i];
+  if (!task) return;
+  const [first, second] = props.split(task) ?? ['', ''];
+  const part: TaskDraft = {
+    ...(JSON.parse(JSON.stringify(task)) as TaskDraft),
+    id: null,
+    title: `${task.title}, part 2`,
+    setupHours: '',
+    runHoursPerPiece: '',
+    runHours: second,
+  };
+  if (first !== '') Object.assign(task, { setupHours: '', runHoursPerPiece: '', runHours: first });
+  tasks.value.splice(i + 1, 0, part);
+}
+const errorOf = (i: number): string => {
+  const found = Object.entries(props.errors).filter(([field]) => field.startsWith(`tasks[${i}].`));
+  return found.map(([field, message]) => `${field.replace(`tasks[${i}].`, '')}: ${message}`).join('; ');
+};
+</script>
+
+<template>
+  <div class="tasks" role="table" aria-label="Tasks of the order">
+    <div class="head row-grid" role="row">
+      <span role="columnheader"><span class="visually-hidden">Order of tasks</span></span>
+      <span role="columnheader">Task</span>
+      <span role="columnheader">Work center</span>
+      <span role="columnheader">Grade</span>
+      <span v-for="field in HOURS" :key="field" role="columnheader" class="number">{{ WORDS[field] }}</span>
+      <span role="columnheader" class="scale">Estimated</span>
+      <span role="columnheader" class="number">Cost</span>
+      <span role="columnheader"><span class="visually-hidden">Acts</span></span>
+    </div>
+    <div
+      v-for="(task, i) in tasks"
+      :key="task.id ?? `new-${i}`"
+      role="rowgroup"
+      class="task"
+      :class="{ dragged: dragged === i, wrong: errorOf(i) }"
+      @dragover.prevent="dragOver(i)"
+      @drop.prevent="dragged = null"
+      @keydown="onKey($event, i)"
+    >
+      <div class="row-grid" role="row">
+        <span role="cell" class="grip">
+          <button
+            type="button"
+            class="handle"
+            draggable="true"
+            :aria-label="`Move ${task.title || `task ${i + 1}`}: drag, or Alt and an arrow`"
+            @dragstart="dragged = i"
+            @dragend="dragged = null"
+          >
+            <span class="mono">{{ (i + 1) * 10 }}</span>
+          </button>
+        </span>
+        <span role="cell"
+          ><BFormInput v-model="task.title" size="sm" :aria-label="`Task ${i + 1}`" required
+        /></span>
+        <span role="cell"
+          ><BFormInput
+            v-model="task.workCenter"
+            size="sm"
+            list="work-centers"
+            :aria-label="`Work center of task ${i + 1}`"
+        /></span>
+        <span role="cell">
+          <select
+            v-model="task.grade"
+            class="form-select form-select-sm"
+            :aria-label="`Grade of task ${i + 1}`"
+            required
+          >
+            <option v-for="grade in preparation?.grades ?? []" :key="grade.id" :value="grade.id">
+              {{ grade.name }}
+            </option>
+          </select>
+        </span>
+        <span v-for="field in HOURS" :key="field" role="cell">
+          <BFormInput
+            v-model="task[field]"
+            size="sm"
+            class="figure number"
+            inputmode="decimal"
+            :aria-label="`${WORDS[field]} hours of task ${i + 1}`"
+          />
+        </span>
+        <span role="cell" class="scale">
+          <span
+            class="bar"
+            :style="{ width: `${((estimate.tasks[i]?.seconds ?? 0) / longest) * 100}%` }"
+          ></span>
+          <span class="figure hours">{{
+            estimate.tasks[i]?.seconds ? desk.hours(estimate.tasks[i]?.seconds ?? 0) : '–'
+          }}</span>
+        </span>
+        <span role="cell" class="figure number">{{
+          desk.money(formatCents(estimate.tasks[i]?.cost ?? (0 as never)))
+        }}</span>
+        <span role="cell" class="acts">
+          <button
+            type="button"
+            class="btn btn-quiet btn-sm"
+            :aria-expanded="opened === i"
+            @click="opened = opened === i ? null : i"
+          >
+            More
+          </button>
+          <button type="button" class="btn btn-quiet btn-sm" @click="splitTask(i)">Split</button>
+          <button type="button" class="btn btn-quiet btn-sm" @click="tasks.splice(i, 1)">Remove</button>
+        </span>
+      </div>
+      <p v-if="errorOf(i)" class="attention wrong-words" role="alert">{{ errorOf(i) }}</p>
+      <div v-if="opened === i && tasks[i]" class="details">
+        <StepFields v-model="tasks[i]" :preparation="preparation" :name="task.title || `task ${i + 1}`">
+          <FormField v-slot="{ id }" label="Cost code">
+            <BFormInput :id="id" v-model="task.costCode" size="sm" list="cost-codes" />
+          </FormField>
+          <label class="check"
+            ><input v-model="task.isOptional" type="checkbox" /> optional, may be declined</label
+          >
+          <AssignedField v-model="task.assigned" :preparation="preparation" />
+          <ChargeFields v-model="task.charge" />
+        </StepFields>
+      </div>
+    </div>
+    <datalist id="work-centers">
+      <option v-for="each in preparation?.workCenters ?? []" :key="each" :value="each"></option>
+    </datalist>
+    <datalist id="cost-codes">
+      <option v-for="each in preparation?.costCodes ?? []" :key="each" :value="each"></option>
+    </datalist>
+    <p v-if="tasks.length === 0" class="quiet none">
+      No tasks yet. A draft can be saved without one; an order cannot be released.
+    </p>
+    <button type="button" class="btn btn-quiet add" @click="tasks.push(newTask())">Add a task</button>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.tasks {
+  background: var(--sheet);
+  border-top: 1px solid var(--ink);
+}
+.row-grid {
+  display: grid;
+  grid-template-columns:
+    46px minmax(150px, 1.4fr) minmax(110px, 1fr) 124px 66px 66px 74px minmax(90px, 1fr)
+    92px auto;
+  gap: 8px;
+  align-items: center;
+  padding: 5px 10px 5px 0;
+}
+.head {
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.task {
+  border-top: 1px solid var(--line);
+}
+.dragged {
+  background: var(--action-tint);
+}
+.wrong {
+  box-shadow: inset 4px 0 var(--attention);
+}
+.wrong-words {
+  margin: 0;
+  padding: 0 10px 6px 54px;
+}
+.handle {
+  width: 46px;
+  height: 31px;
+  background: none;
+  border: 0;
+  color: var(--ink-2);
+  cursor: grab;
+}
+.number {
+  text-align: right;
+}
+.scale {
+  position: relative;
+  min-height: 26px;
+  border-left: 1px solid var(--line);
+}
+.head .scale {
+  padding-left: 6px;
+  min-height: 0;
+}
+.bar {
+  position: absolute;
+  inset: 2px auto 2px 0;
+  background: var(--bar-open);
+  border-right: 3px solid var(--ink);
+}
+.hours {
+  position: relative;
+  padding-left: 6px;
+  line-height: 26px;
+}
+.acts {
+  display: flex;
+  gap: 4px;
+}
+.details {
+  padding: 0 10px 0 54px;
+  background: var(--paper);
+}
+.none {
+  padding: 12px 10px 0;
+}
+.add {
+  margin: 10px;
+}
+.check {
+  align-self: end;
+}
+@media (max-width: 1100px) {
+  .head {
+    display: none;
+  }
+  .row-grid {
+    grid-template-columns: 46px repeat(3, 1fr);
+  }
+  .scale,
+  .acts {
+    grid-column: span 2;
+  }
+}
+</style>

@@ -1,0 +1,53 @@
+import { centsIn, estimateDraft, joinDrafts, newOrder, newTask, orderBody } from './orderDraft.ts';
+
+const GRADES = [{ id: 'g', name: 'Winder', standardRate: '50.00' }];
+const task = (title: string, runHours: string) => ({ ...newTask(), title, grade: 'g', runHours });
+const draft = (change: object = {}) => ({
+  ...newOrder('1'),
+  title: 'Rewind',
+  tasks: [task('Strip', '1,5')],
+  ...change,
+});
+
+test('a draft is estimated as it is typed, commas and all, and the margin is what is left of the price', () => {
+  const { seconds, cost, margin } = estimateDraft(draft({ price: '100' }), GRADES);
+  expect([seconds, cost, margin]).toEqual([5400, 7500, 2500]);
+});
+
+test.each([
+  [{ quantity: 'x', tasks: [{ ...task('Turn', ''), runHoursPerPiece: '0.5' }] }, 0, 'no number of pieces'],
+  [{ quantity: 3, tasks: [{ ...task('Turn', ''), runHoursPerPiece: '0.5' }] }, 5400, 'hours per piece'],
+  [{ tasks: [task('Strip', 'soon')] }, 0, 'what is no number yet'],
+])('%j is estimated at %i s: %s', (change, seconds) =>
+  expect(estimateDraft(draft(change), GRADES).seconds).toBe(seconds),
+);
+
+test('what is empty is left out of what is sent, and a comma becomes a point', () => {
+  const body = orderBody(draft({ due: '', price: '1250,50' }));
+  expect(body).toMatchObject({ due: null, unit: null, price: '1250.50', tasks: [{ runHours: '1.5' }] });
+  expect(Object.keys(body.tasks[0] ?? {})).not.toContain('setupHours');
+});
+
+test.each([
+  ['1,50', 150],
+  ['', null],
+  ['x', null],
+])('“%s” is %s cents', (text, cents) => expect(centsIn(text)).toBe(cents));
+
+describe('two who write on one order', () => {
+  const base = draft();
+  test('each another field: both are kept', () => {
+    const { joined, taken, conflicts } = joinDrafts(
+      base,
+      { ...base, notes: 'mine' },
+      { ...base, due: '2026-12-01' },
+    );
+    expect([joined.notes, joined.due, taken, conflicts]).toEqual(['mine', '2026-12-01', ['due'], []]);
+  });
+  test('the same field: mine stands and the other is named', () => {
+    const { joined, conflicts } = joinDrafts(base, { ...base, title: 'A' }, { ...base, title: 'B' });
+    expect([joined.title, conflicts]).toEqual(['A', [{ field: 'title', mine: '"A"', theirs: '"B"' }]]);
+  });
+  test('both the same: nothing to ask', () =>
+    expect(joinDrafts(base, { ...base, title: 'A' }, { ...base, title: 'A' }).conflicts).toEqual([]));
+});

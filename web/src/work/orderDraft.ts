@@ -1,0 +1,227 @@
+import type { NewOrderInput, OrderJson, Preparation, StandardTaskJson } from '@wergon/contract/work';
+import {
+  parseDecimal,
+  parseRate,
+  roundFraction,
+  multiplyFractions,
+  fraction,
+  toCents,
+  toRate,
+} from '@wergon/core/money';
+import type { Cents } from '@wergon/core/money';
+import { estimateOrder, mergeChanges } from '@wergon/core/work';
+import type { EstimateHours, OrderEstimate, WorkType } from '@wergon/core/work';
+import type { Charge } from '@wergon/contract/shop';
+
+/** A task as it is being written: hours and amounts as typed. */
+export type TaskDraft = {
+  id: string | null;
+  title: string;
+  workCenter: string;
+  grade: string;
+  setupHours: string;
+  runHours: string;
+  runHoursPerPiece: string;
+  instructions: { text: string; hours: string }[];
+  reports: NonNullable<NewOrderInput['tasks'][number]['reports']>;
+  price: string;
+  isOptional: boolean;
+  costCode: string;
+  charge: Charge | null;
+  assigned: { kind: 'technician' | 'crew'; id: string }[];
+  origin: NonNullable<NewOrderInput['tasks'][number]['origin']> | null;
+};
+
+/** An order as it is being written. */
+export type OrderDraft = {
+  number: string;
+  title: string;
+  customer: string;
+  quantity: number | string;
+  due: string;
+  division: string;
+  jobType: string;
+  item: string;
+  unit: string;
+  price: string;
+  notes: string;
+  charge: Charge | null;
+  estimateIncludes: WorkType[];
+  tasks: TaskDraft[];
+};
+
+export const HOURS = ['setupHours', 'runHours', 'runHoursPerPiece'] as const;
+
+export const newTask = (): TaskDraft => ({
+  id: null,
+  title: '',
+  workCenter: '',
+  grade: '',
+  setupHours: '',
+  runHours: '',
+  runHoursPerPiece: '',
+  instructions: [],
+  reports: [],
+  price: '',
+  isOptional: false,
+  costCode: '',
+  charge: null,
+  assigned: [],
+  origin: null,
+});
+
+export const newOrder = (number: string): OrderDraft => ({
+  number,
+  title: '',
+  customer: '',
+  quantity: 1,
+  due: '',
+  division: '',
+  jobType: '',
+  item: '',
+  unit: '',
+  price: '',
+  notes: '',
+  charge: null,
+  estimateIncludes: ['setup', 'run', 'rework', 'cleanup'],
+  tasks: [],
+});
+
+/** A stored order, to be written on. */
+export const draftOf = ({ order, tasks }: OrderJson): OrderDraft => ({
+  number: order.number,
+  title: order.title,
+  customer: order.customer,
+  quantity: order.quantity,
+  due: order.due ?? '',
+  division: order.division,
+  jobType: order.jobType,
+  item: order.item,
+  unit: order.unit ?? '',
+  price: order.price ?? '',
+  notes: order.notes,
+  charge: order.charge,
+  estimateIncludes: order.includes,
+  tasks: tasks.map((task) => ({
+    ...stepDraft(task),
+    id: task.id,
+    isOptional: task.isOptional,
+    costCode: task.costCode,
+    charge: task.charge,
+    assigned: task.assigned.map(({ kind, id }) => ({ kind, id })),
+    origin: task.origin,
+  })),
+});
+
+type Step = Pick<
+  StandardTaskJson,
+  | 'title'
+  | 'workCenter'
+  | 'grade'
+  | 'setupHours'
+  | 'runHours'
+  | 'runHoursPerPiece'
+  | 'instructions'
+  | 'reports'
+  | 'price'
+>;
+
+/** A step of a standard or of an order, to be written on. */
+export const stepDraft = (step: Step): TaskDraft => ({
+  ...newTask(),
+  title: step.title,
+  workCenter: step.workCenter,
+  grade: step.grade,
+  setupHours: step.setupHours ?? '',
+  runHours: step.runHours ?? '',
+  runHoursPerPiece: step.runHoursPerPiece ?? '',
+  instructions: step.instructions.map(({ text, hours = '' }) => ({ text, hours })),
+  reports: step.reports.map((report) => ({ ...report })),
+  price: step.price ?? '',
+});
+
+/** A comma is read as a point; empty is left out. */
+const given = (text: string | number): string => String(text).trim().replace(',', '.');
+const orNull = (text: string): string | null => (given(text) === '' ? null : given(text));
+
+/** A step as it is sent. */
+export const stepBody = (task: TaskDraft) => ({
+  title: task.title,
+  workCenter: task.workCenter,
+  grade: task.grade,
+  ...Object.fromEntries(
+    HOURS.flatMap((field) => (given(task[field]) === '' ? [] : [[field, given(task[field])]])),
+  ),
+  instructions: task.instructions
+    .filter(({ text }) => text.trim() !== '')
+    .map(({ text, hours }) => ({ text, ...(given(hours) === '' ? {} : { hours: given(hours) }) })),
+  reports: task.reports,
+  price: orNull(task.price),
+});
+
+/** An order as it is sent. */
+export const orderBody = (draft: OrderDraft): NewOrderInput => ({
+  ...draft,
+  quantity: Number(draft.quantity),
+  due: orNull(draft.due),
+  unit: orNull(draft.unit),
+  price: orNull(draft.price),
+  tasks: draft.tasks.map((task) => ({
+    ...stepBody(task),
+    id: task.id,
+    isOptional: task.isOptional,
+    costCode: task.costCode,
+    charge: task.charge,
+    assigned: task.assigned,
+    origin: task.origin,
+  })),
+});
+
+const hoursOf = (task: TaskDraft): EstimateHours =>
+  Object.fromEntries(
+    HOURS.flatMap((field) => {
+      const parsed = parseDecimal(given(task[field]));
+      return parsed.ok ? [[field, parsed.value]] : [];
+    }),
+  );
+
+/** Money in a field as cents; nothing for what is no amount yet. */
+export function centsIn(text: string): Cents | null {
+  const parsed = parseDecimal(given(text));
+  return parsed.ok ? toCents(Number(roundFraction(multiplyFractions(parsed.value, fraction(100n))))) : null;
+}
+
+/** What a draft comes to, at the grades' standard rates of today. Optional tasks count. */
+export function estimateDraft(draft: OrderDraft, grades: Preparation['grades']): OrderEstimate {
+  const rates = new Map(grades.map(({ id, standardRate }) => [id, parseRate(standardRate)]));
+  const tasks = draft.tasks.map((task) => {
+    const rate = rates.get(task.grade);
+    return { hours: hoursOf(task), standardRate: rate?.ok ? rate.value : toRate(0) };
+  });
+  const quantity = Number(draft.quantity);
+  return estimateOrder(
+    tasks,
+    Number.isInteger(quantity) && quantity >= 0 ? quantity : 0,
+    centsIn(draft.price),
+  );
+}
+
+const inJson = (draft: OrderDraft) =>
+  Object.fromEntries(Object.entries(draft).map(([field, value]) => [field, JSON.stringify(value)]));
+
+export type Conflict = { readonly field: keyof OrderDraft; readonly mine: string; readonly theirs: string };
+
+/** Joins two drafts that grew out of one: what only they changed is taken over, and where both wrote something else,
+ *  mine stands and the conflict is named. */
+export function joinDrafts(base: OrderDraft, mine: OrderDraft, theirs: OrderDraft) {
+  const { conflicts, theirsOnly } = mergeChanges(inJson(base), inJson(mine), inJson(theirs));
+  const taken = Object.fromEntries(
+    theirsOnly.map(({ field, after }) => [field, JSON.parse(after) as unknown]),
+  );
+  return {
+    joined: { ...mine, ...taken } as OrderDraft,
+    taken: theirsOnly.map(({ field }) => field as keyof OrderDraft),
+    // Fields come from the drafts themselves.
+    conflicts: conflicts as unknown as Conflict[],
+  };
+}
