@@ -89,7 +89,7 @@ export async function setUpShop(
   for (const { id, name, standardRate } of GRADES)
     await em.insert(GradeEntity, { id, name, standardRate: sure(parseRate(standardRate)) });
   await addLists(em, draw);
-  for (const name of Object.values(STATIONS).flat())
+  for (const name of [...Object.values(STATIONS).flat(), 'Loading dock'])
     await em.insert(StationEntity, {
       id: stationId(name),
       name,
@@ -100,7 +100,7 @@ export async function setUpShop(
       isRevoked: false,
       scanner: null,
       calibratedAt: null,
-      lastScanAt: opensAt - 240,
+      lastScanAt: name === 'Loading dock' ? null : opensAt - 240,
     });
   return addPeople(em, firstDay, today, draw);
 }
@@ -224,6 +224,15 @@ async function addPeople(
   for (let day = today + 2; day < today + 5; day += 1)
     await em.insert(AbsenceEntity, { technician: 't6', day, kind: 'holiday', isPaid: true });
   await em.insert(AbsenceEntity, { technician: 't17', day: today + 1, kind: 'training', isPaid: true });
+  // Somebody who begins next week: no rate and no plan yet, so the checklist has something to say.
+  const fresh = technicianSchema.parse({
+    number: '127',
+    name: 'Wilma Aho',
+    department: 'Winding',
+    grade: 'winder',
+    hiredOn: formatDay((today + 6) as LocalDay),
+  });
+  await addTechnician(em, fresh, draw('badge'), 't27' as TechnicianId);
   // Somebody who left before the sample weeks: he stays in the list, and is on no floor.
   const left = technicianSchema.parse({
     number: '99',

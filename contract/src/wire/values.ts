@@ -23,7 +23,7 @@ export const idText = <Name extends string>() =>
 
 export const instantText = textAs(parseInstant, 'an RFC 3339 instant with offset');
 export const dayText = textAs(parseDay, 'a calendar day such as 2026-03-02');
-export const hoursText = textAs(parseDecimal, 'hours as a decimal string such as "1.25"');
-export const amountText = textAs(parseDecimal, 'an amount as a decimal string such as "31.50"');
-export const rateText = textAs(parseRate, 'a rate as a decimal string with at most four decimals');
+export const hoursText = textAs(parseDecimal, 'hours such as 1.25');
+export const amountText = textAs(parseDecimal, 'an amount such as 31.50');
+export const rateText = textAs(parseRate, 'a rate such as 41.3750, with at most four decimals');
 export const wholeNumber = z.int().min(0);

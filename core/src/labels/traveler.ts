@@ -61,7 +61,7 @@ function pagesOf(traveler: Traveler, style: LabelStyle, page: Page): Sheet[] {
   const symbolX = page.width - LEFT - SYMBOL_WIDTH;
   const codeHeight = style.symbology === 'qr' ? QR_HEIGHT : CODE_HEIGHT;
   let items: Item[] = [];
-  let y = 0;
+  let y: number;
 
   const beginPage = () => {
     items = [];
@@ -73,8 +73,8 @@ function pagesOf(traveler: Traveler, style: LabelStyle, page: Page): Sheet[] {
           isBold: true,
         }),
       );
-      y = 20;
     }
+    y = 20;
   };
   const drawCode = (cell: LabelCell, top: number, caption: string) => {
     items.push(

@@ -105,12 +105,7 @@ describe.each(kinds)('%s', (kind) => {
 
 test.each<[ExchangeKind, Row, string, string]>([
   ['orders', { ...ORDER, number: '9100', grade: 'Wizard' }, 'grade', 'no grade is called “Wizard”'],
-  [
-    'orders',
-    { ...ORDER, number: '9100', runHours: '-3' },
-    'runHours',
-    'expected hours as a decimal string such as "1.25"',
-  ],
+  ['orders', { ...ORDER, number: '9100', runHours: '-3' }, 'runHours', 'expected hours such as 1.25'],
   ['orders', { ...ORDER, number: '9100', runHours: '20000' }, 'runHours', 'must not be above 10000 hours'],
   [
     'orders',
@@ -204,6 +199,22 @@ test('good rows only: the good ones are stored, the others are not', async () =>
   expect((await take('people')).filter(({ number }) => Number(number) >= 95).map(({ name }) => name)).toEqual(
     ['Good', 'Also good'],
   );
+});
+
+test('of an order with one row that is not right no row is stored', async () => {
+  const rows = [
+    { ...ORDER, number: '9300' },
+    { ...ORDER, number: '9300', taskTitle: 'Turn', runHours: '-1' },
+    { ...ORDER, number: '9301' },
+  ];
+  const { checked } = await bring('orders', rows, 'good');
+  expect(checked.problems.map(({ row, message }) => [row, message])).toEqual([
+    [1, 'another row of this order is not right'],
+    [2, 'expected hours such as 1.25'],
+  ]);
+  expect(
+    (await take('orders')).map(({ number }) => number).filter((number) => Number(number) >= 9300),
+  ).toEqual(['9301']);
 });
 
 test('a dropped import is gone, and nothing of it was stored', async () => {

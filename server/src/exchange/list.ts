@@ -1,4 +1,5 @@
 import type { EntityManager } from '@mikro-orm/libsql';
+import type { ExchangeRow } from '@wergon/contract/exchange';
 import type { z } from 'zod';
 
 /** What would become of a row. */
@@ -10,6 +11,8 @@ export type List<Row> = {
   readonly schema: z.ZodType<Row>;
   /** Judges all rows together, in their order: a row can contradict one before it. */
   readonly judge: (em: EntityManager, rows: readonly Row[]) => Promise<readonly Judged[]>;
+  /** What a row belongs to that is stored whole or not at all. */
+  readonly groupOf?: (row: ExchangeRow) => string;
   /** Stores rows that were judged `new` or `changed`. */
   readonly store: (em: EntityManager, rows: readonly Row[], by: string) => Promise<void>;
   /** All that is there, in the columns of the import. */

@@ -62,6 +62,7 @@ function storedLines({ order, tasks }: Stored, gradeName: (id: string) => string
 /** Work orders with their tasks, a row a task. An order that is there already is never written over. */
 export const ORDERS: List<NewOrder> = {
   schema: orderRowSchema,
+  groupOf: ({ number = '' }) => number.trim(),
   judge: async (em, rows) => {
     const grades = await em.findAll(GradeEntity);
     const idOf = new Map(grades.map(({ id, name }) => [name.toLowerCase(), id]));

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { COLUMNS, MOST_ROWS } from '@wergon/contract/exchange';
-import type { ExchangeKind, ImportAnswer } from '@wergon/contract/exchange';
+import type { ExchangeKind, ExchangeRow, ImportAnswer } from '@wergon/contract/exchange';
 import { fieldProblemsOf } from '@wergon/contract/ledger';
 import { ok } from '@wergon/core/result';
 import type { TechnicianId } from '@wergon/core/people';
@@ -29,7 +29,9 @@ type Staged = {
   readonly user: string;
   touchedAt: number;
   /** Each row as read, or what is wrong with it. */
-  readonly rows: ({ readonly row: unknown } | { readonly problems: readonly Problem[] })[];
+  readonly rows: ({ readonly group: string } & (
+    { readonly row: unknown } | { readonly problems: readonly Problem[] }
+  ))[];
 };
 
 type ImportCall = Call<'importOrders'>;
@@ -114,9 +116,19 @@ export function mountExchange(mount: Mount, context: Context): void {
     const judged = read.map(({ number, row }, i) => {
       const fate = fates[i] as Judged;
       if (typeof fate !== 'string') problems.set(number, [{ row: number, ...fate }]);
-      return { row, fate };
+      return { number, row, fate };
     });
-    return { judged, problems: new Map([...problems].sort(([a], [b]) => a - b)) };
+    // Half an order is worse than none: with one row of it the others are held back.
+    const broken = new Set([...problems.keys()].map((number) => rows[number - 1]?.group).filter(Boolean));
+    const kept = judged.filter(({ number, fate }) => {
+      const group = rows[number - 1]?.group;
+      if (typeof fate !== 'string' || fate === 'same' || !broken.has(group)) return true;
+      problems.set(number, [
+        { row: number, field: 'number', message: 'another row of this order is not right' },
+      ]);
+      return false;
+    });
+    return { judged: kept, problems: new Map([...problems].sort(([a], [b]) => a - b)) };
   }
 
   const takeOut =
@@ -151,11 +163,13 @@ export function mountExchange(mount: Mount, context: Context): void {
   mount('exportStandards', takeOut('standards', standards));
 }
 
-function readRow<Row>(list: List<Row>, row: unknown, number: number): Staged['rows'][number] {
+function readRow<Row>(list: List<Row>, row: ExchangeRow, number: number): Staged['rows'][number] {
+  const group = list.groupOf?.(row) ?? '';
   const parsed = list.schema.safeParse(row);
   return parsed.success
-    ? { row: parsed.data }
+    ? { group, row: parsed.data }
     : {
+        group,
         problems: fieldProblemsOf(parsed.error).map(({ field, message }) => ({
           row: number,
           field,

@@ -79,7 +79,7 @@ async function save(): Promise<void> {
                   : 'does not see them'
               }}
             </td>
-            <td class="number">
+            <td class="acts-cell">
               <button type="button" class="btn btn-quiet btn-sm" @click="edited = { ...user, password: '' }">
                 Change
               </button>

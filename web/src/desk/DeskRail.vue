@@ -60,7 +60,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
     </RouterLink>
     <ul>
       <li v-for="place in places" :key="place.to">
-        <RouterLink :to="place.to" class="place" active-class="here">
+        <RouterLink :to="place.to" class="place" :class="{ here: $route.path.startsWith(place.to) }">
           <span class="word">{{ place.word }}</span>
           <span class="mono figure">{{ place.figure }}</span>
         </RouterLink>

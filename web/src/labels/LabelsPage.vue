@@ -34,7 +34,7 @@ const problem = ref('');
 
 const KINDS = {
   badges: { word: 'Badges', right: 'people.change' },
-  'day-end': { word: 'A person’s label that ends his day', right: 'people.change' },
+  'day-end': { word: 'Label that ends a person’s day', right: 'people.change' },
   travelers: { word: 'Travelers', right: 'work.change' },
   actions: { word: 'Action sheet', right: 'shop.see' },
   indirect: { word: 'Indirect sheet', right: 'shop.see' },

@@ -72,7 +72,7 @@ async function savePin(next: string | null): Promise<void> {
       <tbody>
         <tr v-for="badge in person.badges" :key="badge.id" :class="{ off: badge.revokedAt }">
           <td class="mono">{{ badge.code ?? 'hidden' }}</td>
-          <td>{{ badge.isBound ? 'his own card or fob' : 'issued by us' }}</td>
+          <td>{{ badge.isBound ? 'own card or fob' : 'issued by us' }}</td>
           <td>
             <template v-if="badge.revokedAt">revoked</template>
             <button
@@ -134,9 +134,7 @@ async function savePin(next: string | null): Promise<void> {
         <button v-if="person.hasPin" type="button" class="btn btn-quiet" @click="savePin(null)">
           Ask no PIN
         </button>
-        <span role="status">{{
-          pinSaid || (person.hasPin ? 'A PIN is set.' : 'No PIN is asked of him.')
-        }}</span>
+        <span role="status">{{ pinSaid || (person.hasPin ? 'A PIN is set.' : 'No PIN is asked.') }}</span>
       </form>
     </template>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>

@@ -54,7 +54,7 @@ async function save(): Promise<void> {
                 aria-label="Standard rate an hour"
               />
             </td>
-            <td class="number">
+            <td class="acts-cell">
               <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="save">
                 Save
               </button>
@@ -63,7 +63,7 @@ async function save(): Promise<void> {
           <template v-else>
             <td>{{ grade.name }}</td>
             <td class="number figure">{{ grade.standardRate }}</td>
-            <td class="number">
+            <td class="acts-cell">
               <button
                 v-if="desk.may('shop.change')"
                 type="button"
@@ -84,7 +84,7 @@ async function save(): Promise<void> {
         v-model="fresh.standardRate"
         class="figure"
         inputmode="decimal"
-        placeholder="Standard rate per hour"
+        placeholder="Rate per hour"
         aria-label="Standard rate per hour"
         required
       />

@@ -104,7 +104,7 @@ const LONGEST = 12 * 3600;
   <section>
     <h2>Plan</h2>
     <p v-if="plan && plan.patterns.length === 0 && !isEditing" class="quiet">
-      Nothing is planned yet: nobody can tell whether he is late or missing.
+      Nothing is planned yet: nobody can tell who is late or missing.
     </p>
     <div v-if="plan && !isEditing" class="ahead" role="list" aria-label="The next four weeks">
       <div
@@ -181,7 +181,7 @@ const LONGEST = 12 * 3600;
     </form>
     <div v-else-if="desk.may('people.change')" class="acts">
       <button type="button" class="btn btn-quiet" @click="edit">
-        {{ plan?.patterns.length ? 'Change from a day on' : 'Plan his weeks' }}
+        {{ plan?.patterns.length ? 'Change from a day on' : 'Plan the weeks' }}
       </button>
       <span v-if="plan && plan.patterns.length > 1" class="quiet"
         >{{ plan.patterns.length }} plans so far, the latest from

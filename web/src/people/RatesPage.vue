@@ -99,7 +99,7 @@ const asksPast = computed(
 <template>
   <BookFrame
     :title="person ? `Cost of ${person.name}’s hour` : 'Cost rates'"
-    lead="What an hour of his costs the shop: his base and what comes on top of it. A change alters no hours, only cost from its date on."
+    lead="What one hour costs the shop: base pay and what comes on top of it. A change alters no hours, only cost from its date on."
   >
     <QueryState
       v-if="!query.data.value"
@@ -121,7 +121,7 @@ const asksPast = computed(
           <b class="figure big">{{ holding.costPerHour }}</b> {{ desk.session?.currency }}</span
         >
         <span v-else class="attention" role="status"
-          >No rate holds on {{ day ? sayDate(day) : 'this day' }}: his hours count, their cost is left
+          >No rate holds on {{ day ? sayDate(day) : 'this day' }}: the hours count, their cost is left
           out.</span
         >
       </div>

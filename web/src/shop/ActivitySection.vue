@@ -58,7 +58,7 @@ async function save(activity: Activity): Promise<void> {
               <label class="check"><input v-model="edited.isPaid" type="checkbox" /> paid</label>
             </td>
             <td class="mono">{{ each.code }}</td>
-            <td class="number">
+            <td class="acts-cell">
               <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="save(edited)">
                 Save
               </button>
@@ -70,7 +70,7 @@ async function save(activity: Activity): Promise<void> {
             <td>{{ each.counts ? 'counts' : 'does not count' }}</td>
             <td>{{ each.isPaid ? 'paid' : 'not paid' }}</td>
             <td class="mono">{{ each.code }}</td>
-            <td class="number">
+            <td class="acts-cell">
               <template v-if="desk.may('shop.change')">
                 <button type="button" class="btn btn-quiet btn-sm" @click="edited = { ...each }">
                   Change

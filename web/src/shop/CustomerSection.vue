@@ -65,7 +65,7 @@ const sayCharge = ({ charge }: Customer) =>
           <td>{{ each.name }}<template v-if="each.isOff">, off</template></td>
           <td>{{ each.note }}</td>
           <td class="figure">{{ sayCharge(each) }}</td>
-          <td class="number">
+          <td class="acts-cell">
             <template v-if="desk.may('shop.change')">
               <button type="button" class="btn btn-quiet btn-sm" @click="edited = { ...each }">Change</button>
               <button

@@ -62,7 +62,7 @@ async function save(resource: Resource): Promise<void> {
                 .join(', ')
             }}
           </td>
-          <td class="number">
+          <td class="acts-cell">
             <template v-if="desk.may('shop.change')">
               <button
                 v-if="edited?.id === each.id"

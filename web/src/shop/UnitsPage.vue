@@ -140,7 +140,7 @@ async function save(): Promise<void> {
               </button>
               <span v-else class="quiet">none</span>
             </td>
-            <td class="number">
+            <td class="acts-cell">
               <button
                 v-if="desk.may('shop.change')"
                 type="button"

@@ -209,7 +209,7 @@ const mayChange = computed(() => desk.may('work.change'));
               }}
             </td>
             <td class="number figure">{{ task.version }}</td>
-            <td class="number">
+            <td class="acts-cell">
               <button
                 v-if="mayChange"
                 type="button"

@@ -123,8 +123,14 @@ h3 {
   align-items: center;
   margin-bottom: 4px;
 }
+.report {
+  flex-wrap: wrap;
+}
 .report .form-select {
   width: auto;
+}
+.report .form-control:not(.hours) {
+  width: 140px;
 }
 .hours {
   max-width: 9ch;

@@ -189,9 +189,10 @@ const errorOf = (i: number): string => {
 }
 .row-grid {
   display: grid;
-  grid-template-columns:
-    46px minmax(150px, 1.4fr) minmax(110px, 1fr) 124px 66px 66px 74px minmax(90px, 1fr)
-    92px auto;
+  grid-template-columns: 46px minmax(150px, 1.8fr) minmax(110px, 1fr) 124px 66px 66px 74px minmax(
+      80px,
+      0.8fr
+    ) 92px 190px;
   gap: 8px;
   align-items: center;
   padding: 5px 10px 5px 0;
@@ -235,9 +236,9 @@ const errorOf = (i: number): string => {
 }
 .bar {
   position: absolute;
-  inset: 2px auto 2px 0;
-  background: var(--bar-open);
-  border-right: 3px solid var(--ink);
+  inset: auto auto 0 0;
+  height: 6px;
+  background: var(--bar);
 }
 .hours {
   position: relative;
