@@ -1,15 +1,8 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-import type { Page } from '@playwright/test';
+import { expectNothingSerious } from '../axe.ts';
 import { createServerProcess } from '../server.ts';
 import { openShop } from '../shop.ts';
 import type { Shop } from '../shop.ts';
-
-async function expectNothingSerious(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-  expect(serious.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`)).toEqual([]);
-}
 
 test.describe('a shop at work', () => {
   let shop: Shop;
@@ -38,7 +31,19 @@ test.describe('a shop at work', () => {
         [`/work/${shop.order.order.id}`, 'Winding'],
         ['/work/new', 'New work order'],
         ['/reconcile', 'loose'],
-        ['/shop', 'Stations'],
+        ['/shop', 'What is missing'],
+        ['/shop/people', 'Ada Lund'],
+        [`/shop/people/${shop.technicians[0]?.id ?? ''}`, 'Badges and PIN'],
+        [`/shop/people/${shop.technicians[0]?.id ?? ''}/rates`, 'Cost of an hour'],
+        ['/shop/standards', 'Standard tasks'],
+        ['/shop/lists', 'Indirect activities'],
+        ['/shop/units', 'Customers'],
+        ['/shop/stations', 'Last scan'],
+        ['/shop/scanner', 'then scan any label'],
+        ['/shop/labels', 'Paper'],
+        ['/shop/import', 'Choose a file'],
+        ['/shop/users', 'Who may sign in at the desk'],
+        ['/shop/settings', 'Closed days'],
       ] as const) {
         await page.goto(`${shop.server.url}${path}`);
         await page.getByText(ready).first().waitFor();
@@ -87,60 +92,6 @@ test.describe('a shop at work', () => {
     await shop.server.start();
     await expect(page.getByRole('status').filter({ hasText: /^live$/ })).toBeVisible();
   });
-});
-
-test('from an empty database to a first scan', async ({ page, context }) => {
-  const server = await createServerProcess();
-  await server.start();
-  await page.goto(server.url);
-  await expect(page.getByRole('heading', { name: 'Set up your shop' })).toBeVisible();
-  await expectNothingSerious(page);
-  await page.getByLabel('Name of the shop').fill('Odden Rewind Works');
-  await page.getByLabel('Time zone').fill('Europe/Helsinki');
-  await page.getByLabel('Your name').fill('Solveig Aune');
-  await page.getByLabel('User name').fill('solveig');
-  await page.getByLabel(/^Password/).fill('a long password');
-  await page.getByRole('button', { name: 'Set up' }).click();
-  await expect(page.getByText('Nobody has scanned on this day.')).toBeVisible();
-
-  await page.getByRole('link', { name: 'Shop', exact: true }).click();
-  await page.getByLabel('Name of a new station').fill('Winding 1');
-  await page.getByRole('button', { name: 'Add station' }).click();
-  const pairing = (await page.locator('.code').textContent()) ?? '';
-  await page.getByLabel('Number').fill('1');
-  await page.getByLabel('Name', { exact: true }).fill('Maja Lindqvist');
-  await page.getByRole('button', { name: 'Add person' }).click();
-  const badge = (await page.getByRole('row', { name: /Maja/ }).locator('.mono').nth(1).textContent()) ?? '';
-  await page.getByLabel('Grade', { exact: true }).fill('Winder');
-  await page.getByLabel('Standard rate per hour').fill('40');
-  await page.getByRole('button', { name: 'Add grade' }).click();
-  await expect(page.getByText('Winder', { exact: true })).toBeVisible();
-
-  await page.getByRole('link', { name: /^Work/ }).click();
-  await page.getByRole('link', { name: 'New order' }).click();
-  await page.getByLabel('Number').fill('7001');
-  await page.getByLabel('What is done').fill('Rewind fan motor');
-  await page.getByLabel('Customer').fill('Stock');
-  await page.getByLabel('Task 1', { exact: true }).fill('Winding');
-  await page.getByLabel('Grade of task 1').selectOption({ label: 'Winder' });
-  await page.getByLabel('Run hours of task 1').fill('1,5');
-  await page.getByRole('button', { name: 'Save as draft' }).click();
-  await page.getByRole('button', { name: 'Release' }).click();
-  await page.getByRole('button', { name: /Winding/ }).click();
-  const task = (await page.locator('.lines .mono').first().textContent()) ?? '';
-
-  const station = await context.newPage();
-  await station.goto(`${server.url}/station`);
-  await station.getByLabel('Pairing code').fill(pairing);
-  await station.getByRole('button', { name: 'Pair this device' }).click();
-  await station.getByText('This station is free').waitFor();
-  for (const code of [badge, task]) {
-    await station.keyboard.type(code);
-    await station.keyboard.press('Enter');
-  }
-  await expect(station.getByRole('contentinfo')).toContainText('Started Winding, 7001');
-  await expect(page.getByText('on it now: Maja Lindqvist')).toBeVisible();
-  await server.stop();
 });
 
 test('every state of a yardstick looks as it should', async ({ page }) => {

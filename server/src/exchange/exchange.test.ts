@@ -183,7 +183,7 @@ test.each<[ExchangeKind, Row[], string]>([
   ],
 ])('%s that contradict each other are named: %s', async (kind, rows) => {
   const { checked } = await bring(kind, rows);
-  expect(checked.problems.map(({ row }) => row)).toEqual([2]);
+  expect(checked.problems.at(-1)?.row).toBe(2);
 });
 
 test('good rows only: the good ones are stored, the others are not', async () => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query';
 import { onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
 import type { SessionView } from '@wergon/contract/access';
 import FirstRunPage from '../access/FirstRunPage.vue';
 import SignInPage from '../access/SignInPage.vue';
@@ -11,6 +12,7 @@ import { useDesk } from './useDesk.ts';
 
 const desk = useDesk();
 const queries = useQueryClient();
+const router = useRouter();
 const stage = ref<'opening' | 'unreachable' | 'first-run' | 'sign-in' | 'open'>('opening');
 const isDemo = ref(false);
 let isListening = false;
@@ -20,6 +22,12 @@ function open(session: SessionView): void {
   stage.value = 'open';
   if (!isListening) listenLive(() => void queries.invalidateQueries());
   isListening = true;
+}
+
+/** A new shop begins where what is missing stands. */
+function openNew(session: SessionView): void {
+  open(session);
+  void router.push('/shop');
 }
 
 async function begin(): Promise<void> {
@@ -52,7 +60,7 @@ onMounted(begin);
     <DeskRail @sign-out="signOut" />
     <RouterView />
   </div>
-  <FirstRunPage v-else-if="stage === 'first-run'" @done="open" />
+  <FirstRunPage v-else-if="stage === 'first-run'" @done="openNew" />
   <SignInPage v-else-if="stage === 'sign-in'" :is-demo="isDemo" @done="open" />
   <main v-else class="wait" role="status">
     <template v-if="stage === 'opening'">Opening…</template>

@@ -8,6 +8,12 @@ import { useDesk } from './useDesk.ts';
 const emit = defineEmits<{ signOut: [] }>();
 const desk = useDesk();
 const router = useRouter();
+const PLACES = [
+  { to: '/floor', key: 'f', word: 'Floor', right: 'floor.see' },
+  { to: '/work', key: 'w', word: 'Work', right: 'work.see' },
+  { to: '/reconcile', key: 'r', word: 'Reconcile', right: 'reconcile.see' },
+  { to: '/shop', key: 's', word: 'Shop', right: 'floor.see' },
+] as const;
 const { data } = useQuery({
   queryKey: ['rail'],
   queryFn: () => callRoute('rail'),
@@ -15,17 +21,21 @@ const { data } = useQuery({
 });
 const isHelpOpen = ref(false);
 
-const places = computed(() => [
-  { to: '/floor', key: 'f', word: 'Floor', figure: data.value ? `${data.value.peopleIn} in` : '' },
-  { to: '/work', key: 'w', word: 'Work', figure: data.value ? `${data.value.openOrders} open` : '' },
-  {
-    to: '/reconcile',
-    key: 'r',
-    word: 'Reconcile',
-    figure: data.value ? `${data.value.looseEnds} loose` : '',
-  },
-  { to: '/shop', key: 's', word: 'Shop', figure: '' },
-]);
+const places = computed(() =>
+  PLACES.filter(({ right }) => desk.may(right)).map((place) => ({
+    ...place,
+    figure: figures.value[place.to] ?? '',
+  })),
+);
+const figures = computed((): Partial<Record<string, string>> =>
+  data.value
+    ? {
+        '/floor': `${data.value.peopleIn} in`,
+        '/work': `${data.value.openOrders} open`,
+        '/reconcile': `${data.value.looseEnds} loose`,
+      }
+    : {},
+);
 const KEYS = [
   ['f  w  r  s', 'go to Floor, Work, Reconcile, Shop'],
   ['← →', 'a day or a week back or on'],

@@ -98,7 +98,7 @@ async function savePin(next: string | null): Promise<void> {
         tabindex="0"
         role="textbox"
         aria-label="Hold the card to the reader now"
-        @keydown="onKey"
+        @keydown.stop="onKey"
       >
         <b>Hold the card or fob to the reader now.</b>
         <span class="arrived mono">{{ typing.text || '…' }}</span>

@@ -73,7 +73,7 @@ const shown = (name: string) => (name === ' ' ? 'space' : name);
       role="textbox"
       aria-multiline="false"
       aria-label="Scan here"
-      @keydown="onKey"
+      @keydown.stop="onKey"
     >
       <p v-if="keys.length === 0" class="wait">Click here, then scan any label.</p>
       <p v-else class="keys">

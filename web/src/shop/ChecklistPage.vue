@@ -4,9 +4,15 @@ import { computed } from 'vue';
 import type { Checklist } from '@wergon/contract/shop';
 import { callRoute } from '../desk/callRoute.ts';
 import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
 import BookFrame from './BookFrame.vue';
 
-const query = useQuery({ queryKey: ['checklist'], queryFn: () => callRoute('checklist') });
+const desk = useDesk();
+const query = useQuery({
+  queryKey: ['checklist'],
+  queryFn: () => callRoute('checklist'),
+  enabled: computed(() => desk.may('shop.see')),
+});
 type Kind = Checklist['items'][number]['kind'];
 
 /** What each thing that is missing means, and where it is put right. */
@@ -85,8 +91,9 @@ const next = computed(() => steps.value.findIndex(({ isDone }) => !isDone));
     title="What is missing"
     lead="Before the numbers can be relied on, everybody needs a badge and a rate, every task an estimate, and every station a scanner that is heard."
   >
+    <p v-if="!desk.may('shop.see')">What is set up here is not yours to see. The pages at the left are.</p>
     <QueryState
-      v-if="!query.data.value"
+      v-else-if="!query.data.value"
       :is-pending="query.isPending.value"
       :error="query.error.value"
       @retry="query.refetch()"

@@ -189,10 +189,9 @@ const errorOf = (i: number): string => {
 }
 .row-grid {
   display: grid;
-  grid-template-columns: 46px minmax(150px, 1.8fr) minmax(110px, 1fr) 124px 66px 66px 74px minmax(
-      80px,
-      0.8fr
-    ) 92px 190px;
+  grid-template-columns:
+    46px minmax(150px, 1.8fr) minmax(110px, 1fr) 124px 66px 66px 74px minmax(80px, 0.8fr)
+    92px 190px;
   gap: 8px;
   align-items: center;
   padding: 5px 10px 5px 0;
