@@ -3,7 +3,21 @@ import { makeCode } from './code.ts';
 import type { Code } from './code.ts';
 
 /** What an action label asks for. */
-export const ACTIONS = ['shift-in', 'shift-out', 'off-task', 'blank', 'take-back'] as const;
+export const ACTIONS = [
+  'shift-in',
+  'shift-out',
+  'break',
+  'off-task',
+  'done',
+  'setup',
+  'run',
+  'cleanup',
+  'down',
+  'rework',
+  'travel',
+  'take-back',
+  'blank',
+] as const;
 export type Action = (typeof ACTIONS)[number];
 
 /** The printed bodies of the action labels; they never change, because they hang on walls. */
@@ -11,6 +25,14 @@ const BODIES: Readonly<Record<Action, string>> = {
   'shift-in': '11',
   'shift-out': '22',
   'off-task': '66',
+  break: 'B1',
+  done: '99',
+  setup: 'S1',
+  run: 'R1',
+  cleanup: 'C1',
+  down: 'D1',
+  rework: 'RK',
+  travel: 'T1',
   blank: '44',
   'take-back': '56',
 };

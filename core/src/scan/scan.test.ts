@@ -57,9 +57,17 @@ test('every action has its own printed code for ever', () => {
   expect(ACTIONS.map((action) => `${action} ${codeOfAction(action)}`)).toEqual([
     'shift-in C119',
     'shift-out C223',
+    'break CB16',
     'off-task C66G',
-    'blank C44S',
+    'done C99X',
+    'setup CS18',
+    'run CR1C',
+    'cleanup CC12',
+    'down CD1V',
+    'rework CRK9',
+    'travel CT14',
     'take-back C56K',
+    'blank C44S',
   ]);
   expect(ACTIONS.map((action) => findAction(codeOfAction(action)))).toEqual([...ACTIONS]);
 });

@@ -36,6 +36,7 @@ export type StationRefusal =
   | 'station.already_in'
   | 'station.not_in'
   | 'station.on_nothing'
+  | 'station.type_without_task'
   | 'station.nothing_to_take_back';
 
 /** What the last input came to; shown until the screen blanks. */
@@ -65,7 +66,25 @@ export type Said =
       readonly at: Instant;
     }
   | { readonly kind: 'already-on'; readonly technician: TechnicianId; readonly target: TargetId }
-  | { readonly kind: 'shift-in' | 'shift-out' | 'taken-back'; readonly technician: TechnicianId }
+  | {
+      readonly kind: 'shift-in' | 'shift-out' | 'break' | 'break-over' | 'taken-back';
+      readonly technician: TechnicianId;
+    }
+  /** These tasks are finished. */
+  | {
+      readonly kind: 'done';
+      readonly technician: TechnicianId;
+      readonly left: readonly Running[];
+      readonly since: Instant;
+      readonly at: Instant;
+    }
+  /** What runs goes on as another kind of work. */
+  | {
+      readonly kind: 'work-type';
+      readonly technician: TechnicianId;
+      readonly left: readonly Running[];
+      readonly workType: WorkType;
+    }
   /** The station has learned what its scanner sends. */
   | { readonly kind: 'calibrated' }
   | { readonly kind: 'refused'; readonly code: StationRefusal; readonly text: string };

@@ -35,6 +35,13 @@ const LABELS: Record<string, Code> = {
   OUT: codeOfAction('shift-out'),
   OFF: codeOfAction('off-task'),
   BLANK: codeOfAction('blank'),
+  BREAK: codeOfAction('break'),
+  DONE: codeOfAction('done'),
+  SETUP: codeOfAction('setup'),
+  CARD: '04A3B21F' as Code,
+  PAPER: code('macro'),
+  OLD: code('macro'),
+  HOME: code('badge'),
   BACK: codeOfAction('take-back'),
 };
 const person = (id: string, hasLeft = false) => ({
@@ -84,7 +91,7 @@ const badge = (id: string): Meaning => ({
 const label = (id: string): Meaning => ({ kind: 'target', target: target(id) });
 const directory: StationDirectory = {
   ...board,
-  codes: new Map<Code, Meaning>([
+  codes: new Map<string, Meaning>([
     [LABELS['ADA'] as Code, badge('ada')],
     [LABELS['BO'] as Code, badge('bo')],
     [LABELS['LEFT'] as Code, badge('left')],
@@ -93,6 +100,18 @@ const directory: StationDirectory = {
     [LABELS['HELD'] as Code, label('held')],
     [LABELS['FINISHED'] as Code, label('done')],
     [LABELS['MEETING'] as Code, label('meeting')],
+    ['04A3B21F', badge('bo')],
+    [LABELS['PAPER'] as Code, { kind: 'traveler', target: target('a'), workType: 'setup', isOld: false }],
+    [LABELS['OLD'] as Code, { kind: 'traveler', target: target('b'), isOld: true }],
+    [
+      LABELS['HOME'] as Code,
+      {
+        kind: 'person-act',
+        badge: 'badge-ada' as BadgeId,
+        technician: technician('ada'),
+        action: 'shift-out',
+      },
+    ],
     [LABELS['ORDER'] as Code, { kind: 'order', order: 'w1' as BoardOrder['id'] }],
   ]),
   remembered: [],
@@ -177,6 +196,30 @@ describe('what a conversation starts and stops', () => {
     ['ADA T1 OUT', ['ada work-start a', 'ada shift-out'], 'ada', 'but whoever works without a shift may go'],
     ['ADA T1 +8 ADA ADA', ['ada work-start a'], 'ada', 'the same badge again is status only'],
     ['ADA MEETING', ['ada work-start meeting'], 'ada', 'an indirect activity'],
+    ['ADA BREAK', ['ada break-start'], 'ada', 'a break'],
+    [
+      'ADA T1 BREAK +8 ADA BREAK',
+      ['ada work-start a', 'ada break-start', 'ada break-end'],
+      'ada',
+      'and its end',
+    ],
+    ['BREAK ADA', ['ada break-start'], 'idle', 'break, then badge'],
+    ['ADA T1 DONE', ['ada work-start a', 'ada task-done a'], 'ada', 'done finishes what one is on'],
+    ['ADA T1 DONE T1', ['ada work-start a', 'ada task-done a'], 'ada', 'and it starts no more'],
+    ['ADA DONE', [], 'ada', 'done on nothing is refused'],
+    ['ADA T1 SETUP', ['ada work-start a', 'ada work-start a'], 'ada', 'a kind of work for what one is on'],
+    [
+      'ADA T1 SETUP SETUP',
+      ['ada work-start a', 'ada work-start a'],
+      'ada',
+      'the same kind again is nothing new',
+    ],
+    ['ADA SETUP', [], 'ada', 'a kind of work without a task is refused'],
+    ['04a3b21f T1', ['bo work-start a'], 'bo', 'a card of another system that is somebody’s badge'],
+    ['ADA PAPER', ['ada work-start a'], 'ada', 'the code of a traveler'],
+    ['OLD ADA', ['ada work-start b'], 'idle', 'of an old one too: what was printed can be worked on'],
+    ['ADA T1 +70 HOME', ['ada work-start a', 'ada shift-out'], 'idle', 'one’s own label ends one’s day'],
+    ['BO HOME', [], 'idle', 'and is refused for who is not in, whoever stood there'],
     ['ADA HELD', [], 'ada', 'a task of an order that is not released'],
     ['HELD ADA', [], 'ada', 'refused before a badge is asked for'],
     ['ADA FINISHED', [], 'ada', 'a finished task'],
@@ -295,4 +338,18 @@ test('what several people use of a task adds up while they are on it', () => {
   const now = toInstant(Math.floor(run.now / 1000));
   const standing = standingOf(run.directory, target('a'), now);
   expect(standing?.kind === 'task' && standing.comparison.usedSeconds).toBe(HOUR + 615 + 600);
+});
+
+test('whoever starts from an old traveler is told that the order has changed', () => {
+  const told = (words: string) => {
+    const { said } = play(words).state;
+    return said?.kind === 'started' && said.isOldTraveler;
+  };
+  expect([told('ADA OLD'), told('ADA PAPER'), told('ADA T2')]).toEqual([true, false, false]);
+});
+
+test('a calibration leaves no half-finished conversation behind', () => {
+  const { state } = play('ADA');
+  const step = converse(state, { type: 'calibrated', now: clock(9) * 1000 }, directory);
+  expect([step.state.conversation.step, step.state.said?.kind]).toEqual(['idle', 'calibrated']);
 });

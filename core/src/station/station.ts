@@ -233,6 +233,43 @@ function fulfil(
     case 'shift-out':
       if (!stands.shift && stands.doing.status === 'nothing') return refused('station.not_in');
       return done({ kind: 'shift-out', technician }, { ...make, type: 'shift-out' });
+    case 'break': {
+      const isOver = stands.doing.status === 'break';
+      return done(
+        { kind: isOver ? 'break-over' : 'break', technician },
+        { ...make, type: isOver ? 'break-end' : 'break-start' },
+      );
+    }
+    case 'done': {
+      const left = runningOf(stands);
+      if (left.length === 0 || stands.doing.status !== 'work') return refused('station.on_nothing');
+      return done(
+        { kind: 'done', technician, left, since: stands.doing.since, at },
+        { ...make, type: 'task-done', targets: left.map(({ target }) => target) },
+      );
+    }
+    case 'setup':
+    case 'run':
+    case 'cleanup':
+    case 'down':
+    case 'rework':
+    case 'travel': {
+      const left = runningOf(stands);
+      const workType = intent.action;
+      if (left.length === 0) return refused('station.type_without_task');
+      if (left.every((each) => each.workType === workType))
+        return show(
+          state,
+          { kind: 'already-on', technician, target: (left[0] as Running).target },
+          moment,
+          table,
+        );
+      const targets = left.map(({ target }) => target);
+      return done(
+        { kind: 'work-type', technician, left, workType },
+        { ...make, type: 'work-start', targets, workType },
+      );
+    }
     case 'off-task': {
       const left = runningOf(stands);
       if (left.length === 0 || stands.doing.status !== 'work') return refused('station.on_nothing');

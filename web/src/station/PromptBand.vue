@@ -39,7 +39,7 @@ const band = computed(() => {
   const names = {
     target: 'target' in said ? titleOf(said.target) : '',
     left: 'left' in said ? titlesOf(said.left) : '',
-    length: said.kind === 'stopped' ? spellLength(said.at - said.since) : '',
+    length: said.kind === 'stopped' || said.kind === 'done' ? spellLength(said.at - said.since) : '',
   };
   const isOld = 'isOldTraveler' in said && said.isOldTraveler;
   const help = isOld ? OLD_TRAVELER : prompt.value;

@@ -57,6 +57,10 @@ export const REFUSALS: Readonly<Record<StationRefusal, (text: string) => Words>>
   'station.already_in': () => ({ headline: 'You are signed in already', help: 'Scan a task to start it.' }),
   'station.not_in': () => ({ headline: 'You are not signed in', help: 'Scan SHIFT IN first.' }),
   'station.on_nothing': () => ({ headline: 'You are on nothing', help: 'There is nothing to leave.' }),
+  'station.type_without_task': () => ({
+    headline: 'You are on nothing',
+    help: 'Start a task first, then scan the kind of work.',
+  }),
   'station.nothing_to_take_back': () => ({
     headline: 'Nothing to take back',
     help: 'A start can be taken back for 30 seconds, if nothing came after it.',
@@ -82,6 +86,14 @@ export function sayDone(said: Exclude<Said, { kind: 'refused' }>, { target, left
       return 'Signed in';
     case 'shift-out':
       return 'Signed out. See you';
+    case 'break':
+      return 'On a break';
+    case 'break-over':
+      return 'Back from the break';
+    case 'done':
+      return `${left} done after ${length}`;
+    case 'work-type':
+      return `Now ${said.workType} of ${left}`;
     case 'taken-back':
       return 'Taken back, as if not scanned';
   }
