@@ -45,3 +45,9 @@ say(
 say(`   deriving all projections of 1,000,000 entries anew: ${two(append.rebuildSeconds)} s\n`);
 say(`3  JavaScript and CSS of the station page, gzipped: ${two(bytes / 1000)} kB   (aim: 150 kB)\n`);
 say(`4  Last key of a scan to changed screen, p95: ${two(p95)} ms   (aim: 100 ms)`);
+
+const brought = measure('import.mjs');
+say(`\n5  Import of 10,000 rows (2,000 orders)`);
+say(`   reading ${two(brought.read)} s, checking ${two(brought.check)} s, storing ${two(brought.store)} s`);
+say(`   longest task of the page's own thread: ${two(brought.longestTask)} ms   (aim: 50 ms)`);
+say(`   longest wait of another caller while storing: ${two(brought.longestWait)} ms`);

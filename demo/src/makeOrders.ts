@@ -29,6 +29,13 @@ const COST_CODE_OF: Partial<Record<Step['department'], string>> = {
   Assembly: '4200 mechanical',
   Test: '4300 test',
 };
+const UNIT_TYPES: Readonly<Record<string, string>> = {
+  'Rewind 90 kW pump motor': 'Pump motor 90 kW',
+  'Rewind 160 kW saw drive': 'Saw drive 160 kW',
+  'Balance and bearings, fan': 'Axial fan',
+  'Shaft repair, mixer': 'Mixer drive',
+  'Pump set overhaul': 'Pump set',
+};
 const jobTypeOf = (title: string) =>
   title.includes('stock') || title.includes('D-132')
     ? 'For stock'
@@ -71,7 +78,11 @@ export function makeOrders(days: readonly number[], dice: Dice, origins: Origins
         division: /pump set|fan|mixer/i.test(job.title) ? 'Pumps and fans' : 'Motors',
         jobType: jobTypeOf(job.title),
         item: job.title.includes('D-132') ? 'D-132' : '',
-        unit: quantity === 1 ? (units.find(({ owner }) => owner === customer)?.id ?? null) : null,
+        unit:
+          quantity === 1
+            ? (units.find(({ owner, type }) => owner === customer && type === UNIT_TYPES[job.title])?.id ??
+              null)
+            : null,
         price: priceOf(job.steps, quantity),
         notes: number % 9 === 0 ? 'Customer wants the old coils back.' : '',
         estimateIncludes: ['setup', 'run', 'rework', 'cleanup'],

@@ -125,7 +125,7 @@ async function add(): Promise<void> {
                 each.leftOn
                   ? `until ${sayDate(each.leftOn)}`
                   : each.hiredOn
-                    ? `since ${sayDate(each.hiredOn)}`
+                    ? `since ${each.hiredOn.slice(0, 4)}`
                     : 'yes'
               }}
             </td>

@@ -46,6 +46,10 @@ const tasks = computed(() => {
       `${title} ${workCenter} ${lines.map(({ name }) => name).join(' ')}`.toLowerCase().includes(words),
   );
 });
+/** A job that goes on is not under yet; over is said as soon as it is true. */
+const saysDifference = computed(
+  () => order.value?.isFinished === true || Number(order.value?.comparison.costDifference ?? 0) > 0,
+);
 const balance = computed(
   () => order.value && balanceOf(order.value.comparison, order.value.hasEstimate, desk.hours),
 );
@@ -114,7 +118,7 @@ const balance = computed(
         <span v-if="order.comparison.actualCost !== null"
           ><b class="figure">{{ desk.money(order.comparison.actualCost) }}</b> labor of
           {{ desk.money(order.comparison.estimatedCost)
-          }}<template v-if="order.comparison.costDifference !== null"
+          }}<template v-if="saysDifference && order.comparison.costDifference !== null"
             >, {{ order.comparison.costDifference.startsWith('-') ? '' : '+'
             }}{{ desk.money(order.comparison.costDifference) }}</template
           ></span

@@ -63,8 +63,7 @@ const remove = (attachment: string) =>
     <section v-if="order.price !== null || order.notes">
       <h3>Price and notes</h3>
       <p v-if="order.price !== null">
-        <b class="figure">{{ desk.money(order.price) }}</b> price
-        <template v-if="order.margin !== null"
+        <b class="figure">{{ desk.money(order.price) }}</b> price<template v-if="order.margin !== null"
           >,
           <b class="figure" :class="{ attention: order.margin.startsWith('-') }">{{
             desk.money(order.margin)

@@ -293,4 +293,13 @@ small {
 .number {
   text-align: right;
 }
+@media (max-width: 760px) {
+  .line {
+    grid-template-columns: minmax(0, 1fr) 90px;
+  }
+  .length,
+  .line > .number:last-child {
+    display: none;
+  }
+}
 </style>

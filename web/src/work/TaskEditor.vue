@@ -65,29 +65,28 @@ const errorOf = (i: number): string => {
 </script>
 
 <template>
-  <div class="tasks" role="table" aria-label="Tasks of the order">
-    <div class="head row-grid" role="row">
-      <span role="columnheader"><span class="visually-hidden">Order of tasks</span></span>
-      <span role="columnheader">Task</span>
-      <span role="columnheader">Work center</span>
-      <span role="columnheader">Grade</span>
-      <span v-for="field in HOURS" :key="field" role="columnheader" class="number">{{ WORDS[field] }}</span>
-      <span role="columnheader" class="scale">Estimated</span>
-      <span role="columnheader" class="number">Cost</span>
-      <span role="columnheader"><span class="visually-hidden">Acts</span></span>
+  <div class="tasks" role="group" aria-label="Tasks of the order">
+    <div class="head row-grid" aria-hidden="true">
+      <span><span class="visually-hidden">Order of tasks</span></span>
+      <span>Task</span>
+      <span>Work center</span>
+      <span>Grade</span>
+      <span v-for="field in HOURS" :key="field" class="number">{{ WORDS[field] }}</span>
+      <span class="scale">Estimated</span>
+      <span class="number">Cost</span>
+      <span><span class="visually-hidden">Acts</span></span>
     </div>
     <div
       v-for="(task, i) in tasks"
       :key="task.id ?? `new-${i}`"
-      role="rowgroup"
       class="task"
       :class="{ dragged: dragged === i, wrong: errorOf(i) }"
       @dragover.prevent="dragOver(i)"
       @drop.prevent="dragged = null"
       @keydown="onKey($event, i)"
     >
-      <div class="row-grid" role="row">
-        <span role="cell" class="grip">
+      <div class="row-grid">
+        <span class="grip">
           <button
             type="button"
             class="handle"
@@ -99,17 +98,15 @@ const errorOf = (i: number): string => {
             <span class="mono">{{ (i + 1) * 10 }}</span>
           </button>
         </span>
-        <span role="cell"
-          ><BFormInput v-model="task.title" size="sm" :aria-label="`Task ${i + 1}`" required
-        /></span>
-        <span role="cell"
+        <span><BFormInput v-model="task.title" size="sm" :aria-label="`Task ${i + 1}`" required /></span>
+        <span
           ><BFormInput
             v-model="task.workCenter"
             size="sm"
             list="work-centers"
             :aria-label="`Work center of task ${i + 1}`"
         /></span>
-        <span role="cell">
+        <span>
           <select
             v-model="task.grade"
             class="form-select form-select-sm"
@@ -121,7 +118,7 @@ const errorOf = (i: number): string => {
             </option>
           </select>
         </span>
-        <span v-for="field in HOURS" :key="field" role="cell">
+        <span v-for="field in HOURS" :key="field">
           <BFormInput
             v-model="task[field]"
             size="sm"
@@ -130,7 +127,7 @@ const errorOf = (i: number): string => {
             :aria-label="`${WORDS[field]} hours of task ${i + 1}`"
           />
         </span>
-        <span role="cell" class="scale">
+        <span class="scale">
           <span
             class="bar"
             :style="{ width: `${((estimate.tasks[i]?.seconds ?? 0) / longest) * 100}%` }"
@@ -139,10 +136,10 @@ const errorOf = (i: number): string => {
             estimate.tasks[i]?.seconds ? desk.hours(estimate.tasks[i]?.seconds ?? 0) : '–'
           }}</span>
         </span>
-        <span role="cell" class="figure number">{{
+        <span class="figure number">{{
           desk.money(formatCents(estimate.tasks[i]?.cost ?? (0 as never)))
         }}</span>
-        <span role="cell" class="acts">
+        <span class="acts">
           <button
             type="button"
             class="btn btn-quiet btn-sm"
