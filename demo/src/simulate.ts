@@ -13,7 +13,12 @@ export type SimEntry = { readonly at: number; readonly station: string; readonly
 /** Turns a wall clock of the shop into an instant: seconds after midnight of a day. */
 export type ClockOf = (day: number, seconds: number) => number;
 
-type Doing = { readonly order: SimOrder; readonly task: SimTask; workType: WorkType } | null;
+type Doing = {
+  readonly order: SimOrder;
+  readonly task: SimTask;
+  workType: WorkType;
+  readonly startsAt: number;
+} | null;
 
 type Worker = {
   readonly technician: string;
@@ -114,6 +119,8 @@ export function simulate(
   function workOn(worker: Worker, at: number): void {
     if (!worker.isIn || isOnBreak(worker)) return;
     const { doing } = worker;
+    // Whoever is on the way to the same task begins it before it is done.
+    if (doing && workers.some((each) => each.doing?.task === doing.task && each.doing.startsAt > at)) return;
     if (doing && isComplete(doing.task)) {
       doing.task.isDone = true;
       scan(worker, at, { type: 'task-done', targets: [doing.task.id] });
@@ -146,7 +153,7 @@ export function simulate(
     const isSetup = !task.isRework && task.setupSeconds > 0 && task.workedSeconds < task.setupSeconds;
     const workType: WorkType = task.isRework ? 'rework' : isSetup ? 'setup' : 'run';
     task.people += 1;
-    worker.doing = { order, task, workType };
+    worker.doing = { order, task, workType, startsAt: at };
     worker.busyUntil = 0;
     scan(worker, at, {
       type: 'work-start',
