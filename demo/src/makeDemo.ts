@@ -4,15 +4,23 @@ import type { Rate } from '@wergon/core/money';
 import { Defect } from '@wergon/core/result';
 import { CODE_ALPHABET, drawCode } from '@wergon/core/scan';
 import type { CodeKind } from '@wergon/core/scan';
-import { createZone, formatInstant, parseDay, parseInstant, toInstant, weekdayOf } from '@wergon/core/time';
+import {
+  createZone,
+  formatDay,
+  formatInstant,
+  parseDay,
+  parseInstant,
+  toInstant,
+  weekdayOf,
+} from '@wergon/core/time';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
-import type { OrderState } from '@wergon/core/work';
+import type { FieldChange, OrderState } from '@wergon/core/work';
 import { createContext, createSetClock } from '@wergon/server/app';
 import type { Context } from '@wergon/server/app';
 import { openDatabase } from '@wergon/server/db';
 import { readBatch } from '@wergon/server/ledger';
 import { BadgeEntity } from '@wergon/server/people';
-import { addOrder } from '@wergon/server/work';
+import { AttachmentEntity, OrderChangeEntity, addOrder } from '@wergon/server/work';
 import { pino } from 'pino';
 import { createDice } from './dice.ts';
 import type { Dice } from './dice.ts';
@@ -20,6 +28,7 @@ import { enterStandards } from './enterStandards.ts';
 import { estimateOfStep, makeOrders } from './makeOrders.ts';
 import type { SampleOrder } from './makeOrders.ts';
 import { GRADES, SHOP } from './sampleShop.ts';
+import { drawNameplate } from './samplePicture.ts';
 import { setUpShop, stationId } from './setUpShop.ts';
 import { simulate } from './simulate.ts';
 import type { SimEntry } from './simulate.ts';
@@ -143,7 +152,41 @@ async function enterOrders(
     const ids = [orderId(i), ...sim.tasks.map(({ id }) => id)];
     const isUntouched = sim.tasks.every(({ workedSeconds }) => workedSeconds === 0);
     const states = statesOf(sim, opensAt, isUntouched && dice.chance(0.2));
-    await addOrder(em, { ...order, states }, rates, drawFrom(dice), () => ids.shift() ?? '');
+    const id = await addOrder(em, { ...order, states }, rates, drawFrom(dice), () => ids.shift() ?? '');
+    await addPapers(em, id, order.due ?? 0, sim, i);
+  }
+}
+
+/** What hangs on an order beside its tasks: who made it and changed it, a picture here and there, printed travelers. */
+async function addPapers(
+  em: EntityManager,
+  order: string,
+  due: number,
+  sim: SimOrder,
+  i: number,
+): Promise<void> {
+  const madeAt = sim.releasedAt - 2 * DAY;
+  const change = (at: number, by: string, changes: FieldChange[]) =>
+    em.insert(OrderChangeEntity, { order, at, by, changes });
+  await change(madeAt, 'Paula Virta', [{ field: 'Order', before: '', after: 'made as a draft' }]);
+  await change(sim.releasedAt, 'Paula Virta', [{ field: 'State', before: 'draft', after: 'released' }]);
+  if (i % 6 === 0) {
+    const after = formatDay(due as LocalDay);
+    const before = formatDay((due - 3) as LocalDay);
+    await change(sim.releasedAt + DAY, 'Mikko Rask', [{ field: 'Due', before, after }]);
+  }
+  if (i % 12 === 0) {
+    const bytes = drawNameplate();
+    await em.insert(AttachmentEntity, {
+      id: `picture-${order}`,
+      order,
+      name: 'nameplate.png',
+      type: 'image/png',
+      size: bytes.length,
+      addedAt: madeAt + 900,
+      addedBy: 'Paula Virta',
+      bytes,
+    });
   }
 }
 

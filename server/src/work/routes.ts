@@ -51,7 +51,9 @@ function orderRow(
   tasks: readonly TaskWithLabor[],
   comparison: OrderRow['comparison'],
   now: Instant,
+  units: ReadonlyMap<string, Unit>,
 ): OrderRow {
+  const unit = order.unit == null ? undefined : units.get(order.unit);
   const accepted = tasks.filter(({ task }) => task.isAccepted);
   return {
     id: order.id,
@@ -64,6 +66,7 @@ function orderRow(
     division: order.division,
     jobType: order.jobType,
     unit: order.unit ?? null,
+    unitWords: unit ? unitWords(unit) : '',
     taskCount: accepted.length,
     finishedTaskCount: accepted.filter(({ isFinished }) => isFinished).length,
     comparison,
@@ -113,10 +116,13 @@ export function mountWork(mount: Mount, context: Context): void {
   mountStandards(mount, context);
   mountTravelers(mount, context);
 
+  const loadUnits = async () =>
+    new Map((await database.em.fork().findAll(UnitEntity)).map((unit) => [unit.id, unit]));
+
   /** All that goes with an order beside its labor. */
   const loadPapers = async (order: WorkOrder, estimatedCost: string) => {
     const em = database.em.fork();
-    const unit = order.unit == null ? null : await em.findOne(UnitEntity, { id: order.unit });
+
     const attachments = await em.find(
       AttachmentEntity,
       { order: order.id },
@@ -135,7 +141,6 @@ export function mountWork(mount: Mount, context: Context): void {
       includes: order.includes,
       version: order.version,
       item: order.item,
-      unitWords: unit ? unitWords(unit) : '',
       price: order.price == null ? null : formatCents(toCents(order.price)),
       margin: order.price == null ? null : formatCents(toCents(order.price - cost)),
       notes: order.notes,
@@ -200,6 +205,7 @@ export function mountWork(mount: Mount, context: Context): void {
 
   mount('work', async ({ who }) => {
     const known = await facts.get();
+    const units = await loadUnits();
     const now = clock.now();
     const { labor, seq } = await readSql(database, (sql) => ({
       labor: loadLabor(sql, known, [...known.tasks.values()], now),
@@ -212,7 +218,7 @@ export function mountWork(mount: Mount, context: Context): void {
       seq,
       orders: [...known.orders.values()].map((order) => {
         const tasks = byOrder.get(order.id) ?? [];
-        return orderRow(order, tasks, writeLabor(order, tasks, seesRates(who)).sum, now);
+        return orderRow(order, tasks, writeLabor(order, tasks, seesRates(who)).sum, now, units);
       }),
     });
   });
@@ -231,7 +237,10 @@ export function mountWork(mount: Mount, context: Context): void {
     return ok({
       asOf: formatInstant(now),
       seq,
-      order: { ...orderRow(order, labor, sum, now), ...(await loadPapers(order, sum.estimatedCost)) },
+      order: {
+        ...orderRow(order, labor, sum, now, await loadUnits()),
+        ...(await loadPapers(order, sum.estimatedCost)),
+      },
       tasks: tasks.map(({ task, lines, json, isFinished, peopleOn }) => ({
         ...writeTask(known, task),
         comparison: json,

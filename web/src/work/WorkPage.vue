@@ -45,8 +45,9 @@ const NARROW = [
   { field: 'customer', word: 'customers' },
   { field: 'division', word: 'divisions' },
   { field: 'jobType', word: 'job types' },
+  { field: 'unitWords', word: 'units' },
 ] as const;
-const narrow = reactive({ customer: '', division: '', jobType: '' });
+const narrow = reactive({ customer: '', division: '', jobType: '', unitWords: '' });
 const valuesOf = (field: (typeof NARROW)[number]['field']) =>
   [...new Set(all.value.map((row) => row[field]))].filter(Boolean).sort();
 const isNarrowed = computed(() => search.value !== '' || NARROW.some(({ field }) => narrow[field] !== ''));
@@ -56,7 +57,7 @@ const stateCount = computed(() => {
 });
 function showAll(): void {
   search.value = '';
-  Object.assign(narrow, { customer: '', division: '', jobType: '' });
+  Object.assign(narrow, { customer: '', division: '', jobType: '', unitWords: '' });
 }
 const { act, problem, isBusy } = useAct();
 const said = ref('');
@@ -227,6 +228,7 @@ const sums = computed(() => {
   padding: 0 16px 8px;
 }
 .narrow .form-select {
+  max-width: 190px;
   padding-top: 2px;
   padding-bottom: 2px;
   font-size: 14px;
