@@ -23,6 +23,7 @@ function makeFile() {
 
 const database = join(mkdtempSync(join(tmpdir(), 'wergon-bench-')), 'import.sqlite');
 const { url, stop } = await startProcess(`${root}server/dist/main.js`, { WERGON_DATABASE: database });
+process.once('exit', () => void stop());
 const browser = await chromium.launch({
   executablePath: process.env.WERGON_CHROMIUM ?? '/usr/bin/chromium',
   args: [
@@ -66,6 +67,12 @@ await page.evaluate(() => {
     for (const { duration } of list.getEntries()) window.longest = Math.max(window.longest, duration);
   }).observe({ entryTypes: ['longtask'] });
 });
+const longestSince = () =>
+  page.evaluate(() => {
+    const { longest } = window;
+    window.longest = 0;
+    return longest;
+  });
 const timed = async (act, until) => {
   const begun = performance.now();
   await act();
@@ -77,6 +84,8 @@ const read = await timed(
   () => page.locator('input[type=file]').setInputFiles(file),
   page.getByText('10000 rows'),
 );
+// Handing the file to the page is the driver's work, not the page's: what it took is told apart.
+const handing = await longestSince();
 const check = await timed(
   () => page.getByRole('button', { name: 'Check every row' }).click(),
   page.getByText('nothing is stored yet'),
@@ -92,12 +101,12 @@ const waiting = (async () => {
   }
 })();
 const store = await timed(
-  () => page.getByRole('button', { name: /^Store/ }).click(),
+  () => page.getByRole('button', { name: 'Store 10000 rows' }).click(),
   page.getByRole('heading', { name: 'Stored' }),
 );
 isStoring = false;
 await waiting;
-const longestTask = await page.evaluate(() => window.longest);
+const longestTask = await longestSince();
 await browser.close();
 await stop();
-process.stdout.write(JSON.stringify({ read, check, store, longestTask, longestWait }));
+process.stdout.write(JSON.stringify({ read, check, store, handing, longestTask, longestWait }));

@@ -50,4 +50,5 @@ const brought = measure('import.mjs');
 say(`\n5  Import of 10,000 rows (2,000 orders)`);
 say(`   reading ${two(brought.read)} s, checking ${two(brought.check)} s, storing ${two(brought.store)} s`);
 say(`   longest task of the page's own thread: ${two(brought.longestTask)} ms   (aim: 50 ms)`);
+say(`   (while the driver handed the file over: ${two(brought.handing)} ms)`);
 say(`   longest wait of another caller while storing: ${two(brought.longestWait)} ms`);
