@@ -222,6 +222,12 @@ describe('bad input is named and changes nothing', () => {
     expect(response.headers['content-type']).toContain('application/problem+json');
   });
 
+  test('whoever may not call is turned away before what he sends is read', async () => {
+    const post = request(shop.app).post(`/api/work/${shop.order}/attachments`);
+    const { status } = await post.set('content-type', 'application/json').send('{ no JSON');
+    expect(status).toBe(401);
+  });
+
   test('the field at fault has a name', async () => {
     const { body } = await shop.post('/api/work', { ...shop.newOrder('1002'), quantity: -1 });
     expect(body).toMatchObject({ status: 422, errors: [{ field: 'quantity' }] });

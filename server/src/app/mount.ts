@@ -47,18 +47,18 @@ export function createMount(
     const before: RequestHandler[] = [];
     const limit = limits[name];
     if (limit) before.push(limit);
-    if (route.method === 'post')
-      before.push(checkSite, checkType(route), readJson(route.bodyLimit ?? MAX_BODY));
+    if (route.method === 'post') before.push(checkSite, checkType(route));
+    // Who may not call is turned away before a body of megabytes is read.
+    before.push(admit(context, route.caller));
+    if (route.method === 'post') before.push(readJson(route.bodyLimit ?? MAX_BODY));
     app[route.method](route.path, ...before, async (req: Request, res: Response) => {
-      const who = await identify(context, req);
-      const denied = checkCaller(route.caller, who);
-      if (denied) return sendProblem(res, denied);
       const body = read(route.body, req.body as unknown);
       const query = read(route.query, req.query as unknown);
       if (!body.ok) return sendProblem(res, body);
       if (!query.ok) return sendProblem(res, query);
       const param = (key: string) => String(req.params[key] ?? '');
       // The schemas of this very route have just read both.
+      const who: unknown = res.locals['who'];
       const call = { body: body.value, query: query.value, param, who, req, res } as unknown as Call<
         typeof name
       >;
@@ -70,6 +70,17 @@ export function createMount(
     });
   };
 }
+
+/** Lets through whoever may call, and says to the handler who it is. */
+const admit =
+  (context: Context, caller: Caller): RequestHandler =>
+  async (req, res, next) => {
+    const who = await identify(context, req);
+    const denied = checkCaller(caller, who);
+    if (denied) return sendProblem(res, denied);
+    res.locals['who'] = who;
+    next();
+  };
 
 const readJson = (limit: string): RequestHandler => express.json({ limit, type: 'application/json' });
 

@@ -30,3 +30,16 @@ test('a stop is closed with its length in words', () => {
     'Left Winding, 24117 after 1 h 31 min',
   );
 });
+
+test.each([
+  [{ kind: 'started', workType: 'run' }, 'Started Winding', 'plain work is not named'],
+  [{ kind: 'started', workType: 'setup' }, 'Started setup of Winding', 'other work is'],
+  [{ kind: 'switched', workType: 'rework' }, 'Switched to rework of Winding', 'and on a switch'],
+  [{ kind: 'work-type', workType: 'down' }, 'Now down of Strip', 'a new kind of the same'],
+  [{ kind: 'done' }, 'Strip done after 4 min', 'done closes with its length'],
+  [{ kind: 'break' }, 'On a break', 'a break'],
+  [{ kind: 'break-over' }, 'Back from the break', 'its end'],
+  [{ kind: 'calibrated' }, 'This scanner is known now', 'a calibration'],
+])('%j is said as “%s”: %s', (said, words) =>
+  expect(sayDone(said as never, { target: 'Winding', left: 'Strip', length: '4 min' })).toBe(words),
+);
