@@ -7,5 +7,5 @@ export default {
   moduleNameMapper: {
     '^@wergon/(core|contract|server|demo)/([a-z-]+)$': '<rootDir>/$1/src/$2/index.ts',
   },
-  testTimeout: 60_000,
+  testTimeout: 180_000,
 };
