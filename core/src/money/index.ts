@@ -1,4 +1,4 @@
-export { formatCents, formatRate, laborCost, parseRate, toCents, toRate } from './money.ts';
+export { centsOf, formatCents, formatRate, laborCost, parseRate, toCents, toRate } from './money.ts';
 export type { Cents, Rate } from './money.ts';
 export {
   addFractions,

@@ -1,10 +1,15 @@
 import { Defect, fail, ok } from '../result/index.ts';
 import type { Brand, Result } from '../result/index.ts';
-import { fraction, parseDecimal, roundFraction } from './fraction.ts';
+import { fraction, multiplyFractions, parseDecimal, roundFraction } from './fraction.ts';
+import type { Fraction } from './fraction.ts';
 import type { Seconds } from '../time/index.ts';
 
 /** Money in whole minor units (cents); may be negative. Source: docs/ledger.md, section 2. */
 export type Cents = Brand<number, 'Cents'>;
+
+/** An exact amount in whole cents, rounded once, half away from zero. */
+export const centsOf = (amount: Fraction): Cents =>
+  toCents(Number(roundFraction(multiplyFractions(amount, fraction(100n)))));
 
 /** Money per hour in whole 1/10,000 of the currency unit. */
 export type Rate = Brand<number, 'Rate'>;

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { NewOrder, TaskFields } from '@wergon/contract/work';
-import { formatDecimal, formatRate, roundFraction, multiplyFractions, fraction } from '@wergon/core/money';
-import type { Fraction, Rate } from '@wergon/core/money';
+import { centsOf, formatDecimal, formatRate } from '@wergon/core/money';
+import type { Cents, Fraction, Rate } from '@wergon/core/money';
 import { dated, formatDay, inForceAt } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import { estimateCost, estimateSeconds } from '@wergon/core/work';
@@ -19,8 +19,7 @@ export type GradeRates = ReadonlyMap<string, Rate>;
 /** Space between positions, so that papers already printed keep their order when a task comes in between. */
 const POSITION_STEP = 10;
 
-export const centsOf = (amount: Fraction | null): number | null =>
-  amount && Number(roundFraction(multiplyFractions(amount, fraction(100n))));
+export const priceInCents = (amount: Fraction | null): Cents | null => amount && centsOf(amount);
 
 const HOURS = ['setupHours', 'runHours', 'runHoursPerPiece'] as const;
 const hoursOf = (task: TaskFields): HoursText =>
@@ -44,7 +43,7 @@ const orderColumns = (order: NewOrder) => ({
   jobType: order.jobType,
   item: order.item,
   unit: order.unit,
-  price: centsOf(order.price),
+  price: priceInCents(order.price),
   notes: order.notes,
   charge: writeCharge(order.charge),
 });
@@ -58,7 +57,7 @@ const taskColumns = (task: TaskFields, position: number) => ({
   hours: hoursOf(task),
   instructions: writeInstructions(task.instructions),
   reports: task.reports,
-  price: centsOf(task.price),
+  price: priceInCents(task.price),
   isOptional: task.isOptional,
   costCode: task.costCode,
   charge: writeCharge(task.charge),

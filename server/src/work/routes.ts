@@ -2,10 +2,18 @@ import type { ListName } from '@wergon/contract/shop';
 import type { OrderRow } from '@wergon/contract/work';
 import { addUsed } from '@wergon/core/floor';
 import type { UsedByType } from '@wergon/core/floor';
-import { formatCents, formatDecimal, formatRate, fraction, toCents } from '@wergon/core/money';
+import {
+  centsOf,
+  formatCents,
+  formatDecimal,
+  formatRate,
+  fraction,
+  parseDecimal,
+  toCents,
+} from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
-import { ok } from '@wergon/core/result';
+import { Defect, ok } from '@wergon/core/result';
 import { formatDay, formatInstant, inForceAt } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { nextOrderNumber, withAlwaysIncluded } from '@wergon/core/work';
@@ -135,7 +143,9 @@ export function mountWork(mount: Mount, context: Context): void {
     );
     const known = await facts.get();
     const onIt = await readSql(database, (sql) => peopleOnOrder(known, loadStates(sql), order.id));
-    const cost = Math.round(Number(estimatedCost) * 100);
+    const parsed = parseDecimal(estimatedCost);
+    if (!parsed.ok) throw new Defect('an estimated cost that is no amount');
+    const cost = centsOf(parsed.value);
     return {
       code: order.code,
       includes: order.includes,

@@ -19,14 +19,14 @@ import { GradeEntity } from '../people/entities.ts';
 import { ensureLabels } from '../shop/labels.ts';
 import { StandardEntity, StandardVersionEntity } from './entities.ts';
 import type { Standard } from './entities.ts';
-import { centsOf, writeInstructions } from './orders.ts';
+import { priceInCents, writeInstructions } from './orders.ts';
 
 type Body = Standard['body'];
 
 /** A standard task as it is kept: decimal strings as they were entered. */
 export const taskBody = (task: StandardTaskFields): NonNullable<Body['task']> => {
   const { setupHours, runHours, runHoursPerPiece, instructions, price, ...rest } = task;
-  const cents = centsOf(price);
+  const cents = priceInCents(price);
   return {
     ...rest,
     ...(setupHours ? { setupHours: formatDecimal(setupHours) } : {}),

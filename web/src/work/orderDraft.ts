@@ -1,13 +1,5 @@
 import type { NewOrderInput, OrderJson, Preparation, StandardTaskJson } from '@wergon/contract/work';
-import {
-  parseDecimal,
-  parseRate,
-  roundFraction,
-  multiplyFractions,
-  fraction,
-  toCents,
-  toRate,
-} from '@wergon/core/money';
+import { centsOf, parseDecimal, parseRate, toRate } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
 import { estimateOrder, mergeChanges } from '@wergon/core/work';
 import type { EstimateHours, OrderEstimate, WorkType } from '@wergon/core/work';
@@ -188,7 +180,7 @@ const hoursOf = (task: TaskDraft): EstimateHours =>
 /** Money in a field as cents; nothing for what is no amount yet. */
 export function centsIn(text: string): Cents | null {
   const parsed = parseDecimal(given(text));
-  return parsed.ok ? toCents(Number(roundFraction(multiplyFractions(parsed.value, fraction(100n))))) : null;
+  return parsed.ok ? centsOf(parsed.value) : null;
 }
 
 /** What a draft comes to, at the grades' standard rates of today. Optional tasks count. */
