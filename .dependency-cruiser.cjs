@@ -9,7 +9,7 @@ module.exports = {
     forbid(
       'contract-knows-core',
       { path: '^contract/src', pathNot: PRODUCTION },
-      { pathNot: '^(contract|core)/|zod' },
+      { pathNot: '^(contract|core)/|zod|@noble/hashes' },
     ),
     forbid('server-knows-no-pages', { path: '^server/' }, { path: '^(web|demo|e2e)/' }),
     forbid('pages-know-no-server', { path: '^web/' }, { path: '^(server|demo|e2e)/|@wergon/(server|demo)' }),

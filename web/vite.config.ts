@@ -1,12 +1,13 @@
 import vue from '@vitejs/plugin-vue';
 import { resolve } from 'node:path';
 import { defineConfig } from 'vite';
+import { stationWorker } from './stationWorker.ts';
 
 const page = (name: string) => resolve(import.meta.dirname, name);
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [vue()],
+  plugins: [vue(), stationWorker()],
   build: {
     target: 'es2023',
     // Small files stay files: the content policy allows no inline scripts, and fonts are cached on their own.

@@ -4,7 +4,8 @@ import { fileURLToPath } from 'node:url';
 import { readConfig, startServer } from '@wergon/server/app';
 import { offerPairing } from '@wergon/server/station';
 import { makeDemo } from './makeDemo.ts';
-import { DEMO_USERS, stationId } from './setUpShop.ts';
+import { stationId } from './enterStations.ts';
+import { DEMO_USERS } from './setUpShop.ts';
 
 /** The demo's link to a station can be used for a day. */
 const LINK_SECONDS = 86_400;

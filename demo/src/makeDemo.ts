@@ -29,7 +29,9 @@ import { estimateOfStep, makeOrders } from './makeOrders.ts';
 import type { SampleOrder } from './makeOrders.ts';
 import { GRADES, SHOP } from './sampleShop.ts';
 import { drawNameplate } from './samplePicture.ts';
-import { setUpShop, stationId } from './setUpShop.ts';
+import { stationId } from './enterStations.ts';
+import { askForThings } from './askForThings.ts';
+import { setUpShop } from './setUpShop.ts';
 import { simulate } from './simulate.ts';
 import type { SimEntry } from './simulate.ts';
 import { sure } from './sure.ts';
@@ -72,6 +74,7 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
   );
   await database.em.fork().transactional((em) => enterOrders(em, samples, simOrders, opensAt, dice));
   await recordAll(context, clock, entries, say);
+  await askForThings(context, clock, opensAt);
   await database.close();
 }
 

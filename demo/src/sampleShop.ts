@@ -88,7 +88,14 @@ export const ACTIVITIES = [
   { id: 'meeting', title: 'Shop meeting', counts: true, isPaid: true, division: '' },
   { id: 'training', title: 'Training', counts: true, isPaid: true, division: '' },
   { id: 'oven-watch', title: 'Oven service', counts: true, isPaid: true, division: 'Motors' },
-  { id: 'van', title: 'Loading the van', counts: true, isPaid: true, division: 'Pumps and fans' },
+  {
+    id: 'van',
+    title: 'Loading the van',
+    counts: true,
+    isPaid: true,
+    division: 'Pumps and fans',
+    takesWork: 'travel',
+  },
   { id: 'medical', title: 'Private errand', counts: false, isPaid: false, division: '' },
 ] as const;
 

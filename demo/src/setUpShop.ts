@@ -27,7 +27,6 @@ import {
   ShopEntity,
   UnitEntity,
 } from '@wergon/server/shop';
-import { StationEntity } from '@wergon/server/station';
 import {
   COST_CODES,
   CLOSED_DAYS,
@@ -38,8 +37,9 @@ import {
   REASONS,
   makeUnits,
 } from './sampleLists.ts';
-import { ACTIVITIES, CUSTOMERS, DEPARTMENTS, GRADES, PEOPLE, SHOP, STATIONS } from './sampleShop.ts';
+import { ACTIVITIES, CUSTOMERS, DEPARTMENTS, GRADES, PEOPLE, SHOP } from './sampleShop.ts';
 import type { Department, GradeId } from './sampleShop.ts';
+import { enterStations } from './enterStations.ts';
 import { sure } from './sure.ts';
 
 /** Who can sign in at the desk of the demo. Sample data: these are no secrets. */
@@ -55,8 +55,6 @@ export const DEMO_USERS = [
   { name: 'Paula Virta', userName: 'paula', password: 'odden-rewind', role: 'planner', seesRates: false },
   { name: 'Berit Holm', userName: 'berit', password: 'odden-rewind', role: 'bookkeeper', seesRates: false },
 ] as const;
-
-export const stationId = (name: string) => `s-${name.toLowerCase().replace(/\W+/g, '-')}`;
 
 const GRADE_OF: Readonly<Record<Department, GradeId>> = {
   Winding: 'winder',
@@ -89,24 +87,12 @@ export async function setUpShop(
   for (const { id, name, standardRate } of GRADES)
     await em.insert(GradeEntity, { id, name, standardRate: sure(parseRate(standardRate)) });
   await addLists(em, draw);
-  for (const name of [...Object.values(STATIONS).flat(), 'Loading dock'])
-    await em.insert(StationEntity, {
-      id: stationId(name),
-      name,
-      tokenHash: null,
-      pairedAt: firstDay * 86_400,
-      pairingHash: null,
-      pairingExpiresAt: null,
-      isRevoked: false,
-      scanner: null,
-      calibratedAt: null,
-      lastScanAt: name === 'Loading dock' ? null : opensAt - 240,
-    });
+  await enterStations(em, firstDay, opensAt);
   return addPeople(em, firstDay, today, draw);
 }
 
 async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Promise<void> {
-  for (const { id, title, counts, isPaid, division } of ACTIVITIES)
+  for (const { id, title, counts, isPaid, division, ...more } of ACTIVITIES)
     await em.insert(ActivityEntity, {
       id,
       title,
@@ -114,6 +100,7 @@ async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Pr
       code: draw('activity'),
       isPaid,
       division,
+      takesWork: 'takesWork' in more ? more.takesWork : null,
       isOff: false,
     });
   const lists = {
@@ -138,6 +125,7 @@ async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Pr
       kind: 'work-center',
       name,
       workCenter: '',
+      asksMachine: name === 'Balancing and machining',
       code: draw('resource'),
       isOff: false,
     });
@@ -167,6 +155,9 @@ async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Pr
     await em.insert(ClosedDayEntity, { day: sure(parseDay(day)), name });
 }
 
+/** Who signs a crew on and off. */
+const LEADS = ['Aino Saari', 'Sanna Koivu', 'Ingrid Solberg'];
+
 const DAY_SHIFT: ShiftPlan = { startMinute: 420, endMinute: 930, breakMinutes: 30 };
 const EARLY: ShiftPlan = { startMinute: 360, endMinute: 870, breakMinutes: 30 };
 const NIGHT: ShiftPlan = { startMinute: 1320, endMinute: 360, breakMinutes: 30 };
@@ -195,6 +186,7 @@ async function addPeople(
         .join(''),
       hiredOn: formatDay((firstDay - 400 - i * 53) as LocalDay),
       billedHours: '6.5',
+      isLead: LEADS.includes(person.name),
     });
     await addTechnician(em, fields, draw('badge'), technician);
     await addRates(em, technician, person.base, firstDay, i);

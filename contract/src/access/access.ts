@@ -3,6 +3,7 @@ import { z } from 'zod';
 /** What may be done at the desk; each route names one of these, or says that it is public or a station's. */
 export const RIGHTS = [
   'floor.see',
+  'floor.answer',
   'work.see',
   'work.change',
   'people.see',
@@ -20,6 +21,7 @@ export type Right = (typeof RIGHTS)[number];
 /** What each right lets a person do, in words. */
 export const RIGHT_WORDS: Readonly<Record<Right, string>> = {
   'floor.see': 'see who is on what',
+  'floor.answer': 'answer what people ask for at stations',
   'work.see': 'see orders, tasks and how they compare with their estimates',
   'work.change': 'make and change orders and standards, release, hold and close them',
   'people.see': 'see people, their plans and absences',
@@ -39,9 +41,9 @@ export type Role = (typeof ROLES)[number];
 /** What each role may do. To see rates can also be given to one person, whatever his role. */
 export const RIGHTS_OF_ROLE: Readonly<Record<Role, readonly Right[]>> = {
   technician: ['floor.see'],
-  lead: ['floor.see', 'work.see', 'ledger.see', 'reconcile.see'],
+  lead: ['floor.see', 'floor.answer', 'work.see', 'ledger.see', 'reconcile.see'],
   supervisor: RIGHTS.filter((right) => right !== 'rates.see' && right !== 'users.change'),
-  planner: ['floor.see', 'work.see', 'work.change', 'people.see', 'shop.see'],
+  planner: ['floor.see', 'floor.answer', 'work.see', 'work.change', 'people.see', 'shop.see'],
   bookkeeper: ['floor.see', 'work.see', 'people.see', 'rates.see', 'ledger.see', 'reconcile.see', 'shop.see'],
   administrator: RIGHTS,
 };

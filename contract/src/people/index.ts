@@ -5,6 +5,7 @@ export {
   absenceSchema,
   badgeCodeSchema,
   bindBadgeSchema,
+  changePinSchema,
   checkPinSchema,
   createdSchema,
   newGradeSchema,

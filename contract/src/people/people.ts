@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { checkPattern } from '@wergon/core/people';
+import { LANGUAGES } from '@wergon/core/station';
 import { dayText, hoursText, rateText } from '../wire/index.ts';
 
 const label = z.string().trim().max(80);
@@ -21,6 +22,10 @@ export const technicianSchema = z
     kind: z.enum(TECHNICIAN_KINDS).default('own'),
     payrollNumber: z.string().trim().max(40).default(''),
     initials: z.string().trim().max(5).default(''),
+    /** Whether he leads his crew: signs it on and off, and may let through what a station refuses. */
+    isLead: z.boolean().default(false),
+    /** What a station speaks while he stands there; none named: its own. */
+    language: z.enum(LANGUAGES).nullable().default(null),
     hiredOn: dayText.nullable().default(null),
     leftOn: dayText.nullable().default(null),
     /** Billed hours expected of him on a planned day. */
@@ -53,6 +58,8 @@ const technicianRow = z.strictObject({
   kind: z.enum(TECHNICIAN_KINDS),
   payrollNumber: z.string(),
   initials: z.string(),
+  isLead: z.boolean(),
+  language: z.enum(LANGUAGES).nullable(),
   hiredOn: z.string().nullable(),
   leftOn: z.string().nullable(),
   billedHours: z.string().nullable(),
@@ -78,6 +85,8 @@ export const bindBadgeSchema = z.strictObject({ text: z.string().min(1).max(200)
 export const pinText = z.string().regex(/^\d{4,8}$/, 'must be four to eight digits');
 export const setPinSchema = z.strictObject({ pin: pinText.nullable() });
 export const checkPinSchema = z.strictObject({ technician: z.string().min(1), pin: z.string().max(20) });
+
+export const changePinSchema = checkPinSchema.extend({ newPin: pinText });
 
 const shiftPlan = z.strictObject({
   startMinute: z.int(),

@@ -11,6 +11,8 @@ export {
   dayOnlySchema,
   listItemSchema,
   newListItemSchema,
+  noticeSchema,
+  noticesSchema,
   railSchema,
   resourceFieldsSchema,
   settingsSchema,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
+import { WORK_TYPES } from '@wergon/core/work';
 import { amountText, dayText } from '../wire/index.ts';
 
 const name = z.string().trim().min(1).max(80);
@@ -28,6 +29,8 @@ export const activityFieldsSchema = z.strictObject({
   isPaid: z.boolean().default(true),
   /** Only for this division; empty for all. */
   division: label.default(''),
+  /** The kind of work that belongs here where an order's estimate leaves it out. */
+  takesWork: z.enum(WORK_TYPES).nullable().default(null),
   isOff: z.boolean().default(false),
 });
 
@@ -38,6 +41,8 @@ export const resourceFieldsSchema = z
     name,
     /** Where a machine stands. */
     workCenter: label.default(''),
+    /** Whether a start at this work center must say on which machine. */
+    asksMachine: z.boolean().default(false),
     isOff: z.boolean().default(false),
   })
   .refine(({ kind, workCenter }) => kind === 'work-center' || workCenter !== '', {
@@ -77,6 +82,23 @@ export const unitFieldsSchema = z.strictObject({
 export const closedDaySchema = z.strictObject({ day: dayText, name });
 export const dayOnlySchema = z.strictObject({ day: dayText });
 
+/** What stands on every station's screen while nobody does, until a day has gone by. */
+export const noticeSchema = z.strictObject({
+  text: z.string().trim().min(1).max(200),
+  until: dayText.nullable().default(null),
+});
+export const noticesSchema = z.strictObject({
+  notices: z.array(
+    z.strictObject({
+      id: z.string(),
+      at: z.string(),
+      by: z.string(),
+      text: z.string(),
+      until: z.string().nullable(),
+    }),
+  ),
+});
+
 export const settingsSchema = z.strictObject({
   name,
   orderNumbers: z.strictObject({
@@ -114,10 +136,17 @@ export const shopSchema = z.strictObject({
       counts: z.boolean(),
       isPaid: z.boolean(),
       division: z.string(),
+      takesWork: z.enum(WORK_TYPES).nullable(),
     }),
   ),
   resources: z.array(
-    z.strictObject({ ...coded, kind: z.enum(RESOURCE_KINDS), name: z.string(), workCenter: z.string() }),
+    z.strictObject({
+      ...coded,
+      kind: z.enum(RESOURCE_KINDS),
+      name: z.string(),
+      workCenter: z.string(),
+      asksMachine: z.boolean(),
+    }),
   ),
   customers: z.array(
     z.strictObject({

@@ -1,15 +1,20 @@
+export { badgeKey, cardKey } from './badgeKey.ts';
+export { benchSchema, directorySchema, ownTimeSchema } from './directory.ts';
+export type { DirectoryJson, OwnTimeJson } from './directory.ts';
+export { answerSchema, floorEntrySchema, requestsSchema } from './floorEntry.ts';
+export type { FloorEntryJson, RequestsJson } from './floorEntry.ts';
 export { readDirectory } from './readDirectory.ts';
+export { stationSettingsSchema } from './settings.ts';
 export {
   batchResultSchema,
   batchSchema,
-  directorySchema,
   newStationSchema,
   pairSchema,
   pairingSchema,
   problemSchema,
+  saveStationSchema,
   scannerProfileSchema,
   sentEntrySchema,
   stationsSchema,
-  unreadScanSchema,
 } from './station.ts';
-export type { BatchResult, DirectoryJson, Problem, SentEntry } from './station.ts';
+export type { BatchResult, Problem, SentEntry } from './station.ts';

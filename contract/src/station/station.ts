@@ -1,12 +1,14 @@
 import { z } from 'zod';
-import { ACTIONS } from '@wergon/core/scan';
-import { WORK_TYPES } from '@wergon/core/work';
 import { instantText, idText } from '../wire/index.ts';
-import { boardSchema } from '../floor/index.ts';
+import { stationSettingsSchema } from './settings.ts';
 
 const shortName = z.string().trim().min(1).max(60);
 
 export const newStationSchema = z.strictObject({ name: shortName });
+export const saveStationSchema = z.strictObject({
+  name: shortName,
+  settings: stationSettingsSchema.exactOptional(),
+});
 
 /** What a calibration taught of a station's scanner. */
 export const scannerProfileSchema = z.strictObject({
@@ -21,6 +23,7 @@ export const stationsSchema = z.strictObject({
     z.strictObject({
       id: z.string(),
       name: z.string(),
+      settings: stationSettingsSchema,
       pairedAt: z.string().nullable(),
       isRevoked: z.boolean(),
       /** When its scanner was last calibrated, and when it last recorded a scan. */
@@ -34,50 +37,22 @@ export const stationsSchema = z.strictObject({
 export const pairingSchema = z.strictObject({ id: z.string(), code: z.string(), expiresAt: z.string() });
 export const pairSchema = z.strictObject({ code: z.string().trim().min(1).max(20) });
 
-/** The board with what each code on a label stands for. */
-export const directorySchema = boardSchema.extend({
-  station: z.strictObject({ id: z.string(), name: z.string() }),
-  codes: z.array(
-    z.strictObject({
-      code: z.string(),
-      kind: z.enum(['badge', 'target', 'order', 'traveler', 'person-act']),
-      id: z.string(),
-      technician: z.string().exactOptional(),
-      workType: z.enum(WORK_TYPES).exactOptional(),
-      action: z.enum(ACTIONS).exactOptional(),
-      /** Whether the order has changed since this traveler was printed. */
-      isOld: z.boolean().exactOptional(),
-    }),
-  ),
-  scanner: scannerProfileSchema.nullable(),
-  isDemo: z.boolean(),
-  now: z.number(),
-});
-export type DirectoryJson = z.output<typeof directorySchema>;
-
 /** What stands around an entry that a station sends. */
 const envelope = {
-  source: z.enum(['scan', 'touch', 'typed', 'desk']),
+  source: z.enum(['scan', 'touch', 'typed', 'camera', 'desk']),
   via: z.array(z.string().max(64)).max(10).default([]),
   action: idText<'ActionId'>(),
   /** What the device's own clock said, and how many seconds were added to it. */
   deviceAt: instantText,
   clockOffset: z.int(),
+  /** How the person was known; absent where nobody had to be. */
+  identity: z.enum(['badge', 'badge-and-pin', 'pin-unchecked', 'name']).exactOptional(),
 };
 
 /** One line of a batch: the entry is read on its own, so that one that cannot be read does not hold up the rest. */
 export const sentEntrySchema = z.strictObject({ ...envelope, entry: z.unknown() });
 
 export const batchSchema = z.strictObject({ entries: z.array(z.unknown()).min(1).max(500) });
-
-/** A scan that meant nothing, kept in the floor stream for the supervisor to see. */
-export const unreadScanSchema = z.strictObject({
-  id: idText<'EntryId'>(),
-  type: z.literal('unread-scan'),
-  at: instantText,
-  text: z.string().max(200),
-  reason: z.string().max(60),
-});
 
 export const problemSchema = z.strictObject({
   type: z.string(),

@@ -29,6 +29,8 @@ const report = z
     unit: z.string().trim().max(12).default(''),
     least: z.number().nullable().default(null),
     most: z.number().nullable().default(null),
+    /** Whether it may be left out. */
+    maySkip: z.boolean().default(true),
   })
   .refine(({ kind, label: name }) => kind !== 'value' || name !== '', {
     path: ['label'],

@@ -44,6 +44,8 @@ export const stepJson = {
       unit: z.string(),
       least: z.number().nullable(),
       most: z.number().nullable(),
+      /** Absent in what was stored before a report could be marked: it may be left out. */
+      maySkip: z.boolean().exactOptional(),
     }),
   ),
   price: z.string().nullable(),

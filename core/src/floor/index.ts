@@ -7,7 +7,7 @@ export type {
   BoardTechnician,
   UsedByType,
 } from './board.ts';
-export { addUsed, personStanding, piecesIn, standingOf, stateAt } from './standing.ts';
+export { addUsed, orderStanding, personStanding, piecesIn, standingOf, stateAt } from './standing.ts';
 export type { PersonStanding, TargetStanding, TaskStanding, UsedComparison } from './standing.ts';
 export { accountedShare, atClock, countPresently, drawLane } from './tape.ts';
 export type { Block, Lane, Presently, SettledDay } from './tape.ts';

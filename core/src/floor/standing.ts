@@ -81,6 +81,27 @@ function compareUsed(estimatedSeconds: Seconds | null, used: UsedByType): UsedCo
   };
 }
 
+/** Hours used of a whole order against the sum of its tasks' estimates; `null` where nothing of it was estimated. */
+export function orderStanding(
+  board: Board,
+  order: BoardOrder['id'],
+  now: Instant,
+): { readonly usedSeconds: Seconds; readonly estimatedSeconds: Seconds | null } {
+  const standings = [...board.targets.values()].flatMap((target) => {
+    const standing =
+      target.kind === 'task' && target.order === order ? standingOf(board, target.id, now) : undefined;
+    return standing?.kind === 'task' ? [standing.comparison] : [];
+  });
+  const isEstimated = standings.some(({ estimatedSeconds }) => estimatedSeconds !== null);
+  const sum = (seconds: readonly number[]) => toSeconds(seconds.reduce((all, each) => all + each, 0));
+  return {
+    usedSeconds: sum(standings.map(({ usedSeconds }) => usedSeconds)),
+    estimatedSeconds: isEstimated
+      ? sum(standings.map(({ estimatedSeconds }) => estimatedSeconds ?? 0))
+      : null,
+  };
+}
+
 /** Where a person stands: on what, since when, and how much today. */
 export type PersonStanding = {
   readonly name: string;

@@ -2,40 +2,43 @@ import { Defect } from '../result/index.ts';
 import { makeCode } from './code.ts';
 import type { Code } from './code.ts';
 
-/** What an action label asks for. */
-export const ACTIONS = [
-  'shift-in',
-  'shift-out',
-  'break',
-  'off-task',
-  'done',
-  'setup',
-  'run',
-  'cleanup',
-  'down',
-  'rework',
-  'travel',
-  'take-back',
-  'blank',
-] as const;
-export type Action = (typeof ACTIONS)[number];
-
 /** The printed bodies of the action labels; they never change, because they hang on walls. */
-const BODIES: Readonly<Record<Action, string>> = {
+const BODIES = {
   'shift-in': '11',
   'shift-out': '22',
-  'off-task': '66',
   break: 'B1',
+  'off-task': '66',
   done: '99',
+  join: 'J1',
+  crew: 'G1',
+  earlier: 'E1',
   setup: 'S1',
   run: 'R1',
   cleanup: 'C1',
   down: 'D1',
   rework: 'RK',
   travel: 'T1',
-  blank: '44',
+  part: 'PT',
+  help: 'H1',
   'take-back': '56',
-};
+  blank: '44',
+  enter: 'EN',
+  skip: 'SK',
+  'digit-0': 'X0',
+  'digit-1': 'X1',
+  'digit-2': 'X2',
+  'digit-3': 'X3',
+  'digit-4': 'X4',
+  'digit-5': 'X5',
+  'digit-6': 'X6',
+  'digit-7': 'X7',
+  'digit-8': 'X8',
+  'digit-9': 'X9',
+} as const;
+
+/** What an action label asks for. */
+export type Action = keyof typeof BODIES;
+export const ACTIONS = Object.keys(BODIES) as readonly Action[];
 
 /** The code on an action's label. */
 export function codeOfAction(action: Action): Code {
@@ -44,6 +47,14 @@ export function codeOfAction(action: Action): Code {
   return code;
 }
 
+const BY_CODE: ReadonlyMap<Code, Action> = new Map(ACTIONS.map((action) => [codeOfAction(action), action]));
+
 /** The action that a code asks for; absent for a code that is on no action label. */
-export const findAction = (code: Code): Action | undefined =>
-  ACTIONS.find((action) => codeOfAction(action) === code);
+export const findAction = (code: Code): Action | undefined => BY_CODE.get(code);
+
+/** The digit that a label stands for; absent for other actions. */
+export const digitOf = (action: Action): string | undefined => /^digit-(\d)$/.exec(action)?.[1];
+
+/** What stands on an action's label in plain letters: `OFF TASK`, `7`. */
+export const titleOfAction = (action: Action): string =>
+  digitOf(action) ?? action.replaceAll('-', ' ').toUpperCase();

@@ -1,4 +1,4 @@
-export { ACTIONS, codeOfAction, findAction } from './action.ts';
+export { ACTIONS, codeOfAction, digitOf, findAction, titleOfAction } from './action.ts';
 export type { Action } from './action.ts';
 export { checkCharacterOf, hasValidCheck } from './checkCharacter.ts';
 export { CODE_ALPHABET, CODE_ERROR_CODES, CODE_KINDS, drawCode, makeCode, parseCode } from './code.ts';

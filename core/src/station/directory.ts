@@ -6,15 +6,21 @@ import type { TechnicianId } from '../people/index.ts';
 import type { Brand } from '../result/index.ts';
 import type { Action } from '../scan/index.ts';
 import { toSeconds } from '../time/index.ts';
+import type { Instant, LocalDay } from '../time/index.ts';
 import type { WorkOrderId, WorkType } from '../work/index.ts';
+import type { FloorEntry } from './floorEntry.ts';
+import { isFloorEntry } from './floorEntry.ts';
+import type { Language } from './settings.ts';
 
 export type BadgeId = Brand<string, 'BadgeId'>;
+export type ResourceId = Brand<string, 'ResourceId'>;
 
 /** What a code on a label stands for at this station; action codes explain themselves. */
 export type Meaning =
   | { readonly kind: 'badge'; readonly badge: BadgeId; readonly technician: TechnicianId }
   | { readonly kind: 'target'; readonly target: TargetId }
   | { readonly kind: 'order'; readonly order: WorkOrderId }
+  | { readonly kind: 'resource'; readonly resource: ResourceId }
   /** A code of a traveler: a task, perhaps with its kind of work, on a paper that may be older than the order. */
   | {
       readonly kind: 'traveler';
@@ -30,26 +36,91 @@ export type Meaning =
       readonly action: Action;
     };
 
+/** What is asked of whoever works on a task: pieces, a measured value or a remark, at its start, end or when done. */
+export type TaskReport = {
+  readonly when: 'start' | 'end' | 'done';
+  readonly kind: 'pieces' | 'value' | 'remark';
+  readonly label: string;
+  readonly unit: string;
+  readonly least: number | null;
+  readonly most: number | null;
+  readonly maySkip: boolean;
+};
+
+/** What a station knows of a task beside how it stands. */
+export type TaskBrief = {
+  readonly workCenter: string;
+  readonly position: number;
+  readonly instructions: readonly string[];
+  readonly reports: readonly TaskReport[];
+  readonly assigned: readonly { readonly kind: 'technician' | 'crew'; readonly id: string }[];
+  readonly good: number;
+  readonly scrap: number;
+};
+
+export type OrderBrief = { readonly quantity: number; readonly due: LocalDay | null };
+
+/** An answer from the desk that waits for a technician. */
+export type Message = { readonly at: Instant; readonly by: string; readonly text: string };
+
+export type PersonBrief = {
+  readonly crew: string;
+  readonly isLead: boolean;
+  readonly hasPin: boolean;
+  readonly language: Language | null;
+  /** His last entry that moved him; no start may be set back before it. */
+  readonly lastAt: Instant | null;
+  /** When the shift that is open, or the work, was planned to end. */
+  readonly plannedEnd: Instant | null;
+  readonly messages: readonly Message[];
+};
+
+export type Resource = {
+  readonly kind: 'work-center' | 'machine';
+  readonly name: string;
+  readonly workCenter: string;
+  /** Whether a start at this work center must say on which machine. */
+  readonly asksMachine: boolean;
+};
+
 /** What can be taken back: how things stood before an entry of this station. */
 type Remembered = {
   readonly entry: EntryId;
   readonly before: BoardTechnician;
+  readonly lastAt: Instant | null;
   readonly pieces: readonly Piece[];
+  /** Whether the tasks that it finished or took up again were finished before. */
+  readonly finished: readonly (readonly [TargetId, boolean])[];
+  readonly counted: { readonly target: TargetId; readonly good: number; readonly scrap: number } | null;
 };
 
 /** Everything a station must know to answer without asking anybody. */
 export type StationDirectory = Board & {
-  /** By a whole code of ours, or by a foreign code as `normalizeForeign` writes it. */
+  /** By a whole code of ours, by a foreign code as `normalizeForeign` writes it, or by the keyed form of either that
+   *  the page makes of what it hears: badges stand here by that form only. */
   readonly codes: ReadonlyMap<string, Meaning>;
+  readonly tasks: ReadonlyMap<TargetId, TaskBrief>;
+  readonly jobs: ReadonlyMap<WorkOrderId, OrderBrief>;
+  readonly people: ReadonlyMap<TechnicianId, PersonBrief>;
+  readonly resources: ReadonlyMap<ResourceId, Resource>;
+  /** Where time of a kind belongs that an order's estimate leaves out. */
+  readonly belongs: ReadonlyMap<WorkType, TargetId>;
+  readonly scrapReasons: readonly string[];
+  /** Entries whose forgotten end has been proposed here already. */
+  readonly proposed: ReadonlySet<EntryId>;
   readonly remembered: readonly Remembered[];
 };
 
 /** Entries of one station that it may take back at any one time: far more than are made in 30 seconds. */
-const REMEMBERED_ENTRIES = 20;
+const REMEMBERED_ENTRIES = 60;
 
 /** The directory after an entry made here, before any server has heard of it: the same rules the ledger goes by, so
  *  what the station shows is what the server will say. Entries it knows nothing about change nothing. */
-export function recordLocally(directory: StationDirectory, entry: Entry): StationDirectory {
+export function recordLocally(directory: StationDirectory, entry: Entry | FloorEntry): StationDirectory {
+  if (isFloorEntry(entry))
+    return entry.type === 'proposal'
+      ? { ...directory, proposed: new Set(directory.proposed).add(entry.about) }
+      : directory;
   if (isCorrection(entry)) {
     const remembered = directory.remembered.find(({ entry: id }) => id === entry.target);
     return remembered && entry.type === 'void' ? takeBack(directory, remembered) : directory;
@@ -65,28 +136,48 @@ export function recordLocally(directory: StationDirectory, entry: Entry): Statio
     (sum, { day, seconds }) => (day === today ? sum + seconds : sum),
     chargedBefore,
   );
-  const { technicians, targets } = directory;
+  const person = directory.people.get(technician.id);
+  const remembered: Remembered = {
+    entry: entry.id,
+    before: technician,
+    lastAt: person?.lastAt ?? null,
+    pieces,
+    finished: finishedBefore(directory.targets, entry),
+    counted:
+      entry.type === 'count' && entry.targets[0] !== undefined
+        ? { target: entry.targets[0], good: entry.good, scrap: entry.scrap }
+        : null,
+  };
   return {
     ...directory,
-    technicians: new Map(technicians).set(technician.id, {
+    technicians: new Map(directory.technicians).set(technician.id, {
       ...technician,
       state,
       charged: { day: today, seconds: toSeconds(chargedNow) },
     }),
-    targets: withFinished(withUsed(targets, pieces, 1), entry),
-    remembered: [{ entry: entry.id, before: technician, pieces }, ...directory.remembered].slice(
-      0,
-      REMEMBERED_ENTRIES,
-    ),
+    people: withLast(directory.people, technician.id, entry.at),
+    targets: withFinished(withUsed(directory.targets, pieces, 1), marksOf(entry)),
+    tasks: withCount(directory.tasks, remembered.counted, 1),
+    remembered: [remembered, ...directory.remembered].slice(0, REMEMBERED_ENTRIES),
   };
 }
 
 /** As if an entry had not been made: its technician stands as before, and what it had settled is running again. */
-const takeBack = (directory: StationDirectory, { before, pieces }: Remembered): StationDirectory => ({
+const takeBack = (
+  directory: StationDirectory,
+  { before, pieces, finished, counted, lastAt }: Remembered,
+): StationDirectory => ({
   ...directory,
   technicians: new Map(directory.technicians).set(before.id, before),
-  targets: withUsed(directory.targets, pieces, -1),
+  people: withLast(directory.people, before.id, lastAt),
+  targets: withFinished(withUsed(directory.targets, pieces, -1), finished),
+  tasks: withCount(directory.tasks, counted, -1),
 });
+
+function withLast(people: StationDirectory['people'], id: TechnicianId, lastAt: Instant | null) {
+  const person = people.get(id);
+  return person ? new Map(people).set(id, { ...person, lastAt }) : people;
+}
 
 type Targets = StationDirectory['targets'];
 
@@ -101,12 +192,40 @@ function withUsed(targets: Targets, pieces: readonly Piece[], sign: 1 | -1): Tar
   return next;
 }
 
-function withFinished(targets: Targets, entry: LaborEntry): Targets {
-  if (entry.type !== 'task-done' && entry.type !== 'task-reopen') return targets;
+type Marks = readonly (readonly [TargetId, boolean])[];
+
+const taskEntryTargets = (entry: LaborEntry): readonly TargetId[] =>
+  entry.type === 'task-done' || entry.type === 'task-reopen' ? targetsOf(entry) : [];
+
+const marksOf = (entry: LaborEntry): Marks =>
+  taskEntryTargets(entry).map((id) => [id, entry.type === 'task-done'] as const);
+
+const finishedBefore = (targets: Targets, entry: LaborEntry): Marks =>
+  taskEntryTargets(entry).map((id) => {
+    const known = targets.get(id);
+    return [id, known?.kind === 'task' && known.isFinished] as const;
+  });
+
+function withFinished(targets: Targets, marks: Marks): Targets {
+  if (marks.length === 0) return targets;
   const next = new Map(targets);
-  for (const id of targetsOf(entry)) {
+  for (const [id, isFinished] of marks) {
     const known = next.get(id);
-    if (known?.kind === 'task') next.set(id, { ...known, isFinished: entry.type === 'task-done' });
+    if (known?.kind === 'task') next.set(id, { ...known, isFinished });
   }
   return next;
+}
+
+function withCount(
+  tasks: StationDirectory['tasks'],
+  counted: Remembered['counted'],
+  sign: 1 | -1,
+): StationDirectory['tasks'] {
+  const task = counted && tasks.get(counted.target);
+  if (!task) return tasks;
+  return new Map(tasks).set(counted.target, {
+    ...task,
+    good: task.good + sign * counted.good,
+    scrap: task.scrap + sign * counted.scrap,
+  });
 }

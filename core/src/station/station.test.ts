@@ -1,190 +1,24 @@
-import type { Board, BoardOrder, BoardTask } from '../floor/index.ts';
 import { personStanding, standingOf } from '../floor/index.ts';
-import { AT_REST } from '../ledger/index.ts';
-import { HOUR, clock, entryId, factsWith, target, technician } from '../ledger/shop.fixture.ts';
+import { HOUR, clock, entryId, target, technician } from '../ledger/shop.fixture.ts';
 import type { TechnicianId } from '../people/index.ts';
-import { codeOfAction, drawCode } from '../scan/index.ts';
-import type { Code, CodeKind } from '../scan/index.ts';
-import { toInstant, toSeconds } from '../time/index.ts';
-import { withAlwaysIncluded } from '../work/index.ts';
-import type { OrderState } from '../work/index.ts';
-import { IDLE } from './conversation.ts';
-import type { Effect, StationState } from './conversation.ts';
-import { recordLocally } from './directory.ts';
-import type { BadgeId, Meaning, StationDirectory } from './directory.ts';
+import { toInstant } from '../time/index.ts';
 import { promptFor } from './prompt.ts';
+import { DEFAULT_STATION_SETTINGS } from './settings.ts';
+import { LABELS, conversationOf, directory, play, saidOf } from './shop.fixture.ts';
 import { converse } from './station.ts';
 
-// A shop of three people, four tasks and an activity; every label has a name that the tables below scan by.
-let drawn = 0;
-const code = (kind: CodeKind) =>
-  drawCode(kind, () => (drawn = (drawn * 1_103_515_245 + 12_345) % 2 ** 31) % 28);
-const LABELS: Record<string, Code> = {
-  ADA: code('badge'),
-  BO: code('badge'),
-  LEFT: code('badge'),
-  T1: code('task'),
-  T2: code('task'),
-  HELD: code('task'),
-  FINISHED: code('task'),
-  MEETING: code('activity'),
-  ORDER: code('order'),
-  STRANGE: code('task'),
-  MACHINE: code('resource'),
-  IN: codeOfAction('shift-in'),
-  OUT: codeOfAction('shift-out'),
-  OFF: codeOfAction('off-task'),
-  BLANK: codeOfAction('blank'),
-  BREAK: codeOfAction('break'),
-  DONE: codeOfAction('done'),
-  SETUP: codeOfAction('setup'),
-  CARD: '04A3B21F' as Code,
-  PAPER: code('macro'),
-  OLD: code('macro'),
-  HOME: code('badge'),
-  BACK: codeOfAction('take-back'),
-};
-const person = (id: string, hasLeft = false) => ({
-  id: technician(id),
-  name: id,
-  department: 'Winding',
-  hasLeft,
-  state: AT_REST,
-  charged: { day: factsWith().zone.dayAt(clock(8)), seconds: toSeconds(0) },
-});
-const order = (id: string, state: OrderState): BoardOrder => ({
-  id: id as BoardOrder['id'],
-  number: id,
-  title: 'Rewind',
-  customer: 'Stock',
-  state,
-  includes: withAlwaysIncluded([]),
-});
-const task = (id: string, of: string, isFinished = false): BoardTask => ({
-  kind: 'task',
-  id: target(id),
-  title: id,
-  order: of as BoardTask['order'],
-  estimatedSeconds: toSeconds(2 * HOUR),
-  used: { run: toSeconds(HOUR) },
-  isFinished,
-});
-const board: Board = {
-  facts: factsWith(),
-  technicians: new Map([person('ada'), person('bo'), person('left', true)].map((each) => [each.id, each])),
-  orders: new Map([order('w1', 'released'), order('w2', 'on-hold')].map((each) => [each.id, each])),
-  targets: new Map(
-    [
-      task('a', 'w1'),
-      task('b', 'w1'),
-      task('held', 'w2'),
-      task('done', 'w1', true),
-      { kind: 'activity' as const, id: target('meeting'), title: 'Meeting' },
-    ].map((each) => [each.id, each]),
-  ),
-};
-const badge = (id: string): Meaning => ({
-  kind: 'badge',
-  badge: `badge-${id}` as BadgeId,
-  technician: technician(id),
-});
-const label = (id: string): Meaning => ({ kind: 'target', target: target(id) });
-const directory: StationDirectory = {
-  ...board,
-  codes: new Map<string, Meaning>([
-    [LABELS['ADA'] as Code, badge('ada')],
-    [LABELS['BO'] as Code, badge('bo')],
-    [LABELS['LEFT'] as Code, badge('left')],
-    [LABELS['T1'] as Code, label('a')],
-    [LABELS['T2'] as Code, label('b')],
-    [LABELS['HELD'] as Code, label('held')],
-    [LABELS['FINISHED'] as Code, label('done')],
-    [LABELS['MEETING'] as Code, label('meeting')],
-    ['04A3B21F', badge('bo')],
-    [LABELS['PAPER'] as Code, { kind: 'traveler', target: target('a'), workType: 'setup', isOld: false }],
-    [LABELS['OLD'] as Code, { kind: 'traveler', target: target('b'), isOld: true }],
-    [
-      LABELS['HOME'] as Code,
-      {
-        kind: 'person-act',
-        badge: 'badge-ada' as BadgeId,
-        technician: technician('ada'),
-        action: 'shift-out',
-      },
-    ],
-    [LABELS['ORDER'] as Code, { kind: 'order', order: 'w1' as BoardOrder['id'] }],
-  ]),
-  remembered: [],
-};
-
-type Run = {
-  state: StationState;
-  directory: StationDirectory;
-  appended: string[];
-  effects: Effect[];
-  now: number;
-};
-
-const say = (effect: Extract<Effect, { type: 'append' }>) => {
-  const { entry } = effect;
-  const who = 'technician' in entry ? `${entry.technician} ` : '';
-  const what =
-    'targets' in entry ? ` ${(entry.targets ?? []).join('+')}` : 'target' in entry ? ` ${entry.target}` : '';
-  return `${who}${entry.type}${what}`;
-};
-
-/** Plays a conversation written as words: label names, or `+5` for seconds that pass. Scans are 3 s apart. */
-function play(words: string): Run {
-  const run: Run = { state: IDLE, directory, appended: [], effects: [], now: clock(8) * 1000 };
-  let ids = 0;
-  for (const word of words.split(' ')) {
-    const isWait = word.startsWith('+');
-    run.now += isWait ? Number(word) * 1000 : 3000;
-    const text = LABELS[word] ?? word;
-    const input = isWait
-      ? ({ type: 'tick', now: run.now } as const)
-      : word.startsWith('!')
-        ? ({
-            type: 'touch',
-            action: word === '!BACK' ? 'take-back' : 'blank',
-            now: run.now,
-            entryId: entryId(`e${(ids += 1)}`),
-          } as const)
-        : ({ type: 'scan', text, source: 'scan', now: run.now, entryId: entryId(`e${(ids += 1)}`) } as const);
-    const step = converse(run.state, input, run.directory);
-    run.state = step.state;
-    run.effects = [...step.effects];
-    for (const effect of step.effects)
-      if (effect.type === 'append') {
-        run.appended.push(say(effect));
-        run.directory = recordLocally(run.directory, effect.entry);
-      }
-  }
-  return run;
-}
-const conversationOf = ({ state }: Run) =>
-  state.conversation.step === 'person' ? state.conversation.technician : state.conversation.step;
+const table = { directory, settings: DEFAULT_STATION_SETTINGS, isOnline: true };
 
 describe('what a conversation starts and stops', () => {
   test.each<[words: string, appended: readonly string[], ends: string, why: string]>([
     ['ADA', [], 'ada', 'a badge alone never starts or stops anything'],
     ['ADA T1', ['ada work-start a'], 'ada', 'badge then task'],
-    [
-      'T1 ADA',
-      ['ada work-start a'],
-      'idle',
-      'task then badge starts that one person and ends the conversation',
-    ],
+    ['T1 ADA', ['ada work-start a'], 'idle', 'task then badge starts that one person and ends'],
     ['T1 ADA BO', ['ada work-start a'], 'bo', 'and the next badge only shows where its owner stands'],
     ['ADA BO T1', ['bo work-start a'], 'bo', 'badge A, badge B, task starts B only'],
     ['T1 T2 ADA', ['ada work-start b'], 'idle', 'the last task counts'],
     ['ADA T1 +8 ADA T2', ['ada work-start a', 'ada work-start b'], 'ada', 'a task while on a task switches'],
-    [
-      'ADA T1 T2',
-      ['ada work-start a', 'ada work-start b'],
-      'ada',
-      'at once, while the screen still shows the person',
-    ],
+    ['ADA T1 T2', ['ada work-start a', 'ada work-start b'], 'ada', 'while the screen still shows him'],
     ['ADA T1 T1', ['ada work-start a'], 'ada', 'the same task again is no second start'],
     ['ADA T1 +8 ADA OFF', ['ada work-start a', 'ada work-stop'], 'ada', 'off task'],
     ['ADA T1 +8 OFF ADA', ['ada work-start a', 'ada work-stop'], 'idle', 'off task, then badge'],
@@ -197,59 +31,23 @@ describe('what a conversation starts and stops', () => {
     ['ADA T1 +8 ADA ADA', ['ada work-start a'], 'ada', 'the same badge again is status only'],
     ['ADA MEETING', ['ada work-start meeting'], 'ada', 'an indirect activity'],
     ['ADA BREAK', ['ada break-start'], 'ada', 'a break'],
-    [
-      'ADA T1 BREAK +8 ADA BREAK',
-      ['ada work-start a', 'ada break-start', 'ada break-end'],
-      'ada',
-      'and its end',
-    ],
+    ['ADA T1 BREAK +8 ADA BREAK', ['ada work-start a', 'ada break-start', 'ada break-end'], 'ada', 'its end'],
     ['BREAK ADA', ['ada break-start'], 'idle', 'break, then badge'],
     ['ADA T1 DONE', ['ada work-start a', 'ada task-done a'], 'ada', 'done finishes what one is on'],
-    ['ADA T1 DONE T1', ['ada work-start a', 'ada task-done a'], 'ada', 'and it starts no more'],
     ['ADA DONE', [], 'ada', 'done on nothing is refused'],
-    ['ADA T1 SETUP', ['ada work-start a', 'ada work-start a'], 'ada', 'a kind of work for what one is on'],
-    [
-      'ADA T1 SETUP SETUP',
-      ['ada work-start a', 'ada work-start a'],
-      'ada',
-      'the same kind again is nothing new',
-    ],
-    ['ADA SETUP', [], 'ada', 'a kind of work without a task is refused'],
     ['04a3b21f T1', ['bo work-start a'], 'bo', 'a card of another system that is somebody’s badge'],
-    ['ADA PAPER', ['ada work-start a'], 'ada', 'the code of a traveler'],
+    ['ADA PAPER', ['ada work-start a setup'], 'ada', 'the code of a traveler, with its kind of work'],
     ['OLD ADA', ['ada work-start b'], 'idle', 'of an old one too: what was printed can be worked on'],
     ['ADA T1 +70 HOME', ['ada work-start a', 'ada shift-out'], 'idle', 'one’s own label ends one’s day'],
     ['BO HOME', [], 'idle', 'and is refused for who is not in, whoever stood there'],
     ['ADA HELD', [], 'ada', 'a task of an order that is not released'],
     ['HELD ADA', [], 'ada', 'refused before a badge is asked for'],
-    ['ADA FINISHED', [], 'ada', 'a finished task'],
     ['LEFT T1', [], 'intent', 'a technician who has left starts nothing'],
-    ['ADA STRANGE T1', ['ada work-start a'], 'ada', 'an unknown code is as if it had not been'],
-    ['ADA ORDER', [], 'ada', 'a whole order is no task'],
-    ['ADA MACHINE', [], 'ada', 'a machine label is not used here yet'],
     ['ADA +61 T1', [], 'intent', 'after the set time the person is gone from the screen'],
     ['ADA BLANK T1', [], 'intent', 'and at once on the blank action'],
-    ['T1 !BLANK ADA', [], 'ada', 'blanking drops a half-finished conversation'],
-    [
-      'ADA T1 !BLANK +60 ADA OFF',
-      ['ada work-start a', 'ada work-stop'],
-      'ada',
-      'and touches no running labor',
-    ],
+    ['T1 !blank ADA', [], 'ada', 'blanking drops a half-finished conversation'],
+    ['ADA T1 !blank +60 ADA OFF', ['ada work-start a', 'ada work-stop'], 'ada', 'and stops no labor'],
     ['ADA T1 +7 T2', ['ada work-start a'], 'intent', 'six seconds after something done the screen is blank'],
-    ['ADA T1 BACK', ['ada work-start a', 'void e2'], 'ada', 'a start is taken back by label'],
-    ['T1 ADA !BACK', ['ada work-start a', 'void e2'], 'idle', 'or by touch while it stands on the screen'],
-    ['ADA T1 +8 ADA !BACK', ['ada work-start a', 'void e2'], 'ada', 'or by its maker with his badge again'],
-    ['ADA T1 +40 ADA BACK', ['ada work-start a'], 'ada', 'not after 30 seconds'],
-    ['ADA T1 BO BACK', ['ada work-start a'], 'bo', 'not by anybody else'],
-    ['ADA T1 OFF BACK', ['ada work-start a', 'ada work-stop'], 'ada', 'nor once something came after it'],
-    ['ADA T1 BACK OFF', ['ada work-start a', 'void e2'], 'ada', 'what was taken back runs no longer'],
-    [
-      'ADA T1 +9 BO T2 +9 ADA BACK BO OFF',
-      ['ada work-start a', 'bo work-start b', 'void e2', 'bo work-stop'],
-      'bo',
-      'taking back touches nobody else',
-    ],
   ])('%s: %j, then %s (%s)', (words, appended, ends) => {
     const run = play(words);
     expect(run.appended).toEqual(appended);
@@ -257,8 +55,105 @@ describe('what a conversation starts and stops', () => {
   });
 });
 
+describe('the kind of work, a machine, JOIN and EARLIER, before a task or after it', () => {
+  test.each<[words: string, appended: readonly string[], why: string]>([
+    ['ADA SETUP T1', ['ada work-start a setup'], 'the kind before the task'],
+    ['SETUP T1 ADA', ['ada work-start a setup'], 'before everything'],
+    ['T1 SETUP ADA', ['ada work-start a setup'], 'between them'],
+    ['SETUP ADA T1', ['ada work-start a setup'], 'and before a badge of one who is on nothing'],
+    [
+      'ADA T1 SETUP',
+      ['ada work-start a', 'void e2', 'ada work-start a setup'],
+      'after: the start is made anew',
+    ],
+    ['ADA T1 +40 ADA SETUP', ['ada work-start a', 'ada work-start a setup'], 'later: it goes on as that'],
+    ['ADA T1 +40 SETUP ADA', ['ada work-start a', 'ada work-start a setup'], 'with the badge last too'],
+    ['ADA SETUP SETUP', [], 'alone it starts nothing'],
+    ['ADA PAPER +40 ADA SETUP', ['ada work-start a setup'], 'the same kind again is nothing new'],
+    ['ADA T1 JOIN T2', ['ada work-start a', 'ada work-start b join'], 'a second task beside the first'],
+    ['ADA T1 JOIN T1', ['ada work-start a'], 'the same one is there already'],
+    ['ADA JOIN T1', ['ada work-start a'], 'beside nothing it is a plain start'],
+    ['ADA T1 +9 JOIN T2 ADA', ['ada work-start a', 'ada work-start b join'], 'the badge last'],
+    ['ADA PRESS MACHINE', ['ada work-start press m1'], 'a machine answers the question for it'],
+    ['ADA MACHINE PRESS', ['ada work-start press m1'], 'and is not asked for when scanned before'],
+    ['ADA PRESS #2', ['ada work-start press m2'], 'or is chosen'],
+    ['ADA T1 OTHER', ['ada work-start a', 'void e2', 'ada work-start a m2'], 'after a start it is added'],
+    ['ADA CENTER', [], 'a work center is no machine'],
+    ['ADA TRAVEL T1 #1', ['ada work-start meeting'], 'outside the estimate: steered to its activity'],
+    ['ADA TRAVEL T1 #2', ['ada work-start a travel'], 'or kept beside the job'],
+    ['ADA T1 +40 ADA TRAVEL #1', ['ada work-start a', 'ada work-start meeting'], 'when it changes, too'],
+  ])('%s: %j (%s)', (words, appended) => expect(play(words).appended).toEqual(appended));
+
+  test('the start that replaces another begins where that one began', () => {
+    const run = play('ADA T1 SETUP');
+    const ada = run.directory.technicians.get(technician('ada'));
+    expect(ada?.state.doing).toMatchObject({ since: clock(8) + 6, running: [{ workType: 'setup' }] });
+  });
+
+  test.each<[words: string, minutes: number | undefined, why: string]>([
+    ['ADA EARLIER T1 #2', 10, 'chosen before the start'],
+    ['ADA T1 EARLIER #1', 5, 'or right after it'],
+    ['ADA EARLIER T1 =12', 12, 'a length that was typed'],
+    ['ADA EARLIER T1 D1 D2 ENTER', 12, 'or scanned digit by digit'],
+    ['ADA EARLIER T1 =31', undefined, 'not beyond the station’s limit'],
+    ['ADA EARLIER T1 =0', undefined, 'nothing is no length'],
+  ])('%s sets the start back by %s minutes (%s)', (words, minutes) => {
+    const run = play(words);
+    const ada = run.directory.technicians.get(technician('ada'))?.state.doing;
+    const asked = clock(8) + 9;
+    if (minutes === undefined)
+      expect([ada?.status, conversationOf(run)]).toEqual(['nothing', 'asked earlier']);
+    else if (words.startsWith('ADA T1')) expect(ada).toMatchObject({ since: clock(8) + 6 - minutes * 60 });
+    else expect(ada?.status === 'work' && ada.since <= asked - minutes * 60 + 20).toBe(true);
+  });
+
+  test('a start is never set back before the last entry of its person', () => {
+    const run = play('ADA T1 +600 ADA OFF +420 ADA EARLIER T2 #2');
+    expect([saidOf(run), run.appended.length]).toEqual(['station.bad_answer', 2]);
+    expect(play('ADA T1 +600 ADA OFF +420 ADA EARLIER T2 =8').appended).toHaveLength(2);
+    expect(play('ADA T1 +600 ADA OFF +420 ADA EARLIER T2 =7').appended).toHaveLength(3);
+  });
+});
+
+describe('taking back one’s own last act', () => {
+  test.each<[words: string, last: string, ends: string, why: string]>([
+    ['ADA T1 BACK', 'void e2', 'ada', 'a start, by label'],
+    ['T1 ADA !take-back', 'void e2', 'idle', 'by touch while it stands on the screen'],
+    ['ADA T1 +8 ADA !take-back', 'void e2', 'ada', 'by its maker with his badge again'],
+    ['T1 ADA +8 BACK ADA', 'void e2', 'idle', 'the label first, then the badge'],
+    ['ADA T1 +40 ADA BACK', 'ada work-start a', 'ada', 'not after 30 seconds'],
+    ['ADA T1 BO BACK', 'ada work-start a', 'bo', 'not by anybody else'],
+    ['ADA T1 OFF BACK', 'void e3', 'ada', 'a stop: what it ended runs on'],
+    ['ADA T1 OUT BACK', 'void e3', 'ada', 'a shift out'],
+    ['ADA T1 BACK BACK', 'void e2', 'ada', 'once'],
+    ['ADA T1 BACK OFF', 'void e2', 'ada', 'what was taken back runs no longer'],
+  ])('%s ends with %s, then %s (%s)', (words, last, ends) => {
+    const run = play(words);
+    expect(run.appended.at(-1)).toBe(last);
+    expect(conversationOf(run)).toBe(ends);
+  });
+
+  test('touches nobody else', () => {
+    expect(play('ADA T1 +9 BO T2 +9 ADA BACK BO OFF').appended).toEqual([
+      'ada work-start a',
+      'bo work-start b',
+      'void e2',
+      'bo work-stop',
+    ]);
+  });
+
+  test('a task that was finished by it is open again', () => {
+    const isFinished = (words: string) => {
+      const found = play(words).directory.targets.get(target('a'));
+      return found?.kind === 'task' && found.isFinished;
+    };
+    expect([isFinished('ADA T1 DONE'), isFinished('ADA T1 DONE BACK')]).toEqual([true, false]);
+  });
+});
+
 test('the same code twice within two seconds is one scan, and later it is two', () => {
-  const scan = (run: Run, ms: number) =>
+  const run = play('ADA T1 OFF');
+  const scan = (ms: number) =>
     converse(
       run.state,
       {
@@ -268,11 +163,10 @@ test('the same code twice within two seconds is one scan, and later it is two', 
         now: run.now + ms,
         entryId: entryId(`x${ms}`),
       },
-      run.directory,
+      { ...table, directory: run.directory },
     );
-  const run = play('ADA T1 OFF');
-  expect(scan(run, 1_999).effects).toEqual([]);
-  expect(scan(run, 2_000).state.said).toMatchObject({ kind: 'refused', code: 'station.on_nothing' });
+  expect(scan(1_999).effects).toEqual([]);
+  expect(scan(2_000).state.said).toMatchObject({ kind: 'refused', code: 'station.on_nothing' });
 });
 
 test('a switch ends one task and begins the next at the same second, without a gap', () => {
@@ -285,41 +179,48 @@ test('a switch ends one task and begins the next at the same second, without a g
 
 test.each([
   ['ADA HELD', 'station.order_not_released', 'w2'],
-  ['ADA FINISHED', 'station.task_finished', 'done'],
   ['LEFT', 'station.technician_left', 'left'],
   ['ADA STRANGE', 'station.unknown_code', LABELS['STRANGE']],
   ['ADA T12', 'code.too_short', 'T12'],
   ['ADA C118', 'code.wrong_check', 'C118'],
-  ['ADA ORDER', 'station.order_code', LABELS['ORDER']],
+  ['ADA EMPTY', 'station.no_open_task', 'w2'],
   ['ADA BACK', 'station.nothing_to_take_back', ''],
-])('%s is refused with %s and says %s', (words, code_, text) => {
-  expect(play(words).state.said).toEqual({ kind: 'refused', code: code_, text });
+  ['ADA ENTER', 'station.nothing_asked', ''],
+])('%s is refused with %s and says %s', (words, code, text) => {
+  expect(play(words).state.said).toEqual({ kind: 'refused', code, text });
 });
 
-test('a code that means nothing is reported, but never the body of a badge', () => {
-  const reported = (words: string) => play(words).effects.find(({ type }) => type === 'report');
-  expect(reported('STRANGE')).toMatchObject({ text: LABELS['STRANGE'], code: 'station.unknown_code' });
-  expect(reported(`${(LABELS['ADA'] ?? '').slice(0, -2)}XX`)).toMatchObject({
-    text: `${LABELS['ADA']?.slice(0, 3)}…`,
-  });
-  expect(reported('HELD')).toBeUndefined();
+test('a code that means nothing is kept for the supervisor, but never the body of a badge', () => {
+  const kept = (words: string) => play(words).appended;
+  expect(kept('STRANGE')).toEqual([expect.stringContaining(LABELS['STRANGE'] ?? '-')]);
+  const mangled = `${(LABELS['ADA'] ?? '').slice(0, -2)}XX`;
+  expect(kept(mangled)[0]).toContain(`${LABELS['ADA']?.slice(0, 3)}…`);
+  expect(kept(mangled)[0]).not.toContain(LABELS['ADA']?.slice(0, 6));
+  expect(kept('HELD')).toEqual([]);
 });
 
-test('an entry says which badge was read by its id, not by what stands on it', () => {
+test('an entry says which badge was read by its id, and how its owner was known', () => {
   const append = play('ADA T1').effects.find((effect) => effect.type === 'append');
-  expect(append?.via).toEqual(['badge-ada']);
+  expect(append).toMatchObject({ via: ['badge-ada'], identity: 'badge', action: 'e2' });
 });
 
 test.each([
   ['BLANK', 'badge-or-task', 'nobody stands here'],
   ['T1', 'badge-for-task', 'a task waits for a badge'],
+  ['ORDER', 'badge-for-order', 'a whole order waits for a badge'],
   ['OFF', 'badge-for-action', 'an action waits for a badge'],
   ['ADA', 'shift-in-or-task', 'not signed in'],
   ['ADA IN', 'task-to-start', 'signed in, on nothing'],
   ['ADA T1', 'task-to-switch', 'on a task'],
+  ['ADA T1 JOIN', 'task-to-join', 'a second task is to come'],
+  ['ADA SETUP', 'task-for-draft', 'a kind of work waits for its task'],
+  ['ADA BREAK', 'task-ends-break', 'on a break'],
+  ['CREW', 'crew-badges', 'a crew is open'],
+  ['CREW ADA', 'crew-task', 'and waits for its task'],
 ])('after %s the screen says %s: %s', (words, prompt) => {
   const run = play(words);
-  expect(promptFor(run.state, run.directory, toInstant(Math.floor(run.now / 1000)))).toBe(prompt);
+  const now = toInstant(Math.floor(run.now / 1000));
+  expect(promptFor(run.state, run.directory, DEFAULT_STATION_SETTINGS, now)).toBe(prompt);
 });
 
 test('after a badge: on what, since when, used and left of the estimate, and today', () => {
@@ -350,6 +251,6 @@ test('whoever starts from an old traveler is told that the order has changed', (
 
 test('a calibration leaves no half-finished conversation behind', () => {
   const { state } = play('ADA');
-  const step = converse(state, { type: 'calibrated', now: clock(9) * 1000 }, directory);
+  const step = converse(state, { type: 'calibrated', now: clock(9) * 1000 }, table);
   expect([step.state.conversation.step, step.state.said?.kind]).toEqual(['idle', 'calibrated']);
 });

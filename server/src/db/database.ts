@@ -5,6 +5,7 @@ import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities.ts';
 import { Migration20261123FirstSchema } from './migrations/Migration20261123FirstSchema.ts';
 import { Migration20261124PrepareWork } from './migrations/Migration20261124PrepareWork.ts';
+import { Migration20261125StationInDepth } from './migrations/Migration20261125StationInDepth.ts';
 
 export type Database = MikroORM;
 
@@ -13,7 +14,11 @@ export type Database = MikroORM;
 const PRAGMAS = ['journal_mode = WAL', 'synchronous = FULL', 'busy_timeout = 5000'];
 
 /** In the order in which they are run. */
-const MIGRATIONS = [Migration20261123FirstSchema, Migration20261124PrepareWork];
+const MIGRATIONS = [
+  Migration20261123FirstSchema,
+  Migration20261124PrepareWork,
+  Migration20261125StationInDepth,
+];
 
 type RawConnection = { readonly exec: (sql: string) => unknown };
 

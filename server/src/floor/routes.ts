@@ -1,22 +1,49 @@
-import { ok } from '@wergon/core/result';
-import { inForceAt } from '@wergon/core/time';
+import { randomUUID } from 'node:crypto';
 import { settleAt } from '@wergon/core/ledger';
+import type { EntryId } from '@wergon/core/ledger';
+import { ok } from '@wergon/core/result';
+import { formatInstant, inForceAt } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
+import { refuse } from '../app/problem.ts';
 import { readSql } from '../db/index.ts';
+import type { FloorAnswer } from '../ledger/incoming.ts';
 import { loadStates } from '../ledger/strands.ts';
 import { findLooseEnds } from '../reconcile/looseEnds.ts';
+import { StationEntity } from '../station/entities.ts';
 import { loadFloor } from './board.ts';
+import { findRequest, loadRequests } from './requests.ts';
 
 /** How far back the rail counts loose ends, in days. */
 export const RECONCILE_DAYS = 14;
 
-export function mountFloor(mount: Mount, { database, clock, facts }: Context): void {
+export function mountFloor(mount: Mount, { database, clock, facts, journal }: Context): void {
   mount('floor', async ({ query }) => {
     const known = await facts.get();
     const now = clock.now();
     const day = query.day ?? known.zone.dayAt(now);
     return ok(await readSql(database, (sql) => loadFloor(sql, known, day, now)));
+  });
+
+  mount('requests', async () => {
+    const known = await facts.get();
+    const all = await database.em.fork().findAll(StationEntity);
+    const stations = new Map(all.map(({ id, name }) => [id, name]));
+    return ok({ requests: await readSql(database, (sql) => loadRequests(sql, known, stations)) });
+  });
+
+  mount('answerRequest', async ({ param, body, who }) => {
+    const request = param('request') as EntryId;
+    if (who.kind !== 'desk' || !(await readSql(database, (sql) => findRequest(sql, request))))
+      return refuse('record.not_found');
+    const at = clock.now();
+    const id = randomUUID() as EntryId;
+    const answer: FloorAnswer = { id, type: 'answer', at, request, text: body.text, by: who.user.name };
+    const sent = { source: 'desk', via: [], action: id, deviceAt: at, clockOffset: 0 };
+    await journal.appendAll({ kind: 'desk', id: who.user.id }, [
+      { kind: 'floor', id, body: { ...answer, at: formatInstant(at) }, entry: answer, sent },
+    ]);
+    return ok(null);
   });
 
   mount('rail', async () => {

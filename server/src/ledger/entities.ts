@@ -5,6 +5,7 @@ import { defineEntity, p } from '@mikro-orm/core';
 export const JournalEntity = defineEntity({
   name: 'JournalRow',
   tableName: 'journal',
+  indexes: [{ properties: ['stream', 'type'] }],
   properties: {
     seq: p.integer().primary(),
     id: p.string().unique(),

@@ -16,6 +16,8 @@ export type Envelope = {
   readonly via: readonly string[];
   readonly deviceAt: string;
   readonly clockOffset: number;
+  /** How the person was known; absent where nobody had to be, and in what was recorded before it was kept. */
+  readonly identity?: string;
   readonly stream: Stream;
 };
 

@@ -1,13 +1,15 @@
-import type { Entry } from '@wergon/core/ledger';
+import type { Entry, EntryId } from '@wergon/core/ledger';
+import type { FloorEntry } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
 
-/** A scan that meant nothing, for the floor stream. */
-export type UnreadScan = {
-  readonly id: string;
-  readonly type: 'unread-scan';
+/** What the desk says to a request of the floor. */
+export type FloorAnswer = {
+  readonly id: EntryId;
+  readonly type: 'answer';
   readonly at: Instant;
+  readonly request: EntryId;
   readonly text: string;
-  readonly reason: string;
+  readonly by: string;
 };
 
 /** What an author says around an entry. */
@@ -17,6 +19,7 @@ export type Sent = {
   readonly action: string;
   readonly deviceAt: Instant;
   readonly clockOffset: number;
+  readonly identity?: string;
 };
 
 export type FieldError = { readonly field: string; readonly message: string };
@@ -34,7 +37,7 @@ export type Incoming =
       readonly kind: 'floor';
       readonly id: string;
       readonly body: unknown;
-      readonly entry: UnreadScan;
+      readonly entry: FloorEntry | FloorAnswer;
       readonly sent: Sent;
     }
   | {

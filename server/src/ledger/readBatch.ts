@@ -1,5 +1,6 @@
 import { entrySchema, fieldProblemsOf } from '@wergon/contract/ledger';
-import { sentEntrySchema, unreadScanSchema } from '@wergon/contract/station';
+import { floorEntrySchema, sentEntrySchema } from '@wergon/contract/station';
+import { FLOOR_ENTRY_TYPES } from '@wergon/core/station';
 import type { Incoming } from './incoming.ts';
 
 const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
@@ -13,10 +14,10 @@ function readLine(line: unknown): Incoming {
   const id = isObject(body) && typeof body['id'] === 'string' ? body['id'] : null;
   const sent = sentEntrySchema.safeParse(line);
   if (!sent.success) return { kind: 'unreadable', id, body: line, errors: fieldProblemsOf(sent.error) };
-  const isUnread = isObject(body) && body['type'] === 'unread-scan';
+  const isFloor = isObject(body) && FLOOR_ENTRY_TYPES.some((type) => type === body['type']);
   const around = sent.data;
-  if (isUnread) {
-    const entry = unreadScanSchema.safeParse(body);
+  if (isFloor) {
+    const entry = floorEntrySchema.safeParse(body);
     if (entry.success) return { kind: 'floor', id: entry.data.id, body, entry: entry.data, sent: around };
     return { kind: 'unreadable', id, body: line, errors: under('entry', fieldProblemsOf(entry.error)) };
   }

@@ -2,13 +2,14 @@ import { entryProblem } from '@wergon/contract/ledger';
 import { canonicalJson, checkEntry, isClockAhead, isCorrection } from '@wergon/core/ledger';
 import type { Entry } from '@wergon/core/ledger';
 import { TAKE_BACK_MS } from '@wergon/core/station';
+import type { FloorEntry } from '@wergon/core/station';
 import { formatInstant, parseInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
 import type { Author, Envelope, Stream } from './envelope.ts';
-import type { FieldError, Incoming, Outcome } from './incoming.ts';
+import type { FieldError, FloorAnswer, Incoming, Outcome } from './incoming.ts';
 
 /** What stations may say; hours and corrections other than taking back are the desk's. */
 const STATION_TYPES: ReadonlySet<Entry['type']> = new Set<Entry['type']>([
@@ -63,7 +64,12 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
     if (known.body === body) return { id, result: 'known', seq: known.seq };
     return refused(id, [entryProblem('entry.id_taken', {})]);
   }
-  if (incoming.kind === 'floor') return append(recording, incoming, body, 'floor');
+  if (incoming.kind === 'floor') {
+    if (recording.author.kind !== 'station' && incoming.entry.type !== 'answer')
+      return refused(id, [{ field: 'type', message: 'only a station records this' }]);
+    const unknown = findUnknown(recording, incoming.entry);
+    return unknown.length > 0 ? refused(id, unknown) : append(recording, incoming, body, 'floor');
+  }
   const errors = findErrors(recording, incoming);
   if (errors.length > 0) return refused(id, errors);
   const outcome = append(recording, incoming, body, 'labor');
@@ -109,12 +115,23 @@ function isOwnAndRecent(author: Author, { sent }: LaborIncoming, corrected: Jour
   return passed >= 0 && passed <= TAKE_BACK_MS / 1000;
 }
 
+/** What a floor entry names must exist; the words of it are nobody's business here. */
+function findUnknown({ facts }: Recording, entry: FloorEntry | FloorAnswer): readonly FieldError[] {
+  const errors: FieldError[] = [];
+  if ('technician' in entry && !facts.technicians.has(entry.technician))
+    errors.push({ field: 'technician', message: 'no such technician' });
+  if ('target' in entry && entry.target !== null && !facts.targets.has(entry.target))
+    errors.push({ field: 'target', message: 'no such task or activity' });
+  return errors;
+}
+
 function append(
   { sql, head, author, now }: Recording,
-  { id, entry, sent }: Exclude<Incoming, { kind: 'unreadable' }>,
+  incoming: Exclude<Incoming, { kind: 'unreadable' }>,
   body: string,
   stream: Stream,
 ): Outcome {
+  const { id, entry, sent } = incoming;
   const seq = head.seq + 1;
   const envelope = writeEnvelope({
     v: 1,
@@ -126,20 +143,17 @@ function append(
     via: sent.via,
     deviceAt: formatInstant(sent.deviceAt),
     clockOffset: sent.clockOffset,
+    ...(sent.identity === undefined ? {} : { identity: sent.identity }),
     stream,
   });
   const hash = chainHash(body, envelope, head.hash);
-  const corrects = entry.type !== 'unread-scan' && isCorrection(entry) ? entry.target : null;
+  const labor = incoming.kind === 'labor' ? incoming.entry : undefined;
+  const corrects = labor && isCorrection(labor) ? labor.target : null;
   sql.insert('journal', [{ seq, id, stream, type: entry.type, corrects, body, envelope, hash }]);
   head.seq = seq;
   head.hash = hash;
-  if (
-    author.kind === 'station' &&
-    'at' in entry &&
-    entry.type !== 'unread-scan' &&
-    isClockAhead(entry.at, now)
-  )
-    sql.insert('loose_end', [clockLooseEnd(entry, now)]);
+  if (author.kind === 'station' && labor && 'at' in labor && isClockAhead(labor.at, now))
+    sql.insert('loose_end', [clockLooseEnd(labor, now)]);
   return { id, result: 'recorded', seq };
 }
 

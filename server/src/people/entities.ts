@@ -1,6 +1,7 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
 import type { PatternWeek } from '@wergon/core/people';
+import type { Language } from '@wergon/core/station';
 
 export const TechnicianEntity = defineEntity({
   name: 'Technician',
@@ -16,6 +17,8 @@ export const TechnicianEntity = defineEntity({
     kind: p.string().$type<'own' | 'subcontractor'>().default('own'),
     payrollNumber: p.string().default(''),
     initials: p.string().default(''),
+    isLead: p.boolean().default(false),
+    language: p.string().$type<Language>().nullable(),
     hiredOn: p.integer().nullable(),
     billedSeconds: p.integer().nullable(),
     /** An argon2 hash; absent where no PIN is asked. */

@@ -107,6 +107,16 @@ export function mountPeople(mount: Mount, context: Context): void {
     return refuse(answer === 'wait' ? 'access.too_many_tries' : 'access.wrong_pin');
   });
 
+  mount('changePin', async ({ body }) => {
+    const technician = await database.em.fork().findOne(TechnicianEntity, { id: body.technician });
+    const answer = await checkPin(body.technician, technician?.pinHash ?? null, body.pin);
+    if (answer !== 'right') return refuse(answer === 'wait' ? 'access.too_many_tries' : 'access.wrong_pin');
+    const pinHash = await hashPin(body.newPin);
+    await database.em.fork().nativeUpdate(TechnicianEntity, { id: body.technician }, { pinHash });
+    changed();
+    return ok(null);
+  });
+
   const findGrade = (name: string) => database.em.fork().findOne(GradeEntity, { name });
   const gradeTaken = () =>
     refuse('record.taken', [{ field: 'name', message: 'there is a grade of this name' }]);

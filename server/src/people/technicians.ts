@@ -47,6 +47,8 @@ export const writeTechnician = (technician: Technician): Omit<TechnicianRow, 'ba
   kind: technician.kind,
   payrollNumber: technician.payrollNumber,
   initials: technician.initials,
+  isLead: technician.isLead,
+  language: technician.language ?? null,
   hiredOn: dayOrNull(technician.hiredOn),
   leftOn: dayOrNull(technician.leftOn),
   billedHours:

@@ -7,7 +7,8 @@ import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { RECONCILE_DAYS } from '../floor/routes.ts';
 import type { Envelope } from '../ledger/envelope.ts';
-import type { FieldError, UnreadScan } from '../ledger/incoming.ts';
+import type { FloorEntry } from '@wergon/core/station';
+import type { FieldError } from '../ledger/incoming.ts';
 import { StationEntity } from '../station/entities.ts';
 import { findLooseEnds } from './looseEnds.ts';
 
@@ -69,7 +70,10 @@ function loadUnread(sql: Sql, stations: ReadonlyMap<string, string>) {
     `select "body", "envelope" from "journal" where "stream" = 'floor' and "type" = 'unread-scan' order by "seq" desc limit ${SIDE_LIST}`,
   );
   return rows.map(({ body, envelope }) => {
-    const { at, text, reason } = JSON.parse(body) as Omit<UnreadScan, 'at'> & { readonly at: string };
+    const { at, text, reason } = JSON.parse(body) as Omit<
+      Extract<FloorEntry, { type: 'unread-scan' }>,
+      'at'
+    > & { readonly at: string };
     const { author } = JSON.parse(envelope) as Envelope;
     return { at, station: stations.get(author.id) ?? author.id, text, reason };
   });

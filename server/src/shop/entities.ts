@@ -3,6 +3,7 @@ import type { InferEntity } from '@mikro-orm/core';
 import type { Charge, ListName, Settings } from '@wergon/contract/shop';
 import type { Policy } from '@wergon/core/ledger';
 import type { Dated } from '@wergon/core/time';
+import type { WorkType } from '@wergon/core/work';
 
 /** The one shop of this installation. */
 export const ShopEntity = defineEntity({
@@ -29,6 +30,8 @@ export const ActivityEntity = defineEntity({
     counts: p.json<Dated<boolean>>(),
     code: p.string().unique(),
     isPaid: p.boolean().default(true),
+    /** The kind of work that belongs here where an estimate leaves it out. */
+    takesWork: p.string().$type<WorkType>().nullable(),
     division: p.string().default(''),
     isOff: p.boolean().default(false),
   },
@@ -57,6 +60,7 @@ export const ResourceEntity = defineEntity({
     kind: p.string().$type<'work-center' | 'machine'>(),
     name: p.string(),
     workCenter: p.string(),
+    asksMachine: p.boolean().default(false),
     code: p.string().unique(),
     isOff: p.boolean(),
   },
@@ -93,6 +97,19 @@ export const ClosedDayEntity = defineEntity({
   name: 'ClosedDay',
   tableName: 'closed_day',
   properties: { day: p.integer().primary(), name: p.string() },
+});
+
+/** What stands on every station's idle screen, to the end of a day or until it is taken down. */
+export const NoticeEntity = defineEntity({
+  name: 'Notice',
+  tableName: 'notice',
+  properties: {
+    id: p.string().primary(),
+    at: p.integer(),
+    by: p.string().fieldName('put_by'),
+    text: p.string(),
+    untilDay: p.integer().nullable(),
+  },
 });
 
 /** The demo's clock, which stops with the server and goes on where it stopped. */

@@ -4,6 +4,7 @@ export {
   ClosedDayEntity,
   CustomerEntity,
   ListItemEntity,
+  NoticeEntity,
   ResourceEntity,
   ShopEntity,
   UnitEntity,

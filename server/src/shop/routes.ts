@@ -12,6 +12,7 @@ import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
 import { drawRandomCode } from '../station/drawCode.ts';
 import { mountChecklist } from './checklist.ts';
+import { mountNotices } from './notices.ts';
 import {
   ActivityEntity,
   ClosedDayEntity,
@@ -51,6 +52,7 @@ export function mountShop(mount: Mount, context: Context): void {
     live.publishSetup();
   };
   mountChecklist(mount, context);
+  mountNotices(mount, context);
 
   mount('shop', async () => {
     const { shop } = await facts.get();
@@ -74,20 +76,22 @@ export function mountShop(mount: Mount, context: Context): void {
       zone: shop.zone,
       currency: shop.currency,
       lists,
-      activities: activities.map(({ id, title, counts, code, isPaid, division, isOff }) => ({
+      activities: activities.map(({ id, title, counts, code, isPaid, division, takesWork, isOff }) => ({
         id,
         title,
         counts: inForceAt(counts, clock.now()),
         code,
         isPaid,
         division,
+        takesWork: takesWork ?? null,
         isOff,
       })),
-      resources: resources.map(({ id, kind, name, workCenter, code, isOff }) => ({
+      resources: resources.map(({ id, kind, name, workCenter, asksMachine, code, isOff }) => ({
         id,
         kind,
         name,
         workCenter,
+        asksMachine,
         code,
         isOff,
       })),

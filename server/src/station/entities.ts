@@ -1,5 +1,6 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { ScannerProfile } from '@wergon/core/scan';
+import type { StationSettings } from '@wergon/core/station';
 
 /** A station; only hashes of its token and of its pairing code are kept. */
 export const StationEntity = defineEntity({
@@ -13,6 +14,10 @@ export const StationEntity = defineEntity({
     pairingHash: p.string().nullable().unique(),
     pairingExpiresAt: p.integer().nullable(),
     isRevoked: p.boolean(),
+    /** What was chosen other than the defaults. */
+    settings: p.json<Partial<StationSettings>>().nullable(),
+    /** By which this station knows foreign cards; made when it is paired. */
+    cardKey: p.string().default(''),
     /** What a calibration taught of its scanner. */
     scanner: p.json<ScannerProfile>().nullable(),
     calibratedAt: p.integer().nullable(),

@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
+import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
+import { DEFAULT_STATION_SETTINGS } from '@wergon/core/station';
+import type { StationSettings } from '@wergon/core/station';
 import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { COOKIES, giveCookie, hashToken, makeToken } from '../access/identify.ts';
@@ -10,11 +13,20 @@ import { readSql } from '../db/index.ts';
 import { loadBoard } from '../floor/board.ts';
 import type { Outcome } from '../ledger/incoming.ts';
 import { readBatch } from '../ledger/readBatch.ts';
+import { BadgeEntity } from '../people/entities.ts';
 import { StationEntity } from './entities.ts';
 import { loadCodes } from './loadCodes.ts';
+import { loadDetails, loadMoves } from './loadDirectory.ts';
+import { loadOwnTime } from './ownTime.ts';
 import { drawPairing, offerPairing } from './pairing.ts';
 
 const instantOrNull = (at: number | null | undefined) => (at == null ? null : formatInstant(at as Instant));
+
+/** What a station was set to, on top of what holds by itself. */
+const settingsOf = (settings: Partial<StationSettings> | null | undefined): StationSettings => ({
+  ...DEFAULT_STATION_SETTINGS,
+  ...settings,
+});
 
 /** How long a station's last use is not written down anew. */
 const SEEN_SECONDS = 60;
@@ -37,9 +49,10 @@ export function mountStation(mount: Mount, context: Context): void {
   mount('stations', async () => {
     const stations = await database.em.fork().findAll(StationEntity, { orderBy: { name: 1 } });
     return ok({
-      stations: stations.map(({ id, name, pairedAt, isRevoked, calibratedAt, lastScanAt }) => ({
+      stations: stations.map(({ id, name, settings, pairedAt, isRevoked, calibratedAt, lastScanAt }) => ({
         id,
         name,
+        settings: settingsOf(settings),
         pairedAt: instantOrNull(pairedAt),
         isRevoked,
         calibratedAt: instantOrNull(calibratedAt),
@@ -61,6 +74,8 @@ export function mountStation(mount: Mount, context: Context): void {
       pairedAt: null,
       ...columns,
       isRevoked: false,
+      settings: null,
+      cardKey: makeToken(),
       scanner: null,
       calibratedAt: null,
       lastScanAt: null,
@@ -69,12 +84,16 @@ export function mountStation(mount: Mount, context: Context): void {
     return ok({ id, code, expiresAt: formatInstant(expiresAt) });
   });
 
-  mount('saveStation', async ({ param, body: { name } }) => {
+  mount('saveStation', async ({ param, body: { name, settings } }) => {
     const em = database.em.fork();
     const other = await em.findOne(StationEntity, { name });
     if (other && other.id !== param('station'))
       return refuse('record.taken', [{ field: 'name', message: 'a station of this name exists' }]);
-    const found = await em.nativeUpdate(StationEntity, { id: param('station') }, { name });
+    const found = await em.nativeUpdate(
+      StationEntity,
+      { id: param('station') },
+      settings ? { name, settings } : { name },
+    );
     live.publishSetup();
     return found > 0 ? ok(null) : refuse('record.not_found');
   });
@@ -133,16 +152,50 @@ export function mountStation(mount: Mount, context: Context): void {
     if (!station) return refuse('station.not_paired');
     const known = await facts.get();
     const em = database.em.fork();
-    const board = await readSql(database, (sql) => loadBoard(sql, known, clock.now()));
+    const now = clock.now();
+    const { board, moves } = await readSql(database, (sql) => ({
+      board: loadBoard(sql, known, now),
+      moves: loadMoves(sql, now),
+    }));
     const onBoard = new Set(board.tasks.map(({ id }) => id));
     const own = await em.findOneOrFail(StationEntity, { id: station.id });
+    const cardKey = own.cardKey || (await giveCardKey(station.id));
     return ok({
       ...board,
       station: { id: station.id, name: station.name },
-      codes: await loadCodes(em, known, board, onBoard),
+      settings: settingsOf(own.settings),
+      cardKey,
+      codes: await loadCodes(em, known, board, onBoard, cardKey),
+      ...(await loadDetails(em, known, board, moves, now)),
       scanner: own.scanner ?? null,
       isDemo,
       now: clock.nowMs(),
+    });
+  });
+
+  /** A station of an older version has no key of its own yet. */
+  async function giveCardKey(id: string): Promise<string> {
+    const cardKey = makeToken();
+    await database.em.fork().nativeUpdate(StationEntity, { id }, { cardKey });
+    return cardKey;
+  }
+
+  mount('ownTime', async ({ query }) => {
+    const known = await facts.get();
+    const technician = query.technician as TechnicianId;
+    if (!known.technicians.has(technician)) return refuse('record.not_found');
+    return ok(await readSql(database, (sql) => loadOwnTime(sql, known, technician, clock.now())));
+  });
+
+  mount('bench', async () => {
+    if (!isDemo) return refuse('route.not_found');
+    const known = await facts.get();
+    const badges = await database.em.fork().find(BadgeEntity, { revokedAt: null });
+    return ok({
+      badges: badges.map(({ code, technician }) => ({
+        code,
+        name: known.technicians.get(technician as TechnicianId)?.name ?? '',
+      })),
     });
   });
 

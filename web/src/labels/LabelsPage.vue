@@ -5,7 +5,8 @@ import { computed, reactive, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
 import type { LabelCell } from '@wergon/core/labels';
-import { CALIBRATION_TEXT } from '@wergon/core/scan';
+import { CALIBRATION_TEXT, titleOfAction } from '@wergon/core/scan';
+import type { Action } from '@wergon/core/scan';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
 import { callRoute, wordsOf } from '../desk/callRoute.ts';
@@ -90,7 +91,7 @@ const cells = computed((): readonly LabelCell[] => {
       );
     case 'actions':
       return (data?.actions ?? []).map(({ action, code }) => ({
-        title: action.replace('-', ' ').toUpperCase(),
+        title: titleOfAction(action as Action),
         detail: '',
         code,
       }));

@@ -29,6 +29,8 @@ const read = (person: TechnicianRow) => ({
   crew: person.crew,
   payrollNumber: person.payrollNumber,
   kind: person.kind,
+  isLead: person.isLead,
+  language: person.language ?? '',
   grade: person.grade ?? '',
   hiredOn: person.hiredOn ?? '',
   leftOn: person.leftOn ?? '',
@@ -43,12 +45,13 @@ watch(
 );
 const orNull = (text: string) => (text === '' ? null : text.replace(',', '.'));
 const save = () =>
-  form.send(({ grade, hiredOn, leftOn, billedHours, ...fields }) =>
+  form.send(({ grade, language, hiredOn, leftOn, billedHours, ...fields }) =>
     callRoute('saveTechnician', {
       params: { technician: props.person.id },
       body: {
         ...fields,
         grade: orNull(grade),
+        language: language === '' ? null : (language as 'en' | 'de'),
         hiredOn: orNull(hiredOn),
         leftOn: orNull(leftOn),
         billedHours: orNull(billedHours),
@@ -75,6 +78,14 @@ const save = () =>
           <option value="subcontractor">subcontractor</option>
         </select>
       </FormField>
+      <FormField v-slot="{ id }" label="Language at stations">
+        <select :id="id" v-model="form.fields.value.language" class="form-select">
+          <option value="">as the station</option>
+          <option value="en">English</option>
+          <option value="de">Deutsch</option>
+        </select>
+      </FormField>
+      <label class="check"><input v-model="form.fields.value.isLead" type="checkbox" /> leads his crew</label>
       <FormField v-slot="{ id }" label="Grade" :error="form.errors.value['grade']">
         <select :id="id" v-model="form.fields.value.grade" class="form-select">
           <option value="">none</option>

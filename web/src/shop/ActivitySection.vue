@@ -2,6 +2,7 @@
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
+import { WORK_TYPES } from '@wergon/core/work';
 import { callRoute } from '../desk/callRoute.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import { useAct } from './useAct.ts';
@@ -10,7 +11,7 @@ type Activity = ShopJson['activities'][number];
 defineProps<{ activities: readonly Activity[]; divisions: readonly { readonly name: string }[] }>();
 const desk = useDesk();
 const { act, problem, isBusy } = useAct();
-const EMPTY = { title: '', counts: true, isPaid: true, division: '' };
+const EMPTY = { title: '', counts: true, isPaid: true, division: '', takesWork: null };
 const fresh = reactive({ ...EMPTY });
 const edited = ref<Activity | null>(null);
 
@@ -37,6 +38,7 @@ async function save(activity: Activity): Promise<void> {
           <th scope="col">Division</th>
           <th scope="col">Attended time</th>
           <th scope="col">Paid</th>
+          <th scope="col">Takes, outside estimates</th>
           <th scope="col">Code</th>
           <td></td>
         </tr>
@@ -57,6 +59,16 @@ async function save(activity: Activity): Promise<void> {
             <td>
               <label class="check"><input v-model="edited.isPaid" type="checkbox" /> paid</label>
             </td>
+            <td>
+              <select
+                v-model="edited.takesWork"
+                class="form-select form-select-sm"
+                aria-label="Kind of work it takes"
+              >
+                <option :value="null">nothing</option>
+                <option v-for="type in WORK_TYPES" :key="type" :value="type">{{ type }}</option>
+              </select>
+            </td>
             <td class="mono">{{ each.code }}</td>
             <td class="acts-cell">
               <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="save(edited)">
@@ -69,6 +81,7 @@ async function save(activity: Activity): Promise<void> {
             <td>{{ each.division || 'all' }}</td>
             <td>{{ each.counts ? 'counts' : 'does not count' }}</td>
             <td>{{ each.isPaid ? 'paid' : 'not paid' }}</td>
+            <td>{{ each.takesWork ?? '' }}</td>
             <td class="mono">{{ each.code }}</td>
             <td class="acts-cell">
               <template v-if="desk.may('shop.change')">

@@ -40,6 +40,7 @@ async function save(resource: Resource): Promise<void> {
           <th scope="col">Work center</th>
           <th scope="col">Code</th>
           <th scope="col">Machines there</th>
+          <th scope="col">At a start</th>
           <td></td>
         </tr>
       </thead>
@@ -62,6 +63,12 @@ async function save(resource: Resource): Promise<void> {
                 .join(', ')
             }}
           </td>
+          <td>
+            <label v-if="edited?.id === each.id" class="check">
+              <input v-model="edited.asksMachine" type="checkbox" /> ask for the machine
+            </label>
+            <template v-else-if="each.asksMachine">asks for the machine</template>
+          </td>
           <td class="acts-cell">
             <template v-if="desk.may('shop.change')">
               <button
@@ -74,7 +81,7 @@ async function save(resource: Resource): Promise<void> {
                 Save
               </button>
               <button v-else type="button" class="btn btn-quiet btn-sm" @click="edited = { ...each }">
-                Rename
+                Change
               </button>
               <button
                 type="button"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import type { DirectoryJson } from '@wergon/contract/station';
-import { ACTIONS, codeOfAction } from '@wergon/core/scan';
+import { ACTIONS, codeOfAction, titleOfAction } from '@wergon/core/scan';
 import type { StationDirectory } from '@wergon/core/station';
+import { fetchBench } from './stationApi.ts';
 import { typeAsScanner } from './typeAsScanner.ts';
 
 const props = defineProps<{ directory: StationDirectory; codes: DirectoryJson['codes'] }>();
@@ -11,14 +12,21 @@ defineEmits<{ close: [] }>();
 /** Travelers on the bench at one time; more would not fit on it. */
 const TRAVELERS = 8;
 
-const badges = computed(() =>
-  props.codes
-    .filter(({ kind }) => kind === 'badge')
-    .map(({ code, technician }) => ({
-      code,
-      name: props.directory.technicians.get(technician as never)?.name ?? '',
-    })),
+/** Badges are on no station: the demo's server lends some to its bench. */
+const badges = ref<readonly { readonly code: string; readonly name: string }[]>([]);
+onMounted(async () => {
+  const answer = await fetchBench();
+  if (answer.kind === 'ok') badges.value = answer.value.badges;
+});
+const codesOf = (wanted: 'order' | 'resource') =>
+  new Map(props.codes.flatMap(({ kind, id, code }) => (kind === wanted ? [[id, code] as const] : [])));
+const machines = computed(() =>
+  [...codesOf('resource')].flatMap(([id, code]) => {
+    const known = props.directory.resources.get(id as never);
+    return known?.kind === 'machine' ? [{ code, name: known.name }] : [];
+  }),
 );
+const codeOfOrder = computed(() => codesOf('order'));
 const codeOfTarget = computed(
   () =>
     new Map(props.codes.flatMap(({ kind, id, code }) => (kind === 'target' ? [[id, code] as const] : []))),
@@ -73,15 +81,22 @@ const activities = computed(() =>
         type="button"
         @click="typeAsScanner(codeOfAction(action))"
       >
-        {{ action.replace('-', ' ').toUpperCase() }}
+        {{ titleOfAction(action) }}
       </button>
     </section>
     <section v-for="{ order, tasks } in travelers" :key="order.id">
       <h2>
         <span class="mono">{{ order.number }}</span> {{ order.title }}
       </h2>
+      <button type="button" @click="typeAsScanner(codeOfOrder.get(order.id) ?? '')">whole order</button>
       <button v-for="task in tasks" :key="task.code" type="button" @click="typeAsScanner(task.code)">
         {{ task.title }}
+      </button>
+    </section>
+    <section v-if="machines.length > 0">
+      <h2>Machines</h2>
+      <button v-for="each in machines" :key="each.code" type="button" @click="typeAsScanner(each.code)">
+        {{ each.name }}
       </button>
     </section>
     <section>

@@ -1,47 +1,97 @@
 <script setup lang="ts">
-defineProps<{ name: string }>();
-const WAYS = [
-  { scan: 'Badge', then: 'see what you are on and what is left of it' },
-  { scan: 'Badge, task', then: 'start it, or switch to it' },
-  { scan: 'Badge, OFF TASK', then: 'leave what you are on' },
-  { scan: 'Badge, SHIFT IN or SHIFT OUT', then: 'come or go' },
-] as const;
+import { computed } from 'vue';
+import type { DirectoryJson } from '@wergon/contract/station';
+import type { TechnicianId } from '@wergon/core/people';
+import type { StationDirectory, StationSettings } from '@wergon/core/station';
+import { useWords } from './useWords.ts';
+
+const props = defineProps<{
+  name: string;
+  directory: StationDirectory;
+  settings: StationSettings;
+  notices: DirectoryJson['notices'];
+}>();
+defineEmits<{ name: [technician: TechnicianId] }>();
+const said = useWords();
+
+const ui = computed(() => said.value.words.ui);
+const isPresence = computed(() => props.settings.kind === 'presence');
+const ways = computed(() => (isPresence.value ? ui.value.signWays : ui.value.ways));
+/** Whose names can be touched here: everybody's, or those of some departments and crews. */
+const people = computed(() => {
+  if (props.settings.identity !== 'names') return [];
+  const { people: groups } = props.settings;
+  return [...props.directory.technicians.values()]
+    .filter(({ id, department, hasLeft }) => {
+      const crew = props.directory.people.get(id)?.crew ?? '';
+      return !hasLeft && (groups.length === 0 || groups.includes(department) || groups.includes(crew));
+    })
+    .sort((a, b) => a.name.localeCompare(b.name));
+});
 </script>
 
 <template>
-  <section class="idle">
-    <h1>{{ name }}</h1>
-    <p class="free">Nobody is standing here. This station is free.</p>
-    <dl>
-      <template v-for="way in WAYS" :key="way.scan">
-        <dt>{{ way.scan }}</dt>
-        <dd>{{ way.then }}</dd>
-      </template>
-    </dl>
+  <section class="idle" :class="{ listed: people.length > 0 }">
+    <div>
+      <p class="kind">{{ isPresence ? ui.presence : ui.labor }}</p>
+      <h1>{{ name }}</h1>
+      <p class="free">{{ ui.free }}</p>
+      <dl v-if="people.length === 0">
+        <template v-for="way in ways" :key="way.scan">
+          <dt>{{ way.scan }}</dt>
+          <dd>{{ way.then }}</dd>
+        </template>
+      </dl>
+    </div>
+    <nav v-if="people.length > 0" class="names" :aria-label="ui.names">
+      <button v-for="person in people" :key="person.id" type="button" @click="$emit('name', person.id)">
+        {{ person.name }}
+      </button>
+    </nav>
+    <aside v-else-if="notices.length > 0" class="notices">
+      <h2>{{ ui.notices }}</h2>
+      <p v-for="notice in notices.slice(0, 4)" :key="notice.at">
+        {{ notice.text }} <span class="quiet">{{ notice.by }}</span>
+      </p>
+    </aside>
   </section>
 </template>
 
-<style scoped>
+<style scoped lang="scss">
 .idle {
-  padding: 34px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(240px, 26%);
+  gap: 34px;
+  height: 100%;
+  padding: 30px 34px;
+}
+.listed {
+  grid-template-columns: minmax(0, 1fr);
+  align-content: start;
+}
+.kind {
+  margin: 0;
+  color: var(--action);
+  font-size: clamp(24px, 3.2vw, 54px);
+  font-weight: 600;
 }
 h1 {
   margin: 0 0 8px;
-  font-size: clamp(44px, 8.5vw, 110px);
+  font-size: clamp(44px, 8.5vw, 160px);
   font-weight: 700;
   line-height: 1;
 }
 .free {
-  margin: 0 0 56px;
+  margin: 0 0 5vh;
   color: var(--ink-2);
-  font-size: clamp(20px, 2.7vw, 34px);
+  font-size: clamp(20px, 2.7vw, 44px);
 }
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
   gap: 14px 34px;
   margin: 0;
-  font-size: clamp(18px, 1.9vw, 24px);
+  font-size: clamp(18px, 1.9vw, 32px);
 }
 dt {
   font-weight: 600;
@@ -50,13 +100,56 @@ dd {
   margin: 0;
   color: var(--ink-2);
 }
-@media (max-width: 700px) {
+.notices {
+  padding-left: 26px;
+  border-left: 1px solid var(--line);
+  h2 {
+    margin: 0 0 12px;
+    color: var(--ink-2);
+    font-size: clamp(18px, 1.5vw, 26px);
+    font-weight: 600;
+  }
+  p {
+    margin: 0 0 18px;
+    font-size: clamp(20px, 1.9vw, 34px);
+    line-height: 1.25;
+  }
+  .quiet {
+    display: block;
+    font-size: 18px;
+  }
+}
+.names {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  gap: 8px;
+  button {
+    min-height: 56px;
+    padding: 0 14px;
+    background: none;
+    border: 1px solid var(--line);
+    color: inherit;
+    font-size: 22px;
+    text-align: left;
+  }
+}
+@media (max-width: 900px) {
   .idle {
+    grid-template-columns: minmax(0, 1fr);
+    align-content: start;
     padding: 16px;
+    overflow: auto;
+  }
+  .notices {
+    padding: 16px 0 0;
+    border: solid var(--line);
+    border-width: 1px 0 0;
   }
   .free {
     margin-bottom: 24px;
   }
+}
+@media (max-width: 600px) {
   dl {
     grid-template-columns: 1fr;
     gap: 2px;

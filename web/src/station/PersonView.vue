@@ -1,74 +1,194 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { PersonStanding } from '@wergon/core/floor';
-import { formatHours, toSeconds } from '@wergon/core/time';
-import type { Instant, Zone } from '@wergon/core/time';
-import { formatClock } from './formatClock.ts';
+import { orderStanding, personStanding } from '@wergon/core/floor';
+import type { TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import type { StationDirectory, StationSettings, Touch } from '@wergon/core/station';
+import { formatHours, inForceAt, toSeconds } from '@wergon/core/time';
+import type { Instant, Seconds } from '@wergon/core/time';
+import type { Refused } from './deviceStore.ts';
+import PersonActs from './PersonActs.vue';
+import PersonAside from './PersonAside.vue';
 import StandingView from './StandingView.vue';
+import { useWords } from './useWords.ts';
 
-const props = defineProps<{ person: PersonStanding; zone: Zone; now: Instant }>();
+const props = defineProps<{
+  technician: TechnicianId;
+  directory: StationDirectory;
+  settings: StationSettings;
+  now: Instant;
+  refused: readonly Refused[];
+  /** Whether he can be served: his badge is there, not only the answer to it. */
+  isHere: boolean;
+}>();
+const emit = defineEmits<{ act: [action: Touch]; pick: [target: TargetId]; ownTime: [] }>();
+const said = useWords();
 
-const since = computed(() => {
-  const { doing, shift } = props.person.state;
-  if (doing.status !== 'nothing') return doing.since;
-  return shift?.since;
-});
-const sinceWords = computed(() => (since.value === undefined ? '' : formatClock(props.zone, since.value)));
-const soFar = computed(() =>
-  since.value === undefined ? '' : formatHours(toSeconds(Math.max(0, props.now - since.value)), 'h:mm'),
+const person = computed(() => personStanding(props.directory, props.technician, props.now));
+const doing = computed(() => person.value?.state.doing ?? { status: 'nothing' as const });
+const since = computed(() =>
+  doing.value.status === 'nothing' ? person.value?.state.shift?.since : doing.value.since,
 );
-const today = computed(() => formatHours(props.person.todaySeconds, 'h:mm'));
+const clock = computed(() => (since.value === undefined ? '' : said.value.names.clock(since.value)));
+const hours = (seconds: Seconds) => formatHours(seconds, 'h:mm');
+const soFar = computed(() =>
+  since.value === undefined ? '' : hours(toSeconds(Math.max(0, props.now - since.value))),
+);
+const targets = computed(() => person.value?.targets ?? []);
+const isByEstimate = computed(() => {
+  const areEstimated = targets.value.every(
+    (each) => each.kind === 'task' && (each.task.estimatedSeconds ?? 0) > 0,
+  );
+  return areEstimated && inForceAt(props.directory.facts.policy, props.now).split === 'estimate';
+});
+/** What there is to say of one task alone: its instructions, its order, its pieces. */
+const only = computed(() => {
+  const [standing] = targets.value;
+  if (targets.value.length !== 1 || standing?.kind !== 'task') return undefined;
+  const brief = props.directory.tasks.get(standing.task.id);
+  const quantity = props.directory.jobs.get(standing.task.order)?.quantity ?? 0;
+  const made =
+    brief && (brief.good > 0 || brief.scrap > 0) ? `${brief.good} ${said.value.words.ui.of} ${quantity}` : '';
+  const whole = orderStanding(props.directory, standing.task.order, props.now);
+  return {
+    instructions: brief?.instructions.slice(0, 3) ?? [],
+    made,
+    whole:
+      whole.estimatedSeconds === null
+        ? hours(whole.usedSeconds)
+        : `${hours(whole.usedSeconds)} ${said.value.words.ui.of} ${hours(whole.estimatedSeconds)}`,
+  };
+});
 </script>
 
 <template>
-  <section class="person">
-    <h1>{{ person.name }}</h1>
-    <template v-if="person.state.doing.status === 'work'">
-      <StandingView
-        v-for="standing in person.targets.slice(0, 2)"
-        :key="standing.kind === 'task' ? standing.task.id : standing.activity.id"
-        :standing="standing"
-        :since="sinceWords"
-        :so-far="soFar"
-        :is-small="person.targets.length > 1"
+  <section v-if="person" class="person" :class="{ here: isHere }">
+    <div class="main">
+      <h1>{{ person.name }}</h1>
+      <template v-if="doing.status === 'work'">
+        <StandingView
+          v-for="standing in targets.slice(0, 2)"
+          :key="standing.kind === 'task' ? standing.task.id : standing.activity.id"
+          :standing="standing"
+          :since="clock"
+          :so-far="soFar"
+          :is-small="targets.length > 1"
+        />
+        <p v-if="targets.length > 2" class="more">{{ said.words.ui.more(targets.length - 2) }}</p>
+        <p v-if="targets.length > 1" class="quiet more">{{ said.words.ui.shared(isByEstimate) }}</p>
+        <ul
+          v-if="only && only.instructions.length > 0"
+          class="instructions"
+          :aria-label="said.words.ui.instructions"
+        >
+          <li v-for="text in only.instructions" :key="text">{{ text }}</li>
+        </ul>
+      </template>
+      <p v-else-if="doing.status === 'break'" class="line">
+        {{ said.words.ui.onBreak }} <span class="quiet">{{ said.words.ui.since }}</span>
+        <b class="figure">{{ clock }}</b>, <b class="figure">{{ soFar }}</b> {{ said.words.ui.soFar }}
+      </p>
+      <p v-else-if="person.state.shift" class="line">
+        {{ said.words.ui.onNothing }} <span class="quiet">· {{ said.words.ui.signedInSince }}</span>
+        <b class="figure">{{ clock }}</b>
+      </p>
+      <p v-else class="line">
+        {{ said.words.ui.onNothing }} <span class="quiet">· {{ said.words.ui.notSignedIn }}</span>
+      </p>
+      <p class="sums">
+        <span v-if="only"
+          ><span class="quiet">{{ said.words.ui.wholeOrder }}</span>
+          <b class="figure">{{ only.whole }}</b></span
+        >
+        <span
+          ><span class="quiet">{{ said.words.ui.today }}</span>
+          <b class="figure">{{ hours(person.todaySeconds) }}</b></span
+        >
+        <span v-if="only?.made"
+          ><b class="figure">{{ only.made }}</b> <span class="quiet">{{ said.words.ui.pieces }}</span></span
+        >
+      </p>
+      <PersonActs
+        v-if="isHere"
+        class="acts"
+        :stands="person.state"
+        :person="directory.people.get(technician)"
+        @act="emit('act', $event)"
+        @own-time="emit('ownTime')"
       />
-      <p v-if="person.targets.length > 2" class="more">and {{ person.targets.length - 2 }} more</p>
-    </template>
-    <p v-else-if="person.state.doing.status === 'break'" class="line">
-      on a break <span class="quiet">since</span> <b class="figure">{{ sinceWords }}</b>,
-      <b class="figure">{{ soFar }}</b> so far
-    </p>
-    <p v-else-if="person.state.shift" class="line">
-      on nothing <span class="quiet">· signed in since</span> <b class="figure">{{ sinceWords }}</b>
-    </p>
-    <p v-else class="line">on nothing <span class="quiet">· not signed in</span></p>
-    <p class="today">
-      <span class="quiet">You today</span> <span class="figure">{{ today }}</span>
-    </p>
+    </div>
+    <PersonAside
+      v-if="isHere"
+      :technician="technician"
+      :directory="directory"
+      :settings="settings"
+      :now="now"
+      :refused="refused"
+      @pick="emit('pick', $event)"
+    />
   </section>
 </template>
 
-<style scoped>
+<style scoped lang="scss">
 .person {
-  padding: 30px 34px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  height: 100%;
+  &.here {
+    grid-template-columns: minmax(0, 1fr) minmax(300px, 28%);
+  }
+}
+.main {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  padding: 24px 34px 18px;
+  overflow: hidden;
 }
 h1 {
-  margin: 0 0 14px;
-  font-size: clamp(36px, 5.2vw, 66px);
+  margin: 0 0 10px;
+  font-size: clamp(36px, 5vw, 100px);
   font-weight: 700;
   line-height: 1.1;
 }
 .line {
-  font-size: clamp(24px, 2.8vw, 36px);
+  font-size: clamp(24px, 2.8vw, 56px);
 }
-.more,
-.today {
-  margin: 24px 0 0;
-  font-size: clamp(18px, 1.8vw, 23px);
+.more {
+  margin: 16px 0 0;
+  font-size: clamp(18px, 1.6vw, 28px);
 }
-@media (max-width: 700px) {
-  .person {
-    padding: 16px;
+.instructions {
+  margin: 18px 0 0;
+  padding: 0 0 0 20px;
+  border-left: 4px solid var(--line);
+  font-size: clamp(18px, 1.6vw, 28px);
+  list-style: none;
+}
+.sums {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 40px;
+  margin: 20px 0 0;
+  font-size: clamp(18px, 1.7vw, 32px);
+  b {
+    font-weight: 500;
+  }
+}
+.acts {
+  margin-top: auto;
+  padding-top: 14px;
+}
+@media (max-width: 900px) {
+  .person,
+  .person.here {
+    grid-template-columns: minmax(0, 1fr);
+    align-content: start;
+    overflow: auto;
+  }
+  .main {
+    padding: 14px 16px;
+    overflow: visible;
   }
 }
 </style>

@@ -1,61 +1,56 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { TAKE_BACK_MS, promptFor } from '@wergon/core/station';
-import type { StationDirectory, StationState } from '@wergon/core/station';
-import type { Running, TargetId } from '@wergon/core/ledger';
+import type { StationDirectory, StationSettings, StationState } from '@wergon/core/station';
+import { titleOfAction } from '@wergon/core/scan';
 import { toInstant } from '@wergon/core/time';
-import { OLD_TRAVELER, PROMPTS, REFUSALS, sayDone, spellLength } from './messages.ts';
+import { useWords } from './useWords.ts';
 
 const props = defineProps<{
   state: StationState;
   directory: StationDirectory;
+  settings: StationSettings;
   nowMs: number;
   typed: string;
 }>();
 const emit = defineEmits<{ takeBack: []; blank: [] }>();
-
-/** A task with its order's number, since every order has a winding; an activity by its title. */
-function titleOf(target: TargetId): string {
-  const known = props.directory.targets.get(target);
-  const order = known?.kind === 'task' ? props.directory.orders.get(known.order) : undefined;
-  return `${known?.title ?? 'this task'}${order ? `, ${order.number}` : ''}`;
-}
-const titlesOf = (running: readonly Running[]) => running.map(({ target }) => titleOf(target)).join(' and ');
+const said = useWords();
 
 const prompt = computed(() => {
   const { conversation } = props.state;
+  const { words, names } = said.value;
+  if (conversation.step === 'asked') return words.question(conversation.question, names);
   const now = toInstant(Math.floor(props.nowMs / 1000));
-  const words = PROMPTS[promptFor(props.state, props.directory, now)];
-  if (conversation.step !== 'intent' || conversation.intent.kind === 'work') return words;
-  return `${words} for ${conversation.intent.action.replace('-', ' ').toUpperCase()}`;
+  const found = promptFor(props.state, props.directory, props.settings, now);
+  // A question has its own words, above.
+  const headline = words.prompt[found as keyof typeof words.prompt];
+  const action =
+    conversation.step === 'intent' && conversation.intent.kind === 'action'
+      ? `: ${titleOfAction(conversation.intent.action)}`
+      : '';
+  return { headline: `${headline}${action}`, help: '' };
 });
 const band = computed(() => {
-  const { said, conversation } = props.state;
-  if (!said) {
-    const tone = conversation.step === 'intent' ? 'question' : 'waiting';
-    return { tone, headline: prompt.value, help: '' } as const;
-  }
-  if (said.kind === 'refused') return { tone: 'refused', ...REFUSALS[said.code](said.text) } as const;
-  const names = {
-    target: 'target' in said ? titleOf(said.target) : '',
-    left: 'left' in said ? titlesOf(said.left) : '',
-    length: said.kind === 'stopped' || said.kind === 'done' ? spellLength(said.at - said.since) : '',
-  };
-  const isOld = 'isOldTraveler' in said && said.isOldTraveler;
-  const help = isOld ? OLD_TRAVELER : prompt.value;
-  return { tone: 'done', headline: sayDone(said, names), help } as const;
+  const { said: what, conversation } = props.state;
+  const { words, names } = said.value;
+  const isAsking =
+    conversation.step === 'intent' || conversation.step === 'asked' || conversation.step === 'crew';
+  if (!what) return { tone: isAsking ? 'question' : 'waiting', ...prompt.value } as const;
+  if (what.kind === 'refused') return { tone: 'refused', ...words.refusal[what.code](what.text) } as const;
+  const line = words.said(what, names);
+  return { tone: 'done', headline: line.headline, help: line.help || prompt.value.headline } as const;
 });
 const mark = computed(() => ({ waiting: '', done: '✓', question: '?', refused: '✕' })[band.value.tone]);
-/** One's own start can be taken back while it is fresh. */
+/** One's own last act can be taken back while it is fresh. */
 const canTakeBack = computed(() => {
-  const { conversation, said, starts } = props.state;
+  const { conversation, said: what, acts } = props.state;
   const who =
     conversation.step === 'person'
-      ? conversation.technician
-      : said?.kind === 'started' || said?.kind === 'switched'
-        ? said.technician
+      ? conversation.person.technician
+      : conversation.step === 'idle' && what && 'technician' in what
+        ? what.technician
         : undefined;
-  return starts.some(({ technician, at }) => technician === who && props.nowMs - at <= TAKE_BACK_MS);
+  return acts.some(({ technician, at }) => technician === who && props.nowMs - at <= TAKE_BACK_MS);
 });
 const blankIn = computed(() =>
   props.state.blankAt === null ? null : Math.max(0, Math.round((props.state.blankAt - props.nowMs) / 1000)),
@@ -77,13 +72,17 @@ const blankWords = computed(() =>
     <div class="side">
       <output v-if="typed" class="typed mono">{{ typed }}<span class="caret"></span></output>
       <div v-if="canTakeBack || blankIn !== null" class="keys">
-        <button v-if="canTakeBack" type="button" @click="emit('takeBack')">Take back</button>
-        <button v-if="blankIn !== null" type="button" @click="emit('blank')">Blank screen</button>
+        <button v-if="canTakeBack" type="button" @click="emit('takeBack')">
+          {{ said.words.button['take-back'] }}
+        </button>
+        <button v-if="blankIn !== null" type="button" @click="emit('blank')">
+          {{ said.words.button.blank }}
+        </button>
       </div>
       <p v-if="blankIn !== null" class="blank">
-        this screen goes blank in <b class="figure">{{ blankWords }}</b>
+        {{ said.words.ui.blankIn }} <b class="figure">{{ blankWords }}</b>
       </p>
-      <p v-else class="blank">or type a code and press Enter</p>
+      <p v-else-if="settings.mayType" class="blank">{{ said.words.ui.orType }}</p>
     </div>
   </footer>
 </template>
@@ -122,14 +121,15 @@ const blankWords = computed(() =>
 }
 h2 {
   margin: 0;
-  font-size: clamp(30px, 3.9vw, 50px);
+  // At least a twentieth of the screen's height: to be read from two metres.
+  font-size: clamp(30px, max(3.9vw, 5.2vh), 84px);
   font-weight: 700;
   line-height: 1.05;
   text-wrap: balance;
 }
 .words p {
   margin: 8px 0 0;
-  font-size: clamp(18px, 1.9vw, 24px);
+  font-size: clamp(18px, 1.9vw, 32px);
 }
 .side {
   flex: none;
@@ -169,11 +169,14 @@ button {
 button:focus-visible {
   outline-color: var(--word);
 }
-@media (max-width: 700px) {
+@media (max-width: 900px) {
   .band {
     flex-wrap: wrap;
     gap: 10px 16px;
     padding: 14px 16px;
+  }
+  .words {
+    flex: 1 1 60%;
   }
   .side {
     flex: 1 0 100%;
@@ -184,6 +187,17 @@ button:focus-visible {
   }
   .mark {
     font-size: 48px;
+  }
+  h2 {
+    font-size: clamp(30px, 5vh, 60px);
+  }
+}
+@media (max-width: 600px) {
+  .blank {
+    display: none;
+  }
+  h2 {
+    font-size: clamp(26px, 5vh, 44px);
   }
 }
 </style>

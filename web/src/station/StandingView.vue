@@ -4,46 +4,44 @@ import type { TargetStanding } from '@wergon/core/floor';
 import { formatHours } from '@wergon/core/time';
 import type { Seconds } from '@wergon/core/time';
 import Yardstick from '../compare/Yardstick.vue';
+import { useWords } from './useWords.ts';
 
 const props = defineProps<{ standing: TargetStanding; since?: string; soFar?: string; isSmall?: boolean }>();
 
+const said = useWords();
 const hours = (length: Seconds | null) => (length === null ? '' : formatHours(length, 'h:mm'));
 const figures = computed(() => {
   if (props.standing.kind !== 'task') return undefined;
   const { usedSeconds, estimatedSeconds, leftSeconds, overSeconds } = props.standing.comparison;
   const isOver = (overSeconds ?? 0) > 0;
+  const { ui } = said.value.words;
   return {
     isOver,
     used: hours(usedSeconds),
-    estimate: estimatedSeconds === null ? 'no estimate' : `estimate ${hours(estimatedSeconds)}`,
+    estimate: estimatedSeconds === null ? ui.noEstimate : `${ui.estimate} ${hours(estimatedSeconds)}`,
     balance:
       estimatedSeconds === null
-        ? `${hours(usedSeconds)} used`
+        ? `${hours(usedSeconds)} ${ui.used}`
         : isOver
-          ? `${hours(overSeconds)} over`
-          : `${hours(leftSeconds)} left`,
-    /** Where the words end that say what is left: at the notch, or past it when over. */
-    place: isOver ? 'over' : 'left',
+          ? `${hours(overSeconds)} ${ui.over}`
+          : `${hours(leftSeconds)} ${ui.left}`,
   };
 });
-const FILLS = [
-  { fill: 'setup', word: 'setup' },
-  { fill: 'run', word: 'run' },
-  { fill: 'rework', word: 'rework' },
-] as const;
+const FILLS = ['setup', 'run', 'rework'] as const;
 </script>
 
 <template>
   <section class="standing" :class="{ small: isSmall }">
     <template v-if="standing.kind === 'task'">
       <p class="on">
-        {{ since ? 'on ' : '' }}<b>{{ standing.task.title }}</b
-        >, order <b class="mono">{{ standing.order?.number }}</b>
+        {{ since ? `${said.words.ui.on} ` : '' }}<b>{{ standing.task.title }}</b
+        >, {{ said.words.ui.order }} <b class="mono">{{ standing.order?.number }}</b>
       </p>
       <p class="what">
         {{ standing.order?.title
         }}<template v-if="since">
-          · since <b class="figure">{{ since }}</b>, <b class="figure">{{ soFar }}</b> so far</template
+          · {{ said.words.ui.since }} <b class="figure">{{ since }}</b>, <b class="figure">{{ soFar }}</b>
+          {{ said.words.ui.soFar }}</template
         >
       </p>
       <div v-if="figures" class="measure">
@@ -59,16 +57,17 @@ const FILLS = [
           :label="`${figures.used} used, ${figures.estimate}, ${figures.balance}`"
         />
         <ul v-if="!isSmall" class="legend">
-          <li v-for="{ fill, word } in FILLS" :key="fill">
-            <span class="swatch" :class="fill"></span>{{ word }}
+          <li v-for="fill in FILLS" :key="fill">
+            <span class="swatch" :class="fill"></span>{{ said.words.workType[fill] }}
           </li>
         </ul>
       </div>
     </template>
     <p v-else class="on">
-      {{ since ? 'on ' : '' }}<b>{{ standing.activity.title }}</b>
+      {{ since ? `${said.words.ui.on} ` : '' }}<b>{{ standing.activity.title }}</b>
       <span v-if="since" class="quiet">
-        · since <b class="figure">{{ since }}</b>, <b class="figure">{{ soFar }}</b> so far
+        · {{ said.words.ui.since }} <b class="figure">{{ since }}</b>, <b class="figure">{{ soFar }}</b>
+        {{ said.words.ui.soFar }}
       </span>
     </p>
   </section>
@@ -77,7 +76,7 @@ const FILLS = [
 <style scoped lang="scss">
 p {
   margin: 0;
-  font-size: clamp(24px, 2.8vw, 35px);
+  font-size: clamp(24px, 2.7vw, 54px);
   line-height: 1.3;
 }
 .what {
@@ -88,7 +87,7 @@ main > .standing {
 }
 .measure {
   max-width: 900px;
-  margin-top: 30px;
+  margin-top: 24px;
 }
 .words {
   display: grid;
@@ -98,7 +97,7 @@ main > .standing {
 }
 .balance {
   padding-right: 16px;
-  font-size: clamp(28px, 2.9vw, 37px);
+  font-size: clamp(28px, 2.9vw, 58px);
   font-weight: 700;
   text-align: right;
   &.over {
@@ -107,14 +106,14 @@ main > .standing {
 }
 .estimate {
   padding-left: 14px;
-  font-size: clamp(18px, 1.8vw, 23px);
+  font-size: clamp(18px, 1.8vw, 34px);
   font-weight: 600;
   white-space: nowrap;
 }
 .legend {
   display: flex;
   gap: 40px;
-  margin: 26px 0 0;
+  margin: 18px 0 0;
   padding: 0;
   color: var(--ink-2);
   font-size: 19px;

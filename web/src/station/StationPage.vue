@@ -1,86 +1,137 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, ref } from 'vue';
-import { personStanding, standingOf } from '@wergon/core/floor';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { standingOf } from '@wergon/core/floor';
+import type { Source } from '@wergon/core/station';
+import CrewView from './CrewView.vue';
 import { formatClock } from './formatClock.ts';
 import IdleView from './IdleView.vue';
+import OwnTimeView from './OwnTimeView.vue';
 import PairView from './PairView.vue';
 import PersonView from './PersonView.vue';
 import PromptBand from './PromptBand.vue';
+import QuestionView from './QuestionView.vue';
 import StandingView from './StandingView.vue';
 import { useScanner } from './useScanner.ts';
 import { useStation } from './useStation.ts';
+import { provideWords } from './useWords.ts';
 
 const BenchDrawer = defineAsyncComponent(() => import('./BenchDrawer.vue'));
 
 const station = useStation();
-const { state, directory, info, connection, now, waiting, refused } = station;
+const { state, directory, info, settings, connection, now, waiting, refused, dispatch } = station;
+const said = provideWords(station);
 const { typing, hasFocus } = useScanner({
-  hear: station.scan,
+  hear: (text: string, source: Source) => station.scan(text, source),
   learn: station.calibrate,
   profile: () => info.value?.scanner ?? null,
+  /** One figure is an answer where one is asked for, or the number of a task that the screen offers. */
+  expectsDigit: () => state.value.conversation.step === 'asked' || state.value.conversation.step === 'person',
 });
 const isBenchOpen = ref(false);
+const isOwnTimeShown = ref(false);
+const ui = computed(() => said.value.words.ui);
 
+const conversation = computed(() => state.value.conversation);
 /** Whose standing is shown: whoever stands here, or whoever has just done something. */
-const person = computed(() => {
-  const { conversation, said } = state.value;
-  const id =
-    conversation.step === 'person'
-      ? conversation.technician
-      : said && 'technician' in said && conversation.step === 'idle'
-        ? said.technician
-        : undefined;
-  return id && directory.value ? personStanding(directory.value, id, now.value) : undefined;
+const shown = computed(() => {
+  if (conversation.value.step === 'person') return conversation.value.person.technician;
+  const { said: what } = state.value;
+  return what && 'technician' in what && conversation.value.step === 'idle' ? what.technician : undefined;
 });
+watch(
+  () => (conversation.value.step === 'person' ? conversation.value.person.technician : undefined),
+  (_now, before) => {
+    isOwnTimeShown.value = false;
+    // Whoever was told that something of his was not taken knows it now.
+    if (before) void station.forgetRefused(before);
+  },
+);
 const intended = computed(() => {
-  const { conversation } = state.value;
-  if (conversation.step !== 'intent' || conversation.intent.kind !== 'work' || !directory.value)
-    return undefined;
-  return standingOf(directory.value, conversation.intent.target, now.value);
+  const { value } = conversation;
+  const target = value.step === 'intent' && value.intent.kind === 'work' ? value.intent.target : undefined;
+  return target && directory.value ? standingOf(directory.value, target, now.value) : undefined;
 });
 const connectionWords = computed(() => {
-  const count =
-    waiting.value === 0 ? '' : `, ${waiting.value} ${waiting.value === 1 ? 'scan' : 'scans'} waiting`;
-  if (connection.value === 'offline') return `no server: scans are kept here${count}`;
-  return connection.value === 'connected' ? `connected${count}` : 'connecting…';
+  const count = waiting.value === 0 ? '' : ui.value.waiting(waiting.value);
+  if (connection.value === 'offline') return `${ui.value.offline}${count}`;
+  return connection.value === 'connected' ? `${ui.value.connected}${count}` : ui.value.connecting;
 });
 const clock = computed(() => (directory.value ? formatClock(directory.value.facts.zone, now.value) : ''));
 </script>
 
 <template>
   <PairView v-if="connection === 'unpaired' && !directory" :pair="station.pair" />
-  <div v-else class="station">
+  <div v-else class="station" :lang="settings.language">
     <header>
-      <strong>{{ info?.station.name ?? 'Station' }}</strong>
-      <span class="quiet">labor station</span>
-      <span v-if="info?.isDemo" class="quiet">demo clock</span>
+      <strong>{{ info?.station.name ?? 'Wergon' }}</strong>
+      <span class="quiet">{{ settings.kind === 'presence' ? ui.presence : ui.labor }}</span>
+      <span v-if="info?.isDemo" class="quiet">{{ ui.demoClock }}</span>
       <span class="fill"></span>
-      <span v-if="refused > 0" class="warn">{{ refused }} refused, seen on the desk</span>
-      <span v-if="station.storageFailed.value" class="warn" role="alert">
-        this device cannot keep scans: tell the supervisor
-      </span>
+      <span v-if="station.isUnsaved.value" class="warn" role="alert">{{ ui.unsaved }}</span>
+      <span v-if="station.wasClockMoved.value" class="warn" role="alert">{{ ui.clockMoved }}</span>
       <span :class="connection === 'offline' ? 'warn' : 'quiet'" role="status">{{ connectionWords }}</span>
       <button v-if="info?.isDemo" type="button" class="bench-key" @click="isBenchOpen = !isBenchOpen">
-        Bench
+        {{ ui.bench }}
       </button>
       <time class="figure">{{ clock }}</time>
     </header>
     <main>
       <h1 v-if="!directory" class="opening">
-        {{ connection === 'offline' ? 'No server yet. This page goes on by itself.' : 'Opening…' }}
+        {{ connection === 'offline' ? ui.noDirectory : ui.opening }}
       </h1>
-      <PersonView v-else-if="person" :person="person" :zone="directory.facts.zone" :now="now" />
+      <QuestionView
+        v-else-if="conversation.step === 'asked'"
+        :asked="conversation"
+        :directory="directory"
+        :now="now"
+        @choose="dispatch({ type: 'choose', option: $event })"
+        @answer="dispatch({ type: 'answer', text: $event })"
+      />
+      <CrewView
+        v-else-if="conversation.step === 'crew'"
+        :crew="conversation"
+        @tick="dispatch({ type: 'name', technician: $event })"
+        @act="dispatch({ type: 'touch', action: $event })"
+      />
+      <OwnTimeView
+        v-else-if="shown && isOwnTimeShown"
+        :technician="shown"
+        :has-pin="directory.people.get(shown)?.hasPin ?? false"
+        :language="settings.language"
+        @back="isOwnTimeShown = false"
+        @correction="dispatch({ type: 'touch', action: 'correction' })"
+      />
+      <PersonView
+        v-else-if="shown"
+        :technician="shown"
+        :directory="directory"
+        :settings="settings"
+        :now="now"
+        :refused="refused"
+        :is-here="conversation.step === 'person'"
+        @act="dispatch({ type: 'touch', action: $event })"
+        @pick="dispatch({ type: 'pick', target: $event })"
+        @own-time="isOwnTimeShown = true"
+      />
       <StandingView v-else-if="intended" :standing="intended" />
-      <IdleView v-else :name="info?.station.name ?? ''" />
+      <IdleView
+        v-else
+        :name="info?.station.name ?? ''"
+        :directory="directory"
+        :settings="settings"
+        :notices="info?.notices ?? []"
+        @name="dispatch({ type: 'name', technician: $event })"
+      />
     </main>
     <PromptBand
       v-if="directory"
       :state="state"
       :directory="directory"
+      :settings="settings"
       :now-ms="station.nowMs.value"
       :typed="typing.text"
-      @take-back="station.touch('take-back')"
-      @blank="station.touch('blank')"
+      @take-back="dispatch({ type: 'touch', action: 'take-back' })"
+      @blank="dispatch({ type: 'touch', action: 'blank' })"
     />
     <BenchDrawer
       v-if="isBenchOpen && directory && info"
@@ -88,9 +139,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
       :codes="info.codes"
       @close="isBenchOpen = false"
     />
-    <div v-if="!hasFocus" class="deaf" role="alert">
-      This window cannot hear scans.<br />Touch the screen to go on.
-    </div>
+    <div v-if="!hasFocus" class="deaf" role="alert">{{ ui.deaf.headline }}<br />{{ ui.deaf.help }}</div>
   </div>
 </template>
 

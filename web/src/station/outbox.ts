@@ -1,53 +1,90 @@
-import { openDB } from 'idb';
-import type { DBSchema } from 'idb';
-import type { SentEntry } from '@wergon/contract/station';
+import type { BatchResult, SentEntry } from '@wergon/contract/station';
+import { createMemoryStore, openDeviceStore } from './deviceStore.ts';
+import type { DeviceStore, Refused } from './deviceStore.ts';
 import { sendEntries } from './stationApi.ts';
 
-type Schema = DBSchema & { outbox: { key: number; value: SentEntry } };
-
 /** Entries sent in one go. */
-const BATCH = 100;
+const BATCH = 500;
 
 export type DrainResult =
-  | { readonly kind: 'drained'; readonly refused: number; readonly offsetMs: number | null }
+  | { readonly kind: 'drained'; readonly refused: readonly Refused[]; readonly offsetMs: number | null }
   | { readonly kind: 'unreachable' | 'unpaired' };
 
 export type Outbox = {
-  /** Keeps an entry on this device; it is safe once this is done. */
-  readonly put: (entry: SentEntry) => Promise<void>;
-  readonly all: () => Promise<readonly SentEntry[]>;
+  readonly store: DeviceStore;
+  /** Keeps an entry on its way. `false`: this device could not keep it, and it lives only as long as the page. */
+  readonly put: (entry: SentEntry) => Promise<boolean>;
+  readonly count: () => Promise<number>;
+  /** Everything that a directory of this sequence number does not show yet. */
+  readonly pending: (seq: number) => Promise<readonly SentEntry[]>;
   /** Sends what waits, in order, until nothing does. Only one page of a browser sends at a time. */
   readonly drain: () => Promise<DrainResult>;
 };
 
+/** Opens what the device keeps. Where storage is blocked or full, entries wait in memory and are sent all the same. */
 export async function openOutbox(): Promise<Outbox> {
-  const database = await openDB<Schema>('wergon-station', 1, {
-    upgrade: (db) => void db.createObjectStore('outbox', { autoIncrement: true }),
-  });
+  const memory = createMemoryStore();
+  const store = await openDeviceStore().catch(() => memory);
+  const stores = store === memory ? [memory] : [store, memory];
 
-  async function drainAlone(): Promise<DrainResult> {
-    let refused = 0;
+  async function drainStore(from: DeviceStore): Promise<DrainResult> {
+    const refused: Refused[] = [];
     let offsetMs: number | null = null;
     for (;;) {
-      const keys = await database.getAllKeys('outbox', null, BATCH);
+      const { keys, entries } = await from.next(BATCH);
       if (keys.length === 0) return { kind: 'drained', refused, offsetMs };
-      const entries = await database.getAll('outbox', null, BATCH);
-      const answer = await sendEntries(entries.slice(0, keys.length));
+      const answer = await sendEntries(entries);
       if (answer.kind === 'refused') return { kind: answer.status === 401 ? 'unpaired' : 'unreachable' };
       if (answer.kind === 'unreachable') return { kind: 'unreachable' };
       offsetMs = answer.offsetMs;
-      refused += answer.value.results.filter(({ result }) => result === 'refused').length;
+      refused.push(...findRefused(entries, answer.value));
       // Acknowledged, so durable there; what was refused is kept whole on the server's side list.
-      const transaction = database.transaction('outbox', 'readwrite');
-      await Promise.all([...keys.map((key) => transaction.store.delete(key)), transaction.done]);
+      const taken = entries.filter((_entry, i) => answer.value.results[i]?.result !== 'refused');
+      await from.acknowledge(keys, taken, answer.value.seq);
     }
   }
 
+  async function drainAll(): Promise<DrainResult> {
+    const refused: Refused[] = [];
+    let offsetMs: number | null = null;
+    for (const each of stores) {
+      const result = await drainStore(each);
+      if (result.kind !== 'drained') return result;
+      refused.push(...result.refused);
+      offsetMs = result.offsetMs ?? offsetMs;
+    }
+    if (refused.length > 0) await store.keepRefused([...(await store.findRefused()), ...refused]);
+    return { kind: 'drained', refused, offsetMs };
+  }
+
   return {
+    store,
     put: async (entry) => {
-      await database.add('outbox', entry);
+      try {
+        await store.put(entry);
+        return store !== memory;
+      } catch {
+        await memory.put(entry);
+        return false;
+      }
     },
-    all: () => database.getAll('outbox'),
-    drain: async () => navigator.locks.request('wergon-outbox', drainAlone),
+    count: async () => {
+      const counts = await Promise.all(stores.map((each) => each.count()));
+      return counts.reduce((sum, count) => sum + count, 0);
+    },
+    pending: async (seq) => (await Promise.all(stores.map((each) => each.pending(seq)))).flat(),
+    drain: async () => navigator.locks.request('wergon-outbox', drainAll),
   };
+}
+
+type Body = { readonly type?: string; readonly technician?: string };
+
+function findRefused(entries: readonly SentEntry[], { results }: BatchResult): Refused[] {
+  return results.flatMap(({ result, problem }, i) => {
+    if (result !== 'refused') return [];
+    // Written by this page, so it is an entry in JSON.
+    const { type = '', technician = '' } = (entries[i]?.entry ?? {}) as Body;
+    const why = (problem?.errors ?? []).map(({ message }) => message).join('; ');
+    return [{ technician, what: type, why }];
+  });
 }

@@ -1,5 +1,5 @@
 import type { ScannerProfile } from '@wergon/core/scan';
-import type { BatchResult, DirectoryJson, SentEntry } from '@wergon/contract/station';
+import type { BatchResult, DirectoryJson, OwnTimeJson, SentEntry } from '@wergon/contract/station';
 
 /** What came of asking the server: an answer, a "no" with its status, or nothing at all. */
 export type Answer<T> =
@@ -37,3 +37,15 @@ export const sendEntries = (entries: readonly SentEntry[]) =>
 export const sendProfile = (profile: ScannerProfile) => ask<null>('/api/station/scanner', profile);
 export const pairStation = (code: string) =>
   ask<{ readonly id: string; readonly name: string; readonly now?: number }>('/api/station/pair', { code });
+export const askPin = (technician: string, pin: string) => ask<null>('/api/station/pin', { technician, pin });
+export const changePin = (technician: string, pin: string, newPin: string) =>
+  ask<null>('/api/station/pin/change', { technician, pin, newPin });
+export const fetchOwnTime = (technician: string) =>
+  ask<OwnTimeJson & { readonly now?: number }>(
+    `/api/station/own-time?technician=${encodeURIComponent(technician)}`,
+  );
+export const fetchBench = () =>
+  ask<{
+    readonly badges: readonly { readonly code: string; readonly name: string }[];
+    readonly now?: number;
+  }>('/api/station/bench');

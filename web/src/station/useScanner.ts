@@ -18,10 +18,15 @@ type Ears = {
   readonly learn: (profile: ScannerProfile) => void;
   /** What is known of this station's scanner. */
   readonly profile: () => ScannerProfile | null;
+  /** Whether a single figure that was keyed means something without Enter. */
+  readonly expectsDigit: () => boolean;
 };
 
+/** After so long nothing more follows a figure that was keyed alone, in milliseconds. */
+const LONE_DIGIT_MS = 700;
+
 /** Hears a scanner that types like a keyboard, wherever the focus is, and what a hand types. */
-export function useScanner({ hear, learn, profile }: Ears) {
+export function useScanner({ hear, learn, profile, expectsDigit }: Ears) {
   const typing = ref<Typing>(NO_TYPING);
   const hasFocus = ref(document.hasFocus());
   /** All keys since the last code, for the calibration label to be learned from. */
@@ -55,8 +60,18 @@ export function useScanner({ hear, learn, profile }: Ears) {
       const typed = typing.value;
       typing.value = paused.typing;
       finish(typed, paused.finished);
+      if (/^[1-9]$/.test(typing.value.text) && expectsDigit())
+        timer = setTimeout(endLoneDigit, LONE_DIGIT_MS - PAUSE_MS);
     }, PAUSE_MS + 5);
   }
+
+  const endLoneDigit = () => {
+    const { text } = typing.value;
+    if (!/^[1-9]$/.test(text)) return;
+    typing.value = NO_TYPING;
+    keys = [];
+    hear(text, 'typed');
+  };
 
   const onFocus = () => (hasFocus.value = document.hasFocus());
   window.addEventListener('keydown', onKey, { capture: true });

@@ -1,66 +1,83 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
-import { readDirectory } from '@wergon/contract/station';
-import type { DirectoryJson } from '@wergon/contract/station';
-import { formatInstant, formatDay, parseInstant, toInstant } from '@wergon/core/time';
-import { isCorrection } from '@wergon/core/ledger';
-import type { Entry, EntryId } from '@wergon/core/ledger';
-import { IDLE, converse, recordLocally } from '@wergon/core/station';
-import type { Effect, Source, StationDirectory, StationInput } from '@wergon/core/station';
-import type { Action, ScannerProfile } from '@wergon/core/scan';
-import type { Outbox } from './outbox.ts';
+import { badgeKey, cardKey, readDirectory } from '@wergon/contract/station';
+import type { DirectoryJson, SentEntry } from '@wergon/contract/station';
+import type { Entry } from '@wergon/core/ledger';
+import { normalizeForeign } from '@wergon/core/scan';
+import type { ScannerProfile } from '@wergon/core/scan';
+import { DEFAULT_STATION_SETTINGS, IDLE, converse, recordLocally } from '@wergon/core/station';
+import type {
+  Effect,
+  FloorEntry,
+  Source,
+  StationDirectory,
+  StationInput,
+  StationSettings,
+} from '@wergon/core/station';
+import { formatInstant, toInstant } from '@wergon/core/time';
+import type { Refused } from './deviceStore.ts';
 import { openOutbox } from './outbox.ts';
+import type { Outbox } from './outbox.ts';
 import { playSound } from './sounds.ts';
-import { fetchDirectory, pairStation, sendProfile } from './stationApi.ts';
+import { askPin, fetchDirectory, pairStation, sendProfile } from './stationApi.ts';
+import { createStationClock } from './stationClock.ts';
+import { readEntry, writeEntry } from './wireEntry.ts';
 
 export type Connection = 'starting' | 'connected' | 'offline' | 'unpaired';
 
 const TICK_MS = 250;
 const RETRY_MS = 3_000;
 const REFRESH_AFTER_MS = 150;
-const OFFSET_KEY = 'wergon-clock-offset';
+/** A page that is never touched asks again for what it knows: yesterday's directory is of little use. */
+const STALE_MS = 10 * 60_000;
 
-/** An entry as its own JSON: instants as text, days as dates. */
-const writeEntry = (entry: Entry): unknown =>
-  JSON.parse(
-    JSON.stringify(entry, (key, value: unknown) => {
-      if (key === 'at' && typeof value === 'number') return formatInstant(toInstant(value));
-      if (key === 'day' && typeof value === 'number') return formatDay(value as never);
-      return value;
-    }),
-  );
-
-const newId = (): EntryId => {
+const newId = (): string => {
   const bytes = crypto.getRandomValues(new Uint8Array(16));
-  return Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('') as EntryId;
+  return Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
 };
+
+/** An input without what the page adds to it. */
+type Happens<I = StationInput> = I extends { readonly entryId: unknown }
+  ? Omit<I, 'now' | 'entryId'>
+  : I extends StationInput
+    ? Omit<I, 'now'>
+    : never;
 
 /** The station's life on a page: the conversation, what it knows, and what waits to be sent. */
 export function useStation() {
   const state = shallowRef(IDLE);
   const directory = shallowRef<StationDirectory | null>(null);
-  const info = shallowRef<Pick<DirectoryJson, 'station' | 'codes' | 'isDemo' | 'scanner'> | null>(null);
+  const info = shallowRef<DirectoryJson | null>(null);
   const connection = ref<Connection>('starting');
   const waiting = ref(0);
-  const refused = ref(0);
-  const storageFailed = ref(false);
-  const nowMs = ref(0);
-  let offsetMs = Number(localStorage.getItem(OFFSET_KEY) ?? 0);
+  const refused = shallowRef<readonly Refused[]>([]);
+  const isUnsaved = ref(false);
+  const wasClockMoved = ref(false);
+  const clock = createStationClock();
+  const nowMs = ref(clock.now());
+  const settings = computed<StationSettings>(() => info.value?.settings ?? DEFAULT_STATION_SETTINGS);
+  const opening = openOutbox();
+  const peers = new BroadcastChannel('wergon-station');
   let outbox: Outbox | undefined;
   let events: EventSource | undefined;
   let refreshTimer: ReturnType<typeof setTimeout> | undefined;
+  let refreshedAt = 0;
   let isDisposed = false;
 
-  const clock = () => Date.now() + offsetMs;
-  nowMs.value = clock();
   const setOffset = (measured: number) => {
-    offsetMs = measured;
-    localStorage.setItem(OFFSET_KEY, String(measured));
-    nowMs.value = clock();
+    clock.setOffset(measured);
+    nowMs.value = clock.now();
   };
 
-  function dispatch(input: StationInput): void {
+  function dispatch(happens: Happens): void {
     if (!directory.value) return;
-    const step = converse(state.value, input, directory.value);
+    // Each kind of input is its own fields with a time and, where it can make entries, a fresh id.
+    const input = { ...happens, now: clock.now(), entryId: newId() } as unknown as StationInput;
+    const table = {
+      directory: directory.value,
+      settings: settings.value,
+      isOnline: connection.value === 'connected',
+    };
+    const step = converse(state.value, input, table);
     state.value = step.state;
     for (const effect of step.effects) perform(effect);
   }
@@ -68,45 +85,82 @@ export function useStation() {
   function perform(effect: Effect): void {
     switch (effect.type) {
       case 'sound':
-        return playSound(effect.sound);
-      case 'append':
-        if (directory.value) directory.value = recordLocally(directory.value, effect.entry);
-        return void keep(writeEntry(effect.entry), effect.entry.id, effect.source, effect.via);
-      case 'report': {
-        const id = newId();
-        const at = formatInstant(toInstant(Math.floor(clock() / 1000)));
-        return void keep(
-          { id, type: 'unread-scan', at, text: effect.text, reason: effect.code },
-          id,
-          'scan',
-          [],
-        );
+        return settings.value.isMuted ? undefined : playSound(effect.sound);
+      case 'check-pin':
+        return void checkPin(effect.technician, effect.pin);
+      case 'append': {
+        const { entry, action, source, via, identity } = effect;
+        happened(entry);
+        return void keep({
+          entry: writeEntry(entry),
+          action,
+          source,
+          via: [...via],
+          deviceAt: formatInstant(toInstant(Math.floor(Date.now() / 1000))),
+          clockOffset: Math.round(clock.offsetMs() / 1000),
+          ...(identity === null ? {} : { identity }),
+        });
       }
     }
   }
 
-  async function keep(entry: unknown, action: string, source: Source, via: readonly string[]): Promise<void> {
-    const deviceAt = formatInstant(toInstant(Math.floor(Date.now() / 1000)));
-    const clockOffset = Math.round(offsetMs / 1000);
-    try {
-      outbox ??= await openOutbox();
-      await outbox.put({ entry, action, source, via: [...via], deviceAt, clockOffset });
-      waiting.value += 1;
-    } catch {
-      storageFailed.value = true;
-      return;
+  /** What happened here while a directory was on its way; it is laid on top of it when it comes. */
+  let meanwhile: (Entry | FloorEntry)[] = [];
+  function happened(entry: Entry | FloorEntry): void {
+    meanwhile.push(entry);
+    if (directory.value) directory.value = recordLocally(directory.value, entry);
+  }
+
+  async function checkPin(technician: Extract<Effect, { type: 'check-pin' }>['technician'], pin: string) {
+    const answer = await askPin(technician, pin);
+    const known = { 422: 'wrong', 429: 'wait' } as const;
+    const said =
+      answer.kind === 'ok'
+        ? 'right'
+        : answer.kind === 'refused' && (answer.status === 422 || answer.status === 429)
+          ? known[answer.status]
+          : 'unreachable';
+    dispatch({ type: 'pin', technician, answer: said });
+  }
+
+  /** Entries are written down one after the other: their order is the order of recording. */
+  let writing: Promise<unknown> = Promise.resolve();
+  function keep(sent: SentEntry): Promise<void> {
+    waiting.value += 1;
+    const written = writing.then(async () => {
+      outbox ??= await opening;
+      if (!(await outbox.put(sent))) isUnsaved.value = true;
+      peers.postMessage(sent);
+    });
+    writing = written;
+    return written.then(() => drainSoon());
+  }
+
+  let draining: Promise<boolean> | undefined;
+  let isDrainAsked = false;
+  /** Sends what waits. Scans that come while something is on its way go together with the next batch. */
+  function drainSoon(): Promise<void> {
+    if (draining) {
+      isDrainAsked = true;
+      return Promise.resolve();
     }
-    await drain();
+    draining = drain();
+    return draining.then(() => {
+      draining = undefined;
+      if (!isDrainAsked) return undefined;
+      isDrainAsked = false;
+      return drainSoon();
+    });
   }
 
   async function drain(): Promise<boolean> {
-    outbox ??= await openOutbox();
+    outbox ??= await opening;
     const result = await outbox.drain();
-    waiting.value = (await outbox.all()).length;
+    waiting.value = await outbox.count();
     if (result.kind === 'drained') {
       if (result.offsetMs !== null) setOffset(result.offsetMs);
-      refused.value += result.refused;
-      if (connection.value === 'offline') connection.value = 'connected';
+      if (result.refused.length > 0) refused.value = await outbox.store.findRefused();
+      if (connection.value === 'offline' && result.offsetMs !== null) connection.value = 'connected';
       return true;
     }
     connection.value = result.kind === 'unpaired' ? 'unpaired' : 'offline';
@@ -116,7 +170,7 @@ export function useStation() {
   /** Keeps what the calibration label taught: here at once, on the server for when the page is opened again. */
   async function calibrate(profile: ScannerProfile): Promise<void> {
     if (info.value) info.value = { ...info.value, scanner: profile };
-    dispatch({ type: 'calibrated', now: clock() });
+    dispatch({ type: 'calibrated' });
     await sendProfile(profile);
   }
 
@@ -127,24 +181,41 @@ export function useStation() {
     else if (answer.kind !== 'ok') connection.value = 'offline';
     else {
       setOffset(answer.offsetMs);
-      const { station, codes, isDemo, scanner } = answer.value;
-      info.value = { station, codes, isDemo, scanner };
-      directory.value = await withPending(readDirectory(answer.value));
+      refreshedAt = performance.now();
+      wasClockMoved.value = false;
+      await know(answer.value);
       connection.value = 'connected';
+      await outbox?.store.keepDirectory(answer.value).catch(() => undefined);
       listen();
     }
   }
 
-  /** Scans made since the directory was asked for are not in it yet; they are laid on top of it. */
-  async function withPending(fresh: StationDirectory): Promise<StationDirectory> {
-    const pending = (await outbox?.all()) ?? [];
-    const merged = pending.reduce((known, { entry }) => {
-      const read = entry as Entry & { readonly at?: unknown };
-      const at = typeof read.at === 'string' ? parseInstant(read.at) : undefined;
-      if (isCorrection(read) || !at?.ok) return known;
-      return recordLocally(known, { ...read, at: at.value } as Entry);
-    }, fresh);
-    return { ...merged, remembered: [...merged.remembered, ...(directory.value?.remembered ?? [])] };
+  /** Takes a directory in, with what was done here since it was made laid on top of it. */
+  async function know(json: DirectoryJson): Promise<void> {
+    await writing;
+    meanwhile = [];
+    const pending = ((await outbox?.pending(json.seq)) ?? []).map(({ entry }) => readEntry(entry));
+    const known = new Set(pending.map(({ id }) => id));
+    const before = directory.value;
+    const fresh = readDirectory(json);
+    const merged = [...pending, ...meanwhile.filter(({ id }) => !known.has(id))].reduce(recordLocally, {
+      ...fresh,
+      proposed: new Set([...fresh.proposed, ...(before?.proposed ?? [])]),
+    });
+    info.value = json;
+    directory.value = {
+      ...merged,
+      remembered: [...merged.remembered, ...(before?.remembered ?? [])],
+    };
+  }
+
+  /** What this device knew when it was last connected: enough to go on without the server. */
+  async function recall(): Promise<void> {
+    outbox ??= await opening;
+    refused.value = await outbox.store.findRefused().catch(() => []);
+    waiting.value = await outbox.count();
+    const kept = await outbox.store.findDirectory().catch(() => undefined);
+    if (kept && !directory.value) await know(kept);
   }
 
   function listen(): void {
@@ -160,12 +231,35 @@ export function useStation() {
     });
   }
 
-  const ticking = setInterval(() => {
-    nowMs.value = clock();
-    dispatch({ type: 'tick', now: nowMs.value });
-  }, TICK_MS);
+  // Another page of this browser is the same station: what is done there has happened here too.
+  peers.addEventListener('message', ({ data }: MessageEvent<SentEntry>) => {
+    happened(readEntry(data.entry));
+    void outbox?.count().then((count) => (waiting.value = count));
+  });
+
+  function look(): void {
+    const jump = clock.findJump();
+    if (jump !== 0) {
+      wasClockMoved.value = true;
+      const at = formatInstant(toInstant(Math.floor(clock.now() / 1000)));
+      const id = newId();
+      void keep({
+        entry: { id, type: 'clock-jump', at, seconds: Math.round(jump / 1000) },
+        action: id as SentEntry['action'],
+        source: 'scan',
+        via: [],
+        deviceAt: formatInstant(toInstant(Math.floor(Date.now() / 1000))),
+        clockOffset: Math.round(clock.offsetMs() / 1000),
+      });
+    }
+    nowMs.value = clock.now();
+    dispatch({ type: 'tick' });
+  }
+
+  const ticking = setInterval(look, TICK_MS);
   const retrying = setInterval(() => {
-    if (connection.value === 'offline' || connection.value === 'starting') void refresh();
+    const isStale = performance.now() - refreshedAt > STALE_MS;
+    if (connection.value !== 'connected' || isStale) void refresh();
   }, RETRY_MS);
   onScopeDispose(() => {
     isDisposed = true;
@@ -173,23 +267,33 @@ export function useStation() {
     clearInterval(retrying);
     clearTimeout(refreshTimer);
     events?.close();
+    peers.close();
   });
-  void refresh();
+  void recall().then(refresh, refresh);
 
   return {
     state,
     directory,
     info,
+    settings,
     connection,
     waiting,
     refused,
-    storageFailed,
+    isUnsaved,
+    wasClockMoved,
     nowMs,
     now: computed(() => toInstant(Math.floor(nowMs.value / 1000))),
-    scan: (text: string, source: Source = 'scan') =>
-      dispatch({ type: 'scan', text, source, now: clock(), entryId: newId() }),
+    dispatch,
+    /** A code that was read or typed. A badge is looked for under its keyed form. */
+    scan: (text: string, source: Source = 'scan') => {
+      const keys = [badgeKey(text), cardKey(info.value?.cardKey ?? '', normalizeForeign(text))];
+      dispatch({ type: 'scan', text, source, keys });
+    },
     calibrate: (profile: ScannerProfile) => void calibrate(profile),
-    touch: (action: Action) => dispatch({ type: 'touch', action, now: clock(), entryId: newId() }),
+    forgetRefused: async (technician: string) => {
+      refused.value = refused.value.filter((each) => each.technician !== technician);
+      await outbox?.store.keepRefused(refused.value);
+    },
     pair: async (code: string) => {
       const answer = await pairStation(code);
       if (answer.kind === 'ok' && !isDisposed) await refresh();

@@ -10,7 +10,15 @@ const task = defineModel<TaskDraft>({ required: true });
 defineProps<{ preparation: Preparation | undefined; name: string }>();
 
 function addReport(): void {
-  task.value.reports.push({ when: 'end', kind: 'pieces', label: '', unit: '', least: null, most: null });
+  task.value.reports.push({
+    when: 'end',
+    kind: 'pieces',
+    label: '',
+    unit: '',
+    least: null,
+    most: null,
+    maySkip: true,
+  });
 }
 const numberOrNull = (event: Event) => {
   const text = (event.target as HTMLInputElement).value.trim().replace(',', '.');
@@ -92,6 +100,14 @@ const numberOrNull = (event: Event) => {
             @change="report.most = numberOrNull($event)"
           />
         </template>
+        <label class="skip">
+          <input
+            type="checkbox"
+            :checked="report.maySkip === false"
+            @change="report.maySkip = !($event.target as HTMLInputElement).checked"
+          />
+          must be answered
+        </label>
         <button type="button" class="btn btn-quiet btn-sm" @click="task.reports.splice(i, 1)">Remove</button>
       </div>
       <button type="button" class="btn btn-quiet btn-sm" @click="addReport">Add report</button>

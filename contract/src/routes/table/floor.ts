@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { floorSchema } from '../../floor/index.ts';
 import { looseEndsSchema } from '../../reconcile/index.ts';
-import { batchResultSchema, batchSchema } from '../../station/index.ts';
+import { answerSchema, batchResultSchema, batchSchema, requestsSchema } from '../../station/index.ts';
 import { dayText } from '../../wire/index.ts';
+import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
 const day = z.strictObject({ day: dayText.exactOptional() });
@@ -16,6 +17,21 @@ export const FLOOR_ROUTES = {
     summary: 'Who is on what, with one day of stretches',
     query: day,
     response: floorSchema,
+  },
+  requests: {
+    method: 'get',
+    path: '/api/floor/requests',
+    caller: 'floor.see',
+    summary: 'What people ask for at stations, and what was answered',
+    response: requestsSchema,
+  },
+  answerRequest: {
+    method: 'post',
+    path: '/api/floor/requests/:request/answer',
+    caller: 'floor.answer',
+    summary: 'Answer a request; it stands at the technician’s next badge',
+    body: answerSchema,
+    response: nothing,
   },
   deskEntries: {
     method: 'post',

@@ -8,13 +8,15 @@ import {
   dayOnlySchema,
   listItemSchema,
   newListItemSchema,
+  noticeSchema,
+  noticesSchema,
   railSchema,
   resourceFieldsSchema,
   settingsSchema,
   shopSchema,
   unitFieldsSchema,
 } from '../../shop/index.ts';
-import { newStationSchema, pairingSchema, stationsSchema } from '../../station/index.ts';
+import { newStationSchema, pairingSchema, saveStationSchema, stationsSchema } from '../../station/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
@@ -70,6 +72,21 @@ export const SHOP_ROUTES = {
   saveUnit: save('/api/shop/units/:unit', 'Change a unit', unitFieldsSchema),
   addClosedDay: save('/api/shop/closed-days', 'Close the shop for a day', closedDaySchema),
   removeClosedDay: save('/api/shop/closed-days/remove', 'Open the shop on a day after all', dayOnlySchema),
+  notices: {
+    method: 'get',
+    path: '/api/shop/notices',
+    caller: 'shop.see',
+    summary: 'What stands on the stations’ idle screens',
+    response: noticesSchema,
+  },
+  addNotice: add('/api/shop/notices', 'Put a notice on every station', noticeSchema),
+  removeNotice: {
+    method: 'post',
+    path: '/api/shop/notices/:notice/remove',
+    caller: 'shop.change',
+    summary: 'Take a notice down',
+    response: nothing,
+  },
   stations: {
     method: 'get',
     path: '/api/stations',
@@ -85,7 +102,7 @@ export const SHOP_ROUTES = {
     body: newStationSchema,
     response: pairingSchema,
   },
-  saveStation: save('/api/stations/:station', 'Rename a station', newStationSchema),
+  saveStation: save('/api/stations/:station', 'Rename a station, or set how it behaves', saveStationSchema),
   pairAgain: {
     method: 'post',
     path: '/api/stations/:station/pairing',

@@ -1,9 +1,11 @@
 import { z } from 'zod';
-import { checkPinSchema } from '../../people/index.ts';
+import { changePinSchema, checkPinSchema } from '../../people/index.ts';
 import {
   batchResultSchema,
   batchSchema,
+  benchSchema,
   directorySchema,
+  ownTimeSchema,
   pairSchema,
   scannerProfileSchema,
 } from '../../station/index.ts';
@@ -33,6 +35,29 @@ export const STATION_ROUTES = {
     summary: 'Record a batch of entries',
     body: batchSchema,
     response: batchResultSchema,
+  },
+  ownTime: {
+    method: 'get',
+    path: '/api/station/own-time',
+    caller: 'station',
+    summary: 'A technician’s own day and week',
+    query: z.strictObject({ technician: z.string().min(1).max(80) }),
+    response: ownTimeSchema,
+  },
+  bench: {
+    method: 'get',
+    path: '/api/station/bench',
+    caller: 'station',
+    summary: 'Sample badges, in the demo only',
+    response: benchSchema,
+  },
+  changePin: {
+    method: 'post',
+    path: '/api/station/pin/change',
+    caller: 'station',
+    summary: 'Change one’s own PIN',
+    body: changePinSchema,
+    response: nothing,
   },
   calibrate: {
     method: 'post',

@@ -1,0 +1,100 @@
+import { z } from 'zod';
+import { ACTIONS } from '@wergon/core/scan';
+import { LANGUAGES } from '@wergon/core/station';
+import { WORK_TYPES } from '@wergon/core/work';
+import { boardSchema } from '../floor/index.ts';
+import { REPORT_KINDS, REPORT_TIMES } from '../work/index.ts';
+import { scannerProfileSchema } from './station.ts';
+import { stationSettingsSchema } from './settings.ts';
+
+const message = z.strictObject({ at: z.string(), by: z.string(), text: z.string() });
+
+/** The board with everything else that a station must know to answer without the server. Of a badge it holds no code
+ *  but a keyed form, and of nobody a rate or a cost. */
+export const directorySchema = boardSchema.extend({
+  station: z.strictObject({ id: z.string(), name: z.string() }),
+  settings: stationSettingsSchema,
+  /** By which this station knows foreign cards. */
+  cardKey: z.string(),
+  codes: z.array(
+    z.strictObject({
+      code: z.string(),
+      kind: z.enum(['badge', 'target', 'order', 'resource', 'traveler', 'person-act']),
+      id: z.string(),
+      technician: z.string().exactOptional(),
+      workType: z.enum(WORK_TYPES).exactOptional(),
+      action: z.enum(ACTIONS).exactOptional(),
+      /** Whether the order has changed since this traveler was printed. */
+      isOld: z.boolean().exactOptional(),
+    }),
+  ),
+  briefs: z.array(
+    z.strictObject({
+      task: z.string(),
+      workCenter: z.string(),
+      position: z.number(),
+      instructions: z.array(z.string()),
+      reports: z.array(
+        z.strictObject({
+          when: z.enum(REPORT_TIMES),
+          kind: z.enum(REPORT_KINDS),
+          label: z.string(),
+          unit: z.string(),
+          least: z.number().nullable(),
+          most: z.number().nullable(),
+          maySkip: z.boolean(),
+        }),
+      ),
+      assigned: z.array(z.strictObject({ kind: z.enum(['technician', 'crew']), id: z.string() })),
+      good: z.number(),
+      scrap: z.number(),
+    }),
+  ),
+  jobs: z.array(z.strictObject({ order: z.string(), quantity: z.number(), due: z.string().nullable() })),
+  people: z.array(
+    z.strictObject({
+      technician: z.string(),
+      crew: z.string(),
+      isLead: z.boolean(),
+      hasPin: z.boolean(),
+      language: z.enum(LANGUAGES).nullable(),
+      lastAt: z.string().nullable(),
+      plannedEnd: z.string().nullable(),
+      messages: z.array(message),
+    }),
+  ),
+  resources: z.array(
+    z.strictObject({
+      id: z.string(),
+      kind: z.enum(['work-center', 'machine']),
+      name: z.string(),
+      workCenter: z.string(),
+      asksMachine: z.boolean(),
+    }),
+  ),
+  belongs: z.array(z.strictObject({ workType: z.enum(WORK_TYPES), activity: z.string() })),
+  scrapReasons: z.array(z.string()),
+  notices: z.array(message),
+  scanner: scannerProfileSchema.nullable(),
+  isDemo: z.boolean(),
+  now: z.number(),
+});
+export type DirectoryJson = z.output<typeof directorySchema>;
+
+/** One person's own time: his day and his week, no rate and no cost. */
+export const ownTimeSchema = z.strictObject({
+  days: z.array(
+    z.strictObject({
+      day: z.string(),
+      attendedSeconds: z.number(),
+      chargedSeconds: z.number(),
+      lines: z.array(z.strictObject({ title: z.string(), order: z.string(), seconds: z.number() })),
+    }),
+  ),
+});
+export type OwnTimeJson = z.output<typeof ownTimeSchema>;
+
+/** Sample badges for the demo's bench; no other shop gives codes to a station. */
+export const benchSchema = z.strictObject({
+  badges: z.array(z.strictObject({ code: z.string(), name: z.string() })),
+});

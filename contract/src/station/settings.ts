@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { IDENTITIES, LANGUAGES, STATION_KINDS } from '@wergon/core/station';
+import type { ResourceId, StationSettings } from '@wergon/core/station';
+
+const names = z.array(z.string().trim().min(1).max(80)).max(100).readonly();
+
+/** How one station behaves, as it is set at the desk. */
+export const stationSettingsSchema = z.strictObject({
+  kind: z.enum(STATION_KINDS),
+  identity: z.enum(IDENTITIES),
+  people: names,
+  workCenters: names,
+  machine: z
+    .string()
+    .min(1)
+    .max(80)
+    .nullable()
+    .transform((id) => id as ResourceId | null),
+  mayType: z.boolean(),
+  signsIn: z.boolean(),
+  maxEarlierMinutes: z.int().min(0).max(720),
+  mayReopen: z.boolean(),
+  mayOverride: z.boolean(),
+  clearAfterBadge: z.int().min(5).max(600),
+  clearAfterDone: z.int().min(2).max(60),
+  language: z.enum(LANGUAGES),
+  isMuted: z.boolean(),
+}) satisfies z.ZodType<StationSettings>;

@@ -1,0 +1,193 @@
+import type { TechnicianId } from '../people/index.ts';
+import type {
+  ActIntent,
+  Conversation,
+  Effect,
+  Member,
+  Moment,
+  Person,
+  StationState,
+  StationStep,
+  Table,
+  WorkIntent,
+} from './conversation.ts';
+import type { BadgeId } from './directory.ts';
+import { fulfil, nthId, standingOfPerson } from './fulfil.ts';
+import { findNeed, isLead, refusedTarget } from './needs.ts';
+import { blank, finish, instantOf, refuse, sound, wait } from './show.ts';
+
+type Crew = Extract<Conversation, { step: 'crew' }>;
+
+/** How long a crew that was opened by its label waits for the next badge, in milliseconds. */
+const CREW_WAITS_MS = 10_000;
+
+/** Leaves the screen as long as an open crew waits: briefly for the next badge, longer for a list to be ticked. */
+function withCrew(step: StationStep, crew: Crew, { now }: Moment, { settings }: Table): StationStep {
+  const waits = crew.lead ? settings.clearAfterBadge * 1000 : CREW_WAITS_MS;
+  return { ...step, state: { ...step.state, conversation: crew, blankAt: now + waits } };
+}
+
+/** Opens a crew by its own label: every badge from here on belongs to it. */
+export function openCrew(state: StationState, moment: Moment, table: Table): StationStep {
+  const crew: Crew = { step: 'crew', lead: null, members: [], work: null, started: [] };
+  return withCrew(wait(blank(state), crew, moment, table, 'question'), crew, moment, table);
+}
+
+/** Opens a lead's own crew from the list. Whoever is not in while others are is ticked off as missing. */
+export function openOwnCrew(state: StationState, lead: Person, moment: Moment, table: Table): StationStep {
+  const { people, technicians } = table.directory;
+  const name = people.get(lead.technician)?.crew ?? '';
+  if (!isLead(table.directory, lead.technician))
+    return refuse(state, 'station.not_a_lead', '', moment, table);
+  const own = [...technicians.values()].filter(
+    ({ id, hasLeft }) => name !== '' && !hasLeft && people.get(id)?.crew === name,
+  );
+  if (own.length === 0) return refuse(state, 'station.no_crew', '', moment, table);
+  const isPresent = (id: TechnicianId) => {
+    const standing = standingOfPerson(
+      table.directory,
+      { technician: id, badge: null, identity: 'name' },
+      instantOf(moment),
+    );
+    return (
+      standing !== undefined && (standing.stands.shift !== null || standing.stands.doing.status !== 'nothing')
+    );
+  };
+  const isAnyIn = own.some(({ id }) => isPresent(id));
+  const members = own.map(({ id }): Member => ({
+    technician: id,
+    badge: id === lead.technician ? lead.badge : null,
+    isMissing: isAnyIn && !isPresent(id),
+  }));
+  const crew: Crew = { step: 'crew', lead, members, work: null, started: [] };
+  return withCrew(wait(state, crew, moment, table, 'question'), crew, moment, table);
+}
+
+/** A badge in an open crew: one more of it, started at once if the task is known. */
+export function joinCrew(
+  state: StationState,
+  crew: Crew,
+  technician: TechnicianId,
+  badge: BadgeId,
+  moment: Moment,
+  table: Table,
+): StationStep {
+  const member: Member = { technician, badge, isMissing: false };
+  const isKnown = crew.members.some((each) => each.technician === technician);
+  const members = isKnown
+    ? crew.members.map((each) => (each.technician === technician ? member : each))
+    : [...crew.members, member];
+  return startCrew(state, { ...crew, members }, moment, table);
+}
+
+/** A name of the list was touched: that one is missing, or is there after all. */
+export function tickOff(
+  state: StationState,
+  crew: Crew,
+  technician: TechnicianId,
+  moment: Moment,
+  table: Table,
+): StationStep {
+  const members = crew.members.map((each) =>
+    each.technician === technician ? { ...each, isMissing: !each.isMissing } : each,
+  );
+  const ticked = { ...crew, members };
+  return withCrew(wait(state, ticked, moment, table), ticked, moment, table);
+}
+
+/** A task in an open crew: everybody who is there begins on it. */
+export function putCrewOn(
+  state: StationState,
+  crew: Crew,
+  intent: WorkIntent,
+  moment: Moment,
+  table: Table,
+): StationStep {
+  const work = { ...crew.work, ...intent, answers: [] };
+  const need = refusedTarget(work, table);
+  if (need?.kind === 'refuse') return refuse(state, need.code, need.text, moment, table);
+  if (need?.kind === 'ask')
+    return refuse(state, 'station.task_finished', titleOf(work, table), moment, table);
+  return startCrew(state, { ...crew, work, started: [] }, moment, table);
+}
+
+const titleOf = ({ target }: WorkIntent, { directory }: Table): string =>
+  (target && directory.targets.get(target)?.title) ?? '';
+
+const personOf = ({ technician, badge }: Member, lead: Person | null): Person => ({
+  technician,
+  badge: badge ?? lead?.badge ?? null,
+  identity: badge ? 'badge' : 'name',
+});
+
+/** Starts whoever is there and has not been started yet. Each one's start is an act of his own. */
+function startCrew(state: StationState, crew: Crew, moment: Moment, table: Table): StationStep {
+  const { work } = crew;
+  if (work?.target === undefined)
+    return withCrew(wait(state, crew, moment, table, 'question'), crew, moment, table);
+  const { target } = work;
+  const waiting = crew.members.filter(
+    ({ technician, isMissing }) => !isMissing && !crew.started.includes(technician),
+  );
+  let current = state;
+  const effects: Effect[] = [];
+  for (const [k, member] of waiting.entries()) {
+    const person = personOf(member, crew.lead);
+    const own = { ...moment, entryId: nthId(moment.entryId, k) };
+    const standing = standingOfPerson(table.directory, person, instantOf(moment));
+    if (!standing || findNeed(work, standing, table).kind === 'already') continue;
+    const done = fulfil(work, standing, own.entryId, table);
+    if (!done) continue;
+    const step = finish(current, done.entries, { ...done, work: null }, person, own, table);
+    current = step.state;
+    effects.push(...step.effects.filter(({ type }) => type === 'append'));
+  }
+  const started = [...crew.started, ...waiting.map(({ technician }) => technician)];
+  const open = { ...crew, started };
+  if (started.length === 0)
+    return withCrew(wait(current, open, moment, table, 'question'), open, moment, table);
+  const said = { kind: 'crew-started', technicians: started, target } as const;
+  return withCrew({ state: { ...current, said }, effects: [...effects, sound('done')] }, open, moment, table);
+}
+
+/** Signs a crew in, out, on a break or off its task, all who are there; those for whom it makes no sense are named. */
+export function actForCrew(
+  state: StationState,
+  crew: Crew,
+  intent: ActIntent,
+  moment: Moment,
+  table: Table,
+): StationStep {
+  const present = crew.members.filter(({ isMissing }) => !isMissing);
+  if (present.length === 0) return refuse(blank(state), 'station.no_crew', '', moment, table);
+  let current = state;
+  const effects: Effect[] = [];
+  const technicians: TechnicianId[] = [];
+  const skipped: TechnicianId[] = [];
+  for (const [k, member] of present.entries()) {
+    const person = personOf(member, crew.lead);
+    const own = { ...moment, entryId: nthId(moment.entryId, k) };
+    const standing = standingOfPerson(table.directory, person, instantOf(moment));
+    const running = standing?.stands.doing.status === 'work' ? standing.stands.doing.running : [];
+    const whole = { ...intent, isConfirmed: true, targets: running.map(({ target }) => target) };
+    const isRefused = !standing || findNeed(whole, standing, table).kind === 'refuse';
+    const done = isRefused ? undefined : fulfil(whole, standing, own.entryId, table);
+    if (!done) {
+      skipped.push(member.technician);
+      continue;
+    }
+    technicians.push(member.technician);
+    const step = finish(current, done.entries, done, person, own, table);
+    current = step.state;
+    effects.push(...step.effects.filter(({ type }) => type === 'append'));
+  }
+  const said = { kind: 'crew-did', action: intent.action, technicians, skipped } as const;
+  return {
+    state: {
+      ...blank(current),
+      said,
+      blankAt: moment.now + table.settings.clearAfterDone * 1000,
+    },
+    effects: [...effects, sound('done')],
+  };
+}

@@ -1,0 +1,238 @@
+import type { EntryId, LaborState, Running, TargetId } from '../ledger/index.ts';
+import type { BoardTechnician } from '../floor/index.ts';
+import { inForceAt, toInstant } from '../time/index.ts';
+import type { Instant } from '../time/index.ts';
+import { isWorkable } from '../work/index.ts';
+import type { ActIntent, Intent, StationRefusal, Table, WorkIntent } from './conversation.ts';
+import type { ResourceId, StationDirectory, TaskReport } from './directory.ts';
+import type { Answer, Question } from './question.ts';
+import { openTasksOf } from './tasks.ts';
+
+/** What is still missing before an intent can be done, or that nothing is. */
+export type Need =
+  | { readonly kind: 'ask'; readonly question: Question }
+  | { readonly kind: 'refuse'; readonly code: StationRefusal; readonly text: string }
+  /** Something of it could only be one thing, and is filled in. */
+  | { readonly kind: 'fill'; readonly intent: Intent }
+  | { readonly kind: 'already'; readonly target: TargetId }
+  | { readonly kind: 'nothing' };
+
+/** A person as he stands at the instant of the act. */
+export type Standing = {
+  readonly technician: BoardTechnician;
+  readonly stands: LaborState;
+  readonly at: Instant;
+};
+
+const NOTHING: Need = { kind: 'nothing' };
+const ask = (question: Question): Need => ({ kind: 'ask', question });
+const refuse = (code: StationRefusal, text = ''): Need => ({ kind: 'refuse', code, text });
+const SECONDS_PER_MINUTE = 60;
+
+/** What runs now. */
+export const runningOf = ({ doing }: LaborState): readonly Running[] =>
+  doing.status === 'work' ? doing.running : [];
+
+/** Says what is still missing before an intent can be done. Asked again after each answer, it ends with `nothing`,
+ *  with a refusal, or with the answer that all of it is so already. Source: docs/station.md. */
+export function findNeed(intent: Intent, standing: Standing, table: Table): Need {
+  switch (intent.kind) {
+    case 'work':
+      return (
+        missingTarget(intent, standing, table) ??
+        refusedTarget(intent, table) ??
+        outsideEstimate(intent, table) ??
+        alreadyOn(intent, standing) ??
+        missingMachine(intent, table) ??
+        missingStart(intent, standing, table) ??
+        missingReport(intent, reportsOfStart(intent, standing), table) ??
+        NOTHING
+      );
+    case 'action':
+      return needOfAct(intent, standing, table);
+    case 'indirect': {
+      const choices = [...table.directory.targets.values()].flatMap((target) =>
+        target.kind === 'activity' ? [target.id] : [],
+      );
+      return choices.length === 0
+        ? refuse('station.nothing_found')
+        : ask({ kind: 'which-activity', choices });
+    }
+    case 'request':
+      return intent.text === undefined ? ask({ kind: 'request', what: intent.what }) : NOTHING;
+    case 'look':
+      return forgottenEnd(standing, table) ?? NOTHING;
+  }
+}
+
+function missingTarget(intent: WorkIntent, { technician }: Standing, { directory }: Table): Need | undefined {
+  if (intent.target !== undefined || intent.order === undefined) return undefined;
+  const choices = openTasksOf(directory, intent.order, technician.id);
+  const [only] = choices;
+  if (only === undefined)
+    return refuse('station.no_open_task', directory.orders.get(intent.order)?.number ?? '');
+  return choices.length === 1
+    ? { kind: 'fill', intent: { ...intent, target: only } }
+    : ask({ kind: 'which-task', choices });
+}
+
+/** What the shop does not want started, as far as the station can know it. */
+export function refusedTarget(
+  { target, isReopened, override }: WorkIntent,
+  { directory, settings, isOnline }: Table,
+): Need | undefined {
+  if (target === undefined) return undefined;
+  const known = directory.targets.get(target);
+  if (!known) return refuse('station.unknown_code');
+  if (known.kind === 'activity' || override || !isOnline) return undefined;
+  const no = (code: StationRefusal, text: string) =>
+    settings.mayOverride ? ask({ kind: 'override', code, text }) : refuse(code, text);
+  const order = directory.orders.get(known.order);
+  if (order && !isWorkable(order.state)) return no('station.order_not_released', order.number);
+  if (!known.isFinished || isReopened) return undefined;
+  return settings.mayReopen ? ask({ kind: 'reopen', target }) : no('station.task_finished', known.title);
+}
+
+function outsideEstimate({ target, workType, isOutside }: WorkIntent, { directory }: Table) {
+  const known = target && directory.targets.get(target);
+  if (!workType || isOutside || known?.kind !== 'task') return undefined;
+  if (directory.orders.get(known.order)?.includes.has(workType) ?? true) return undefined;
+  return ask({
+    kind: 'outside',
+    workType,
+    target: known.id,
+    activity: directory.belongs.get(workType) ?? null,
+  });
+}
+
+function alreadyOn({ target, workType = 'run', isJoin }: WorkIntent, { stands }: Standing): Need | undefined {
+  const running = runningOf(stands);
+  const isOn = running.some((each) => each.target === target && each.workType === workType);
+  return target !== undefined && isOn && (isJoin || running.length === 1)
+    ? { kind: 'already', target }
+    : undefined;
+}
+
+function missingMachine(intent: WorkIntent, { directory, settings }: Table): Need | undefined {
+  if (intent.machine !== undefined || intent.target === undefined) return undefined;
+  const workCenter = directory.tasks.get(intent.target)?.workCenter ?? '';
+  const own = settings.machine === null ? undefined : directory.resources.get(settings.machine);
+  if (settings.machine !== null && own?.workCenter === workCenter)
+    return { kind: 'fill', intent: { ...intent, machine: settings.machine } };
+  const resources = [...directory.resources];
+  const isAsked = resources.some(
+    ([, { kind, name, asksMachine }]) => kind === 'work-center' && name === workCenter && asksMachine,
+  );
+  const choices = resources.flatMap(([id, { kind, workCenter: where }]): ResourceId[] =>
+    kind === 'machine' && where === workCenter ? [id] : [],
+  );
+  const [only] = choices;
+  if (!isAsked || only === undefined) return undefined;
+  return choices.length === 1
+    ? { kind: 'fill', intent: { ...intent, machine: only } }
+    : ask({ kind: 'which-machine', choices });
+}
+
+/** How far back a start may be set, in whole minutes: within the station's limit, and not before his last entry. */
+export function mostMinutesBack({ technician, at }: Standing, { directory, settings }: Table): number {
+  const lastAt = directory.people.get(technician.id)?.lastAt ?? null;
+  const sinceLast = lastAt === null ? Infinity : Math.floor((at - lastAt) / SECONDS_PER_MINUTE);
+  return Math.max(0, Math.min(settings.maxEarlierMinutes, sinceLast));
+}
+
+function missingStart({ minutesBack }: WorkIntent, standing: Standing, table: Table): Need | undefined {
+  if (minutesBack === undefined || minutesBack === 0) return undefined;
+  const most = mostMinutesBack(standing, table);
+  if (most === 0 || (minutesBack !== 'ask' && minutesBack > most))
+    return refuse('station.too_early', String(most));
+  return minutesBack === 'ask' ? ask({ kind: 'earlier', most }) : undefined;
+}
+
+type Due = readonly { readonly target: TargetId; readonly when: readonly TaskReport['when'][] }[];
+
+/** Reports that a start brings: those of the task at its start, and those of what it ends. */
+function reportsOfStart({ target, isJoin }: WorkIntent, { stands }: Standing): Due {
+  const left = isJoin ? [] : runningOf(stands).filter((each) => each.target !== target);
+  return [
+    ...left.map((each) => ({ target: each.target, when: ['end'] as const })),
+    ...(target === undefined || runningOf(stands).some((each) => each.target === target)
+      ? []
+      : [{ target, when: ['start'] as const }]),
+  ];
+}
+
+function missingReport(
+  { answers }: { readonly answers: readonly Answer[] },
+  due: Due,
+  { directory }: Table,
+): Need | undefined {
+  for (const { target, when } of due) {
+    const reports = directory.tasks.get(target)?.reports ?? [];
+    const index = reports.findIndex(
+      (report, i) =>
+        when.includes(report.when) &&
+        !answers.some((answer) => answer.target === target && answer.index === i),
+    );
+    const report = reports[index];
+    if (report) return ask({ kind: 'report', target, index, report, half: {} });
+  }
+  return undefined;
+}
+
+function needOfAct(intent: ActIntent, standing: Standing, table: Table): Need {
+  const { stands } = standing;
+  const running = runningOf(stands);
+  const all = running.map(({ target }) => target);
+  const isStop = intent.action === 'off-task' || intent.action === 'done';
+  if (isStop && running.length === 0) return refuse('station.on_nothing');
+  if (intent.action === 'shift-in' && stands.shift) return refuse('station.already_in');
+  if (intent.action === 'shift-out' && !stands.shift && stands.doing.status === 'nothing')
+    return refuse('station.not_in');
+  if (isStop && intent.targets === undefined)
+    return running.length === 1
+      ? { kind: 'fill', intent: { ...intent, targets: all } }
+      : ask({ kind: 'which-running', choices: all });
+  // A label that was scanned while he was on it may be answered when he is on it no longer.
+  if (isStop && !intent.targets?.some((target) => all.includes(target))) return refuse('station.on_nothing');
+  const ended = isStop ? (intent.targets ?? []) : intent.action === 'shift-out' ? all : [];
+  const ends = isStop || intent.action === 'shift-out';
+  if (ends && !intent.isConfirmed) return ask({ kind: 'confirm-stop', targets: ended });
+  const when: TaskReport['when'][] = intent.action === 'done' ? ['end', 'done'] : ['end'];
+  const due = ended.map((target) => ({ target, when }));
+  return missingReport(intent, due, table) ?? NOTHING;
+}
+
+/** A stop or a shift end that the rule had to make, and that its technician has not spoken of yet. */
+function forgottenEnd({ technician, at }: Standing, { directory }: Table): Need | undefined {
+  const { shift, doing } = technician.state;
+  const policyAt = (since: Instant) => inForceAt(directory.facts.policy, since);
+  const isOverdue = (since: Instant, hours: number) => at > since + hours * 3600;
+  const person = directory.people.get(technician.id);
+  const offer = (
+    forgotten: 'forgotten-stop' | 'forgotten-shift-out',
+    about: EntryId,
+    from: Instant,
+    hours: number,
+  ): Need | undefined => {
+    if (directory.proposed.has(about)) return undefined;
+    const to = toInstant(from + hours * 3600);
+    const likely = [person?.plannedEnd, person?.lastAt].filter(
+      (each): each is Instant => each !== null && each !== undefined && each > from && each <= to,
+    );
+    return ask({ kind: 'forgot', forgotten, about, from, to, choices: [...new Set(likely)] });
+  };
+  if (shift) {
+    const { maxShiftHours } = policyAt(shift.since);
+    if (isOverdue(shift.since, maxShiftHours))
+      return offer('forgotten-shift-out', shift.entry, shift.since, maxShiftHours);
+  }
+  if (doing.status !== 'work') return undefined;
+  const { maxStintHours } = policyAt(doing.since);
+  return isOverdue(doing.since, maxStintHours)
+    ? offer('forgotten-stop', doing.entry, doing.since, maxStintHours)
+    : undefined;
+}
+
+/** Whether a lead's badge may let it through: anybody whom the shop calls a lead. */
+export const isLead = ({ people }: StationDirectory, technician: BoardTechnician['id']): boolean =>
+  people.get(technician)?.isLead ?? false;

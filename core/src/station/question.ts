@@ -1,0 +1,143 @@
+import type { EntryId, TargetId } from '../ledger/index.ts';
+import type { Instant } from '../time/index.ts';
+import type { WorkType } from '../work/index.ts';
+import type { StationRefusal } from './conversation.ts';
+import type { ResourceId, StationDirectory, TaskReport } from './directory.ts';
+import type { RequestKind } from './floorEntry.ts';
+
+/** What a report came to. */
+export type ReportValue =
+  | { readonly kind: 'skipped' }
+  | { readonly kind: 'pieces'; readonly good: number; readonly scrap: number; readonly reason?: string }
+  | { readonly kind: 'value'; readonly value: number }
+  | { readonly kind: 'remark'; readonly text: string };
+
+/** The answer to one report that a task asks for, by its place among the task's reports. */
+export type Answer = { readonly target: TargetId; readonly index: number; readonly value: ReportValue };
+
+/** Pieces are asked for one figure after the other; a value outside its limits is asked for twice. */
+export type HalfReport = { readonly good?: number; readonly scrap?: number; readonly outside?: number };
+
+/** What the station must know before it can do what somebody wants. */
+export type Question =
+  | { readonly kind: 'which-task'; readonly choices: readonly TargetId[] }
+  /** Which of several running ones to leave or finish. */
+  | { readonly kind: 'which-running'; readonly choices: readonly TargetId[] }
+  | { readonly kind: 'which-activity'; readonly choices: readonly TargetId[] }
+  | { readonly kind: 'which-machine'; readonly choices: readonly ResourceId[] }
+  | { readonly kind: 'reopen'; readonly target: TargetId }
+  | { readonly kind: 'confirm-stop'; readonly targets: readonly TargetId[] }
+  /** The order's estimate leaves this kind of work out; `activity` is where such time belongs, if the shop has said. */
+  | {
+      readonly kind: 'outside';
+      readonly workType: WorkType;
+      readonly target: TargetId;
+      readonly activity: TargetId | null;
+    }
+  /** Refused, but a lead may let it through with his badge. */
+  | { readonly kind: 'override'; readonly code: StationRefusal; readonly text: string }
+  | { readonly kind: 'earlier'; readonly most: number }
+  | {
+      readonly kind: 'report';
+      readonly target: TargetId;
+      readonly index: number;
+      readonly report: TaskReport;
+      readonly half: HalfReport;
+    }
+  | {
+      readonly kind: 'forgot';
+      readonly forgotten: 'forgotten-stop' | 'forgotten-shift-out';
+      readonly about: EntryId;
+      readonly from: Instant;
+      readonly to: Instant;
+      readonly choices: readonly Instant[];
+    }
+  | { readonly kind: 'pin'; readonly isChecking: boolean }
+  | { readonly kind: 'request'; readonly what: RequestKind };
+
+/** One offered answer. */
+export type Option =
+  | { readonly kind: 'target'; readonly target: TargetId }
+  | { readonly kind: 'machine'; readonly machine: ResourceId }
+  | { readonly kind: 'minutes'; readonly minutes: number }
+  | { readonly kind: 'instant'; readonly at: Instant }
+  | { readonly kind: 'reason'; readonly reason: string }
+  | {
+      readonly kind: 'word';
+      readonly word: 'yes' | 'no' | 'all' | 'skip' | 'beside-the-job' | 'send' | 'not-now';
+    };
+
+const word = (name: Extract<Option, { kind: 'word' }>['word']): Option => ({ kind: 'word', word: name });
+const targets = (ids: readonly TargetId[]) => ids.map((target): Option => ({ kind: 'target', target }));
+const MINUTES_BACK = [5, 10, 15] as const;
+
+/** Which part of a report is asked for now. */
+export const partOf = ({
+  report,
+  half,
+}: Extract<Question, { kind: 'report' }>): 'good' | 'scrap' | 'reason' | 'value' | 'remark' => {
+  if (report.kind !== 'pieces') return report.kind;
+  if (half.good === undefined) return 'good';
+  return half.scrap === undefined ? 'scrap' : 'reason';
+};
+
+/** The answers that a question offers, in the order of their number keys. */
+export function optionsOf(
+  question: Question,
+  { scrapReasons }: Pick<StationDirectory, 'scrapReasons'>,
+): readonly Option[] {
+  switch (question.kind) {
+    case 'which-task':
+    case 'which-activity':
+      return targets(question.choices);
+    case 'which-running':
+      return [...targets(question.choices), word('all')];
+    case 'which-machine':
+      return question.choices.map((machine): Option => ({ kind: 'machine', machine }));
+    case 'reopen':
+    case 'confirm-stop':
+      return [word('yes'), word('no')];
+    case 'outside':
+      return question.activity
+        ? [...targets([question.activity]), word('beside-the-job')]
+        : [word('beside-the-job'), word('no')];
+    case 'override':
+      return [word('no')];
+    case 'earlier':
+      return MINUTES_BACK.filter((minutes) => minutes <= question.most).map((minutes): Option => ({
+        kind: 'minutes',
+        minutes,
+      }));
+    case 'report': {
+      // A reason can always be left out: the pieces that were counted must not be lost for want of a word.
+      if (partOf(question) === 'reason')
+        return [...scrapReasons.map((reason): Option => ({ kind: 'reason', reason })), word('skip')];
+      return question.report.maySkip ? [word('skip')] : [];
+    }
+    case 'forgot':
+      return [...question.choices.map((at): Option => ({ kind: 'instant', at })), word('not-now')];
+    case 'pin':
+      return [];
+    case 'request':
+      return question.what === 'correction' ? [] : [word('send')];
+  }
+}
+
+/** Whether a question takes figures, words or a clock time beside its offered answers. */
+export function takesOf(question: Question): 'figures' | 'words' | 'clock' | 'nothing' {
+  switch (question.kind) {
+    case 'earlier':
+    case 'pin':
+      return 'figures';
+    case 'forgot':
+      return 'clock';
+    case 'request':
+      return 'words';
+    case 'report': {
+      const part = partOf(question);
+      return part === 'remark' ? 'words' : part === 'reason' ? 'nothing' : 'figures';
+    }
+    default:
+      return 'nothing';
+  }
+}

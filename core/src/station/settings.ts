@@ -1,0 +1,58 @@
+import type { ResourceId } from './directory.ts';
+
+/** What a badge alone does: shows where its owner stands, or signs him in and out. */
+export const STATION_KINDS = ['labor', 'presence'] as const;
+export type StationKind = (typeof STATION_KINDS)[number];
+
+/** How people are known here: by their badge, by badge and PIN, or by touching their name. */
+export const IDENTITIES = ['badge', 'badge-pin', 'names'] as const;
+export type IdentityRule = (typeof IDENTITIES)[number];
+
+/** Languages that a station speaks. */
+export const LANGUAGES = ['en', 'de'] as const;
+export type Language = (typeof LANGUAGES)[number];
+
+/** How one station behaves. */
+export type StationSettings = {
+  readonly kind: StationKind;
+  readonly identity: IdentityRule;
+  /** Departments and crews whose people are listed here; none named: everybody. */
+  readonly people: readonly string[];
+  /** Work centers whose tasks are offered here; none named: all. */
+  readonly workCenters: readonly string[];
+  /** The machine that stands here and is meant where none is scanned. */
+  readonly machine: ResourceId | null;
+  /** Whether a code may be typed by hand. */
+  readonly mayType: boolean;
+  /** Whether work that starts without a shift in signs in as well. */
+  readonly signsIn: boolean;
+  /** How far back a start may be set, in minutes. */
+  readonly maxEarlierMinutes: number;
+  /** Whether a finished task may be taken up again, after asking. */
+  readonly mayReopen: boolean;
+  /** Whether a lead's badge may let through what is refused. */
+  readonly mayOverride: boolean;
+  /** How long a screen stays after a badge and after something done, in seconds. */
+  readonly clearAfterBadge: number;
+  readonly clearAfterDone: number;
+  readonly language: Language;
+  readonly isMuted: boolean;
+};
+
+/** What holds where a shop has said nothing. */
+export const DEFAULT_STATION_SETTINGS: StationSettings = {
+  kind: 'labor',
+  identity: 'badge',
+  people: [],
+  workCenters: [],
+  machine: null,
+  mayType: true,
+  signsIn: false,
+  maxEarlierMinutes: 30,
+  mayReopen: true,
+  mayOverride: false,
+  clearAfterBadge: 60,
+  clearAfterDone: 6,
+  language: 'en',
+  isMuted: false,
+};

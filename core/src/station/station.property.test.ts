@@ -1,0 +1,174 @@
+import fc from 'fast-check';
+import { clock, entryId, target, technician } from '../ledger/shop.fixture.ts';
+import type { TechnicianId } from '../people/index.ts';
+import { ACTIONS, codeOfAction } from '../scan/index.ts';
+import { IDLE } from './conversation.ts';
+import type { StationInput, StationState, Touch } from './conversation.ts';
+import { recordLocally } from './directory.ts';
+import type { StationDirectory } from './directory.ts';
+import { isFloorEntry } from './floorEntry.ts';
+import { DEFAULT_STATION_SETTINGS, IDENTITIES, STATION_KINDS } from './settings.ts';
+import { LABELS, directory, withReports } from './shop.fixture.ts';
+import { converse } from './station.ts';
+
+/** 500 runs of 200 inputs each: 100,000 inputs. */
+const RUNS = 500;
+const INPUTS = 200;
+
+const people = ['ada', 'bo', 'lea', 'left'].map(technician);
+const TOUCHES: readonly Touch[] = [...ACTIONS, 'indirect', 'lead-crew', 'correction'];
+
+type Body = StationInput extends infer I
+  ? I extends StationInput
+    ? Omit<I, 'now' | 'entryId'>
+    : never
+  : never;
+const anyText = fc.oneof(
+  { weight: 8, arbitrary: fc.constantFrom(...Object.values(LABELS), ...ACTIONS.map(codeOfAction)) },
+  { weight: 1, arbitrary: fc.string({ maxLength: 20 }) },
+  {
+    weight: 1,
+    arbitrary: fc
+      .tuple(fc.constantFrom(...Object.values(LABELS)), fc.nat(15))
+      .map(([code, at]) => code.slice(0, at) + code),
+  },
+);
+const anyInput: fc.Arbitrary<Body> = fc.oneof(
+  {
+    weight: 12,
+    arbitrary: fc.record({
+      type: fc.constant('scan' as const),
+      text: anyText,
+      source: fc.constantFrom('scan' as const, 'typed' as const, 'camera' as const),
+    }),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.record({ type: fc.constant('touch' as const), action: fc.constantFrom(...TOUCHES) }),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.record({ type: fc.constant('choose' as const), option: fc.integer({ min: -1, max: 9 }) }),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      type: fc.constant('pick' as const),
+      target: fc.constantFrom('a', 'b', 'gone').map(target),
+    }),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({ type: fc.constant('name' as const), technician: fc.constantFrom(...people) }),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.record({
+      type: fc.constant('answer' as const),
+      text: fc.constantFrom('4', '0', '12:30', 'worn', '', '2026'),
+    }),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.record({
+      type: fc.constant('pin' as const),
+      technician: fc.constantFrom(...people),
+      answer: fc.constantFrom('right' as const, 'wrong' as const, 'wait' as const, 'unreachable' as const),
+    }),
+  },
+  { weight: 1, arbitrary: fc.record({ type: fc.constant('calibrated' as const) }) },
+  { weight: 1, arbitrary: fc.record({ type: fc.constant('tick' as const) }) },
+);
+const anySession = fc.record({
+  inputs: fc.array(
+    fc.tuple(anyInput, fc.oneof(fc.integer({ min: 0, max: 9_000 }), fc.integer({ min: 0, max: 90_000 }))),
+    {
+      minLength: INPUTS,
+      maxLength: INPUTS,
+      size: 'max',
+    },
+  ),
+  kind: fc.constantFrom(...STATION_KINDS),
+  identity: fc.constantFrom(...IDENTITIES),
+  signsIn: fc.boolean(),
+  mayOverride: fc.boolean(),
+  isOnline: fc.boolean(),
+  hasReports: fc.boolean(),
+});
+
+/** Everybody whose badge was meant for what is recorded now: whoever stands on the screen, completes what waited, or
+ *  belongs to the crew that is open. */
+function meant(before: StationState, after: StationState, input: StationInput, known: StationDirectory) {
+  const those = new Set<TechnicianId>();
+  for (const { conversation } of [before, after]) {
+    if (conversation.step === 'person' || conversation.step === 'asked')
+      those.add(conversation.person.technician);
+    if (conversation.step === 'crew')
+      for (const { technician: id, isMissing } of conversation.members) if (!isMissing) those.add(id);
+  }
+  const { said } = before;
+  if (before.conversation.step === 'idle' && said && 'technician' in said) those.add(said.technician);
+  if (input.type === 'name') those.add(input.technician);
+  if (input.type === 'scan') {
+    const meaning = known.codes.get(input.text.trim().toUpperCase());
+    if (meaning?.kind === 'badge' || meaning?.kind === 'person-act') those.add(meaning.technician);
+  }
+  return those;
+}
+
+test('whatever is scanned, touched or typed: it never fails, never charges whose badge was not meant, and clears itself', () => {
+  fc.assert(
+    fc.property(anySession, ({ inputs, isOnline, hasReports, ...chosen }) => {
+      const settings = { ...DEFAULT_STATION_SETTINGS, ...chosen };
+      let known = hasReports ? withReports('a', {}, { when: 'start', kind: 'remark' }) : directory;
+      let state = IDLE;
+      let now = clock(8) * 1000;
+      inputs.forEach(([body, passed], i) => {
+        now += passed;
+        const input = { ...body, now, entryId: entryId(`e${i}`) } as StationInput;
+        const before = converse(state, { type: 'tick', now }, { directory: known, settings, isOnline }).state;
+        const step = converse(state, input, { directory: known, settings, isOnline });
+        const allowed = meant(before, step.state, input, known);
+        for (const effect of step.effects) {
+          if (effect.type !== 'append') continue;
+          const { entry } = effect;
+          if (!isFloorEntry(entry) && 'technician' in entry && entry.technician)
+            expect([...allowed]).toContain(entry.technician);
+          known = recordLocally(known, entry);
+        }
+        state = step.state;
+      });
+      const later = converse(
+        state,
+        { type: 'tick', now: now + 61_000 },
+        { directory: known, settings, isOnline },
+      );
+      expect(later.state.conversation.step).toBe('idle');
+      expect(later.state.said).toBeNull();
+    }),
+    { seed: 20_260, numRuns: RUNS },
+  );
+});
+
+test('ids of entries are never made twice', () => {
+  fc.assert(
+    fc.property(anySession, ({ inputs, isOnline, ...chosen }) => {
+      const settings = { ...DEFAULT_STATION_SETTINGS, ...chosen };
+      let known = directory;
+      let state = IDLE;
+      const seen = new Set<string>();
+      inputs.forEach(([body], i) => {
+        const input = { ...body, now: clock(8) * 1000 + i * 3000, entryId: entryId(`e${i}`) } as StationInput;
+        const step = converse(state, input, { directory: known, settings, isOnline });
+        for (const effect of step.effects)
+          if (effect.type === 'append') {
+            expect(seen.has(effect.entry.id)).toBe(false);
+            seen.add(effect.entry.id);
+            known = recordLocally(known, effect.entry);
+          }
+        state = step.state;
+      });
+    }),
+    { seed: 20_260, numRuns: 100 },
+  );
+});

@@ -1,0 +1,22 @@
+import { toInstant } from './instant.ts';
+import type { LocalDay } from './day.ts';
+import type { Instant } from './instant.ts';
+import type { Zone } from './zone.ts';
+
+/** The instant at which a wall clock shows so many seconds since midnight on a local day; of two, the earlier, and of
+ *  none (clocks went forward over it) as much later as they went. */
+export function atWallClock(zone: Zone, day: LocalDay, clockSeconds: number): Instant {
+  const guess = toInstant(zone.startOf(day) + clockSeconds);
+  const shift = clockSeconds - zone.clockAt(guess);
+  const moved = toInstant(guess + shift);
+  return zone.clockAt(moved) === clockSeconds ? moved : guess;
+}
+
+/** Reads a clock time as a hand types it: `7:05`, `7.05`, `705`, `0705`. Seconds since midnight; absent for anything
+ *  else. */
+export function parseClock(text: string): number | undefined {
+  const match = /^(\d{1,2})[:.]?(\d{2})$/.exec(text.trim());
+  if (!match) return undefined;
+  const [hours, minutes] = [Number(match[1]), Number(match[2])];
+  return hours < 24 && minutes < 60 ? hours * 3600 + minutes * 60 : undefined;
+}

@@ -1,0 +1,55 @@
+import type { EntryId } from '@wergon/core/ledger';
+import { Defect } from '@wergon/core/result';
+import { formatInstant, toInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import type { Context } from '@wergon/server/app';
+import { readBatch } from '@wergon/server/ledger';
+import { stationId } from './enterStations.ts';
+
+/** What people asked for at stations today, and what the desk answered; minutes before the demo opens. */
+const REQUESTS = [
+  {
+    technician: 't3',
+    what: 'part',
+    text: 'Slot paper, 0.3 mm',
+    station: 'Winding 2',
+    ago: 64,
+    answer: { text: 'Slot paper is at the counter.', by: 'Mikko Rask', ago: 47 },
+  },
+  { technician: 't16', what: 'help', text: '', station: 'Balancing', ago: 9 },
+  { technician: 't21', what: 'part', text: 'Bearing 6311, two', station: 'Assembly', ago: 22 },
+] as const;
+
+/** Records the sample shop's requests as its stations and its desk would. */
+export async function askForThings(
+  { journal }: Context,
+  clock: { readonly set: (ms: number) => void },
+  opensAt: Instant,
+): Promise<void> {
+  for (const [i, { technician, what, text, station, ago, ...more }] of REQUESTS.entries()) {
+    const at = toInstant(opensAt - ago * 60);
+    const id = `request-${i + 1}` as EntryId;
+    clock.set(at * 1000);
+    const entry = { id, type: 'request', at: formatInstant(at), technician, what, target: null, text };
+    const line = { source: 'touch', action: id, deviceAt: formatInstant(at), clockOffset: 0, entry };
+    const { outcomes } = await journal.append({ kind: 'station', id: stationId(station) }, readBatch([line]));
+    if (outcomes[0]?.result !== 'recorded')
+      throw new Defect(`sample request: ${JSON.stringify(outcomes[0])}`);
+    if (!('answer' in more)) continue;
+    const answeredAt = toInstant(opensAt - more.answer.ago * 60);
+    clock.set(answeredAt * 1000);
+    const answerId = `answer-${i + 1}` as EntryId;
+    const { by, text: words } = more.answer;
+    const answer = { id: answerId, type: 'answer', at: answeredAt, request: id, text: words, by } as const;
+    await journal.appendAll({ kind: 'desk', id: 'mikko' }, [
+      {
+        kind: 'floor',
+        id: answerId,
+        body: { ...answer, at: formatInstant(answeredAt) },
+        entry: answer,
+        sent: { source: 'desk', via: [], action: answerId, deviceAt: answeredAt, clockOffset: 0 },
+      },
+    ]);
+  }
+  clock.set(opensAt * 1000);
+}

@@ -1,0 +1,80 @@
+import type { RequestsJson } from '@wergon/contract/station';
+import type { EntryId } from '@wergon/core/ledger';
+import type { FloorEntry } from '@wergon/core/station';
+import { formatInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import type { Envelope } from '../ledger/envelope.ts';
+import type { FloorAnswer } from '../ledger/incoming.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+
+/** Requests that one page shows. */
+const NEWEST = 100;
+
+/** An entry as its JSON: instants are text. */
+type Told<E> = Omit<E, 'at'> & { readonly at: string };
+export type Request = Extract<FloorEntry, { type: 'request' }>;
+
+const load = <E extends { readonly at: unknown }>(sql: Sql, type: string, most: number) =>
+  sql
+    .all<{ body: string; envelope: string }>(
+      `select "body", "envelope" from "journal" where "stream" = 'floor' and "type" = ? order by "seq" desc limit ?`,
+      [type, most],
+    )
+    // Recorded by our own writer, from an entry that was read.
+    .map(({ body, envelope }) => ({
+      entry: JSON.parse(body) as Told<E>,
+      envelope: JSON.parse(envelope) as Envelope,
+    }));
+
+/** What people asked for, newest first, each with its latest answer. */
+export function loadRequests(
+  sql: Sql,
+  facts: ShopFacts,
+  stations: ReadonlyMap<string, string>,
+): RequestsJson['requests'] {
+  const answers = new Map(
+    load<FloorAnswer>(sql, 'answer', 3 * NEWEST)
+      .reverse()
+      .map(({ entry: { request, at, by, text } }) => [request, { at, by, text }]),
+  );
+  return load<Request>(sql, 'request', NEWEST).map(({ entry, envelope }) => {
+    const task = entry.target === null ? undefined : facts.tasks.get(entry.target);
+    const activity = entry.target === null ? undefined : facts.activities.get(entry.target);
+    const order = task && facts.orders.get(task.order);
+    return {
+      id: entry.id,
+      at: entry.at,
+      technician: entry.technician,
+      name: facts.technicians.get(entry.technician)?.name ?? '',
+      what: entry.what,
+      target: task ? `${order?.number ?? ''} ${task.title}` : (activity?.title ?? null),
+      text: entry.text,
+      station: stations.get(envelope.author.id) ?? '',
+      answer: answers.get(entry.id) ?? null,
+    };
+  });
+}
+
+/** A request by its id; absent for one that was never made. */
+export function findRequest(sql: Sql, id: EntryId): { readonly technician: string } | undefined {
+  const [row] = sql.all<{ body: string }>(
+    `select "body" from "journal" where "id" = ? and "stream" = 'floor' and "type" = 'request'`,
+    [id],
+  );
+  return row && (JSON.parse(row.body) as Told<Request>);
+}
+
+/** Answers since an instant, with whom they are for, oldest first. */
+export function loadAnswers(sql: Sql, since: Instant) {
+  const from = formatInstant(since);
+  return sql
+    .all<{ technician: string; at: string; by: string; text: string }>(
+      `select json_extract(r."body", '$.technician') as "technician", json_extract(a."body", '$.at') as "at",
+         json_extract(a."body", '$.by') as "by", json_extract(a."body", '$.text') as "text"
+       from "journal" a join "journal" r on r."id" = json_extract(a."body", '$.request')
+       where a."stream" = 'floor' and a."type" = 'answer' order by a."seq" desc limit ${NEWEST}`,
+    )
+    .filter(({ at }) => at >= from)
+    .reverse();
+}

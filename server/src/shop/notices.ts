@@ -1,0 +1,38 @@
+import { randomUUID } from 'node:crypto';
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant, toDay } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { refuse } from '../app/problem.ts';
+import { NoticeEntity } from './entities.ts';
+
+/** Notices of the shop on the stations' idle screens. */
+export function mountNotices(mount: Mount, { database, clock, live }: Context): void {
+  mount('notices', async () => {
+    const notices = await database.em.fork().findAll(NoticeEntity, { orderBy: { at: -1 } });
+    return ok({
+      notices: notices.map(({ id, at, by, text, untilDay }) => ({
+        id,
+        at: formatInstant(at as Instant),
+        by,
+        text,
+        until: untilDay == null ? null : formatDay(toDay(untilDay)),
+      })),
+    });
+  });
+
+  mount('addNotice', async ({ body: { text, until }, who }) => {
+    const id = randomUUID();
+    const by = who.kind === 'desk' ? who.user.name : '';
+    await database.em.fork().insert(NoticeEntity, { id, at: clock.now(), by, text, untilDay: until });
+    live.publishSetup();
+    return ok({ id });
+  });
+
+  mount('removeNotice', async ({ param }) => {
+    const removed = await database.em.fork().nativeDelete(NoticeEntity, { id: param('notice') });
+    live.publishSetup();
+    return removed > 0 ? ok(null) : refuse('record.not_found');
+  });
+}

@@ -1,0 +1,155 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import type { BoardJson } from '@wergon/contract/floor';
+import type { DirectoryJson } from '@wergon/contract/station';
+import type { TargetId } from '@wergon/core/ledger';
+import { plannedOn } from '@wergon/core/people';
+import type { TechnicianId } from '@wergon/core/people';
+import { formatDay, formatInstant, inForceAt, parseInstant, toDay, toInstant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import { loadAnswers } from '../floor/requests.ts';
+import { PatternEntity } from '../people/entities.ts';
+import { ActivityEntity, ListItemEntity, NoticeEntity, ResourceEntity } from '../shop/entities.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+
+const DAY_SECONDS = 86_400;
+/** How long an answer from the desk stands at its technician's badge: the rest of any shift. */
+const ANSWER_SECONDS = 16 * 3600;
+/** How far back a last entry is looked for; earlier ones hold nobody up. */
+const LAST_SECONDS = 3 * DAY_SECONDS;
+
+type Details = Pick<
+  DirectoryJson,
+  'briefs' | 'jobs' | 'people' | 'resources' | 'belongs' | 'scrapReasons' | 'notices'
+>;
+
+/** What the journal says of tasks and people that stands on no board. */
+export function loadMoves(sql: Sql, now: Instant) {
+  const since = now - LAST_SECONDS;
+  const counts = sql.all<{ target: TargetId; good: number; scrap: number }>(
+    `select json_extract("body", '$.targets[0]') as "target", sum(json_extract("body", '$.good')) as "good",
+       sum(json_extract("body", '$.scrap')) as "scrap"
+     from "effective_entry" where "type" = 'count' group by 1`,
+  );
+  const last = sql.all<{ technician: TechnicianId; at: Instant }>(
+    `select "technician", max("to_at") as "at" from (
+       select "technician", "to_at" from "stint" where "to_at" > ?
+       union all select "technician", "to_at" from "presence" where "to_at" > ?
+     ) group by "technician"`,
+    [since, since],
+  );
+  return {
+    counts: new Map(counts.map(({ target, ...pieces }) => [target, pieces])),
+    lastAt: new Map(last.map(({ technician, at }) => [technician, at])),
+    answers: loadAnswers(sql, toInstant(now - ANSWER_SECONDS)),
+  };
+}
+
+/** What a station must know beside the board and the codes. */
+export async function loadDetails(
+  em: EntityManager,
+  facts: ShopFacts,
+  board: BoardJson,
+  moves: ReturnType<typeof loadMoves>,
+  now: Instant,
+): Promise<Details> {
+  const today = facts.zone.dayAt(now);
+  const resources = await em.find(ResourceEntity, { isOff: false });
+  const activities = await em.find(ActivityEntity, { isOff: false });
+  const reasons = await em.find(
+    ListItemEntity,
+    { list: 'scrap-reason', isOff: false },
+    { orderBy: { name: 1 } },
+  );
+  const notices = (await em.findAll(NoticeEntity, { orderBy: { at: -1 } })).filter(
+    ({ untilDay }) => untilDay == null || untilDay >= today,
+  );
+  return {
+    briefs: board.tasks.flatMap(({ id }) => {
+      const task = facts.tasks.get(id as TargetId);
+      if (!task) return [];
+      return [
+        {
+          task: id,
+          workCenter: task.workCenter,
+          position: task.position,
+          instructions: (task.instructions ?? []).map(({ text }) => text),
+          // A report that was made before it could be marked may be left out.
+          reports: (task.reports ?? []).map((report) => ({ ...report, maySkip: report.maySkip ?? true })),
+          assigned: task.assigned ?? [],
+          ...(moves.counts.get(id as TargetId) ?? { good: 0, scrap: 0 }),
+        },
+      ];
+    }),
+    jobs: board.orders.map(({ id }) => {
+      const order = facts.orders.get(id);
+      return {
+        order: id,
+        quantity: order?.quantity ?? 0,
+        due: order?.dueDay == null ? null : formatDay(toDay(order.dueDay)),
+      };
+    }),
+    people: await loadPeople(em, facts, board, moves, now),
+    resources: resources.map(({ id, kind, name, workCenter, asksMachine }) => ({
+      id,
+      kind,
+      name,
+      workCenter,
+      asksMachine,
+    })),
+    belongs: activities.flatMap(({ id, takesWork }) =>
+      takesWork == null ? [] : [{ workType: takesWork, activity: id }],
+    ),
+    scrapReasons: reasons.map(({ name }) => name),
+    notices: notices.map(({ at, by, text }) => ({ at: formatInstant(at as Instant), by, text })),
+  };
+}
+
+async function loadPeople(
+  em: EntityManager,
+  facts: ShopFacts,
+  board: BoardJson,
+  { lastAt, answers }: ReturnType<typeof loadMoves>,
+  now: Instant,
+): Promise<Details['people']> {
+  const patterns = await em.findAll(PatternEntity);
+  /** When the shift of a day was planned to end. */
+  const plannedEnd = (technician: string, day: LocalDay): Instant | null => {
+    const own = patterns
+      .filter((pattern) => pattern.technician === technician)
+      .map(({ fromDay, weeks }) => ({ from: toDay(fromDay), weeks }));
+    const planned = plannedOn(own, false, false, day);
+    if (planned.kind !== 'work') return null;
+    const { startMinute, endMinute } = planned.plan;
+    const isNextDay = endMinute <= startMinute;
+    return toInstant(facts.zone.startOf((isNextDay ? day + 1 : day) as LocalDay) + endMinute * 60);
+  };
+  return board.technicians.flatMap(({ id, state }) => {
+    const technician = facts.technicians.get(id as TechnicianId);
+    if (!technician) return [];
+    const since = state.shift?.since ?? (state.doing.status === 'nothing' ? undefined : state.doing.since);
+    const began = since === undefined ? undefined : parseInstant(since);
+    const starts = [state.shift, state.doing.status === 'nothing' ? null : state.doing].flatMap((each) => {
+      const at = each && parseInstant(each.since);
+      return at?.ok ? [at.value] : [];
+    });
+    const last = Math.max(...starts, lastAt.get(id as TechnicianId) ?? 0);
+    const hours = inForceAt(facts.policy, now).maxStintHours;
+    const isOld = began?.ok === true && now - began.value > hours * 3600;
+    const end = isOld ? plannedEnd(id, facts.zone.dayAt(began.value)) : null;
+    return [
+      {
+        technician: id,
+        crew: technician.crew,
+        isLead: technician.isLead,
+        hasPin: technician.pinHash != null,
+        language: technician.language ?? null,
+        lastAt: last === 0 ? null : formatInstant(toInstant(last)),
+        plannedEnd: end === null ? null : formatInstant(end),
+        messages: answers
+          .filter((answer) => answer.technician === id)
+          .map(({ at, by, text }) => ({ at, by, text })),
+      },
+    ];
+  });
+}

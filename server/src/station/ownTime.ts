@@ -1,0 +1,65 @@
+import type { OwnTimeJson } from '@wergon/contract/station';
+import { collect, deriveAttendance, noStrands, piecesOf, settleAt, sumEntered } from '@wergon/core/ledger';
+import type { TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { formatDay, weekdayOf } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import { loadHours, loadPresence, loadStates, loadStints } from '../ledger/strands.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+
+const WEEK = 7;
+
+/** One technician's own week up to now, day by day: attended, charged, and on what. */
+export function loadOwnTime(sql: Sql, facts: ShopFacts, technician: TechnicianId, now: Instant): OwnTimeJson {
+  const today = facts.zone.dayAt(now);
+  const first = (today - weekdayOf(today) + 1) as LocalDay;
+  const asked = {
+    technician,
+    from: facts.zone.startOf(first),
+    to: facts.zone.startOf((first + WEEK) as LocalDay),
+  };
+  const tail = noStrands();
+  const state = loadStates(sql).get(technician);
+  if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
+  const stints = [...loadStints(sql, asked), ...tail.stints];
+  const hours = loadHours(sql, first, today).filter((entry) => entry.technician === technician);
+  const { days } = deriveAttendance(
+    {
+      technician,
+      stints,
+      shifts: [...loadPresence(sql, 'shift', asked), ...tail.shifts],
+      breaks: [...loadPresence(sql, 'break', asked), ...tail.breaks],
+      enteredByDay: sumEntered(hours),
+    },
+    facts,
+  );
+  const charged = new Map<LocalDay, Map<TargetId, number>>();
+  const charge = (day: LocalDay, target: TargetId | undefined, seconds: number) => {
+    if (target === undefined) return;
+    const own = charged.get(day) ?? new Map<TargetId, number>();
+    charged.set(day, own.set(target, (own.get(target) ?? 0) + seconds));
+  };
+  for (const stint of stints)
+    for (const { day, target, seconds } of piecesOf(stint, facts)) charge(day, target, seconds);
+  for (const { day, targets, seconds } of hours) charge(day, targets[0], seconds);
+  const titleOf = (target: TargetId) => {
+    const task = facts.tasks.get(target);
+    const order = task && facts.orders.get(task.order);
+    return { title: task?.title ?? facts.activities.get(target)?.title ?? '', order: order?.number ?? '' };
+  };
+  return {
+    days: Array.from({ length: today - first + 1 }, (_, i) => (first + i) as LocalDay).map((day) => {
+      const lines = [...(charged.get(day) ?? [])].map(([target, seconds]) => ({
+        ...titleOf(target),
+        seconds,
+      }));
+      return {
+        day: formatDay(day),
+        attendedSeconds: days.find((each) => each.day === day)?.attendedSeconds ?? 0,
+        chargedSeconds: lines.reduce((sum, { seconds }) => sum + seconds, 0),
+        lines,
+      };
+    }),
+  };
+}

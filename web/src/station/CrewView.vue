@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { TechnicianId } from '@wergon/core/people';
+import type { Conversation } from '@wergon/core/station';
+import { useWords } from './useWords.ts';
+
+type Crew = Extract<Conversation, { step: 'crew' }>;
+const props = defineProps<{ crew: Crew }>();
+const emit = defineEmits<{
+  tick: [technician: TechnicianId];
+  act: [action: 'off-task' | 'break' | 'shift-out'];
+}>();
+const said = useWords();
+
+const target = computed(() => {
+  const id = props.crew.work?.target;
+  return id === undefined ? undefined : said.value.names.target(id);
+});
+const rows = computed(() =>
+  props.crew.members.map(({ technician, isMissing }) => ({
+    technician,
+    isMissing,
+    name: said.value.names.person(technician),
+    isStarted: props.crew.started.includes(technician),
+  })),
+);
+const ACTS = ['off-task', 'break', 'shift-out'] as const;
+</script>
+
+<template>
+  <section class="crew">
+    <h1>
+      {{ said.words.ui.crew }}<template v-if="target">: {{ target }}</template>
+    </h1>
+    <p v-if="rows.length === 0" class="empty">{{ said.words.ui.crewEmpty }}</p>
+    <ul>
+      <li v-for="row in rows" :key="row.technician">
+        <button
+          type="button"
+          :class="{ missing: row.isMissing }"
+          :aria-pressed="!row.isMissing"
+          @click="emit('tick', row.technician)"
+        >
+          <b aria-hidden="true">{{ row.isMissing ? '–' : '✓' }}</b>
+          <span>{{ row.name }}</span>
+          <i v-if="row.isMissing">{{ said.words.ui.missing }}</i>
+          <i v-else-if="row.isStarted">{{ said.words.ui.started }}</i>
+        </button>
+      </li>
+    </ul>
+    <div v-if="crew.lead" class="acts">
+      <button v-for="action in ACTS" :key="action" type="button" @click="emit('act', action)">
+        {{ said.words.button[action] }}
+      </button>
+    </div>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.crew {
+  height: 100%;
+  padding: 26px 34px;
+  overflow: auto;
+}
+h1 {
+  margin: 0 0 18px;
+  font-size: clamp(32px, 4.4vw, 72px);
+  font-weight: 700;
+}
+.empty {
+  color: var(--ink-2);
+  font-size: clamp(22px, 2.4vw, 36px);
+}
+ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(330px, 100%), 1fr));
+  gap: 10px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+button {
+  min-height: 64px;
+  background: none;
+  border: 2px solid var(--ink-2);
+  color: inherit;
+}
+li button {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  width: 100%;
+  padding: 0 16px;
+  font-size: clamp(22px, 2.2vw, 34px);
+  text-align: left;
+}
+b {
+  width: 28px;
+  color: var(--action);
+}
+span {
+  flex: 1;
+}
+i {
+  color: var(--ink-2);
+  font-size: 18px;
+  font-style: normal;
+}
+.missing {
+  border-style: dashed;
+  span {
+    text-decoration: line-through;
+  }
+}
+.acts {
+  display: flex;
+  gap: 10px;
+  margin-top: 22px;
+  button {
+    padding: 0 24px;
+    font-size: 22px;
+  }
+}
+@media (max-width: 900px) {
+  .crew {
+    padding: 16px;
+  }
+}
+</style>

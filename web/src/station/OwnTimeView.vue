@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue';
+import { readDay } from '@wergon/contract/floor';
+import type { OwnTimeJson } from '@wergon/contract/station';
+import type { TechnicianId } from '@wergon/core/people';
+import { formatHours, toSeconds, weekdayOf } from '@wergon/core/time';
+import { changePin, fetchOwnTime } from './stationApi.ts';
+import { useWords } from './useWords.ts';
+
+const props = defineProps<{ technician: TechnicianId; hasPin: boolean; language: string }>();
+defineEmits<{ back: []; correction: [] }>();
+const said = useWords();
+const time = ref<OwnTimeJson | null>(null);
+const isGone = ref(false);
+const isChangingPin = ref(false);
+const pin = ref('');
+const newPin = ref('');
+const pinWords = ref('');
+
+onMounted(async () => {
+  const answer = await fetchOwnTime(props.technician);
+  if (answer.kind === 'ok') time.value = answer.value;
+  else isGone.value = true;
+});
+
+const hours = (seconds: number) => formatHours(toSeconds(seconds), 'h:mm');
+const weekday = (day: string) =>
+  new Intl.DateTimeFormat(props.language, { weekday: 'short', timeZone: 'UTC' }).format(
+    // The first days of 2024 began with a Monday.
+    Date.UTC(2024, 0, weekdayOf(readDay(day))),
+  );
+const today = computed(() => time.value?.days.at(-1));
+const sums = computed(() => {
+  const days = time.value?.days ?? [];
+  return {
+    attended: days.reduce((sum, day) => sum + day.attendedSeconds, 0),
+    charged: days.reduce((sum, day) => sum + day.chargedSeconds, 0),
+  };
+});
+async function sendPin(): Promise<void> {
+  const answer = await changePin(props.technician, pin.value, newPin.value);
+  pin.value = newPin.value = '';
+  pinWords.value = answer.kind === 'ok' ? said.value.words.ui.pinChanged : said.value.words.ui.pinWrong;
+  isChangingPin.value = answer.kind !== 'ok';
+}
+</script>
+
+<template>
+  <section class="own">
+    <h1>{{ said.names.person(technician) }}, {{ said.words.ui.ownTime }}</h1>
+    <p v-if="isGone">{{ said.words.ui.offlineFigures }}</p>
+    <p v-else-if="!time">{{ said.words.ui.opening }}</p>
+    <div v-else class="columns">
+      <table>
+        <caption>
+          {{
+            said.words.ui.week
+          }}
+        </caption>
+        <thead>
+          <tr>
+            <th></th>
+            <th scope="col">{{ said.words.ui.attended }}</th>
+            <th scope="col">{{ said.words.ui.charged }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="day in time.days" :key="day.day">
+            <th scope="row">{{ weekday(day.day) }}</th>
+            <td class="figure">{{ hours(day.attendedSeconds) }}</td>
+            <td class="figure">{{ hours(day.chargedSeconds) }}</td>
+          </tr>
+          <tr class="sum">
+            <th></th>
+            <td class="figure">{{ hours(sums.attended) }}</td>
+            <td class="figure">{{ hours(sums.charged) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <table>
+        <caption>
+          {{
+            said.words.ui.today
+          }}
+        </caption>
+        <tbody>
+          <tr v-for="(line, i) in today?.lines ?? []" :key="i">
+            <th scope="row">
+              {{ line.title }} <span class="mono">{{ line.order }}</span>
+            </th>
+            <td class="figure">{{ hours(line.seconds) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <form v-if="isChangingPin" class="pin" @submit.prevent="sendPin">
+      <label>{{ said.words.ui.oldPin }}<input v-model="pin" type="password" inputmode="numeric" /></label>
+      <label>{{ said.words.ui.newPin }}<input v-model="newPin" type="password" inputmode="numeric" /></label>
+      <button type="submit">{{ said.words.button['change-pin'] }}</button>
+    </form>
+    <p v-if="pinWords" role="status">{{ pinWords }}</p>
+    <div class="acts">
+      <button type="button" @click="$emit('back')">{{ said.words.button.back }}</button>
+      <button type="button" @click="$emit('correction')">{{ said.words.button.correction }}</button>
+      <button v-if="hasPin && !isChangingPin" type="button" @click="isChangingPin = true">
+        {{ said.words.button['change-pin'] }}
+      </button>
+    </div>
+  </section>
+</template>
+
+<style scoped lang="scss">
+.own {
+  height: 100%;
+  padding: 22px 34px;
+  overflow: auto;
+  font-size: 22px;
+}
+h1 {
+  margin: 0 0 14px;
+  font-size: clamp(28px, 3.2vw, 50px);
+  font-weight: 700;
+}
+.columns {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 20px 70px;
+}
+caption {
+  caption-side: top;
+  padding: 0 0 6px;
+  color: var(--ink-2);
+  font-size: 18px;
+  font-weight: 600;
+}
+th {
+  padding: 3px 30px 3px 0;
+  font-weight: 400;
+  text-align: left;
+}
+td,
+thead th {
+  padding: 3px 0 3px 26px;
+  text-align: right;
+}
+thead th {
+  color: var(--ink-2);
+  font-size: 18px;
+}
+.sum td {
+  border-top: 1px solid var(--line);
+  font-weight: 700;
+}
+.acts,
+.pin {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+  margin-top: 18px;
+}
+label {
+  display: grid;
+  gap: 4px;
+  font-size: 18px;
+}
+input {
+  min-height: 52px;
+  padding: 0 12px;
+  background: var(--sheet);
+  border: 2px solid var(--ink-2);
+  color: var(--ink);
+}
+button {
+  min-height: 52px;
+  padding: 0 20px;
+  background: none;
+  border: 2px solid var(--ink-2);
+  color: inherit;
+  font-size: 20px;
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { LaborState } from '@wergon/core/ledger';
+import type { PersonBrief, Touch } from '@wergon/core/station';
+import { useWords } from './useWords.ts';
+import type { Button } from './words/index.ts';
+
+const props = defineProps<{ stands: LaborState; person: PersonBrief | undefined }>();
+const emit = defineEmits<{ act: [action: Touch]; ownTime: [] }>();
+const said = useWords();
+
+type Shown = { readonly button: Button; readonly act: Touch | 'own-time' };
+const plain = (...acts: (Button & Touch)[]): Shown[] => acts.map((act) => ({ button: act, act }));
+
+/** What makes sense for somebody who stands as he does; nothing that would only be refused. */
+const shown = computed<Shown[]>(() => {
+  const { doing, shift } = props.stands;
+  const isOn = doing.status === 'work';
+  const isIn = shift !== null || doing.status !== 'nothing';
+  return [
+    ...(isOn ? plain('off-task', 'done', 'join') : []),
+    ...(doing.status === 'break'
+      ? [{ button: 'break-over', act: 'break' } as const]
+      : isIn
+        ? plain('break')
+        : []),
+    ...(isIn ? plain('shift-out') : plain('shift-in')),
+    ...plain('indirect', 'earlier'),
+    ...plain('part', 'help'),
+    ...(props.person?.isLead && props.person.crew !== '' ? plain('lead-crew') : []),
+    { button: 'own-time', act: 'own-time' } as const,
+  ];
+});
+function press(act: Shown['act']): void {
+  if (act === 'own-time') emit('ownTime');
+  else emit('act', act);
+}
+</script>
+
+<template>
+  <nav>
+    <button v-for="{ button, act } in shown" :key="button" type="button" @click="press(act)">
+      {{ said.words.button[button] }}
+    </button>
+  </nav>
+</template>
+
+<style scoped>
+nav {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+button {
+  min-height: 52px;
+  padding: 0 16px;
+  background: none;
+  border: 1px solid var(--ink-2);
+  color: inherit;
+  font-size: clamp(18px, 1.5vw, 26px);
+}
+</style>

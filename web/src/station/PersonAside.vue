@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { standingOf } from '@wergon/core/floor';
+import type { TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { nextTasks } from '@wergon/core/station';
+import type { StationDirectory, StationSettings } from '@wergon/core/station';
+import { formatHours } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import type { Refused } from './deviceStore.ts';
+import { useWords } from './useWords.ts';
+
+const props = defineProps<{
+  technician: TechnicianId;
+  directory: StationDirectory;
+  settings: StationSettings;
+  now: Instant;
+  refused: readonly Refused[];
+}>();
+const emit = defineEmits<{ pick: [target: TargetId] }>();
+const said = useWords();
+
+/** As many as fit beside a person without scrolling. */
+const OFFERED = 4;
+const next = computed(() =>
+  nextTasks(props.directory, props.technician, props.settings, OFFERED).flatMap((id) => {
+    const standing = standingOf(props.directory, id, props.now);
+    if (standing?.kind !== 'task') return [];
+    const { order, task, comparison } = standing;
+    const { leftSeconds, overSeconds } = comparison;
+    const { words } = said.value;
+    const balance =
+      leftSeconds === null
+        ? words.ui.noEstimate
+        : (overSeconds ?? 0) > 0
+          ? `${formatHours(overSeconds ?? leftSeconds, 'h:mm')} ${words.ui.over}`
+          : `${formatHours(leftSeconds, 'h:mm')} ${words.ui.left}`;
+    return [{ id, title: task.title, number: order?.number ?? '', customer: order?.customer ?? '', balance }];
+  }),
+);
+const messages = computed(() => props.directory.people.get(props.technician)?.messages ?? []);
+const own = computed(() => props.refused.filter(({ technician }) => technician === props.technician));
+</script>
+
+<template>
+  <aside>
+    <section v-if="own.length > 0" class="refused" role="alert">
+      <h2>{{ said.words.ui.notAccepted }}</h2>
+      <p v-for="(each, i) in own.slice(0, 3)" :key="i">{{ each.what }}: {{ each.why }}</p>
+    </section>
+    <section v-if="messages.length > 0">
+      <h2>{{ said.words.ui.forYou }}</h2>
+      <p v-for="message in messages.slice(-2)" :key="message.at">
+        {{ message.text }}
+        <span class="quiet">{{ message.by }}, {{ said.names.clock(message.at) }}</span>
+      </p>
+    </section>
+    <section>
+      <h2>{{ said.words.ui.nextForYou }}</h2>
+      <p v-if="next.length === 0" class="quiet">{{ said.words.ui.noNext }}</p>
+      <ol>
+        <li v-for="(task, i) in next" :key="task.id">
+          <button type="button" @click="emit('pick', task.id)">
+            <b class="figure">{{ i + 1 }}</b>
+            <span>{{ task.title }}</span>
+            <i
+              ><span class="mono">{{ task.number }}</span> {{ task.customer }} · {{ task.balance }}</i
+            >
+          </button>
+        </li>
+      </ol>
+    </section>
+  </aside>
+</template>
+
+<style scoped lang="scss">
+aside {
+  min-width: 0;
+  padding: 30px 34px 20px 26px;
+  overflow: hidden;
+  border-left: 1px solid var(--line);
+}
+section + section {
+  margin-top: 22px;
+}
+h2 {
+  margin: 0 0 10px;
+  color: var(--ink-2);
+  font-size: clamp(18px, 1.35vw, 24px);
+  font-weight: 600;
+}
+p {
+  margin: 0 0 10px;
+  font-size: clamp(18px, 1.5vw, 26px);
+  line-height: 1.25;
+}
+p .quiet {
+  display: block;
+  font-size: 18px;
+}
+.refused {
+  padding: 10px 14px;
+  border: 3px solid var(--attention);
+}
+ol {
+  display: grid;
+  gap: 10px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+button {
+  display: grid;
+  grid-template-columns: 40px 1fr;
+  align-items: center;
+  width: 100%;
+  min-height: 68px;
+  padding: 6px 12px;
+  background: none;
+  border: 1px solid var(--line);
+  color: inherit;
+  text-align: left;
+}
+b {
+  grid-row: span 2;
+  color: var(--action);
+  font-size: 26px;
+}
+button span {
+  overflow: hidden;
+  font-size: clamp(20px, 1.6vw, 28px);
+  font-weight: 600;
+  line-height: 1.15;
+}
+i {
+  grid-column: 2;
+  overflow: hidden;
+  color: var(--ink-2);
+  font-size: 18px;
+  font-style: normal;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+i .mono {
+  font-size: inherit;
+  font-weight: 400;
+}
+@media (max-width: 900px) {
+  aside {
+    padding: 12px 16px;
+    border: solid var(--line);
+    border-width: 1px 0 0;
+  }
+}
+</style>

@@ -1,0 +1,135 @@
+import { openDB } from 'idb';
+import type { DBSchema, IDBPDatabase } from 'idb';
+import type { DirectoryJson, SentEntry } from '@wergon/contract/station';
+
+/** An entry that the server has, but that the directory kept here does not show yet. */
+type Acknowledged = { readonly sent: SentEntry; readonly seq: number };
+/** An entry that the server would not take, for its technician to be told. */
+export type Refused = { readonly technician: string; readonly what: string; readonly why: string };
+
+type Schema = DBSchema & {
+  outbox: { key: number; value: SentEntry };
+  acknowledged: { key: number; value: Acknowledged };
+  kept: { key: string; value: unknown };
+};
+
+const VERSION = 2;
+
+/** What one device keeps: entries on their way, and all it needs to go on without the server. */
+export type DeviceStore = {
+  /** Keeps an entry; it is safe once this is done. */
+  readonly put: (entry: SentEntry) => Promise<void>;
+  /** Entries on their way, in order, some at a time. */
+  readonly next: (
+    most: number,
+  ) => Promise<{ readonly keys: readonly number[]; readonly entries: readonly SentEntry[] }>;
+  readonly count: () => Promise<number>;
+  /** They have been acknowledged: off their way, and kept until a directory shows them. */
+  readonly acknowledge: (
+    keys: readonly number[],
+    entries: readonly SentEntry[],
+    seq: number,
+  ) => Promise<void>;
+  /** Everything that a directory of this sequence number does not show yet, in order. */
+  readonly pending: (seq: number) => Promise<readonly SentEntry[]>;
+  readonly keepDirectory: (directory: DirectoryJson) => Promise<void>;
+  readonly findDirectory: () => Promise<DirectoryJson | undefined>;
+  readonly keepRefused: (refused: readonly Refused[]) => Promise<void>;
+  readonly findRefused: () => Promise<readonly Refused[]>;
+};
+
+const upgrade = (db: IDBPDatabase<Schema>): void => {
+  if (!db.objectStoreNames.contains('outbox')) db.createObjectStore('outbox', { autoIncrement: true });
+  if (!db.objectStoreNames.contains('acknowledged'))
+    db.createObjectStore('acknowledged', { autoIncrement: true });
+  if (!db.objectStoreNames.contains('kept')) db.createObjectStore('kept');
+};
+
+/** Opens what this device keeps. Fails where the browser allows a page no storage. */
+export async function openDeviceStore(): Promise<DeviceStore> {
+  const database = await openDB<Schema>('wergon-station', VERSION, { upgrade });
+  return {
+    put: async (entry) => {
+      await database.add('outbox', entry);
+    },
+    next: async (most) => {
+      const transaction = database.transaction('outbox');
+      const [keys, entries] = await Promise.all([
+        transaction.store.getAllKeys(null, most),
+        transaction.store.getAll(null, most),
+      ]);
+      return { keys, entries };
+    },
+    count: () => database.count('outbox'),
+    acknowledge: async (keys, entries, seq) => {
+      const transaction = database.transaction(['outbox', 'acknowledged'], 'readwrite');
+      const outbox = transaction.objectStore('outbox');
+      const acknowledged = transaction.objectStore('acknowledged');
+      await Promise.all([
+        ...keys.map((key) => outbox.delete(key)),
+        ...entries.map((sent) => acknowledged.add({ sent, seq })),
+        transaction.done,
+      ]);
+    },
+    pending: async (seq) => {
+      const transaction = database.transaction(['outbox', 'acknowledged'], 'readwrite');
+      const acknowledged = transaction.objectStore('acknowledged');
+      const kept: SentEntry[] = [];
+      for (let cursor = await acknowledged.openCursor(); cursor; cursor = await cursor.continue())
+        if (cursor.value.seq <= seq) await cursor.delete();
+        else kept.push(cursor.value.sent);
+      const waiting = await transaction.objectStore('outbox').getAll();
+      await transaction.done;
+      return [...kept, ...waiting];
+    },
+    keepDirectory: async (directory) => {
+      await database.put('kept', directory, 'directory');
+    },
+    // What is read here was written above, by this same page.
+    findDirectory: async () => (await database.get('kept', 'directory')) as DirectoryJson | undefined,
+    keepRefused: async (refused) => {
+      await database.put('kept', refused, 'refused');
+    },
+    findRefused: async () =>
+      ((await database.get('kept', 'refused')) as readonly Refused[] | undefined) ?? [],
+  };
+}
+
+/** Stands in where the browser keeps nothing: all of it lives as long as the page, and no longer. */
+export function createMemoryStore(): DeviceStore {
+  let outbox: { readonly key: number; readonly entry: SentEntry }[] = [];
+  let acknowledged: Acknowledged[] = [];
+  let directory: DirectoryJson | undefined;
+  let refused: readonly Refused[] = [];
+  let lastKey = 0;
+  return {
+    put: (entry) => {
+      outbox.push({ key: (lastKey += 1), entry });
+      return Promise.resolve();
+    },
+    next: (most) => {
+      const some = outbox.slice(0, most);
+      return Promise.resolve({ keys: some.map(({ key }) => key), entries: some.map(({ entry }) => entry) });
+    },
+    count: () => Promise.resolve(outbox.length),
+    acknowledge: (keys, entries, seq) => {
+      outbox = outbox.filter(({ key }) => !keys.includes(key));
+      acknowledged.push(...entries.map((sent) => ({ sent, seq })));
+      return Promise.resolve();
+    },
+    pending: (seq) => {
+      acknowledged = acknowledged.filter((each) => each.seq > seq);
+      return Promise.resolve([...acknowledged.map(({ sent }) => sent), ...outbox.map(({ entry }) => entry)]);
+    },
+    keepDirectory: (next) => {
+      directory = next;
+      return Promise.resolve();
+    },
+    findDirectory: () => Promise.resolve(directory),
+    keepRefused: (next) => {
+      refused = next;
+      return Promise.resolve();
+    },
+    findRefused: () => Promise.resolve(refused),
+  };
+}

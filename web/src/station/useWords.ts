@@ -1,0 +1,52 @@
+import { computed, inject, provide } from 'vue';
+import type { ComputedRef, InjectionKey } from 'vue';
+import type { TargetId } from '@wergon/core/ledger';
+import type { StationDirectory } from '@wergon/core/station';
+import { formatClock } from './formatClock.ts';
+import { WORDS } from './words/index.ts';
+import type { Names, Words } from './words/index.ts';
+import type { Station } from './useStation.ts';
+
+type Said = { readonly words: Words; readonly names: Names };
+const KEY: InjectionKey<ComputedRef<Said>> = Symbol('words');
+
+/** A task with its order's number, since every order has a winding; an activity by its title. */
+const titleOf = (directory: StationDirectory | null, target: TargetId): string => {
+  const known = directory?.targets.get(target);
+  const order = known?.kind === 'task' ? directory?.orders.get(known.order) : undefined;
+  return `${known?.title ?? '?'}${order ? `, ${order.number}` : ''}`;
+};
+
+/** Whoever stands here is spoken to in his own language, if he has one; else the station speaks its own. */
+export function provideWords({ state, directory, settings }: Station): ComputedRef<Said> {
+  const said = computed<Said>(() => {
+    const { conversation } = state.value;
+    const who =
+      conversation.step === 'person' || conversation.step === 'asked'
+        ? conversation.person.technician
+        : state.value.said && 'technician' in state.value.said
+          ? state.value.said.technician
+          : undefined;
+    const own = who && directory.value?.people.get(who)?.language;
+    const words = WORDS[own ?? settings.value.language];
+    return {
+      words,
+      names: {
+        target: (id) => titleOf(directory.value, id),
+        person: (id) => directory.value?.technicians.get(id)?.name ?? '?',
+        machine: (id) => directory.value?.resources.get(id)?.name ?? '?',
+        clock: (at) => (directory.value ? formatClock(directory.value.facts.zone, at) : ''),
+        length: words.length,
+      },
+    };
+  });
+  provide(KEY, said);
+  return said;
+}
+
+/** The words of the language that is spoken now. */
+export function useWords(): ComputedRef<Said> {
+  const said = inject(KEY);
+  if (!said) throw new Error('no words: the station page provides them');
+  return said;
+}

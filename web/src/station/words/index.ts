@@ -1,0 +1,5 @@
+import { de } from './de.ts';
+import { en } from './en.ts';
+
+export const WORDS = { en, de } as const;
+export type { Button, Line, Names, Words } from './words.ts';
