@@ -121,6 +121,7 @@ function writeLooseEnd({ kind, technician = '' as never, entries, from, to, day,
     case 'not-released':
     case 'after-done':
     case 'clock':
+    case 'clock-jump':
       return [];
   }
 }

@@ -16,6 +16,19 @@ export const looseEndsSchema = z.strictObject({
       from: z.string().nullable(),
       to: z.string().nullable(),
       seconds: z.number().nullable(),
+      /** When it ended, by the technician's own word; for the supervisor to decide. */
+      proposed: z.string().nullable(),
+    }),
+  ),
+  /** Odd things about badges, which prove nothing. */
+  hints: z.array(
+    z.strictObject({
+      kind: z.enum(['badge-hop', 'badge-pair']),
+      at: z.string(),
+      names: z.array(z.string()),
+      stations: z.array(z.string()),
+      /** Seconds between the two stations, or times that both were read together. */
+      count: z.number(),
     }),
   ),
   /** Entries that could not be recorded, whole, newest first. */

@@ -2,7 +2,8 @@ import type { TechnicianId } from '../people/index.ts';
 import type { Instant, LocalDay, Seconds } from '../time/index.ts';
 import type { EntryId, TargetId } from './entries.ts';
 
-/** The kinds of loose ends that the ledger finds. Source: docs/ledger.md, sections 4 to 8. */
+/** The kinds of loose ends. All but the last come from labor; a `clock-jump` is a station's clock that was moved.
+ *  Source: docs/ledger.md, sections 4 to 8. */
 export const LOOSE_END_KINDS = [
   'double-shift-in',
   'shift-out-without-in',
@@ -16,6 +17,7 @@ export const LOOSE_END_KINDS = [
   'not-released',
   'after-done',
   'clock',
+  'clock-jump',
 ] as const;
 export type LooseEndKind = (typeof LOOSE_END_KINDS)[number];
 

@@ -33,6 +33,8 @@ export type {
 } from './directory.ts';
 export { FLOOR_ENTRY_TYPES, REQUEST_KINDS, isFloorEntry } from './floorEntry.ts';
 export type { FloorEntry, RequestKind } from './floorEntry.ts';
+export { findBadgeHints } from './hints.ts';
+export type { BadgeHint, BadgeScan } from './hints.ts';
 export { promptFor } from './prompt.ts';
 export type { Prompt } from './prompt.ts';
 export { optionsOf, partOf, takesOf } from './question.ts';

@@ -19,7 +19,7 @@ export const SEVEN = (() => {
 export const at = (minutes: number, seconds = 0) => formatInstant(toInstant(SEVEN + minutes * 60 + seconds));
 
 let drawn = 0;
-export const newId = () => `e${(drawn += 1)}`.padEnd(24, '0');
+export const newId = () => `e${String((drawn += 1)).padStart(23, '0')}`;
 
 /** One line of a batch, as a station sends it. */
 export const line = (entry: Record<string, unknown>, more: Record<string, unknown> = {}) => ({

@@ -1,3 +1,4 @@
+import { badgeKey, cardKey } from '@wergon/contract/station';
 import { openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 
@@ -22,6 +23,7 @@ const person = async (id: string, cookie?: string): Promise<Person> => {
 };
 const directory = async () =>
   (await shop.get('/api/station/directory', shop.station)).body as {
+    cardKey: string;
     codes: { kind: string; code: string; technician?: string }[];
     technicians: { id: string; hasLeft: boolean }[];
   };
@@ -32,8 +34,8 @@ describe('badges', () => {
 
   test('a card is bound as it was read, and opens the station as its owner', async () => {
     expect((await bind('0a 12 b2 1f')).body).toMatchObject({ code: '0A12B21F' });
-    const { codes } = await directory();
-    expect(codes.filter(({ code }) => code === '0A12B21F')).toMatchObject([
+    const { codes, cardKey: key } = await directory();
+    expect(codes.filter(({ code }) => code === cardKey(key, '0A12B21F'))).toMatchObject([
       { kind: 'badge', technician: shop.ada },
     ]);
   });
@@ -72,7 +74,7 @@ describe('badges', () => {
     expect((await directory()).codes).toContainEqual(
       expect.objectContaining({
         kind: 'person-act',
-        code: label.code,
+        code: badgeKey(label.code),
         technician: shop.ada,
         action: 'shift-out',
       }),
@@ -81,7 +83,7 @@ describe('badges', () => {
       code: label.code,
     });
     await shop.post(`/api/badges/${badge?.id ?? ''}/revoke`, {});
-    expect((await directory()).codes.some(({ code }) => code === label.code)).toBe(false);
+    expect((await directory()).codes.some(({ code }) => code === badgeKey(label.code))).toBe(false);
   });
 });
 

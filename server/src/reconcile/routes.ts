@@ -10,7 +10,9 @@ import type { Envelope } from '../ledger/envelope.ts';
 import type { FloorEntry } from '@wergon/core/station';
 import type { FieldError } from '../ledger/incoming.ts';
 import { StationEntity } from '../station/entities.ts';
+import { findClockJumps, findHints, loadProposals } from './floorEnds.ts';
 import { findLooseEnds } from './looseEnds.ts';
+import type { DatedLooseEnd } from './looseEnds.ts';
 
 /** The newest of the side lists that one page shows. */
 const SIDE_LIST = 100;
@@ -23,8 +25,11 @@ export function mountReconcile(mount: Mount, { database, clock, facts }: Context
     const toDay = query.to ?? known.zone.dayAt(now);
     const fromDay = query.from ?? ((toDay - RECONCILE_DAYS + 1) as LocalDay);
     const stations = new Map((await em.findAll(StationEntity)).map(({ id, name }) => [id, name]));
-    const { looseEnds, refused, unread } = await readSql(database, (sql) => ({
+    const { looseEnds, jumps, proposals, hints, refused, unread } = await readSql(database, (sql) => ({
       looseEnds: findLooseEnds(sql, known, fromDay, toDay, now),
+      jumps: findClockJumps(sql, known, fromDay, toDay),
+      proposals: loadProposals(sql),
+      hints: findHints(sql, known, fromDay, toDay, stations),
       refused: loadRefused(sql, stations),
       unread: loadUnread(sql, stations),
     }));
@@ -33,20 +38,28 @@ export function mountReconcile(mount: Mount, { database, clock, facts }: Context
       asOf: formatInstant(now),
       fromDay: formatDay(fromDay),
       toDay: formatDay(toDay),
-      looseEnds: looseEnds.map(({ kind, day, technician, target, from, to, seconds }) => {
+      looseEnds: [...looseEnds, ...jumps].map((end: DatedLooseEnd & { readonly station?: string }) => {
+        const { kind, day, technician, target, from, to, seconds, entries, station } = end;
         const task = target === undefined ? undefined : known.tasks.get(target);
         const order = task && known.orders.get(task.order);
         return {
           kind,
           day: formatDay(day),
           technician: technician ?? null,
-          name: technician === undefined ? null : (known.technicians.get(technician)?.name ?? null),
+          name:
+            station !== undefined
+              ? (stations.get(station) ?? null)
+              : technician === undefined
+                ? null
+                : (known.technicians.get(technician)?.name ?? null),
           target: task ? `${order?.number ?? ''} ${task.title}` : null,
           from: text(from),
           to: text(to),
           seconds: seconds ?? null,
+          proposed: entries.map((id) => proposals.get(id)).find((ended) => ended !== undefined) ?? null,
         };
       }),
+      hints,
       refused,
       unread,
     });

@@ -10,7 +10,7 @@ import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
-import { sayLooseEnd } from './sentences.ts';
+import { sayHint, sayLooseEnd } from './sentences.ts';
 
 /** Days that the page speaks of at once. */
 const DAYS = 14;
@@ -95,6 +95,12 @@ const bars = computed(() =>
           <li v-for="(end, i) in ends" :key="i">
             <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
           </li>
+        </ul>
+      </section>
+      <section v-if="query.data.value.hints.length > 0">
+        <h2>Hints about badges</h2>
+        <ul>
+          <li v-for="(hint, i) in query.data.value.hints" :key="i">{{ sayHint(hint) }}</li>
         </ul>
       </section>
       <section v-if="query.data.value.refused.length > 0">

@@ -30,8 +30,19 @@ const SENTENCES: Readonly<Record<LooseEndKind, (end: LooseEnd, words: Words) => 
     `worked on ${target ?? 'a task'} at ${clock(from)} while its order was not released: release it or move the work.`,
   'after-done': ({ target, from }, { clock }) =>
     `started ${target ?? 'a task'} at ${clock(from)} although it was finished: reopen it or move the work.`,
+  'clock-jump': ({ seconds }, { hours }) =>
+    `had its clock moved by ${hours(seconds ?? 0)}: look at what was scanned there around that time.`,
   clock: ({ from, seconds }, { clock, hours }) =>
     `was scanned at ${clock(from)} by a station whose clock is ${hours(seconds ?? 0)} ahead: set that clock.`,
 };
 
-export const sayLooseEnd = (end: LooseEnd, words: Words): string => SENTENCES[end.kind](end, words);
+export const sayLooseEnd = (end: LooseEnd, words: Words): string => {
+  const sentence = SENTENCES[end.kind](end, words);
+  return end.proposed === null ? sentence : `${sentence} He says it ended at ${words.clock(end.proposed)}.`;
+};
+
+/** What is odd about badges; it proves nothing. */
+export const sayHint = ({ kind, names, stations, count }: LooseEndsJson['hints'][number]): string =>
+  kind === 'badge-hop'
+    ? `The badge of ${names[0] ?? ''} was at ${stations.join(' and ')} within ${count} s: see who had it.`
+    : `The badges of ${names.join(' and ')} are always read together, ${count} times: see whether one hand holds both.`;

@@ -80,7 +80,7 @@ ul {
   list-style: none;
 }
 button {
-  min-height: 64px;
+  min-height: clamp(64px, 10vh, 110px);
   background: none;
   border: 2px solid var(--ink-2);
   color: inherit;
@@ -91,7 +91,7 @@ li button {
   align-items: center;
   width: 100%;
   padding: 0 16px;
-  font-size: clamp(22px, 2.2vw, 34px);
+  font-size: clamp(24px, 2.6vw, 46px);
   text-align: left;
 }
 b {

@@ -125,6 +125,7 @@ h1 {
   display: flex;
   flex-wrap: wrap;
   gap: 20px 70px;
+  align-items: flex-start;
 }
 caption {
   caption-side: top;

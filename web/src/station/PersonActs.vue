@@ -53,10 +53,10 @@ nav {
 }
 button {
   min-height: 52px;
-  padding: 0 16px;
+  padding: 0 clamp(9px, 0.95vw, 22px);
   background: none;
   border: 1px solid var(--ink-2);
   color: inherit;
-  font-size: clamp(18px, 1.5vw, 26px);
+  font-size: clamp(18px, 1.4vw, 26px);
 }
 </style>

@@ -55,7 +55,7 @@ const own = computed(() => props.refused.filter(({ technician }) => technician =
         <span class="quiet">{{ message.by }}, {{ said.names.clock(message.at) }}</span>
       </p>
     </section>
-    <section>
+    <section class="next">
       <h2>{{ said.words.ui.nextForYou }}</h2>
       <p v-if="next.length === 0" class="quiet">{{ said.words.ui.noNext }}</p>
       <ol>
@@ -64,7 +64,7 @@ const own = computed(() => props.refused.filter(({ technician }) => technician =
             <b class="figure">{{ i + 1 }}</b>
             <span>{{ task.title }}</span>
             <i
-              ><span class="mono">{{ task.number }}</span> {{ task.customer }} · {{ task.balance }}</i
+              >{{ task.balance }} · <span class="mono">{{ task.number }}</span> {{ task.customer }}</i
             >
           </button>
         </li>
@@ -76,7 +76,7 @@ const own = computed(() => props.refused.filter(({ technician }) => technician =
 <style scoped lang="scss">
 aside {
   min-width: 0;
-  padding: 30px 34px 20px 26px;
+  padding: 22px 34px 12px 26px;
   overflow: hidden;
   border-left: 1px solid var(--line);
 }
@@ -150,6 +150,11 @@ i .mono {
     padding: 12px 16px;
     border: solid var(--line);
     border-width: 1px 0 0;
+  }
+}
+@media (max-width: 600px) {
+  .next {
+    display: none;
   }
 }
 </style>

@@ -108,14 +108,6 @@ const only = computed(() => {
           ><b class="figure">{{ only.made }}</b> <span class="quiet">{{ said.words.ui.pieces }}</span></span
         >
       </p>
-      <PersonActs
-        v-if="isHere"
-        class="acts"
-        :stands="person.state"
-        :person="directory.people.get(technician)"
-        @act="emit('act', $event)"
-        @own-time="emit('ownTime')"
-      />
     </div>
     <PersonAside
       v-if="isHere"
@@ -126,6 +118,14 @@ const only = computed(() => {
       :refused="refused"
       @pick="emit('pick', $event)"
     />
+    <PersonActs
+      v-if="isHere"
+      class="acts"
+      :stands="person.state"
+      :person="directory.people.get(technician)"
+      @act="emit('act', $event)"
+      @own-time="emit('ownTime')"
+    />
   </section>
 </template>
 
@@ -135,6 +135,7 @@ const only = computed(() => {
   grid-template-columns: minmax(0, 1fr);
   height: 100%;
   &.here {
+    grid-template-rows: minmax(0, 1fr) auto;
     grid-template-columns: minmax(0, 1fr) minmax(300px, 28%);
   }
 }
@@ -142,7 +143,7 @@ const only = computed(() => {
   display: flex;
   flex-direction: column;
   min-width: 0;
-  padding: 24px 34px 18px;
+  padding: 18px 34px 10px;
   overflow: hidden;
 }
 h1 {
@@ -159,7 +160,7 @@ h1 {
   font-size: clamp(18px, 1.6vw, 28px);
 }
 .instructions {
-  margin: 18px 0 0;
+  margin: 12px 0 0;
   padding: 0 0 0 20px;
   border-left: 4px solid var(--line);
   font-size: clamp(18px, 1.6vw, 28px);
@@ -169,26 +170,43 @@ h1 {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 40px;
-  margin: 20px 0 0;
+  margin: 14px 0 0;
   font-size: clamp(18px, 1.7vw, 32px);
+  .quiet {
+    margin-right: 0.3em;
+  }
+  b + .quiet {
+    margin: 0 0 0 0.4em;
+  }
   b {
     font-weight: 500;
   }
 }
 .acts {
-  margin-top: auto;
-  padding-top: 14px;
+  grid-column: 1 / -1;
+  padding: 12px 34px;
+  border-top: 1px solid var(--line);
 }
 @media (max-width: 900px) {
   .person,
   .person.here {
+    grid-template-rows: none;
     grid-template-columns: minmax(0, 1fr);
     align-content: start;
     overflow: auto;
   }
+  .acts {
+    padding: 12px 16px;
+  }
   .main {
     padding: 14px 16px;
     overflow: visible;
+  }
+}
+@media (max-width: 600px) {
+  // A phone in the hand: what he is on, and what he can do. The rest is a scan away.
+  .instructions {
+    display: none;
   }
 }
 </style>

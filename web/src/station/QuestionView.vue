@@ -78,16 +78,6 @@ function send(): void {
   <section class="question" :class="takes">
     <div class="asked">
       <h1>{{ said.names.person(asked.person.technician) }}</h1>
-      <p class="what">{{ said.words.question(asked.question, said.names).help }}</p>
-      <ol v-if="rows.length > 0">
-        <li v-for="(row, i) in rows" :key="i">
-          <button type="button" @click="emit('choose', i)">
-            <b class="number figure">{{ i + 1 }}</b>
-            <span class="name">{{ row.name }}</span>
-            <span v-if="row.more" class="more">{{ row.more }}</span>
-          </button>
-        </li>
-      </ol>
       <form v-if="takes === 'words'" class="words" @submit.prevent="send">
         <input
           ref="field"
@@ -99,6 +89,15 @@ function send(): void {
         />
         <button type="submit" class="enter">{{ said.words.button.enter }}</button>
       </form>
+      <ol v-if="rows.length > 0">
+        <li v-for="(row, i) in rows" :key="i">
+          <button type="button" @click="emit('choose', i)">
+            <b v-if="takes !== 'words'" class="number figure">{{ i + 1 }}</b>
+            <span class="name">{{ row.name }}</span>
+            <span v-if="row.more" class="more">{{ row.more }}</span>
+          </button>
+        </li>
+      </ol>
     </div>
     <div v-if="takes === 'figures' || takes === 'clock'" class="pad">
       <output class="figure">{{ isPin ? '•'.repeat(text.length) : text }}<span class="caret"></span></output>
@@ -126,14 +125,9 @@ function send(): void {
   overflow: auto;
 }
 h1 {
-  margin: 0;
+  margin: 0 0 18px;
   font-size: clamp(30px, 4vw, 66px);
   font-weight: 700;
-}
-.what {
-  margin: 4px 0 20px;
-  color: var(--ink-2);
-  font-size: clamp(20px, 2vw, 32px);
 }
 ol {
   display: grid;
@@ -154,8 +148,8 @@ ol button {
   grid-template-columns: 46px 1fr;
   align-items: center;
   width: 100%;
-  min-height: 74px;
-  padding: 8px 14px;
+  min-height: clamp(74px, 12vh, 130px);
+  padding: 8px 18px;
   text-align: left;
 }
 .number {
@@ -164,20 +158,23 @@ ol button {
   font-size: 30px;
 }
 .name {
-  font-size: clamp(22px, 2.1vw, 34px);
+  font-size: clamp(22px, 2.4vw, 44px);
   font-weight: 600;
   line-height: 1.15;
+}
+.name:last-child {
+  grid-row: span 2;
 }
 .more {
   grid-column: 2;
   color: var(--ink-2);
-  font-size: 18px;
+  font-size: clamp(18px, 1.5vw, 28px);
 }
 .words {
   display: flex;
   gap: 10px;
   max-width: 900px;
-  margin-top: 16px;
+  margin-bottom: 16px;
 }
 input {
   flex: 1;

@@ -86,8 +86,8 @@ main > .standing {
   padding: 34px;
 }
 .measure {
-  max-width: 900px;
-  margin-top: 24px;
+  max-width: min(100%, 62vw);
+  margin-top: 14px;
 }
 .words {
   display: grid;
@@ -113,7 +113,7 @@ main > .standing {
 .legend {
   display: flex;
   gap: 40px;
-  margin: 18px 0 0;
+  margin: 12px 0 0;
   padding: 0;
   color: var(--ink-2);
   font-size: 19px;

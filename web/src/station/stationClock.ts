@@ -24,15 +24,15 @@ type Ticking = {
   readonly storage: Pick<Storage, 'getItem' | 'setItem'>;
 };
 
-const BROWSER: Ticking = {
+const inBrowser = (): Ticking => ({
   device: () => Date.now(),
   running: () => performance.now(),
   storage: localStorage,
-};
+});
 
 /** The station's time: the device's clock with the offset to the server last measured. A clock that somebody moves
  *  while the page runs, or sets back while it is closed, does not move the station's time with it. */
-export function createStationClock({ device, running, storage }: Ticking = BROWSER): StationClock {
+export function createStationClock({ device, running, storage }: Ticking = inBrowser()): StationClock {
   let offset = Number(storage.getItem(OFFSET_KEY) ?? 0);
   let seen = { device: device(), running: running() };
   let rememberedAt = seen.running;

@@ -385,7 +385,7 @@ export const de: Words = {
     blankIn: 'leer in',
     orType: 'oder Code tippen und Enter',
     bench: 'Werkbank',
-    ownTime: 'Meine Zeit',
+    ownTime: 'deine Zeit',
     attended: 'da',
     charged: 'an Arbeit',
     week: 'Diese Woche',

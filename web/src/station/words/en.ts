@@ -371,7 +371,7 @@ export const en: Words = {
     blankIn: 'this screen goes blank in',
     orType: 'or type a code and press Enter',
     bench: 'Bench',
-    ownTime: 'My time',
+    ownTime: 'your time',
     attended: 'here',
     charged: 'on work',
     week: 'This week',

@@ -1,0 +1,190 @@
+import { badgeKey } from '@wergon/contract/station';
+import type { DirectoryJson, OwnTimeJson, RequestsJson } from '@wergon/contract/station';
+import type { LooseEndsJson } from '@wergon/contract/reconcile';
+import { DEFAULT_STATION_SETTINGS } from '@wergon/core/station';
+import { at, newId, openTestShop } from '../app/testShop.fixture.ts';
+import type { TestShop } from '../app/testShop.fixture.ts';
+
+let shop: TestShop;
+beforeAll(async () => (shop = await openTestShop()));
+afterAll(() => shop.close());
+
+const directory = async () => (await shop.get('/api/station/directory', shop.station)).body as DirectoryJson;
+const ownBrief = async (id = shop.ada) =>
+  (await directory()).people.find(({ technician }) => technician === id);
+const results = (response: { body: unknown }) =>
+  (response.body as { results: { result: string; problem?: { errors: object[] } }[] }).results;
+
+describe('what a station takes home', () => {
+  test('no badge’s code, but the form under which it can be told', async () => {
+    const { technicians } = (await shop.get('/api/people')).body as {
+      technicians: { badges: { code: string }[] }[];
+    };
+    const codes = technicians.flatMap(({ badges }) => badges.map(({ code }) => code));
+    const text = JSON.stringify(await directory());
+    expect(codes.length).toBeGreaterThan(0);
+    for (const code of codes) {
+      expect(text).not.toContain(code);
+      expect(text).toContain(badgeKey(code));
+    }
+  });
+
+  test('what is asked of a task, its place, and the pieces that were reported', async () => {
+    const id = newId();
+    await shop.send({
+      id,
+      type: 'count',
+      at: at(10),
+      technician: shop.ada,
+      targets: [shop.strip],
+      good: 3,
+      scrap: 1,
+    });
+    const brief = (await directory()).briefs.find(({ task }) => task === shop.strip);
+    expect(brief).toMatchObject({ good: 3, scrap: 1, reports: [], assigned: [] });
+  });
+
+  test('when each person’s last entry was', async () => {
+    expect((await ownBrief(shop.bo))?.lastAt).toBeNull();
+    await shop.send(shop.scan('shift-in', 0, shop.bo), shop.scan('shift-out', 30, shop.bo));
+    expect(Date.parse((await ownBrief(shop.bo))?.lastAt ?? '')).toBe(Date.parse(at(30)));
+  });
+});
+
+describe('requests', () => {
+  const ask = (more: object = {}) => ({
+    id: newId(),
+    type: 'request',
+    at: at(40),
+    technician: shop.ada,
+    what: 'part',
+    target: shop.strip,
+    text: 'slot paper',
+    ...more,
+  });
+  const requests = async () => ((await shop.get('/api/floor/requests')).body as RequestsJson).requests;
+
+  test('stand on the desk at once, are answered there, and the answer stands at the technician’s badge', async () => {
+    const request = ask();
+    expect(results(await shop.send(request))).toMatchObject([{ result: 'recorded' }]);
+    expect((await requests())[0]).toMatchObject({ name: 'Ada', target: '1001 Strip', answer: null });
+    await shop.post(`/api/floor/requests/${request.id}/answer`, { text: 'at the counter' });
+    expect((await requests())[0]).toMatchObject({ answer: { by: 'Sol', text: 'at the counter' } });
+    expect((await ownBrief())?.messages).toMatchObject([{ by: 'Sol', text: 'at the counter' }]);
+    expect((await ownBrief(shop.bo))?.messages).toEqual([]);
+  });
+
+  test.each([
+    [{ technician: 'nobody' }, 'technician'],
+    [{ target: 'nothing' }, 'target'],
+    [{ what: 'coffee' }, 'entry.what'],
+    [{ text: 'x'.repeat(501) }, 'entry.text'],
+  ])('%j is refused by its field, and holds up nothing', async (more, field) => {
+    const [bad, good] = results(await shop.send(ask(more), ask()));
+    expect(bad).toMatchObject({ result: 'refused', problem: { errors: [{ field }] } });
+    expect(good).toMatchObject({ result: 'recorded' });
+  });
+
+  test('what was never asked cannot be answered, and nothing is answered with nothing', async () => {
+    expect((await shop.post('/api/floor/requests/none/answer', { text: 'yes' })).status).toBe(404);
+    const { id } = (await requests())[0] ?? { id: '' };
+    expect((await shop.post(`/api/floor/requests/${id}/answer`, { text: ' ' })).status).toBe(422);
+  });
+
+  test('a station cannot answer, and the desk cannot ask', async () => {
+    const answer = { id: newId(), type: 'answer', at: at(41), request: 'r', text: 'yes', by: 'me' };
+    expect(results(await shop.send(answer))).toMatchObject([{ result: 'refused' }]);
+    expect((await shop.correct(ask())).status).toBe(422);
+  });
+});
+
+describe('what the supervisor sees of stations', () => {
+  const ends = async () =>
+    (await shop.get('/api/reconcile?from=2026-03-02&to=2026-03-03')).body as LooseEndsJson;
+
+  test('a clock that was moved is a loose end of its station', async () => {
+    await shop.send({ id: newId(), type: 'clock-jump', at: at(50), seconds: -86_400 });
+    const jump = (await ends()).looseEnds.find(({ kind }) => kind === 'clock-jump');
+    expect(jump).toMatchObject({ name: 'Winding 1', seconds: 86_400 });
+  });
+
+  test('what a technician says of a forgotten end stands beside it, and moves nothing', async () => {
+    const shiftIn = shop.scan('shift-in', -24 * 60, shop.ada);
+    await shop.send(shiftIn, {
+      id: newId(),
+      type: 'proposal',
+      at: at(5),
+      technician: shop.ada,
+      about: shiftIn.id,
+      kind: 'forgotten-shift-out',
+      ended: at(-16 * 60),
+    });
+    const end = (await ends()).looseEnds.find(({ kind }) => kind === 'forgotten-shift-out');
+    expect(end?.proposed).toBe(at(-16 * 60));
+    expect(Date.parse(end?.to ?? '')).toBe(Date.parse(at(-8 * 60)));
+  });
+});
+
+describe('own time', () => {
+  const ownTime = async (who: string) =>
+    (await shop.get(`/api/station/own-time?technician=${who}`, shop.station)).body as OwnTimeJson;
+
+  test('is the week up to now, day by day, with what runs', async () => {
+    await shop.send(shop.scan('shift-in', 60, shop.bo), shop.scan('work-start', 70, shop.bo, [shop.winding]));
+    const { days } = await ownTime(shop.bo);
+    expect(days.map(({ day }) => day)).toEqual(['2026-03-02', '2026-03-03']);
+    expect(days[1]).toMatchObject({
+      attendedSeconds: 70 * 60,
+      chargedSeconds: 30 * 60,
+      lines: [{ title: 'Winding', order: '1001', seconds: 1800 }],
+    });
+  });
+
+  test('of nobody is no time', async () => {
+    expect((await shop.get('/api/station/own-time?technician=nobody', shop.station)).status).toBe(404);
+  });
+});
+
+describe('how a station behaves', () => {
+  const save = (settings: object) =>
+    shop.post(`/api/stations/${shop.stationId}`, { name: 'Winding 1', settings });
+
+  test('is set at the desk and known at the station', async () => {
+    expect((await directory()).settings).toEqual(DEFAULT_STATION_SETTINGS);
+    await save({ ...DEFAULT_STATION_SETTINGS, kind: 'presence', language: 'de' });
+    expect((await directory()).settings).toMatchObject({ kind: 'presence', language: 'de' });
+  });
+
+  test.each([
+    [{ kind: 'both' }, 'settings.kind'],
+    [{ maxEarlierMinutes: -1 }, 'settings.maxEarlierMinutes'],
+    [{ clearAfterDone: 0 }, 'settings.clearAfterDone'],
+  ])('%j is refused by its field', async (more, field) => {
+    const { status, body } = await save({ ...DEFAULT_STATION_SETTINGS, ...more });
+    expect(status).toBe(422);
+    expect(body).toMatchObject({ errors: [{ field }] });
+  });
+
+  test('notices stand at every station until their day is over, or they are taken down', async () => {
+    const { body } = await shop.post('/api/shop/notices', { text: 'Crane is back' });
+    await shop.post('/api/shop/notices', { text: 'Yesterday', until: '2026-03-02' });
+    expect((await directory()).notices).toMatchObject([{ text: 'Crane is back', by: 'Sol' }]);
+    await shop.post(`/api/shop/notices/${(body as { id: string }).id}/remove`, {});
+    expect((await directory()).notices).toEqual([]);
+  });
+
+  test('one’s own PIN is changed by who knows it', async () => {
+    await shop.post(`/api/people/${shop.ada}/pin`, { pin: '4711' });
+    const change = (pin: string, newPin: string) =>
+      shop.post('/api/station/pin/change', { technician: shop.ada, pin, newPin }, shop.station);
+    expect((await change('4712', '1234')).status).toBe(422);
+    expect((await change('4711', '12')).status).toBe(422);
+    expect((await change('4711', '1234')).status).toBe(200);
+    const check = (pin: string) => shop.post('/api/station/pin', { technician: shop.ada, pin }, shop.station);
+    expect([(await check('1234')).status, (await check('4711')).status]).toEqual([200, 422]);
+  });
+
+  test('no shop but the demo lends badges to a bench', async () => {
+    expect((await shop.get('/api/station/bench', shop.station)).status).toBe(404);
+  });
+});
