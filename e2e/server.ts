@@ -19,6 +19,8 @@ async function findPort(): Promise<number> {
 }
 
 export type TestServer = {
+  /** The file of its database. */
+  readonly database: string;
   readonly url: string;
   readonly start: () => Promise<void>;
   /** Ends it as an operator does. */
@@ -30,7 +32,7 @@ export type TestServer = {
 /** The built product on a database of its own, on one port through all its restarts. */
 export async function createServerProcess(env: Readonly<Record<string, string>> = {}): Promise<TestServer> {
   const port = await findPort();
-  const database = join(mkdtempSync(join(tmpdir(), 'wergon-e2e-')), 'shop.sqlite');
+  const database = env['WERGON_DATABASE'] ?? join(mkdtempSync(join(tmpdir(), 'wergon-e2e-')), 'shop.sqlite');
   let running: ChildProcess | undefined;
   const end = async (signal: 'SIGTERM' | 'SIGKILL') => {
     const ending = running;
@@ -41,6 +43,7 @@ export async function createServerProcess(env: Readonly<Record<string, string>> 
     await ended;
   };
   return {
+    database,
     url: `http://127.0.0.1:${port}`,
     start: async () => {
       const child = spawn(process.execPath, [MAIN], {

@@ -89,8 +89,6 @@ test('what cannot be understood is refused in words, starts nothing, and the des
   await shop.scan(page, 'ada');
   await shop.scan(page, 'draft');
   await expect(says).toContainText('Order 5002 is not released');
-  await shop.scan(page, shop.codes['order'] ?? '');
-  await expect(says).toContainText('That is a whole work order');
   await shop.scan(page, '4006381333931');
   await expect(says).toContainText('Not one of our labels');
   await expect(page.getByRole('main')).toContainText('on nothing');
@@ -126,6 +124,85 @@ test('a window that is not in front says that it cannot hear scans', async ({ pa
   });
   await expect(page.getByRole('alert').filter({ hasText: 'cannot hear scans' })).toBeHidden();
 });
+
+test('a touch is as good as a label: the list, the keys, an answer in words, and a stop that asks', async ({
+  page,
+  context,
+}) => {
+  await shop.openStation(page, 'Winding 10');
+  const band = page.getByRole('contentinfo');
+  await shop.scan(page, 'ada');
+  await page.getByRole('button', { name: 'Need a part' }).click();
+  await page.getByRole('textbox', { name: 'Type here' }).fill('slot paper');
+  await page.getByRole('button', { name: 'Enter' }).click();
+  await expect(band).toContainText('The desk sees what you need');
+
+  const floor = await context.newPage();
+  await shop.openDesk(floor, '/floor');
+  const requests = floor.getByRole('region', { name: 'Requests from the floor' });
+  await expect(requests).toContainText('Ada Lund needs a part: slot paper');
+  await requests.getByRole('textbox', { name: 'Answer to Ada Lund' }).fill('It is at the counter');
+  await requests.getByRole('button', { name: 'Answer' }).click();
+  await expect(requests).toBeHidden();
+
+  await page.bringToFront();
+  await shop.scan(page, 'blank');
+  await shop.scan(page, 'ada');
+  await expect(page.getByText('It is at the counter')).toBeVisible();
+  await shop.scan(page, 'strip');
+  await page.getByRole('button', { name: 'Off task' }).click();
+  await expect(band).toContainText('Leave Strip, 5001?');
+  await page.getByRole('button', { name: 'Yes' }).click();
+  await expect(band).toContainText('Left Strip, 5001 after');
+});
+
+test('a station set to sign in and out speaks German, and one’s own time is shown there', async ({
+  page,
+}) => {
+  await shop.openStation(page, 'Gate');
+  const { stations } = await shop.desk<{ stations: { id: string; name: string; settings: object }[] }>(
+    '/api/stations',
+  );
+  const gate = stations.find(({ name }) => name === 'Gate');
+  await shop.desk(`/api/stations/${gate?.id ?? ''}`, {
+    name: 'Gate',
+    settings: { ...gate?.settings, kind: 'presence', language: 'de' },
+  });
+  const band = page.getByRole('contentinfo');
+  await expect(band).toContainText('Ausweis scannen: kommen oder gehen');
+  await shop.scan(page, 'bo');
+  await expect(band).toContainText(/Angemeldet|Abgemeldet/);
+  await shop.scan(page, 'strip');
+  await expect(band).toContainText('Hier wird nur gekommen und gegangen');
+});
+
+test('on a phone everything that matters is on the screen, and nothing is wider than it', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 360, height: 740 });
+  await shop.openStation(page, 'Phone');
+  await shop.scan(page, 'ada');
+  await expect(page.getByRole('heading', { name: 'Ada Lund' })).toBeInViewport();
+  await expect(page.getByRole('contentinfo')).toBeInViewport();
+  await expect(page.getByRole('button', { name: 'My time' })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(360);
+});
+
+for (const [width, height] of [
+  [1280, 800],
+  [1920, 1080],
+  [800, 1280],
+  [360, 740],
+] as const)
+  test(`at ${width}×${height} the main line is a twentieth of the screen’s height`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    await shop.openStation(page, `Size ${width}`);
+    await shop.scan(page, 'ada');
+    const line = page.getByRole('contentinfo').getByRole('heading');
+    await expect(line).toBeInViewport({ ratio: 1 });
+    const size = await line.evaluate((each) => parseFloat(getComputedStyle(each).fontSize));
+    expect(size / height).toBeGreaterThanOrEqual(0.05);
+  });
 
 test('a station whose token is revoked asks to be paired', async ({ page }) => {
   await shop.openStation(page, 'Winding 8');

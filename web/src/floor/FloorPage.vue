@@ -6,6 +6,7 @@ import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import DayRuler from './DayRuler.vue';
 import FloorCounts from './FloorCounts.vue';
+import RequestLines from './RequestLines.vue';
 import TapeLane from './TapeLane.vue';
 import { createTapeScale } from './tapeScale.ts';
 import { useElementWidth } from './useElementWidth.ts';
@@ -100,6 +101,7 @@ const tints = computed(() => {
     />
     <template v-else>
       <FloorCounts :counts="counts" :accounted="accounted" :is-today="isToday" />
+      <RequestLines v-if="isToday" />
       <p v-if="search" class="filtered" role="status">
         {{ shown.length }} of {{ present.length }} people match “{{ search }}”.
         <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>

@@ -8,6 +8,8 @@ import { sayClock, sayDay } from '../desk/dates.ts';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import BookFrame from './BookFrame.vue';
+import NoticeSection from './NoticeSection.vue';
+import StationForm from './StationForm.vue';
 import { useAct } from './useAct.ts';
 
 const desk = useDesk();
@@ -15,7 +17,7 @@ const query = useQuery({ queryKey: ['stations'], queryFn: () => callRoute('stati
 const { act, problem, isBusy } = useAct();
 const name = ref('');
 const pairing = ref<{ readonly id: string; readonly code: string } | null>(null);
-const renamed = ref<{ id: string; name: string } | null>(null);
+const opened = ref<string | null>(null);
 
 async function add(): Promise<void> {
   const made = await act(() => callRoute('addStation', { body: { name: name.value } }));
@@ -25,14 +27,6 @@ async function add(): Promise<void> {
 }
 async function pairAgain(station: string): Promise<void> {
   pairing.value = (await act(() => callRoute('pairAgain', { params: { station } }))) ?? null;
-}
-async function rename(): Promise<void> {
-  const { value } = renamed;
-  if (!value) return;
-  const done = await act(() =>
-    callRoute('saveStation', { params: { station: value.id }, body: { name: value.name } }),
-  );
-  if (done !== undefined) renamed.value = null;
 }
 const revoke = (station: string) => act(() => callRoute('revokeStation', { params: { station } }));
 const say = (text: string | null): string => {
@@ -69,6 +63,7 @@ const say = (text: string | null): string => {
         <thead>
           <tr>
             <th scope="col">Name</th>
+            <th scope="col">Kind</th>
             <th scope="col">Device</th>
             <th scope="col">Scanner calibrated</th>
             <th scope="col">Last scan</th>
@@ -76,53 +71,55 @@ const say = (text: string | null): string => {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="station in query.data.value.stations" :key="station.id">
-            <td>
-              <form v-if="renamed?.id === station.id" class="rename" @submit.prevent="rename">
-                <BFormInput v-model="renamed.name" size="sm" :aria-label="`New name of ${station.name}`" />
-                <button type="submit" class="btn btn-quiet btn-sm">Rename</button>
-              </form>
-              <template v-else>
+          <template v-for="station in query.data.value.stations" :key="station.id">
+            <tr>
+              <td>
                 {{ station.name }}
                 <button
                   v-if="desk.may('shop.change')"
                   type="button"
                   class="link"
-                  @click="renamed = { id: station.id, name: station.name }"
+                  :aria-expanded="opened === station.id"
+                  @click="opened = opened === station.id ? null : station.id"
                 >
-                  rename
+                  settings
                 </button>
-              </template>
-            </td>
-            <td>{{ station.isRevoked ? 'revoked' : station.pairedAt ? 'paired' : 'none yet' }}</td>
-            <td>{{ say(station.calibratedAt) }}</td>
-            <td :class="{ attention: !station.lastScanAt }">{{ say(station.lastScanAt) }}</td>
-            <td>
-              <template v-if="pairing?.id === station.id">
-                code <b class="mono code">{{ pairing.code }}</b> for ten minutes: open
-                <span class="mono">/station</span> on the device and type it
-              </template>
-              <template v-else-if="desk.may('shop.change')">
-                <button type="button" class="btn btn-quiet btn-sm" @click="pairAgain(station.id)">
-                  Pair a device
-                </button>
-                <button
-                  v-if="station.pairedAt && !station.isRevoked"
-                  type="button"
-                  class="btn btn-quiet btn-sm"
-                  @click="revoke(station.id)"
-                >
-                  Revoke
-                </button>
-              </template>
-            </td>
-          </tr>
+              </td>
+              <td>{{ station.settings.kind }}</td>
+              <td>{{ station.isRevoked ? 'revoked' : station.pairedAt ? 'paired' : 'none yet' }}</td>
+              <td>{{ say(station.calibratedAt) }}</td>
+              <td :class="{ attention: !station.lastScanAt }">{{ say(station.lastScanAt) }}</td>
+              <td>
+                <template v-if="pairing?.id === station.id">
+                  code <b class="mono code">{{ pairing.code }}</b> for ten minutes: open
+                  <span class="mono">/station</span> on the device and type it
+                </template>
+                <template v-else-if="desk.may('shop.change')">
+                  <button type="button" class="btn btn-quiet btn-sm" @click="pairAgain(station.id)">
+                    Pair a device
+                  </button>
+                  <button
+                    v-if="station.pairedAt && !station.isRevoked"
+                    type="button"
+                    class="btn btn-quiet btn-sm"
+                    @click="revoke(station.id)"
+                  >
+                    Revoke
+                  </button>
+                </template>
+              </td>
+            </tr>
+            <tr v-if="opened === station.id">
+              <td colspan="6"><StationForm :station="station" @close="opened = null" /></td>
+            </tr>
+          </template>
         </tbody>
       </table>
       <p class="quiet">
         A scanner that sends something odd is taught to its station in a second: print the
         <RouterLink to="/shop/labels?kind=calibration">calibration label</RouterLink> and scan it there.
       </p>
+      <NoticeSection />
     </template>
   </BookFrame>
 </template>
@@ -130,10 +127,6 @@ const say = (text: string | null): string => {
 <style scoped>
 .code {
   font-size: 20px;
-}
-.rename {
-  display: flex;
-  gap: 6px;
 }
 .link {
   padding: 0;

@@ -3,6 +3,7 @@ import { onMounted, ref } from 'vue';
 import type { Station } from './useStation.ts';
 
 const props = defineProps<{ pair: Station['pair'] }>();
+const emit = defineEmits<{ paired: [] }>();
 const code = ref('');
 const problem = ref('');
 const isBusy = ref(false);
@@ -13,7 +14,8 @@ async function submit(): Promise<void> {
   problem.value = '';
   const answer = await props.pair(code.value.trim());
   isBusy.value = false;
-  if (answer.kind === 'unreachable') problem.value = 'The server does not answer. Try again.';
+  if (answer.kind === 'ok') emit('paired');
+  else if (answer.kind === 'unreachable') problem.value = 'The server does not answer. Try again.';
   else if (answer.kind === 'refused')
     problem.value =
       answer.status === 429

@@ -189,7 +189,7 @@ button:focus-visible {
     font-size: 48px;
   }
   h2 {
-    font-size: clamp(30px, 5vh, 60px);
+    font-size: clamp(30px, 5.2vh, 68px);
   }
 }
 @media (max-width: 600px) {
@@ -197,7 +197,7 @@ button:focus-visible {
     display: none;
   }
   h2 {
-    font-size: clamp(26px, 5vh, 44px);
+    font-size: clamp(26px, 5.2vh, 44px);
   }
 }
 </style>

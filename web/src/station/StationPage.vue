@@ -28,6 +28,8 @@ const { typing, hasFocus } = useScanner({
   expectsDigit: () => state.value.conversation.step === 'asked' || state.value.conversation.step === 'person',
 });
 const isBenchOpen = ref(false);
+/** A link from the desk pairs this browser anew, even if it is a station already. */
+const isPairing = ref(location.hash.startsWith('#pair='));
 const isOwnTimeShown = ref(false);
 const ui = computed(() => said.value.words.ui);
 
@@ -60,7 +62,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
 </script>
 
 <template>
-  <PairView v-if="connection === 'unpaired' && !directory" :pair="station.pair" />
+  <PairView v-if="connection === 'unpaired' || isPairing" :pair="station.pair" @paired="isPairing = false" />
   <div v-else class="station" :lang="settings.language">
     <header>
       <strong>{{ info?.station.name ?? 'Wergon' }}</strong>

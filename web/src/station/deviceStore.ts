@@ -17,8 +17,8 @@ const VERSION = 2;
 
 /** What one device keeps: entries on their way, and all it needs to go on without the server. */
 export type DeviceStore = {
-  /** Keeps an entry; it is safe once this is done. */
-  readonly put: (entry: SentEntry) => Promise<void>;
+  /** Keeps entries, all or none; they are safe once this is done. */
+  readonly put: (entries: readonly SentEntry[]) => Promise<void>;
   /** Entries on their way, in order, some at a time. */
   readonly next: (
     most: number,
@@ -34,6 +34,7 @@ export type DeviceStore = {
   readonly pending: (seq: number) => Promise<readonly SentEntry[]>;
   readonly keepDirectory: (directory: DirectoryJson) => Promise<void>;
   readonly findDirectory: () => Promise<DirectoryJson | undefined>;
+  readonly forgetDirectory: () => Promise<void>;
   readonly keepRefused: (refused: readonly Refused[]) => Promise<void>;
   readonly findRefused: () => Promise<readonly Refused[]>;
 };
@@ -49,8 +50,9 @@ const upgrade = (db: IDBPDatabase<Schema>): void => {
 export async function openDeviceStore(): Promise<DeviceStore> {
   const database = await openDB<Schema>('wergon-station', VERSION, { upgrade });
   return {
-    put: async (entry) => {
-      await database.add('outbox', entry);
+    put: async (entries) => {
+      const transaction = database.transaction('outbox', 'readwrite', { durability: 'strict' });
+      await Promise.all([...entries.map((entry) => transaction.store.add(entry)), transaction.done]);
     },
     next: async (most) => {
       const transaction = database.transaction('outbox');
@@ -87,6 +89,7 @@ export async function openDeviceStore(): Promise<DeviceStore> {
     },
     // What is read here was written above, by this same page.
     findDirectory: async () => (await database.get('kept', 'directory')) as DirectoryJson | undefined,
+    forgetDirectory: () => database.delete('kept', 'directory'),
     keepRefused: async (refused) => {
       await database.put('kept', refused, 'refused');
     },
@@ -103,8 +106,8 @@ export function createMemoryStore(): DeviceStore {
   let refused: readonly Refused[] = [];
   let lastKey = 0;
   return {
-    put: (entry) => {
-      outbox.push({ key: (lastKey += 1), entry });
+    put: (entries) => {
+      outbox.push(...entries.map((entry) => ({ key: (lastKey += 1), entry })));
       return Promise.resolve();
     },
     next: (most) => {
@@ -126,6 +129,10 @@ export function createMemoryStore(): DeviceStore {
       return Promise.resolve();
     },
     findDirectory: () => Promise.resolve(directory),
+    forgetDirectory: () => {
+      directory = undefined;
+      return Promise.resolve();
+    },
     keepRefused: (next) => {
       refused = next;
       return Promise.resolve();

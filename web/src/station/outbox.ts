@@ -12,8 +12,8 @@ export type DrainResult =
 
 export type Outbox = {
   readonly store: DeviceStore;
-  /** Keeps an entry on its way. `false`: this device could not keep it, and it lives only as long as the page. */
-  readonly put: (entry: SentEntry) => Promise<boolean>;
+  /** Keeps entries on their way. `false`: this device could not keep them, and they live only as long as the page. */
+  readonly put: (entries: readonly SentEntry[]) => Promise<boolean>;
   readonly count: () => Promise<number>;
   /** Everything that a directory of this sequence number does not show yet. */
   readonly pending: (seq: number) => Promise<readonly SentEntry[]>;
@@ -59,12 +59,12 @@ export async function openOutbox(): Promise<Outbox> {
 
   return {
     store,
-    put: async (entry) => {
+    put: async (entries) => {
       try {
-        await store.put(entry);
+        await store.put(entries);
         return store !== memory;
       } catch {
-        await memory.put(entry);
+        await memory.put(entries);
         return false;
       }
     },

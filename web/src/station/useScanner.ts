@@ -6,6 +6,7 @@ import {
   applyProfile,
   isScannerPace,
   learnProfile,
+  parseCode,
   typeKey,
   typePause,
 } from '@wergon/core/scan';
@@ -43,9 +44,27 @@ export function useScanner({ hear, learn, profile, expectsDigit }: Ears) {
     else hear(applyProfile(profile() ?? PLAIN_SCANNER, finished), 'scan');
   };
 
+  let inField: Typing = NO_TYPING;
+  /** A label that is scanned while somebody types words into a field is a scan, and none of his words. */
+  function hearInField(event: KeyboardEvent, field: HTMLInputElement): void {
+    const key = { name: event.key, at: event.timeStamp };
+    // A hand pauses; what comes after a pause may be the beginning of a scan.
+    if (key.at - inField.lastKeyAt > PAUSE_MS) inField = NO_TYPING;
+    const before = inField;
+    const step = typeKey(before, key);
+    inField = step.typing;
+    const code = applyProfile(profile() ?? PLAIN_SCANNER, step.finished ?? '');
+    if (!isScannerPace(before) || !parseCode(code).ok) return;
+    event.preventDefault();
+    event.stopPropagation();
+    field.value = field.value.slice(0, -before.text.length);
+    field.dispatchEvent(new Event('input'));
+    hear(code, 'scan');
+  }
+
   function onKey(event: KeyboardEvent): void {
-    const isField = event.target instanceof HTMLInputElement;
-    if (isField || event.ctrlKey || event.altKey || event.metaKey) return;
+    if (event.ctrlKey || event.altKey || event.metaKey) return;
+    if (event.target instanceof HTMLInputElement) return hearInField(event, event.target);
     // A button in focus must not be pressed by the Enter that ends a code.
     if (typing.value.text !== '' && (event.key === 'Enter' || event.key === 'Tab')) event.preventDefault();
     const before = typing.value;

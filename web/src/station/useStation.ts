@@ -91,7 +91,7 @@ export function useStation() {
       case 'append': {
         const { entry, action, source, via, identity } = effect;
         happened(entry);
-        return void keep({
+        return keep({
           entry: writeEntry(entry),
           action,
           source,
@@ -123,18 +123,28 @@ export function useStation() {
     dispatch({ type: 'pin', technician, answer: said });
   }
 
-  /** Entries are written down one after the other: their order is the order of recording. */
-  let writing: Promise<unknown> = Promise.resolve();
-  function keep(sent: SentEntry): Promise<void> {
-    waiting.value += 1;
-    const written = writing.then(async () => {
-      outbox ??= await opening;
-      if (!(await outbox.put(sent))) isUnsaved.value = true;
-      peers.postMessage(sent);
-    });
-    writing = written;
-    return written.then(() => drainSoon());
+  /** Entries are written down in the order in which they were made, all that wait together. */
+  let unwritten: SentEntry[] = [];
+  let writing: Promise<void> = Promise.resolve();
+  async function write(): Promise<void> {
+    outbox ??= await opening;
+    const entries = unwritten;
+    unwritten = [];
+    if (entries.length === 0) return;
+    if (!(await outbox.put(entries))) isUnsaved.value = true;
+    for (const sent of entries) peers.postMessage(sent);
   }
+  function keep(sent: SentEntry): void {
+    waiting.value += 1;
+    unwritten.push(sent);
+    writing = writing.then(write);
+    void writing.then(drainSoon);
+  }
+  /** Whoever closes the page in the very moment in which something is being written down is asked to wait. */
+  const holdOn = (event: BeforeUnloadEvent) => {
+    if (unwritten.length > 0) event.preventDefault();
+  };
+  window.addEventListener('beforeunload', holdOn);
 
   let draining: Promise<boolean> | undefined;
   let isDrainAsked = false;
@@ -163,7 +173,8 @@ export function useStation() {
       if (connection.value === 'offline' && result.offsetMs !== null) connection.value = 'connected';
       return true;
     }
-    connection.value = result.kind === 'unpaired' ? 'unpaired' : 'offline';
+    if (result.kind === 'unpaired') await forget();
+    else connection.value = 'offline';
     return false;
   }
 
@@ -177,7 +188,7 @@ export function useStation() {
   async function refresh(): Promise<void> {
     if (!(await drain())) return;
     const answer = await fetchDirectory();
-    if (answer.kind === 'refused' && answer.status === 401) connection.value = 'unpaired';
+    if (answer.kind === 'refused' && answer.status === 401) await forget();
     else if (answer.kind !== 'ok') connection.value = 'offline';
     else {
       setOffset(answer.offsetMs);
@@ -188,6 +199,15 @@ export function useStation() {
       await outbox?.store.keepDirectory(answer.value).catch(() => undefined);
       listen();
     }
+  }
+
+  /** This device is a station no longer: what it knew of people and work is none of its business. What still waits to
+   *  be sent is kept until it is paired again. */
+  async function forget(): Promise<void> {
+    connection.value = 'unpaired';
+    directory.value = null;
+    info.value = null;
+    await outbox?.store.forgetDirectory().catch(() => undefined);
   }
 
   /** Takes a directory in, with what was done here since it was made laid on top of it. */
@@ -243,7 +263,7 @@ export function useStation() {
       wasClockMoved.value = true;
       const at = formatInstant(toInstant(Math.floor(clock.now() / 1000)));
       const id = newId();
-      void keep({
+      keep({
         entry: { id, type: 'clock-jump', at, seconds: Math.round(jump / 1000) },
         action: id as SentEntry['action'],
         source: 'scan',
@@ -268,6 +288,7 @@ export function useStation() {
     clearTimeout(refreshTimer);
     events?.close();
     peers.close();
+    window.removeEventListener('beforeunload', holdOn);
   });
   void recall().then(refresh, refresh);
 

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, reactive } from 'vue';
+import { readInstant } from '@wergon/contract/floor';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayClock } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import { useNow } from '../desk/useNow.ts';
+import { useAct } from '../shop/useAct.ts';
+
+/** A request that nobody has answered is shown so long, in seconds: longer than any shift. */
+const SHOWN_SECONDS = 24 * 3600;
+const WANTS = {
+  part: 'needs a part',
+  help: 'needs help',
+  correction: 'asks to have a time put right',
+} as const;
+
+const desk = useDesk();
+const now = useNow();
+const query = useQuery({ queryKey: ['requests'], queryFn: () => callRoute('requests') });
+const { act, problem, isBusy } = useAct();
+const answers = reactive<Record<string, string>>({});
+
+const open = computed(() =>
+  (query.data.value?.requests ?? []).filter(
+    ({ answer, at }) => answer === null && now.value - readInstant(at) < SHOWN_SECONDS,
+  ),
+);
+async function send(request: string): Promise<void> {
+  const text = answers[request]?.trim();
+  if (!text) return;
+  const done = await act(() => callRoute('answerRequest', { params: { request }, body: { text } }));
+  if (done !== undefined) Reflect.deleteProperty(answers, request);
+}
+</script>
+
+<template>
+  <section v-if="open.length > 0" class="requests" aria-label="Requests from the floor">
+    <form v-for="request in open" :key="request.id" @submit.prevent="send(request.id)">
+      <p>
+        <b>{{ request.name }}</b> {{ WANTS[request.what]
+        }}<template v-if="request.text">: {{ request.text }}</template>
+        <span class="quiet">
+          <template v-if="request.target">{{ request.target }}, </template>{{ request.station }},
+          {{ desk.zone ? sayClock(desk.zone, readInstant(request.at)) : '' }}
+        </span>
+      </p>
+      <template v-if="desk.may('floor.answer')">
+        <input
+          v-model="answers[request.id]"
+          class="form-control form-control-sm"
+          :aria-label="`Answer to ${request.name}`"
+          placeholder="answer: stands at the next badge"
+          maxlength="300"
+          @keydown.stop
+        />
+        <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy || !answers[request.id]?.trim()">
+          Answer
+        </button>
+      </template>
+    </form>
+    <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.requests {
+  border-left: 4px solid var(--attention);
+  background: var(--attention-tint);
+}
+form {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(160px, 300px) auto;
+  gap: 8px;
+  align-items: center;
+  padding: 4px 16px 4px 12px;
+  border-bottom: 1px solid var(--line);
+}
+p {
+  margin: 0;
+}
+.quiet {
+  margin-left: 8px;
+  font-size: 14px;
+}
+@media (max-width: 800px) {
+  form {
+    grid-template-columns: 1fr auto;
+  }
+  form p {
+    grid-column: 1 / -1;
+  }
+}
+</style>

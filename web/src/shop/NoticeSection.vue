@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { reactive } from 'vue';
+import { readDay, readInstant } from '@wergon/contract/floor';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayClock, sayDay } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import { useAct } from './useAct.ts';
+
+const desk = useDesk();
+const query = useQuery({ queryKey: ['notices'], queryFn: () => callRoute('notices') });
+const { act, problem, isBusy } = useAct();
+const fresh = reactive({ text: '', until: '' });
+
+async function add(): Promise<void> {
+  const body = { text: fresh.text, until: fresh.until || null };
+  if (await act(() => callRoute('addNotice', { body }))) Object.assign(fresh, { text: '', until: '' });
+}
+const remove = (notice: string) => act(() => callRoute('removeNotice', { params: { notice } }));
+const say = (at: string) => {
+  const instant = readInstant(at);
+  return desk.zone ? `${sayDay(desk.zone.dayAt(instant))} ${sayClock(desk.zone, instant)}` : '';
+};
+</script>
+
+<template>
+  <section>
+    <h2>Notices</h2>
+    <p class="lead-words">They stand on every station’s screen while nobody does.</p>
+    <p v-if="query.data.value?.notices.length === 0" class="quiet">No notice now.</p>
+    <table v-else>
+      <tbody>
+        <tr v-for="notice in query.data.value?.notices ?? []" :key="notice.id">
+          <td>{{ notice.text }}</td>
+          <td class="quiet">{{ notice.by }}, {{ say(notice.at) }}</td>
+          <td>{{ notice.until ? `until ${sayDay(readDay(notice.until))}` : '' }}</td>
+          <td class="acts-cell">
+            <button
+              v-if="desk.may('shop.change')"
+              type="button"
+              class="btn btn-quiet btn-sm"
+              @click="remove(notice.id)"
+            >
+              Take down
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
+      <BFormInput
+        v-model="fresh.text"
+        placeholder="New notice"
+        aria-label="New notice"
+        maxlength="200"
+        required
+      />
+      <BFormInput v-model="fresh.until" type="date" aria-label="Last day of the notice" />
+      <BButton type="submit" variant="primary" :disabled="isBusy">Put it up</BButton>
+    </form>
+    <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+  </section>
+</template>
