@@ -24,10 +24,20 @@ import { refuse, sendProblem } from './problem.ts';
 /** Tries at a secret that one address has in a quarter of an hour. */
 const TRIES = { windowMs: 15 * 60_000, limit: 20 } as const;
 
+/** What stands between the server and its devices. */
+type Outside = {
+  readonly isBehindProxy: boolean;
+  /** The root of the shop's own authority, for devices to trust; absent where the certificate is another's. */
+  readonly root: string | null;
+};
+const ALONE: Outside = { isBehindProxy: false, root: null };
+
 /** Makes the whole application: security headers, one log line a request, the routes of the contract, the pages. */
-export function createApp(context: Context, webPath: string): Express {
+export function createApp(context: Context, webPath: string, outside: Outside = ALONE): Express {
   const app = express();
   app.disable('x-powered-by');
+  // Only a proxy that was declared is believed what it says of who calls, and how.
+  if (outside.isBehindProxy) app.set('trust proxy', 1);
   app.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, hsts: false }));
   app.use(logRequests(context));
 
@@ -52,6 +62,11 @@ export function createApp(context: Context, webPath: string): Express {
   app.get('/api/openapi.json', (_req, res) => void res.json(describeRoutes()));
   app.use('/api', (_req, res) => sendProblem(res, refuse('route.not_found')));
 
+  app.get('/wergon-root.crt', (_req, res) => {
+    if (outside.root === null)
+      res.status(404).type('text/plain').send('This server needs no root of its own.');
+    else res.type('application/x-x509-ca-cert').send(outside.root);
+  });
   servePages(app, webPath);
   app.use(answerErrors(context));
   return app;

@@ -1,4 +1,5 @@
-import type { Server } from 'node:http';
+import { createServer } from 'node:http';
+import { createServer as createTlsServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import type { Logger } from 'pino';
@@ -15,6 +16,7 @@ import type { Config } from './config.ts';
 import type { Context } from './context.ts';
 import { createApp } from './createApp.ts';
 import { createLive } from './live.ts';
+import { chooseTls } from '../tls/chooseTls.ts';
 
 /** How often the demo's clock is written down, so that a crash sets it back by little. */
 const CLOCK_SAVE_MS = 5_000;
@@ -39,11 +41,22 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const database = await openDatabase(config.databasePath);
   const clock = await chooseClock(config, database);
   const context = createContext(database, clock, log, config.isDemo);
-  const app = createApp(context, config.webPath);
-  const server = await new Promise<Server>((resolve, reject) => {
-    const listening = app.listen(config.port, config.host, (error?: Error) =>
-      error ? reject(error) : resolve(listening),
+  const tls = await chooseTls(config);
+  const app = createApp(context, config.webPath, {
+    isBehindProxy: config.isBehindProxy,
+    root: tls.kind === 'tls' ? tls.root : null,
+  });
+  const server =
+    tls.kind === 'tls' ? createTlsServer({ cert: tls.cert, key: tls.key }, app) : createServer(app);
+  await new Promise<void>((resolve, reject) => {
+    server.once('error', (error: NodeJS.ErrnoException) =>
+      reject(
+        error.code === 'EADDRINUSE'
+          ? new Error(`port ${config.port} is in use: stop what uses it, or set WERGON_PORT`)
+          : error,
+      ),
     );
+    server.listen(config.port, config.host, resolve);
   });
   const saving = config.isDemo
     ? setInterval(() => void saveClock(database, clock), CLOCK_SAVE_MS)
@@ -51,7 +64,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const { port } = server.address() as AddressInfo;
   const host = config.host.includes(':') ? `[${config.host}]` : config.host;
   return {
-    address: `http://${host}:${port}`,
+    address: `${tls.kind === 'tls' ? 'https' : 'http'}://${host}:${port}`,
     context,
     stop: async () => {
       clearInterval(saving);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
+import { offersRoot } from './stationApi.ts';
 import type { Station } from './useStation.ts';
 
 const props = defineProps<{ pair: Station['pair'] }>();
@@ -7,6 +8,8 @@ const emit = defineEmits<{ paired: [] }>();
 const code = ref('');
 const problem = ref('');
 const isBusy = ref(false);
+/** Whether the server has an authority of its own that this device can be told to trust. */
+const hasRoot = ref(false);
 
 async function submit(): Promise<void> {
   if (isBusy.value || code.value.trim() === '') return;
@@ -24,6 +27,7 @@ async function submit(): Promise<void> {
 }
 
 onMounted(() => {
+  void offersRoot().then((offered) => (hasRoot.value = offered));
   const linked = /^#pair=(\w+)$/.exec(location.hash)?.[1];
   if (!linked) return;
   history.replaceState(null, '', location.pathname);
@@ -51,6 +55,22 @@ onMounted(() => {
       <button type="submit" :disabled="isBusy">{{ isBusy ? 'Pairing…' : 'Pair this device' }}</button>
     </form>
     <p class="problem" role="alert">{{ problem }}</p>
+    <section v-if="hasRoot" class="trust">
+      <h2>Does this browser warn of the connection?</h2>
+      <p>
+        This shop’s server vouches for itself. Trust it once on this device and the warning is gone, the
+        camera works, and the station opens without the server:
+      </p>
+      <ol>
+        <li><a href="/wergon-root.crt" download>Download the shop’s certificate</a>.</li>
+        <li>
+          Windows: open it, choose Install, Local Machine, Trusted Root Certification Authorities. Android:
+          Settings, Security, Install a certificate, CA certificate. iPad: open it, install the profile, then
+          Settings, About, Certificate Trust. Linux: the browser’s own settings, Certificates, Authorities.
+        </li>
+        <li>Close the browser, and open this page again.</li>
+      </ol>
+    </section>
   </main>
 </template>
 
@@ -87,6 +107,19 @@ button {
   border: 0;
   color: #15181a;
   font-weight: 700;
+}
+.trust {
+  max-width: 900px;
+  margin-top: 24px;
+  padding-top: 12px;
+  border-top: 1px solid var(--line);
+  font-size: 18px;
+}
+.trust h2 {
+  font-size: 22px;
+}
+.trust a {
+  color: var(--action);
 }
 .problem {
   min-height: 1.5em;

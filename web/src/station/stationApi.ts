@@ -49,3 +49,9 @@ export const fetchBench = () =>
     readonly badges: readonly { readonly code: string; readonly name: string }[];
     readonly now?: number;
   }>('/api/station/bench');
+/** Whether the server vouches for itself, so that a device must be told to trust it. */
+export const offersRoot = async (): Promise<boolean> => {
+  if (location.protocol !== 'https:') return false;
+  const answer = await fetch('/wergon-root.crt', { method: 'HEAD' }).catch(() => undefined);
+  return answer?.ok ?? false;
+};
