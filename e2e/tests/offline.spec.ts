@@ -122,6 +122,52 @@ test('a whole shift without the server, through reloads and restarts, comes to w
   await twin.stop();
 });
 
+test('what was done meanwhile although it should not have been is recorded, and is a loose end', async ({
+  page,
+}) => {
+  await openInstalled(page, 'Cut off');
+  const path = `/api/work/${shop.order.order.id}`;
+  const winding = shop.order.tasks[1];
+  const ada = shop.technicians.find(({ name }) => name === 'Ada Lund');
+  const { technicians } = await shop.desk<{ technicians: { id: string; badges: { id: string }[] }[] }>(
+    '/api/people',
+  );
+  const badge = technicians.find(({ id }) => id === ada?.id)?.badges[0];
+  // The network of this one station is gone; the shop goes on.
+  await page.context().setOffline(true);
+  await shop.desk(`/api/badges/${badge?.id ?? ''}/revoke`, {});
+  await shop.desk('/api/ledger/entries', {
+    entries: [
+      {
+        source: 'desk',
+        via: [],
+        action: 'closed-at-the-desk',
+        deviceAt: new Date().toISOString(),
+        clockOffset: 0,
+        entry: {
+          id: 'closed-at-the-desk',
+          type: 'task-done',
+          at: new Date(Date.now() - 60_000).toISOString(),
+          targets: [winding?.id],
+        },
+      },
+    ],
+  });
+  await shop.scan(page, 'ada');
+  await shop.scan(page, 'winding');
+  await expect(page.getByRole('contentinfo')).toContainText('Started Winding');
+  await expect(page.getByRole('status')).toContainText('1 scan waiting');
+  await page.context().setOffline(false);
+  await expect(page.getByRole('status')).toHaveText('connected');
+  const { looseEnds } = await shop.desk<{ looseEnds: { kind: string; name: string }[] }>('/api/reconcile');
+  expect(looseEnds.map(({ kind, name }) => `${kind} ${name}`)).toContain('after-done Ada Lund');
+  expect((await shop.desk<OrderJson>(path)).tasks[1]?.peopleOn).toEqual(['Ada Lund']);
+  // From now on the station knows the badge no more.
+  await shop.scan(page, 'blank');
+  await shop.scan(page, 'ada');
+  await expect(page.getByRole('contentinfo')).toContainText('This label is not known here');
+});
+
 test('two tabs of one station double nothing, and know of each other', async ({ page, context }) => {
   await openInstalled(page, 'Two tabs');
   const second = await context.newPage();

@@ -74,6 +74,8 @@ export const directorySchema = boardSchema.extend({
   ),
   belongs: z.array(z.strictObject({ workType: z.enum(WORK_TYPES), activity: z.string() })),
   scrapReasons: z.array(z.string()),
+  /** Entries whose forgotten end somebody has spoken of already. */
+  proposed: z.array(z.string()),
   notices: z.array(message),
   scanner: scannerProfileSchema.nullable(),
   isDemo: z.boolean(),

@@ -1,4 +1,4 @@
-import type { TargetId } from '@wergon/core/ledger';
+import type { EntryId, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { BadgeId, Meaning, ResourceId, StationDirectory } from '@wergon/core/station';
 import type { WorkOrderId } from '@wergon/core/work';
@@ -59,6 +59,6 @@ export const readDirectory = (json: DirectoryJson): StationDirectory => ({
   resources: new Map(json.resources.map(({ id, ...resource }) => [id as ResourceId, resource])),
   belongs: new Map(json.belongs.map(({ workType, activity }) => [workType, activity as TargetId])),
   scrapReasons: json.scrapReasons,
-  proposed: new Set(),
+  proposed: new Set(json.proposed as EntryId[]),
   remembered: [],
 });

@@ -74,7 +74,8 @@ export function createApp(context: Context, webPath: string, outside: Outside = 
 
 const CONTENT_POLICY = {
   defaultSrc: ["'self'"],
-  scriptSrc: ["'self'"],
+  // The camera's decoder is a WebAssembly binary of our own server; it may be compiled, and nothing else may.
+  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
   styleSrc: ["'self'"],
   imgSrc: ["'self'", 'data:'],
   connectSrc: ["'self'"],

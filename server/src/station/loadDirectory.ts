@@ -15,12 +15,14 @@ import type { ShopFacts } from '../shop/facts.ts';
 const DAY_SECONDS = 86_400;
 /** How long an answer from the desk stands at its technician's badge: the rest of any shift. */
 const ANSWER_SECONDS = 16 * 3600;
+/** More ends than these are not forgotten in a few days. */
+const NEWEST_PROPOSALS = 200;
 /** How far back a last entry is looked for; earlier ones hold nobody up. */
 const LAST_SECONDS = 3 * DAY_SECONDS;
 
 type Details = Pick<
   DirectoryJson,
-  'briefs' | 'jobs' | 'people' | 'resources' | 'belongs' | 'scrapReasons' | 'notices'
+  'briefs' | 'jobs' | 'proposed' | 'people' | 'resources' | 'belongs' | 'scrapReasons' | 'notices'
 >;
 
 /** What the journal says of tasks and people that stands on no board. */
@@ -41,6 +43,12 @@ export function loadMoves(sql: Sql, now: Instant) {
   return {
     counts: new Map(counts.map(({ target, ...pieces }) => [target, pieces])),
     lastAt: new Map(last.map(({ technician, at }) => [technician, at])),
+    proposed: sql
+      .all<{ about: string }>(
+        `select json_extract("body", '$.about') as "about" from "journal"
+         where "stream" = 'floor' and "type" = 'proposal' order by "seq" desc limit ${NEWEST_PROPOSALS}`,
+      )
+      .map(({ about }) => about),
     answers: loadAnswers(sql, toInstant(now - ANSWER_SECONDS)),
   };
 }
@@ -100,6 +108,7 @@ export async function loadDetails(
     belongs: activities.flatMap(({ id, takesWork }) =>
       takesWork == null ? [] : [{ workType: takesWork, activity: id }],
     ),
+    proposed: moves.proposed,
     scrapReasons: reasons.map(({ name }) => name),
     notices: notices.map(({ at, by, text }) => ({ at: formatInstant(at as Instant), by, text })),
   };

@@ -5,6 +5,7 @@ import type { Source } from '@wergon/core/station';
 import CrewView from './CrewView.vue';
 import { formatClock } from './formatClock.ts';
 import IdleView from './IdleView.vue';
+import { keepShell } from './keepShell.ts';
 import OwnTimeView from './OwnTimeView.vue';
 import PairView from './PairView.vue';
 import PersonView from './PersonView.vue';
@@ -16,6 +17,7 @@ import { useStation } from './useStation.ts';
 import { provideWords } from './useWords.ts';
 
 const BenchDrawer = defineAsyncComponent(() => import('./BenchDrawer.vue'));
+const CameraView = defineAsyncComponent(() => import('./CameraView.vue'));
 
 const station = useStation();
 const { state, directory, info, settings, connection, now, waiting, refused, dispatch } = station;
@@ -31,6 +33,9 @@ const isBenchOpen = ref(false);
 /** A link from the desk pairs this browser anew, even if it is a station already. */
 const isPairing = ref(location.hash.startsWith('#pair='));
 const isOwnTimeShown = ref(false);
+const isCameraOpen = ref(false);
+/** Browsers lend a camera only to pages that came securely. */
+const hasCamera = 'mediaDevices' in navigator;
 const ui = computed(() => said.value.words.ui);
 
 const conversation = computed(() => state.value.conversation);
@@ -58,6 +63,7 @@ const connectionWords = computed(() => {
   if (connection.value === 'offline') return `${ui.value.offline}${count}`;
   return connection.value === 'connected' ? `${ui.value.connected}${count}` : ui.value.connecting;
 });
+keepShell(() => conversation.value.step === 'idle' && state.value.said === null);
 const clock = computed(() => (directory.value ? formatClock(directory.value.facts.zone, now.value) : ''));
 </script>
 
@@ -72,6 +78,15 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
       <span v-if="station.isUnsaved.value" class="warn" role="alert">{{ ui.unsaved }}</span>
       <span v-if="station.wasClockMoved.value" class="warn" role="alert">{{ ui.clockMoved }}</span>
       <span :class="connection === 'offline' ? 'warn' : 'quiet'" role="status">{{ connectionWords }}</span>
+      <button
+        v-if="hasCamera && directory"
+        type="button"
+        class="bench-key"
+        :aria-pressed="isCameraOpen"
+        @click="isCameraOpen = !isCameraOpen"
+      >
+        {{ said.words.button.camera }}
+      </button>
       <button v-if="info?.isDemo" type="button" class="bench-key" @click="isBenchOpen = !isBenchOpen">
         {{ ui.bench }}
       </button>
@@ -140,6 +155,11 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
       :directory="directory"
       :codes="info.codes"
       @close="isBenchOpen = false"
+    />
+    <CameraView
+      v-if="isCameraOpen && directory"
+      @hear="station.scan($event, 'camera')"
+      @close="isCameraOpen = false"
     />
     <div v-if="!hasFocus" class="deaf" role="alert">{{ ui.deaf.headline }}<br />{{ ui.deaf.help }}</div>
   </div>

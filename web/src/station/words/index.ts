@@ -2,4 +2,4 @@ import { de } from './de.ts';
 import { en } from './en.ts';
 
 export const WORDS = { en, de } as const;
-export type { Button, Line, Names, Words } from './words.ts';
+export type { Button, Names, Words } from './words.ts';
