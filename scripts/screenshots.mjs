@@ -135,16 +135,44 @@ const { code } = await ask(
   `/api/stations/${stations.find(({ name }) => name === 'Winding 2').id}/pairing`,
   {},
 );
+const codeOf = Object.fromEntries((await ask('/api/shop')).actions.map((each) => [each.action, each.code]));
+const { orders: all } = await ask('/api/work');
+const { order: whole } = await ask(
+  `/api/work/${all.find(({ state, title }) => state === 'released' && title.includes('pump motor')).id}`,
+);
 await page.goto(`${url}/station#pair=${code}`);
 await page.getByText('This station is free').waitFor();
+await page.evaluate(() => navigator.serviceWorker.ready.then(() => true));
+await page.reload();
+await page.getByText('connected', { exact: true }).waitFor();
 await take('station-idle');
 await scan(maja);
 await page.getByRole('heading', { name: 'Maja Lindqvist' }).waitFor();
 await take('station-badge');
+await scan(whole.code);
+await page.getByRole('heading', { name: 'Which task?' }).waitFor();
+await take('station-question');
 await scan(task);
 await page.getByText('Switched to').or(page.getByText('Started')).first().waitFor();
 await page.getByText('connected', { exact: true }).waitFor();
 await take('station-started');
+await scan(codeOf.blank);
+await page.setViewportSize({ width: 360, height: 740 });
+await scan(maja);
+await page.getByRole('heading', { name: 'Maja Lindqvist' }).waitFor();
+await take('station-phone');
+await scan(codeOf.blank);
+await page.setViewportSize({ width: 1280, height: 800 });
+
+const ended = new Promise((done) => server.once('exit', done));
+server.kill('SIGTERM');
+await ended;
+const second = technicians.find(({ name }) => name === 'Oskar Brandt').badges[0].code;
+await page.reload();
+await page.getByText('This station is free').waitFor();
+await scan(second);
+await scan(task);
+await page.getByText('1 scan waiting').waitFor();
+await take('station-offline');
 
 await browser.close();
-server.kill('SIGTERM');

@@ -66,12 +66,12 @@ async function save(): Promise<void> {
       <FormField v-slot="{ id, described }" label="Name" :error="form.errors.value['name']">
         <BFormInput :id="id" v-model="form.fields.value.name" :aria-describedby="described" />
       </FormField>
-      <FormField v-slot="{ id }" label="Kind of station">
+      <FormField v-slot="{ id }" class="wide" label="Kind of station">
         <select :id="id" v-model="settings.kind" class="form-select">
           <option v-for="kind in STATION_KINDS" :key="kind" :value="kind">{{ KIND_WORDS[kind] }}</option>
         </select>
       </FormField>
-      <FormField v-slot="{ id }" label="People are known by">
+      <FormField v-slot="{ id }" class="wide" label="People are known by">
         <select :id="id" v-model="settings.identity" class="form-select">
           <option v-for="each in IDENTITIES" :key="each" :value="each">{{ IDENTITY_WORDS[each] }}</option>
         </select>
@@ -82,7 +82,7 @@ async function save(): Promise<void> {
           <option value="de">Deutsch</option>
         </select>
       </FormField>
-      <FormField v-slot="{ id }" label="Machine that stands here">
+      <FormField v-slot="{ id }" class="wide" label="Machine that stands here">
         <select
           :id="id"
           class="form-select"
@@ -145,7 +145,7 @@ async function save(): Promise<void> {
   </form>
 </template>
 
-<style scoped>
+<style scoped lang="scss">
 .station-form {
   padding: 10px 4px 14px;
 }
@@ -160,6 +160,9 @@ legend {
   margin: 0;
   color: var(--ink-2);
   font-size: 13px;
+  .quiet {
+    margin-left: 8px;
+  }
 }
 .acts {
   display: flex;

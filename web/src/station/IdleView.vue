@@ -68,6 +68,7 @@ const people = computed(() => {
 .listed {
   grid-template-columns: minmax(0, 1fr);
   align-content: start;
+  overflow: auto;
 }
 .kind {
   margin: 0;
@@ -132,6 +133,16 @@ dd {
     font-size: 22px;
     text-align: left;
   }
+}
+// A list of names is what one comes for; the station's own name gives way to it.
+.listed h1 {
+  font-size: clamp(36px, 4.4vw, 80px);
+}
+.listed .free {
+  display: none;
+}
+.listed .names {
+  margin-top: 14px;
 }
 @media (max-width: 900px) {
   .idle {

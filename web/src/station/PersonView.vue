@@ -76,13 +76,6 @@ const only = computed(() => {
         />
         <p v-if="targets.length > 2" class="more">{{ said.words.ui.more(targets.length - 2) }}</p>
         <p v-if="targets.length > 1" class="quiet more">{{ said.words.ui.shared(isByEstimate) }}</p>
-        <ul
-          v-if="only && only.instructions.length > 0"
-          class="instructions"
-          :aria-label="said.words.ui.instructions"
-        >
-          <li v-for="text in only.instructions" :key="text">{{ text }}</li>
-        </ul>
       </template>
       <p v-else-if="doing.status === 'break'" class="line">
         {{ said.words.ui.onBreak }} <span class="quiet">{{ said.words.ui.since }}</span>
@@ -108,6 +101,13 @@ const only = computed(() => {
           ><b class="figure">{{ only.made }}</b> <span class="quiet">{{ said.words.ui.pieces }}</span></span
         >
       </p>
+      <ul
+        v-if="only && only.instructions.length > 0"
+        class="instructions"
+        :aria-label="said.words.ui.instructions"
+      >
+        <li v-for="text in only.instructions" :key="text">{{ text }}</li>
+      </ul>
     </div>
     <PersonAside
       v-if="isHere"
@@ -160,6 +160,10 @@ h1 {
   font-size: clamp(18px, 1.6vw, 28px);
 }
 .instructions {
+  flex: 0 1 auto;
+  line-height: 1.35;
+  min-height: 0;
+  overflow: hidden;
   margin: 12px 0 0;
   padding: 0 0 0 20px;
   border-left: 4px solid var(--line);

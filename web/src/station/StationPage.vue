@@ -72,8 +72,8 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
   <div v-else class="station" :lang="settings.language">
     <header>
       <strong>{{ info?.station.name ?? 'Wergon' }}</strong>
-      <span class="quiet">{{ settings.kind === 'presence' ? ui.presence : ui.labor }}</span>
-      <span v-if="info?.isDemo" class="quiet">{{ ui.demoClock }}</span>
+      <span class="quiet kind">{{ settings.kind === 'presence' ? ui.presence : ui.labor }}</span>
+      <span v-if="info?.isDemo" class="quiet kind">{{ ui.demoClock }}</span>
       <span class="fill"></span>
       <span v-if="station.isUnsaved.value" class="warn" role="alert">{{ ui.unsaved }}</span>
       <span v-if="station.wasClockMoved.value" class="warn" role="alert">{{ ui.clockMoved }}</span>
@@ -231,6 +231,10 @@ main {
 @media (max-width: 700px) {
   .station {
     font-size: 18px;
+  }
+  // What kind of station it is stands in large letters while nobody does.
+  .kind {
+    display: none;
   }
   header {
     flex-wrap: wrap;

@@ -309,7 +309,7 @@ export const de: Words = {
     'shift-in': 'Kommen',
     'shift-out': 'Gehen',
     join: 'Einer dazu',
-    earlier: 'Früher begonnen',
+    earlier: 'Früher',
     indirect: 'Gemeinkosten',
     part: 'Teil fehlt',
     help: 'Hilfe rufen',
