@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { expectNothingSerious } from '../axe.ts';
 import { openShop } from '../shop.ts';
 import type { Shop } from '../shop.ts';
 
@@ -44,3 +45,34 @@ test('every conversation of the shop floor, by key events', async ({ page }) => 
     });
   }
 });
+
+for (const theme of ['dark', 'light'])
+  test(`axe finds nothing serious at a ${theme} station: idle, a person, a question, a crew, one’s own time`, async ({
+    page,
+  }) => {
+    const name = `Station in the ${theme}`;
+    await shop.openStation(page, name);
+    const { stations } = await shop.desk<{ stations: { id: string; name: string; settings: object }[] }>(
+      '/api/stations',
+    );
+    const own = stations.find((each) => each.name === name);
+    const settings = { ...own?.settings, theme };
+    await shop.desk(`/api/stations/${own?.id ?? ''}`, { name, settings });
+    await expect(page.locator('html')).toHaveAttribute('data-bs-theme', theme);
+    await expectNothingSerious(page);
+    await shop.scan(page, 'bo');
+    await expect(page.getByRole('heading', { name: 'Bo Moe' })).toBeVisible();
+    await expectNothingSerious(page);
+    await page.getByRole('button', { name: 'My time' }).click();
+    await expect(page.getByText('This week')).toBeVisible();
+    await expectNothingSerious(page);
+    await shop.scan(page, 'help');
+    await expect(page.getByRole('contentinfo')).toContainText('What is it about?');
+    await expectNothingSerious(page);
+    await shop.scan(page, 'earlier');
+    await shop.scan(page, 'blank');
+    await shop.scan(page, 'crew');
+    await shop.scan(page, 'ada');
+    await expect(page.getByRole('button', { name: 'Ada Lund' })).toBeVisible();
+    await expectNothingSerious(page);
+  });

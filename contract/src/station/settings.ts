@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { IDENTITIES, LANGUAGES, STATION_KINDS } from '@wergon/core/station';
+import { IDENTITIES, LANGUAGES, STATION_KINDS, THEMES } from '@wergon/core/station';
 import type { ResourceId, StationSettings } from '@wergon/core/station';
 
 const names = z.array(z.string().trim().min(1).max(80)).max(100).readonly();
@@ -24,5 +24,6 @@ export const stationSettingsSchema = z.strictObject({
   clearAfterBadge: z.int().min(5).max(600),
   clearAfterDone: z.int().min(2).max(60),
   language: z.enum(LANGUAGES),
+  theme: z.enum(THEMES),
   isMuted: z.boolean(),
 }) satisfies z.ZodType<StationSettings>;

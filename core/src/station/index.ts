@@ -39,7 +39,7 @@ export { promptFor } from './prompt.ts';
 export type { Prompt } from './prompt.ts';
 export { optionsOf, partOf, takesOf } from './question.ts';
 export type { Option, Question } from './question.ts';
-export { DEFAULT_STATION_SETTINGS, IDENTITIES, LANGUAGES, STATION_KINDS } from './settings.ts';
+export { DEFAULT_STATION_SETTINGS, IDENTITIES, LANGUAGES, STATION_KINDS, THEMES } from './settings.ts';
 export type { IdentityRule, Language, StationKind, StationSettings } from './settings.ts';
 export { TAKE_BACK_MS } from './show.ts';
 export { converse } from './station.ts';

@@ -12,6 +12,10 @@ export type IdentityRule = (typeof IDENTITIES)[number];
 export const LANGUAGES = ['en', 'de'] as const;
 export type Language = (typeof LANGUAGES)[number];
 
+/** Dark, as stations are by themselves, or light for a bright hall. */
+export const THEMES = ['dark', 'light'] as const;
+export type Theme = (typeof THEMES)[number];
+
 /** How one station behaves. */
 export type StationSettings = {
   readonly kind: StationKind;
@@ -36,6 +40,7 @@ export type StationSettings = {
   readonly clearAfterBadge: number;
   readonly clearAfterDone: number;
   readonly language: Language;
+  readonly theme: Theme;
   readonly isMuted: boolean;
 };
 
@@ -54,5 +59,6 @@ export const DEFAULT_STATION_SETTINGS: StationSettings = {
   clearAfterBadge: 60,
   clearAfterDone: 6,
   language: 'en',
+  theme: 'dark',
   isMuted: false,
 };

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed } from 'vue';
-import { IDENTITIES, STATION_KINDS } from '@wergon/core/station';
+import { IDENTITIES, STATION_KINDS, THEMES } from '@wergon/core/station';
 import type { ResourceId, StationSettings } from '@wergon/core/station';
 import { callRoute } from '../desk/callRoute.ts';
 import FormField from '../desk/FormField.vue';
@@ -80,6 +80,11 @@ async function save(): Promise<void> {
         <select :id="id" v-model="settings.language" class="form-select">
           <option value="en">English</option>
           <option value="de">Deutsch</option>
+        </select>
+      </FormField>
+      <FormField v-slot="{ id }" label="Screen">
+        <select :id="id" v-model="settings.theme" class="form-select">
+          <option v-for="theme in THEMES" :key="theme" :value="theme">{{ theme }}</option>
         </select>
       </FormField>
       <FormField v-slot="{ id }" class="wide" label="Machine that stands here">

@@ -148,6 +148,7 @@ ol button {
   grid-template-columns: 46px 1fr;
   align-items: center;
   width: 100%;
+  height: 100%;
   min-height: clamp(74px, 12vh, 130px);
   padding: 8px 18px;
   text-align: left;

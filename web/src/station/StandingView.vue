@@ -147,6 +147,9 @@ main > .standing {
   main > .standing {
     padding: 16px;
   }
+  .measure {
+    max-width: 100%;
+  }
   .estimate {
     white-space: normal;
   }

@@ -53,6 +53,11 @@ watch(
     if (before) void station.forgetRefused(before);
   },
 );
+watch(
+  () => settings.value.theme,
+  (theme) => (document.documentElement.dataset['bsTheme'] = theme),
+  { immediate: true },
+);
 const intended = computed(() => {
   const { value } = conversation;
   const target = value.step === 'intent' && value.intent.kind === 'work' ? value.intent.target : undefined;
@@ -77,7 +82,11 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
       <span class="fill"></span>
       <span v-if="station.isUnsaved.value" class="warn" role="alert">{{ ui.unsaved }}</span>
       <span v-if="station.wasClockMoved.value" class="warn" role="alert">{{ ui.clockMoved }}</span>
-      <span :class="connection === 'offline' ? 'warn' : 'quiet'" role="status">{{ connectionWords }}</span>
+      <span
+        :class="connection === 'offline' ? 'warn' : waiting === 0 ? 'quiet fine' : 'quiet'"
+        role="status"
+        >{{ connectionWords }}</span
+      >
       <button
         v-if="hasCamera && directory"
         type="button"
@@ -233,7 +242,8 @@ main {
     font-size: 18px;
   }
   // What kind of station it is stands in large letters while nobody does.
-  .kind {
+  .kind,
+  .fine {
     display: none;
   }
   header {
