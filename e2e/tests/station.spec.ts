@@ -174,6 +174,19 @@ test('a station set to sign in and out speaks German, and one’s own time is sh
   await expect(band).toContainText(/Angemeldet|Abgemeldet/);
   await shop.scan(page, 'strip');
   await expect(band).toContainText('Hier wird nur gekommen und gegangen');
+  // Whoever has a language of his own is spoken to in it, here too.
+  const { technicians } = await shop.desk<{ technicians: { id: string; name: string; number: string }[] }>(
+    '/api/people',
+  );
+  const ada = technicians.find(({ name }) => name === 'Ada Lund');
+  const fields = { number: ada?.number ?? '', name: 'Ada Lund', department: 'Winding', language: 'en' };
+  await shop.desk(`/api/people/${ada?.id ?? ''}`, fields);
+  await expect(page.getByRole('status')).toHaveText('verbunden');
+  await expect(async () => {
+    await shop.scan(page, 'blank');
+    await shop.scan(page, 'ada');
+    await expect(band).toContainText(/You are signed|Signed/, { timeout: 2_000 });
+  }).toPass();
 });
 
 test('on a phone everything that matters is on the screen, and nothing is wider than it', async ({

@@ -125,6 +125,10 @@ export function answerText(intent: Intent, question: Question, text: string, zon
       return intent.kind === 'request' && words !== ''
         ? { kind: 'go', intent: { ...intent, text: words.slice(0, 500) } }
         : refuse('station.bad_answer', words);
+    case 'note':
+      return words === ''
+        ? refuse('station.bad_answer', words)
+        : { kind: 'go', intent: { kind: 'note', text: words.slice(0, 1000) } };
     case 'report':
       return answerReport(intent, question, words);
     default:

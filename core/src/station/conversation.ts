@@ -62,6 +62,10 @@ export type Intent =
   /** Work on an indirect activity that is still to be chosen. */
   | { readonly kind: 'indirect' }
   | { readonly kind: 'request'; readonly what: RequestKind; readonly text?: string }
+  /** What was found, or what was done: a remark on what he is on. */
+  | { readonly kind: 'note'; readonly text?: string }
+  /** A task that is looked for by words. */
+  | { readonly kind: 'find' }
   /** Only to see where he stands. */
   | { readonly kind: 'look' };
 
@@ -145,7 +149,7 @@ export type Said =
   /** These tasks are finished; others may still be on them. */
   | (Ended & { readonly kind: 'done'; readonly others: readonly TechnicianId[] })
   | (Of & { readonly kind: 'already-on'; readonly target: TargetId })
-  | (Of & { readonly kind: 'break' | 'break-over' | 'taken-back' | 'proposed' })
+  | (Of & { readonly kind: 'break' | 'break-over' | 'taken-back' | 'proposed' | 'noted' })
   /** `isRepeat`: nothing was done again, the answer is only said again. */
   | (Of & { readonly kind: 'shift-in'; readonly isRepeat: boolean })
   | (Of & {
@@ -209,7 +213,7 @@ export const IDLE: StationState = {
 export type Source = 'scan' | 'touch' | 'typed' | 'camera';
 
 /** What can be touched: what labels ask for, and what has no label. */
-export type Touch = Action | 'indirect' | 'lead-crew' | 'correction';
+export type Touch = Action | 'indirect' | 'lead-crew' | 'correction' | 'note' | 'find';
 
 type Happens = { readonly now: number; readonly entryId: EntryId };
 

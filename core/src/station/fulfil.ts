@@ -66,7 +66,22 @@ export function fulfil(intent: Intent, standing: Standing, entryId: EntryId, tab
         work: null,
       };
     }
+    case 'note': {
+      const technician = standing.technician.id;
+      const running = runningOf(standing.stands);
+      const [only] = running;
+      // Of several tasks nobody can tell which one is meant; it stands with the person then.
+      const targets = running.length === 1 && only ? { targets: [only.target] } : {};
+      return {
+        entries: withIds(entryId, [
+          { type: 'note', at: standing.at, technician, ...targets, text: intent.text ?? '' },
+        ]),
+        said: { kind: 'noted', technician },
+        work: null,
+      };
+    }
     case 'indirect':
+    case 'find':
     case 'look':
       return undefined;
   }

@@ -7,7 +7,7 @@ import type { Moment, PersonAct, StationInput, StationState, StationStep, Table 
 import { openCrew } from './crew.ts';
 import type { Meaning } from './directory.ts';
 import { greet } from './greet.ts';
-import { answer, follow } from './pursue.ts';
+import { answer, findTask, follow } from './pursue.ts';
 import { optionsOf, takesOf } from './question.ts';
 import { blank, refuse, refuseCode, sound, wait } from './show.ts';
 import { findTasks, nextTasks } from './tasks.ts';
@@ -51,20 +51,10 @@ function hearTyped(state: StationState, text: string, moment: Moment, table: Tab
   if (conversation.step !== 'person' || parseCode(text).ok) return undefined;
   const { technician } = conversation.person;
   if (/^[1-9]$/.test(text)) return pickNext(state, Number(text), moment, table);
-  const choices = findTasks(table.directory, text, technician);
   // What looks like a code of ours that was mistyped is said to be that.
-  if (choices.length === 0)
-    return /\s|^\d+$/.test(text) ? refuse(state, 'station.nothing_found', text, moment, table) : undefined;
-  const intent = work(conversation.draft);
-  const question = { kind: 'which-task', choices } as const;
-  const { person } = conversation;
-  return wait(
-    state,
-    { step: 'asked', person, intent, question, typed: '', stays: true },
-    moment,
-    table,
-    'question',
-  );
+  const areWords = findTasks(table.directory, text, technician).length > 0 || /\s|^\d+$/.test(text);
+  const { person, draft } = conversation;
+  return areWords ? findTask(state, { person, stays: true }, text, moment, table, draft) : undefined;
 }
 
 function pickNext(state: StationState, place: number, moment: Moment, table: Table): StationStep {

@@ -60,6 +60,10 @@ export function findNeed(intent: Intent, standing: Standing, table: Table): Need
     }
     case 'request':
       return intent.text === undefined ? ask({ kind: 'request', what: intent.what }) : NOTHING;
+    case 'note':
+      return intent.text === undefined ? ask({ kind: 'note' }) : NOTHING;
+    case 'find':
+      return ask({ kind: 'find' });
     case 'look':
       return forgottenEnd(standing, table) ?? NOTHING;
   }

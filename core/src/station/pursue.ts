@@ -2,6 +2,7 @@ import { Defect } from '../result/index.ts';
 import { toInstant } from '../time/index.ts';
 import type {
   Conversation,
+  Draft,
   Intent,
   Moment,
   Person,
@@ -14,6 +15,7 @@ import type { Answered } from './answers.ts';
 import { fulfil, nthId, standingOfPerson, takeBack, without } from './fulfil.ts';
 import { findNeed } from './needs.ts';
 import type { Option } from './question.ts';
+import { findTasks } from './tasks.ts';
 import { blank, finish, instantOf, keep, refuse, show, sound, wait } from './show.ts';
 
 /** More answers than any intent can want; a rule that asked for ever would be a bug. */
@@ -83,11 +85,34 @@ export function answer(
   table: Table,
 ): StationStep {
   const { question, intent } = asked;
+  if (question.kind === 'find' && 'text' in given) return findTask(state, asked, given.text, moment, table);
   const answered =
     'option' in given
       ? answerOption(intent, question, given.option)
       : answerText(intent, question, given.text, table.directory.facts.zone);
   return follow(state, asked, answered, moment, table);
+}
+
+/** A task that is looked for by its order's number or by words: what fits is offered. */
+export function findTask(
+  state: StationState,
+  { person, stays }: Pick<Asked, 'person' | 'stays'>,
+  words: string,
+  moment: Moment,
+  table: Table,
+  draft: Draft = {},
+): StationStep {
+  const choices = findTasks(table.directory, words, person.technician);
+  if (choices.length === 0) return refuse(state, 'station.nothing_found', words, moment, table);
+  const intent: Intent = { kind: 'work', answers: [], ...draft };
+  const question = { kind: 'which-task', choices } as const;
+  return wait(
+    state,
+    { step: 'asked', person, intent, question, typed: '', stays },
+    moment,
+    table,
+    'question',
+  );
 }
 
 /** Goes on with what an answer came to. */

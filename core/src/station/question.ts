@@ -53,7 +53,9 @@ export type Question =
       readonly choices: readonly Instant[];
     }
   | { readonly kind: 'pin'; readonly isChecking: boolean }
-  | { readonly kind: 'request'; readonly what: RequestKind };
+  | { readonly kind: 'request'; readonly what: RequestKind }
+  | { readonly kind: 'note' }
+  | { readonly kind: 'find' };
 
 /** One offered answer. */
 export type Option =
@@ -117,6 +119,8 @@ export function optionsOf(
     case 'forgot':
       return [...question.choices.map((at): Option => ({ kind: 'instant', at })), word('not-now')];
     case 'pin':
+    case 'note':
+    case 'find':
       return [];
     case 'request':
       return question.what === 'correction' ? [] : [word('send')];
@@ -132,6 +136,8 @@ export function takesOf(question: Question): 'figures' | 'words' | 'clock' | 'no
     case 'forgot':
       return 'clock';
     case 'request':
+    case 'note':
+    case 'find':
       return 'words';
     case 'report': {
       const part = partOf(question);

@@ -49,6 +49,10 @@ describe('which of several', () => {
     ['!indirect ADA #1', ['ada work-start meeting'], 'idle', 'the list first, then the badge'],
     ['ADA ~w1_b #1', ['ada work-start b'], 'ada', 'a task found by number and words'],
     ['ADA ~nowhere_at_all', [], 'ada', 'or not found'],
+    ['ADA !find =w3', [], 'asked which-task', 'looked for by touch'],
+    ['ADA !find =w3 #1', ['ada work-start c'], 'ada', 'found and started'],
+    ['ADA !find =nowhere', [], 'asked find', 'or not found'],
+    ['ADA !find T2', ['ada work-start b'], 'ada', 'or scanned after all'],
   ])('%s: %j, then %s (%s)', check({}));
 
   test('a single open task needs no choice, and its kind of work is kept', () => {
@@ -69,6 +73,8 @@ describe('what a person must say before it is done', () => {
     ['ADA !help', [], 'asked request', 'a call for help may say what'],
     ['ADA HELP #1', ['ada request help'], 'ada', 'or nothing'],
     ['ADA T1 !part =slot_paper', ['ada work-start a', 'ada request a slot paper part'], 'ada', 'a part'],
+    ['ADA T1 !note =worn_shaft', ['ada work-start a', 'ada note a worn shaft'], 'ada', 'what was found'],
+    ['ADA !note =swept_up', ['ada note swept up'], 'ada', 'or done, on nothing in particular'],
     ['ADA !correction =was_late', ['ada request was late correction'], 'ada', 'a correction of one’s time'],
   ])('%s: %j, then %s (%s)', check({}));
 

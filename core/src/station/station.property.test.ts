@@ -16,7 +16,7 @@ const RUNS = 500;
 const INPUTS = 200;
 
 const people = ['ada', 'bo', 'lea', 'left'].map(technician);
-const TOUCHES: readonly Touch[] = [...ACTIONS, 'indirect', 'lead-crew', 'correction'];
+const TOUCHES: readonly Touch[] = [...ACTIONS, 'indirect', 'lead-crew', 'correction', 'note', 'find'];
 
 type Body = StationInput extends infer I
   ? I extends StationInput

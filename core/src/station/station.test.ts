@@ -47,6 +47,8 @@ describe('what a conversation starts and stops', () => {
     ['ADA BLANK T1', [], 'intent', 'and at once on the blank action'],
     ['T1 !blank ADA', [], 'ada', 'blanking drops a half-finished conversation'],
     ['ADA T1 !blank +60 ADA OFF', ['ada work-start a', 'ada work-stop'], 'ada', 'and stops no labor'],
+    ['T1 +604800 ADA', [], 'ada', 'a page left open for a week has forgotten what was half said'],
+    ['ADA T1 +604800 BO T1', ['ada work-start a', 'bo work-start a'], 'bo', 'and serves the next one'],
     ['ADA T1 +7 T2', ['ada work-start a'], 'intent', 'six seconds after something done the screen is blank'],
   ])('%s: %j, then %s (%s)', (words, appended, ends) => {
     const run = play(words);

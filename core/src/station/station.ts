@@ -63,6 +63,9 @@ function touch(state: StationState, action: Touch, moment: Moment, table: Table)
       return want(state, { kind: 'indirect' }, moment, table);
     case 'correction':
       return want(state, { kind: 'request', what: 'correction' }, moment, table);
+    case 'note':
+    case 'find':
+      return want(state, { kind: action }, moment, table);
     case 'lead-crew':
       return conversation.step === 'person'
         ? openOwnCrew(state, conversation.person, moment, table)

@@ -25,7 +25,8 @@ const shown = computed<Shown[]>(() => {
         ? plain('break')
         : []),
     ...(isIn ? plain('shift-out') : plain('shift-in')),
-    ...plain('indirect', 'earlier'),
+    ...plain('find', 'indirect', 'earlier'),
+    ...(isOn ? plain('note') : []),
     ...plain('part', 'help'),
     ...(props.person?.isLead && props.person.crew !== '' ? plain('lead-crew') : []),
     { button: 'own-time', act: 'own-time' } as const,

@@ -14,9 +14,7 @@ import type {
   StationSettings,
 } from '@wergon/core/station';
 import { formatInstant, toInstant } from '@wergon/core/time';
-import type { Refused } from './deviceStore.ts';
-import { openOutbox } from './outbox.ts';
-import type { Outbox } from './outbox.ts';
+import { createSending } from './sending.ts';
 import { playSound } from './sounds.ts';
 import { askPin, fetchDirectory, pairStation, sendProfile } from './stationApi.ts';
 import { createStationClock } from './stationClock.ts';
@@ -27,6 +25,8 @@ export type Connection = 'starting' | 'connected' | 'offline' | 'unpaired';
 const TICK_MS = 250;
 const RETRY_MS = 3_000;
 const REFRESH_AFTER_MS = 150;
+/** How long it is said that the device's clock was moved. */
+const CLOCK_SAID_MS = 10 * 60_000;
 /** A page that is never touched asks again for what it knows: yesterday's directory is of little use. */
 const STALE_MS = 10 * 60_000;
 
@@ -48,16 +48,14 @@ export function useStation() {
   const directory = shallowRef<StationDirectory | null>(null);
   const info = shallowRef<DirectoryJson | null>(null);
   const connection = ref<Connection>('starting');
-  const waiting = ref(0);
-  const refused = shallowRef<readonly Refused[]>([]);
-  const isUnsaved = ref(false);
   const wasClockMoved = ref(false);
   const clock = createStationClock();
   const nowMs = ref(clock.now());
   const settings = computed<StationSettings>(() => info.value?.settings ?? DEFAULT_STATION_SETTINGS);
-  const opening = openOutbox();
-  const peers = new BroadcastChannel('wergon-station');
-  let outbox: Outbox | undefined;
+  const sending = createSending({
+    onKept: () => void drain(),
+    onPeer: (sent) => happened(readEntry(sent.entry)),
+  });
   let events: EventSource | undefined;
   let refreshTimer: ReturnType<typeof setTimeout> | undefined;
   let refreshedAt = 0;
@@ -82,6 +80,12 @@ export function useStation() {
     for (const effect of step.effects) perform(effect);
   }
 
+  /** What the device's own clock says, and how many seconds are added to it. */
+  const deviceTime = () => ({
+    deviceAt: formatInstant(toInstant(Math.floor(Date.now() / 1000))),
+    clockOffset: Math.round(clock.offsetMs() / 1000),
+  });
+
   function perform(effect: Effect): void {
     switch (effect.type) {
       case 'sound':
@@ -91,15 +95,8 @@ export function useStation() {
       case 'append': {
         const { entry, action, source, via, identity } = effect;
         happened(entry);
-        return keep({
-          entry: writeEntry(entry),
-          action,
-          source,
-          via: [...via],
-          deviceAt: formatInstant(toInstant(Math.floor(Date.now() / 1000))),
-          clockOffset: Math.round(clock.offsetMs() / 1000),
-          ...(identity === null ? {} : { identity }),
-        });
+        const how = identity === null ? { source, via: [...via] } : { source, via: [...via], identity };
+        return sending.keep({ entry: writeEntry(entry), action, ...how, ...deviceTime() });
       }
     }
   }
@@ -123,53 +120,11 @@ export function useStation() {
     dispatch({ type: 'pin', technician, answer: said });
   }
 
-  /** Entries are written down in the order in which they were made, all that wait together. */
-  let unwritten: SentEntry[] = [];
-  let writing: Promise<void> = Promise.resolve();
-  async function write(): Promise<void> {
-    outbox ??= await opening;
-    const entries = unwritten;
-    unwritten = [];
-    if (entries.length === 0) return;
-    if (!(await outbox.put(entries))) isUnsaved.value = true;
-    for (const sent of entries) peers.postMessage(sent);
-  }
-  function keep(sent: SentEntry): void {
-    waiting.value += 1;
-    unwritten.push(sent);
-    writing = writing.then(write);
-    void writing.then(drainSoon);
-  }
-  /** Whoever closes the page in the very moment in which something is being written down is asked to wait. */
-  const holdOn = (event: BeforeUnloadEvent) => {
-    if (unwritten.length > 0) event.preventDefault();
-  };
-  window.addEventListener('beforeunload', holdOn);
-
-  let draining: Promise<boolean> | undefined;
-  let isDrainAsked = false;
-  /** Sends what waits. Scans that come while something is on its way go together with the next batch. */
-  function drainSoon(): Promise<void> {
-    if (draining) {
-      isDrainAsked = true;
-      return Promise.resolve();
-    }
-    draining = drain();
-    return draining.then(() => {
-      draining = undefined;
-      if (!isDrainAsked) return undefined;
-      isDrainAsked = false;
-      return drainSoon();
-    });
-  }
-
+  /** Sends what waits, and takes in how that went. */
   async function drain(): Promise<boolean> {
-    outbox ??= await opening;
-    const result = await outbox.drain();
-    waiting.value = await outbox.count();
+    const result = await sending.drain();
     if (result.kind === 'drained') {
       if (result.offsetMs !== null) setOffset(result.offsetMs);
-      if (result.refused.length > 0) refused.value = await outbox.store.findRefused();
       if (connection.value === 'offline' && result.offsetMs !== null) connection.value = 'connected';
       return true;
     }
@@ -193,10 +148,9 @@ export function useStation() {
     else {
       setOffset(answer.offsetMs);
       refreshedAt = performance.now();
-      wasClockMoved.value = false;
       await know(answer.value);
       connection.value = 'connected';
-      await outbox?.store.keepDirectory(answer.value).catch(() => undefined);
+      await sending.keepDirectory(answer.value);
       listen();
     }
   }
@@ -207,14 +161,15 @@ export function useStation() {
     connection.value = 'unpaired';
     directory.value = null;
     info.value = null;
-    await outbox?.store.forgetDirectory().catch(() => undefined);
+    await sending.keepDirectory(null);
   }
 
   /** Takes a directory in, with what was done here since it was made laid on top of it. */
   async function know(json: DirectoryJson): Promise<void> {
-    await writing;
+    // An answer that was asked for earlier than the one that is known has nothing to say.
+    if (info.value && json.seq < info.value.seq) return;
     meanwhile = [];
-    const pending = ((await outbox?.pending(json.seq)) ?? []).map(({ entry }) => readEntry(entry));
+    const pending = (await sending.pending(json.seq)).map(({ entry }) => readEntry(entry));
     const known = new Set(pending.map(({ id }) => id));
     const before = directory.value;
     const fresh = readDirectory(json);
@@ -231,10 +186,7 @@ export function useStation() {
 
   /** What this device knew when it was last connected: enough to go on without the server. */
   async function recall(): Promise<void> {
-    outbox ??= await opening;
-    refused.value = await outbox.store.findRefused().catch(() => []);
-    waiting.value = await outbox.count();
-    const kept = await outbox.store.findDirectory().catch(() => undefined);
+    const kept = await sending.recall();
     if (kept && !directory.value) await know(kept);
   }
 
@@ -251,26 +203,15 @@ export function useStation() {
     });
   }
 
-  // Another page of this browser is the same station: what is done there has happened here too.
-  peers.addEventListener('message', ({ data }: MessageEvent<SentEntry>) => {
-    happened(readEntry(data.entry));
-    void outbox?.count().then((count) => (waiting.value = count));
-  });
-
   function look(): void {
     const jump = clock.findJump();
     if (jump !== 0) {
       wasClockMoved.value = true;
       const at = formatInstant(toInstant(Math.floor(clock.now() / 1000)));
       const id = newId();
-      keep({
-        entry: { id, type: 'clock-jump', at, seconds: Math.round(jump / 1000) },
-        action: id as SentEntry['action'],
-        source: 'scan',
-        via: [],
-        deviceAt: formatInstant(toInstant(Math.floor(Date.now() / 1000))),
-        clockOffset: Math.round(clock.offsetMs() / 1000),
-      });
+      setTimeout(() => (wasClockMoved.value = false), CLOCK_SAID_MS);
+      const entry = { id, type: 'clock-jump', at, seconds: Math.round(jump / 1000) };
+      sending.keep({ entry, action: id as SentEntry['action'], source: 'scan', via: [], ...deviceTime() });
     }
     nowMs.value = clock.now();
     dispatch({ type: 'tick' });
@@ -287,8 +228,7 @@ export function useStation() {
     clearInterval(retrying);
     clearTimeout(refreshTimer);
     events?.close();
-    peers.close();
-    window.removeEventListener('beforeunload', holdOn);
+    sending.close();
   });
   void recall().then(refresh, refresh);
 
@@ -298,9 +238,9 @@ export function useStation() {
     info,
     settings,
     connection,
-    waiting,
-    refused,
-    isUnsaved,
+    waiting: sending.waiting,
+    refused: sending.refused,
+    isUnsaved: sending.isUnsaved,
     wasClockMoved,
     nowMs,
     now: computed(() => toInstant(Math.floor(nowMs.value / 1000))),
@@ -311,10 +251,7 @@ export function useStation() {
       dispatch({ type: 'scan', text, source, keys });
     },
     calibrate: (profile: ScannerProfile) => void calibrate(profile),
-    forgetRefused: async (technician: string) => {
-      refused.value = refused.value.filter((each) => each.technician !== technician);
-      await outbox?.store.keepRefused(refused.value);
-    },
+    forgetRefused: sending.forgetRefused,
     pair: async (code: string) => {
       const answer = await pairStation(code);
       if (answer.kind === 'ok' && !isDisposed) await refresh();

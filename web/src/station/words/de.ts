@@ -100,6 +100,10 @@ export const de: Words = {
         return question.isChecking
           ? { headline: 'PIN wird geprüft…', help: '' }
           : { headline: 'PIN tippen', help: 'Dann ENTER.' };
+      case 'note':
+        return { headline: 'Was ist zu vermerken?', help: 'Es steht bei deinem Arbeitsgang.' };
+      case 'find':
+        return { headline: 'Welcher Auftrag oder Arbeitsgang?', help: 'Eine Nummer oder ein paar Wörter.' };
       case 'request':
         return {
           headline: { part: 'Welches Teil?', help: 'Worum geht es?', correction: 'Was stimmt nicht?' }[
@@ -254,6 +258,8 @@ export const de: Words = {
         return line(`Jetzt ${workType[said.workType]}, ${targetsOf(said.left, names)}`);
       case 'taken-back':
         return line('Zurückgenommen, als wäre nichts gescannt');
+      case 'noted':
+        return line('Vermerkt');
       case 'proposed':
         return line('Danke. Der Meister sieht es');
       case 'requested':
@@ -313,6 +319,8 @@ export const de: Words = {
     indirect: 'Gemeinkosten',
     part: 'Teil fehlt',
     help: 'Hilfe rufen',
+    note: 'Notiz',
+    find: 'Suchen',
     'own-time': 'Meine Zeit',
     'lead-crew': 'Meine Gruppe',
     'take-back': 'Zurücknehmen',

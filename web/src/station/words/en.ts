@@ -97,6 +97,10 @@ export const en: Words = {
         return question.isChecking
           ? { headline: 'Checking your PIN…', help: '' }
           : { headline: 'Key your PIN', help: 'Then ENTER.' };
+      case 'note':
+        return { headline: 'What is to be noted?', help: 'It stands with the task you are on.' };
+      case 'find':
+        return { headline: 'Which order or task?', help: 'A number, or some words of it.' };
       case 'request':
         return {
           headline: { part: 'Which part?', help: 'What is it about?', correction: 'What is not right?' }[
@@ -240,6 +244,8 @@ export const en: Words = {
         return line(`Now ${workType[said.workType]} of ${targetsOf(said.left, names)}`);
       case 'taken-back':
         return line('Taken back, as if not scanned');
+      case 'noted':
+        return line('Noted');
       case 'proposed':
         return line('Thank you. The supervisor sees it');
       case 'requested':
@@ -299,6 +305,8 @@ export const en: Words = {
     indirect: 'Indirect',
     part: 'Need a part',
     help: 'Need help',
+    note: 'Note',
+    find: 'Find a task',
     'own-time': 'My time',
     'lead-crew': 'My crew',
     'take-back': 'Take back',

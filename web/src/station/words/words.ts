@@ -38,6 +38,8 @@ export type Button =
   | 'indirect'
   | 'part'
   | 'help'
+  | 'note'
+  | 'find'
   | 'own-time'
   | 'lead-crew'
   | 'take-back'
