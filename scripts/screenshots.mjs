@@ -91,6 +91,13 @@ await page.getByText('entry').first().waitFor();
 await page.getByText('live', { exact: true }).waitFor();
 await take('order');
 
+await page.goto(`${url}/reconcile`);
+const forgotten = page.getByRole('listitem').filter({ hasText: 'never stopped' }).first();
+await forgotten.focus();
+await forgotten.getByText('becomes').first().waitFor();
+await page.getByText('live', { exact: true }).waitFor();
+await take('reconcile');
+
 await page.goto(`${url}/shop/standards`);
 await page.getByRole('button', { name: /Rewind 90 kW pump motor/ }).click();
 await page.getByText('live', { exact: true }).waitFor();

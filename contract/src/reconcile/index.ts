@@ -1,2 +1,8 @@
-export { looseEndsSchema } from './reconcile.ts';
-export type { LooseEndsJson } from './reconcile.ts';
+export {
+  answeredSchema,
+  chosenAnswerSchema,
+  effectSchema,
+  looseEndsSchema,
+  undoSchema,
+} from './reconcile.ts';
+export type { ChosenAnswer, EffectJson, LooseEndsJson } from './reconcile.ts';

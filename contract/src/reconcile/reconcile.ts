@@ -1,5 +1,51 @@
 import { z } from 'zod';
 import { LOOSE_END_KINDS } from '@wergon/core/ledger';
+import { ANSWER_REASONS } from '@wergon/core/reconcile';
+import { idText, instantText } from '../wire/index.ts';
+
+/** What names a loose end: its kind, whom and what it is about, and since when. */
+const looseEndKey = z.strictObject({
+  kind: z.enum(LOOSE_END_KINDS),
+  technician: idText<'TechnicianId'>(),
+  target: idText<'TargetId'>().nullable(),
+  from: instantText,
+});
+
+/** One of the likely answers to a loose end as it was shown: if it would be another one now, it is refused. */
+export const chosenAnswerSchema = z.strictObject({
+  end: looseEndKey,
+  reason: z.enum(ANSWER_REASONS),
+  at: instantText.nullable(),
+});
+export type ChosenAnswer = z.input<typeof chosenAnswerSchema>;
+
+const lane = z.array(
+  z.strictObject({ from: z.string(), to: z.string(), title: z.string(), isTorn: z.boolean() }),
+);
+
+/** What an answer would do, before it is confirmed; costs only for whoever sees rates. */
+export const effectSchema = z.strictObject({
+  day: z.string(),
+  before: lane,
+  after: lane,
+  jobs: z.array(
+    z.strictObject({
+      title: z.string(),
+      beforeSeconds: z.number(),
+      afterSeconds: z.number(),
+      beforeCost: z.string().nullable(),
+      afterCost: z.string().nullable(),
+    }),
+  ),
+  /** This person's loose ends of the days around. */
+  looseEndsBefore: z.number(),
+  looseEndsAfter: z.number(),
+});
+export type EffectJson = z.output<typeof effectSchema>;
+
+/** The entries that an answer made, by which it is undone. */
+export const answeredSchema = z.strictObject({ entries: z.array(z.string()) });
+export const undoSchema = z.strictObject({ entries: z.array(idText<'EntryId'>()).min(1).max(20) });
 
 /** Loose ends of a stretch of days, with the names that their sentences need. */
 export const looseEndsSchema = z.strictObject({
@@ -16,6 +62,9 @@ export const looseEndsSchema = z.strictObject({
       from: z.string().nullable(),
       to: z.string().nullable(),
       seconds: z.number().nullable(),
+      targetId: z.string().nullable(),
+      /** What would likely put it right, the likeliest first. */
+      answers: z.array(z.strictObject({ reason: z.enum(ANSWER_REASONS), at: z.string().nullable() })),
       /** When it ended, by the technician's own word; for the supervisor to decide. */
       proposed: z.string().nullable(),
     }),

@@ -21,6 +21,7 @@ export const PROBLEMS = {
   'access.last_administrator': [409, 'Somebody must stay administrator'],
   'station.not_paired': [401, 'This station is not paired, or no longer'],
   'station.bad_pairing_code': [422, 'No station waits for this code'],
+  'reconcile.changed': [409, 'This has changed meanwhile: look at it as it is now'],
   'entries.refused': [422, 'Nothing was recorded: some entries were refused'],
   'record.not_found': [404, 'There is no such record'],
   'record.taken': [409, 'This is in use already'],

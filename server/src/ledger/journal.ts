@@ -1,3 +1,4 @@
+import { Defect } from '@wergon/core/result';
 import { trySql, writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
 import type { Clock } from '../app/clock.ts';
@@ -15,6 +16,12 @@ export type Appended = { readonly outcomes: readonly Outcome[]; readonly seq: nu
 export type Journal = {
   /** Records what can be recorded; what is refused is kept on the side and holds up nothing. */
   readonly append: (author: Author, entries: readonly Incoming[]) => Promise<Appended>;
+  /** Records entries, lets the database be looked at as it is then, and takes all of it back. */
+  readonly tryOut: <T>(
+    author: Author,
+    entries: readonly Incoming[],
+    look: (sql: Sql) => T,
+  ) => Promise<{ readonly before: T; readonly after: T; readonly outcomes: readonly Outcome[] }>;
   /** Records all entries or, if one is refused, none. */
   readonly appendAll: (author: Author, entries: readonly Incoming[]) => Promise<Appended>;
 };
@@ -35,6 +42,9 @@ class SomeRefused extends Error {
     super('some entries were refused');
   }
 }
+
+/** Ends what was only tried out; the transaction takes it back. */
+class OnlyTried extends Error {}
 
 /** Makes the journal's writer. Batches that arrive while one is being written wait and then share the next commit:
  *  each is answered only after its commit has reached the disk, and a busy minute costs few of them. */
@@ -107,7 +117,27 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
       waiting.push({ author, entries, isAllOrNone, resolve, reject });
       void writeWaiting();
     });
+  async function tryOut<T>(author: Author, entries: readonly Incoming[], look: (sql: Sql) => T) {
+    const facts = await cache.get();
+    let seen: { readonly before: T; readonly after: T; readonly outcomes: readonly Outcome[] } | undefined;
+    try {
+      await writeSql(database, (sql) => {
+        const before = look(sql);
+        const recorded: Recorded[] = [];
+        const recording = { sql, facts, head: findHead(sql), author, now: clock.now(), recorded };
+        const outcomes = entries.map((incoming) => recordEntry(recording, incoming));
+        project(sql, facts, recorded);
+        seen = { before, after: look(sql), outcomes };
+        throw new OnlyTried();
+      });
+    } catch (error) {
+      if (!(error instanceof OnlyTried)) throw error;
+    }
+    if (!seen) throw new Defect('nothing was tried out');
+    return seen;
+  }
   return {
+    tryOut,
     append: (author, entries) => enqueue(author, entries, false),
     appendAll: (author, entries) => enqueue(author, entries, true),
   };

@@ -1,3 +1,4 @@
+import type { LikelyAnswer } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
@@ -11,13 +12,24 @@ import type { FloorEntry } from '@wergon/core/station';
 import type { FieldError } from '../ledger/incoming.ts';
 import { StationEntity } from '../station/entities.ts';
 import { findClockJumps, findHints, loadProposals } from './floorEnds.ts';
+import { PatternEntity } from '../people/entities.ts';
+import { answersTo, mountAnswers } from './answers.ts';
 import { findLooseEnds } from './looseEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
+import { patternsOf } from './surroundings.ts';
+
+/** A loose end with where it happened, if that is a station, and its likely answers. */
+type ToldLooseEnd = DatedLooseEnd & {
+  readonly station?: string;
+  readonly answers?: readonly LikelyAnswer[];
+};
 
 /** The newest of the side lists that one page shows. */
 const SIDE_LIST = 100;
 
-export function mountReconcile(mount: Mount, { database, clock, facts }: Context): void {
+export function mountReconcile(mount: Mount, context: Context): void {
+  const { database, clock, facts } = context;
+  mountAnswers(mount, context);
   mount('looseEnds', async ({ query }) => {
     const known = await facts.get();
     const em = database.em.fork();
@@ -25,21 +37,28 @@ export function mountReconcile(mount: Mount, { database, clock, facts }: Context
     const toDay = query.to ?? known.zone.dayAt(now);
     const fromDay = query.from ?? ((toDay - RECONCILE_DAYS + 1) as LocalDay);
     const stations = new Map((await em.findAll(StationEntity)).map(({ id, name }) => [id, name]));
-    const { looseEnds, jumps, proposals, hints, refused, unread } = await readSql(database, (sql) => ({
-      looseEnds: findLooseEnds(sql, known, fromDay, toDay, now),
-      jumps: findClockJumps(sql, known, fromDay, toDay),
-      proposals: loadProposals(sql),
-      hints: findHints(sql, known, fromDay, toDay, stations),
-      refused: loadRefused(sql, stations),
-      unread: loadUnread(sql, stations),
-    }));
+    const patterns = patternsOf(await em.findAll(PatternEntity));
+    const { looseEnds, jumps, proposals, hints, refused, unread } = await readSql(database, (sql) => {
+      const plans = { patterns, proposals: loadProposals(sql) };
+      return {
+        looseEnds: findLooseEnds(sql, known, fromDay, toDay, now).map((end) => ({
+          ...end,
+          answers: answersTo(sql, known, plans, end, now),
+        })),
+        jumps: findClockJumps(sql, known, fromDay, toDay),
+        proposals: plans.proposals,
+        hints: findHints(sql, known, fromDay, toDay, stations),
+        refused: loadRefused(sql, stations),
+        unread: loadUnread(sql, stations),
+      };
+    });
     const text = (at: Instant | undefined) => (at === undefined ? null : formatInstant(at));
     return ok({
       asOf: formatInstant(now),
       fromDay: formatDay(fromDay),
       toDay: formatDay(toDay),
-      looseEnds: [...looseEnds, ...jumps].map((end: DatedLooseEnd & { readonly station?: string }) => {
-        const { kind, day, technician, target, from, to, seconds, entries, station } = end;
+      looseEnds: [...looseEnds, ...jumps].map((end: ToldLooseEnd) => {
+        const { kind, day, technician, target, from, to, seconds, entries, station, answers = [] } = end;
         const task = target === undefined ? undefined : known.tasks.get(target);
         const order = task && known.orders.get(task.order);
         return {
@@ -56,6 +75,8 @@ export function mountReconcile(mount: Mount, { database, clock, facts }: Context
           from: text(from),
           to: text(to),
           seconds: seconds ?? null,
+          targetId: target ?? null,
+          answers: answers.map(({ reason, at }) => ({ reason, at: at === null ? null : formatInstant(at) })),
           proposed: entries.map((id) => proposals.get(id)).find((ended) => ended !== undefined) ?? null,
         };
       }),

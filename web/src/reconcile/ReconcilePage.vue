@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref } from 'vue';
 import { readInstant } from '@wergon/contract/floor';
 import { formatDay, weekdayOf } from '@wergon/core/time';
+import type { ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
 import type { LocalDay } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayClock, sayDate, sayDay } from '../desk/dates.ts';
@@ -10,7 +11,9 @@ import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
-import { sayHint, sayLooseEnd } from './sentences.ts';
+import LooseEndLine from './LooseEndLine.vue';
+import { sayHint } from './sentences.ts';
+import { useAnswers } from './useAnswers.ts';
 
 /** Days that the page speaks of at once. */
 const DAYS = 14;
@@ -30,7 +33,20 @@ const query = useQuery({
 });
 const clock = (instant: string | null) =>
   instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
-const words = { clock, hours: desk.hours };
+const { answer, undo, made, isBusy, problem } = useAnswers();
+/** The loose end whose answers are looked at. */
+const opened = ref<string | null>(null);
+/** The next loose end stands where the answered one stood: the same key answers it. */
+async function answerAndGoOn(chosen: ChosenAnswer, words: string): Promise<void> {
+  const lines = () => [...document.querySelectorAll<HTMLElement>('.reconcile li[tabindex]')];
+  const place = lines().findIndex((line) => line.contains(document.activeElement));
+  opened.value = null;
+  await answer(chosen, words);
+  await nextTick();
+  lines()[place]?.focus();
+}
+const keyOf = ({ kind, technician, targetId, from, day }: LooseEndsJson['looseEnds'][number]) =>
+  [kind, technician, targetId, from, day].join(' ');
 const all = computed(() => query.data.value?.looseEnds ?? []);
 const days = computed(() => {
   const wanted = search.value.trim().toLowerCase();
@@ -52,7 +68,7 @@ const bars = computed(() =>
 <template>
   <DeskFrame
     v-model:search="search"
-    :title="`${sayDay(firstDay)} to ${sayDay(lastDay)}`"
+    :title="`${sayDay(firstDay).slice(4)} to ${sayDay(lastDay).slice(4)}`"
     class="reconcile"
     step="week"
     today="today"
@@ -86,15 +102,26 @@ const bars = computed(() =>
           ><b>{{ query.data.value.unread.length }}</b> scans that meant nothing</span
         >
       </p>
+      <p v-if="problem" class="made attention" role="alert">{{ problem }}</p>
+      <p v-if="made.length > 0" class="made" role="status">
+        {{ made.at(-1)?.words }}, done.
+        <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="undo">Undo</button>
+      </p>
       <p v-if="all.length === 0" class="none">Nothing to decide in these days: every scan adds up.</p>
       <section v-for="{ day, ends } in days" :key="day">
         <h2>
           {{ sayDate(day) }} <span>{{ ends.length }}</span>
         </h2>
         <ul>
-          <li v-for="(end, i) in ends" :key="i">
-            <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
-          </li>
+          <LooseEndLine
+            v-for="end in ends"
+            :key="keyOf(end)"
+            :end="end"
+            :is-open="opened === keyOf(end)"
+            :is-busy="isBusy"
+            @open="opened = keyOf(end)"
+            @answer="answerAndGoOn"
+          />
         </ul>
       </section>
       <section v-if="query.data.value.hints.length > 0">
@@ -182,6 +209,11 @@ ul {
 li {
   padding: 6px 16px;
   border-bottom: 1px solid var(--line);
+}
+.made {
+  margin: 0;
+  padding: 6px 16px;
+  background: var(--action-tint);
 }
 pre {
   margin: 6px 0 0;

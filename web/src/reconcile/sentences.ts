@@ -1,5 +1,6 @@
 import type { LooseEndsJson } from '@wergon/contract/reconcile';
 import type { LooseEndKind } from '@wergon/core/ledger';
+import type { AnswerReason } from '@wergon/core/reconcile';
 
 type LooseEnd = LooseEndsJson['looseEnds'][number];
 type Words = {
@@ -46,3 +47,21 @@ export const sayHint = ({ kind, names, stations, count }: LooseEndsJson['hints']
   kind === 'badge-hop'
     ? `The badge of ${names[0] ?? ''} was at ${stations.join(' and ')} within ${count} s: see who had it.`
     : `The badges of ${names.join(' and ')} are always read together, ${count} times: see whether one hand holds both.`;
+
+/** What a likely answer says, on its button. */
+const ANSWERS: Readonly<Record<AnswerReason, string>> = {
+  'own-word': 'He says it ended',
+  'planned-end': 'Planned end',
+  'planned-start': 'Planned start',
+  'last-scan': 'Last scan',
+  'last-work': 'Last work',
+  'first-work': 'First work',
+  'planned-break': 'Planned break, until',
+  'not-so': 'That scan does not count',
+  'as-before': 'Went on as before',
+  'as-after': 'Next work had begun',
+  'was-break': 'It was a break',
+  'take-up': 'It was taken up again',
+};
+export const sayAnswer = ({ reason, at }: LooseEnd['answers'][number], { clock }: Words): string =>
+  at === null ? ANSWERS[reason] : `${ANSWERS[reason]} ${clock(at)}`;

@@ -1,6 +1,12 @@
 import { z } from 'zod';
 import { floorSchema } from '../../floor/index.ts';
-import { looseEndsSchema } from '../../reconcile/index.ts';
+import {
+  answeredSchema,
+  chosenAnswerSchema,
+  effectSchema,
+  looseEndsSchema,
+  undoSchema,
+} from '../../reconcile/index.ts';
 import { answerSchema, batchResultSchema, batchSchema, requestsSchema } from '../../station/index.ts';
 import { dayText } from '../../wire/index.ts';
 import { nothing } from '../route.ts';
@@ -48,5 +54,29 @@ export const FLOOR_ROUTES = {
     summary: 'Loose ends, refused entries and unread scans',
     query: days,
     response: looseEndsSchema,
+  },
+  previewAnswer: {
+    method: 'post',
+    path: '/api/reconcile/preview',
+    caller: 'ledger.correct',
+    summary: 'What a likely answer to a loose end would do; nothing is recorded',
+    body: chosenAnswerSchema,
+    response: effectSchema,
+  },
+  answerLooseEnd: {
+    method: 'post',
+    path: '/api/reconcile/answer',
+    caller: 'ledger.correct',
+    summary: 'Put a loose end right as one of its likely answers says',
+    body: chosenAnswerSchema,
+    response: answeredSchema,
+  },
+  undoAnswer: {
+    method: 'post',
+    path: '/api/reconcile/undo',
+    caller: 'ledger.correct',
+    summary: 'Take entries and corrections of the desk back',
+    body: undoSchema,
+    response: answeredSchema,
   },
 } as const satisfies Record<string, Route>;

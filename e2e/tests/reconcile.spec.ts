@@ -1,0 +1,46 @@
+import { expect, test } from '@playwright/test';
+import type { OrderJson } from '@wergon/contract/work';
+import { expectNothingSerious } from '../axe.ts';
+import { openShop } from '../shop.ts';
+
+const HOUR = 3_600_000;
+
+test('a forgotten stop is put right by one key, seen before and after, and undone', async ({ page }) => {
+  const shop = await openShop();
+  const [ada, bo] = shop.technicians.map(({ id }) => id);
+  const strip = shop.order.tasks[0]?.id;
+  let made = 0;
+  const record = (type: string, technician: string | undefined, hoursAgo: number, targets?: object) => {
+    const at = new Date(Date.now() - hoursAgo * HOUR).toISOString();
+    const id = `made-${(made += 1)}`;
+    const entry = { id, type, at, technician, ...targets };
+    return { source: 'desk', via: [], action: id, deviceAt: new Date().toISOString(), clockOffset: 0, entry };
+  };
+  // Ada began fourteen hours ago and was never stopped; Bo was on the same task for an hour in between.
+  await shop.desk('/api/ledger/entries', {
+    entries: [
+      record('work-start', ada, 14, { targets: [strip] }),
+      record('work-start', bo, 10, { targets: [strip] }),
+      record('work-stop', bo, 9),
+    ],
+  });
+  const hours = async () => {
+    const { tasks } = await shop.desk<OrderJson>(`/api/work/${shop.order.order.id}`);
+    return Math.round((tasks[0]?.comparison.actualSeconds ?? 0) / 3600);
+  };
+  expect(await hours()).toBe(13);
+  await shop.openDesk(page, '/reconcile');
+  const line = page.getByRole('listitem').filter({ hasText: 'never stopped' });
+  await expect(line).toContainText('Ada Lund');
+  await line.focus();
+  await expect(line).toContainText('5001 Strip 12:00 becomes 5:00');
+  await expectNothingSerious(page);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'done.' })).toContainText('Ada Lund: Last scan');
+  await expect(line).toBeHidden();
+  expect(await hours()).toBe(6);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(line).toBeVisible();
+  expect(await hours()).toBe(13);
+  await shop.server.stop();
+});

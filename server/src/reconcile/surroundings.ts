@@ -1,0 +1,110 @@
+import { collect, inOrderOfTime, noStrands, settleAt } from '@wergon/core/ledger';
+import type { EntryId, LaborEntry, LooseEnd, TargetId } from '@wergon/core/ledger';
+import { plannedOn } from '@wergon/core/people';
+import type { TechnicianId, WorkPattern } from '@wergon/core/people';
+import type { Surroundings } from '@wergon/core/reconcile';
+import { atWallClock, inForceAt, parseInstant, toDay } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import { loadStates, loadStints } from '../ledger/strands.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+
+/** Days on both sides of a loose end that its answers may need to know. */
+const DAYS_AROUND = 2;
+
+/** What is planned, and what people have said: read once for all loose ends of a page. */
+export type Plans = {
+  readonly patterns: ReadonlyMap<string, readonly WorkPattern[]>;
+  readonly proposals: ReadonlyMap<EntryId, string>;
+};
+
+type Timed = Exclude<LaborEntry, { type: 'hours' }>;
+
+/** Reads what is known around a loose end of a person. */
+export function loadSurroundings(
+  sql: Sql,
+  facts: ShopFacts,
+  { patterns, proposals }: Plans,
+  technician: TechnicianId,
+  end: LooseEnd,
+  now: Instant,
+): Surroundings {
+  const { zone } = facts;
+  const from = end.from ?? now;
+  const day = zone.dayAt(from);
+  const first = (day - DAYS_AROUND) as LocalDay;
+  const last = (zone.dayAt(end.to ?? from) + DAYS_AROUND) as LocalDay;
+  const own = sql
+    .all<{ body: string }>(
+      `select "body" from "effective_entry" where "technician" = ? and "day" between ? and ? order by "seq"`,
+      [technician, first, last],
+    )
+    .map(({ body }) => JSON.parse(body) as LaborEntry);
+  const state = loadStates(sql).get(technician);
+  const tail = noStrands();
+  if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
+  const asked = { technician, from: zone.startOf(first), to: zone.startOf((last + 1) as LocalDay) };
+  const stints = [...loadStints(sql, asked), ...tail.stints];
+  const planned = plannedOn(patterns.get(technician) ?? [], false, false, day);
+  const plan = planned.kind === 'work' ? planned.plan : undefined;
+  // An end at or before the start lies on the next day.
+  const isNight = plan !== undefined && plan.endMinute <= plan.startMinute;
+  const at = (of: LocalDay, minute: number) => atWallClock(zone, of, minute * 60);
+  const proposed = end.entries.map((id) => proposals.get(id)).find((ended) => ended !== undefined);
+  const said = proposed === undefined ? undefined : parseInstant(proposed);
+  return {
+    policy: inForceAt(facts.policy, from),
+    proposed: said?.ok ? said.value : null,
+    plannedStart: plan ? at(day, plan.startMinute) : null,
+    plannedEnd: plan ? at((isNight ? day + 1 : day) as LocalDay, plan.endMinute) : null,
+    plannedBreakSeconds: plan ? plan.breakMinutes * 60 : null,
+    lastOnTask: end.kind === 'forgotten-stop' ? findLastOnTask(sql, end, stints) : null,
+    doneAt: end.target === undefined ? null : findDoneAt(sql, end.target, from),
+    own: [
+      ...inOrderOfTime(own.filter((entry): entry is Timed => entry.type !== 'hours')),
+      ...own.filter(({ type }) => type === 'hours'),
+    ],
+    stints,
+  };
+}
+
+/** When anybody else last ended work on what ran, while it ran. */
+function findLastOnTask(
+  sql: Sql,
+  { technician, from, to, entries }: LooseEnd,
+  stints: Surroundings['stints'],
+): Instant | null {
+  const running = stints.find(({ opened }) => opened === entries[0])?.running ?? [];
+  const instants = running.flatMap(({ target }) => {
+    const [row] = sql.all<{ at: Instant | null }>(
+      `select max("to_at") as "at" from "stint"
+       where "to_at" > ? and "to_at" < ? and "technician" <> ? and "running" like ?`,
+      [from ?? 0, to ?? 0, technician ?? '', `%"${target}"%`],
+    );
+    return row?.at ?? [];
+  });
+  return instants.length === 0 ? null : (Math.max(...instants) as Instant);
+}
+
+/** When a task was last said to be finished before an instant. */
+function findDoneAt(sql: Sql, target: TargetId, before: Instant): Instant | null {
+  const [row] = sql.all<{ at: Instant | null }>(
+    'select max("at") as "at" from "task_mark" where "target" = ? and "at" <= ? and "is_done"',
+    [target, before],
+  );
+  return row?.at ?? null;
+}
+
+/** Patterns by technician, as they are kept. */
+export const patternsOf = (
+  rows: readonly {
+    readonly technician: string;
+    readonly fromDay: number;
+    readonly weeks: WorkPattern['weeks'];
+  }[],
+): Plans['patterns'] => {
+  const byTechnician = new Map<string, WorkPattern[]>();
+  for (const { technician, fromDay, weeks } of rows)
+    byTechnician.set(technician, [...(byTechnician.get(technician) ?? []), { from: toDay(fromDay), weeks }]);
+  return byTechnician;
+};

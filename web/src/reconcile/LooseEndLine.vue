@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { readInstant } from '@wergon/contract/floor';
+import type { ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
+import { callRoute, wordsOf } from '../desk/callRoute.ts';
+import { sayClock } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import EffectView from './EffectView.vue';
+import { sayAnswer, sayLooseEnd } from './sentences.ts';
+
+type LooseEnd = LooseEndsJson['looseEnds'][number];
+const props = defineProps<{ end: LooseEnd; isOpen: boolean; isBusy: boolean }>();
+const emit = defineEmits<{ open: []; answer: [chosen: ChosenAnswer, words: string] }>();
+const desk = useDesk();
+
+const clock = (instant: string | null) =>
+  instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
+const words = { clock, hours: desk.hours };
+const canAnswer = computed(() => desk.may('ledger.correct') && props.end.answers.length > 0);
+
+/** The answer that Enter would give. */
+const place = ref(0);
+const chosen = computed((): ChosenAnswer | undefined => {
+  const answer = props.end.answers[place.value];
+  const { kind, technician, targetId, from } = props.end;
+  return answer && technician !== null && from !== null
+    ? { end: { kind, technician, target: targetId, from }, ...answer }
+    : undefined;
+});
+const effect = useQuery({
+  queryKey: ['reconcile', 'effect', chosen],
+  queryFn: () => callRoute('previewAnswer', { body: chosen.value as ChosenAnswer }),
+  enabled: computed(() => props.isOpen && canAnswer.value && chosen.value !== undefined),
+  retry: false,
+});
+
+function choose(next: number): void {
+  if (next < props.end.answers.length) place.value = next;
+  emit('open');
+}
+function confirm(): void {
+  const answer = props.end.answers[place.value];
+  if (chosen.value && answer && !props.isBusy)
+    emit('answer', chosen.value, `${props.end.name ?? ''}: ${sayAnswer(answer, words)}`);
+}
+function onKey(event: KeyboardEvent): void {
+  if (!canAnswer.value || event.target !== event.currentTarget) return;
+  if (/^[1-3]$/.test(event.key)) choose(Number(event.key) - 1);
+  else if (event.key === 'Enter' && props.isOpen) confirm();
+  else if (event.key === 'Enter') emit('open');
+  else return;
+  event.preventDefault();
+  event.stopPropagation();
+}
+</script>
+
+<template>
+  <li :tabindex="canAnswer ? 0 : undefined" :class="{ open: isOpen }" @keydown="onKey" @focus="emit('open')">
+    <p class="sentence">
+      <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
+    </p>
+    <div v-if="canAnswer" class="answers">
+      <button
+        v-for="(answer, i) in end.answers"
+        :key="answer.reason"
+        type="button"
+        class="btn btn-quiet btn-sm"
+        :aria-pressed="isOpen && place === i"
+        @click="choose(i)"
+      >
+        <b class="figure">{{ i + 1 }}</b> {{ sayAnswer(answer, words) }}
+      </button>
+    </div>
+    <div v-if="isOpen && canAnswer" class="effect">
+      <p v-if="effect.isPending.value" class="quiet">Looking what it would do…</p>
+      <p v-else-if="effect.error.value" class="attention" role="alert">{{ wordsOf(effect.error.value) }}</p>
+      <template v-else-if="effect.data.value">
+        <EffectView :effect="effect.data.value" />
+        <button type="button" class="btn btn-primary btn-sm" :disabled="isBusy" @click="confirm">
+          Put it right
+        </button>
+        <span class="quiet keys">or Enter</span>
+      </template>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+li {
+  padding: 6px 16px;
+  border-bottom: 1px solid var(--line);
+}
+li.open {
+  background: var(--action-tint);
+}
+.sentence {
+  margin: 0;
+}
+.answers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 4px 0;
+}
+.answers [aria-pressed='true'] {
+  border-color: var(--action);
+  border-width: 2px;
+  font-weight: 600;
+}
+.effect {
+  max-width: 900px;
+}
+.keys {
+  margin-left: 8px;
+}
+</style>

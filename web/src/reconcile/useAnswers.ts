@@ -1,0 +1,44 @@
+import { useQueryClient } from '@tanstack/vue-query';
+import { ref } from 'vue';
+import type { ChosenAnswer } from '@wergon/contract/reconcile';
+import { callRoute, wordsOf } from '../desk/callRoute.ts';
+
+/** Answers given on this page, each with what takes it back; the last can be undone, then the one before it. */
+export function useAnswers() {
+  const queries = useQueryClient();
+  const made = ref<{ readonly words: string; readonly entries: string[] }[]>([]);
+  const isBusy = ref(false);
+  const problem = ref('');
+
+  async function run(work: () => Promise<void>): Promise<void> {
+    if (isBusy.value) return;
+    isBusy.value = true;
+    problem.value = '';
+    try {
+      await work();
+    } catch (error) {
+      problem.value = wordsOf(error);
+    } finally {
+      isBusy.value = false;
+      await queries.invalidateQueries();
+    }
+  }
+
+  return {
+    made,
+    isBusy,
+    problem,
+    answer: (chosen: ChosenAnswer, words: string) =>
+      run(async () => {
+        const { entries } = await callRoute('answerLooseEnd', { body: chosen });
+        made.value = [...made.value, { words, entries }];
+      }),
+    undo: () =>
+      run(async () => {
+        const last = made.value.at(-1);
+        if (!last) return;
+        await callRoute('undoAnswer', { body: { entries: last.entries } });
+        made.value = made.value.slice(0, -1);
+      }),
+  };
+}
