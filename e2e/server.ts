@@ -57,6 +57,8 @@ export async function createServerProcess(env: Readonly<Record<string, string>> 
         stdio: ['ignore', 'pipe', 'inherit'],
       });
       running = child;
+      // Whatever fails, the server must not live on.
+      process.once('exit', () => child.kill('SIGKILL'));
       await new Promise<void>((ready, failed) => {
         child.stdout.on('data', (text: Buffer) => text.includes('listens at') && ready());
         child.once('exit', (code) => failed(new Error(`the server ended with ${code}`)));

@@ -42,5 +42,24 @@ test('a forgotten stop is put right by one key, seen before and after, and undon
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(line).toBeVisible();
   expect(await hours()).toBe(13);
+
+  // Bo's hour without a shift is as it should be.
+  await shop.desk('/api/ledger/entries', {
+    entries: [
+      record('shift-in', bo, 8),
+      record('work-start', bo, 7, { targets: [strip] }),
+      record('shift-out', bo, 5),
+    ],
+  });
+  const gap = page.getByRole('listitem').filter({ hasText: 'on nothing' });
+  await expect(gap).toContainText('Bo Moe');
+  await gap.focus();
+  await gap.getByRole('textbox').fill('Sent for parts');
+  await gap.getByRole('button', { name: 'Accept' }).click();
+  const accepted = page.getByRole('listitem').filter({ hasText: 'Sent for parts' });
+  await expect(accepted).toContainText('Bo Moe gap');
+  await expect(gap).toBeHidden();
+  await accepted.getByRole('button', { name: 'Open it again' }).click();
+  await expect(gap).toBeVisible();
   await shop.server.stop();
 });

@@ -1,8 +1,10 @@
 export {
+  acceptSchema,
   answeredSchema,
   chosenAnswerSchema,
   effectSchema,
   looseEndsSchema,
   undoSchema,
+  withdrawSchema,
 } from './reconcile.ts';
-export type { ChosenAnswer, EffectJson, LooseEndsJson } from './reconcile.ts';
+export type { Acceptance, ChosenAnswer, EffectJson, LooseEndsJson } from './reconcile.ts';

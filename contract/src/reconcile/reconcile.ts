@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { LOOSE_END_KINDS } from '@wergon/core/ledger';
 import { ANSWER_REASONS } from '@wergon/core/reconcile';
-import { idText, instantText } from '../wire/index.ts';
+import { dayText, idText, instantText } from '../wire/index.ts';
 
 /** What names a loose end: its kind, whom and what it is about, and since when. */
 const looseEndKey = z.strictObject({
@@ -22,6 +22,18 @@ export type ChosenAnswer = z.input<typeof chosenAnswerSchema>;
 const lane = z.array(
   z.strictObject({ from: z.string(), to: z.string(), title: z.string(), isTorn: z.boolean() }),
 );
+
+/** A loose end is accepted as it is, with a reason; or, without one, is to be open again. */
+export const acceptSchema = z.strictObject({
+  end: looseEndKey.extend({
+    technician: idText<'TechnicianId'>().nullable(),
+    from: instantText.nullable(),
+    day: dayText,
+  }),
+  reason: z.string().trim().min(1).max(200),
+});
+export type Acceptance = z.input<typeof acceptSchema>;
+export const withdrawSchema = z.strictObject({ id: idText<'EntryId'>() });
 
 /** What an answer would do, before it is confirmed; costs only for whoever sees rates. */
 export const effectSchema = z.strictObject({
@@ -67,6 +79,18 @@ export const looseEndsSchema = z.strictObject({
       answers: z.array(z.strictObject({ reason: z.enum(ANSWER_REASONS), at: z.string().nullable() })),
       /** When it ended, by the technician's own word; for the supervisor to decide. */
       proposed: z.string().nullable(),
+    }),
+  ),
+  /** Accepted as they are, newest first; one whose facts have changed is a loose end again and not here. */
+  accepted: z.array(
+    z.strictObject({
+      id: z.string(),
+      kind: z.enum(LOOSE_END_KINDS),
+      day: z.string(),
+      name: z.string().nullable(),
+      reason: z.string(),
+      by: z.string(),
+      at: z.string(),
     }),
   ),
   /** Odd things about badges, which prove nothing. */

@@ -12,6 +12,7 @@ import {
 } from '../ledger/shop.fixture.ts';
 import { toInstant } from '../time/index.ts';
 import type { Instant } from '../time/index.ts';
+import { looseEndFacts, looseEndKey, withoutAccepted } from './accepted.ts';
 import { findLikelyAnswers } from './likelyAnswers.ts';
 import type { Change, Surroundings } from './likelyAnswers.ts';
 import { undoOf } from './undo.ts';
@@ -211,4 +212,22 @@ test('an answer and its undoing give the ledger that there was', () => {
     }),
     { seed: 20_260, numRuns: 150 },
   );
+});
+
+describe('a loose end that was accepted as it is', () => {
+  const ends = (words: string) => derive(journal(words)).looseEnds.filter(({ kind }) => kind === 'gap');
+  const GAP = 'shift-in 7, work-start 7 a, work-stop 9, work-start 10 b, shift-out 12';
+  const accepted = new Map(ends(GAP).map((end) => [looseEndKey(end), looseEndFacts(end)]));
+
+  test('is open no longer', () => {
+    expect(ends(GAP)).toHaveLength(1);
+    expect(withoutAccepted(ends(GAP), accepted)).toEqual([]);
+  });
+
+  test('returns when its facts change, and leaves others open', () => {
+    const longer = 'shift-in 7, work-start 7 a, work-stop 9, work-start 11 b, shift-out 12';
+    expect(withoutAccepted(ends(longer), accepted)).toHaveLength(1);
+    const another = `${GAP.replace('shift-out 12', 'work-stop 11')}, work-start 11.5 a, shift-out 12`;
+    expect(withoutAccepted(ends(another), accepted)).toHaveLength(1);
+  });
 });

@@ -9,7 +9,7 @@ import { refuse } from '../app/problem.ts';
 import { readSql } from '../db/index.ts';
 import type { FloorAnswer } from '../ledger/incoming.ts';
 import { loadStates } from '../ledger/strands.ts';
-import { findLooseEnds } from '../reconcile/looseEnds.ts';
+import { findOpenLooseEnds } from '../reconcile/looseEnds.ts';
 import { StationEntity } from '../station/entities.ts';
 import { loadFloor } from './board.ts';
 import { findRequest, loadRequests } from './requests.ts';
@@ -57,7 +57,7 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal }: Co
       return ok({
         peopleIn: states.filter(({ shift, doing }) => shift || doing.status !== 'nothing').length,
         openOrders: orders.filter((state) => state === 'released' || state === 'on-hold').length,
-        looseEnds: findLooseEnds(sql, known, firstDay, today, now).length,
+        looseEnds: findOpenLooseEnds(sql, known, firstDay, today, now).length,
       });
     });
   });

@@ -12,6 +12,26 @@ export type FloorAnswer = {
   readonly by: string;
 };
 
+/** A decision of the desk: a loose end is accepted as it is, or an acceptance withdrawn. It names what it decides by
+ *  key and by the facts that it saw. */
+export type Decision =
+  | {
+      readonly id: EntryId;
+      readonly type: 'accept';
+      readonly at: Instant;
+      readonly key: string;
+      readonly facts: string;
+      readonly reason: string;
+      readonly by: string;
+    }
+  | {
+      readonly id: EntryId;
+      readonly type: 'withdraw';
+      readonly at: Instant;
+      readonly accept: EntryId;
+      readonly by: string;
+    };
+
 /** What an author says around an entry. */
 export type Sent = {
   readonly source: string;
@@ -38,6 +58,13 @@ export type Incoming =
       readonly id: string;
       readonly body: unknown;
       readonly entry: FloorEntry | FloorAnswer;
+      readonly sent: Sent;
+    }
+  | {
+      readonly kind: 'decision';
+      readonly id: string;
+      readonly body: unknown;
+      readonly entry: Decision;
       readonly sent: Sent;
     }
   | {

@@ -70,6 +70,7 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
     const unknown = findUnknown(recording, incoming.entry);
     return unknown.length > 0 ? refused(id, unknown) : append(recording, incoming, body, 'floor');
   }
+  if (incoming.kind === 'decision') return append(recording, incoming, body, 'decision');
   const errors = findErrors(recording, incoming);
   if (errors.length > 0) return refused(id, errors);
   const outcome = append(recording, incoming, body, 'labor');

@@ -13,7 +13,7 @@ import {
 import type { Entry, EntryId, LaborEntry, LaborLine, Stint } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
-import { findLikelyAnswers, undoOf } from '@wergon/core/reconcile';
+import { findLikelyAnswers, looseEndFacts, looseEndKey, undoOf } from '@wergon/core/reconcile';
 import type { Change, LikelyAnswer } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant } from '@wergon/core/time';
@@ -27,6 +27,7 @@ import { readBatch } from '../ledger/readBatch.ts';
 import { loadHours, loadStates, loadStints } from '../ledger/strands.ts';
 import { PatternEntity } from '../people/entities.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import { loadAccepted, writeDecision } from './decisions.ts';
 import { loadProposals } from './floorEnds.ts';
 import { findLooseEnds } from './looseEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
@@ -127,6 +128,36 @@ export function mountAnswers(mount: Mount, context: Context): void {
     return outcomes.some(({ result }) => result === 'refused')
       ? refuse('reconcile.changed')
       : ok({ entries: ids });
+  });
+
+  mount('acceptLooseEnd', async ({ body: { end: key, reason }, who }) => {
+    if (who.kind !== 'desk') return refuse('access.not_signed_in');
+    const known = await facts.get();
+    const now = clock.now();
+    const end = await readSql(database, (sql) =>
+      findLooseEnds(sql, known, key.day, key.day, now).find(
+        (each) =>
+          each.kind === key.kind &&
+          (each.technician ?? null) === key.technician &&
+          (each.target ?? null) === key.target &&
+          (each.from ?? null) === key.from,
+      ),
+    );
+    if (!end) return refuse('reconcile.changed');
+    const decision = { type: 'accept', key: looseEndKey(end), facts: looseEndFacts(end), reason } as const;
+    await journal.appendAll({ kind: 'desk', id: who.user.id }, [
+      writeDecision({ ...decision, by: who.user.name }, now),
+    ]);
+    return ok(null);
+  });
+
+  mount('withdrawAcceptance', async ({ body, who }) => {
+    if (who.kind !== 'desk') return refuse('access.not_signed_in');
+    const accepted = await readSql(database, loadAccepted);
+    if (![...accepted.values()].some(({ id }) => id === body.id)) return refuse('record.not_found');
+    const decision = { type: 'withdraw', accept: body.id, by: who.user.name } as const;
+    await journal.appendAll({ kind: 'desk', id: who.user.id }, [writeDecision(decision, clock.now())]);
+    return ok(null);
   });
 
   mount('undoAnswer', async ({ body, who }) => {

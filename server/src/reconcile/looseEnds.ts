@@ -13,10 +13,12 @@ import {
 } from '@wergon/core/ledger';
 import type { EntryId, LaborEntry, LooseEnd, LooseEndKind, TaskEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
+import { withoutAccepted } from '@wergon/core/reconcile';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadHours, loadPresence, loadStates, loadStints } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import { acceptedFacts, loadAccepted } from './decisions.ts';
 
 /** Days before the asked ones that are read along, so that what began earlier is seen whole. */
 const DAYS_BEFORE = 3;
@@ -28,6 +30,18 @@ const dayOf = (end: LooseEnd, { zone }: ShopFacts): LocalDay | undefined =>
   end.day ?? (end.from === undefined ? undefined : zone.dayAt(end.from));
 
 /** Everything that a person must decide on in a stretch of days, those born of passing time with it, newest first. */
+export function findOpenLooseEnds(
+  sql: Sql,
+  facts: ShopFacts,
+  firstDay: LocalDay,
+  lastDay: LocalDay,
+  now: Instant,
+): DatedLooseEnd[] {
+  const accepted = acceptedFacts(loadAccepted(sql));
+  return withoutAccepted(findLooseEnds(sql, facts, firstDay, lastDay, now), accepted);
+}
+
+/** All loose ends of a stretch of days, those that were accepted as they are with them. */
 export function findLooseEnds(
   sql: Sql,
   facts: ShopFacts,

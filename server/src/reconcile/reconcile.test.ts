@@ -125,3 +125,30 @@ test('whoever does not see rates sees hours, and no cost that would tell a wage'
   const effect = (await post('/api/reconcile/preview', answer)).body as EffectJson;
   expect(effect.jobs[0]).toMatchObject({ beforeSeconds: 12 * 3600, beforeCost: null, afterCost: null });
 });
+
+test('a loose end is accepted as it is, with a reason, is open again when that is withdrawn, and when it changes', async () => {
+  const [end] = await forgotten();
+  const key = {
+    kind: end?.kind,
+    technician: end?.technician,
+    target: end?.targetId,
+    from: end?.from,
+    day: end?.day,
+  };
+  const accept = (reason: string) => post('/api/reconcile/accept', { end: key, reason });
+  expect((await accept(' ')).status).toBe(422);
+  await shop.send(shop.scan('work-stop', 13 * 60, shop.ada));
+  expect((await accept('the long test ran on')).status).toBe(200);
+  expect(await forgotten()).toEqual([]);
+  const { accepted } = await page();
+  expect(accepted).toMatchObject([
+    { kind: 'forgotten-stop', name: 'Ada', reason: 'the long test ran on', by: 'Sol' },
+  ]);
+  expect((await post('/api/reconcile/withdraw', { id: accepted[0]?.id })).status).toBe(200);
+  expect(await forgotten()).toHaveLength(1);
+  await accept('the long test ran on');
+  const moved = shop.scan('work-stop', 12 * 60 + 30, shop.ada);
+  await shop.send(moved);
+  expect(await forgotten()).toHaveLength(1);
+  expect((await page()).accepted).toEqual([]);
+});

@@ -1,3 +1,4 @@
+import { looseEndKey, withoutAccepted } from '@wergon/core/reconcile';
 import type { LikelyAnswer } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant } from '@wergon/core/time';
@@ -11,6 +12,7 @@ import type { Envelope } from '../ledger/envelope.ts';
 import type { FloorEntry } from '@wergon/core/station';
 import type { FieldError } from '../ledger/incoming.ts';
 import { StationEntity } from '../station/entities.ts';
+import { acceptedFacts, loadAccepted } from './decisions.ts';
 import { findClockJumps, findHints, loadProposals } from './floorEnds.ts';
 import { PatternEntity } from '../people/entities.ts';
 import { answersTo, mountAnswers } from './answers.ts';
@@ -38,20 +40,30 @@ export function mountReconcile(mount: Mount, context: Context): void {
     const fromDay = query.from ?? ((toDay - RECONCILE_DAYS + 1) as LocalDay);
     const stations = new Map((await em.findAll(StationEntity)).map(({ id, name }) => [id, name]));
     const patterns = patternsOf(await em.findAll(PatternEntity));
-    const { looseEnds, jumps, proposals, hints, refused, unread } = await readSql(database, (sql) => {
-      const plans = { patterns, proposals: loadProposals(sql) };
-      return {
-        looseEnds: findLooseEnds(sql, known, fromDay, toDay, now).map((end) => ({
-          ...end,
-          answers: answersTo(sql, known, plans, end, now),
-        })),
-        jumps: findClockJumps(sql, known, fromDay, toDay),
-        proposals: plans.proposals,
-        hints: findHints(sql, known, fromDay, toDay, stations),
-        refused: loadRefused(sql, stations),
-        unread: loadUnread(sql, stations),
-      };
-    });
+    const { looseEnds, accepted, jumps, proposals, hints, refused, unread } = await readSql(
+      database,
+      (sql) => {
+        const plans = { patterns, proposals: loadProposals(sql) };
+        const all = findLooseEnds(sql, known, fromDay, toDay, now);
+        const accepted = loadAccepted(sql);
+        const open = new Set(withoutAccepted(all, acceptedFacts(accepted)));
+        return {
+          accepted: all.flatMap((end) => {
+            const decision = accepted.get(looseEndKey(end));
+            return open.has(end) || !decision ? [] : [{ end, decision }];
+          }),
+          looseEnds: [...open].map((end) => ({
+            ...end,
+            answers: answersTo(sql, known, plans, end, now),
+          })),
+          jumps: findClockJumps(sql, known, fromDay, toDay),
+          proposals: plans.proposals,
+          hints: findHints(sql, known, fromDay, toDay, stations),
+          refused: loadRefused(sql, stations),
+          unread: loadUnread(sql, stations),
+        };
+      },
+    );
     const text = (at: Instant | undefined) => (at === undefined ? null : formatInstant(at));
     return ok({
       asOf: formatInstant(now),
@@ -80,6 +92,15 @@ export function mountReconcile(mount: Mount, context: Context): void {
           proposed: entries.map((id) => proposals.get(id)).find((ended) => ended !== undefined) ?? null,
         };
       }),
+      accepted: accepted.map(({ end: { kind, day, technician }, decision: { id, reason, by, at } }) => ({
+        id,
+        kind,
+        day: formatDay(day),
+        name: technician === undefined ? null : (known.technicians.get(technician)?.name ?? null),
+        reason,
+        by,
+        at,
+      })),
       hints,
       refused,
       unread,

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { readInstant } from '@wergon/contract/floor';
-import type { ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
+import type { Acceptance, ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
 import { callRoute, wordsOf } from '../desk/callRoute.ts';
 import { sayClock } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
@@ -11,13 +11,19 @@ import { sayAnswer, sayLooseEnd } from './sentences.ts';
 
 type LooseEnd = LooseEndsJson['looseEnds'][number];
 const props = defineProps<{ end: LooseEnd; isOpen: boolean; isBusy: boolean }>();
-const emit = defineEmits<{ open: []; answer: [chosen: ChosenAnswer, words: string] }>();
+const emit = defineEmits<{
+  open: [];
+  answer: [chosen: ChosenAnswer, words: string];
+  accept: [acceptance: Acceptance];
+}>();
 const desk = useDesk();
 
 const clock = (instant: string | null) =>
   instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
 const words = { clock, hours: desk.hours };
-const canAnswer = computed(() => desk.may('ledger.correct') && props.end.answers.length > 0);
+const mayDecide = computed(() => desk.may('ledger.correct') && props.end.kind !== 'clock-jump');
+const canAnswer = computed(() => mayDecide.value && props.end.answers.length > 0);
+const reason = ref('');
 
 /** The answer that Enter would give. */
 const place = ref(0);
@@ -44,8 +50,14 @@ function confirm(): void {
   if (chosen.value && answer && !props.isBusy)
     emit('answer', chosen.value, `${props.end.name ?? ''}: ${sayAnswer(answer, words)}`);
 }
+function accept(): void {
+  const { kind, technician, targetId: target, from, day } = props.end;
+  if (reason.value.trim() === '' || props.isBusy) return;
+  emit('accept', { end: { kind, technician, target, from, day }, reason: reason.value });
+  reason.value = '';
+}
 function onKey(event: KeyboardEvent): void {
-  if (!canAnswer.value || event.target !== event.currentTarget) return;
+  if (!mayDecide.value || event.target !== event.currentTarget) return;
   if (/^[1-3]$/.test(event.key)) choose(Number(event.key) - 1);
   else if (event.key === 'Enter' && props.isOpen) confirm();
   else if (event.key === 'Enter') emit('open');
@@ -56,7 +68,7 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <li :tabindex="canAnswer ? 0 : undefined" :class="{ open: isOpen }" @keydown="onKey" @focus="emit('open')">
+  <li :tabindex="mayDecide ? 0 : undefined" :class="{ open: isOpen }" @keydown="onKey" @focus="emit('open')">
     <p class="sentence">
       <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
     </p>
@@ -83,6 +95,19 @@ function onKey(event: KeyboardEvent): void {
         <span class="quiet keys">or Enter</span>
       </template>
     </div>
+    <form v-if="isOpen && mayDecide" class="accept" @submit.prevent="accept">
+      <input
+        v-model="reason"
+        class="form-control form-control-sm"
+        :aria-label="`Why it is accepted as it is: ${end.name ?? ''}`"
+        placeholder="or accept it as it is, because…"
+        maxlength="200"
+        @keydown.stop
+      />
+      <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy || reason.trim() === ''">
+        Accept
+      </button>
+    </form>
   </li>
 </template>
 
@@ -110,6 +135,12 @@ li.open {
 }
 .effect {
   max-width: 900px;
+}
+.accept {
+  display: flex;
+  gap: 6px;
+  max-width: 520px;
+  margin: 6px 0 2px;
 }
 .keys {
   margin-left: 8px;

@@ -33,7 +33,7 @@ const query = useQuery({
 });
 const clock = (instant: string | null) =>
   instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
-const { answer, undo, made, isBusy, problem } = useAnswers();
+const { answer, accept, withdraw, undo, made, isBusy, problem } = useAnswers();
 /** The loose end whose answers are looked at. */
 const opened = ref<string | null>(null);
 /** The next loose end stands where the answered one stood: the same key answers it. */
@@ -121,7 +121,29 @@ const bars = computed(() =>
             :is-busy="isBusy"
             @open="opened = keyOf(end)"
             @answer="answerAndGoOn"
+            @accept="accept"
           />
+        </ul>
+      </section>
+      <section v-if="query.data.value.accepted.length > 0">
+        <h2>
+          Accepted as they are <span>{{ query.data.value.accepted.length }}</span>
+        </h2>
+        <ul>
+          <li v-for="each in query.data.value.accepted" :key="each.id">
+            <b>{{ each.name ?? 'Somebody' }}</b> {{ each.kind.replaceAll('-', ' ') }} on
+            {{ sayDate(each.day) }}: {{ each.reason }}
+            <span class="quiet">{{ each.by }}</span>
+            <button
+              v-if="desk.may('ledger.correct')"
+              type="button"
+              class="btn btn-quiet btn-sm"
+              :disabled="isBusy"
+              @click="withdraw(each.id)"
+            >
+              Open it again
+            </button>
+          </li>
         </ul>
       </section>
       <section v-if="query.data.value.hints.length > 0">

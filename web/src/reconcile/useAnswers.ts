@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { ref } from 'vue';
-import type { ChosenAnswer } from '@wergon/contract/reconcile';
+import type { Acceptance, ChosenAnswer } from '@wergon/contract/reconcile';
 import { callRoute, wordsOf } from '../desk/callRoute.ts';
 
 /** Answers given on this page, each with what takes it back; the last can be undone, then the one before it. */
@@ -32,6 +32,14 @@ export function useAnswers() {
       run(async () => {
         const { entries } = await callRoute('answerLooseEnd', { body: chosen });
         made.value = [...made.value, { words, entries }];
+      }),
+    accept: (acceptance: Acceptance) =>
+      run(async () => {
+        await callRoute('acceptLooseEnd', { body: acceptance });
+      }),
+    withdraw: (id: string) =>
+      run(async () => {
+        await callRoute('withdrawAcceptance', { body: { id } });
       }),
     undo: () =>
       run(async () => {

@@ -148,6 +148,7 @@ i .mono {
 @media (max-width: 900px) {
   aside {
     padding: 12px 16px;
+    overflow: visible;
     border: solid var(--line);
     border-width: 1px 0 0;
   }

@@ -246,9 +246,12 @@ main {
   .fine {
     display: none;
   }
+  .bench-key {
+    padding: 0 8px;
+  }
   header {
     flex-wrap: wrap;
-    gap: 4px 16px;
+    gap: 4px 10px;
     padding: 8px 16px;
   }
   .station {

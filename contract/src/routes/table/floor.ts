@@ -1,11 +1,13 @@
 import { z } from 'zod';
 import { floorSchema } from '../../floor/index.ts';
 import {
+  acceptSchema,
   answeredSchema,
   chosenAnswerSchema,
   effectSchema,
   looseEndsSchema,
   undoSchema,
+  withdrawSchema,
 } from '../../reconcile/index.ts';
 import { answerSchema, batchResultSchema, batchSchema, requestsSchema } from '../../station/index.ts';
 import { dayText } from '../../wire/index.ts';
@@ -70,6 +72,22 @@ export const FLOOR_ROUTES = {
     summary: 'Put a loose end right as one of its likely answers says',
     body: chosenAnswerSchema,
     response: answeredSchema,
+  },
+  acceptLooseEnd: {
+    method: 'post',
+    path: '/api/reconcile/accept',
+    caller: 'ledger.correct',
+    summary: 'Accept a loose end as it is, with a reason, until its facts change',
+    body: acceptSchema,
+    response: nothing,
+  },
+  withdrawAcceptance: {
+    method: 'post',
+    path: '/api/reconcile/withdraw',
+    caller: 'ledger.correct',
+    summary: 'Make an accepted loose end open again',
+    body: withdrawSchema,
+    response: nothing,
   },
   undoAnswer: {
     method: 'post',
