@@ -137,6 +137,8 @@ export function useStation() {
   async function calibrate(profile: ScannerProfile): Promise<void> {
     if (info.value) info.value = { ...info.value, scanner: profile };
     dispatch({ type: 'calibrated' });
+    // A page that is opened again before the server has answered must hear its scanner all the same.
+    await sending.keepDirectory(info.value);
     await sendProfile(profile);
   }
 
