@@ -25,6 +25,8 @@ type Ears = {
 
 /** After so long nothing more follows a figure that was keyed alone, in milliseconds. */
 const LONE_DIGIT_MS = 700;
+/** How long the beginning of a code waits for the rest of it, in milliseconds. */
+const HALF_CODE_MS = 1_000;
 
 /** Hears a scanner that types like a keyboard, wherever the focus is, and what a hand types. */
 export function useScanner({ hear, learn, profile, expectsDigit }: Ears) {
@@ -81,9 +83,14 @@ export function useScanner({ hear, learn, profile, expectsDigit }: Ears) {
       finish(typed, paused.finished);
       if (/^[1-9]$/.test(typing.value.text) && expectsDigit())
         timer = setTimeout(endLoneDigit, LONE_DIGIT_MS - PAUSE_MS);
-    }, PAUSE_MS + 5);
+    }, patienceWith(typing.value));
   }
 
+  /** A busy device may hand over the rest of a label late: what is only the beginning of a code waits for it. */
+  const patienceWith = ({ text }: Typing): number => {
+    const parsed = parseCode(text);
+    return !parsed.ok && parsed.code === 'code.too_short' ? HALF_CODE_MS : PAUSE_MS + 5;
+  };
   const endLoneDigit = () => {
     const { text } = typing.value;
     if (!/^[1-9]$/.test(text)) return;
