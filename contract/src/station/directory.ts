@@ -85,6 +85,8 @@ export type DirectoryJson = z.output<typeof directorySchema>;
 
 /** One person's own time: his day and his week, no rate and no cost. */
 export const ownTimeSchema = z.strictObject({
+  weekAttendedSeconds: z.number(),
+  weekChargedSeconds: z.number(),
   days: z.array(
     z.strictObject({
       day: z.string(),

@@ -109,9 +109,7 @@ export function answerText(intent: Intent, question: Question, text: string, zon
   const words = text.trim();
   switch (question.kind) {
     case 'pin':
-      return /^\d{4,8}$/.test(words)
-        ? { kind: 'check-pin', pin: words }
-        : refuse('station.bad_answer', words);
+      return /^\d{4,8}$/.test(words) ? { kind: 'check-pin', pin: words } : refuse('station.bad_answer');
     case 'earlier': {
       const minutes = Number(words);
       const isWhole = /^\d{1,4}$/.test(words) && minutes > 0;

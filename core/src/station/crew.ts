@@ -114,11 +114,16 @@ export function putCrewOn(
 const titleOf = ({ target }: WorkIntent, { directory }: Table): string =>
   (target && directory.targets.get(target)?.title) ?? '';
 
-const personOf = ({ technician, badge }: Member, lead: Person | null): Person => ({
-  technician,
-  badge: badge ?? lead?.badge ?? null,
-  identity: badge ? 'badge' : 'name',
-});
+/** Nobody of a crew is asked for a PIN; where the station asks for them, the entry says that it was not. */
+function personOf(
+  { technician, badge }: Member,
+  lead: Person | null,
+  { directory, settings }: Table,
+): Person {
+  const hasPin = settings.identity === 'badge-pin' && (directory.people.get(technician)?.hasPin ?? false);
+  const known = badge ? 'badge' : 'name';
+  return { technician, badge: badge ?? lead?.badge ?? null, identity: hasPin ? 'pin-unchecked' : known };
+}
 
 /** Starts whoever is there and has not been started yet. Each one's start is an act of his own. */
 function startCrew(state: StationState, crew: Crew, moment: Moment, table: Table): StationStep {
@@ -132,7 +137,7 @@ function startCrew(state: StationState, crew: Crew, moment: Moment, table: Table
   let current = state;
   const effects: Effect[] = [];
   for (const [k, member] of waiting.entries()) {
-    const person = personOf(member, crew.lead);
+    const person = personOf(member, crew.lead, table);
     const own = { ...moment, entryId: nthId(moment.entryId, k) };
     const standing = standingOfPerson(table.directory, person, instantOf(moment));
     if (!standing || findNeed(work, standing, table).kind === 'already') continue;
@@ -165,7 +170,7 @@ export function actForCrew(
   const technicians: TechnicianId[] = [];
   const skipped: TechnicianId[] = [];
   for (const [k, member] of present.entries()) {
-    const person = personOf(member, crew.lead);
+    const person = personOf(member, crew.lead, table);
     const own = { ...moment, entryId: nthId(moment.entryId, k) };
     const standing = standingOfPerson(table.directory, person, instantOf(moment));
     const running = standing?.stands.doing.status === 'work' ? standing.stands.doing.running : [];

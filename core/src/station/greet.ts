@@ -106,6 +106,8 @@ function signInOrOut(state: StationState, person: Person, moment: Moment, table:
   }
   const intent: ActIntent = { ...actOf(isIn ? 'shift-out' : 'shift-in', moment), isConfirmed: true };
   const step = pursue(state, person, intent, false, moment, table);
+  // While something is still asked, nobody is signed in or out yet.
+  if (!step.effects.some(({ type }) => type === 'append')) return step;
   const signed = [...step.state.signed, { technician, at: moment.now }];
   return { ...step, state: { ...step.state, signed } };
 }

@@ -34,6 +34,9 @@ export function hear(state: StationState, scan: Scan, table: Table): StationStep
     .map((key) => table.directory.codes.get(key))
     .find((found) => found !== undefined);
   if (meaning) return understand(state, meaning, moment, table);
+  // Figures that a hand keyed may be a PIN for a screen that is gone: they are said no to, and kept nowhere.
+  if (scan.source === 'typed' && /^\d{4,8}$/.test(text.trim()))
+    return refuse(state, 'station.nothing_asked', '', moment, table);
   return refuseCode(state, parsed.ok ? 'station.unknown_code' : parsed.code, text, moment, table);
 }
 
@@ -141,6 +144,8 @@ function endAnswer(state: StationState, action: 'enter' | 'skip', moment: Moment
   if (conversation.step !== 'asked') return refuse(state, 'station.nothing_asked', '', moment, table);
   if (action === 'enter') return answer(state, conversation, { text: conversation.typed }, moment, table);
   const { question, intent } = conversation;
+  // Who will not say his PIN is nobody here.
+  if (question.kind === 'pin') return { state: blank(state), effects: [sound('refused')] };
   return question.kind === 'report'
     ? follow(state, conversation, skip(intent, question), moment, table)
     : follow(state, conversation, { kind: 'drop' }, moment, table);

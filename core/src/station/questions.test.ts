@@ -206,9 +206,32 @@ describe('badge and PIN', () => {
     ['ADA T1 =2026 pin:right', ['ada work-start a'], 'idle', 'what was scanned meanwhile waits for it'],
     ['T1 ADA =2026 pin:right', ['ada work-start a'], 'idle', 'task first'],
     ['ADA =20', [], 'asked pin', 'that is no PIN'],
+    ['ADA SKIP T1', [], 'intent', 'it cannot be left out'],
+    [
+      'ADA =2026 pin:right T1 +9 ADA BACK',
+      ['ada work-start a'],
+      'asked pin',
+      'nor is anything taken back without it',
+    ],
+    [
+      'ADA =2026 pin:right T1 +9 ADA BACK =2026 pin:right',
+      ['ada work-start a', 'void e4'],
+      'idle',
+      'but with it',
+    ],
+    ['~4711', [], 'idle', 'a PIN for a screen that is gone is kept nowhere'],
     ['ADA BO T1', ['bo work-start a'], 'bo', 'who has none is not asked'],
     ['ADA =2026 +61 pin:right', [], 'idle', 'an answer that comes too late does nothing'],
   ])('%s: %j, then %s (%s)', check(secured));
+
+  test('an entry of a crew says that no PIN was asked', () => {
+    const append = play('CREW ADA T1', secured).effects.find(({ type }) => type === 'append');
+    expect(append).toMatchObject({ identity: 'pin-unchecked' });
+  });
+
+  test('a PIN that was keyed wrong stands on no screen', () => {
+    expect(play('ADA =20', secured).state.said).toMatchObject({ code: 'station.bad_answer', text: '' });
+  });
 
   test.each([
     ['ADA =2026 pin:right T1', true, 'badge-and-pin'],
@@ -240,6 +263,13 @@ describe('a presence station', () => {
     ['T1', [], 'idle', 'tasks are no business of it'],
     ['BREAK ADA', ['ada break-start'], 'idle', 'breaks are'],
   ])('%s: %j, then %s (%s)', check({ kind: 'presence' }));
+});
+
+test('at a presence station who left a question open is not taken for signed out', () => {
+  const { directory: known } = play('ADA IN T1 +40 BLANK', { directory: withReports('a', {}) });
+  const gate = { kind: 'presence', directory: known } as const;
+  expect(conversationOf(play('ADA', gate))).toBe('asked report');
+  expect(conversationOf(play('ADA BLANK ADA', gate))).toBe('asked report');
 });
 
 describe('signing in with the first work', () => {

@@ -192,6 +192,9 @@ export function nameMachine(
 /** Takes one's own last act back: by its maker, or on the screen that still shows it. */
 export function undo(state: StationState, moment: Moment, table: Table): StationStep {
   const { conversation, said } = state;
+  // Whoever has not said his PIN yet is asked for it first, as for anything else.
+  if (conversation.step === 'asked' && conversation.question.kind === 'pin')
+    return pursueAsked(state, conversation, actOf('take-back', moment), moment, table);
   const standing =
     conversation.step === 'person' || conversation.step === 'asked' ? conversation.person : undefined;
   const shown = conversation.step === 'idle' && said && 'technician' in said ? said.technician : undefined;

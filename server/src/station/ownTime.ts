@@ -48,18 +48,21 @@ export function loadOwnTime(sql: Sql, facts: ShopFacts, technician: TechnicianId
     const order = task && facts.orders.get(task.order);
     return { title: task?.title ?? facts.activities.get(target)?.title ?? '', order: order?.number ?? '' };
   };
+  const week = Array.from({ length: today - first + 1 }, (_, i) => (first + i) as LocalDay).map((day) => {
+    const lines = [...(charged.get(day) ?? [])].map(([target, seconds]) => ({
+      ...titleOf(target),
+      seconds,
+    }));
+    return {
+      day: formatDay(day),
+      attendedSeconds: days.find((each) => each.day === day)?.attendedSeconds ?? 0,
+      chargedSeconds: lines.reduce((sum, { seconds }) => sum + seconds, 0),
+      lines,
+    };
+  });
   return {
-    days: Array.from({ length: today - first + 1 }, (_, i) => (first + i) as LocalDay).map((day) => {
-      const lines = [...(charged.get(day) ?? [])].map(([target, seconds]) => ({
-        ...titleOf(target),
-        seconds,
-      }));
-      return {
-        day: formatDay(day),
-        attendedSeconds: days.find((each) => each.day === day)?.attendedSeconds ?? 0,
-        chargedSeconds: lines.reduce((sum, { seconds }) => sum + seconds, 0),
-        lines,
-      };
-    }),
+    weekAttendedSeconds: week.reduce((sum, { attendedSeconds }) => sum + attendedSeconds, 0),
+    weekChargedSeconds: week.reduce((sum, { chargedSeconds }) => sum + chargedSeconds, 0),
+    days: week,
   };
 }

@@ -131,7 +131,8 @@ describe('own time', () => {
 
   test('is the week up to now, day by day, with what runs', async () => {
     await shop.send(shop.scan('shift-in', 60, shop.bo), shop.scan('work-start', 70, shop.bo, [shop.winding]));
-    const { days } = await ownTime(shop.bo);
+    const { days, weekChargedSeconds } = await ownTime(shop.bo);
+    expect(weekChargedSeconds).toBe(30 * 60);
     expect(days.map(({ day }) => day)).toEqual(['2026-03-02', '2026-03-03']);
     expect(days[1]).toMatchObject({
       attendedSeconds: 70 * 60,

@@ -30,13 +30,6 @@ const weekday = (day: string) =>
     Date.UTC(2024, 0, weekdayOf(readDay(day))),
   );
 const today = computed(() => time.value?.days.at(-1));
-const sums = computed(() => {
-  const days = time.value?.days ?? [];
-  return {
-    attended: days.reduce((sum, day) => sum + day.attendedSeconds, 0),
-    charged: days.reduce((sum, day) => sum + day.chargedSeconds, 0),
-  };
-});
 async function sendPin(): Promise<void> {
   const answer = await changePin(props.technician, pin.value, newPin.value);
   pin.value = newPin.value = '';
@@ -72,8 +65,8 @@ async function sendPin(): Promise<void> {
           </tr>
           <tr class="sum">
             <th></th>
-            <td class="figure">{{ hours(sums.attended) }}</td>
-            <td class="figure">{{ hours(sums.charged) }}</td>
+            <td class="figure">{{ hours(time.weekAttendedSeconds) }}</td>
+            <td class="figure">{{ hours(time.weekChargedSeconds) }}</td>
           </tr>
         </tbody>
       </table>

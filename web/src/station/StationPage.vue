@@ -58,6 +58,12 @@ watch(
   (theme) => (document.documentElement.dataset['bsTheme'] = theme),
   { immediate: true },
 );
+/** What is keyed so far; a PIN is nobody's to read. */
+const typed = computed(() => {
+  const { value } = conversation;
+  const isPin = value.step === 'asked' && value.question.kind === 'pin';
+  return isPin ? '•'.repeat(typing.value.text.length) : typing.value.text;
+});
 const intended = computed(() => {
   const { value } = conversation;
   const target = value.step === 'intent' && value.intent.kind === 'work' ? value.intent.target : undefined;
@@ -155,7 +161,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
       :directory="directory"
       :settings="settings"
       :now-ms="station.nowMs.value"
-      :typed="typing.text"
+      :typed="typed"
       @take-back="dispatch({ type: 'touch', action: 'take-back' })"
       @blank="dispatch({ type: 'touch', action: 'blank' })"
     />
