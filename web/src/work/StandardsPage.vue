@@ -82,13 +82,18 @@ const mayChange = computed(() => desk.may('work.change'));
           <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button></span
         >
         <template v-if="mayChange">
-          <BButton v-if="tasks.length > 0" variant="primary" @click="editedJob = ''"
+          <BButton
+            v-if="tasks.length > 0"
+            variant="primary"
+            :disabled="editedJob === ''"
+            @click="editedJob = ''"
             >New standard job</BButton
           >
           <button
             type="button"
             class="btn"
             :class="tasks.length > 0 ? 'btn-quiet' : 'btn-primary'"
+            :disabled="editedTask === ''"
             @click="editedTask = ''"
           >
             New standard task
