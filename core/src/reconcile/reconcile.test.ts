@@ -1,24 +1,16 @@
 import fc from 'fast-check';
 import { DEFAULT_POLICY, deriveLedger, effectiveEntries, inOrderOfTime } from '../ledger/index.ts';
 import type { Entry, EntryId, LaborEntry, LooseEnd } from '../ledger/index.ts';
-import {
-  THE_END,
-  anyEntries,
-  clock,
-  entryId,
-  factsWith,
-  target,
-  technician,
-} from '../ledger/shop.fixture.ts';
+import { THE_END, anyEntries, clock, entryId, factsWith } from '../ledger/shop.fixture.ts';
 import { toInstant } from '../time/index.ts';
 import type { Instant } from '../time/index.ts';
 import { looseEndFacts, looseEndKey, withoutAccepted } from './accepted.ts';
+import { ada, journal, say } from './reconcile.fixture.ts';
 import { findLikelyAnswers } from './likelyAnswers.ts';
 import type { Change, Surroundings } from './likelyAnswers.ts';
 import { undoOf } from './undo.ts';
 
 const facts = factsWith();
-const ada = technician('ada');
 const nobody: Omit<Surroundings, 'own' | 'stints'> = {
   policy: DEFAULT_POLICY,
   proposed: null,
@@ -28,15 +20,6 @@ const nobody: Omit<Surroundings, 'own' | 'stints'> = {
   lastOnTask: null,
   doneAt: null,
 };
-
-/** A journal as words: what, and the hour; a task's name where there is one. */
-const journal = (words: string): readonly Entry[] =>
-  words.split(', ').map((word, i) => {
-    const [type = '', hour = '', name] = word.split(' ');
-    const at = clock(Number(hour));
-    const named = name ? { targets: [target(name)] } : {};
-    return { id: entryId(`e${i + 1}`), type, at, technician: ada, ...named } as Entry;
-  });
 
 const derive = (entries: readonly Entry[], asOf = clock(40)) => deriveLedger(entries, facts, asOf);
 const around = (
@@ -66,12 +49,6 @@ const withIds = (changes: readonly Change[], name = 'x'): Entry[] =>
   changes.map((change, i) => ({ ...change, id: entryId(`${name}${i}`) }) as Entry);
 const isSame = (a: LooseEnd) => (b: LooseEnd) =>
   a.kind === b.kind && a.technician === b.technician && a.target === b.target && a.from === b.from;
-const say = (change: Change): string => {
-  const at = 'at' in change ? change.at : change.type === 'amend' ? change.set.at : undefined;
-  const hour = at == null ? '' : ` ${Math.round(((at - clock(0)) / 3600) * 1e4) / 1e4}`;
-  return `${change.type}${'target' in change ? ` ${change.target}` : ''}${hour}`;
-};
-
 describe('likely answers', () => {
   test.each<
     [words: string, kind: string, known: Partial<Surroundings>, answers: readonly string[], why: string]
