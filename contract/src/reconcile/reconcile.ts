@@ -38,8 +38,7 @@ export const withdrawSchema = z.strictObject({ id: idText<'EntryId'>() });
 /** What an answer would do, before it is confirmed; costs only for whoever sees rates. */
 export const effectSchema = z.strictObject({
   day: z.string(),
-  before: lane,
-  after: lane,
+  lanes: z.array(z.strictObject({ name: z.string(), before: lane, after: lane })),
   jobs: z.array(
     z.strictObject({
       title: z.string(),

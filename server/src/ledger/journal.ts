@@ -10,6 +10,9 @@ import { project } from './projection.ts';
 import { findHead, keepRefused, recordEntry } from './record.ts';
 import type { Head, Recorded } from './record.ts';
 
+/** Entries, or what decides on them inside the transaction that records them: nothing can change in between. */
+export type Entries = readonly Incoming[] | ((sql: Sql, facts: ShopFacts) => readonly Incoming[]);
+
 export type Appended = { readonly outcomes: readonly Outcome[]; readonly seq: number };
 
 /** The one way into the journal. */
@@ -19,16 +22,16 @@ export type Journal = {
   /** Records entries, lets the database be looked at as it is then, and takes all of it back. */
   readonly tryOut: <T>(
     author: Author,
-    entries: readonly Incoming[],
+    entries: Entries,
     look: (sql: Sql) => T,
   ) => Promise<{ readonly before: T; readonly after: T; readonly outcomes: readonly Outcome[] }>;
   /** Records all entries or, if one is refused, none. */
-  readonly appendAll: (author: Author, entries: readonly Incoming[]) => Promise<Appended>;
+  readonly appendAll: (author: Author, entries: Entries) => Promise<Appended>;
 };
 
 type Job = {
   readonly author: Author;
-  readonly entries: readonly Incoming[];
+  readonly entries: Entries;
   readonly isAllOrNone: boolean;
   readonly resolve: (appended: Appended) => void;
   readonly reject: (reason: unknown) => void;
@@ -68,8 +71,12 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
       const answers = await writeSql(database, (sql) => {
         const head = findHead(sql);
         const recorded: Recorded[] = [];
-        const appended = jobs.map((job): Appended => {
-          const outcomes = job.isAllOrNone
+        const appended = jobs.map(({ author, entries: given, isAllOrNone }): Appended => {
+          // Who decides must see what was recorded before him.
+          if (typeof given === 'function') project(sql, facts, recorded.splice(0));
+          const entries = typeof given === 'function' ? given(sql, facts) : given;
+          const job = { author, entries };
+          const outcomes = isAllOrNone
             ? writeAll(sql, facts, head, job, recorded)
             : writeEach(sql, facts, head, job, recorded);
           return { outcomes, seq: head.seq };
@@ -84,7 +91,14 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
     }
   }
 
-  function writeEach(sql: Sql, facts: ShopFacts, head: Head, { author, entries }: Job, recorded: Recorded[]) {
+  type Batch = { readonly author: Author; readonly entries: readonly Incoming[] };
+  function writeEach(
+    sql: Sql,
+    facts: ShopFacts,
+    head: Head,
+    { author, entries }: Batch,
+    recorded: Recorded[],
+  ) {
     const recording = { sql, facts, head, author, now: clock.now(), recorded };
     return entries.map((incoming) => {
       const outcome = recordEntry(recording, incoming);
@@ -94,7 +108,13 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
     });
   }
 
-  function writeAll(sql: Sql, facts: ShopFacts, head: Head, { author, entries }: Job, recorded: Recorded[]) {
+  function writeAll(
+    sql: Sql,
+    facts: ShopFacts,
+    head: Head,
+    { author, entries }: Batch,
+    recorded: Recorded[],
+  ) {
     const before = { ...head };
     const own: Recorded[] = [];
     const recording = { sql, facts, head, author, now: clock.now(), recorded: own };
@@ -112,17 +132,18 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
     }
   }
 
-  const enqueue = (author: Author, entries: readonly Incoming[], isAllOrNone: boolean) =>
+  const enqueue = (author: Author, entries: Entries, isAllOrNone: boolean) =>
     new Promise<Appended>((resolve, reject) => {
       waiting.push({ author, entries, isAllOrNone, resolve, reject });
       void writeWaiting();
     });
-  async function tryOut<T>(author: Author, entries: readonly Incoming[], look: (sql: Sql) => T) {
+  async function tryOut<T>(author: Author, given: Entries, look: (sql: Sql) => T) {
     const facts = await cache.get();
     let seen: { readonly before: T; readonly after: T; readonly outcomes: readonly Outcome[] } | undefined;
     try {
       await writeSql(database, (sql) => {
         const before = look(sql);
+        const entries = typeof given === 'function' ? given(sql, facts) : given;
         const recorded: Recorded[] = [];
         const recording = { sql, facts, head: findHead(sql), author, now: clock.now(), recorded };
         const outcomes = entries.map((incoming) => recordEntry(recording, incoming));

@@ -72,11 +72,21 @@ export function loadPresence(sql: Sql, kind: 'shift' | 'break', asked: Asked): P
 
 /** Where every technician stands after his last entry. */
 export function loadStates(sql: Sql): ReadonlyMap<TechnicianId, LaborState> {
-  // With max() SQLite takes the other columns from the row that holds the maximum.
-  const rows = sql.all<{ technician: TechnicianId; state: string; day: number }>(
-    'select "technician", "state", max("day") as "day" from "labor_state" group by "technician"',
+  // One look into the index for each person, however long the history is.
+  const rows = sql.all<{ technician: TechnicianId; state: string }>(
+    `select s."technician", s."state" from "technician" t join "labor_state" s on s."technician" = t."id"
+     and s."day" = (select max("day") from "labor_state" where "technician" = t."id")`,
   );
   return new Map(rows.map(({ technician, state }) => [technician, JSON.parse(state) as LaborState]));
+}
+
+/** Where a technician stood after his last entry before a day; absent where there was none. */
+export function findStateBefore(sql: Sql, technician: TechnicianId, day: LocalDay): LaborState | undefined {
+  const [row] = sql.all<{ state: string }>(
+    'select "state" from "labor_state" where "technician" = ? and "day" < ? order by "day" desc limit 1',
+    [technician, day],
+  );
+  return row && (JSON.parse(row.state) as LaborState);
 }
 
 type LineRow = {

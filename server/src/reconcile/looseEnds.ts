@@ -4,14 +4,13 @@ import {
   deriveFinished,
   findNotReleased,
   findWithoutRate,
-  isTaskEntry,
   noStrands,
   piecesOf,
   settleAt,
   sumEntered,
   sumLines,
 } from '@wergon/core/ledger';
-import type { EntryId, LaborEntry, LooseEnd, LooseEndKind, TaskEntry } from '@wergon/core/ledger';
+import type { EntryId, LooseEnd, LooseEndKind, TaskEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { withoutAccepted } from '@wergon/core/reconcile';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
@@ -41,20 +40,24 @@ export function findOpenLooseEnds(
   return withoutAccepted(findLooseEnds(sql, facts, firstDay, lastDay, now), accepted);
 }
 
-/** All loose ends of a stretch of days, those that were accepted as they are with them. */
+/** All loose ends of a stretch of days, those that were accepted as they are with them; of some people or of all. */
 export function findLooseEnds(
   sql: Sql,
   facts: ShopFacts,
   firstDay: LocalDay,
   lastDay: LocalDay,
   now: Instant,
+  of: Iterable<TechnicianId> = facts.technicians.keys(),
 ): DatedLooseEnd[] {
+  const people = new Set(of);
   const found: LooseEnd[] = [
     ...loadStored(sql, firstDay, lastDay),
-    ...findByTime(sql, facts, firstDay, lastDay, now),
+    ...findByTime(sql, facts, firstDay, lastDay, now, people),
     ...findAfterDone(sql, facts, firstDay, lastDay),
   ];
+  const isAll = people.size === facts.technicians.size;
   return found
+    .filter(({ technician }) => (technician === undefined ? isAll : people.has(technician)))
     .flatMap((end) => {
       const day = dayOf(end, facts);
       return day !== undefined && day >= firstDay && day <= lastDay ? [{ ...end, day }] : [];
@@ -93,6 +96,7 @@ function findByTime(
   firstDay: LocalDay,
   lastDay: LocalDay,
   now: Instant,
+  people: ReadonlySet<TechnicianId>,
 ): LooseEnd[] {
   const first = (firstDay - DAYS_BEFORE) as LocalDay;
   const asked = { from: facts.zone.startOf(first), to: facts.zone.startOf((lastDay + 1) as LocalDay) };
@@ -104,7 +108,7 @@ function findByTime(
     loadStates(sql),
   ];
   const found: LooseEnd[] = [];
-  for (const technician of facts.technicians.keys()) {
+  for (const technician of people) {
     const own = <T extends { readonly technician: TechnicianId }>(items: readonly T[]) =>
       items.filter((item) => item.technician === technician);
     const tail = noStrands();
@@ -139,14 +143,22 @@ function findByTime(
 
 /** Labor that started on finished tasks: the whole story of the tasks that were started in these days. */
 function findAfterDone(sql: Sql, facts: ShopFacts, firstDay: LocalDay, lastDay: LocalDay): LooseEnd[] {
-  const rows = sql.all<{ body: string }>(
-    `select "body" from "effective_entry"
-     where "type" in ('task-done', 'task-reopen') or ("type" = 'work-start' and "day" between ? and ?)
-     order by "seq"`,
-    [firstDay, lastDay],
-  );
-  const entries = rows
-    .map(({ body }) => JSON.parse(body) as LaborEntry)
-    .filter((entry): entry is TaskEntry => isTaskEntry(entry));
-  return deriveFinished(entries, facts).looseEnds;
+  const read = ({ body }: { readonly body: string }) => JSON.parse(body) as TaskEntry;
+  const starts = sql
+    .all<{ seq: number; body: string }>(
+      `select "seq", "body" from "effective_entry" where "type" = 'work-start' and "day" between ? and ?`,
+      [firstDay, lastDay],
+    )
+    .map((row) => ({ seq: row.seq, entry: read(row) }));
+  const started = new Set(starts.flatMap(({ entry }) => entry.targets));
+  // What was said of those tasks alone: a shop finishes many over the years.
+  const marks = sql
+    .all<{ seq: number; body: string }>(
+      `select distinct e."seq", e."body" from json_each(?) t
+       join "task_mark" m on m."target" = t."value" join "effective_entry" e on e."id" = m."entry"`,
+      [JSON.stringify([...started])],
+    )
+    .map((row) => ({ seq: row.seq, entry: read(row) }));
+  const inOrder = [...starts, ...marks].sort((a, b) => a.seq - b.seq).map(({ entry }) => entry);
+  return deriveFinished(inOrder, facts).looseEnds;
 }

@@ -42,8 +42,8 @@ test('a forgotten stop is offered its planned end, and what that would do is sho
   const { status, body } = await post('/api/reconcile/preview', answer);
   expect(status).toBe(200);
   const effect = body as EffectJson;
-  expect(effect.before).toMatchObject([{ title: '1001 Strip', isTorn: true }]);
-  expect(effect.after).toMatchObject([{ title: '1001 Strip', isTorn: false }]);
+  expect(effect.lanes[0]?.before).toMatchObject([{ title: '1001 Strip', isTorn: true }]);
+  expect(effect.lanes[0]?.after).toMatchObject([{ title: '1001 Strip', isTorn: false }]);
   expect(effect.jobs).toEqual([
     {
       title: '1001 Strip',

@@ -16,6 +16,7 @@ import { acceptedFacts, loadAccepted } from './decisions.ts';
 import { findClockJumps, findHints, loadProposals } from './floorEnds.ts';
 import { PatternEntity } from '../people/entities.ts';
 import { answersTo, mountAnswers } from './answers.ts';
+import { createDeskAct } from './deskAct.ts';
 import { findLooseEnds } from './looseEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
 import { patternsOf } from './surroundings.ts';
@@ -31,7 +32,8 @@ const SIDE_LIST = 100;
 
 export function mountReconcile(mount: Mount, context: Context): void {
   const { database, clock, facts } = context;
-  mountAnswers(mount, context);
+  const act = createDeskAct(context);
+  mountAnswers(mount, context, act);
   mount('looseEnds', async ({ query }) => {
     const known = await facts.get();
     const em = database.em.fork();

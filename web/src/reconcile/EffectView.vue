@@ -11,32 +11,35 @@ const desk = useDesk();
 const HOUR = 3600;
 /** The stretch of hours that both lanes share: what either of them needs, and an hour around it. */
 const span = computed(() => {
-  const { before, after, day } = props.effect;
+  const { lanes: own, day } = props.effect;
   const start = desk.zone?.startOf(readDay(day)) ?? 0;
   const next = desk.zone?.startOf((readDay(day) + 1) as LocalDay) ?? start + 24 * HOUR;
-  const all = [...before, ...after];
+  const all = own.flatMap(({ before, after }) => [...before, ...after]);
   const from = Math.min(...all.map((each) => readInstant(each.from)), next);
   const to = Math.max(...all.map((each) => readInstant(each.to)), start);
   return { from: Math.max(start, from - HOUR), to: Math.min(next + 6 * HOUR, to + HOUR) };
 });
 const lanes = computed(() =>
-  (['before', 'after'] as const).map((name) => ({
-    name,
-    blocks: props.effect[name].flatMap((block) => {
-      const { from, to } = span.value;
-      const left = (readInstant(block.from) - from) / (to - from);
-      const right = (readInstant(block.to) - from) / (to - from);
-      return left >= 1 || right <= 0
-        ? []
-        : {
-            ...block,
-            style: {
-              left: `${Math.max(0, left) * 100}%`,
-              width: `${(Math.min(1, right) - Math.max(0, left)) * 100}%`,
-            },
-          };
-    }),
-  })),
+  props.effect.lanes.flatMap((lane) =>
+    (['before', 'after'] as const).map((name) => ({
+      key: `${lane.name} ${name}`,
+      name: props.effect.lanes.length > 1 ? `${lane.name} ${name}` : name,
+      blocks: lane[name].flatMap((block) => {
+        const { from, to } = span.value;
+        const left = (readInstant(block.from) - from) / (to - from);
+        const right = (readInstant(block.to) - from) / (to - from);
+        return left >= 1 || right <= 0
+          ? []
+          : {
+              ...block,
+              style: {
+                left: `${Math.max(0, left) * 100}%`,
+                width: `${(Math.min(1, right) - Math.max(0, left)) * 100}%`,
+              },
+            };
+      }),
+    })),
+  ),
 );
 const jobs = computed(() =>
   props.effect.jobs.map((job) => ({
@@ -49,7 +52,7 @@ const jobs = computed(() =>
 
 <template>
   <div class="effect">
-    <div v-for="lane in lanes" :key="lane.name" class="lane">
+    <div v-for="lane in lanes" :key="lane.key" class="lane">
       <span class="name">{{ lane.name }}</span>
       <div class="tape">
         <i
@@ -80,7 +83,7 @@ const jobs = computed(() =>
 }
 .lane {
   display: grid;
-  grid-template-columns: 60px 1fr;
+  grid-template-columns: minmax(60px, max-content) 1fr;
   align-items: center;
   margin-bottom: 4px;
 }

@@ -1,0 +1,99 @@
+import { randomUUID } from 'node:crypto';
+import type { EffectJson } from '@wergon/contract/reconcile';
+import type { EntryId } from '@wergon/core/ledger';
+import type { Change } from '@wergon/core/reconcile';
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Who } from '../access/identify.ts';
+import type { Context } from '../app/context.ts';
+import { refuse } from '../app/problem.ts';
+import type { RouteRefusal } from '../app/problem.ts';
+import type { Sql } from '../db/index.ts';
+import type { FieldError, Incoming, Outcome } from '../ledger/incoming.ts';
+import { readBatch } from '../ledger/readBatch.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import { look, writeEffect } from './effect.ts';
+import type { Scene } from './effect.ts';
+
+/** What somebody at the desk is about to do to the journal: one group of changes, all or none. */
+export type Plan = Scene & { readonly changes: readonly Change[] };
+/** Plans on the state in which it is then recorded; a refusal does nothing. */
+export type Planner = (
+  sql: Sql,
+  facts: ShopFacts,
+  now: Instant,
+) => { readonly ok: true; readonly value: Plan } | RouteRefusal;
+
+type Answer<T> = Promise<{ readonly ok: true; readonly value: T } | RouteRefusal>;
+type EntryBody = Readonly<Record<string, unknown>> & { readonly id: EntryId };
+
+/** Acts of the desk, planned and recorded inside one transaction, or only tried out. */
+export function createDeskAct({ clock, journal, facts }: Context) {
+  const makeLines = (changes: readonly Change[], by: string, why: string) => {
+    const action = randomUUID();
+    const around = { source: 'desk', via: [], action, deviceAt: formatInstant(clock.now()), clockOffset: 0 };
+    return changes.map((change, i) => ({
+      ...around,
+      entry: writeChange(change, `${action}-${i}` as EntryId, by, why),
+    }));
+  };
+  /** Plans within the journal's transaction and keeps what came of it. */
+  function planWithin(planner: Planner, by: string, why: string) {
+    const kept: { plan?: Plan; refusal?: RouteRefusal; ids: string[] } = { ids: [] };
+    const decide = (sql: Sql, known: ShopFacts): readonly Incoming[] => {
+      const planned = planner(sql, known, clock.now());
+      if (!planned.ok) {
+        kept.refusal = planned;
+        return [];
+      }
+      kept.plan = planned.value;
+      const lines = makeLines(planned.value.changes, by, why);
+      kept.ids = lines.map(({ entry }) => entry.id);
+      return readBatch(lines);
+    };
+    return { kept, decide };
+  }
+
+  return {
+    /** What an act would do; nothing is recorded. */
+    preview: async (who: Who, scene: Scene, planner: Planner): Answer<EffectJson> => {
+      if (who.kind !== 'desk') return refuse('access.not_signed_in');
+      const known = await facts.get();
+      const { kept, decide } = planWithin(planner, who.user.name, 'tried out');
+      const { before, after, outcomes } = await journal.tryOut(
+        { kind: 'desk', id: who.user.id },
+        decide,
+        (sql) => look(sql, known, scene, clock.now()),
+      );
+      const refusal = kept.refusal ?? refusalOf(outcomes);
+      return refusal ?? ok(writeEffect(known, scene, before, after, who.rights.has('rates.see')));
+    },
+    /** Does it; the ids of what was recorded take it back. */
+    record: async (who: Who, planner: Planner, why: string): Answer<{ entries: string[] }> => {
+      if (who.kind !== 'desk') return refuse('access.not_signed_in');
+      const { kept, decide } = planWithin(planner, who.user.name, why);
+      const { outcomes } = await journal.appendAll({ kind: 'desk', id: who.user.id }, decide);
+      return kept.refusal ?? refusalOf(outcomes) ?? ok({ entries: kept.ids });
+    },
+  };
+}
+export type DeskAct = ReturnType<typeof createDeskAct>;
+
+function refusalOf(outcomes: readonly Outcome[]): RouteRefusal | undefined {
+  const errors = outcomes.flatMap((outcome): readonly FieldError[] =>
+    outcome.result === 'refused' ? outcome.errors : [],
+  );
+  return errors.length > 0 ? refuse('entries.refused', errors) : undefined;
+}
+
+/** A change as an entry's JSON: instants and days are text. Corrections say who made them and why. */
+function writeChange(change: Change, id: EntryId, by: string, why: string): EntryBody {
+  const text = ({ at, day }: { readonly at?: Instant | null; readonly day?: LocalDay | null }) => ({
+    ...(at == null ? {} : { at: formatInstant(at) }),
+    ...(day == null ? {} : { day: formatDay(day) }),
+  });
+  if (!('target' in change)) return { ...change, id, ...text(change) };
+  const reasoned = { ...change, id, by, why };
+  return change.type === 'amend' ? { ...reasoned, set: { ...change.set, ...text(change.set) } } : reasoned;
+}

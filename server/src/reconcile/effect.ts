@@ -1,0 +1,116 @@
+import type { EffectJson } from '@wergon/contract/reconcile';
+import { collect, noStrands, piecesOf, settleAt, sumLines } from '@wergon/core/ledger';
+import type { LaborLine, Stint } from '@wergon/core/ledger';
+import { formatCents, toCents } from '@wergon/core/money';
+import type { TechnicianId } from '@wergon/core/people';
+import { formatDay, formatInstant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import { loadHours, loadStates, loadStints } from '../ledger/strands.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import { findLooseEnds } from './looseEnds.ts';
+
+/** Whom an act is about, and on which days. */
+export type Scene = {
+  readonly people: readonly TechnicianId[];
+  readonly firstDay: LocalDay;
+  readonly lastDay: LocalDay;
+};
+
+type Seen = {
+  readonly lanes: ReadonlyMap<TechnicianId, readonly Stint[]>;
+  readonly lines: readonly LaborLine[];
+  readonly looseEnds: number;
+};
+
+/** The days of a scene as they stand, with what runs: stints, labor lines, and how many loose ends around them. */
+export function look(sql: Sql, facts: ShopFacts, { people, firstDay, lastDay }: Scene, now: Instant): Seen {
+  // Work that began on the last day may end on the next.
+  const last = (lastDay + 1) as LocalDay;
+  const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf((last + 1) as LocalDay) };
+  const states = loadStates(sql);
+  const hours = loadHours(sql, firstDay, last);
+  const lanes = new Map<TechnicianId, readonly Stint[]>();
+  const lines: LaborLine[] = [];
+  for (const technician of people) {
+    const tail = noStrands();
+    const state = states.get(technician);
+    if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
+    const stints = [...loadStints(sql, { technician, ...span }), ...tail.stints].filter(
+      ({ from, to }) => to > span.from && from < span.to,
+    );
+    const pieces = stints
+      .flatMap((stint) => piecesOf(stint, facts))
+      .filter(({ day }) => day >= firstDay && day <= last);
+    const own = hours.filter((entry) => entry.technician === technician);
+    lanes.set(technician, stints);
+    lines.push(...sumLines(pieces, own, facts.costRates.get(technician) ?? []));
+  }
+  const looseEnds = findLooseEnds(sql, facts, (firstDay - 1) as LocalDay, last, now, people).length;
+  return { lanes, lines, looseEnds };
+}
+
+/** What an act would change, from how it is before and after it. */
+export const writeEffect = (
+  facts: ShopFacts,
+  { people, firstDay }: Scene,
+  before: Seen,
+  after: Seen,
+  seesRates: boolean,
+): EffectJson => ({
+  day: formatDay(firstDay),
+  lanes: people.map((technician) => ({
+    name: facts.technicians.get(technician)?.name ?? technician,
+    before: writeLane(facts, before.lanes.get(technician) ?? []),
+    after: writeLane(facts, after.lanes.get(technician) ?? []),
+  })),
+  jobs: writeJobs(facts, before.lines, after.lines, seesRates),
+  looseEndsBefore: before.looseEnds,
+  looseEndsAfter: after.looseEnds,
+});
+
+/** An order's number with the task's title, or an activity's title. */
+export function titleOf(facts: ShopFacts, target: LaborLine['target']): string {
+  const task = facts.tasks.get(target);
+  const order = task && facts.orders.get(task.order);
+  return task ? `${order?.number ?? ''} ${task.title}` : (facts.activities.get(target)?.title ?? '');
+}
+
+const writeLane = (facts: ShopFacts, stints: readonly Stint[]): EffectJson['lanes'][number]['before'] =>
+  stints.map(({ from, to, running, capped }) => ({
+    from: formatInstant(from),
+    to: formatInstant(to),
+    title: running.map(({ target }) => titleOf(facts, target)).join(' and '),
+    isTorn: capped,
+  }));
+
+/** The tasks and activities whose hours or cost an answer would change. */
+function writeJobs(
+  facts: ShopFacts,
+  before: readonly LaborLine[],
+  after: readonly LaborLine[],
+  seesRates: boolean,
+): EffectJson['jobs'] {
+  const sum = (lines: readonly LaborLine[], target: LaborLine['target']) => {
+    const own = lines.filter((line) => line.target === target);
+    return {
+      seconds: own.reduce((total, { seconds }) => total + seconds, 0),
+      cost: seesRates ? formatCents(toCents(own.reduce((total, { cost }) => total + (cost ?? 0), 0))) : null,
+    };
+  };
+  const targets = [...new Set([...before, ...after].map(({ target }) => target))];
+  return targets.flatMap((target) => {
+    const [was, is] = [sum(before, target), sum(after, target)];
+    return was.seconds === is.seconds && was.cost === is.cost
+      ? []
+      : [
+          {
+            title: titleOf(facts, target),
+            beforeSeconds: was.seconds,
+            afterSeconds: is.seconds,
+            beforeCost: was.cost,
+            afterCost: is.cost,
+          },
+        ];
+  });
+}
