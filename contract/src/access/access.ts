@@ -12,6 +12,10 @@ export const RIGHTS = [
   'ledger.see',
   'ledger.correct',
   'reconcile.see',
+  'time.approve',
+  'pay.see',
+  'pay.close',
+  'pay.reopen',
   'shop.see',
   'shop.change',
   'users.change',
@@ -30,6 +34,10 @@ export const RIGHT_WORDS: Readonly<Record<Right, string>> = {
   'ledger.see': 'open a labor line down to its scans',
   'ledger.correct': 'record and correct labor from the desk',
   'reconcile.see': 'see loose ends and scans that were not understood',
+  'time.approve': 'approve shift days of other people',
+  'pay.see': 'see pay periods',
+  'pay.close': 'close pay periods',
+  'pay.reopen': 'reopen the last closed pay period',
   'shop.see': 'see lists, stations and labels',
   'shop.change': 'change lists, stations and settings',
   'users.change': 'say who may sign in at the desk, and as what',
@@ -41,10 +49,30 @@ export type Role = (typeof ROLES)[number];
 /** What each role may do. To see rates can also be given to one person, whatever his role. */
 export const RIGHTS_OF_ROLE: Readonly<Record<Role, readonly Right[]>> = {
   technician: ['floor.see'],
-  lead: ['floor.see', 'floor.answer', 'work.see', 'ledger.see', 'reconcile.see'],
-  supervisor: RIGHTS.filter((right) => right !== 'rates.see' && right !== 'users.change'),
+  lead: [
+    'floor.see',
+    'floor.answer',
+    'work.see',
+    'ledger.see',
+    'ledger.correct',
+    'reconcile.see',
+    'time.approve',
+  ],
+  supervisor: RIGHTS.filter(
+    (right) => !(['rates.see', 'users.change', 'pay.close', 'pay.reopen'] as Right[]).includes(right),
+  ),
   planner: ['floor.see', 'floor.answer', 'work.see', 'work.change', 'people.see', 'shop.see'],
-  bookkeeper: ['floor.see', 'work.see', 'people.see', 'rates.see', 'ledger.see', 'reconcile.see', 'shop.see'],
+  bookkeeper: [
+    'floor.see',
+    'work.see',
+    'people.see',
+    'rates.see',
+    'ledger.see',
+    'reconcile.see',
+    'pay.see',
+    'pay.close',
+    'shop.see',
+  ],
   administrator: RIGHTS,
 };
 
@@ -67,12 +95,19 @@ export const firstRunSchema = z.strictObject({
   password,
 });
 
+/** Who the user is on the floor, and whose time he puts right and approves: all (`null`), or some departments. */
+const scope = {
+  technician: z.string().max(200).nullable().default(null),
+  departments: z.array(name).max(100).nullable().default(null),
+};
+
 export const newUserSchema = z.strictObject({
   name,
   userName,
   password,
   role: z.enum(ROLES),
   seesRates: z.boolean(),
+  ...scope,
 });
 
 /** A new password only where one is given. */
@@ -80,6 +115,7 @@ export const userFieldsSchema = z.strictObject({
   name,
   role: z.enum(ROLES),
   seesRates: z.boolean(),
+  ...scope,
   password: password.nullable().default(null),
 });
 
@@ -91,6 +127,8 @@ export const usersSchema = z.strictObject({
       userName: z.string(),
       role: z.enum(ROLES),
       seesRates: z.boolean(),
+      technician: z.string().nullable(),
+      departments: z.array(z.string()).nullable(),
     }),
   ),
 });

@@ -1,3 +1,14 @@
+export { approvalsSchema, approveSchema, unapproveSchema } from './approval.ts';
+export type { ApprovalsJson } from './approval.ts';
+export {
+  draftFieldsSchema,
+  draftsSchema,
+  enterHoursSchema,
+  saveDraftSchema,
+  weekQuery,
+  weekSchema,
+} from './hours.ts';
+export type { DraftFields, DraftJson, EnterHours, WeekJson } from './hours.ts';
 export {
   acceptSchema,
   answeredSchema,
@@ -8,3 +19,5 @@ export {
   withdrawSchema,
 } from './reconcile.ts';
 export type { Acceptance, ChosenAnswer, EffectJson, LooseEndsJson } from './reconcile.ts';
+export { personDayQuery, personDaySchema, tapeEditSchema, targetsQuery, targetsSchema } from './tape.ts';
+export type { PersonDayJson, TapeEditJson, TargetJson } from './tape.ts';

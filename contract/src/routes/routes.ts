@@ -3,6 +3,8 @@ import type { Route } from './route.ts';
 import { ACCESS_ROUTES } from './table/access.ts';
 import { EXCHANGE_ROUTES } from './table/exchange.ts';
 import { FLOOR_ROUTES } from './table/floor.ts';
+import { PAY_ROUTES } from './table/pay.ts';
+import { RECONCILE_ROUTES } from './table/reconcile.ts';
 import { PEOPLE_ROUTES } from './table/people.ts';
 import { SHOP_ROUTES } from './table/shop.ts';
 import { STATION_ROUTES } from './table/station.ts';
@@ -12,6 +14,8 @@ import { WORK_ROUTES } from './table/work.ts';
 export const ROUTES = {
   ...ACCESS_ROUTES,
   ...FLOOR_ROUTES,
+  ...RECONCILE_ROUTES,
+  ...PAY_ROUTES,
   ...WORK_ROUTES,
   ...PEOPLE_ROUTES,
   ...SHOP_ROUTES,

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { PAY_PERIOD_KINDS } from '@wergon/core/pay';
+import { parseDay } from '@wergon/core/time';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
 import { WORK_TYPES } from '@wergon/core/work';
 import { amountText, dayText } from '../wire/index.ts';
@@ -111,12 +113,20 @@ export const settingsSchema = z.strictObject({
     first: z.int().min(1).max(1_000_000_000),
   }),
   labels: z.strictObject({ symbology: z.enum(SYMBOLOGIES), paper: z.enum(PAPERS) }),
+  pay: z.strictObject({
+    period: z.enum(PAY_PERIOD_KINDS),
+    /** A first day of some period. */
+    anchor: z.string().refine((text) => parseDay(text).ok, 'expected a calendar day such as 2026-03-02'),
+    /** Whether time goes to pay only when somebody has approved it. */
+    approval: z.enum(['person-day', 'none']),
+  }),
 });
 export type Settings = z.output<typeof settingsSchema>;
 
 export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   orderNumbers: { prefix: '', digits: 4, first: 1001 },
   labels: { symbology: 'code128', paper: 'a4' },
+  pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day' },
 };
 
 const coded = { id: z.string(), code: z.string(), isOff: z.boolean() };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { scanSchema } from '../ledger/index.ts';
 import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
 import { usedSchema } from '../floor/index.ts';
 import { chargeJson } from '../shop/index.ts';
@@ -130,24 +131,6 @@ export const lineQuerySchema = z.strictObject({
   target: z.string().min(1),
   workType: z.enum(WORK_TYPES),
   day: dayText,
-});
-
-const scanSchema = z.strictObject({
-  id: z.string(),
-  seq: z.number(),
-  type: z.string(),
-  at: z.string().nullable(),
-  recordedAt: z.string(),
-  source: z.string(),
-  author: z.string(),
-  corrections: z.array(
-    z.strictObject({
-      type: z.string(),
-      author: z.string(),
-      recordedAt: z.string(),
-      why: z.string().nullable(),
-    }),
-  ),
 });
 
 /** What a labor line is made of: its stints with the seconds they give it, and the scans at their ends. */

@@ -29,4 +29,7 @@ export { piecesOf } from './pieces.ts';
 export type { Piece } from './pieces.ts';
 export { ENTRY_ERROR_CODES, canonicalJson, checkEntry, isSameContent } from './record.ts';
 export type { EntryErrorCode, Recorded } from './record.ts';
+export { attendedByShiftDay } from './shiftAttendance.ts';
+export { splitByShiftDay } from './shiftLines.ts';
+export type { ShiftLine } from './shiftLines.ts';
 export type { Presence, Running, Stint } from './stint.ts';

@@ -3,6 +3,8 @@ import type { Change } from './likelyAnswers.ts';
 import { isSameRunning } from './timeline.ts';
 import type { TapeEdit, TapePiece, TimedEntry } from './tapeEdit.ts';
 
+type WorkStartEntry = Extract<TimedEntry, { type: 'work-start' }>;
+
 /** What could be enough for an edit: the entries at the two ends of the block are amended or do not count. Whether one
  *  of them is right is for the caller to see; the scan that began the work stays the scan that began it. */
 export function amendEnds(
@@ -24,7 +26,7 @@ export function amendEnds(
   const begin = amendment(start.id, {
     ...atOf(block.from, piece.from),
     ...ownerOf(block, piece),
-    ...workOf(block.running, piece.running),
+    ...workOf(start, block.running, piece.running),
   });
   const end =
     stop?.type === 'work-stop' && piece.to !== null && block.to !== null
@@ -47,13 +49,14 @@ const ownerOf = (block: TapePiece, { technician }: TapePiece): AmendSet =>
 const namedBy = (stop: TimedEntry, { running }: TapePiece): AmendSet =>
   stop.type === 'work-stop' && stop.targets ? { targets: running.map(({ target }) => target) } : {};
 
-function workOf(before: readonly Running[], after: readonly Running[]): AmendSet {
+function workOf(start: WorkStartEntry, before: readonly Running[], after: readonly Running[]): AmendSet {
   const [first] = after;
   if (isSameRunning(before, after) || !first || after.some(({ workType }) => workType !== first.workType))
     return {};
+  const { workType } = first;
   return {
     targets: after.map(({ target }) => target),
-    workType: first.workType === 'run' ? null : first.workType,
-    join: null,
+    ...((start.workType ?? 'run') === workType ? {} : { workType: workType === 'run' ? null : workType }),
+    ...(start.join ? { join: null } : {}),
   };
 }

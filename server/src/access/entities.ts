@@ -13,6 +13,10 @@ export const UserEntity = defineEntity({
     passwordHash: p.string(),
     role: p.string().$type<Role>(),
     seesRates: p.boolean(),
+    /** Who he is on the floor; nobody approves his own time. */
+    technician: p.string().nullable(),
+    /** The departments whose time he puts right and approves; absent for all. */
+    departments: p.json<string[]>().nullable(),
   },
 });
 export type User = InferEntity<typeof UserEntity>;

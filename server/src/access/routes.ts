@@ -85,12 +85,14 @@ export function mountAccess(mount: Mount, context: Context): void {
   mount('users', async () => {
     const users = await database.em.fork().findAll(UserEntity, { orderBy: { name: 1 } });
     return ok({
-      users: users.map(({ id, name, userName, role, seesRates }) => ({
+      users: users.map(({ id, name, userName, role, seesRates, technician, departments }) => ({
         id,
         name,
         userName,
         role,
         seesRates,
+        technician: technician ?? null,
+        departments: departments ?? null,
       })),
     });
   });

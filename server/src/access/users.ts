@@ -11,12 +11,16 @@ export type NewUser = {
   readonly password: string;
   readonly role: Role;
   readonly seesRates: boolean;
+  readonly technician?: string | null;
+  readonly departments?: string[] | null;
 };
 
 /** Adds somebody who may sign in at the desk; of the password only its argon2id hash is kept. */
 export async function addUser(em: EntityManager, newUser: NewUser): Promise<User> {
   const { password, ...columns } = newUser;
   const user: User = {
+    technician: null,
+    departments: null,
     ...columns,
     id: randomUUID(),
     userName: newUser.userName.toLowerCase(),

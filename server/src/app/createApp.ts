@@ -12,6 +12,7 @@ import { mountExchange } from '../exchange/routes.ts';
 import { mountFloor } from '../floor/routes.ts';
 import { mountLedger } from '../ledger/routes.ts';
 import { loadSeq } from '../ledger/strands.ts';
+import { mountPay } from '../pay/routes.ts';
 import { mountPeople } from '../people/routes.ts';
 import { mountReconcile } from '../reconcile/routes.ts';
 import { mountShop } from '../shop/routes.ts';
@@ -54,6 +55,7 @@ export function createApp(context: Context, webPath: string, outside: Outside = 
   mountWork(mount, context);
   mountLedger(mount, context);
   mountReconcile(mount, context);
+  mountPay(mount, context);
   mountPeople(mount, context);
   mountShop(mount, context);
   mountExchange(mount, context);

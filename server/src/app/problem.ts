@@ -1,4 +1,5 @@
 import type { Response } from 'express';
+import type { EditErrorCode } from '@wergon/core/reconcile';
 import { fail } from '@wergon/core/result';
 import type { Refusal } from '@wergon/core/result';
 import type { Problem } from '@wergon/contract/station';
@@ -22,6 +23,27 @@ export const PROBLEMS = {
   'station.not_paired': [401, 'This station is not paired, or no longer'],
   'station.bad_pairing_code': [422, 'No station waits for this code'],
   'reconcile.changed': [409, 'This has changed meanwhile: look at it as it is now'],
+  'reconcile.other_people': [403, 'This is the time of somebody who is not yours to put right'],
+  'edit.block_changed': [409, 'This block has changed meanwhile: look at it as it is now'],
+  'edit.ends_before_start': [422, 'It would end before it starts'],
+  'edit.future': [422, 'It would lie in the future'],
+  'edit.overlap': [409, 'It would lie over other work of the same person'],
+  'edit.on_break': [409, 'It would lie over a break'],
+  'edit.too_long': [422, 'It would be longer than a stint may be in this shop'],
+  'edit.closed_day': [409, 'It lies in a closed pay period'],
+  'edit.closed_order': [409, 'Its order is closed'],
+  'edit.nothing': [409, 'Nothing would change'],
+  'edit.not_possible': [409, 'A rule cuts the time here: first say when the shift ended'],
+  'hours.day_full': [422, 'A day would hold more than it has'],
+  'approve.own': [403, 'Nobody approves his own time'],
+  'approve.changed': [409, 'This has changed since it was shown: look at it again'],
+  'approve.open': [409, 'This is still going on'],
+  'approve.closed': [409, 'This lies in a closed pay period'],
+  'pay.no_such_period': [404, 'No pay period begins on this day'],
+  'pay.not_over': [409, 'This pay period is not over yet'],
+  'pay.earlier_open': [409, 'An earlier pay period is still open'],
+  'pay.closed': [409, 'This pay period is closed already'],
+  'pay.not_last_closed': [409, 'Only the last closed pay period can be reopened'],
   'entries.refused': [422, 'Nothing was recorded: some entries were refused'],
   'record.not_found': [404, 'There is no such record'],
   'record.taken': [409, 'This is in use already'],
@@ -34,7 +56,8 @@ export const PROBLEMS = {
   'import.rows_wrong': [422, 'Nothing was stored: some rows are not right'],
   'route.not_found': [404, 'There is no such address'],
   'server.failed': [500, 'The server failed; nothing was recorded'],
-} as const satisfies Record<string, readonly [status: number, title: string]>;
+} as const satisfies Record<EditErrorCode, readonly [status: number, title: string]> &
+  Record<string, readonly [status: number, title: string]>;
 export type ProblemCode = keyof typeof PROBLEMS;
 
 /** A refusal with the fields at fault. */

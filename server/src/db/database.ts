@@ -5,6 +5,7 @@ import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities.ts';
 import { Migration20261123FirstSchema } from './migrations/Migration20261123FirstSchema.ts';
 import { Migration20261124PrepareWork } from './migrations/Migration20261124PrepareWork.ts';
+import { Migration20261126Reconcile } from './migrations/Migration20261126Reconcile.ts';
 import { Migration20261125StationInDepth } from './migrations/Migration20261125StationInDepth.ts';
 
 export type Database = MikroORM;
@@ -18,6 +19,7 @@ const MIGRATIONS = [
   Migration20261123FirstSchema,
   Migration20261124PrepareWork,
   Migration20261125StationInDepth,
+  Migration20261126Reconcile,
 ];
 
 type RawConnection = { readonly exec: (sql: string) => unknown };

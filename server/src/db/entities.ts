@@ -30,6 +30,8 @@ import {
   ShopEntity,
   UnitEntity,
 } from '../shop/entities.ts';
+import { ApprovalEntity, ClosedLineEntity, PayPeriodEntity } from '../pay/entities.ts';
+import { DraftEntity } from '../reconcile/entities.ts';
 import { StationEntity } from '../station/entities.ts';
 import {
   AttachmentEntity,
@@ -77,4 +79,8 @@ export const ENTITIES = [
   LooseEndEntity,
   LaborLineEntity,
   TaskMarkEntity,
+  ApprovalEntity,
+  PayPeriodEntity,
+  ClosedLineEntity,
+  DraftEntity,
 ];

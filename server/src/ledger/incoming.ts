@@ -1,6 +1,8 @@
 import type { Entry, EntryId } from '@wergon/core/ledger';
+import type { ClosedLine } from '@wergon/core/pay';
+import type { TechnicianId } from '@wergon/core/people';
 import type { FloorEntry } from '@wergon/core/station';
-import type { Instant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 
 /** What the desk says to a request of the floor. */
 export type FloorAnswer = {
@@ -29,6 +31,44 @@ export type Decision =
       readonly type: 'withdraw';
       readonly at: Instant;
       readonly accept: EntryId;
+      readonly by: string;
+    }
+  /** A person's shift day is right as it is; said by whoever approves, or by himself. */
+  | {
+      readonly id: EntryId;
+      readonly type: 'approve' | 'confirm';
+      readonly at: Instant;
+      readonly technician: TechnicianId;
+      readonly day: LocalDay;
+      readonly facts: string;
+      readonly by: string;
+    }
+  | {
+      readonly id: EntryId;
+      readonly type: 'unapprove';
+      readonly at: Instant;
+      readonly technician: TechnicianId;
+      readonly day: LocalDay;
+      readonly by: string;
+    }
+  /** A pay period with the lines it keeps, and the adjustments to earlier ones that it pays. */
+  | {
+      readonly id: EntryId;
+      readonly type: 'close';
+      readonly at: Instant;
+      readonly firstDay: LocalDay;
+      readonly lastDay: LocalDay;
+      readonly lines: readonly ClosedLine[];
+      readonly adjustments: readonly ClosedLine[];
+      readonly head: string;
+      readonly by: string;
+    }
+  | {
+      readonly id: EntryId;
+      readonly type: 'reopen';
+      readonly at: Instant;
+      readonly firstDay: LocalDay;
+      readonly reason: string;
       readonly by: string;
     };
 

@@ -9,6 +9,8 @@ import { readSql, writeSql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import type { Envelope } from './envelope.ts';
 import { GENESIS, chainHash } from './envelope.ts';
+import { DECISION_TABLES, projectDecision } from './decisionRows.ts';
+import { readDecision } from './readDecision.ts';
 import { deriveDays, deriveLines, effectiveRows } from './projection.ts';
 import { clockLooseEnd } from './record.ts';
 
@@ -21,6 +23,7 @@ export const PROJECTIONS = [
   'loose_end',
   'labor_line',
   'task_mark',
+  ...DECISION_TABLES,
 ] as const;
 
 const ROWS_AT_ONCE = 5_000;
@@ -45,6 +48,7 @@ function* journalRows(sql: Sql, stream?: string): Generator<JournalRow> {
 export function rebuild(database: Database, facts: ShopFacts): Promise<number> {
   return writeSql(database, (sql) => {
     for (const table of PROJECTIONS) sql.run(`delete from "${table}"`);
+    for (const { body } of journalRows(sql, 'decision')) projectDecision(sql, readDecision(body));
     const count = rebuildEffective(sql, facts);
     const technicians = sql.all<{ technician: TechnicianId }>(
       'select distinct "technician" from "effective_entry" where "technician" is not null',

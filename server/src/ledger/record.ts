@@ -9,6 +9,8 @@ import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
 import type { Author, Envelope, Stream } from './envelope.ts';
+import { findClosed } from './closedDays.ts';
+import { projectDecision } from './decisionRows.ts';
 import type { FieldError, FloorAnswer, Incoming, Outcome } from './incoming.ts';
 
 /** What stations may say; hours and corrections other than taking back are the desk's. */
@@ -70,7 +72,11 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
     const unknown = findUnknown(recording, incoming.entry);
     return unknown.length > 0 ? refused(id, unknown) : append(recording, incoming, body, 'floor');
   }
-  if (incoming.kind === 'decision') return append(recording, incoming, body, 'decision');
+  if (incoming.kind === 'decision') {
+    const outcome = append(recording, incoming, body, 'decision');
+    projectDecision(sql, incoming.entry);
+    return outcome;
+  }
   const errors = findErrors(recording, incoming);
   if (errors.length > 0) return refused(id, errors);
   const outcome = append(recording, incoming, body, 'labor');
@@ -97,6 +103,7 @@ function findErrors(recording: Recording, incoming: LaborIncoming): readonly Fie
     findType: () => corrected?.type as Entry['type'] | undefined,
   });
   if (!checked.ok) return [entryProblem(checked.code, checked.params)];
+  if (author.kind === 'desk') return findClosed(sql, facts, entry);
   if (author.kind !== 'station') return [];
   if (!STATION_TYPES.has(entry.type)) return [{ field: 'type', message: 'a station cannot record this' }];
   if (incoming.sent.source === 'desk') return [{ field: 'source', message: 'a station is not the desk' }];

@@ -3,7 +3,7 @@ import { collect, noStrands, piecesOf, settleAt } from '@wergon/core/ledger';
 import type { HoursEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
-import { Defect, ok } from '@wergon/core/result';
+import { ok } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
@@ -12,15 +12,11 @@ import { refuse } from '../app/problem.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { writeOutcome } from '../station/routes.ts';
-import { StationEntity } from '../station/entities.ts';
-import { UserEntity } from '../access/entities.ts';
-import type { Envelope } from './envelope.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { readBatch } from './readBatch.ts';
+import { loadNames, loadScan } from './scans.ts';
+import type { Names } from './scans.ts';
 import { loadHours, loadStates, loadStints } from './strands.ts';
-
-type ScanView = NonNullable<LineDetail['stints'][number]['opened']>;
-type Names = ReadonlyMap<string, string>;
 
 export function mountLedger(mount: Mount, { database, clock, facts, journal }: Context): void {
   mount('deskEntries', async ({ body, who }) => {
@@ -40,9 +36,7 @@ export function mountLedger(mount: Mount, { database, clock, facts, journal }: C
 
   mount('line', async ({ query }) => {
     const known = await facts.get();
-    const em = database.em.fork();
-    const named = [...(await em.findAll(StationEntity)), ...(await em.findAll(UserEntity))];
-    const names: Names = new Map(named.map(({ id, name }) => [id, name]));
+    const names = await loadNames(database);
     return ok(await readSql(database, (sql) => loadLine(sql, known, query, clock.now(), names)));
   });
 }
@@ -89,31 +83,3 @@ const isOfLine =
   (technician: TechnicianId, target: TargetId, workType: string) =>
   (entry: HoursEntry): boolean =>
     entry.technician === technician && entry.targets[0] === target && (entry.workType ?? 'run') === workType;
-
-/** An entry as it stands now, with who made it, where, and every correction of it. */
-function loadScan(sql: Sql, id: string, names: Names): ScanView {
-  const rows = sql.all<{ seq: number; type: string; body: string; envelope: string }>(
-    'select "seq", "type", "body", "envelope" from "journal" where "id" = ? or "corrects" = ? order by "seq"',
-    [id, id],
-  );
-  const [original, ...corrections] = rows;
-  const [effective] = sql.all<{ body: string }>('select "body" from "effective_entry" where "id" = ?', [id]);
-  if (!original) throw new Defect(`a stint of entry ${id}, which is not recorded`);
-  const around = (envelope: string) => {
-    const { author, recordedAt, source } = JSON.parse(envelope) as Envelope;
-    return { author: names.get(author.id) ?? author.id, recordedAt, source };
-  };
-  const { at } = JSON.parse(effective?.body ?? '{}') as { readonly at?: number };
-  return {
-    id,
-    seq: original.seq,
-    type: original.type,
-    at: at === undefined ? null : formatInstant(at as never),
-    ...around(original.envelope),
-    corrections: corrections.map(({ type, body, envelope }) => {
-      const { author, recordedAt } = around(envelope);
-      const { why } = JSON.parse(body) as { readonly why?: string };
-      return { type, author, recordedAt, why: why ?? null };
-    }),
-  };
-}

@@ -80,6 +80,10 @@ export function loadStates(sql: Sql): ReadonlyMap<TechnicianId, LaborState> {
   return new Map(rows.map(({ technician, state }) => [technician, JSON.parse(state) as LaborState]));
 }
 
+/** Where a technician stands after his last entry; absent where there is none. */
+export const findState = (sql: Sql, technician: TechnicianId): LaborState | undefined =>
+  findStateBefore(sql, technician, FAR_DAY);
+
 /** Where a technician stood after his last entry before a day; absent where there was none. */
 export function findStateBefore(sql: Sql, technician: TechnicianId, day: LocalDay): LaborState | undefined {
   const [row] = sql.all<{ state: string }>(
@@ -88,6 +92,9 @@ export function findStateBefore(sql: Sql, technician: TechnicianId, day: LocalDa
   );
   return row && (JSON.parse(row.state) as LaborState);
 }
+
+/** Later than any day. */
+const FAR_DAY = 10_000_000 as LocalDay;
 
 type LineRow = {
   technician: TechnicianId;

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { formatInstant } from '@wergon/core/time';
 import type { EntryId } from '@wergon/core/ledger';
 import type { Instant } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { Decision, Incoming } from '../ledger/incoming.ts';
+import { writeDecisionBody } from '../ledger/readDecision.ts';
 
 /** An acceptance that holds, as it is kept. */
 export type Accepted = Omit<Extract<Decision, { type: 'accept' }>, 'at'> & { readonly at: string };
@@ -39,5 +39,5 @@ export function writeDecision(said: Said, at: Instant): Incoming {
   const id = randomUUID() as EntryId;
   const entry = { ...said, id, at } as Decision;
   const sent = { source: 'desk', via: [], action: id, deviceAt: at, clockOffset: 0 };
-  return { kind: 'decision', id, body: { ...entry, at: formatInstant(at) }, entry, sent };
+  return { kind: 'decision', id, body: writeDecisionBody(entry), entry, sent };
 }

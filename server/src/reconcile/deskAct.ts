@@ -5,7 +5,9 @@ import type { Change } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
+import type { User } from '../access/entities.ts';
 import type { Who } from '../access/identify.ts';
+import { covers } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import { refuse } from '../app/problem.ts';
 import type { RouteRefusal } from '../app/problem.ts';
@@ -39,16 +41,19 @@ export function createDeskAct({ clock, journal, facts }: Context) {
     }));
   };
   /** Plans within the journal's transaction and keeps what came of it. */
-  function planWithin(planner: Planner, by: string, why: string) {
-    const kept: { plan?: Plan; refusal?: RouteRefusal; ids: string[] } = { ids: [] };
+  function planWithin(planner: Planner, user: User, why: string) {
+    const kept: { refusal?: RouteRefusal; ids: string[] } = { ids: [] };
     const decide = (sql: Sql, known: ShopFacts): readonly Incoming[] => {
       const planned = planner(sql, known, clock.now());
       if (!planned.ok) {
         kept.refusal = planned;
         return [];
       }
-      kept.plan = planned.value;
-      const lines = makeLines(planned.value.changes, by, why);
+      if (!planned.value.people.every((id) => covers(user, known, id))) {
+        kept.refusal = refuse('reconcile.other_people');
+        return [];
+      }
+      const lines = makeLines(planned.value.changes, user.name, why);
       kept.ids = lines.map(({ entry }) => entry.id);
       return readBatch(lines);
     };
@@ -60,7 +65,7 @@ export function createDeskAct({ clock, journal, facts }: Context) {
     preview: async (who: Who, scene: Scene, planner: Planner): Answer<EffectJson> => {
       if (who.kind !== 'desk') return refuse('access.not_signed_in');
       const known = await facts.get();
-      const { kept, decide } = planWithin(planner, who.user.name, 'tried out');
+      const { kept, decide } = planWithin(planner, who.user, 'tried out');
       const { before, after, outcomes } = await journal.tryOut(
         { kind: 'desk', id: who.user.id },
         decide,
@@ -72,7 +77,7 @@ export function createDeskAct({ clock, journal, facts }: Context) {
     /** Does it; the ids of what was recorded take it back. */
     record: async (who: Who, planner: Planner, why: string): Answer<{ entries: string[] }> => {
       if (who.kind !== 'desk') return refuse('access.not_signed_in');
-      const { kept, decide } = planWithin(planner, who.user.name, why);
+      const { kept, decide } = planWithin(planner, who.user, why);
       const { outcomes } = await journal.appendAll({ kind: 'desk', id: who.user.id }, decide);
       return kept.refusal ?? refusalOf(outcomes) ?? ok({ entries: kept.ids });
     },

@@ -1,12 +1,13 @@
 import type { EffectJson } from '@wergon/contract/reconcile';
-import { collect, noStrands, piecesOf, settleAt, sumLines } from '@wergon/core/ledger';
+import { piecesOf, sumLines } from '@wergon/core/ledger';
 import type { LaborLine, Stint } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatDay, formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadHours, loadStates, loadStints } from '../ledger/strands.ts';
+import { loadPersonStrands } from '../ledger/personStrands.ts';
+import { loadHours } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { findLooseEnds } from './looseEnds.ts';
 
@@ -28,17 +29,11 @@ export function look(sql: Sql, facts: ShopFacts, { people, firstDay, lastDay }: 
   // Work that began on the last day may end on the next.
   const last = (lastDay + 1) as LocalDay;
   const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf((last + 1) as LocalDay) };
-  const states = loadStates(sql);
   const hours = loadHours(sql, firstDay, last);
   const lanes = new Map<TechnicianId, readonly Stint[]>();
   const lines: LaborLine[] = [];
   for (const technician of people) {
-    const tail = noStrands();
-    const state = states.get(technician);
-    if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
-    const stints = [...loadStints(sql, { technician, ...span }), ...tail.stints].filter(
-      ({ from, to }) => to > span.from && from < span.to,
-    );
+    const { stints } = loadPersonStrands(sql, facts, technician, span, now);
     const pieces = stints
       .flatMap((stint) => piecesOf(stint, facts))
       .filter(({ day }) => day >= firstDay && day <= last);

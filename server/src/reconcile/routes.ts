@@ -17,6 +17,12 @@ import { findClockJumps, findHints, loadProposals } from './floorEnds.ts';
 import { PatternEntity } from '../people/entities.ts';
 import { answersTo, mountAnswers } from './answers.ts';
 import { createDeskAct } from './deskAct.ts';
+import { mountApprovals } from './approvals.ts';
+import { mountDrafts } from './drafts.ts';
+import { mountHours } from './hours.ts';
+import { mountTape } from './tape.ts';
+import { mountTargets } from './targets.ts';
+import { mountWeek } from './week.ts';
 import { findLooseEnds } from './looseEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
 import { patternsOf } from './surroundings.ts';
@@ -34,6 +40,12 @@ export function mountReconcile(mount: Mount, context: Context): void {
   const { database, clock, facts } = context;
   const act = createDeskAct(context);
   mountAnswers(mount, context, act);
+  mountTape(mount, context, act);
+  mountTargets(mount, context);
+  mountWeek(mount, context);
+  mountHours(mount, context, act);
+  mountDrafts(mount, context);
+  mountApprovals(mount, context);
   mount('looseEnds', async ({ query }) => {
     const known = await facts.get();
     const em = database.em.fork();

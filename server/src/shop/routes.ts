@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { DEFAULT_SETTINGS, LISTS } from '@wergon/contract/shop';
-import type { Charge, ListName, Settings, ShopJson } from '@wergon/contract/shop';
+import { LISTS } from '@wergon/contract/shop';
+import type { Charge, ListName, ShopJson } from '@wergon/contract/shop';
 import { formatDecimal } from '@wergon/core/money';
 import type { Fraction } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
@@ -22,15 +22,8 @@ import {
   ShopEntity,
   UnitEntity,
 } from './entities.ts';
-import type { Shop } from './entities.ts';
 import { ensureLabels, renameEverywhere } from './labels.ts';
-
-/** The shop's settings: what was chosen, and the defaults for the rest. */
-export const settingsOf = ({ name, settings }: Shop): Settings => ({
-  ...DEFAULT_SETTINGS,
-  ...settings,
-  name,
-});
+import { settingsOf } from './settings.ts';
 
 type ChargeFields = {
   readonly isBillable: boolean;

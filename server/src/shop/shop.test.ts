@@ -61,9 +61,21 @@ test.each<[string, object, string, string]>([
       name: 'x',
       orderNumbers: { prefix: '', digits: 0, first: 1 },
       labels: { symbology: 'code128', paper: 'a4' },
+      pay: { period: 'weekly', anchor: '2026-01-05', approval: 'none' },
     },
     'orderNumbers.digits',
     'no digits',
+  ],
+  [
+    '/api/shop/settings',
+    {
+      name: 'x',
+      orderNumbers: { prefix: '', digits: 4, first: 1 },
+      labels: { symbology: 'code128', paper: 'a4' },
+      pay: { period: 'weekly', anchor: '2026-02-30', approval: 'none' },
+    },
+    'pay.anchor',
+    'an anchor that is no day',
   ],
 ])('%s with %j names %s: %s', async (path, body, field) =>
   expect((await shop.post(path, body)).body).toMatchObject({ status: 422, errors: [{ field }] }),

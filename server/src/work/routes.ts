@@ -27,7 +27,7 @@ import { GradeEntity } from '../people/entities.ts';
 import { CustomerEntity, ListItemEntity, ResourceEntity, UnitEntity } from '../shop/entities.ts';
 import type { Unit } from '../shop/entities.ts';
 import type { ShopFacts } from '../shop/facts.ts';
-import { settingsOf } from '../shop/routes.ts';
+import { settingsOf } from '../shop/settings.ts';
 import { mountAttachments } from './attachments.ts';
 import { mountEditing } from './editing.ts';
 import { AttachmentEntity, OrderChangeEntity } from './entities.ts';

@@ -1,21 +1,11 @@
 import { z } from 'zod';
 import { floorSchema } from '../../floor/index.ts';
-import {
-  acceptSchema,
-  answeredSchema,
-  chosenAnswerSchema,
-  effectSchema,
-  looseEndsSchema,
-  undoSchema,
-  withdrawSchema,
-} from '../../reconcile/index.ts';
 import { answerSchema, batchResultSchema, batchSchema, requestsSchema } from '../../station/index.ts';
 import { dayText } from '../../wire/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
 const day = z.strictObject({ day: dayText.exactOptional() });
-const days = z.strictObject({ from: dayText.exactOptional(), to: dayText.exactOptional() });
 
 export const FLOOR_ROUTES = {
   floor: {
@@ -48,53 +38,5 @@ export const FLOOR_ROUTES = {
     summary: 'Record entries and corrections from the desk, all or none',
     body: batchSchema,
     response: batchResultSchema,
-  },
-  looseEnds: {
-    method: 'get',
-    path: '/api/reconcile',
-    caller: 'reconcile.see',
-    summary: 'Loose ends, refused entries and unread scans',
-    query: days,
-    response: looseEndsSchema,
-  },
-  previewAnswer: {
-    method: 'post',
-    path: '/api/reconcile/preview',
-    caller: 'ledger.correct',
-    summary: 'What a likely answer to a loose end would do; nothing is recorded',
-    body: chosenAnswerSchema,
-    response: effectSchema,
-  },
-  answerLooseEnd: {
-    method: 'post',
-    path: '/api/reconcile/answer',
-    caller: 'ledger.correct',
-    summary: 'Put a loose end right as one of its likely answers says',
-    body: chosenAnswerSchema,
-    response: answeredSchema,
-  },
-  acceptLooseEnd: {
-    method: 'post',
-    path: '/api/reconcile/accept',
-    caller: 'ledger.correct',
-    summary: 'Accept a loose end as it is, with a reason, until its facts change',
-    body: acceptSchema,
-    response: nothing,
-  },
-  withdrawAcceptance: {
-    method: 'post',
-    path: '/api/reconcile/withdraw',
-    caller: 'ledger.correct',
-    summary: 'Make an accepted loose end open again',
-    body: withdrawSchema,
-    response: nothing,
-  },
-  undoAnswer: {
-    method: 'post',
-    path: '/api/reconcile/undo',
-    caller: 'ledger.correct',
-    summary: 'Take entries and corrections of the desk back',
-    body: undoSchema,
-    response: answeredSchema,
   },
 } as const satisfies Record<string, Route>;

@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { WORK_TYPES } from '@wergon/core/work';
+import { dayText } from '../wire/index.ts';
+
+const period = { firstDay: z.string(), lastDay: z.string() };
+
+export const payPeriodsSchema = z.strictObject({
+  asOf: z.string(),
+  /** Newest first; the first one that is not closed takes the adjustments. */
+  periods: z.array(
+    z.strictObject({
+      ...period,
+      state: z.enum(['running', 'over', 'closed']),
+      closedBy: z.string().nullable(),
+      closedAt: z.string().nullable(),
+    }),
+  ),
+});
+
+export const periodQuery = z.strictObject({ firstDay: dayText });
+const amount = z.string().nullable();
+const adjustment = z.strictObject({
+  name: z.string(),
+  shiftDay: z.string(),
+  title: z.string(),
+  workType: z.enum(WORK_TYPES),
+  seconds: z.number(),
+  cost: amount,
+});
+
+/** One pay period, person by person; costs only for whoever sees rates. */
+export const payPeriodSchema = z.strictObject({
+  ...period,
+  asOf: z.string(),
+  state: z.enum(['running', 'over', 'closed']),
+  closedBy: z.string().nullable(),
+  closedAt: z.string().nullable(),
+  /** The hash of the journal's last entry before the closing. */
+  head: z.string().nullable(),
+  /** Why it cannot be closed now; `null` where it can. */
+  refusal: z.enum(['not-over', 'earlier-open', 'closed']).nullable(),
+  canReopen: z.boolean(),
+  stamp: z.string(),
+  people: z.array(
+    z.strictObject({
+      technician: z.string(),
+      name: z.string(),
+      department: z.string(),
+      attendedSeconds: z.number(),
+      chargedSeconds: z.number(),
+      /** Of the charged seconds, those that nobody has approved; they are not paid yet. */
+      unapprovedSeconds: z.number(),
+      openDays: z.array(z.string()),
+      cost: amount,
+    }),
+  ),
+  totals: z.strictObject({
+    attendedSeconds: z.number(),
+    chargedSeconds: z.number(),
+    unapprovedSeconds: z.number(),
+    adjustedSeconds: z.number(),
+    cost: amount,
+  }),
+  /** Derived less closed, of earlier periods; paid with this one. */
+  adjustments: z.array(adjustment),
+});
+export type PayPeriodJson = z.output<typeof payPeriodSchema>;
+
+export const closePeriodSchema = z.strictObject({ firstDay: dayText, stamp: z.string().max(100) });
+export const reopenPeriodSchema = z.strictObject({
+  firstDay: dayText,
+  reason: z.string().trim().min(1, 'say why').max(200),
+});

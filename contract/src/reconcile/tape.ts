@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { WORK_TYPES } from '@wergon/core/work';
+import { scanSchema } from '../ledger/index.ts';
+import { dayText, idText, instantText } from '../wire/index.ts';
+
+const technician = idText<'TechnicianId'>();
+const reason = z.string().trim().max(200).default('');
+
+const piece = z.strictObject({
+  technician,
+  from: instantText,
+  /** `null` where it goes on. */
+  to: instantText.nullable(),
+  running: z
+    .array(z.strictObject({ target: idText<'TargetId'>(), workType: z.enum(WORK_TYPES) }))
+    .min(1)
+    .max(20),
+});
+
+/** A block of the tape as it was shown, and what it becomes. */
+export const tapeEditSchema = z.strictObject({
+  block: piece.nullable(),
+  becomes: z.array(piece).max(4),
+  reason,
+});
+export type TapeEditJson = z.input<typeof tapeEditSchema>;
+
+export const personDayQuery = z.strictObject({ technician, day: dayText });
+
+const run = z.strictObject({ target: z.string(), workType: z.enum(WORK_TYPES), title: z.string() });
+
+/** One person's local day: what the tape shows and what is written down, with what is planned. */
+export const personDaySchema = z.strictObject({
+  asOf: z.string(),
+  technician: z.string(),
+  name: z.string(),
+  day: z.string(),
+  isClosed: z.boolean(),
+  planned: z.strictObject({ from: z.string(), to: z.string() }).nullable(),
+  stints: z.array(
+    z.strictObject({
+      from: z.string(),
+      to: z.string(),
+      isOpen: z.boolean(),
+      isTorn: z.boolean(),
+      running: z.array(run),
+      opened: scanSchema,
+      closed: scanSchema.nullable(),
+    }),
+  ),
+  shifts: z.array(z.strictObject({ from: z.string(), to: z.string(), isOpen: z.boolean() })),
+  breaks: z.array(z.strictObject({ from: z.string(), to: z.string(), isOpen: z.boolean() })),
+  hours: z.array(
+    z.strictObject({
+      id: z.string(),
+      target: z.string(),
+      title: z.string(),
+      workType: z.enum(WORK_TYPES),
+      seconds: z.number(),
+      entry: scanSchema,
+    }),
+  ),
+  attendedSeconds: z.number(),
+  chargedSeconds: z.number(),
+});
+export type PersonDayJson = z.output<typeof personDaySchema>;
+
+/** Tasks and activities that match some words or a scanned code. */
+export const targetsQuery = z.strictObject({ search: z.string().max(100) });
+export const targetsSchema = z.strictObject({
+  targets: z.array(
+    z.strictObject({
+      id: z.string(),
+      kind: z.enum(['task', 'activity']),
+      title: z.string(),
+      /** What else is told of it: the customer, or that it is finished. */
+      more: z.string(),
+    }),
+  ),
+  /** Set when the search was a code that stands for just this one. */
+  exact: z.string().nullable(),
+});
+export type TargetJson = z.output<typeof targetsSchema>['targets'][number];

@@ -1,0 +1,57 @@
+import { shareByWeight, toCents } from '../money/index.ts';
+import type { Cents } from '../money/index.ts';
+import type { TechnicianId } from '../people/index.ts';
+import { toSeconds } from '../time/index.ts';
+import type { LocalDay, Seconds } from '../time/index.ts';
+import type { WorkType } from '../work/index.ts';
+import type { HoursEntry, TargetId } from './entries.ts';
+import type { LaborLine } from './lines.ts';
+import type { Piece } from './pieces.ts';
+
+/** The part of a labor line that belongs to one shift day, by which it is approved and paid. */
+export type ShiftLine = {
+  readonly technician: TechnicianId;
+  readonly shiftDay: LocalDay;
+  readonly day: LocalDay;
+  readonly target: TargetId;
+  readonly workType: WorkType;
+  readonly seconds: Seconds;
+  readonly cost: Cents | null;
+};
+
+const keyOf = (each: Pick<ShiftLine, 'technician' | 'target' | 'workType' | 'day'>): string =>
+  `${each.technician} ${each.target} ${each.workType} ${each.day}`;
+
+/** Splits labor lines by shift day. `pieces` and `hours` are what the lines were summed from; hours that were written
+ *  down belong to their own day. Seconds are those of the pieces; a line's cents are shared by them with the largest
+ *  remainder and never rounded anew, so the parts add up to the line. Source: docs/ledger.md, sections 5 and 6. */
+export function splitByShiftDay(
+  lines: readonly LaborLine[],
+  pieces: readonly Piece[],
+  hours: readonly HoursEntry[],
+): ShiftLine[] {
+  const parts = new Map<string, Map<LocalDay, number>>();
+  const add = (key: string, shiftDay: LocalDay, seconds: number) => {
+    const own = parts.get(key) ?? new Map<LocalDay, number>();
+    own.set(shiftDay, (own.get(shiftDay) ?? 0) + seconds);
+    parts.set(key, own);
+  };
+  for (const piece of pieces) add(keyOf(piece), piece.shiftDay, piece.seconds);
+  for (const { technician, targets, workType = 'run', day, seconds } of hours)
+    add(keyOf({ technician, target: targets[0] as TargetId, workType, day }), day, seconds);
+  return lines.flatMap((line) => {
+    const { technician, target, workType, day, cost } = line;
+    const own = [...(parts.get(keyOf(line)) ?? [])].sort(([a], [b]) => a - b);
+    const weights = own.map(([, seconds]) => seconds);
+    const costs = cost === null ? undefined : shareByWeight(cost, weights);
+    return own.map(([shiftDay, seconds], i): ShiftLine => ({
+      technician,
+      shiftDay,
+      day,
+      target,
+      workType,
+      seconds: toSeconds(seconds),
+      cost: costs ? toCents(costs[i] as number) : null,
+    }));
+  });
+}

@@ -1,0 +1,38 @@
+import { toCents } from '../money/index.ts';
+import type { Cents } from '../money/index.ts';
+import type { ShiftLine } from '../ledger/index.ts';
+
+/** What was paid for: seconds and cents of a key that a closed period holds. Both may be negative. */
+export type ClosedLine = Omit<ShiftLine, 'seconds'> & { readonly seconds: number };
+
+/** What derivation says now beyond what was closed; negative where it says less. */
+export type Adjustment = ClosedLine;
+
+const keyOf = ({ technician, shiftDay, day, target, workType }: ClosedLine): string =>
+  [technician, shiftDay, day, target, workType].join(' ');
+
+/** Derived − closed, key by key, only where they differ: what a late scan, a correction of a reopened day or a changed
+ *  rate adds to closed days, or takes from them. Closed lines and adjustments together are what was derived. A cost of
+ *  `null` (no rate) counts as nothing; an adjustment's is `null` where neither side has any.
+ *  Source: docs/ledger.md, section 9. */
+export function adjustmentsOf(
+  derived: readonly ShiftLine[],
+  closed: readonly ClosedLine[],
+): readonly Adjustment[] {
+  const sums = new Map<string, { line: ClosedLine; seconds: number; cost: number; hasCost: boolean }>();
+  const add = (line: ClosedLine, sign: 1 | -1) => {
+    const key = keyOf(line);
+    const sum = sums.get(key) ?? { line, seconds: 0, cost: 0, hasCost: false };
+    sum.seconds += sign * line.seconds;
+    sum.cost += sign * (line.cost ?? 0);
+    sum.hasCost ||= line.cost !== null;
+    sums.set(key, sum);
+  };
+  for (const line of derived) add(line, 1);
+  for (const line of closed) add(line, -1);
+  return [...sums.values()].flatMap(({ line, seconds, cost, hasCost }) =>
+    seconds === 0 && cost === 0
+      ? []
+      : [{ ...line, seconds, cost: hasCost ? (toCents(cost) as Cents) : null }],
+  );
+}

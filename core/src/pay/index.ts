@@ -1,0 +1,4 @@
+export { adjustmentsOf } from './adjustments.ts';
+export type { Adjustment, ClosedLine } from './adjustments.ts';
+export { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';
+export type { PayPeriod, PayPeriodKind, PayRule } from './payPeriod.ts';

@@ -1,0 +1,19 @@
+import type { ShiftLine } from '../ledger/index.ts';
+import type { Seconds } from '../time/index.ts';
+
+/** Whether somebody has said that a person's shift day is right, and whether it is still what he saw. */
+export const APPROVAL_STATES = ['open', 'approved', 'changed'] as const;
+export type ApprovalState = (typeof APPROVAL_STATES)[number];
+
+/** The facts of one person's shift day on which somebody decides: how long he was there, and what for, line by line,
+ *  with its cost. Text that differs when they do. Source: docs/ledger.md, section 8, decisions. */
+export function approvalFacts(lines: readonly ShiftLine[], attended: Seconds | number): string {
+  const parts = lines.map(
+    ({ day, target, workType, seconds, cost }) => `${day} ${target} ${workType} ${seconds} ${cost ?? 'none'}`,
+  );
+  return [`attended ${attended}`, ...parts.sort()].join('\n');
+}
+
+/** How an approval stands to the facts as they are now; `seen` is absent where nobody has approved. */
+export const approvalState = (seen: string | undefined, facts: string): ApprovalState =>
+  seen === undefined ? 'open' : seen === facts ? 'approved' : 'changed';

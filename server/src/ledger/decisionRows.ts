@@ -1,0 +1,63 @@
+import type { ClosedLine } from '@wergon/core/pay';
+import type { LocalDay } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import type { Decision } from './incoming.ts';
+
+/** The tables that are derived from decisions alone. */
+export const DECISION_TABLES = ['approval', 'pay_period', 'closed_line'] as const;
+
+/** Takes a decision into its projections; acceptances are read from the journal itself. */
+export function projectDecision(sql: Sql, decision: Decision): void {
+  switch (decision.type) {
+    case 'accept':
+    case 'withdraw':
+      return;
+    case 'approve':
+    case 'confirm': {
+      const { type, technician, day, id, facts, by, at } = decision;
+      forget(sql, type, technician, day);
+      sql.insert('approval', [{ kind: type, technician, shift_day: day, entry: id, facts, said_by: by, at }]);
+      return;
+    }
+    case 'unapprove':
+      forget(sql, 'approve', decision.technician, decision.day);
+      return;
+    case 'close': {
+      const { firstDay, lastDay, lines, adjustments, id, by, at, head } = decision;
+      sql.insert('pay_period', [
+        { first_day: firstDay, last_day: lastDay, entry: id, closed_by: by, at, head },
+      ]);
+      sql.insert('closed_line', [
+        ...lines.map((line) => closedRow(firstDay, line, false)),
+        ...adjustments.map((line) => closedRow(firstDay, line, true)),
+      ]);
+      return;
+    }
+    case 'reopen':
+      sql.run('delete from "pay_period" where "first_day" = ?', [decision.firstDay]);
+      sql.run('delete from "closed_line" where "period" = ?', [decision.firstDay]);
+  }
+}
+
+const forget = (sql: Sql, kind: string, technician: string, day: number) =>
+  sql.run('delete from "approval" where "kind" = ? and "technician" = ? and "shift_day" = ?', [
+    kind,
+    technician,
+    day,
+  ]);
+
+const closedRow = (period: number, line: ClosedLine, isAdjustment: boolean) => ({
+  period,
+  is_adjustment: isAdjustment,
+  technician: line.technician,
+  shift_day: line.shiftDay,
+  day: line.day,
+  target: line.target,
+  work_type: line.workType,
+  seconds: line.seconds,
+  cost: line.cost,
+});
+
+/** The last day of the last closed pay period; nothing up to it is changed from the desk. */
+export const findClosedUntil = (sql: Sql): LocalDay | null =>
+  sql.all<{ day: LocalDay | null }>('select max("last_day") as "day" from "pay_period"')[0]?.day ?? null;

@@ -1,0 +1,29 @@
+import { collect, noStrands, settleAt } from '@wergon/core/ledger';
+import type { Strands } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import type { Instant, Span } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import { findState, loadPresence, loadStints } from './strands.ts';
+
+/** One person's stints, shifts and breaks that reach into a span, with what runs at `now`. */
+export function loadPersonStrands(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  span: Span,
+  now: Instant,
+): Strands {
+  const asked = { technician, ...span };
+  const tail = noStrands();
+  const state = findState(sql, technician);
+  if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
+  const within = <T extends Span>(items: readonly T[]) =>
+    items.filter(({ from, to }) => to > span.from && from < span.to);
+  return {
+    stints: [...loadStints(sql, asked), ...within(tail.stints)],
+    shifts: [...loadPresence(sql, 'shift', asked), ...within(tail.shifts)],
+    breaks: [...loadPresence(sql, 'break', asked), ...within(tail.breaks)],
+    looseEnds: tail.looseEnds,
+  };
+}

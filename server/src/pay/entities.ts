@@ -1,0 +1,48 @@
+import { defineEntity, p } from '@mikro-orm/core';
+
+/** Projection of decisions: what was said of a person's shift day, and the facts it was said of. */
+export const ApprovalEntity = defineEntity({
+  name: 'ApprovalRow',
+  tableName: 'approval',
+  properties: {
+    kind: p.string().$type<'approve' | 'confirm'>().primary(),
+    technician: p.string().primary(),
+    shiftDay: p.integer().primary(),
+    entry: p.string(),
+    facts: p.text(),
+    saidBy: p.string(),
+    at: p.integer(),
+  },
+});
+
+/** Projection of decisions: the pay periods that are closed. */
+export const PayPeriodEntity = defineEntity({
+  name: 'PayPeriodRow',
+  tableName: 'pay_period',
+  properties: {
+    entry: p.string().primary(),
+    firstDay: p.integer().unique(),
+    lastDay: p.integer(),
+    closedBy: p.string(),
+    at: p.integer(),
+    /** The hash of the journal's last entry before the closing. */
+    head: p.string(),
+  },
+});
+
+/** Projection of decisions: the lines that a closed period keeps, whatever derivation says later. */
+export const ClosedLineEntity = defineEntity({
+  name: 'ClosedLineRow',
+  tableName: 'closed_line',
+  properties: {
+    period: p.integer().primary(),
+    isAdjustment: p.boolean().primary(),
+    technician: p.string().primary(),
+    shiftDay: p.integer().primary(),
+    day: p.integer().primary(),
+    target: p.string().primary(),
+    workType: p.string().primary(),
+    seconds: p.integer(),
+    cost: p.integer().nullable(),
+  },
+});

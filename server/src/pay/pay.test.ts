@@ -1,0 +1,257 @@
+import type { ApprovalsJson } from '@wergon/contract/reconcile';
+import type { PayPeriodJson } from '@wergon/contract/pay';
+import type { Problem } from '@wergon/contract/station';
+import { SEVEN, at, cookieOf, newId, openTestShop } from '../app/testShop.fixture.ts';
+import type { TestShop } from '../app/testShop.fixture.ts';
+import { rebuild } from '../ledger/rebuild.ts';
+import { readSql } from '../db/index.ts';
+
+const DAY = 24 * 60;
+// Weekly periods from Monday on. Ada worked on Tuesday from 7:00 to 15:00; it is Monday after that week.
+let shop: TestShop;
+let desk: string;
+const post = (path: string, body: object, cookie = desk) => shop.post(path, body, cookie);
+const signIn = async (userName: string) =>
+  cookieOf(await shop.post('/api/sign-in', { userName, password: 'long enough' }, ''));
+const settings = (approval: string) => ({
+  name: 'Test shop',
+  orderNumbers: { prefix: '', digits: 4, first: 1001 },
+  labels: { symbology: 'code128', paper: 'a4' },
+  pay: { period: 'weekly', anchor: '2026-03-02', approval },
+});
+const stint = (from: number, to: number, who = shop.ada) => [
+  shop.scan('shift-in', from, who),
+  shop.scan('work-start', from, who, [shop.strip]),
+  shop.scan('shift-out', to, who),
+];
+beforeEach(async () => {
+  shop = await openTestShop();
+  await shop.post('/api/shop/settings', settings('person-day'));
+  shop.clock.set((SEVEN + 9 * 3600) * 1000);
+  await shop.send(...stint(0, 8 * 60));
+  shop.clock.set((SEVEN + 6 * 86_400) * 1000);
+  desk = await signIn('sol');
+});
+afterEach(() => shop.close());
+
+const approvals = async (cookie = desk) =>
+  (await shop.get('/api/reconcile/approvals?from=2026-03-02&to=2026-03-08', cookie)).body as ApprovalsJson;
+const ownDays = async () =>
+  (await approvals()).people.find(({ technician }) => technician === shop.ada)?.days ?? [];
+const approve = async (cookie = desk) => {
+  const days = (await ownDays()).map(({ day, stamp }) => ({ technician: shop.ada, day, stamp }));
+  return post('/api/reconcile/approve', { days }, cookie);
+};
+const period = async (firstDay = '2026-03-02') =>
+  (await shop.get(`/api/pay/period?firstDay=${firstDay}`, desk)).body as PayPeriodJson;
+const close = async (firstDay = '2026-03-02') =>
+  post('/api/pay/close', { firstDay, stamp: (await period(firstDay)).stamp });
+const problem = (answer: { readonly status: number; readonly body: unknown }) => [
+  answer.status,
+  (answer.body as Problem).type.replace('urn:wergon:', ''),
+];
+
+test('time is approved as it was seen; what changes after that shows as changed', async () => {
+  expect(await ownDays()).toMatchObject([{ day: '2026-03-03', state: 'open', chargedSeconds: 8 * 3600 }]);
+  expect((await approve()).status).toBe(200);
+  expect(await ownDays()).toMatchObject([{ state: 'approved', by: 'Sol' }]);
+  await shop.send(...stint(9 * 60, 10 * 60));
+  expect(await ownDays()).toMatchObject([{ state: 'changed' }]);
+  await approve();
+  expect(await ownDays()).toMatchObject([{ state: 'approved' }]);
+  await post('/api/reconcile/unapprove', { technician: shop.ada, day: '2026-03-03' });
+  expect(await ownDays()).toMatchObject([{ state: 'open' }]);
+});
+
+test('a rate that changes the cost takes the approval with it', async () => {
+  await approve();
+  await post(`/api/people/${shop.ada}/rates`, {
+    record: { from: '2026-03-03', per: 'hour', base: '40.00' },
+    isPastAgreed: true,
+  });
+  expect(await ownDays()).toMatchObject([{ state: 'changed' }]);
+});
+
+test('what has changed since it was shown is not approved', async () => {
+  const days = (await ownDays()).map(({ day, stamp }) => ({ technician: shop.ada, day, stamp }));
+  await shop.send(...stint(9 * 60, 10 * 60));
+  expect(problem(await post('/api/reconcile/approve', { days }))).toEqual([409, 'approve.changed']);
+});
+
+test('nobody approves his own time, and a lead only that of his people', async () => {
+  const user = { name: 'Lea', userName: 'lea', password: 'long enough', role: 'lead', seesRates: false };
+  await post('/api/users', { ...user, technician: shop.ada, departments: ['Winding'] });
+  await post('/api/users', { ...user, userName: 'lou', departments: ['Balancing'] });
+  await post('/api/users', { ...user, userName: 'lin', departments: ['Winding'] });
+  expect(problem(await approve(await signIn('lea')))).toEqual([403, 'approve.own']);
+  expect(problem(await approve(await signIn('lou')))).toEqual([403, 'reconcile.other_people']);
+  expect((await approve(await signIn('lin'))).status).toBe(200);
+});
+
+test('a lead puts right only the time of his people', async () => {
+  const user = { name: 'Lou', userName: 'lou', password: 'long enough', role: 'lead', seesRates: false };
+  await post('/api/users', { ...user, departments: ['Balancing'] });
+  const row = { entry: null, technician: shop.ada, target: shop.strip, workType: 'run', seconds: 60 };
+  const body = { rows: [{ ...row, day: '2026-03-03' }] };
+  const lou = await signIn('lou');
+  expect(problem(await post('/api/reconcile/hours', body, lou))).toEqual([403, 'reconcile.other_people']);
+});
+
+test('a period says what is not approved, closes as it was seen, and keeps its lines', async () => {
+  expect((await period()).totals).toMatchObject({ chargedSeconds: 8 * 3600, unapprovedSeconds: 8 * 3600 });
+  await approve();
+  expect((await period()).totals).toMatchObject({ unapprovedSeconds: 0, cost: '288.00' });
+  expect((await close()).status).toBe(200);
+  const closed = await period();
+  expect(closed).toMatchObject({ state: 'closed', closedBy: 'Sol', refusal: 'closed' });
+  expect(closed.head).toMatch(/^[0-9a-f]{64}$/);
+  expect(problem(await close())).toEqual([409, 'pay.closed']);
+});
+
+test('a scan that arrives late is an adjustment of the first open period once it is approved, and for ever', async () => {
+  await approve();
+  await close();
+  await shop.send(...stint(9 * 60, 10 * 60));
+  expect((await period()).totals.chargedSeconds).toBe(8 * 3600);
+  expect((await period('2026-03-09')).adjustments).toEqual([]);
+  await approve();
+  const adjusted = [
+    { name: 'Ada', shiftDay: '2026-03-03', title: '1001 Strip', seconds: 3600, cost: '36.00' },
+  ];
+  expect((await period('2026-03-09')).adjustments).toMatchObject(adjusted);
+  expect((await period()).totals.chargedSeconds).toBe(8 * 3600);
+  shop.clock.set((SEVEN + 13 * 86_400) * 1000);
+  desk = await signIn('sol');
+  await close('2026-03-09');
+  expect((await period('2026-03-09')).adjustments).toMatchObject(adjusted);
+  expect((await period('2026-03-16')).adjustments).toEqual([]);
+});
+
+test('what nobody had approved is left out of a closed period and comes with the next', async () => {
+  await close();
+  expect((await period()).totals).toMatchObject({ chargedSeconds: 0, unapprovedSeconds: 0 });
+  await approve();
+  expect((await period('2026-03-09')).totals).toMatchObject({ adjustedSeconds: 8 * 3600 });
+});
+
+test('without approval all time goes to pay', async () => {
+  await post('/api/shop/settings', settings('none'));
+  await close();
+  expect((await period()).totals).toMatchObject({ chargedSeconds: 8 * 3600, unapprovedSeconds: 0 });
+});
+
+test('periods close in order, when they are over, and only as they were seen', async () => {
+  expect(problem(await close('2026-03-09'))).toEqual([409, 'pay.not_over']);
+  shop.clock.set((SEVEN + 13 * 86_400) * 1000);
+  desk = await signIn('sol');
+  expect(problem(await close('2026-03-09'))).toEqual([409, 'pay.earlier_open']);
+  expect(problem(await post('/api/pay/close', { firstDay: '2026-03-02', stamp: 'other' }))).toEqual([
+    409,
+    'approve.changed',
+  ]);
+  expect(problem(await post('/api/pay/close', { firstDay: '2026-03-03', stamp: '' }))).toEqual([
+    404,
+    'pay.no_such_period',
+  ]);
+});
+
+test('the last closed period is reopened with a reason, and a rebuild gives the same decisions', async () => {
+  await approve();
+  await close();
+  const dump = () =>
+    readSql(shop.database, (sql) =>
+      ['approval', 'pay_period', 'closed_line'].map((table) => sql.all(`select * from "${table}"`)),
+    );
+  const before = await dump();
+  await rebuild(shop.database, await shop.context.facts.get());
+  expect(await dump()).toEqual(before);
+  expect((await post('/api/pay/reopen', { firstDay: '2026-03-02', reason: '' })).status).toBe(422);
+  expect(
+    (await post('/api/pay/reopen', { firstDay: '2026-03-02', reason: 'a slip was missing' })).status,
+  ).toBe(200);
+  expect(await period()).toMatchObject({ state: 'over', refusal: null });
+});
+
+describe('a closed day', () => {
+  const piece = (from: number, to: number) => ({
+    technician: shop.ada,
+    from: at(from),
+    to: at(to),
+    running: [{ target: shop.strip, workType: 'run' }],
+  });
+  const line = (entry: Record<string, unknown>) => ({
+    entries: [
+      {
+        source: 'desk',
+        via: [],
+        action: newId(),
+        deviceAt: at(0),
+        clockOffset: 0,
+        entry: { id: newId(), ...entry },
+      },
+    ],
+  });
+  const start = async () =>
+    (
+      await readSql(shop.database, (sql) =>
+        sql.all<{ id: string }>(`select "id" from "effective_entry" where "type" = 'work-start'`),
+      )
+    )[0]?.id;
+  const writes: readonly [why: string, path: string, body: () => Promise<object> | object][] = [
+    ['an edge drawn', '/api/reconcile/tape', () => ({ block: piece(0, 480), becomes: [piece(0, 400)] })],
+    ['a stretch added', '/api/reconcile/tape', () => ({ block: null, becomes: [piece(500, 520)] })],
+    ['a preview of one', '/api/reconcile/tape/preview', () => ({ block: piece(0, 480), becomes: [] })],
+    [
+      'hours written down',
+      '/api/reconcile/hours',
+      () => ({
+        rows: [
+          {
+            entry: null,
+            technician: shop.ada,
+            target: shop.strip,
+            workType: 'run',
+            day: '2026-03-03',
+            seconds: 60,
+          },
+        ],
+      }),
+    ],
+    [
+      'an entry of the desk',
+      '/api/ledger/entries',
+      () => line({ type: 'work-stop', at: at(400), technician: shop.ada }),
+    ],
+    [
+      'hours of the desk',
+      '/api/ledger/entries',
+      () =>
+        line({ type: 'hours', day: '2026-03-03', seconds: 60, technician: shop.ada, targets: [shop.strip] }),
+    ],
+    ['a void', '/api/ledger/entries', async () => line({ type: 'void', target: await start() })],
+    [
+      'an amendment',
+      '/api/ledger/entries',
+      async () => line({ type: 'amend', target: await start(), set: { at: at(7 * DAY) } }),
+    ],
+  ];
+
+  test.each(writes)('takes nothing from the desk: %s', async (_why, path, body) => {
+    await approve();
+    await close();
+    const { status, body: told } = await post(path, await body());
+    expect(status).toBeGreaterThanOrEqual(409);
+    expect(JSON.stringify(told)).toMatch(/closed pay period|closed_day/);
+    expect((await period()).totals.chargedSeconds).toBe(8 * 3600);
+    expect(await ownDays()).toMatchObject([{ chargedSeconds: 8 * 3600 }]);
+  });
+
+  test('an undo of what was done before is refused too', async () => {
+    const { entries } = (
+      await post('/api/reconcile/tape', { block: piece(0, 480), becomes: [piece(0, 400)] })
+    ).body as { entries: string[] };
+    await approve();
+    await close();
+    expect((await post('/api/reconcile/undo', { entries })).status).toBe(422);
+  });
+});

@@ -1,0 +1,227 @@
+import type { PayPeriodJson } from '@wergon/contract/pay';
+import { payPeriodOf } from '@wergon/core/pay';
+import type { ClosedLine, PayPeriod } from '@wergon/core/pay';
+import { formatCents, toCents } from '@wergon/core/money';
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { refuse } from '../app/problem.ts';
+import type { RouteRefusal } from '../app/problem.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { findHead } from '../ledger/record.ts';
+import { writeDecision } from '../reconcile/decisions.ts';
+import { titleOf } from '../reconcile/effect.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import {
+  findAdjustments,
+  findPeriod,
+  isPayable,
+  loadClosedLines,
+  loadClosedPeriods,
+  nextPeriod,
+  payRuleOf,
+  stampOfPeriod,
+} from './periods.ts';
+import { loadShiftDays } from './shiftDays.ts';
+import type { ShiftDay } from './shiftDays.ts';
+
+/** So many closed periods are listed. */
+const LISTED = 26;
+
+export function mountPay(mount: Mount, { database, clock, facts, journal }: Context): void {
+  mount('payPeriods', async () => {
+    const known = await facts.get();
+    const now = clock.now();
+    return ok({
+      asOf: formatInstant(now),
+      periods: await readSql(database, (sql) => listPeriods(sql, known, now)),
+    });
+  });
+
+  mount('payPeriod', async ({ query, who }) => {
+    const known = await facts.get();
+    const now = clock.now();
+    const seesRates = who.kind === 'desk' && who.rights.has('rates.see');
+    const mayReopen = who.kind === 'desk' && who.rights.has('pay.reopen');
+    const found = await readSql(database, (sql) => {
+      const seen = seePeriod(sql, known, query.firstDay, now);
+      return seen && writePeriod(known, seen, now, seesRates, mayReopen);
+    });
+    return found ? ok(found) : refuse('pay.no_such_period');
+  });
+
+  mount('closePeriod', async ({ body: { firstDay, stamp }, who }) => {
+    if (who.kind !== 'desk') return refuse('access.not_signed_in');
+    const kept: { refusal?: RouteRefusal } = {};
+    await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
+      const now = clock.now();
+      const seen = seePeriod(sql, known, firstDay, now);
+      const refusal = seen ? refusalToClose(seen) : 'pay.no_such_period';
+      if (!seen || refusal || seen.stamp !== stamp) {
+        kept.refusal = refuse(refusal ?? 'approve.changed');
+        return [];
+      }
+      const { period, days, adjustments } = seen;
+      const lines = days.filter((each) => isPayable(known, each)).flatMap((each) => each.lines);
+      const { hash } = findHead(sql);
+      const decision = { type: 'close', ...spanOf(period), lines, adjustments, head: hash } as const;
+      return [writeDecision({ ...decision, by: who.user.name }, now)];
+    });
+    return kept.refusal ?? ok(null);
+  });
+
+  mount('reopenPeriod', async ({ body: { firstDay, reason }, who }) => {
+    if (who.kind !== 'desk') return refuse('access.not_signed_in');
+    const kept: { refusal?: RouteRefusal } = {};
+    await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) => {
+      if (loadClosedPeriods(sql).at(-1)?.firstDay !== firstDay) {
+        kept.refusal = refuse('pay.not_last_closed');
+        return [];
+      }
+      return [writeDecision({ type: 'reopen', firstDay, reason, by: who.user.name }, clock.now())];
+    });
+    return kept.refusal ?? ok(null);
+  });
+}
+
+const spanOf = ({ firstDay, lastDay }: PayPeriod): PayPeriod => ({ firstDay, lastDay });
+
+function listPeriods(sql: Sql, facts: ShopFacts, now: Instant) {
+  const today = facts.zone.dayAt(now);
+  const open: PayPeriod[] = [];
+  for (
+    let period = nextPeriod(sql, facts, now);
+    period.firstDay <= today;
+    period = payPeriodOf((period.lastDay + 1) as LocalDay, payRuleOf(facts))
+  )
+    open.unshift(period);
+  const closed = loadClosedPeriods(sql).slice(-LISTED).reverse();
+  return [
+    ...open.map((period) => ({
+      ...textOf(period),
+      state: period.lastDay < today ? ('over' as const) : ('running' as const),
+      closedBy: null,
+      closedAt: null,
+    })),
+    ...closed.map((period) => ({
+      ...textOf(period),
+      state: 'closed' as const,
+      closedBy: period.closedBy,
+      closedAt: formatInstant(period.at),
+    })),
+  ];
+}
+
+const textOf = ({ firstDay, lastDay }: PayPeriod) => ({
+  firstDay: formatDay(firstDay),
+  lastDay: formatDay(lastDay),
+});
+
+/** A period as it stands: its shift days, and the adjustments that it takes or has taken. */
+type Seen = {
+  readonly period: PayPeriod;
+  readonly closed: ReturnType<typeof loadClosedPeriods>[number] | undefined;
+  readonly isNext: boolean;
+  readonly isLastClosed: boolean;
+  readonly isOver: boolean;
+  readonly days: readonly ShiftDay[];
+  /** What a closed period keeps; of an open one what it would keep. */
+  readonly lines: readonly ClosedLine[];
+  readonly adjustments: readonly ClosedLine[];
+  readonly stamp: string;
+};
+
+function seePeriod(sql: Sql, facts: ShopFacts, firstDay: LocalDay, now: Instant): Seen | undefined {
+  const period = findPeriod(sql, facts, firstDay, now);
+  if (!period) return undefined;
+  const periods = loadClosedPeriods(sql);
+  const closed = periods.find((each) => each.firstDay === firstDay);
+  const isNext = nextPeriod(sql, facts, now).firstDay === firstDay;
+  const days = loadShiftDays(sql, facts, spanOf(period), now);
+  const kept = closed && loadClosedLines(sql, firstDay);
+  const adjustments = kept ? kept.adjustments : isNext ? findAdjustments(sql, facts, now) : [];
+  return {
+    period,
+    closed,
+    isNext,
+    isLastClosed: periods.at(-1)?.firstDay === firstDay,
+    isOver: period.lastDay < facts.zone.dayAt(now),
+    days,
+    lines: kept ? kept.own : days.flatMap(({ lines }) => lines),
+    adjustments,
+    stamp: stampOfPeriod(days, adjustments),
+  };
+}
+
+const refusalToClose = ({ closed, isNext, isOver }: Seen) =>
+  closed ? 'pay.closed' : !isOver ? 'pay.not_over' : !isNext ? 'pay.earlier_open' : undefined;
+
+const REFUSALS = {
+  'pay.closed': 'closed',
+  'pay.not_over': 'not-over',
+  'pay.earlier_open': 'earlier-open',
+} as const;
+
+function writePeriod(
+  facts: ShopFacts,
+  seen: Seen,
+  now: Instant,
+  seesRates: boolean,
+  mayReopen: boolean,
+): PayPeriodJson {
+  const { period, closed, days, lines, adjustments } = seen;
+  const refusal = refusalToClose(seen);
+  const money = (items: readonly ClosedLine[]) =>
+    seesRates ? formatCents(toCents(items.reduce((sum, { cost }) => sum + (cost ?? 0), 0))) : null;
+  const secondsOf = (items: readonly { readonly seconds: number }[]) =>
+    items.reduce((sum, { seconds }) => sum + seconds, 0);
+  const people = [...facts.technicians.values()].flatMap(({ id, name, department }) => {
+    const own = days.filter(({ technician }) => technician === id);
+    const kept = lines.filter(({ technician }) => technician === id);
+    // Closed is closed: what a closed period did not take is no longer its open part.
+    const open = closed ? [] : own.filter((each) => !isPayable(facts, each));
+    if (own.length === 0 && kept.length === 0) return [];
+    return {
+      technician: id,
+      name,
+      department,
+      attendedSeconds: own.reduce((sum, { attendedSeconds }) => sum + attendedSeconds, 0),
+      chargedSeconds: secondsOf(kept),
+      unapprovedSeconds: open.reduce((sum, { chargedSeconds }) => sum + chargedSeconds, 0),
+      openDays: open.map(({ day }) => formatDay(day)),
+      cost: money(kept),
+    };
+  });
+  const sum = (of: (person: (typeof people)[number]) => number) =>
+    people.reduce((total, person) => total + of(person), 0);
+  return {
+    ...textOf(period),
+    asOf: formatInstant(now),
+    state: closed ? 'closed' : seen.isOver ? 'over' : 'running',
+    closedBy: closed?.closedBy ?? null,
+    closedAt: closed ? formatInstant(closed.at) : null,
+    head: closed?.head ?? null,
+    refusal: refusal ? REFUSALS[refusal] : null,
+    canReopen: mayReopen && seen.isLastClosed,
+    stamp: seen.stamp,
+    people,
+    totals: {
+      attendedSeconds: sum(({ attendedSeconds }) => attendedSeconds),
+      chargedSeconds: sum(({ chargedSeconds }) => chargedSeconds),
+      unapprovedSeconds: sum(({ unapprovedSeconds }) => unapprovedSeconds),
+      adjustedSeconds: secondsOf(adjustments),
+      cost: money([...lines, ...adjustments]),
+    },
+    adjustments: adjustments.map((each) => ({
+      name: facts.technicians.get(each.technician)?.name ?? each.technician,
+      shiftDay: formatDay(each.shiftDay),
+      title: titleOf(facts, each.target),
+      workType: each.workType,
+      seconds: each.seconds,
+      cost: seesRates && each.cost !== null ? formatCents(each.cost) : null,
+    })),
+  };
+}

@@ -1,0 +1,36 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import { plannedMinutes, plannedOn } from '@wergon/core/people';
+import type { ShiftPlan, WorkPattern } from '@wergon/core/people';
+import { toDay } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { ClosedDayEntity } from '../shop/entities.ts';
+import { AbsenceEntity, PatternEntity } from './entities.ts';
+
+/** What a day was to be for a person: its shift, its paid length, and why there is none. */
+export type Planned = {
+  readonly plan: ShiftPlan | undefined;
+  readonly seconds: number;
+  readonly absence: string | undefined;
+};
+export type Plans = (technician: string, day: LocalDay) => Planned;
+
+/** Reads the plans of everybody for some days. */
+export async function loadPlans(em: EntityManager, firstDay: LocalDay, lastDay: LocalDay): Promise<Plans> {
+  const patterns = new Map<string, WorkPattern[]>();
+  for (const { technician, fromDay, weeks } of await em.findAll(PatternEntity))
+    patterns.set(technician, [...(patterns.get(technician) ?? []), { from: toDay(fromDay), weeks }]);
+  const within = { day: { $gte: firstDay, $lte: lastDay } };
+  const absences = new Map(
+    (await em.find(AbsenceEntity, within)).map(({ technician, day, kind }) => [`${technician} ${day}`, kind]),
+  );
+  const closed = new Set((await em.find(ClosedDayEntity, within)).map(({ day }) => day));
+  return (technician, day) => {
+    const absence = absences.get(`${technician} ${day}`);
+    const planned = plannedOn(patterns.get(technician) ?? [], closed.has(day), absence !== undefined, day);
+    return {
+      plan: planned.kind === 'work' ? planned.plan : undefined,
+      seconds: planned.kind === 'work' ? plannedMinutes(planned.plan) * 60 : 0,
+      absence: planned.kind === 'absent' ? absence : planned.kind === 'closed' ? 'closed' : undefined,
+    };
+  };
+}

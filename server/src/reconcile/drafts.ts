@@ -1,0 +1,45 @@
+import { randomUUID } from 'node:crypto';
+import { ok } from '@wergon/core/result';
+import { formatInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { refuse } from '../app/problem.ts';
+import { DraftEntity } from './entities.ts';
+
+/** Rows that still lack something, kept for whoever wrote them; outside the journal, counted nowhere. */
+export function mountDrafts(mount: Mount, { database, clock }: Context): void {
+  mount('drafts', async ({ who }) => {
+    if (who.kind !== 'desk') return refuse('access.not_signed_in');
+    const rows = await database.em.fork().find(DraftEntity, { user: who.user.id }, { orderBy: { at: 1 } });
+    return ok({
+      drafts: rows.map(({ id, at, fields }) => ({
+        id,
+        at: formatInstant(at as Instant),
+        by: who.user.name,
+        fields,
+      })),
+    });
+  });
+
+  mount('saveDraft', async ({ body: { id, fields }, who }) => {
+    if (who.kind !== 'desk') return refuse('access.not_signed_in');
+    const em = database.em.fork();
+    if (id === null) {
+      const made = randomUUID();
+      await em.insert(DraftEntity, { id: made, user: who.user.id, at: clock.now(), fields });
+      return ok({ id: made });
+    }
+    // The age of a draft is that of its first word.
+    const kept = await em.nativeUpdate(DraftEntity, { id, user: who.user.id }, { fields });
+    return kept === 0 ? refuse('record.not_found') : ok({ id });
+  });
+
+  mount('dropDraft', async ({ param, who }) => {
+    if (who.kind !== 'desk') return refuse('access.not_signed_in');
+    const gone = await database.em
+      .fork()
+      .nativeDelete(DraftEntity, { id: param('draft'), user: who.user.id });
+    return gone === 0 ? refuse('record.not_found') : ok(null);
+  });
+}

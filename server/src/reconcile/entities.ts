@@ -1,0 +1,14 @@
+import { defineEntity, p } from '@mikro-orm/core';
+import type { DraftFields } from '@wergon/contract/reconcile';
+
+/** A row of a paper slip that still lacks something: outside the journal, counted nowhere. */
+export const DraftEntity = defineEntity({
+  name: 'Draft',
+  tableName: 'draft_row',
+  properties: {
+    id: p.string().primary(),
+    user: p.string().index(),
+    at: p.integer(),
+    fields: p.json<DraftFields>(),
+  },
+});

@@ -1,0 +1,56 @@
+import type { TargetJson } from '@wergon/contract/reconcile';
+import { ok } from '@wergon/core/result';
+import { inForceAt } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { readSql } from '../db/index.ts';
+import { loadFinished } from '../ledger/strands.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+
+/** As many as a list under a field shows. */
+const SHOWN = 12;
+
+/** What time can be put on, by words or by a scanned code; closed orders are left out. */
+export function mountTargets(mount: Mount, { database, clock, facts }: Context): void {
+  mount('targets', async ({ query }) => {
+    const known = await facts.get();
+    const finished = await readSql(database, loadFinished);
+    const words = query.search.trim().toLowerCase();
+    const all = candidates(known, clock.now(), finished);
+    const coded = words === '' ? undefined : all.find(({ code }) => code.toLowerCase() === words);
+    if (coded) return ok({ targets: [coded.target], exact: coded.target.id });
+    const parts = words.split(/\s+/).filter((part) => part !== '');
+    const found = all.filter(({ text }) => parts.every((part) => text.includes(part)));
+    return ok({ targets: found.slice(0, SHOWN).map(({ target }) => target), exact: null });
+  });
+}
+
+type Candidate = { readonly target: TargetJson; readonly code: string; readonly text: string };
+
+function candidates(facts: ShopFacts, now: Instant, finished: ReadonlySet<string>): Candidate[] {
+  const activities = [...facts.activities.values()].filter(({ isOff }) => !isOff);
+  const tasks = [...facts.tasks.values()].flatMap((task): Candidate[] => {
+    const order = facts.orders.get(task.order);
+    if (!order || !task.isAccepted || inForceAt(order.states, now) === 'closed') return [];
+    const title = `${order.number} ${task.title}`;
+    const more = [order.customer, ...(finished.has(task.id) ? ['finished'] : [])].filter(
+      (each) => each !== '',
+    );
+    return [
+      {
+        target: { id: task.id, kind: 'task', title, more: more.join(', ') },
+        code: task.code,
+        text: `${title} ${order.customer} ${order.title}`.toLowerCase(),
+      },
+    ];
+  });
+  return [
+    ...tasks,
+    ...activities.map(({ id, title, code }): Candidate => ({
+      target: { id, kind: 'activity', title, more: 'indirect' },
+      code,
+      text: `${title} indirect`.toLowerCase(),
+    })),
+  ];
+}

@@ -1,0 +1,10 @@
+import { DEFAULT_SETTINGS } from '@wergon/contract/shop';
+import type { Settings } from '@wergon/contract/shop';
+import type { Shop } from './entities.ts';
+
+/** The shop's settings: what was chosen, and the defaults for the rest. */
+export const settingsOf = ({ name, settings }: Shop): Settings => ({
+  ...DEFAULT_SETTINGS,
+  ...settings,
+  name,
+});
