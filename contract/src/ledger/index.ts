@@ -5,5 +5,7 @@ export type { FieldProblem } from './problem.ts';
 export { factsOf, replayScenario } from './replay.ts';
 export { scanSchema } from './scan.ts';
 export type { ScanJson } from './scan.ts';
+export { trailQuery, trailSchema, verifiedSchema, verifySchema } from './trail.ts';
+export type { TrailJson } from './trail.ts';
 export { parseScenario, policySchema, rateRecordSchema } from './scenario.ts';
 export type { Scenario } from './scenario.ts';

@@ -74,6 +74,27 @@ export const weekSchema = z.strictObject({
 });
 export type WeekJson = z.output<typeof weekSchema>;
 
+export const jobWeekQuery = z.strictObject({ target, day: dayText });
+
+/** A week of one task or activity, by the people who were on it or may be. */
+export const jobWeekSchema = z.strictObject({
+  asOf: z.string(),
+  target: z.string(),
+  title: z.string(),
+  days: z.array(z.strictObject({ day: z.string(), isClosed: z.boolean(), isFuture: z.boolean() })),
+  people: z.array(
+    z.strictObject({
+      technician: z.string(),
+      name: z.string(),
+      department: z.string(),
+      cells: z.array(cell),
+      totalSeconds: z.number(),
+    }),
+  ),
+  totalSeconds: z.number(),
+});
+export type JobWeekJson = z.output<typeof jobWeekSchema>;
+
 /** A row as far as it has been written: every field may still be missing. */
 export const draftFieldsSchema = z.strictObject({
   technician: z.string().max(200).default(''),

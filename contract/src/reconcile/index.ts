@@ -1,14 +1,18 @@
+export { accountedSchema } from './accounted.ts';
+export type { AccountedJson } from './accounted.ts';
 export { approvalsSchema, approveSchema, unapproveSchema } from './approval.ts';
 export type { ApprovalsJson } from './approval.ts';
 export {
   draftFieldsSchema,
   draftsSchema,
   enterHoursSchema,
+  jobWeekQuery,
+  jobWeekSchema,
   saveDraftSchema,
   weekQuery,
   weekSchema,
 } from './hours.ts';
-export type { DraftFields, DraftJson, EnterHours, WeekJson } from './hours.ts';
+export type { DraftFields, DraftJson, EnterHours, JobWeekJson, WeekJson } from './hours.ts';
 export {
   acceptSchema,
   answeredSchema,

@@ -1,5 +1,5 @@
-import { collect, deriveAttendance, noStrands, settleAt } from '../ledger/index.ts';
-import type { Presence, Running, Stint, Strands } from '../ledger/index.ts';
+import { collect, deriveAttendance, noStrands, settleAt, sumAccounted } from '../ledger/index.ts';
+import type { AttendanceDay, Presence, Running, Stint, Strands } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { inForceAt, subtract, toInstant } from '../time/index.ts';
 import type { Instant, LocalDay, Seconds, Span } from '../time/index.ts';
@@ -127,13 +127,12 @@ export function accountedShare(
   day: LocalDay,
   now: Instant,
 ): number | null {
-  let attended = 0;
-  let explained = 0;
+  const days: AttendanceDay[] = [];
   for (const [technician, before] of settled) {
     const known = board.technicians.get(technician);
     const tail = noStrands();
     if (known) collect(tail, settleAt(technician, known.state, now, board.facts.policy).settled);
-    const { days } = deriveAttendance(
+    const derived = deriveAttendance(
       {
         technician,
         stints: [...before.stints, ...tail.stints],
@@ -143,11 +142,9 @@ export function accountedShare(
       },
       board.facts,
     );
-    const own = days.find((each) => each.day === day);
-    attended += own?.attendedSeconds ?? 0;
-    explained += own ? own.insideSeconds + own.enteredSeconds : 0;
+    days.push(...derived.days.filter((each) => each.day === day));
   }
-  return attended === 0 ? null : Math.min(1, explained / attended);
+  return sumAccounted(days).share;
 }
 
 /** An instant on a local day, by its wall clock in seconds since midnight; for rulers. */

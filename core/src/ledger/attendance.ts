@@ -47,6 +47,26 @@ const isUncounted = (stint: Stint, facts: LedgerFacts): boolean =>
     return known?.kind === 'activity' && !inForceAt(known.counts, stint.from);
   });
 
+/** Attended seconds of some days, and those of them that found nothing to be charged to. Of a day with more written
+ *  down than it lacks, the rest explains no other day. `share` is accounted time from 0 to 1, `null` where nobody has
+ *  attended. Source: docs/ledger.md, section 7. */
+export function sumAccounted(days: readonly AttendanceDay[]): {
+  readonly attendedSeconds: Seconds;
+  readonly unaccountedSeconds: Seconds;
+  readonly share: number | null;
+} {
+  let [attended, missing] = [0, 0];
+  for (const { attendedSeconds, insideSeconds, enteredSeconds } of days) {
+    attended += attendedSeconds;
+    missing += Math.max(0, attendedSeconds - insideSeconds - enteredSeconds);
+  }
+  return {
+    attendedSeconds: toSeconds(attended),
+    unaccountedSeconds: toSeconds(missing),
+    share: attended === 0 ? null : (attended - missing) / attended,
+  };
+}
+
 /** Attended and charged time per local day, and the loose ends that come from holding them against each other:
  *  gaps and work outside a shift. Source: docs/ledger.md, section 7. */
 export function deriveAttendance(

@@ -26,5 +26,18 @@ export function formatHours(length: Seconds, style: HoursStyle): string {
   }
 }
 
+/** Reads a length as a hand writes it: `1:30`, `1.5`, `1,5`, `2`, or `0:45:30`. Seconds, cut off; absent for anything
+ *  else. A dot or comma is decimal, a colon parts hours from minutes. */
+export function parseHours(text: string): Seconds | undefined {
+  const clock = /^(\d{1,3}):([0-5]\d)(?::([0-5]\d))?$/.exec(text.trim());
+  if (clock) return toSeconds(Number(clock[1]) * 3600 + Number(clock[2]) * 60 + Number(clock[3] ?? 0));
+  const decimal = /^(\d{0,3})(?:[.,](\d{1,4}))?$/.exec(text.trim());
+  if (!decimal || (decimal[1] === '' && decimal[2] === undefined)) return undefined;
+  const [whole = '', part = ''] = decimal.slice(1);
+  // Counted in ten-thousandths of an hour: floating point would turn 0.7 into a second less.
+  const share = Number(whole || '0') * 10_000 + Number(part.padEnd(4, '0'));
+  return toSeconds(Math.floor((share * 3600) / 10_000));
+}
+
 /** Whole hours as a length. */
 export const secondsOfHours = (hours: number): Seconds => toSeconds(hours * 3600);

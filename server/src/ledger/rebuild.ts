@@ -104,21 +104,35 @@ function rebuildClock(sql: Sql, entry: Entry, envelopeText: string): void {
   if (isClockAhead(entry.at, recorded.value)) sql.insert('loose_end', [clockLooseEnd(entry, recorded.value)]);
 }
 
-/** Walks the chain; gives the number of entries, and the first one that does not fit, if there is one. */
+type Walked = { readonly count: number; readonly hash: string; readonly broken: number | undefined };
+
+/** Walks the chain from an entry and its hash on, a number of entries at the most; gives how far it came. */
+export function verifyPart(sql: Sql, after: number, hash: string, most: number): Walked {
+  let [count, previous] = [after, hash];
+  const rows = sql.all<JournalRow>(
+    'select "seq", "id", "type", "body", "envelope", "hash" from "journal" where "seq" > ? order by "seq" limit ?',
+    [after, most],
+  );
+  for (const { seq, id, type, body, envelope, hash: own } of rows) {
+    const entry = JSON.parse(body) as { readonly id: unknown; readonly type: unknown };
+    const isItself = entry.id === id && entry.type === type && (JSON.parse(envelope) as Envelope).seq === seq;
+    const isNext = seq === count + 1 && isItself;
+    if (!isNext || chainHash(body, envelope, previous) !== own) return { count, hash: previous, broken: seq };
+    previous = own;
+    count += 1;
+  }
+  return { count, hash: previous, broken: undefined };
+}
+
+/** Walks the whole chain; gives the number of entries, and the first one that does not fit, if there is one. */
 export const verifyChain = (
   database: Database,
 ): Promise<{ readonly count: number; readonly broken: number | undefined }> =>
   readSql(database, (sql) => {
-    let previous = GENESIS;
-    let count = 0;
-    for (const { seq, id, type, body, envelope, hash } of journalRows(sql)) {
-      const entry = JSON.parse(body) as { readonly id: unknown; readonly type: unknown };
-      const isItself =
-        entry.id === id && entry.type === type && (JSON.parse(envelope) as Envelope).seq === seq;
-      const isNext = seq === count + 1 && isItself;
-      if (!isNext || chainHash(body, envelope, previous) !== hash) return { count, broken: seq };
-      previous = hash;
-      count += 1;
+    let walked: Walked = { count: 0, hash: GENESIS, broken: undefined };
+    for (;;) {
+      const next = verifyPart(sql, walked.count, walked.hash, ROWS_AT_ONCE);
+      if (next.broken !== undefined || next.count === walked.count) return next;
+      walked = next;
     }
-    return { count, broken: undefined };
   });

@@ -14,11 +14,14 @@ import type { Sql } from '../db/index.ts';
 import { writeOutcome } from '../station/routes.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { readBatch } from './readBatch.ts';
+import { mountTrail } from './trail.ts';
 import { loadNames, loadScan } from './scans.ts';
 import type { Names } from './scans.ts';
 import { loadHours, loadStates, loadStints } from './strands.ts';
 
-export function mountLedger(mount: Mount, { database, clock, facts, journal }: Context): void {
+export function mountLedger(mount: Mount, context: Context): void {
+  const { database, clock, facts, journal } = context;
+  mountTrail(mount, context);
   mount('deskEntries', async ({ body, who }) => {
     if (who.kind !== 'desk') return refuse('access.not_signed_in');
     const { outcomes, seq } = await journal.appendAll(

@@ -60,5 +60,6 @@ const around = (envelope: string, names: Names) => {
   return { author: names.get(author.id) ?? author.id, recordedAt, source };
 };
 
-const sayValue = (value: unknown): string =>
+/** A value of an entry's field as text; empty for none. */
+export const sayValue = (value: unknown): string =>
   value === undefined || value === null ? '' : Array.isArray(value) ? value.join(', ') : String(value);

@@ -22,6 +22,8 @@ import { mountDrafts } from './drafts.ts';
 import { mountHours } from './hours.ts';
 import { mountTape } from './tape.ts';
 import { mountTargets } from './targets.ts';
+import { mountAccounted } from './accounted.ts';
+import { mountJobWeek } from './jobWeek.ts';
 import { mountWeek } from './week.ts';
 import { findLooseEnds } from './looseEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
@@ -43,6 +45,8 @@ export function mountReconcile(mount: Mount, context: Context): void {
   mountTape(mount, context, act);
   mountTargets(mount, context);
   mountWeek(mount, context);
+  mountJobWeek(mount, context);
+  mountAccounted(mount, context);
   mountHours(mount, context, act);
   mountDrafts(mount, context);
   mountApprovals(mount, context);

@@ -12,6 +12,7 @@ const PLACES = [
   { to: '/floor', key: 'f', word: 'Floor', right: 'floor.see' },
   { to: '/work', key: 'w', word: 'Work', right: 'work.see' },
   { to: '/reconcile', key: 'r', word: 'Reconcile', right: 'reconcile.see' },
+  { to: '/pay', key: 'p', word: 'Pay', right: 'pay.see' },
   { to: '/shop', key: 's', word: 'Shop', right: 'floor.see' },
 ] as const;
 const { data } = useQuery({
@@ -37,7 +38,7 @@ const figures = computed((): Partial<Record<string, string>> =>
     : {},
 );
 const KEYS = [
-  ['f  w  r  s', 'go to Floor, Work, Reconcile, Shop'],
+  ['f  w  r  p  s', 'go to Floor, Work, Reconcile, Pay, Shop'],
   ['← →', 'a day or a week back or on'],
   ['0', 'today'],
   ['/', 'search'],

@@ -21,6 +21,12 @@ export function sayClock(zone: Zone, at: Instant): string {
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
 }
 
+/** A day and the wall clock to the second, `Tue 24 Nov 13:37:05`. */
+export function sayInstant(zone: Zone, at: Instant): string {
+  const seconds = String(zone.clockAt(at) % 60).padStart(2, '0');
+  return `${sayDay(zone.dayAt(at))} ${sayClock(zone, at)}:${seconds}`;
+}
+
 /** The ISO 8601 week that a day lies in. */
 export function weekOf(day: LocalDay): number {
   const thursday = day - ((day + 3) % 7) + 3;

@@ -1,4 +1,5 @@
 import type { Board, Lane } from '@wergon/core/floor';
+import { toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 
 const HOUR = 3600;
@@ -13,7 +14,21 @@ export type TapeScale = {
   readonly place: (at: Instant) => number;
   /** Where an hour of the wall clock stands. */
   readonly placeHour: (hour: number) => number;
+  /** The instant at a share of the width, to the second. */
+  readonly at: (share: number) => Instant;
 };
+
+/** The ruler from one hour of a day to another. */
+export function createHourScale(midnight: Instant, fromHour: number, toHour: number): TapeScale {
+  const placeHour = (hour: number) => (hour - fromHour) / (toHour - fromHour);
+  return {
+    fromHour,
+    toHour,
+    placeHour,
+    place: (at) => placeHour((at - midnight) / HOUR),
+    at: (share) => toInstant(Math.round(midnight + (fromHour + share * (toHour - fromHour)) * HOUR)),
+  };
+}
 
 export function createTapeScale(board: Board, lanes: readonly Lane[], day: LocalDay): TapeScale {
   const midnight = board.facts.zone.startOf(day);
@@ -26,8 +41,7 @@ export function createTapeScale(board: Board, lanes: readonly Lane[], day: Local
     if (last) toHour = Math.max(toHour, Math.ceil((last.to - midnight) / HOUR));
   }
   toHour = Math.min(toHour, Math.ceil((nextMidnight - midnight) / HOUR));
-  const placeHour = (hour: number) => (hour - fromHour) / (toHour - fromHour);
-  return { fromHour, toHour, placeHour, place: (at) => placeHour((at - midnight) / HOUR) };
+  return createHourScale(midnight, fromHour, toHour);
 }
 
 /** How many people were charged to something, quarter hour by quarter hour, over the ruler. */

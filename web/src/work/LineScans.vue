@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import type { LineDetail, LineRow } from '@wergon/contract/work';
+import type { LineRow } from '@wergon/contract/work';
 import { readInstant } from '@wergon/contract/floor';
 import { callRoute } from '../desk/callRoute.ts';
-import { sayDay } from '../desk/dates.ts';
+import { sayInstant } from '../desk/dates.ts';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
+import ScanHistory from '../reconcile/ScanHistory.vue';
 
 const props = defineProps<{ line: LineRow; target: string }>();
 const desk = useDesk();
@@ -21,32 +22,7 @@ const query = useQuery({
   },
 });
 
-type Scan = LineDetail['stints'][number]['opened'];
-const WORDS: Readonly<Record<string, string>> = {
-  'shift-in': 'shift in',
-  'shift-out': 'shift out',
-  'break-start': 'break began',
-  'break-end': 'break ended',
-  'work-start': 'work start',
-  'work-stop': 'off task',
-  'task-done': 'task done',
-  hours: 'hours written down',
-  void: 'voided',
-  restore: 'restored',
-  amend: 'amended',
-};
-function clock(text: string): string {
-  if (!desk.zone) return '';
-  const at = readInstant(text);
-  const seconds = desk.zone.clockAt(at);
-  const two = (count: number) => String(count).padStart(2, '0');
-  const time = `${Math.floor(seconds / 3600)}:${two(Math.floor(seconds / 60) % 60)}:${two(seconds % 60)}`;
-  return `${sayDay(desk.zone.dayAt(at))} ${time}`;
-}
-const sayScan = (scan: Scan) =>
-  `${WORDS[scan.type] ?? scan.type}${scan.at === null ? '' : ` ${clock(scan.at)}`}, ${scan.source} at ${scan.author}, entry ${scan.seq}`;
-const sayCorrection = (correction: Scan['corrections'][number]) =>
-  `${WORDS[correction.type] ?? correction.type} by ${correction.author}, ${clock(correction.recordedAt)}${correction.why ? `: ${correction.why}` : ''}`;
+const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(text)) : '');
 </script>
 
 <template>
@@ -66,31 +42,16 @@ const sayCorrection = (correction: Scan['corrections'][number]) =>
         >
         <span v-if="stint.isCapped" class="attention"> · ended by the rule, because nobody said when</span>
         <ol>
-          <li>{{ sayScan(stint.opened) }}</li>
-          <li v-for="correction in stint.opened.corrections" :key="correction.recordedAt" class="correction">
-            {{ sayCorrection(correction) }}
-          </li>
-          <template v-if="stint.closed">
-            <li>{{ sayScan(stint.closed) }}</li>
-            <li
-              v-for="correction in stint.closed.corrections"
-              :key="correction.recordedAt"
-              class="correction"
-            >
-              {{ sayCorrection(correction) }}
-            </li>
-          </template>
+          <ScanHistory :scan="stint.opened" />
+          <ScanHistory v-if="stint.closed" :scan="stint.closed" />
         </ol>
       </div>
     </li>
     <li v-for="each in query.data.value.hours" :key="each.entry.id">
       <b class="figure">{{ desk.hours(each.seconds) }}</b>
       <div>
-        {{ sayScan(each.entry) }}
         <ol>
-          <li v-for="correction in each.entry.corrections" :key="correction.recordedAt" class="correction">
-            {{ sayCorrection(correction) }}
-          </li>
+          <ScanHistory :scan="each.entry" />
         </ol>
       </div>
     </li>
@@ -114,9 +75,5 @@ ol {
   color: var(--ink-2);
   font-size: 14px;
   list-style: none;
-}
-.correction {
-  padding-left: 18px;
-  color: var(--ink);
 }
 </style>

@@ -1,6 +1,8 @@
 import { z } from 'zod';
+import { trailQuery, trailSchema, verifiedSchema, verifySchema } from '../../ledger/index.ts';
 import {
   acceptSchema,
+  accountedSchema,
   answeredSchema,
   approvalsSchema,
   approveSchema,
@@ -8,6 +10,8 @@ import {
   draftsSchema,
   effectSchema,
   enterHoursSchema,
+  jobWeekQuery,
+  jobWeekSchema,
   looseEndsSchema,
   personDayQuery,
   personDaySchema,
@@ -115,6 +119,38 @@ export const RECONCILE_ROUTES = {
     summary: 'A person’s week, by task, activity and day',
     query: weekQuery,
     response: weekSchema,
+  },
+  jobWeek: {
+    method: 'get',
+    path: '/api/reconcile/job-week',
+    caller: 'ledger.correct',
+    summary: 'A week of one task or activity, by person and day',
+    query: jobWeekQuery,
+    response: jobWeekSchema,
+  },
+  accounted: {
+    method: 'get',
+    path: '/api/reconcile/accounted',
+    caller: 'reconcile.see',
+    summary: 'What became of attended time, by person, day and department',
+    query: days,
+    response: accountedSchema,
+  },
+  trail: {
+    method: 'get',
+    path: '/api/ledger/trail',
+    caller: 'ledger.see',
+    summary: 'The journal, newest first',
+    query: trailQuery,
+    response: trailSchema,
+  },
+  verifyChain: {
+    method: 'post',
+    path: '/api/ledger/verify',
+    caller: 'ledger.see',
+    summary: 'Walk a part of the chain of hashes',
+    body: verifySchema,
+    response: verifiedSchema,
   },
   enterHours: {
     method: 'post',

@@ -1,0 +1,40 @@
+import { z } from 'zod';
+
+/** What became of the time of some days, by person and day and by department. Seconds. */
+const parts = {
+  attendedSeconds: z.number(),
+  jobSeconds: z.number(),
+  indirectSeconds: z.number(),
+  breakSeconds: z.number(),
+  enteredSeconds: z.number(),
+  unaccountedSeconds: z.number(),
+  /** From 0 to 1; `null` where nobody has attended. */
+  share: z.number().nullable(),
+};
+
+export const accountedSchema = z.strictObject({
+  asOf: z.string(),
+  firstDay: z.string(),
+  lastDay: z.string(),
+  total: z.strictObject(parts),
+  departments: z.array(z.strictObject({ department: z.string(), ...parts })),
+  people: z.array(
+    z.strictObject({
+      technician: z.string(),
+      name: z.string(),
+      department: z.string(),
+      ...parts,
+      /** Indirect time by activity, the longest first. */
+      activities: z.array(z.strictObject({ title: z.string(), seconds: z.number() })),
+      days: z.array(
+        z.strictObject({
+          day: z.string(),
+          attendedSeconds: z.number(),
+          chargedSeconds: z.number(),
+          unaccountedSeconds: z.number(),
+        }),
+      ),
+    }),
+  ),
+});
+export type AccountedJson = z.output<typeof accountedSchema>;

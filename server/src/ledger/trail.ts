@@ -1,0 +1,133 @@
+import type { TrailJson } from '@wergon/contract/ledger';
+import type { ParsedQueryOf } from '@wergon/contract/routes';
+import type { TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { ok } from '@wergon/core/result';
+import { formatInstant } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import type { Envelope } from './envelope.ts';
+import { GENESIS } from './envelope.ts';
+import { verifyPart } from './rebuild.ts';
+import { loadNames, sayValue } from './scans.ts';
+import type { Names } from './scans.ts';
+
+const PAGE = 100;
+/** So many entries of the chain are walked in one call: others are answered in between. */
+const VERIFIED_AT_ONCE = 5_000;
+
+/** The journal to read, and its chain to walk. */
+export function mountTrail(mount: Mount, { database, facts }: Context): void {
+  mount('trail', async ({ query }) => {
+    const known = await facts.get();
+    const names = await loadNames(database);
+    return ok(await readSql(database, (sql) => loadTrail(sql, known, names, query)));
+  });
+
+  mount('verifyChain', async ({ body: { after, hash } }) =>
+    ok(
+      await readSql(database, (sql) => {
+        const part = verifyPart(sql, after, after === 0 ? GENESIS : hash, VERIFIED_AT_ONCE);
+        const [row] = sql.all<{ total: number }>('select count(*) as "total" from "journal"');
+        return { ...part, broken: part.broken ?? null, total: row?.total ?? 0 };
+      }),
+    ),
+  );
+}
+
+type Row = {
+  seq: number;
+  id: string;
+  stream: string;
+  type: string;
+  body: string;
+  envelope: string;
+  hash: string;
+};
+type Body = Readonly<Record<string, unknown>>;
+
+function loadTrail(sql: Sql, facts: ShopFacts, names: Names, asked: ParsedQueryOf<'trail'>): TrailJson {
+  const clauses: string[] = [];
+  const params: (string | number)[] = [];
+  const add = (clause: string, ...values: (string | number)[]) => {
+    clauses.push(clause);
+    params.push(...values);
+  };
+  const startOf = (day: LocalDay) => formatInstant(facts.zone.startOf(day));
+  if (asked.before !== undefined) add('"seq" < ?', asked.before);
+  if (asked.stream) add('"stream" = ?', asked.stream);
+  if (asked.type) add('"type" = ?', asked.type);
+  if (asked.corrections) add('"corrects" is not null');
+  if (asked.from !== undefined) add(`json_extract("envelope", '$.recordedAt') >= ?`, startOf(asked.from));
+  if (asked.to !== undefined)
+    add(`json_extract("envelope", '$.recordedAt') < ?`, startOf((asked.to + 1) as LocalDay));
+  // A correction is about whom its entry is about.
+  if (asked.technician !== undefined)
+    add(
+      `coalesce(json_extract("body", '$.technician'),
+         (select json_extract(o."body", '$.technician') from "journal" o where o."id" = "journal"."corrects")) = ?`,
+      asked.technician,
+    );
+  const rows = sql.all<Row>(
+    `select * from "journal" ${clauses.length > 0 ? `where ${clauses.join(' and ')}` : ''} order by "seq" desc limit ${PAGE}`,
+    params,
+  );
+  return {
+    entries: rows.map((row) => writeRow(sql, facts, names, row)),
+    next: rows.length < PAGE ? null : (rows.at(-1)?.seq ?? null),
+  };
+}
+
+function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson['entries'][number] {
+  const body = JSON.parse(row.body) as Body;
+  const { author, recordedAt, source } = JSON.parse(row.envelope) as Envelope;
+  const text = (field: string) => (typeof body[field] === 'string' ? body[field] : null);
+  const original = findOriginal(sql, text('target'));
+  const about = original ?? body;
+  const set = (body['set'] ?? {}) as Body;
+  const technician = about['technician'];
+  return {
+    seq: row.seq,
+    id: row.id,
+    stream: row.stream,
+    type: row.type,
+    at: text('at') ?? text('day'),
+    recordedAt,
+    author: names.get(author.id) ?? author.id,
+    source,
+    name:
+      typeof technician === 'string'
+        ? (facts.technicians.get(technician as TechnicianId)?.name ?? technician)
+        : null,
+    about: sayAbout(facts, about),
+    why: text('why') ?? text('reason') ?? text('text'),
+    changes: Object.entries(set).map(([field, after]) => ({
+      field,
+      before: sayValue(original?.[field]),
+      after: sayValue(after),
+    })),
+    hash: row.hash,
+  };
+}
+
+function findOriginal(sql: Sql, id: string | null): Body | undefined {
+  if (id === null) return undefined;
+  const [row] = sql.all<{ body: string }>('select "body" from "journal" where "id" = ?', [id]);
+  return row && (JSON.parse(row.body) as Body);
+}
+
+/** The tasks and activities that an entry names. */
+function sayAbout(facts: ShopFacts, { targets }: Body): string {
+  if (!Array.isArray(targets)) return '';
+  return (targets as TargetId[])
+    .map((target) => {
+      const task = facts.tasks.get(target);
+      const order = task && facts.orders.get(task.order);
+      return task ? `${order?.number ?? ''} ${task.title}` : (facts.activities.get(target)?.title ?? target);
+    })
+    .join(', ');
+}

@@ -1,0 +1,109 @@
+import type { AccountedJson } from '@wergon/contract/reconcile';
+import { deriveAttendance, piecesOf, sumAccounted, sumEntered } from '@wergon/core/ledger';
+import type { TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant, overlapSeconds } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { loadPersonStrands } from '../ledger/personStrands.ts';
+import { loadHours } from '../ledger/strands.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+
+/** Days that are told when nobody says which. */
+const DAYS = 7;
+
+type Person = AccountedJson['people'][number];
+type Parts = AccountedJson['total'];
+
+/** Whether every paid minute has found its work. Source: docs/ledger.md, section 7. */
+export function mountAccounted(mount: Mount, { database, clock, facts }: Context): void {
+  mount('accounted', async ({ query }) => {
+    const known = await facts.get();
+    const now = clock.now();
+    const lastDay = query.to ?? known.zone.dayAt(now);
+    const firstDay = query.from ?? ((lastDay - DAYS + 1) as LocalDay);
+    const people = await readSql(database, (sql) => loadPeople(sql, known, firstDay, lastDay, now));
+    const departments = [...new Set(people.map(({ department }) => department))].sort();
+    return ok({
+      asOf: formatInstant(now),
+      firstDay: formatDay(firstDay),
+      lastDay: formatDay(lastDay),
+      total: sumParts(people),
+      departments: departments.map((department) => ({
+        department,
+        ...sumParts(people.filter((person) => person.department === department)),
+      })),
+      people,
+    });
+  });
+}
+
+function loadPeople(
+  sql: Sql,
+  facts: ShopFacts,
+  firstDay: LocalDay,
+  lastDay: LocalDay,
+  now: Instant,
+): Person[] {
+  const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf((lastDay + 1) as LocalDay) };
+  const hours = loadHours(sql, firstDay, lastDay);
+  return [...facts.technicians.values()].flatMap(({ id, name, department }) => {
+    const technician = id as TechnicianId;
+    const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
+    const own = hours.filter((entry) => entry.technician === technician);
+    const days = deriveAttendance(
+      { technician, stints, shifts, breaks, enteredByDay: sumEntered(own) },
+      facts,
+    ).days.filter(({ day }) => day >= firstDay && day <= lastDay);
+    if (days.length === 0) return [];
+    let jobs = 0;
+    const activities = new Map<TargetId, number>();
+    const charge = (target: TargetId, seconds: number) => {
+      if (facts.tasks.has(target)) jobs += seconds;
+      else activities.set(target, (activities.get(target) ?? 0) + seconds);
+    };
+    for (const stint of stints)
+      for (const { day, target, seconds } of piecesOf(stint, facts))
+        if (day >= firstDay && day <= lastDay) charge(target, seconds);
+    for (const { targets, seconds } of own) if (targets[0] !== undefined) charge(targets[0], seconds);
+    const accounted = sumAccounted(days);
+    return {
+      technician: id,
+      name,
+      department,
+      ...accounted,
+      jobSeconds: jobs,
+      indirectSeconds: [...activities.values()].reduce((total, seconds) => total + seconds, 0),
+      breakSeconds: breaks.reduce((total, each) => total + overlapSeconds(each, span), 0),
+      enteredSeconds: days.reduce((total, day) => total + day.enteredSeconds, 0),
+      activities: [...activities]
+        .map(([target, seconds]) => ({ title: facts.activities.get(target)?.title ?? '', seconds }))
+        .sort((a, b) => b.seconds - a.seconds),
+      days: days.map((day) => ({
+        day: formatDay(day.day),
+        attendedSeconds: day.attendedSeconds,
+        chargedSeconds: day.chargedSeconds,
+        unaccountedSeconds: sumAccounted([day]).unaccountedSeconds,
+      })),
+    };
+  });
+}
+
+function sumParts(people: readonly Person[]): Parts {
+  const sum = (of: (person: Person) => number) => people.reduce((total, person) => total + of(person), 0);
+  const attended = sum(({ attendedSeconds }) => attendedSeconds);
+  const unaccounted = sum(({ unaccountedSeconds }) => unaccountedSeconds);
+  return {
+    attendedSeconds: attended,
+    jobSeconds: sum(({ jobSeconds }) => jobSeconds),
+    indirectSeconds: sum(({ indirectSeconds }) => indirectSeconds),
+    breakSeconds: sum(({ breakSeconds }) => breakSeconds),
+    enteredSeconds: sum(({ enteredSeconds }) => enteredSeconds),
+    unaccountedSeconds: unaccounted,
+    share: attended === 0 ? null : (attended - unaccounted) / attended,
+  };
+}

@@ -1,0 +1,108 @@
+import type { JobWeekJson } from '@wergon/contract/reconcile';
+import { piecesOf } from '@wergon/core/ledger';
+import type { HoursEntry, TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant, weekdayOf } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import { covers } from '../access/scope.ts';
+import type { User } from '../access/entities.ts';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { refuse } from '../app/problem.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { findClosedUntil } from '../ledger/decisionRows.ts';
+import { loadPersonStrands } from '../ledger/personStrands.ts';
+import { loadHours } from '../ledger/strands.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import { titleOf } from './effect.ts';
+
+const WEEK = 7;
+
+/** One job and many people: a lead writes a week down for his crew. */
+export function mountJobWeek(mount: Mount, { database, clock, facts }: Context): void {
+  mount('jobWeek', async ({ query: { target, day }, who }) => {
+    const known = await facts.get();
+    if (who.kind !== 'desk' || !known.targets.has(target)) return refuse('record.not_found');
+    const monday = (day - weekdayOf(day) + 1) as LocalDay;
+    return ok(
+      await readSql(database, (sql) => loadJobWeek(sql, known, who.user, target, monday, clock.now())),
+    );
+  });
+}
+
+type Cells = { scanned: number; isOpen: boolean; entered: { id: string; seconds: number }[] }[];
+
+function loadJobWeek(
+  sql: Sql,
+  facts: ShopFacts,
+  user: User,
+  target: TargetId,
+  monday: LocalDay,
+  now: Instant,
+): JobWeekJson {
+  const days = Array.from({ length: WEEK }, (_, i) => (monday + i) as LocalDay);
+  const span = { from: facts.zone.startOf(monday), to: facts.zone.startOf((monday + WEEK) as LocalDay) };
+  const hours = loadHours(sql, monday, (monday + WEEK - 1) as LocalDay);
+  const today = facts.zone.dayAt(now);
+  const closedUntil = findClosedUntil(sql);
+  const people = [...facts.technicians.values()]
+    .filter(
+      ({ id, leftOn }) => covers(user, facts, id as TechnicianId) && (leftOn == null || leftOn >= monday),
+    )
+    .map(({ id, name, department }) => {
+      const cells = cellsOf(sql, facts, id as TechnicianId, hours, target, monday, span, now);
+      return {
+        technician: id,
+        name,
+        department,
+        cells: cells.map(({ scanned, isOpen, entered }, i) => ({
+          day: formatDay((monday + i) as LocalDay),
+          scannedSeconds: scanned,
+          entered,
+          isOpen,
+        })),
+        totalSeconds: cells.reduce(
+          (sum, { scanned, entered }) => entered.reduce((own, { seconds }) => own + seconds, sum + scanned),
+          0,
+        ),
+      };
+    });
+  return {
+    asOf: formatInstant(now),
+    target,
+    title: titleOf(facts, target),
+    days: days.map((day) => ({
+      day: formatDay(day),
+      isClosed: closedUntil !== null && day <= closedUntil,
+      isFuture: day > today,
+    })),
+    people,
+    totalSeconds: people.reduce((sum, { totalSeconds }) => sum + totalSeconds, 0),
+  };
+}
+
+function cellsOf(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  hours: readonly HoursEntry[],
+  target: TargetId,
+  monday: LocalDay,
+  span: Parameters<typeof loadPersonStrands>[3],
+  now: Instant,
+): Cells {
+  const cells: Cells = Array.from({ length: WEEK }, () => ({ scanned: 0, isOpen: false, entered: [] }));
+  for (const stint of loadPersonStrands(sql, facts, technician, span, now).stints)
+    for (const piece of piecesOf(stint, facts)) {
+      const cell = cells[piece.day - monday];
+      if (piece.target !== target || !cell) continue;
+      cell.scanned += piece.seconds;
+      cell.isOpen ||= stint.open && piece.to === stint.to;
+    }
+  for (const { id, technician: who, targets, workType = 'run', day, seconds } of hours)
+    if (who === technician && targets[0] === target && workType === 'run')
+      cells[day - monday]?.entered.push({ id, seconds });
+  return cells;
+}

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import { atWallClock, parseClock } from '@wergon/core/time';
+import type { Instant, LocalDay, Zone } from '@wergon/core/time';
+import { sayClock } from '../../desk/dates.ts';
+
+/** A time of day that is typed; it stays on the day on which it was, and is kept only when it can be read. */
+const props = defineProps<{ label: string; zone: Zone; day: LocalDay }>();
+const at = defineModel<Instant>({ required: true });
+const text = ref(sayClock(props.zone, at.value));
+const isWrong = ref(false);
+watch(at, (now) => {
+  text.value = sayClock(props.zone, now);
+  isWrong.value = false;
+});
+function read(): void {
+  const seconds = parseClock(text.value);
+  isWrong.value = seconds === undefined;
+  if (seconds === undefined || text.value === sayClock(props.zone, at.value)) return;
+  at.value = atWallClock(props.zone, props.zone.dayAt(at.value), seconds);
+}
+</script>
+
+<template>
+  <input
+    v-model="text"
+    class="form-control form-control-sm figure"
+    :class="{ wrong: isWrong }"
+    :aria-label="label"
+    :aria-invalid="isWrong"
+    placeholder="7:05"
+    @change="read"
+    @blur="read"
+  />
+</template>
+
+<style scoped>
+input {
+  width: 78px;
+}
+.wrong {
+  border: 2px solid var(--attention);
+}
+</style>

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { refDebounced } from '@vueuse/core';
+import { computed } from 'vue';
+import type { TapeEditJson } from '@wergon/contract/reconcile';
+import { toInstant } from '@wergon/core/time';
+import type { Instant, LocalDay, Zone } from '@wergon/core/time';
+import { WORK_TYPES } from '@wergon/core/work';
+import { CallFailed, callRoute, wordsOf } from '../../desk/callRoute.ts';
+import { sayClock } from '../../desk/dates.ts';
+import EffectView from '../EffectView.vue';
+import TargetPicker from '../TargetPicker.vue';
+import ClockField from './ClockField.vue';
+import type { DraftPiece, TapeEditing } from './useTapeEdit.ts';
+
+/** What a block becomes, in fields, and what that would do. */
+const props = defineProps<{
+  editing: TapeEditing;
+  people: readonly { readonly id: string; readonly name: string }[];
+  zone: Zone;
+  day: LocalDay;
+  now: Instant;
+}>();
+/** So long a drawn edge rests before the server is asked what it would do, in milliseconds. */
+const REST = 150;
+
+const draft = computed(() => props.editing.draft.value);
+const body = refDebounced(props.editing.body, REST);
+const effect = useQuery({
+  queryKey: ['edit-effect', body],
+  queryFn: () => callRoute('previewEdit', { body: body.value as TapeEditJson }),
+  enabled: computed(() => body.value !== undefined && props.editing.isChanged.value),
+  placeholderData: keepPreviousData,
+  retry: false,
+});
+const refusal = computed(() => {
+  const { error } = effect;
+  const told = error.value instanceof CallFailed ? error.value.problem : null;
+  if (!error.value || told?.type === 'urn:wergon:edit.nothing') return '';
+  return told
+    ? [told.title, ...(told.errors ?? []).map(({ message }) => message)].join(': ')
+    : wordsOf(error.value);
+});
+const isDeleted = computed(() => draft.value?.block !== null && draft.value?.becomes.length === 0);
+const isOwnTo = ({ to }: DraftPiece) => to !== null;
+const words = computed(() => {
+  const [piece] = draft.value?.becomes ?? [];
+  const block = draft.value?.block ?? piece;
+  if (!block) return '';
+  const title = (piece ?? block).running.map((run) => run.title).join(' and ');
+  return `${title} from ${sayClock(props.zone, (piece ?? block).from)}${isDeleted.value ? ' taken out' : ''}`;
+});
+
+function setWork(piece: DraftPiece, target: string): void {
+  const [first] = piece.running;
+  // Another task takes the place of all that ran together.
+  piece.running = [{ target, workType: first?.workType ?? 'run', title: first?.title ?? '' }];
+}
+function setTitle(piece: DraftPiece, title: string): void {
+  const [first] = piece.running;
+  if (first) first.title = title;
+}
+function setKind(piece: DraftPiece, kind: string): void {
+  const workType = WORK_TYPES.find((each) => each === kind) ?? 'run';
+  piece.running = piece.running.map((run) => ({ ...run, workType }));
+}
+function setEnd(piece: DraftPiece, isOpen: boolean): void {
+  piece.to = isOpen ? null : toInstant(props.now - (props.now % 60));
+}
+</script>
+
+<template>
+  <form v-if="draft" class="edit" @submit.prevent="editing.confirm(words)" @keydown.esc="editing.clear()">
+    <div v-for="(piece, i) in draft.becomes" :key="i" class="piece">
+      <label>
+        <span>From</span>
+        <ClockField v-model="piece.from" label="From" :zone="zone" :day="day" />
+      </label>
+      <label>
+        <span>To</span>
+        <ClockField
+          v-if="isOwnTo(piece)"
+          :model-value="piece.to!"
+          label="To"
+          :zone="zone"
+          :day="day"
+          @update:model-value="piece.to = $event"
+        />
+        <span v-else class="figure open">goes on</span>
+      </label>
+      <label v-if="draft.block === null || draft.block.to === null" class="check">
+        <input
+          type="checkbox"
+          :checked="piece.to === null"
+          @change="setEnd(piece, ($event.target as HTMLInputElement).checked)"
+        />
+        goes on now
+      </label>
+      <div class="work">
+        <span>Work</span>
+        <TargetPicker
+          :model-value="piece.running[0]?.target ?? ''"
+          :text="piece.running.map(({ title }) => title).join(' and ')"
+          label="Work"
+          @update:model-value="setWork(piece, $event)"
+          @update:text="setTitle(piece, $event)"
+        />
+      </div>
+      <label>
+        <span>Kind</span>
+        <select
+          class="form-select form-select-sm"
+          :value="piece.running[0]?.workType ?? 'run'"
+          @change="setKind(piece, ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
+        </select>
+      </label>
+      <label>
+        <span>Person</span>
+        <select v-model="piece.technician" class="form-select form-select-sm">
+          <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
+        </select>
+      </label>
+      <button type="button" class="btn btn-quiet btn-sm" @click="editing.split(i, now)">Split</button>
+      <button type="button" class="btn btn-quiet btn-sm" @click="editing.drop(i)">Take out</button>
+    </div>
+    <p v-if="isDeleted" class="gone">This block is taken out: it never was.</p>
+    <div v-if="editing.isChanged.value" class="effect">
+      <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
+      <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
+      <p v-else-if="effect.isFetching.value" class="quiet">Looking what it would do…</p>
+    </div>
+    <p v-if="editing.problem.value && editing.problem.value !== refusal" class="attention" role="alert">
+      {{ editing.problem.value }}
+    </p>
+    <div class="acts">
+      <input
+        v-model="draft.reason"
+        class="form-control form-control-sm"
+        aria-label="Why"
+        placeholder="why, if it is worth a word"
+        maxlength="200"
+      />
+      <button
+        type="submit"
+        class="btn btn-primary btn-sm"
+        :disabled="editing.isBusy.value || !editing.isChanged.value || refusal !== ''"
+      >
+        Put it right
+      </button>
+      <button type="button" class="btn btn-quiet btn-sm" @click="editing.clear()">Leave it as it is</button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.edit {
+  padding: 10px 16px 12px;
+  background: var(--action-tint);
+  border-bottom: 1px solid var(--line);
+}
+.piece {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 10px;
+  align-items: end;
+  margin-bottom: 8px;
+}
+.piece label > span:first-child,
+.work > span {
+  display: block;
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.work {
+  flex: 1 1 220px;
+  max-width: 360px;
+}
+.open {
+  display: block;
+  padding: 4px 0;
+}
+.check {
+  padding-bottom: 4px;
+}
+.effect {
+  max-width: 900px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.acts input {
+  flex: 0 1 300px;
+}
+p {
+  margin: 4px 0;
+}
+</style>

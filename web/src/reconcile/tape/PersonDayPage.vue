@@ -1,0 +1,345 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { readDay, readInstant } from '@wergon/contract/floor';
+import { formatDay, parseDay } from '@wergon/core/time';
+import type { Instant, LocalDay, Span } from '@wergon/core/time';
+import { callRoute } from '../../desk/callRoute.ts';
+import { sayClock, sayDay } from '../../desk/dates.ts';
+import DeskFrame from '../../desk/DeskFrame.vue';
+import QueryState from '../../desk/QueryState.vue';
+import { useDesk } from '../../desk/useDesk.ts';
+import { useNow } from '../../desk/useNow.ts';
+import HourTicks from '../../floor/HourTicks.vue';
+import ReconcileWays from '../ReconcileWays.vue';
+import ScanHistory from '../ScanHistory.vue';
+import EditableTape from './EditableTape.vue';
+import EditForm from './EditForm.vue';
+import { usePersonDay } from './usePersonDay.ts';
+import type { TapeBlock } from './usePersonDay.ts';
+import { useTapeEdit } from './useTapeEdit.ts';
+
+const desk = useDesk();
+const now = useNow();
+const route = useRoute();
+const router = useRouter();
+const search = ref('');
+const technician = computed(() => String(route.params['technician'] ?? ''));
+const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const dayNumber = computed((): LocalDay => {
+  const read = parseDay(String(route.params['day'] ?? ''));
+  return read.ok ? read.value : today.value;
+});
+const day = computed(() => formatDay(dayNumber.value));
+const zone = computed(() => desk.zone);
+const { query, told, blocks, shifts, breaks, gaps, scale } = usePersonDay(technician, day, zone, dayNumber);
+const people = useQuery({ queryKey: ['floor-people'], queryFn: () => callRoute('floor') });
+const names = computed(() =>
+  (people.data.value?.technicians ?? []).filter(({ hasLeft }) => !hasLeft).map(({ id, name }) => ({ id, name })),
+);
+const found = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return words === '' ? [] : names.value.filter(({ name }) => name.toLowerCase().includes(words)).slice(0, 8);
+});
+const editing = useTapeEdit();
+const { draft, made, isBusy } = editing;
+const mayEdit = computed(() => desk.may('ledger.correct') && told.value?.isClosed === false);
+const planned = computed((): Span | null =>
+  told.value?.planned
+    ? { from: readInstant(told.value.planned.from), to: readInstant(told.value.planned.to) }
+    : null,
+);
+const isToday = computed(() => dayNumber.value === today.value);
+const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
+/** The block whose history is open. */
+const opened = computed(() => blocks.value.find(({ from }) => from === draft.value?.block?.from));
+
+watch([technician, day], () => editing.clear());
+function go(to: LocalDay, who = technician.value): void {
+  search.value = '';
+  void router.push({ name: 'person-day', params: { technician: who, day: formatDay(to) } });
+}
+function take(block: TapeBlock): void {
+  if (mayEdit.value) editing.take(technician.value, block);
+}
+function draw(piece: number, edge: 'from' | 'to', at: Instant): void {
+  const drawn = draft.value?.becomes[piece];
+  if (drawn) drawn[edge] = at;
+}
+const pieces = computed(() =>
+  (draft.value?.becomes ?? []).filter((piece) => piece.technician === technician.value),
+);
+function begin(gap: Span): void {
+  editing.begin(technician.value, gap.from, gap.to);
+}
+/** An hour before now, or of the planned beginning, as a first guess. */
+function add(): void {
+  const last = blocks.value.at(-1)?.to ?? planned.value?.from ?? scale.value.at(0.2);
+  editing.begin(technician.value, last, Math.min(last + 3600, now.value) as Instant);
+}
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="sayDay(dayNumber)"
+    step="day"
+    today="today"
+    search-label="Another person"
+    @back="go((dayNumber - 1) as LocalDay)"
+    @on="go(Math.min(dayNumber + 1, today) as LocalDay)"
+    @today="go(today)"
+  >
+    <template #ruler>
+      <div v-if="desk.zone" class="hours">
+        <HourTicks :scale="scale" :zone="desk.zone" :now="isToday ? now : null" />
+      </div>
+    </template>
+    <ReconcileWays />
+    <ul v-if="found.length > 0" class="found">
+      <li v-for="person in found" :key="person.id">
+        <button type="button" class="btn btn-quiet btn-sm" @click="go(dayNumber, person.id)">
+          {{ person.name }}
+        </button>
+      </li>
+    </ul>
+    <QueryState
+      v-if="!told"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <p class="counts">
+        <b class="person">{{ told.name }}</b>
+        <span
+          ><b class="figure">{{ desk.hours(told.attendedSeconds) }}</b> attended</span
+        >
+        <span
+          ><b class="figure">{{ desk.hours(told.chargedSeconds) }}</b> on something</span
+        >
+        <span v-if="planned">planned {{ clock(planned.from) }} to {{ clock(planned.to) }}</span>
+        <span v-else>nothing planned</span>
+        <RouterLink :to="{ name: 'week', params: { technician, day } }">his week</RouterLink>
+      </p>
+      <p v-if="told.isClosed" class="note">
+        This day lies in a closed pay period: it can be read, not changed.
+      </p>
+      <p v-if="made.length > 0" class="note done" role="status">
+        {{ made.at(-1)?.words }}, done.
+        <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="editing.undo()">Undo</button>
+      </p>
+      <div class="row">
+        <p class="name">{{ told.name }}</p>
+        <EditableTape
+          v-if="desk.zone"
+          :blocks="blocks"
+          :gaps="gaps"
+          :breaks="breaks"
+          :shifts="shifts"
+          :planned="planned"
+          :pieces="pieces"
+          :taken="draft?.block?.from ?? null"
+          :scale="scale"
+          :zone="desk.zone"
+          :now="isToday ? now : null"
+          :may-edit="mayEdit"
+          @take="take"
+          @begin="begin"
+          @draw="draw"
+        />
+        <p class="legend">
+          Take hold of a block to draw its edges; a dashed stretch is time on nothing: press it to fill it. Arrow
+          keys move an edge by a minute.
+        </p>
+      </div>
+      <EditForm
+        v-if="draft && desk.zone"
+        :editing="editing"
+        :people="names"
+        :zone="desk.zone"
+        :day="dayNumber"
+        :now="now"
+      />
+      <section v-if="opened" class="history">
+        <h2>How this block came to be</h2>
+        <ol>
+          <ScanHistory :scan="opened.stint.opened" />
+          <ScanHistory v-if="opened.stint.closed" :scan="opened.stint.closed" />
+        </ol>
+      </section>
+      <section>
+        <h2>Starts and stops</h2>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">From</th>
+              <th scope="col">To</th>
+              <th scope="col" class="number">Length</th>
+              <th scope="col">Work</th>
+              <th scope="col">Kind</th>
+              <td></td>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="block in blocks" :key="block.key" :class="{ taken: draft?.block?.from === block.from }">
+              <td class="figure">{{ clock(block.from) }}</td>
+              <td class="figure" :class="{ attention: block.stint.isTorn }">
+                {{ block.stint.isTorn ? 'no stop' : block.stint.isOpen ? 'now' : clock(block.to) }}
+              </td>
+              <td class="figure number">{{ desk.hours(block.to - block.from) }}</td>
+              <td>{{ block.stint.running.map(({ title }) => title).join(' and ') }}</td>
+              <td>{{ block.stint.running[0]?.workType }}</td>
+              <td class="acts-cell">
+                <button
+                  v-if="mayEdit"
+                  type="button"
+                  class="btn btn-quiet btn-sm"
+                  :aria-label="`Change ${block.stint.running[0]?.title ?? ''} from ${clock(block.from)}`"
+                  @click="take(block)"
+                >
+                  Change
+                </button>
+              </td>
+            </tr>
+            <tr v-for="each in told.hours" :key="each.id">
+              <td colspan="2" class="quiet">written down</td>
+              <td class="figure number">{{ desk.hours(each.seconds) }}</td>
+              <td>{{ each.title }}</td>
+              <td>{{ each.workType }}</td>
+              <td class="acts-cell">
+                <RouterLink
+                  :to="{ name: 'week', params: { technician, day } }"
+                  class="btn btn-quiet btn-sm"
+                  >In his week</RouterLink
+                >
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="blocks.length === 0 && told.hours.length === 0" class="quiet none">
+          Nothing is recorded of {{ told.name }} on {{ sayDay(readDay(told.day)) }}.
+        </p>
+        <div v-if="mayEdit" class="acts">
+          <button type="button" class="btn btn-quiet btn-sm" @click="add">Add a stretch</button>
+        </div>
+      </section>
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.hours {
+  position: absolute;
+  inset: 0;
+  overflow: hidden;
+}
+.found {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 0;
+  padding: 8px 16px;
+  list-style: none;
+}
+.counts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 26px;
+  align-items: baseline;
+  margin: 0;
+  padding: 9px 16px 8px;
+  border-bottom: 1px solid var(--line);
+  font-size: 16px;
+}
+.counts b {
+  font-size: 19px;
+}
+.counts a {
+  margin-left: auto;
+}
+.note {
+  margin: 0;
+  padding: 6px 16px;
+  background: var(--band);
+}
+.done {
+  background: var(--action-tint);
+}
+.row {
+  display: grid;
+  grid-template-columns: var(--col-name) minmax(0, 1fr) var(--col-side);
+  border-bottom: 1px solid var(--ink);
+}
+.row .name,
+.row .legend {
+  margin: 0;
+  padding: 10px 14px;
+}
+.row .name {
+  border-right: 1px solid var(--line);
+  font-weight: 700;
+}
+.row .legend {
+  border-left: 1px solid var(--line);
+  color: var(--ink-2);
+  font-size: 13px;
+}
+section {
+  padding: 4px 16px 12px;
+}
+h2 {
+  margin: 10px 0 4px;
+  font-size: 15px;
+  font-weight: 700;
+}
+table {
+  width: 100%;
+  max-width: 900px;
+  background: var(--sheet);
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 4px 10px;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+}
+th {
+  color: var(--ink-2);
+  font-size: 13px;
+  font-weight: 400;
+}
+.number {
+  text-align: right;
+}
+.taken {
+  background: var(--action-tint);
+}
+.acts-cell {
+  text-align: right;
+}
+.acts {
+  padding: 8px 0;
+}
+.none {
+  margin: 8px 0;
+}
+.history ol {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+@media (max-width: 900px) {
+  .row {
+    grid-template-columns: 1fr;
+  }
+  .row .name {
+    border: 0;
+  }
+  .row .legend {
+    border: 0;
+  }
+}
+</style>

@@ -1,0 +1,128 @@
+import { useQueryClient } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import type { TapeEditJson } from '@wergon/contract/reconcile';
+import { formatInstant, toInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import type { WorkType } from '@wergon/core/work';
+import { CallFailed, callRoute, wordsOf } from '../../desk/callRoute.ts';
+import type { TapeBlock } from './usePersonDay.ts';
+
+/** A stretch as it is being drawn; it goes on where `to` is `null`. */
+export type DraftPiece = {
+  technician: string;
+  from: Instant;
+  to: Instant | null;
+  running: { target: string; workType: WorkType; title: string }[];
+};
+
+type Draft = { block: DraftPiece | null; becomes: DraftPiece[]; reason: string };
+
+/** An edit of the tape while it is drawn: what is taken hold of, what it becomes, and what the server says to it. */
+export function useTapeEdit() {
+  const queries = useQueryClient();
+  const draft = ref<Draft | null>(null);
+  const isBusy = ref(false);
+  const problem = ref('');
+  const field = ref('');
+  /** What was recorded on this page, with what takes it back. */
+  const made = ref<{ readonly words: string; readonly entries: string[] }[]>([]);
+
+  const write = ({ technician, from, to, running }: DraftPiece) => ({
+    technician,
+    from: formatInstant(from),
+    to: to === null ? null : formatInstant(to),
+    running: running.map(({ target, workType }) => ({ target, workType })),
+  });
+  /** The edit as it is sent; absent while something of it is missing. */
+  const body = computed((): TapeEditJson | undefined => {
+    const now = draft.value;
+    if (!now || now.becomes.some(({ running }) => running.some(({ target }) => target === ''))) return undefined;
+    return {
+      block: now.block && write(now.block),
+      becomes: now.becomes.map(write),
+      reason: now.reason,
+    };
+  });
+  const isChanged = computed(
+    () =>
+      body.value !== undefined &&
+      JSON.stringify(body.value.becomes) !== JSON.stringify(body.value.block ? [body.value.block] : []),
+  );
+
+  function say(error: unknown): void {
+    const told = error instanceof CallFailed ? error.problem : null;
+    problem.value = told ? [told.title, ...(told.errors ?? []).map(({ message }) => message)].join(': ') : wordsOf(error);
+    field.value = told?.errors?.[0]?.field ?? '';
+  }
+  function clear(): void {
+    draft.value = null;
+    problem.value = '';
+    field.value = '';
+  }
+  async function run(work: () => Promise<void>): Promise<void> {
+    if (isBusy.value) return;
+    isBusy.value = true;
+    problem.value = '';
+    try {
+      await work();
+    } catch (error) {
+      say(error);
+    } finally {
+      isBusy.value = false;
+      await queries.invalidateQueries();
+    }
+  }
+
+  return {
+    draft,
+    body,
+    isChanged,
+    isBusy,
+    problem,
+    field,
+    made,
+    clear,
+    take(technician: string, { stint, from, to }: TapeBlock): void {
+      clear();
+      const piece = (): DraftPiece => ({
+        technician,
+        from,
+        // What the rule has cut ended there, as far as the tape goes.
+        to: stint.isOpen && !stint.isTorn ? null : to,
+        running: stint.running.map((run) => ({ ...run })),
+      });
+      draft.value = { block: piece(), becomes: [piece()], reason: '' };
+    },
+    begin(technician: string, from: Instant, to: Instant | null): void {
+      clear();
+      const running = [{ target: '', workType: 'run' as const, title: '' }];
+      draft.value = { block: null, becomes: [{ technician, from, to, running }], reason: '' };
+    },
+    split(place: number, now: Instant): void {
+      const piece = draft.value?.becomes[place];
+      if (!draft.value || !piece) return;
+      const end = piece.to ?? now;
+      const middle = toInstant(Math.round((piece.from + (end - piece.from) / 2) / 60) * 60);
+      const second = { ...piece, from: middle, running: [{ target: '', workType: 'run' as const, title: '' }] };
+      draft.value.becomes.splice(place, 1, { ...piece, to: middle }, second);
+    },
+    drop(place: number): void {
+      draft.value?.becomes.splice(place, 1);
+    },
+    confirm: (words: string) =>
+      run(async () => {
+        if (!body.value) return;
+        const { entries } = await callRoute('editTape', { body: body.value });
+        made.value = [...made.value, { words, entries }];
+        clear();
+      }),
+    undo: () =>
+      run(async () => {
+        const last = made.value.at(-1);
+        if (!last) return;
+        await callRoute('undoAnswer', { body: { entries: last.entries } });
+        made.value = made.value.slice(0, -1);
+      }),
+  };
+}
+export type TapeEditing = ReturnType<typeof useTapeEdit>;
