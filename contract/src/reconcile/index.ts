@@ -23,5 +23,13 @@ export {
   withdrawSchema,
 } from './reconcile.ts';
 export type { Acceptance, ChosenAnswer, EffectJson, LooseEndsJson } from './reconcile.ts';
-export { personDayQuery, personDaySchema, tapeEditSchema, targetsQuery, targetsSchema } from './tape.ts';
+export {
+  findPersonSchema,
+  foundPersonSchema,
+  personDayQuery,
+  personDaySchema,
+  tapeEditSchema,
+  targetsQuery,
+  targetsSchema,
+} from './tape.ts';
 export type { PersonDayJson, TapeEditJson, TargetJson } from './tape.ts';

@@ -65,6 +65,13 @@ export const personDaySchema = z.strictObject({
 });
 export type PersonDayJson = z.output<typeof personDaySchema>;
 
+/** A person by his name, his number, his initials, or a badge that is scanned. It is posted: a badge's code belongs
+ *  into no address. */
+export const findPersonSchema = z.strictObject({ search: z.string().trim().min(1).max(100) });
+export const foundPersonSchema = z.strictObject({
+  person: z.strictObject({ id: z.string(), name: z.string() }).nullable(),
+});
+
 /** Tasks and activities that match some words or a scanned code. */
 export const targetsQuery = z.strictObject({ search: z.string().max(100) });
 export const targetsSchema = z.strictObject({

@@ -5,14 +5,31 @@ import type { Instant } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { readSql } from '../db/index.ts';
+import { BadgeEntity } from '../people/entities.ts';
 import { loadFinished } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 
 /** As many as a list under a field shows. */
 const SHOWN = 12;
 
-/** What time can be put on, by words or by a scanned code; closed orders are left out. */
+/** What time can be put on, by words or by a scanned code (closed orders are left out), and whose time it is. */
 export function mountTargets(mount: Mount, { database, clock, facts }: Context): void {
+  mount('findPerson', async ({ body: { search } }) => {
+    const known = await facts.get();
+    const words = search.toLowerCase();
+    const here = [...known.technicians.values()].filter(({ leftOn }) => leftOn == null);
+    const badge = await database.em
+      .fork()
+      .findOne(BadgeEntity, { code: search.toUpperCase(), revokedAt: null });
+    const exact = here.filter(
+      ({ id, name, number, initials }) =>
+        id === badge?.technician || [name, number, initials].some((each) => each.toLowerCase() === words),
+    );
+    const part = exact.length > 0 ? exact : here.filter(({ name }) => name.toLowerCase().includes(words));
+    const [only] = part;
+    return ok({ person: only && part.length === 1 ? { id: only.id, name: only.name } : null });
+  });
+
   mount('targets', async ({ query }) => {
     const known = await facts.get();
     const finished = await readSql(database, loadFinished);

@@ -7,26 +7,57 @@ import type { Role } from '@wergon/contract/access';
 import { callRoute } from '../desk/callRoute.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import BookFrame from '../shop/BookFrame.vue';
+import { usePeople } from '../reconcile/hours/usePeople.ts';
 import { useAct } from '../shop/useAct.ts';
 
 const desk = useDesk();
 const mayChange = computed(() => desk.may('users.change'));
 const query = useQuery({ queryKey: ['users'], queryFn: () => callRoute('users'), enabled: mayChange });
 const { act, problem, isBusy } = useAct();
-type Draft = { id: string; name: string; userName: string; password: string; role: Role; seesRates: boolean };
+type Draft = {
+  id: string;
+  name: string;
+  userName: string;
+  password: string;
+  role: Role;
+  seesRates: boolean;
+  technician: string | null;
+  departments: string[] | null;
+};
 const edited = ref<Draft | null>(null);
-const EMPTY: Draft = { id: '', name: '', userName: '', password: '', role: 'supervisor', seesRates: false };
+const EMPTY: Draft = {
+  id: '',
+  name: '',
+  userName: '',
+  password: '',
+  role: 'supervisor',
+  seesRates: false,
+  technician: null,
+  departments: null,
+};
+const people = usePeople();
+const departments = computed(() => [...new Set(people.value.map(({ department }) => department))].sort());
 
+const setDepartment = (name: string) => {
+  if (edited.value) edited.value.departments = name === '' ? null : [name];
+};
 async function save(): Promise<void> {
   const user = edited.value;
   if (!user) return;
-  const { id, name, userName, password, role, seesRates } = user;
+  const { id, name, userName, password, role, seesRates, technician, departments: own } = user;
+  const more = {
+    name,
+    role,
+    seesRates,
+    technician: technician || null,
+    departments: own?.length ? own : null,
+  };
   const done = await act(() =>
     id === ''
-      ? callRoute('addUser', { body: { name, userName, password, role, seesRates } })
+      ? callRoute('addUser', { body: { ...more, userName, password } })
       : callRoute('saveUser', {
           params: { user: id },
-          body: { name, role, seesRates, password: password === '' ? null : password },
+          body: { ...more, password: password === '' ? null : password },
         }).then(() => ({ id })),
   );
   if (done) edited.value = null;
@@ -106,6 +137,24 @@ async function save(): Promise<void> {
           >Role
           <select v-model="edited.role" class="form-select">
             <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
+          </select></label
+        >
+        <label
+          >On the floor he is
+          <select v-model="edited.technician" class="form-select">
+            <option :value="null">nobody</option>
+            <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
+          </select></label
+        >
+        <label
+          >Puts right and approves the time of
+          <select
+            class="form-select"
+            :value="edited.departments?.[0] ?? ''"
+            @change="setDepartment(($event.target as HTMLSelectElement).value)"
+          >
+            <option value="">{{ edited.role === 'lead' ? 'his own crew' : 'everybody' }}</option>
+            <option v-for="name in departments" :key="name" :value="name">{{ name }}</option>
           </select></label
         >
         <label class="check"><input v-model="edited.seesRates" type="checkbox" /> sees rates</label>

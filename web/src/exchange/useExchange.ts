@@ -1,3 +1,4 @@
+import { download } from './download.ts';
 import { onScopeDispose, ref, shallowRef } from 'vue';
 import type { ExchangeKind, ImportAnswer } from '@wergon/contract/exchange';
 import type { ColumnMatch } from '@wergon/core/exchange';
@@ -96,13 +97,4 @@ export function useExchange(onStored: () => void) {
     write: (which: ExchangeKind, format: 'csv' | 'xlsx') =>
       start({ type: 'write', kind: which, format }, 'Writing the file'),
   };
-}
-
-function download(blob: Blob, name: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  // The browser takes the file before the next turn of its loop.
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }

@@ -12,6 +12,7 @@ import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
 import LooseEndLine from './LooseEndLine.vue';
+import ReconcileWays from './ReconcileWays.vue';
 import { sayHint } from './sentences.ts';
 import { useAnswers } from './useAnswers.ts';
 
@@ -84,6 +85,7 @@ const bars = computed(() =>
         </span>
       </div>
     </template>
+    <ReconcileWays />
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"

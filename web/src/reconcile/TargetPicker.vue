@@ -98,7 +98,12 @@ async function onKey(event: KeyboardEvent): Promise<void> {
       >
         {{ each.title }} <span class="quiet">{{ each.more }}</span>
       </li>
-      <li v-if="found.length === 0 && !query.isFetching.value" class="quiet" role="option" aria-selected="false">
+      <li
+        v-if="found.length === 0 && !query.isFetching.value"
+        class="quiet"
+        role="option"
+        aria-selected="false"
+      >
         nothing of these words
       </li>
     </ul>

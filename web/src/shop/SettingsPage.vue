@@ -14,6 +14,12 @@ import { useForm } from '../desk/useForm.ts';
 import BookFrame from './BookFrame.vue';
 import { useAct } from './useAct.ts';
 
+const PERIODS = {
+  weekly: 'a week',
+  'two-weekly': 'two weeks',
+  'twice-monthly': 'half a month',
+  monthly: 'a month',
+} as const;
 const desk = useDesk();
 const query = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop') });
 const form = useForm<Settings>({ ...DEFAULT_SETTINGS, name: '' });
@@ -73,6 +79,28 @@ const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { d
               class="wide"
             >
               <BFormInput :id="id" v-model="form.fields.value.name" required />
+            </FormField>
+          </div>
+          <h2>Pay periods</h2>
+          <div class="fields">
+            <FormField v-slot="{ id }" label="A pay period is" :error="form.errors.value['pay.period']">
+              <select :id="id" v-model="form.fields.value.pay.period" class="form-select">
+                <option v-for="(words, kind) in PERIODS" :key="kind" :value="kind">{{ words }}</option>
+              </select>
+            </FormField>
+            <FormField
+              v-slot="{ id }"
+              label="One of them begins on"
+              :error="form.errors.value['pay.anchor']"
+              hint="closed periods stay as they are"
+            >
+              <BFormInput :id="id" v-model="form.fields.value.pay.anchor" type="date" required />
+            </FormField>
+            <FormField v-slot="{ id }" label="Time goes to pay" :error="form.errors.value['pay.approval']">
+              <select :id="id" v-model="form.fields.value.pay.approval" class="form-select">
+                <option value="person-day">when its person and day are approved</option>
+                <option value="none">without approval</option>
+              </select>
             </FormField>
           </div>
           <h2>Order numbers</h2>

@@ -10,6 +10,8 @@ import {
   draftsSchema,
   effectSchema,
   enterHoursSchema,
+  findPersonSchema,
+  foundPersonSchema,
   jobWeekQuery,
   jobWeekSchema,
   looseEndsSchema,
@@ -87,6 +89,14 @@ export const RECONCILE_ROUTES = {
     summary: 'One person’s day: stints with their scans, shifts, breaks, hours written down',
     query: personDayQuery,
     response: personDaySchema,
+  },
+  findPerson: {
+    method: 'post',
+    path: '/api/reconcile/person',
+    caller: 'ledger.correct',
+    summary: 'The one person that a name, a number, initials or a badge stands for',
+    body: findPersonSchema,
+    response: foundPersonSchema,
   },
   targets: {
     method: 'get',

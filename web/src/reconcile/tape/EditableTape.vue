@@ -32,7 +32,12 @@ const tape = ref<HTMLElement>();
 
 /** So near, in pixels, a neighbour's edge draws the one that is drawn. */
 const REACH = 8;
-const STEPS: Readonly<Record<string, number>> = { ArrowLeft: -60, ArrowRight: 60, PageDown: -900, PageUp: 900 };
+const STEPS: Readonly<Record<string, number>> = {
+  ArrowLeft: -60,
+  ArrowRight: 60,
+  PageDown: -900,
+  PageUp: 900,
+};
 
 const percent = (share: number) => `${share * 100}%`;
 function placed({ from, to }: Span) {
@@ -85,7 +90,13 @@ const hold = (event: PointerEvent) => (event.currentTarget as HTMLElement).setPo
   <div ref="tape" class="tape">
     <span v-if="planned" class="planned" :style="placed(planned)" title="planned"></span>
     <span v-for="shift in shifts" :key="`s${shift.from}`" class="shift" :style="placed(shift)"></span>
-    <span v-for="each in breaks" :key="`b${each.from}`" class="break" :style="placed(each)" title="break"></span>
+    <span
+      v-for="each in breaks"
+      :key="`b${each.from}`"
+      class="break"
+      :style="placed(each)"
+      title="break"
+    ></span>
     <button
       v-for="gap in gaps"
       :key="`g${gap.from}`"

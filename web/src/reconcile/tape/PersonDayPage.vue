@@ -36,7 +36,9 @@ const zone = computed(() => desk.zone);
 const { query, told, blocks, shifts, breaks, gaps, scale } = usePersonDay(technician, day, zone, dayNumber);
 const people = useQuery({ queryKey: ['floor-people'], queryFn: () => callRoute('floor') });
 const names = computed(() =>
-  (people.data.value?.technicians ?? []).filter(({ hasLeft }) => !hasLeft).map(({ id, name }) => ({ id, name })),
+  (people.data.value?.technicians ?? [])
+    .filter(({ hasLeft }) => !hasLeft)
+    .map(({ id, name }) => ({ id, name })),
 );
 const found = computed(() => {
   const words = search.value.trim().toLowerCase();
@@ -128,7 +130,9 @@ function add(): void {
       </p>
       <p v-if="made.length > 0" class="note done" role="status">
         {{ made.at(-1)?.words }}, done.
-        <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="editing.undo()">Undo</button>
+        <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="editing.undo()">
+          Undo
+        </button>
       </p>
       <div class="row">
         <p class="name">{{ told.name }}</p>
@@ -150,8 +154,8 @@ function add(): void {
           @draw="draw"
         />
         <p class="legend">
-          Take hold of a block to draw its edges; a dashed stretch is time on nothing: press it to fill it. Arrow
-          keys move an edge by a minute.
+          Take hold of a block to draw its edges; a dashed stretch is time on nothing: press it to fill it.
+          Arrow keys move an edge by a minute.
         </p>
       </div>
       <EditForm
@@ -183,7 +187,11 @@ function add(): void {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="block in blocks" :key="block.key" :class="{ taken: draft?.block?.from === block.from }">
+            <tr
+              v-for="block in blocks"
+              :key="block.key"
+              :class="{ taken: draft?.block?.from === block.from }"
+            >
               <td class="figure">{{ clock(block.from) }}</td>
               <td class="figure" :class="{ attention: block.stint.isTorn }">
                 {{ block.stint.isTorn ? 'no stop' : block.stint.isOpen ? 'now' : clock(block.to) }}
@@ -209,9 +217,7 @@ function add(): void {
               <td>{{ each.title }}</td>
               <td>{{ each.workType }}</td>
               <td class="acts-cell">
-                <RouterLink
-                  :to="{ name: 'week', params: { technician, day } }"
-                  class="btn btn-quiet btn-sm"
+                <RouterLink :to="{ name: 'week', params: { technician, day } }" class="btn btn-quiet btn-sm"
                   >In his week</RouterLink
                 >
               </td>

@@ -36,7 +36,8 @@ export function useTapeEdit() {
   /** The edit as it is sent; absent while something of it is missing. */
   const body = computed((): TapeEditJson | undefined => {
     const now = draft.value;
-    if (!now || now.becomes.some(({ running }) => running.some(({ target }) => target === ''))) return undefined;
+    if (!now || now.becomes.some(({ running }) => running.some(({ target }) => target === '')))
+      return undefined;
     return {
       block: now.block && write(now.block),
       becomes: now.becomes.map(write),
@@ -51,7 +52,9 @@ export function useTapeEdit() {
 
   function say(error: unknown): void {
     const told = error instanceof CallFailed ? error.problem : null;
-    problem.value = told ? [told.title, ...(told.errors ?? []).map(({ message }) => message)].join(': ') : wordsOf(error);
+    problem.value = told
+      ? [told.title, ...(told.errors ?? []).map(({ message }) => message)].join(': ')
+      : wordsOf(error);
     field.value = told?.errors?.[0]?.field ?? '';
   }
   function clear(): void {
@@ -103,7 +106,11 @@ export function useTapeEdit() {
       if (!draft.value || !piece) return;
       const end = piece.to ?? now;
       const middle = toInstant(Math.round((piece.from + (end - piece.from) / 2) / 60) * 60);
-      const second = { ...piece, from: middle, running: [{ target: '', workType: 'run' as const, title: '' }] };
+      const second = {
+        ...piece,
+        from: middle,
+        running: [{ target: '', workType: 'run' as const, title: '' }],
+      };
       draft.value.becomes.splice(place, 1, { ...piece, to: middle }, second);
     },
     drop(place: number): void {

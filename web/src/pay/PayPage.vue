@@ -1,0 +1,246 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { readInstant } from '@wergon/contract/floor';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayDate, sayInstant } from '../desk/dates.ts';
+import DeskFrame from '../desk/DeskFrame.vue';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useAct } from '../shop/useAct.ts';
+import PeriodPeople from './PeriodPeople.vue';
+
+const desk = useDesk();
+const search = ref('');
+const firstDay = ref('');
+const reason = ref('');
+const { act, problem, isBusy } = useAct();
+const periods = useQuery({ queryKey: ['pay-periods'], queryFn: () => callRoute('payPeriods') });
+const list = computed(() => periods.data.value?.periods ?? []);
+/** The period to close next stands first: the oldest that is over and still open, else the one that runs. */
+watch(list, (known) => {
+  if (firstDay.value === '' && known.length > 0)
+    firstDay.value = (known.findLast(({ state }) => state === 'over') ?? known[0])?.firstDay ?? '';
+});
+const query = useQuery({
+  queryKey: ['pay-period', firstDay],
+  queryFn: () => callRoute('payPeriod', { query: { firstDay: firstDay.value } }),
+  enabled: computed(() => firstDay.value !== ''),
+  placeholderData: keepPreviousData,
+});
+const period = computed(() => query.data.value);
+const place = computed(() => list.value.findIndex((each) => each.firstDay === firstDay.value));
+function step(by: number): void {
+  const next = list.value[Math.max(0, Math.min(list.value.length - 1, place.value + by))];
+  if (next) firstDay.value = next.firstDay;
+}
+const STATES = { running: 'running', over: 'over, open', closed: 'closed' } as const;
+const REFUSALS = {
+  'not-over': 'It closes when it is over.',
+  'earlier-open': 'An earlier pay period is still open: close that one first.',
+  closed: '',
+} as const;
+const clock = (text: string | null) =>
+  text !== null && desk.zone ? sayInstant(desk.zone, readInstant(text)) : '';
+const close = () =>
+  period.value &&
+  void act(() =>
+    callRoute('closePeriod', { body: { firstDay: firstDay.value, stamp: period.value?.stamp ?? '' } }),
+  );
+async function reopen(): Promise<void> {
+  const done = await act(() =>
+    callRoute('reopenPeriod', { body: { firstDay: firstDay.value, reason: reason.value } }),
+  );
+  if (done !== undefined) reason.value = '';
+}
+const print = () => window.print();
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="period ? `${sayDate(period.firstDay).slice(4)} to ${sayDate(period.lastDay).slice(4)}` : 'Pay'"
+    step="period"
+    today="newest"
+    search-label="Person, department"
+    class="pay"
+    @back="step(1)"
+    @on="step(-1)"
+    @today="firstDay = list[0]?.firstDay ?? ''"
+  >
+    <template #ruler>
+      <ol class="periods" aria-label="Pay periods">
+        <li v-for="each in [...list].reverse().slice(-8)" :key="each.firstDay">
+          <button
+            type="button"
+            :class="[each.state, { here: each.firstDay === firstDay }]"
+            :aria-pressed="each.firstDay === firstDay"
+            @click="firstDay = each.firstDay"
+          >
+            {{ sayDate(each.firstDay).slice(4) }}<small>{{ STATES[each.state] }}</small>
+          </button>
+        </li>
+      </ol>
+    </template>
+    <QueryState
+      v-if="!period"
+      :is-pending="query.isPending.value"
+      :error="query.error.value ?? periods.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <p class="counts">
+        <span
+          ><b class="figure">{{ desk.hours(period.totals.chargedSeconds) }}</b> of labor</span
+        >
+        <span
+          ><b class="figure">{{ desk.hours(period.totals.attendedSeconds) }}</b> attended</span
+        >
+        <span :class="{ attention: period.totals.unapprovedSeconds > 0 }"
+          ><b class="figure">{{ desk.hours(period.totals.unapprovedSeconds) }}</b> not yet approved</span
+        >
+        <span v-if="period.totals.adjustedSeconds !== 0 || period.adjustments.length > 0"
+          ><b class="figure">{{ desk.hours(period.totals.adjustedSeconds) }}</b> of adjustments</span
+        >
+        <span v-if="period.totals.cost !== null"
+          ><b class="figure">{{ desk.money(period.totals.cost) }}</b> labor cost</span
+        >
+      </p>
+      <div class="state">
+        <p v-if="period.state === 'closed'">
+          Closed by {{ period.closedBy }}, {{ clock(period.closedAt) }}. What comes after is an adjustment in
+          the first open period.<br />
+          <span class="mono head" title="hash of the journal’s last entry before the closing"
+            >head {{ period.head }}</span
+          >
+        </p>
+        <p v-else-if="period.refusal">{{ REFUSALS[period.refusal] }}</p>
+        <p v-else-if="period.totals.unapprovedSeconds > 0">
+          What is not approved stays out of this closing, and is an adjustment of the next period once it is.
+        </p>
+        <p v-else>All of it is approved.</p>
+        <div class="acts">
+          <button
+            v-if="desk.may('pay.close') && period.state !== 'closed'"
+            type="button"
+            class="btn btn-primary btn-sm"
+            :disabled="isBusy || period.refusal !== null"
+            @click="close"
+          >
+            Close this period
+          </button>
+          <button type="button" class="btn btn-quiet btn-sm" @click="print">Print</button>
+          <RouterLink
+            v-if="period.totals.unapprovedSeconds > 0"
+            :to="{ name: 'approve' }"
+            class="btn btn-quiet btn-sm"
+            >Approve</RouterLink
+          >
+        </div>
+      </div>
+      <form v-if="period.canReopen" class="reopen" @submit.prevent="reopen">
+        <input
+          v-model="reason"
+          class="form-control form-control-sm"
+          aria-label="Why it is reopened"
+          placeholder="reopen it, because…"
+          maxlength="200"
+        />
+        <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy || reason.trim() === ''">
+          Reopen
+        </button>
+      </form>
+      <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>
+      <PeriodPeople :period="period" :search="search" />
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped lang="scss">
+.periods {
+  display: flex;
+  height: 100%;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  li {
+    flex: 1;
+    min-width: 0;
+    border-left: 1px solid var(--line);
+  }
+  button {
+    width: 100%;
+    height: 100%;
+    padding: 4px 6px;
+    background: none;
+    border: 0;
+    color: inherit;
+    font-size: 14px;
+    text-align: left;
+    &.here {
+      background: var(--action-tint);
+      font-weight: 700;
+    }
+    &.closed {
+      background-image: linear-gradient(to top, var(--bar) 5px, transparent 5px);
+    }
+    &.over {
+      background-image: linear-gradient(to top, var(--attention) 5px, transparent 5px);
+    }
+  }
+  small {
+    display: block;
+    color: var(--ink-2);
+    font-size: 13px;
+    font-weight: 400;
+  }
+}
+.counts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 26px;
+  margin: 0;
+  padding: 9px 16px 8px;
+  border-bottom: 1px solid var(--line);
+  font-size: 16px;
+  b {
+    font-size: 21px;
+  }
+}
+.state {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 24px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 8px 16px;
+  p {
+    margin: 0;
+  }
+}
+.head {
+  color: var(--ink-2);
+  font-size: 13px;
+  overflow-wrap: anywhere;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+}
+.reopen {
+  display: flex;
+  gap: 8px;
+  max-width: 480px;
+  padding: 0 16px 8px;
+}
+.told {
+  margin: 0;
+  padding: 6px 16px;
+}
+@media print {
+  .acts,
+  .reopen {
+    display: none;
+  }
+}
+</style>

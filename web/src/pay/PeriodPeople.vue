@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { PayPeriodJson } from '@wergon/contract/pay';
+import { sayDate } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+
+/** A pay period person by person, and the adjustments it takes. */
+const props = defineProps<{ period: PayPeriodJson; search: string }>();
+const desk = useDesk();
+const words = computed(() => props.search.trim().toLowerCase());
+const people = computed(() =>
+  props.period.people.filter(({ name, department }) =>
+    `${name} ${department}`.toLowerCase().includes(words.value),
+  ),
+);
+const longest = computed(() =>
+  Math.max(
+    1,
+    ...props.period.people.flatMap(({ attendedSeconds, chargedSeconds }) => [
+      attendedSeconds,
+      chargedSeconds,
+    ]),
+  ),
+);
+const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
+</script>
+
+<template>
+  <table>
+    <thead>
+      <tr>
+        <th scope="col">Person</th>
+        <th scope="col" class="wide">Labor; open: not yet approved</th>
+        <th scope="col" class="number">Labor</th>
+        <th scope="col" class="number">Attended</th>
+        <th scope="col" class="number">Not approved</th>
+        <th v-if="period.totals.cost !== null" scope="col" class="number">Labor cost</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="person in people" :key="person.technician">
+        <th scope="row">
+          <RouterLink
+            :to="{ name: 'week', params: { technician: person.technician, day: period.firstDay } }"
+            >{{ person.name }}</RouterLink
+          >
+          <small>{{ person.department }}</small>
+        </th>
+        <td class="wide">
+          <span class="bar" :style="{ width: width(person.chargedSeconds) }" aria-hidden="true"
+            ><i
+              :style="{
+                width: `${person.chargedSeconds === 0 ? 0 : (person.unapprovedSeconds / person.chargedSeconds) * 100}%`,
+              }"
+            ></i
+          ></span>
+        </td>
+        <td class="figure number">{{ desk.hours(person.chargedSeconds) }}</td>
+        <td class="figure number">{{ desk.hours(person.attendedSeconds) }}</td>
+        <td class="figure number" :class="{ attention: person.unapprovedSeconds > 0 }">
+          {{ person.unapprovedSeconds > 0 ? desk.hours(person.unapprovedSeconds) : '' }}
+          <small v-if="person.openDays.length > 0">{{
+            person.openDays.length > 3
+              ? `${person.openDays.length} days`
+              : person.openDays.map((day) => sayDate(day)).join(', ')
+          }}</small>
+        </td>
+        <td v-if="period.totals.cost !== null" class="figure number">
+          {{ person.cost === null ? '' : desk.money(person.cost) }}
+        </td>
+      </tr>
+    </tbody>
+  </table>
+  <p v-if="people.length === 0" class="none">
+    {{ search ? 'Nobody of this name.' : 'Nothing is recorded in this period.' }}
+  </p>
+  <section v-if="period.adjustments.length > 0" aria-label="Adjustments">
+    <h2>Adjustments to closed periods</h2>
+    <table>
+      <tbody>
+        <tr v-for="(each, i) in period.adjustments" :key="i">
+          <th scope="row">{{ each.name }}</th>
+          <td>{{ sayDate(each.shiftDay) }}</td>
+          <td>
+            {{ each.title }} <span v-if="each.workType !== 'run'" class="quiet">{{ each.workType }}</span>
+          </td>
+          <td class="figure number">{{ desk.hours(each.seconds) }}</td>
+          <td class="figure number">{{ each.cost === null ? '' : desk.money(each.cost) }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  background: var(--sheet);
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 4px 16px;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+}
+thead th {
+  color: var(--ink-2);
+  font-size: 13px;
+  font-weight: 400;
+}
+tbody th {
+  width: var(--col-name);
+  font-weight: 400;
+}
+tbody th a {
+  color: var(--ink);
+}
+small {
+  display: block;
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.attention,
+.attention small {
+  color: var(--attention);
+}
+.wide {
+  width: 36%;
+}
+.bar {
+  position: relative;
+  display: block;
+  height: 14px;
+  background: var(--bar);
+}
+i {
+  position: absolute;
+  inset: 1px 1px 1px auto;
+  background: var(--bar-open);
+}
+.number {
+  text-align: right;
+}
+h2 {
+  margin: 0;
+  padding: 8px 16px 4px;
+  background: var(--band);
+  font-size: 14px;
+  font-weight: 700;
+}
+.none {
+  padding: 12px 16px;
+}
+@media (max-width: 900px) {
+  .wide {
+    display: none;
+  }
+}
+</style>

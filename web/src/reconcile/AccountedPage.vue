@@ -1,0 +1,232 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import type { AccountedJson } from '@wergon/contract/reconcile';
+import { formatDay } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayDate, sayDay } from '../desk/dates.ts';
+import DeskFrame from '../desk/DeskFrame.vue';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useNow } from '../desk/useNow.ts';
+import ReconcileWays from './ReconcileWays.vue';
+
+const DAYS = 7;
+const desk = useDesk();
+const now = useNow();
+const search = ref('');
+const shift = ref(0);
+const opened = ref<string | null>(null);
+const lastDay = computed(() => ((desk.zone?.dayAt(now.value) ?? 0) + shift.value) as LocalDay);
+const firstDay = computed(() => (lastDay.value - DAYS + 1) as LocalDay);
+const query = useQuery({
+  queryKey: ['accounted', firstDay, lastDay],
+  queryFn: () =>
+    callRoute('accounted', { query: { from: formatDay(firstDay.value), to: formatDay(lastDay.value) } }),
+  placeholderData: keepPreviousData,
+});
+type Parts = Pick<AccountedJson['total'], 'attendedSeconds' | 'unaccountedSeconds' | 'share'>;
+const percent = ({ share }: Parts) => (share === null ? '–' : `${Math.floor(share * 100)} %`);
+const longest = computed(() =>
+  Math.max(1, ...(query.data.value?.people ?? []).map(({ attendedSeconds }) => attendedSeconds)),
+);
+const departments = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return (query.data.value?.departments ?? [])
+    .map((department) => ({
+      ...department,
+      people: (query.data.value?.people ?? [])
+        .filter((person) => person.department === department.department)
+        .filter(({ name, department: of }) => `${name} ${of}`.toLowerCase().includes(words))
+        .sort((a, b) => b.unaccountedSeconds - a.unaccountedSeconds),
+    }))
+    .filter(({ people }) => people.length > 0);
+});
+const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="`${sayDay(firstDay).slice(4)} to ${sayDay(lastDay).slice(4)}`"
+    step="week"
+    today="today"
+    search-label="Person, department"
+    @back="shift -= DAYS"
+    @on="shift = Math.min(0, shift + DAYS)"
+    @today="shift = 0"
+  >
+    <template #ruler>
+      <p class="lead">
+        Accounted: attended time that lies in work or indirect time, or was written down. The goal is that
+        every paid minute has found its work.
+      </p>
+    </template>
+    <ReconcileWays />
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <p class="counts">
+        <span
+          ><b>{{ percent(query.data.value.total) }}</b> accounted</span
+        >
+        <span
+          ><b class="figure">{{ desk.hours(query.data.value.total.attendedSeconds) }}</b> attended</span
+        >
+        <span
+          ><b class="figure">{{ desk.hours(query.data.value.total.jobSeconds) }}</b> on jobs</span
+        >
+        <span
+          ><b class="figure">{{ desk.hours(query.data.value.total.indirectSeconds) }}</b> indirect</span
+        >
+        <span :class="{ attention: query.data.value.total.unaccountedSeconds > 0 }"
+          ><b class="figure">{{ desk.hours(query.data.value.total.unaccountedSeconds) }}</b> found no
+          work</span
+        >
+      </p>
+      <section v-for="group in departments" :key="group.department">
+        <h2>
+          {{ group.department || 'No department' }}
+          <span class="figure">{{ percent(group) }} of {{ desk.hours(group.attendedSeconds) }}</span>
+        </h2>
+        <template v-for="person in group.people" :key="person.technician">
+          <button
+            type="button"
+            class="line"
+            :aria-expanded="opened === person.technician"
+            @click="opened = opened === person.technician ? null : person.technician"
+          >
+            <span class="name">{{ person.name }}</span>
+            <span class="bar" :style="{ width: width(person.attendedSeconds) }">
+              <i class="explained" :style="{ width: `${(person.share ?? 0) * 100}%` }"></i>
+            </span>
+            <span class="figure number">{{ percent(person) }}</span>
+            <span class="figure number" :class="{ attention: person.unaccountedSeconds > 0 }">{{
+              person.unaccountedSeconds > 0 ? `${desk.hours(person.unaccountedSeconds)} missing` : ''
+            }}</span>
+          </button>
+          <div v-if="opened === person.technician" class="inside">
+            <p>
+              <span class="figure">{{ desk.hours(person.attendedSeconds) }}</span> attended,
+              <span class="figure">{{ desk.hours(person.jobSeconds) }}</span> on jobs,
+              <span class="figure">{{ desk.hours(person.breakSeconds) }}</span> on break,
+              <span class="figure">{{ desk.hours(person.enteredSeconds) }}</span> written down<template
+                v-for="activity in person.activities"
+                :key="activity.title"
+                >, <span class="figure">{{ desk.hours(activity.seconds) }}</span>
+                {{ activity.title }}</template
+              >.
+            </p>
+            <ul>
+              <li v-for="day in person.days" :key="day.day">
+                <RouterLink
+                  :to="{ name: 'person-day', params: { technician: person.technician, day: day.day } }"
+                  >{{ sayDate(day.day) }}</RouterLink
+                >
+                <span class="figure">{{ desk.hours(day.attendedSeconds) }}</span> attended,
+                <span class="figure">{{ desk.hours(day.chargedSeconds) }}</span> on something<span
+                  v-if="day.unaccountedSeconds > 0"
+                  class="attention"
+                  >, <span class="figure">{{ desk.hours(day.unaccountedSeconds) }}</span> missing</span
+                >
+              </li>
+            </ul>
+          </div>
+        </template>
+      </section>
+      <p v-if="departments.length === 0" class="none">
+        {{ search ? 'Nobody of this name.' : 'Nobody has attended in these days.' }}
+      </p>
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.lead {
+  margin: 0;
+  padding: 14px;
+  max-width: 900px;
+}
+.counts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 26px;
+  margin: 0;
+  padding: 9px 16px 8px;
+  font-size: 16px;
+}
+.counts b {
+  font-size: 21px;
+}
+h2 {
+  display: flex;
+  gap: 12px;
+  margin: 0;
+  padding: 4px 16px;
+  background: var(--band);
+  border: solid var(--line);
+  border-width: 1px 0;
+  font-size: 14px;
+  font-weight: 700;
+}
+h2 span {
+  font-weight: 400;
+}
+.line {
+  display: grid;
+  grid-template-columns: var(--col-name) minmax(0, 1fr) 70px 130px;
+  gap: 12px;
+  align-items: center;
+  width: 100%;
+  padding: 5px 16px;
+  background: var(--sheet);
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  color: inherit;
+  text-align: left;
+}
+.line:hover {
+  background: var(--band);
+}
+.bar {
+  position: relative;
+  height: 14px;
+  border: 1px dashed var(--attention);
+}
+.explained {
+  position: absolute;
+  inset: -1px auto -1px 0;
+  background: var(--bar);
+}
+.number {
+  text-align: right;
+}
+.attention {
+  color: var(--attention);
+}
+.inside {
+  padding: 6px 16px 10px;
+  background: var(--paper);
+}
+.inside p {
+  margin: 0 0 4px;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li a {
+  display: inline-block;
+  min-width: 100px;
+  color: var(--ink);
+}
+.none {
+  padding: 12px 16px;
+}
+</style>

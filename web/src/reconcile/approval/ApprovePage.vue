@@ -1,0 +1,255 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import type { ApprovalsJson } from '@wergon/contract/reconcile';
+import { formatDay, weekdayOf } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { callRoute } from '../../desk/callRoute.ts';
+import { sayDate, sayDay, weekOf } from '../../desk/dates.ts';
+import DeskFrame from '../../desk/DeskFrame.vue';
+import QueryState from '../../desk/QueryState.vue';
+import { useDesk } from '../../desk/useDesk.ts';
+import { useNow } from '../../desk/useNow.ts';
+import { useAct } from '../../shop/useAct.ts';
+import ReconcileWays from '../ReconcileWays.vue';
+import ApprovalCell from './ApprovalCell.vue';
+
+type Person = ApprovalsJson['people'][number];
+type Day = Person['days'][number];
+
+const WEEK = 7;
+const desk = useDesk();
+const now = useNow();
+const search = ref('');
+const weeksBack = ref(0);
+const { act, problem, isBusy } = useAct();
+const monday = computed(() => {
+  const today = desk.zone?.dayAt(now.value) ?? (0 as LocalDay);
+  return (today - weekdayOf(today) + 1 - WEEK * weeksBack.value) as LocalDay;
+});
+const days = computed(() =>
+  Array.from({ length: WEEK }, (_, i) => formatDay((monday.value + i) as LocalDay)),
+);
+const query = useQuery({
+  queryKey: ['approvals', monday],
+  queryFn: () =>
+    callRoute('approvals', { query: { from: days.value[0] ?? '', to: days.value[WEEK - 1] ?? '' } }),
+  placeholderData: keepPreviousData,
+});
+
+const isWaiting = ({ state, isOpen }: Day) => state !== 'approved' && !isOpen;
+/** Days on which somebody must look twice. */
+const isException = (day: Day) =>
+  isWaiting(day) &&
+  (day.looseEnds > 0 || day.state === 'changed' || day.chargedSeconds > day.attendedSeconds);
+const people = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  const exceptions = ({ days: own }: Person) => own.filter(isException).length;
+  return (query.data.value?.people ?? [])
+    .filter(({ name, department }) => `${name} ${department}`.toLowerCase().includes(words))
+    .sort((a, b) => exceptions(b) - exceptions(a) || a.name.localeCompare(b.name));
+});
+const toApprove = (list: readonly Person[], isFit: (day: Day) => boolean) =>
+  list.flatMap(({ technician, refusal, days: own }) =>
+    refusal === null
+      ? own
+          .filter((day) => isWaiting(day) && isFit(day))
+          .map(({ day, stamp }) => ({ technician, day, stamp }))
+      : [],
+  );
+const plain = computed(() => toApprove(people.value, (day) => !isException(day)));
+const counts = computed(() => {
+  const all = people.value.flatMap(({ days: own }) => own);
+  return {
+    waiting: all.filter(isWaiting).length,
+    exceptions: all.filter(isException).length,
+    approved: all.filter(({ state }) => state === 'approved').length,
+    changed: all.filter(({ state }) => state === 'changed').length,
+    running: all.filter(({ isOpen }) => isOpen).length,
+  };
+});
+const approve = (list: readonly { technician: string; day: string; stamp: string }[]) =>
+  list.length > 0 && void act(() => callRoute('approve', { body: { days: [...list] } }));
+const unapprove = (technician: string, day: string) =>
+  void act(() => callRoute('unapprove', { body: { technician, day } }));
+const dayOf = (person: Person, day: string) => person.days.find((each) => each.day === day);
+const REFUSALS = {
+  own: 'your own time: somebody else approves it',
+  'other-department': 'not one of your people',
+  right: 'you see it, others approve it',
+} as const;
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="`Week ${weekOf(monday)}`"
+    step="week"
+    today="this week"
+    search-label="Person, department"
+    class="approve"
+    @back="weeksBack += 1"
+    @on="weeksBack = Math.max(0, weeksBack - 1)"
+    @today="weeksBack = 0"
+  >
+    <template #ruler>
+      <p class="span">
+        <b>Approve</b> {{ sayDay(monday) }} to {{ sayDay((monday + 6) as LocalDay) }}, by the day on which a
+        shift began
+      </p>
+    </template>
+    <ReconcileWays />
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <p v-if="query.data.value.approval === 'none'" class="told">
+        This shop asks for no approval: all time goes to pay. Settings say so.
+      </p>
+      <p class="counts">
+        <span
+          ><b>{{ counts.waiting }}</b> to approve</span
+        >
+        <span :class="{ attention: counts.exceptions > 0 }"
+          ><b>{{ counts.exceptions }}</b> to look at first</span
+        >
+        <span
+          ><b>{{ counts.approved }}</b> approved</span
+        >
+        <span v-if="counts.changed > 0" class="attention"
+          ><b>{{ counts.changed }}</b> changed since</span
+        >
+        <span v-if="counts.running > 0"
+          ><b>{{ counts.running }}</b> still going on</span
+        >
+        <button
+          v-if="desk.may('time.approve')"
+          type="button"
+          class="btn btn-primary btn-sm all"
+          :disabled="isBusy || plain.length === 0"
+          @click="approve(plain)"
+        >
+          Approve the {{ plain.length }} that add up
+        </button>
+      </p>
+      <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Person</th>
+            <th v-for="day in days" :key="day" scope="col">{{ sayDate(day) }}</th>
+            <td></td>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="person in people" :key="person.technician">
+            <th scope="row">
+              <RouterLink :to="{ name: 'week', params: { technician: person.technician, day: days[0] } }">{{
+                person.name
+              }}</RouterLink>
+              <small>{{ person.refusal ? REFUSALS[person.refusal] : person.department }}</small>
+            </th>
+            <td v-for="day in days" :key="day" class="cell">
+              <ApprovalCell
+                v-if="dayOf(person, day)"
+                :person="person"
+                :day="dayOf(person, day)!"
+                :is-busy="isBusy"
+                :is-exception="isException(dayOf(person, day)!)"
+                @approve="approve([{ technician: person.technician, day, stamp: $event }])"
+                @unapprove="unapprove(person.technician, day)"
+              />
+            </td>
+            <td class="acts-cell">
+              <button
+                v-if="person.refusal === null && toApprove([person], () => true).length > 1"
+                type="button"
+                class="btn btn-quiet btn-sm"
+                :disabled="isBusy"
+                @click="approve(toApprove([person], () => true))"
+              >
+                Approve all of his
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="people.length === 0" class="none">
+        {{ search ? 'Nobody of this name.' : 'Nothing is recorded in this week.' }}
+      </p>
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.span {
+  margin: 0;
+  padding: 24px 14px 0;
+  font-size: 16px;
+}
+.counts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 26px;
+  align-items: baseline;
+  margin: 0;
+  padding: 9px 16px 8px;
+  font-size: 16px;
+}
+.counts b {
+  font-size: 21px;
+}
+.all {
+  margin-left: auto;
+}
+.told {
+  margin: 0;
+  padding: 6px 16px;
+  background: var(--band);
+}
+table {
+  width: 100%;
+  background: var(--sheet);
+  border-collapse: collapse;
+  table-layout: fixed;
+}
+th,
+td {
+  padding: 4px 10px;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  vertical-align: top;
+}
+thead th {
+  color: var(--ink-2);
+  font-size: 13px;
+  font-weight: 400;
+}
+thead th:first-child {
+  width: var(--col-name);
+}
+thead td {
+  width: 150px;
+}
+tbody th {
+  font-weight: 400;
+}
+tbody th a {
+  color: var(--ink);
+}
+small {
+  display: block;
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.cell {
+  padding: 4px 6px;
+  border-left: 1px solid var(--line);
+}
+.none {
+  padding: 12px 16px;
+}
+</style>

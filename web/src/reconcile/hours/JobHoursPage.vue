@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import type { JobWeekJson } from '@wergon/contract/reconcile';
+import { formatDay, weekdayOf } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { callRoute } from '../../desk/callRoute.ts';
+import { sayDate, sayDay, weekOf } from '../../desk/dates.ts';
+import DeskFrame from '../../desk/DeskFrame.vue';
+import QueryState from '../../desk/QueryState.vue';
+import { useDesk } from '../../desk/useDesk.ts';
+import { useNow } from '../../desk/useNow.ts';
+import ReconcileWays from '../ReconcileWays.vue';
+import TargetPicker from '../TargetPicker.vue';
+import LengthField from './LengthField.vue';
+import MadeLine from './MadeLine.vue';
+import { useHours } from './useHours.ts';
+
+const desk = useDesk();
+const now = useNow();
+const route = useRoute();
+const router = useRouter();
+const search = ref('');
+const weeksBack = ref(0);
+const hours = useHours();
+const target = computed({
+  get: () => String(route.params['target'] ?? ''),
+  set: (id: string) => id !== '' && void router.push({ name: 'job-hours', params: { target: id } }),
+});
+const text = ref('');
+const monday = computed(() => {
+  const today = desk.zone?.dayAt(now.value) ?? (0 as LocalDay);
+  return (today - weekdayOf(today) + 1 - 7 * weeksBack.value) as LocalDay;
+});
+const day = computed(() => formatDay(monday.value));
+const query = useQuery({
+  queryKey: ['job-week', target, day],
+  queryFn: () => callRoute('jobWeek', { query: { target: target.value, day: day.value } }),
+  enabled: computed(() => target.value !== ''),
+  placeholderData: keepPreviousData,
+});
+const week = computed(() => (target.value === '' ? undefined : query.data.value));
+const people = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return (week.value?.people ?? []).filter(({ name, department }) =>
+    `${name} ${department}`.toLowerCase().includes(words),
+  );
+});
+type Person = JobWeekJson['people'][number];
+const enteredOf = ({ entered }: Person['cells'][number]) =>
+  entered.reduce((sum, { seconds }) => sum + seconds, 0);
+function write(person: Person, cell: Person['cells'][number], seconds: number): void {
+  const base = {
+    technician: person.technician,
+    target: target.value,
+    workType: 'run' as const,
+    day: cell.day,
+  };
+  const [first, ...rest] = cell.entered;
+  void hours.enter(
+    [
+      { ...base, entry: first?.id ?? null, seconds },
+      ...rest.map(({ id }) => ({ ...base, entry: id, seconds: 0 })),
+    ],
+    `${person.name}, ${sayDate(cell.day)}: ${seconds === 0 ? 'taken out' : desk.hours(seconds)}`,
+  );
+}
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="`Week ${weekOf(monday)}`"
+    step="week"
+    today="this week"
+    search-label="Person, department"
+    @back="weeksBack += 1"
+    @on="weeksBack = Math.max(0, weeksBack - 1)"
+    @today="weeksBack = 0"
+  >
+    <template #ruler>
+      <p class="span">
+        <b>{{ week?.title ?? 'No job chosen' }}</b> {{ sayDay(monday) }} to
+        {{ sayDay((monday + 6) as LocalDay) }}
+      </p>
+    </template>
+    <ReconcileWays />
+    <div class="choose">
+      <TargetPicker v-model="target" v-model:text="text" label="Task or activity" />
+      <span v-if="week" class="figure"
+        ><b>{{ desk.hours(week.totalSeconds) }}</b> in this week</span
+      >
+    </div>
+    <MadeLine :hours="hours" />
+    <p v-if="target === ''" class="none">
+      Choose what was worked on: then write down who was on it, and how long.
+    </p>
+    <QueryState
+      v-else-if="!week"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <table v-else>
+      <thead>
+        <tr>
+          <th scope="col">Person</th>
+          <th v-for="each in week.days" :key="each.day" scope="col" class="number">
+            {{ sayDate(each.day) }}
+          </th>
+          <th scope="col" class="number">Week</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="person in people" :key="person.technician">
+          <th scope="row">
+            <RouterLink :to="{ name: 'week', params: { technician: person.technician, day } }">{{
+              person.name
+            }}</RouterLink>
+            <small>{{ person.department }}</small>
+          </th>
+          <td v-for="(cell, i) in person.cells" :key="cell.day">
+            <RouterLink
+              v-if="cell.scannedSeconds > 0"
+              class="figure scanned"
+              :to="{ name: 'person-day', params: { technician: person.technician, day: cell.day } }"
+              >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
+            >
+            <LengthField
+              :seconds="enteredOf(cell)"
+              :label="`${person.name}, ${sayDate(cell.day)}`"
+              :disabled="week.days[i]?.isClosed || week.days[i]?.isFuture"
+              @change="write(person, cell, $event)"
+            />
+          </td>
+          <td class="figure number">{{ person.totalSeconds > 0 ? desk.hours(person.totalSeconds) : '' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="week && people.length === 0" class="none">Nobody of this name.</p>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.span {
+  display: flex;
+  gap: 16px;
+  margin: 0;
+  padding: 24px 14px 0;
+  font-size: 16px;
+}
+.choose {
+  display: grid;
+  grid-template-columns: minmax(220px, 380px) 1fr;
+  gap: 18px;
+  align-items: center;
+  padding: 10px 16px;
+}
+table {
+  width: calc(100% - 32px);
+  margin: 0 16px 20px;
+  background: var(--sheet);
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 3px 8px;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  vertical-align: bottom;
+}
+thead th {
+  color: var(--ink-2);
+  font-size: 13px;
+  font-weight: 400;
+}
+tbody th {
+  font-weight: 400;
+}
+tbody th a {
+  color: var(--ink);
+}
+small {
+  display: block;
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.number,
+.scanned {
+  text-align: right;
+}
+.scanned {
+  display: block;
+  color: var(--ink);
+  text-decoration: none;
+}
+.none {
+  padding: 4px 16px;
+}
+</style>

@@ -1,0 +1,305 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed, reactive, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import type { WeekJson } from '@wergon/contract/reconcile';
+import { formatDay, parseDay, weekdayOf } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { WORK_TYPES } from '@wergon/core/work';
+import type { WorkType } from '@wergon/core/work';
+import { callRoute } from '../../desk/callRoute.ts';
+import { sayDate, sayDay, weekOf } from '../../desk/dates.ts';
+import DeskFrame from '../../desk/DeskFrame.vue';
+import QueryState from '../../desk/QueryState.vue';
+import { useDesk } from '../../desk/useDesk.ts';
+import { useNow } from '../../desk/useNow.ts';
+import ReconcileWays from '../ReconcileWays.vue';
+import TargetPicker from '../TargetPicker.vue';
+import LengthField from './LengthField.vue';
+import MadeLine from './MadeLine.vue';
+import { useHours } from './useHours.ts';
+import { usePeople } from './usePeople.ts';
+import WeekColumns from './WeekColumns.vue';
+
+const desk = useDesk();
+const now = useNow();
+const route = useRoute();
+const router = useRouter();
+const search = ref('');
+const people = usePeople();
+const hours = useHours();
+const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const technician = computed(() => String(route.params['technician'] ?? '') || (people.value[0]?.id ?? ''));
+const day = computed((): LocalDay => {
+  const read = parseDay(String(route.params['day'] ?? ''));
+  return read.ok ? read.value : today.value;
+});
+const monday = computed(() => (day.value - weekdayOf(day.value) + 1) as LocalDay);
+const mondayText = computed(() => formatDay(monday.value));
+const query = useQuery({
+  queryKey: ['week', technician, mondayText],
+  queryFn: () => callRoute('week', { query: { technician: technician.value, day: mondayText.value } }),
+  placeholderData: keepPreviousData,
+  enabled: computed(() => technician.value !== ''),
+});
+const week = computed(() => query.data.value);
+const mayWrite = computed(() => desk.may('ledger.correct'));
+const found = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return words === ''
+    ? []
+    : people.value.filter(({ name }) => name.toLowerCase().includes(words)).slice(0, 8);
+});
+
+/** A row that is not there yet. */
+const added = reactive({ target: '', text: '', workType: 'run' as WorkType });
+watch([technician, mondayText], () => Object.assign(added, { target: '', text: '', workType: 'run' }));
+const rows = computed(() => week.value?.rows ?? []);
+const isThere = computed(() =>
+  rows.value.some(({ target, workType }) => target === added.target && workType === added.workType),
+);
+
+type Cell = WeekJson['rows'][number]['cells'][number];
+const enteredOf = ({ entered }: Cell) => entered.reduce((sum, { seconds }) => sum + seconds, 0);
+function go(to: LocalDay, who = technician.value): void {
+  search.value = '';
+  void router.push({ name: 'week', params: { technician: who, day: formatDay(to) } });
+}
+/** A number becomes a length of its day: in place of what is written down there. */
+async function write(
+  row: { readonly target: string; readonly workType: WorkType; readonly title: string },
+  dayText: string,
+  entered: Cell['entered'],
+  seconds: number,
+): Promise<void> {
+  const base = { technician: technician.value, target: row.target, workType: row.workType, day: dayText };
+  const [first, ...rest] = entered;
+  const done = await hours.enter(
+    [
+      { ...base, entry: first?.id ?? null, seconds },
+      // Several lengths that stood in one cell become the one that was typed.
+      ...rest.map(({ id }) => ({ ...base, entry: id, seconds: 0 })),
+    ],
+    `${week.value?.name ?? ''}, ${sayDate(dayText)}, ${row.title}: ${seconds === 0 ? 'taken out' : desk.hours(seconds)}`,
+  );
+  if (done) Object.assign(added, { target: '', text: '' });
+}
+const openDate = (event: Event) => {
+  const read = parseDay((event.target as HTMLInputElement).value);
+  if (read.ok) go(read.value);
+};
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="`Week ${weekOf(monday)}`"
+    step="week"
+    today="this week"
+    search-label="Another person"
+    @back="go((monday - 7) as LocalDay)"
+    @on="go((monday + 7) as LocalDay)"
+    @today="go(today)"
+  >
+    <template #ruler>
+      <p class="span">
+        <b>{{ week?.name }}</b> {{ sayDay(monday) }} to {{ sayDay((monday + 6) as LocalDay) }}
+        <label
+          >any day
+          <input type="date" class="form-control form-control-sm" :value="mondayText" @change="openDate"
+        /></label>
+      </p>
+    </template>
+    <ReconcileWays />
+    <ul v-if="found.length > 0" class="found">
+      <li v-for="person in found" :key="person.id">
+        <button type="button" class="btn btn-quiet btn-sm" @click="go(monday, person.id)">
+          {{ person.name }}
+        </button>
+      </li>
+    </ul>
+    <QueryState
+      v-if="!week"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <div class="whom">
+        <select
+          class="form-select form-select-sm"
+          aria-label="Person"
+          :value="technician"
+          @change="go(monday, ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
+        </select>
+        <span class="key"><i class="job"></i>scanned on jobs</span>
+        <span class="key"><i class="indirect"></i>scanned, indirect</span>
+        <span class="key"><i class="entered"></i>written down</span>
+        <span class="key"><i class="planned"></i>planned</span>
+      </div>
+      <MadeLine :hours="hours" />
+      <WeekColumns :week="week" />
+      <div class="grid" role="table" aria-label="The week by task and activity">
+        <div v-for="row in rows" :key="`${row.target} ${row.workType}`" class="line" role="row">
+          <span role="rowheader" class="title"
+            >{{ row.title }} <span v-if="row.workType !== 'run'" class="quiet">{{ row.workType }}</span></span
+          >
+          <span v-for="(cell, i) in row.cells" :key="cell.day" role="cell" class="cell">
+            <RouterLink
+              v-if="cell.scannedSeconds > 0"
+              class="figure scanned"
+              :to="{ name: 'person-day', params: { technician, day: cell.day } }"
+              :title="cell.isOpen ? 'still open' : 'scanned: put right on the tape'"
+              >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
+            >
+            <LengthField
+              :seconds="enteredOf(cell)"
+              :label="`${row.title}, ${sayDate(cell.day)}`"
+              :disabled="!mayWrite || week.days[i]?.isClosed || week.days[i]?.isFuture"
+              @change="write(row, cell.day, cell.entered, $event)"
+            />
+          </span>
+          <span role="cell" class="figure total">{{ desk.hours(row.totalSeconds) }}</span>
+        </div>
+        <div v-if="mayWrite" class="line" role="row">
+          <span role="rowheader" class="add">
+            <TargetPicker v-model="added.target" v-model:text="added.text" label="Another task or activity" />
+            <select v-model="added.workType" class="form-select form-select-sm" aria-label="Kind of work">
+              <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
+            </select>
+          </span>
+          <span v-for="each in week.days" :key="each.day" role="cell" class="cell">
+            <LengthField
+              :seconds="0"
+              :label="`${added.text || 'new row'}, ${sayDate(each.day)}`"
+              :disabled="added.target === '' || isThere || each.isClosed || each.isFuture"
+              @change="
+                write(
+                  { target: added.target, workType: added.workType, title: added.text },
+                  each.day,
+                  [],
+                  $event,
+                )
+              "
+            />
+          </span>
+          <span></span>
+        </div>
+      </div>
+      <p v-if="isThere" class="none quiet">This row stands above.</p>
+      <p v-if="rows.length === 0" class="none">
+        Nothing is recorded of {{ week.name }} in this week<template v-if="week.lastDay"
+          >; the last time before it is
+          <RouterLink :to="{ name: 'week', params: { technician, day: week.lastDay } }">{{
+            sayDate(week.lastDay)
+          }}</RouterLink></template
+        >.
+      </p>
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.span {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+  margin: 0;
+  padding: 18px 14px 0;
+  font-size: 16px;
+}
+.span label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-size: 13px;
+}
+.found {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 0;
+  padding: 8px 16px;
+  list-style: none;
+}
+.whom {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: center;
+  padding: 8px 16px 0;
+}
+.whom select {
+  width: 220px;
+}
+.key {
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.key i {
+  display: inline-block;
+  width: 16px;
+  height: 12px;
+  margin-right: 6px;
+  vertical-align: -1px;
+}
+i.job {
+  background: var(--bar);
+}
+i.indirect {
+  background: var(--indirect);
+}
+i.entered {
+  background: repeating-linear-gradient(0deg, var(--action) 0 3px, var(--action-tint) 3px 5px);
+}
+i.planned {
+  border: 1px solid var(--line);
+  background: var(--bar-open);
+}
+.grid {
+  margin: 4px 16px 12px;
+  background: var(--sheet);
+  border-top: 1px solid var(--ink);
+}
+.line {
+  display: grid;
+  grid-template-columns: minmax(200px, 300px) repeat(7, minmax(76px, 1fr)) 80px;
+  border-bottom: 1px solid var(--line);
+}
+.title {
+  padding: 6px 8px;
+}
+.cell {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  justify-content: flex-end;
+  padding: 3px 8px;
+  border-left: 1px solid var(--line);
+}
+.scanned {
+  color: var(--ink);
+  text-align: right;
+  text-decoration: none;
+}
+.scanned:hover {
+  text-decoration: underline;
+}
+.total {
+  padding: 6px 8px;
+  text-align: right;
+  font-weight: 700;
+}
+.add {
+  display: grid;
+  grid-template-columns: 1fr 90px;
+  gap: 4px;
+  padding: 3px 0;
+}
+.none {
+  padding: 4px 16px;
+}
+</style>
