@@ -1,10 +1,8 @@
 import type { EntryId } from '@wergon/core/ledger';
-import { Defect } from '@wergon/core/result';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { Context } from '@wergon/server/app';
-import { readBatch } from '@wergon/server/ledger';
-import { stationId } from './enterStations.ts';
+import { recordAt, stationAs } from './recordAt.ts';
 
 /** What people asked for at stations today, and what the desk answered; minutes before the demo opens. */
 const REQUESTS = [
@@ -22,7 +20,7 @@ const REQUESTS = [
 
 /** Records the sample shop's requests as its stations and its desk would. */
 export async function askForThings(
-  { journal }: Context,
+  context: Context,
   clock: { readonly set: (ms: number) => void },
   opensAt: Instant,
 ): Promise<void> {
@@ -31,17 +29,14 @@ export async function askForThings(
     const id = `request-${i + 1}` as EntryId;
     clock.set(at * 1000);
     const entry = { id, type: 'request', at: formatInstant(at), technician, what, target: null, text };
-    const line = { source: 'touch', action: id, deviceAt: formatInstant(at), clockOffset: 0, entry };
-    const { outcomes } = await journal.append({ kind: 'station', id: stationId(station) }, readBatch([line]));
-    if (outcomes[0]?.result !== 'recorded')
-      throw new Defect(`sample request: ${JSON.stringify(outcomes[0])}`);
+    await recordAt(context, stationAs(station), [entry], at);
     if (!('answer' in more)) continue;
     const answeredAt = toInstant(opensAt - more.answer.ago * 60);
     clock.set(answeredAt * 1000);
     const answerId = `answer-${i + 1}` as EntryId;
     const { by, text: words } = more.answer;
     const answer = { id: answerId, type: 'answer', at: answeredAt, request: id, text: words, by } as const;
-    await journal.appendAll({ kind: 'desk', id: 'mikko' }, [
+    await context.journal.appendAll({ kind: 'desk', id: 'mikko' }, [
       {
         kind: 'floor',
         id: answerId,

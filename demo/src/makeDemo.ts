@@ -31,6 +31,9 @@ import { GRADES, SHOP } from './sampleShop.ts';
 import { drawNameplate } from './samplePicture.ts';
 import { stationId } from './enterStations.ts';
 import { askForThings } from './askForThings.ts';
+import { planOddities, proposeEnd } from './scanOddly.ts';
+import { planDesk } from './reconcileWeeks.ts';
+import type { DeskMoment } from './reconcileWeeks.ts';
 import { setUpShop } from './setUpShop.ts';
 import { simulate } from './simulate.ts';
 import type { SimEntry } from './simulate.ts';
@@ -73,7 +76,12 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
     createIds('e', dice),
   );
   await database.em.fork().transactional((em) => enterOrders(em, samples, simOrders, opensAt, dice));
-  await recordAll(context, clock, entries, say);
+  const moments = [
+    ...(await planDesk(context, firstDay, opensAt, zone)),
+    ...(await planOddities(context, opensAt, zone)),
+  ].sort((a, b) => a.at - b.at);
+  await recordAll(context, clock, entries, moments, say);
+  await proposeEnd(context, opensAt);
   await askForThings(context, clock, opensAt);
   await database.close();
 }
@@ -199,14 +207,24 @@ async function recordAll(
   context: Context,
   clock: { readonly set: (ms: number) => void },
   entries: readonly SimEntry[],
+  moments: readonly DeskMoment[],
   say: Progress,
 ): Promise<void> {
+  const waiting = [...moments];
+  const runUntil = async (now: number) => {
+    for (let next = waiting[0]; next && next.at <= now; next = waiting[0]) {
+      waiting.shift();
+      clock.set(next.at * 1000);
+      await next.run();
+    }
+  };
   const badges = new Map(
     (await context.database.em.fork().findAll(BadgeEntity)).map(({ id, technician }) => [technician, id]),
   );
   // Scans that come close together share a commit, as they do in a busy shop.
   for (let first = 0; first < entries.length; first += TOGETHER) {
     const part = entries.slice(first, first + TOGETHER);
+    await runUntil(part[0]?.at ?? 0);
     clock.set((part.at(-1)?.at ?? 0) * 1000 + 900);
     const answers = await Promise.all(
       part.map(({ at, station, entry }) => {
@@ -226,5 +244,6 @@ async function recordAll(
     if (bad) throw new Defect(`sample entry: ${JSON.stringify(bad.outcomes[0])}`);
     if ((first / TOGETHER) % 50 === 49) say(`${first + part.length} of ${entries.length} scans recorded`);
   }
+  await runUntil(Infinity);
   say(`${entries.length} scans recorded`);
 }

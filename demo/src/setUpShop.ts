@@ -235,6 +235,15 @@ async function addPeople(
     leftOn: formatDay((firstDay - 20) as LocalDay),
   });
   await addTechnician(em, left, draw('badge'), 't99' as TechnicianId);
+  // A subcontractor who helps out for an hour; nobody has entered what that costs.
+  const guest = technicianSchema.parse({
+    number: '131',
+    name: 'Runa Holm',
+    department: 'Assembly',
+    kind: 'subcontractor',
+    initials: 'RH',
+  });
+  await addTechnician(em, guest, draw('badge'), 't28' as TechnicianId);
   return people;
 }
 

@@ -17,6 +17,7 @@ export {
   acceptSchema,
   answeredSchema,
   chosenAnswerSchema,
+  chosenAnswersSchema,
   effectSchema,
   looseEndsSchema,
   undoSchema,

@@ -18,18 +18,25 @@ export const chosenAnswerSchema = z.strictObject({
   at: instantText.nullable(),
 });
 export type ChosenAnswer = z.input<typeof chosenAnswerSchema>;
+/** Answers to loose ends that are alike, given together, all or none. */
+export const chosenAnswersSchema = z.strictObject({ answers: z.array(chosenAnswerSchema).min(1).max(50) });
 
 const lane = z.array(
   z.strictObject({ from: z.string(), to: z.string(), title: z.string(), isTorn: z.boolean() }),
 );
 
-/** A loose end is accepted as it is, with a reason; or, without one, is to be open again. */
+/** Loose ends are accepted as they are, with a reason, all or none. */
 export const acceptSchema = z.strictObject({
-  end: looseEndKey.extend({
-    technician: idText<'TechnicianId'>().nullable(),
-    from: instantText.nullable(),
-    day: dayText,
-  }),
+  ends: z
+    .array(
+      looseEndKey.extend({
+        technician: idText<'TechnicianId'>().nullable(),
+        from: instantText.nullable(),
+        day: dayText,
+      }),
+    )
+    .min(1)
+    .max(100),
   reason: z.string().trim().min(1).max(200),
 });
 export type Acceptance = z.input<typeof acceptSchema>;
@@ -74,6 +81,8 @@ export const looseEndsSchema = z.strictObject({
       to: z.string().nullable(),
       seconds: z.number().nullable(),
       targetId: z.string().nullable(),
+      /** A gap before the planned beginning or after the planned end. */
+      isOutsidePlan: z.boolean(),
       /** What would likely put it right, the likeliest first. */
       answers: z.array(z.strictObject({ reason: z.enum(ANSWER_REASONS), at: z.string().nullable() })),
       /** When it ended, by the technician's own word; for the supervisor to decide. */

@@ -60,6 +60,8 @@ export const personDaySchema = z.strictObject({
       entry: scanSchema,
     }),
   ),
+  /** Time on nothing shorter than this is what a scan takes. */
+  gapSeconds: z.number(),
   attendedSeconds: z.number(),
   chargedSeconds: z.number(),
 });

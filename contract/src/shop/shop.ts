@@ -120,6 +120,10 @@ export const settingsSchema = z.strictObject({
     /** Whether time goes to pay only when somebody has approved it. */
     approval: z.enum(['person-day', 'none']),
   }),
+  reconcile: z.strictObject({
+    /** Gaps shorter than this are answered by the shop's rule: nobody has to decide on them. 0: none are. */
+    answeredGapMinutes: z.int().min(0).max(60),
+  }),
 });
 export type Settings = z.output<typeof settingsSchema>;
 
@@ -127,6 +131,7 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   orderNumbers: { prefix: '', digits: 4, first: 1001 },
   labels: { symbology: 'code128', paper: 'a4' },
   pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day' },
+  reconcile: { answeredGapMinutes: 0 },
 };
 
 const coded = { id: z.string(), code: z.string(), isOff: z.boolean() };
@@ -212,4 +217,6 @@ export const railSchema = z.strictObject({
   peopleIn: z.number(),
   openOrders: z.number(),
   looseEnds: z.number(),
+  /** Pay periods that are over and not closed. */
+  periodsOver: z.number(),
 });

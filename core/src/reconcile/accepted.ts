@@ -8,6 +8,11 @@ export const looseEndKey = ({ kind, technician, target, from, day }: LooseEnd): 
 export const looseEndFacts = ({ to, seconds, entries }: LooseEnd): string =>
   [to ?? '', seconds ?? '', ...entries].join(' ');
 
+/** Whether the shop's rule answers a loose end: a gap shorter than so many seconds; 0 answers none.
+ *  Source: docs/reconcile.md, the shop's rule. */
+export const isAnsweredByRule = ({ kind, seconds }: LooseEnd, shorterThan: number): boolean =>
+  kind === 'gap' && seconds !== undefined && seconds < shorterThan;
+
 /** Loose ends that nobody has accepted as they are. One whose facts have changed since is open again.
  *  Source: docs/ledger.md, section 8, decisions. */
 export const withoutAccepted = <End extends LooseEnd>(

@@ -1,4 +1,4 @@
-export { looseEndFacts, looseEndKey, withoutAccepted } from './accepted.ts';
+export { isAnsweredByRule, looseEndFacts, looseEndKey, withoutAccepted } from './accepted.ts';
 export { APPROVAL_STATES, approvalFacts, approvalState } from './approval.ts';
 export type { ApprovalState } from './approval.ts';
 export { ANSWER_REASONS, findLikelyAnswers } from './likelyAnswers.ts';

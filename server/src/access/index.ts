@@ -1,1 +1,2 @@
+export { UserEntity } from './entities.ts';
 export { addUser } from './users.ts';

@@ -10,6 +10,7 @@ import { readSql } from '../db/index.ts';
 import type { FloorAnswer } from '../ledger/incoming.ts';
 import { loadStates } from '../ledger/strands.ts';
 import { findOpenLooseEnds } from '../reconcile/looseEnds.ts';
+import { openPeriods } from '../pay/periods.ts';
 import { StationEntity } from '../station/entities.ts';
 import { loadFloor } from './board.ts';
 import { findRequest, loadRequests } from './requests.ts';
@@ -58,6 +59,7 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal }: Co
         peopleIn: states.filter(({ shift, doing }) => shift || doing.status !== 'nothing').length,
         openOrders: orders.filter((state) => state === 'released' || state === 'on-hold').length,
         looseEnds: findOpenLooseEnds(sql, known, firstDay, today, now).length,
+        periodsOver: openPeriods(sql, known, now).filter(({ lastDay }) => lastDay < today).length,
       });
     });
   });

@@ -18,6 +18,7 @@ const settings = (approval: string) => ({
   orderNumbers: { prefix: '', digits: 4, first: 1001 },
   labels: { symbology: 'code128', paper: 'a4' },
   pay: { period: 'weekly', anchor: '2026-03-02', approval },
+  reconcile: { answeredGapMinutes: 0 },
 });
 const stint = (from: number, to: number, who = shop.ada) => [
   shop.scan('shift-in', from, who),

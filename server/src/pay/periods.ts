@@ -134,6 +134,19 @@ export function findPeriod(
   return period.firstDay === firstDay ? period : undefined;
 }
 
+/** Periods that are not closed, the oldest first, up to the one that runs. */
+export function openPeriods(sql: Sql, facts: ShopFacts, now: Instant): readonly PayPeriod[] {
+  const today = facts.zone.dayAt(now);
+  const open: PayPeriod[] = [];
+  for (
+    let period = nextPeriod(sql, facts, now);
+    period.firstDay <= today;
+    period = payPeriodOf((period.lastDay + 1) as LocalDay, payRuleOf(facts))
+  )
+    open.push(period);
+  return open;
+}
+
 /** What a closing was seen to hold: the days with their stamps and states. */
 export const stampOfPeriod = (days: readonly ShiftDay[], adjustments: readonly ClosedLine[]): string =>
   createHash('sha256')

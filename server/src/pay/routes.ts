@@ -1,5 +1,4 @@
 import type { PayPeriodJson } from '@wergon/contract/pay';
-import { payPeriodOf } from '@wergon/core/pay';
 import type { ClosedLine, PayPeriod } from '@wergon/core/pay';
 import { formatCents, toCents } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
@@ -22,7 +21,7 @@ import {
   loadClosedLines,
   loadClosedPeriods,
   nextPeriod,
-  payRuleOf,
+  openPeriods,
   stampOfPeriod,
 } from './periods.ts';
 import { loadShiftDays } from './shiftDays.ts';
@@ -91,16 +90,9 @@ const spanOf = ({ firstDay, lastDay }: PayPeriod): PayPeriod => ({ firstDay, las
 
 function listPeriods(sql: Sql, facts: ShopFacts, now: Instant) {
   const today = facts.zone.dayAt(now);
-  const open: PayPeriod[] = [];
-  for (
-    let period = nextPeriod(sql, facts, now);
-    period.firstDay <= today;
-    period = payPeriodOf((period.lastDay + 1) as LocalDay, payRuleOf(facts))
-  )
-    open.unshift(period);
   const closed = loadClosedPeriods(sql).slice(-LISTED).reverse();
   return [
-    ...open.map((period) => ({
+    ...[...openPeriods(sql, facts, now)].reverse().map((period) => ({
       ...textOf(period),
       state: period.lastDay < today ? ('over' as const) : ('running' as const),
       closedBy: null,

@@ -3,15 +3,17 @@ import { findLikelyAnswers, looseEndFacts, looseEndKey, undoOf } from '@wergon/c
 import type { LikelyAnswer } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
 import type { Instant, LocalDay } from '@wergon/core/time';
+import { covers } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import type { Call, Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
+import type { RouteRefusal } from '../app/problem.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { PatternEntity } from '../people/entities.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { loadAccepted, writeDecision } from './decisions.ts';
-import type { DeskAct, Planner } from './deskAct.ts';
+import type { DeskAct, Plan, Planner } from './deskAct.ts';
 import { loadProposals } from './floorEnds.ts';
 import { findLooseEnds } from './looseEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
@@ -44,29 +46,32 @@ export function mountAnswers(mount: Mount, context: Context, act: DeskAct): void
     return act.preview(who, scene, planAnswer(body, await loadPatterns()));
   });
 
-  mount('answerLooseEnd', async ({ body, who }) =>
-    act.record(who, planAnswer(body, await loadPatterns()), body.reason),
-  );
+  mount('answerLooseEnd', async ({ body: { answers }, who }) => {
+    const patterns = await loadPatterns();
+    const reasons = [...new Set(answers.map(({ reason }) => reason))].join(', ');
+    return act.record(who, planAll(answers.map((answer) => planAnswer(answer, patterns))), reasons);
+  });
 
-  mount('acceptLooseEnd', async ({ body: { end: key, reason }, who }) => {
+  mount('acceptLooseEnd', async ({ body: { ends, reason }, who }) => {
     if (who.kind !== 'desk') return refuse('access.not_signed_in');
-    const known = await facts.get();
-    const now = clock.now();
-    const end = await readSql(database, (sql) =>
-      findLooseEnds(sql, known, key.day, key.day, now).find(
-        (each) =>
-          each.kind === key.kind &&
-          (each.technician ?? null) === key.technician &&
-          (each.target ?? null) === key.target &&
-          (each.from ?? null) === key.from,
-      ),
-    );
-    if (!end) return refuse('reconcile.changed');
-    const decision = { type: 'accept', key: looseEndKey(end), facts: looseEndFacts(end), reason } as const;
-    await journal.appendAll({ kind: 'desk', id: who.user.id }, [
-      writeDecision({ ...decision, by: who.user.name }, now),
-    ]);
-    return ok(null);
+    const kept: { refusal?: RouteRefusal } = {};
+    await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
+      const now = clock.now();
+      const found = ends.map((key) => findByKey(sql, known, key, now));
+      if (found.some((end) => !end)) kept.refusal = refuse('reconcile.changed');
+      else if (found.some((end) => end?.technician !== undefined && !covers(who.user, known, end.technician)))
+        kept.refusal = refuse('reconcile.other_people');
+      if (kept.refusal) return [];
+      return found.flatMap((end) =>
+        end
+          ? writeDecision(
+              { type: 'accept', key: looseEndKey(end), facts: looseEndFacts(end), reason, by: who.user.name },
+              now,
+            )
+          : [],
+      );
+    });
+    return kept.refusal ?? ok(null);
   });
 
   mount('withdrawAcceptance', async ({ body, who }) => {
@@ -83,6 +88,42 @@ export function mountAnswers(mount: Mount, context: Context, act: DeskAct): void
     return act.record(who, planUndo(body.entries, who.user.id), 'undone');
   });
 }
+
+type Key = Call<'acceptLooseEnd'>['body']['ends'][number];
+
+const findByKey = (sql: Sql, facts: ShopFacts, key: Key, now: Instant): DatedLooseEnd | undefined =>
+  findLooseEnds(
+    sql,
+    facts,
+    key.day,
+    key.day,
+    now,
+    key.technician === null ? undefined : [key.technician],
+  ).find(
+    (each) =>
+      each.kind === key.kind &&
+      (each.technician ?? null) === key.technician &&
+      (each.target ?? null) === key.target &&
+      (each.from ?? null) === key.from,
+  );
+
+/** Several plans as one: what refuses one of them refuses all. */
+const planAll =
+  (planners: readonly Planner[]): Planner =>
+  (sql, facts, now) => {
+    const plans: Plan[] = [];
+    for (const planner of planners) {
+      const planned = planner(sql, facts, now);
+      if (!planned.ok) return planned;
+      plans.push(planned.value);
+    }
+    return ok({
+      people: [...new Set(plans.flatMap(({ people }) => people))],
+      firstDay: Math.min(...plans.map(({ firstDay }) => firstDay)) as LocalDay,
+      lastDay: Math.max(...plans.map(({ lastDay }) => lastDay)) as LocalDay,
+      changes: plans.flatMap(({ changes }) => changes),
+    });
+  };
 
 /** The answer that was chosen, as it would be given now; refused where the loose end or the answer is another one. */
 const planAnswer =

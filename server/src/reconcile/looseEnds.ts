@@ -12,11 +12,12 @@ import {
 } from '@wergon/core/ledger';
 import type { EntryId, LooseEnd, LooseEndKind, TaskEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { withoutAccepted } from '@wergon/core/reconcile';
+import { isAnsweredByRule, withoutAccepted } from '@wergon/core/reconcile';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadHours, loadPresence, loadStates, loadStints } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import { settingsOf } from '../shop/settings.ts';
 import { acceptedFacts, loadAccepted } from './decisions.ts';
 
 /** Days before the asked ones that are read along, so that what began earlier is seen whole. */
@@ -36,8 +37,15 @@ export function findOpenLooseEnds(
   lastDay: LocalDay,
   now: Instant,
 ): DatedLooseEnd[] {
-  const accepted = acceptedFacts(loadAccepted(sql));
-  return withoutAccepted(findLooseEnds(sql, facts, firstDay, lastDay, now), accepted);
+  return keepOpen(sql, facts, findLooseEnds(sql, facts, firstDay, lastDay, now));
+}
+
+/** Without those that were accepted as they are, and those that the shop's rule answers. */
+export function keepOpen(sql: Sql, facts: ShopFacts, ends: readonly DatedLooseEnd[]): DatedLooseEnd[] {
+  const shortest = settingsOf(facts.shop).reconcile.answeredGapMinutes * 60;
+  return withoutAccepted(ends, acceptedFacts(loadAccepted(sql))).filter(
+    (end) => !isAnsweredByRule(end, shortest),
+  );
 }
 
 /** All loose ends of a stretch of days, those that were accepted as they are with them; of some people or of all. */

@@ -60,7 +60,9 @@ test('a forgotten stop is offered its planned end, and what that would do is sho
 test('what was shown is what then happens, and undoing gives what was there', async () => {
   const answer = await chosen();
   const effect = (await post('/api/reconcile/preview', answer)).body as EffectJson;
-  const { entries } = (await post('/api/reconcile/answer', answer)).body as { entries: string[] };
+  const { entries } = (await post('/api/reconcile/answer', { answers: [answer] })).body as {
+    entries: string[];
+  };
   expect(await forgotten()).toEqual([]);
   expect(await seconds()).toBe(effect.jobs[0]?.afterSeconds);
   await post('/api/reconcile/undo', { entries });
@@ -92,7 +94,7 @@ test('an answer to what is no longer so is refused, and does nothing', async () 
   const answer = await chosen();
   await shop.send(shop.scan('work-stop', 60, shop.ada));
   const before = await seconds();
-  expect((await post('/api/reconcile/answer', answer)).status).toBe(409);
+  expect((await post('/api/reconcile/answer', { answers: [answer] })).status).toBe(409);
   expect(await seconds()).toBe(before);
 });
 
@@ -101,7 +103,9 @@ test.each([
   [{ reason: 'because' }, 422, 'one that is none'],
   [{ at: '2026-03-03T08:00:00+01:00' }, 409, 'another instant than was shown'],
 ])('%j is refused with %i: %s', async (more, status) => {
-  expect((await post('/api/reconcile/answer', { ...(await chosen()), ...more })).status).toBe(status);
+  expect((await post('/api/reconcile/answer', { answers: [{ ...(await chosen()), ...more }] })).status).toBe(
+    status,
+  );
   expect(await forgotten()).toHaveLength(1);
 });
 
@@ -135,7 +139,7 @@ test('a loose end is accepted as it is, with a reason, is open again when that i
     from: end?.from,
     day: end?.day,
   };
-  const accept = (reason: string) => post('/api/reconcile/accept', { end: key, reason });
+  const accept = (reason: string) => post('/api/reconcile/accept', { ends: [key], reason });
   expect((await accept(' ')).status).toBe(422);
   await shop.send(shop.scan('work-stop', 13 * 60, shop.ada));
   expect((await accept('the long test ran on')).status).toBe(200);

@@ -1,7 +1,7 @@
-import { looseEndKey, withoutAccepted } from '@wergon/core/reconcile';
+import { looseEndKey } from '@wergon/core/reconcile';
 import type { LikelyAnswer } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant } from '@wergon/core/time';
+import { atWallClock, formatDay, formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
@@ -12,9 +12,12 @@ import type { Envelope } from '../ledger/envelope.ts';
 import type { FloorEntry } from '@wergon/core/station';
 import type { FieldError } from '../ledger/incoming.ts';
 import { StationEntity } from '../station/entities.ts';
-import { acceptedFacts, loadAccepted } from './decisions.ts';
+import { loadAccepted } from './decisions.ts';
 import { findClockJumps, findHints, loadProposals } from './floorEnds.ts';
 import { PatternEntity } from '../people/entities.ts';
+import { loadPlans } from '../people/planned.ts';
+import type { Plans as AllPlans } from '../people/planned.ts';
+import type { ShopFacts } from '../shop/facts.ts';
 import { answersTo, mountAnswers } from './answers.ts';
 import { createDeskAct } from './deskAct.ts';
 import { mountApprovals } from './approvals.ts';
@@ -25,7 +28,7 @@ import { mountTargets } from './targets.ts';
 import { mountAccounted } from './accounted.ts';
 import { mountJobWeek } from './jobWeek.ts';
 import { mountWeek } from './week.ts';
-import { findLooseEnds } from './looseEnds.ts';
+import { findLooseEnds, keepOpen } from './looseEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
 import { patternsOf } from './surroundings.ts';
 
@@ -34,6 +37,20 @@ type ToldLooseEnd = DatedLooseEnd & {
   readonly station?: string;
   readonly answers?: readonly LikelyAnswer[];
 };
+
+/** Whether a gap lies before the planned beginning or after the planned end: such gaps are told as one line a day. */
+function isOutsidePlan(
+  { zone }: ShopFacts,
+  plans: AllPlans,
+  { technician, day, from, to }: DatedLooseEnd,
+): boolean {
+  const plan = technician === undefined ? undefined : plans(technician, day).plan;
+  if (!plan || from === undefined || to === undefined) return false;
+  const isNight = plan.endMinute <= plan.startMinute;
+  const start = atWallClock(zone, day, plan.startMinute * 60);
+  const end = atWallClock(zone, (isNight ? day + 1 : day) as LocalDay, plan.endMinute * 60);
+  return to <= start || from >= end;
+}
 
 /** The newest of the side lists that one page shows. */
 const SIDE_LIST = 100;
@@ -58,13 +75,14 @@ export function mountReconcile(mount: Mount, context: Context): void {
     const fromDay = query.from ?? ((toDay - RECONCILE_DAYS + 1) as LocalDay);
     const stations = new Map((await em.findAll(StationEntity)).map(({ id, name }) => [id, name]));
     const patterns = patternsOf(await em.findAll(PatternEntity));
+    const planned = await loadPlans(em, fromDay, toDay);
     const { looseEnds, accepted, jumps, proposals, hints, refused, unread } = await readSql(
       database,
       (sql) => {
         const plans = { patterns, proposals: loadProposals(sql) };
         const all = findLooseEnds(sql, known, fromDay, toDay, now);
         const accepted = loadAccepted(sql);
-        const open = new Set(withoutAccepted(all, acceptedFacts(accepted)));
+        const open = new Set(keepOpen(sql, known, all));
         return {
           accepted: all.flatMap((end) => {
             const decision = accepted.get(looseEndKey(end));
@@ -106,6 +124,7 @@ export function mountReconcile(mount: Mount, context: Context): void {
           to: text(to),
           seconds: seconds ?? null,
           targetId: target ?? null,
+          isOutsidePlan: kind === 'gap' && isOutsidePlan(known, planned, { ...end, day }),
           answers: answers.map(({ reason, at }) => ({ reason, at: at === null ? null : formatInstant(at) })),
           proposed: entries.map((id) => proposals.get(id)).find((ended) => ended !== undefined) ?? null,
         };

@@ -197,6 +197,7 @@ function loadPersonDay(
       seconds,
       entry: loadScan(sql, id, names),
     })),
+    gapSeconds: inForceAt(facts.policy, now).gapMinutes * 60,
     attendedSeconds: own?.attendedSeconds ?? 0,
     chargedSeconds: own?.chargedSeconds ?? 0,
   };

@@ -4,7 +4,12 @@ import { isLive } from './live.ts';
 import { useDesk } from './useDesk.ts';
 
 const search = defineModel<string>('search', { default: '' });
-defineProps<{ title: string; step: string; today: string; searchLabel: string }>();
+/** Without a `step` the page speaks of no stretch of time; without a `searchLabel` there is nothing to find. */
+withDefaults(defineProps<{ title: string; step?: string; today?: string; searchLabel?: string }>(), {
+  step: '',
+  today: '',
+  searchLabel: '',
+});
 const emit = defineEmits<{ back: []; on: []; today: [] }>();
 const desk = useDesk();
 const field = ref<HTMLInputElement>();
@@ -32,7 +37,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
     <header>
       <div class="period">
         <h1>{{ title }}</h1>
-        <div class="steps">
+        <div v-if="step !== ''" class="steps">
           <button type="button" :aria-label="`one ${step} back`" @click="emit('back')">◂</button>
           <button type="button" :aria-label="`one ${step} on`" @click="emit('on')">▸</button>
           <span>{{ step }}</span>
@@ -43,6 +48,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
       <div class="ruler"><slot name="ruler" /></div>
       <div class="who">
         <input
+          v-if="searchLabel !== ''"
           ref="field"
           v-model="search"
           type="search"

@@ -34,6 +34,7 @@ const figures = computed((): Partial<Record<string, string>> =>
         '/floor': `${data.value.peopleIn} in`,
         '/work': `${data.value.openOrders} open`,
         '/reconcile': `${data.value.looseEnds} loose`,
+        '/pay': data.value.periodsOver > 0 ? `${data.value.periodsOver} due` : 'closed',
       }
     : {},
 );

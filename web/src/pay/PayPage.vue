@@ -61,7 +61,7 @@ const print = () => window.print();
     v-model:search="search"
     :title="period ? `${sayDate(period.firstDay).slice(4)} to ${sayDate(period.lastDay).slice(4)}` : 'Pay'"
     step="period"
-    today="newest"
+    today="now"
     search-label="Person, department"
     class="pay"
     @back="step(1)"

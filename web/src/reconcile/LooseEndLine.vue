@@ -24,6 +24,11 @@ const words = { clock, hours: desk.hours };
 const mayDecide = computed(() => desk.may('ledger.correct') && props.end.kind !== 'clock-jump');
 const canAnswer = computed(() => mayDecide.value && props.end.answers.length > 0);
 const reason = ref('');
+/** Whatever else it was is said on the tape of that day. */
+const another = computed(() => ({
+  name: 'person-day',
+  params: { technician: props.end.technician ?? '', day: props.end.day },
+}));
 
 /** The answer that Enter would give. */
 const place = ref(0);
@@ -53,7 +58,7 @@ function confirm(): void {
 function accept(): void {
   const { kind, technician, targetId: target, from, day } = props.end;
   if (reason.value.trim() === '' || props.isBusy) return;
-  emit('accept', { end: { kind, technician, target, from, day }, reason: reason.value });
+  emit('accept', { ends: [{ kind, technician, target, from, day }], reason: reason.value });
   reason.value = '';
 }
 function onKey(event: KeyboardEvent): void {
@@ -83,6 +88,10 @@ function onKey(event: KeyboardEvent): void {
       >
         <b class="figure">{{ i + 1 }}</b> {{ sayAnswer(answer, words) }}
       </button>
+      <RouterLink :to="another" class="btn btn-quiet btn-sm">Another, on the tape</RouterLink>
+    </div>
+    <div v-else-if="mayDecide && end.technician" class="answers">
+      <RouterLink :to="another" class="btn btn-quiet btn-sm">Look at the tape</RouterLink>
     </div>
     <div v-if="isOpen && canAnswer" class="effect">
       <p v-if="effect.isPending.value" class="quiet">Looking what it would do…</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, ref } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
+import { readDay, readInstant } from '@wergon/contract/floor';
 import { formatDay, weekdayOf } from '@wergon/core/time';
 import type { ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
 import type { LocalDay } from '@wergon/core/time';
@@ -11,7 +11,10 @@ import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
+import AlikeLine from './AlikeLine.vue';
+import { queueOf } from './alike.ts';
 import LooseEndLine from './LooseEndLine.vue';
+import OutsidePlanLine from './OutsidePlanLine.vue';
 import ReconcileWays from './ReconcileWays.vue';
 import { sayHint } from './sentences.ts';
 import { useAnswers } from './useAnswers.ts';
@@ -38,13 +41,31 @@ const { answer, accept, withdraw, undo, made, isBusy, problem } = useAnswers();
 /** The loose end whose answers are looked at. */
 const opened = ref<string | null>(null);
 /** The next loose end stands where the answered one stood: the same key answers it. */
-async function answerAndGoOn(chosen: ChosenAnswer, words: string): Promise<void> {
+async function answerAndGoOn(chosen: ChosenAnswer[], words: string): Promise<void> {
   const lines = () => [...document.querySelectorAll<HTMLElement>('.reconcile li[tabindex]')];
   const place = lines().findIndex((line) => line.contains(document.activeElement));
   opened.value = null;
   await answer(chosen, words);
   await nextTick();
   lines()[place]?.focus();
+}
+type LooseEnd = LooseEndsJson['looseEnds'][number];
+const writeKey = ({ kind, technician, targetId: target, from, day }: LooseEnd) => ({
+  kind,
+  technician,
+  target,
+  from,
+  day,
+});
+/** Every one of them with its own likeliest answer, all or none. */
+function answerAlike(ends: readonly LooseEnd[], words: string): void {
+  const chosen = ends.flatMap(
+    ({ kind, technician, targetId: target, from, answers: [first] }): ChosenAnswer[] =>
+      first && technician !== null && from !== null
+        ? [{ end: { kind, technician, target, from }, ...first }]
+        : [],
+  );
+  void answer(chosen, `${chosen.length} alike, ${words}`);
 }
 const keyOf = ({ kind, technician, targetId, from, day }: LooseEndsJson['looseEnds'][number]) =>
   [kind, technician, targetId, from, day].join(' ');
@@ -55,7 +76,12 @@ const days = computed(() => {
   for (const end of all.value)
     if (`${end.name ?? ''} ${end.target ?? ''} ${end.kind}`.toLowerCase().includes(wanted))
       groups.set(end.day, [...(groups.get(end.day) ?? []), end]);
-  return [...groups].map(([day, ends]) => ({ day, ends }));
+  return [...groups].map(([day, ends]) => ({
+    day,
+    ends,
+    lines: queueOf(ends),
+    age: lastDay.value - readDay(day),
+  }));
 });
 const bars = computed(() =>
   Array.from({ length: DAYS }, (_, i) => {
@@ -110,21 +136,39 @@ const bars = computed(() =>
         <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="undo">Undo</button>
       </p>
       <p v-if="all.length === 0" class="none">Nothing to decide in these days: every scan adds up.</p>
-      <section v-for="{ day, ends } in days" :key="day">
+      <section v-for="{ day, ends, lines, age } in days" :key="day">
         <h2>
-          {{ sayDate(day) }} <span>{{ ends.length }}</span>
+          {{ sayDate(day) }}
+          <span
+            >{{ ends.length
+            }}<template v-if="age > 0">, {{ age }} {{ age === 1 ? 'day' : 'days' }} old</template></span
+          >
         </h2>
         <ul>
-          <LooseEndLine
-            v-for="end in ends"
-            :key="keyOf(end)"
-            :end="end"
-            :is-open="opened === keyOf(end)"
-            :is-busy="isBusy"
-            @open="opened = keyOf(end)"
-            @answer="answerAndGoOn"
-            @accept="accept"
-          />
+          <template v-for="(line, i) in lines" :key="i">
+            <LooseEndLine
+              v-if="line.kind === 'one'"
+              :key="keyOf(line.end)"
+              :end="line.end"
+              :is-open="opened === keyOf(line.end)"
+              :is-busy="isBusy"
+              @open="opened = keyOf(line.end)"
+              @answer="(chosen, words) => answerAndGoOn([chosen], words)"
+              @accept="accept"
+            />
+            <AlikeLine
+              v-else-if="line.kind === 'alike' && desk.may('ledger.correct')"
+              :ends="line.ends"
+              :is-busy="isBusy"
+              @answer="answerAlike"
+            />
+            <OutsidePlanLine
+              v-else-if="line.kind === 'outside-plan'"
+              :ends="line.ends"
+              :is-busy="isBusy"
+              @accept="(ends, reason) => accept({ ends: ends.map(writeKey), reason })"
+            />
+          </template>
         </ul>
       </section>
       <section v-if="query.data.value.accepted.length > 0">

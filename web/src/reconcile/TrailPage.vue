@@ -49,7 +49,7 @@ const clearAll = () =>
 </script>
 
 <template>
-  <DeskFrame title="Trail" step="day" today="today" search-label="Search">
+  <DeskFrame title="Trail">
     <template #ruler>
       <p class="lead">
         Everything that was ever recorded, in the order of recording. Nothing in it is changed or deleted;

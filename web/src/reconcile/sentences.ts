@@ -65,3 +65,9 @@ const ANSWERS: Readonly<Record<AnswerReason, string>> = {
 };
 export const sayAnswer = ({ reason, at }: LooseEnd['answers'][number], { clock }: Words): string =>
   at === null ? ANSWERS[reason] : `${ANSWERS[reason]} ${clock(at)}`;
+
+/** The likeliest answer of ends that are alike, without the instants that differ. */
+export const sayAlike = ([first]: readonly LooseEnd[]): string => {
+  const reason = first?.answers[0]?.reason;
+  return reason === undefined ? '' : ANSWERS[reason];
+};

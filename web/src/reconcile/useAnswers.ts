@@ -28,9 +28,9 @@ export function useAnswers() {
     made,
     isBusy,
     problem,
-    answer: (chosen: ChosenAnswer, words: string) =>
+    answer: (answers: ChosenAnswer[], words: string) =>
       run(async () => {
-        const { entries } = await callRoute('answerLooseEnd', { body: chosen });
+        const { entries } = await callRoute('answerLooseEnd', { body: { answers } });
         made.value = [...made.value, { words, entries }];
       }),
     accept: (acceptance: Acceptance) =>

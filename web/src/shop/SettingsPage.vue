@@ -35,6 +35,7 @@ const save = () =>
     callRoute('saveSettings', {
       body: {
         ...rest,
+        reconcile: { answeredGapMinutes: Number(rest.reconcile.answeredGapMinutes) },
         orderNumbers: {
           ...orderNumbers,
           digits: Number(orderNumbers.digits),
@@ -101,6 +102,23 @@ const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { d
                 <option value="person-day">when its person and day are approved</option>
                 <option value="none">without approval</option>
               </select>
+            </FormField>
+          </div>
+          <h2>Reconcile</h2>
+          <div class="fields">
+            <FormField
+              v-slot="{ id }"
+              label="Gaps under so many minutes need no answer"
+              :error="form.errors.value['reconcile.answeredGapMinutes']"
+              hint="0: every gap stands in the queue"
+            >
+              <BFormInput
+                :id="id"
+                v-model="form.fields.value.reconcile.answeredGapMinutes"
+                type="number"
+                min="0"
+                max="60"
+              />
             </FormField>
           </div>
           <h2>Order numbers</h2>

@@ -39,7 +39,7 @@ const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
       >{{ desk.hours(day.chargedSeconds) }}</RouterLink
     >
     <span class="bar" aria-hidden="true"><i :style="{ width: `${share * 100}%` }"></i></span>
-    <span class="words">{{ words }}</span>
+    <span v-if="words" class="words">{{ words }}</span>
     <template v-if="person.refusal === null && !day.isOpen">
       <button
         v-if="day.state !== 'approved'"
@@ -92,7 +92,6 @@ const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
   border: 1px dashed var(--attention);
 }
 .words {
-  min-height: 17px;
   color: var(--ink-2);
   font-size: 13px;
 }

@@ -85,7 +85,7 @@ const REFUSALS = {
     v-model:search="search"
     :title="`Week ${weekOf(monday)}`"
     step="week"
-    today="this week"
+    today="now"
     search-label="Person, department"
     class="approve"
     @back="weeksBack += 1"

@@ -73,7 +73,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
     v-model:search="search"
     :title="`Week ${weekOf(monday)}`"
     step="week"
-    today="this week"
+    today="now"
     search-label="Person, department"
     @back="weeksBack += 1"
     @on="weeksBack = Math.max(0, weeksBack - 1)"

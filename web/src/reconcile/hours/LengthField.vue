@@ -4,7 +4,12 @@ import { parseHours } from '@wergon/core/time';
 import { useDesk } from '../../desk/useDesk.ts';
 
 /** A length of time that is typed, `1:30` or `1.5`; told when it was changed and can be read. Nothing is zero. */
-const props = defineProps<{ seconds: number; label: string; disabled?: boolean | undefined; isWrong?: boolean }>();
+const props = defineProps<{
+  seconds: number;
+  label: string;
+  disabled?: boolean | undefined;
+  isWrong?: boolean;
+}>();
 const emit = defineEmits<{ change: [seconds: number] }>();
 const desk = useDesk();
 const write = () => (props.seconds === 0 ? '' : desk.hours(props.seconds));

@@ -105,7 +105,7 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
 </script>
 
 <template>
-  <DeskFrame title="Paper slips" step="day" today="today" search-label="Search">
+  <DeskFrame title="Paper slips">
     <template #ruler>
       <p class="lead">
         Enter goes on; codes can be scanned into person and task. What still lacks something is kept, and

@@ -118,6 +118,7 @@ p {
   margin: 0;
 }
 small {
+  display: block;
   color: var(--ink-2);
   font-size: 13px;
 }

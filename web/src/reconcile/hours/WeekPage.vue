@@ -95,7 +95,7 @@ const openDate = (event: Event) => {
     v-model:search="search"
     :title="`Week ${weekOf(monday)}`"
     step="week"
-    today="this week"
+    today="now"
     search-label="Another person"
     @back="go((monday - 7) as LocalDay)"
     @on="go((monday + 7) as LocalDay)"
@@ -105,7 +105,7 @@ const openDate = (event: Event) => {
       <p class="span">
         <b>{{ week?.name }}</b> {{ sayDay(monday) }} to {{ sayDay((monday + 6) as LocalDay) }}
         <label
-          >any day
+          ><span>any day</span>
           <input type="date" class="form-control form-control-sm" :value="mondayText" @change="openDate"
         /></label>
       </p>
@@ -211,6 +211,9 @@ const openDate = (event: Event) => {
   padding: 18px 14px 0;
   font-size: 16px;
 }
+.span label span {
+  white-space: nowrap;
+}
 .span label {
   display: flex;
   gap: 6px;
@@ -274,14 +277,20 @@ i.planned {
 }
 .cell {
   display: flex;
-  flex-direction: column;
-  gap: 2px;
+  gap: 4px;
+  align-items: center;
   justify-content: flex-end;
-  padding: 3px 8px;
+  padding: 3px 6px;
   border-left: 1px solid var(--line);
+}
+.cell :deep(input) {
+  min-width: 44px;
+  max-width: 64px;
+  padding-inline: 4px;
 }
 .scanned {
   color: var(--ink);
+  font-size: 15px;
   text-align: right;
   text-decoration: none;
 }

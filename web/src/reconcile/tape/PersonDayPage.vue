@@ -135,7 +135,13 @@ function add(): void {
         </button>
       </p>
       <div class="row">
-        <p class="name">{{ told.name }}</p>
+        <p class="name">
+          <template v-if="shifts.length > 0"
+            >in {{ clock(shifts[0]!.from) }},
+            {{ told.shifts.at(-1)?.isOpen ? 'still in' : `out ${clock(shifts.at(-1)!.to)}` }}</template
+          >
+          <template v-else>not signed in</template>
+        </p>
         <EditableTape
           v-if="desk.zone"
           :blocks="blocks"
@@ -285,7 +291,6 @@ function add(): void {
 }
 .row .name {
   border-right: 1px solid var(--line);
-  font-weight: 700;
 }
 .row .legend {
   border-left: 1px solid var(--line);

@@ -43,7 +43,11 @@ export function usePersonDay(
   const shifts = computed(() => spansOf(told.value?.shifts ?? []));
   const breaks = computed(() => spansOf(told.value?.breaks ?? []));
   /** Time signed in but on nothing. */
-  const gaps = computed(() => subtract(subtract(shifts.value, breaks.value), blocks.value));
+  const gaps = computed(() =>
+    subtract(subtract(shifts.value, breaks.value), blocks.value).filter(
+      ({ from, to }) => to - from >= (told.value?.gapSeconds ?? 0),
+    ),
+  );
   const midnight = computed(() => zone.value?.startOf(dayNumber.value) ?? (0 as Instant));
   const scale = computed(() => {
     const next = zone.value?.startOf((dayNumber.value + 1) as LocalDay) ?? midnight.value;

@@ -1,0 +1,162 @@
+import { Defect } from '@wergon/core/result';
+import { formatDay, formatInstant, toInstant, weekdayOf } from '@wergon/core/time';
+import type { Instant, LocalDay, Zone } from '@wergon/core/time';
+import { UserEntity } from '@wergon/server/access';
+import type { Context } from '@wergon/server/app';
+import { findAdjustments, isPayable, loadShiftDays, nextPeriod } from '@wergon/server/pay';
+import { DraftEntity, findOpenLooseEnds, writeDecision } from '@wergon/server/reconcile';
+import { recordAt, stationAs } from './recordAt.ts';
+
+/** Something that happens at the desk of the sample shop between two scans. */
+export type DeskMoment = { readonly at: Instant; readonly run: () => Promise<void> };
+
+const DAY = 86_400;
+const WEEK = 7;
+const HOUR = 3600;
+/** Who does not scan: his hours are written down on Mondays. */
+const ON_PAPER = 't8';
+/** A station that was cut off sends two scans a week later, when their pay period is closed. */
+const LATE = { technician: 't11', station: 'Assembly', daysBack: 19, arrivesDaysBack: 12 };
+
+/** The desk's part of the ten weeks: hours from paper on Mondays, approval of the week before, and every second
+ *  Wednesday the pay period is closed; the last weeks are left for whoever opens the demo. */
+export async function planDesk(
+  context: Context,
+  firstDay: LocalDay,
+  opensAt: Instant,
+  zone: Zone,
+): Promise<DeskMoment[]> {
+  const em = context.database.em.fork();
+  const idOf = async (userName: string) => {
+    const user = await em.findOne(UserEntity, { userName });
+    if (!user) throw new Defect(`no sample user ${userName}`);
+    return { kind: 'desk' as const, id: user.id, name: user.name };
+  };
+  const [mikko, berit, solveig] = [await idOf('mikko'), await idOf('berit'), await idOf('solveig')];
+  const today = zone.dayAt(opensAt);
+  const at = (day: number, hour: number) => toInstant(zone.startOf(day as LocalDay) + hour * HOUR);
+  const moments: DeskMoment[] = [];
+  const monday = firstDay - weekdayOf(firstDay) + 1;
+  for (let day = monday + WEEK; day <= today; day += WEEK) {
+    moments.push({ at: at(day, 8), run: () => writeDown(context, mikko, (day - 4) as LocalDay) });
+    if (day + WEEK <= today)
+      moments.push({ at: at(day, 9), run: () => approve(context, mikko, (day - WEEK) as LocalDay) });
+    if (((day - monday) / WEEK) % 2 === 0 && day + WEEK <= today)
+      moments.push({ at: at(day + 2, 10), run: () => close(context, berit) });
+  }
+  moments.push({
+    at: at(today - LATE.arrivesDaysBack, 11),
+    run: () => arriveLate(context, at(today - LATE.daysBack, 15)),
+  });
+  moments.push({ at: at(today, 13), run: () => keepDrafts(context, solveig.id, today) });
+  return moments.filter((moment) => moment.at < opensAt).sort((a, b) => a.at - b.at);
+}
+
+type Person = { readonly kind: 'desk'; readonly id: string; readonly name: string };
+
+/** Approves the week before, and what has changed since in the weeks before that; days with loose ends wait. */
+async function approve({ journal, clock }: Context, by: Person, monday: LocalDay): Promise<void> {
+  await journal.appendAll(by, (sql, facts) => {
+    const now = clock.now();
+    const lastDay = (monday + WEEK - 1) as LocalDay;
+    const firstDay = (monday - 2 * WEEK) as LocalDay;
+    const loose = new Set(
+      findOpenLooseEnds(sql, facts, (lastDay - 2) as LocalDay, lastDay, now).map(
+        ({ technician, day }) => `${technician ?? ''} ${day}`,
+      ),
+    );
+    return loadShiftDays(sql, facts, { firstDay, lastDay }, now)
+      .filter(({ state, isOpen }) => state !== 'approved' && !isOpen)
+      .filter(({ technician, day }) => !loose.has(`${technician} ${day}`))
+      .map(({ technician, day, facts: seen }) =>
+        writeDecision({ type: 'approve', technician, day, facts: seen, by: by.name }, now),
+      );
+  });
+}
+
+async function close({ journal, clock }: Context, by: Person): Promise<void> {
+  await journal.appendAll(by, (sql, facts) => {
+    const now = clock.now();
+    const period = nextPeriod(sql, facts, now);
+    if (period.lastDay >= facts.zone.dayAt(now)) return [];
+    const days = loadShiftDays(sql, facts, period, now).filter((day) => isPayable(facts, day));
+    const lines = days.flatMap((day) => day.lines);
+    const adjustments = findAdjustments(sql, facts, now);
+    const [last] = sql.all<{ hash: string }>('select "hash" from "journal" order by "seq" desc limit 1');
+    const decision = { type: 'close', ...period, lines, adjustments, head: last?.hash ?? '' } as const;
+    return [writeDecision({ ...decision, by: by.name }, now)];
+  });
+}
+
+const writeDown = (context: Context, by: Person, day: LocalDay) =>
+  recordAt(
+    context,
+    by,
+    [
+      ['meeting', 1800, 0],
+      ['cleaning', 2700, 1],
+    ].map(([target, seconds, i]) => ({
+      id: `paper-${day}-${i}`,
+      type: 'hours',
+      technician: ON_PAPER,
+      targets: [target],
+      day: formatDay((day + Number(i)) as LocalDay),
+      seconds,
+    })),
+    context.clock.now(),
+  );
+
+const arriveLate = (context: Context, at: Instant) =>
+  recordAt(
+    context,
+    stationAs(LATE.station),
+    [
+      {
+        id: 'late-1',
+        type: 'work-start',
+        at: formatInstant(at),
+        technician: LATE.technician,
+        targets: ['cleaning'],
+      },
+      {
+        id: 'late-2',
+        type: 'work-stop',
+        at: formatInstant(toInstant(at + 2400)),
+        technician: LATE.technician,
+        targets: ['cleaning'],
+      },
+    ],
+    context.clock.now(),
+  );
+
+/** Two slips that nobody could read whole. */
+async function keepDrafts({ database, clock }: Context, user: string, today: LocalDay): Promise<void> {
+  const em = database.em.fork();
+  const blank = {
+    technician: '',
+    target: '',
+    personText: '',
+    targetText: '',
+    workType: 'run' as const,
+    day: '',
+    hours: '',
+  };
+  const rows = [
+    {
+      ...blank,
+      personText: 'Ola?',
+      day: formatDay((today - 1) as LocalDay),
+      targetText: 'varnish',
+      hours: '1:15',
+    },
+    {
+      ...blank,
+      technician: ON_PAPER,
+      personText: 'Elias Haug',
+      day: formatDay((today - 4) as LocalDay),
+      hours: '2:30',
+    },
+  ];
+  for (const [i, fields] of rows.entries())
+    await em.insert(DraftEntity, { id: `draft-${i + 1}`, user, at: clock.now() - (2 - i) * DAY, fields });
+}

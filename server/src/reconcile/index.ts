@@ -1,0 +1,3 @@
+export { writeDecision } from './decisions.ts';
+export { DraftEntity } from './entities.ts';
+export { findOpenLooseEnds } from './looseEnds.ts';

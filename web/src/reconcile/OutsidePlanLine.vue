@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useDesk } from '../desk/useDesk.ts';
+import type { LooseEndJson } from './alike.ts';
+
+/** Time of one person on nothing before the planned beginning or after the planned end: one line a day. */
+const props = defineProps<{ ends: readonly LooseEndJson[]; isBusy: boolean }>();
+const emit = defineEmits<{ accept: [ends: readonly LooseEndJson[], reason: string] }>();
+const desk = useDesk();
+const reason = ref('came early, went late');
+const first = computed(() => props.ends[0]);
+const seconds = computed(() => props.ends.reduce((sum, end) => sum + (end.seconds ?? 0), 0));
+</script>
+
+<template>
+  <li class="outside">
+    <p>
+      <b>{{ first?.name ?? 'Somebody' }}</b> was signed in but on nothing outside the planned time,
+      <span class="figure">{{ desk.hours(seconds) }}</span><template v-if="ends.length > 1">
+        in {{ ends.length }} stretches</template
+      >: accept it, or
+      <RouterLink
+        v-if="first?.technician"
+        :to="{ name: 'person-day', params: { technician: first.technician, day: first.day } }"
+        >say what was done</RouterLink
+      >.
+    </p>
+    <form v-if="desk.may('ledger.correct')" @submit.prevent="emit('accept', ends, reason)">
+      <input
+        v-model="reason"
+        class="form-control form-control-sm"
+        :aria-label="`Why it is accepted as it is: ${first?.name ?? ''}`"
+        maxlength="200"
+        @keydown.stop
+      />
+      <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy || reason.trim() === ''">
+        Accept
+      </button>
+    </form>
+  </li>
+</template>
+
+<style scoped>
+.outside {
+  padding: 6px 16px;
+  border-bottom: 1px solid var(--line);
+}
+p {
+  margin: 0 0 4px;
+}
+form {
+  display: flex;
+  gap: 6px;
+  max-width: 520px;
+}
+</style>
