@@ -67,6 +67,11 @@ const ODDITIES: readonly Oddity[] = [
       scan('odd-done-end', 'work-stop', at + 18 * MINUTE, 't4', { targets: [finished] }),
     ],
   },
+  {
+    minute: 905,
+    station: 'Gate',
+    entries: (at) => [scan('odd-out', 'shift-out', at, 't28')],
+  },
   // A station whose clock runs five minutes ahead.
   {
     minute: 745,

@@ -72,9 +72,22 @@ const stretch = {
   capped: z.boolean(),
 };
 
-/** The board with one local day of everybody's stretches. */
+/** The board with one local day of everybody's stretches, what was planned of it, and what orders are about. */
 export const floorSchema = boardSchema.extend({
   day: z.string(),
+  people: z.array(
+    z.strictObject({
+      technician: z.string(),
+      crew: z.string(),
+      planned: z.strictObject({ from: z.string(), to: z.string() }).nullable(),
+      absence: z.string().nullable(),
+      /** Billed hours expected of him on a planned day. */
+      billedSeconds: z.number().nullable(),
+    }),
+  ),
+  orderDetails: z.array(
+    z.strictObject({ order: z.string(), division: z.string(), jobType: z.string(), unit: z.string() }),
+  ),
   lanes: z.array(
     z.strictObject({
       technician: z.string(),
@@ -86,3 +99,17 @@ export const floorSchema = boardSchema.extend({
   ),
 });
 export type FloorJson = z.output<typeof floorSchema>;
+
+/** What was scanned last, newest first, with who and where. */
+export const latestSchema = z.strictObject({
+  latest: z.array(
+    z.strictObject({
+      seq: z.number(),
+      at: z.string(),
+      type: z.string(),
+      name: z.string().nullable(),
+      about: z.string(),
+      station: z.string(),
+    }),
+  ),
+});

@@ -31,6 +31,9 @@ export const accountedSchema = z.strictObject({
           day: z.string(),
           attendedSeconds: z.number(),
           chargedSeconds: z.number(),
+          jobSeconds: z.number(),
+          /** Billed hours expected of him on that day; 0 where he was not planned. */
+          expectedSeconds: z.number(),
           unaccountedSeconds: z.number(),
         }),
       ),

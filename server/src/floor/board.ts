@@ -4,7 +4,7 @@ import type { LaborLine, LaborState, Presence, TargetId } from '@wergon/core/led
 import { addUsed } from '@wergon/core/floor';
 import type { UsedByType } from '@wergon/core/floor';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, formatInstant, inForceAt, toSeconds } from '@wergon/core/time';
+import { atWallClock, formatDay, formatInstant, inForceAt, toSeconds } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import {
@@ -17,6 +17,7 @@ import {
   loadStates,
   loadStints,
 } from '../ledger/strands.ts';
+import type { Plans } from '../people/planned.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 
 /** Whether an order is still on the floor's mind: all but those that are closed. */
@@ -129,7 +130,14 @@ const writeStretch = ({ from, to, opened, closed, capped }: Presence) => ({
 });
 
 /** The board with everybody's settled stretches of one local day. */
-export function loadFloor(sql: Sql, facts: ShopFacts, day: LocalDay, now: Instant): FloorJson {
+export function loadFloor(
+  sql: Sql,
+  facts: ShopFacts,
+  day: LocalDay,
+  now: Instant,
+  plans: Plans,
+  units: ReadonlyMap<string, string>,
+): FloorJson {
   const asked = { from: facts.zone.startOf(day), to: facts.zone.startOf((day + 1) as LocalDay) };
   const stints = loadStints(sql, asked);
   const shifts = loadPresence(sql, 'shift', asked);
@@ -146,6 +154,27 @@ export function loadFloor(sql: Sql, facts: ShopFacts, day: LocalDay, now: Instan
   return {
     ...board,
     day: formatDay(day),
+    people: [...facts.technicians.values()].map(({ id, crew, billedSeconds }) => {
+      const { plan, absence } = plans(id, day);
+      const at = (of: number, minute: number) =>
+        formatInstant(atWallClock(facts.zone, of as LocalDay, minute * 60));
+      return {
+        technician: id,
+        crew: crew ?? '',
+        planned: plan
+          ? {
+              from: at(day, plan.startMinute),
+              to: at(plan.endMinute <= plan.startMinute ? day + 1 : day, plan.endMinute),
+            }
+          : null,
+        absence: absence ?? null,
+        billedSeconds: billedSeconds ?? null,
+      };
+    }),
+    orderDetails: board.orders.map(({ id }) => {
+      const { division = '', jobType = '', unit } = facts.orders.get(id) ?? {};
+      return { order: id, division, jobType, unit: units.get(unit ?? '') ?? '' };
+    }),
     lanes: board.technicians.map(({ id }) => ({
       technician: id,
       stints: of(stints, id).map((stint) => ({ ...writeStretch(stint), running: [...stint.running] })),

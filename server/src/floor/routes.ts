@@ -9,10 +9,15 @@ import { refuse } from '../app/problem.ts';
 import { readSql } from '../db/index.ts';
 import type { FloorAnswer } from '../ledger/incoming.ts';
 import { loadStates } from '../ledger/strands.ts';
+import { findClockJumps } from '../reconcile/floorEnds.ts';
 import { findOpenLooseEnds } from '../reconcile/looseEnds.ts';
 import { openPeriods } from '../pay/periods.ts';
 import { StationEntity } from '../station/entities.ts';
 import { loadFloor } from './board.ts';
+import { loadNames } from '../ledger/scans.ts';
+import { loadPlans } from '../people/planned.ts';
+import { UnitEntity } from '../shop/entities.ts';
+import { loadLatest } from './latest.ts';
 import { findRequest, loadRequests } from './requests.ts';
 
 /** How far back the rail counts loose ends, in days. */
@@ -23,7 +28,21 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal }: Co
     const known = await facts.get();
     const now = clock.now();
     const day = query.day ?? known.zone.dayAt(now);
-    return ok(await readSql(database, (sql) => loadFloor(sql, known, day, now)));
+    const em = database.em.fork();
+    const plans = await loadPlans(em, day, day);
+    const units = new Map(
+      (await em.findAll(UnitEntity)).map(({ id, type, maker, serialNumber }) => [
+        id,
+        [maker, type, serialNumber].filter((part) => part !== '').join(' '),
+      ]),
+    );
+    return ok(await readSql(database, (sql) => loadFloor(sql, known, day, now, plans, units)));
+  });
+
+  mount('latest', async () => {
+    const known = await facts.get();
+    const names = await loadNames(database);
+    return ok({ latest: await readSql(database, (sql) => loadLatest(sql, known, names)) });
   });
 
   mount('requests', async () => {
@@ -58,7 +77,9 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal }: Co
       return ok({
         peopleIn: states.filter(({ shift, doing }) => shift || doing.status !== 'nothing').length,
         openOrders: orders.filter((state) => state === 'released' || state === 'on-hold').length,
-        looseEnds: findOpenLooseEnds(sql, known, firstDay, today, now).length,
+        looseEnds:
+          findOpenLooseEnds(sql, known, firstDay, today, now).length +
+          findClockJumps(sql, known, firstDay, today).length,
         periodsOver: openPeriods(sql, known, now).filter(({ lastDay }) => lastDay < today).length,
       });
     });

@@ -11,6 +11,8 @@ import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';
+import { loadPlans } from '../people/planned.ts';
+import type { Plans } from '../people/planned.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 
 /** Days that are told when nobody says which. */
@@ -26,7 +28,8 @@ export function mountAccounted(mount: Mount, { database, clock, facts }: Context
     const now = clock.now();
     const lastDay = query.to ?? known.zone.dayAt(now);
     const firstDay = query.from ?? ((lastDay - DAYS + 1) as LocalDay);
-    const people = await readSql(database, (sql) => loadPeople(sql, known, firstDay, lastDay, now));
+    const plans = await loadPlans(database.em.fork(), firstDay, lastDay);
+    const people = await readSql(database, (sql) => loadPeople(sql, known, plans, firstDay, lastDay, now));
     const departments = [...new Set(people.map(({ department }) => department))].sort();
     return ok({
       asOf: formatInstant(now),
@@ -45,13 +48,14 @@ export function mountAccounted(mount: Mount, { database, clock, facts }: Context
 function loadPeople(
   sql: Sql,
   facts: ShopFacts,
+  plans: Plans,
   firstDay: LocalDay,
   lastDay: LocalDay,
   now: Instant,
 ): Person[] {
   const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf((lastDay + 1) as LocalDay) };
   const hours = loadHours(sql, firstDay, lastDay);
-  return [...facts.technicians.values()].flatMap(({ id, name, department }) => {
+  return [...facts.technicians.values()].flatMap(({ id, name, department, billedSeconds }) => {
     const technician = id as TechnicianId;
     const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
     const own = hours.filter((entry) => entry.technician === technician);
@@ -60,23 +64,24 @@ function loadPeople(
       facts,
     ).days.filter(({ day }) => day >= firstDay && day <= lastDay);
     if (days.length === 0) return [];
-    let jobs = 0;
+    const jobsOn = new Map<LocalDay, number>();
     const activities = new Map<TargetId, number>();
-    const charge = (target: TargetId, seconds: number) => {
-      if (facts.tasks.has(target)) jobs += seconds;
+    const charge = (day: LocalDay, target: TargetId, seconds: number) => {
+      if (facts.tasks.has(target)) jobsOn.set(day, (jobsOn.get(day) ?? 0) + seconds);
       else activities.set(target, (activities.get(target) ?? 0) + seconds);
     };
     for (const stint of stints)
       for (const { day, target, seconds } of piecesOf(stint, facts))
-        if (day >= firstDay && day <= lastDay) charge(target, seconds);
-    for (const { targets, seconds } of own) if (targets[0] !== undefined) charge(targets[0], seconds);
+        if (day >= firstDay && day <= lastDay) charge(day, target, seconds);
+    for (const { day, targets, seconds } of own)
+      if (targets[0] !== undefined) charge(day, targets[0], seconds);
     const accounted = sumAccounted(days);
     return {
       technician: id,
       name,
       department,
       ...accounted,
-      jobSeconds: jobs,
+      jobSeconds: [...jobsOn.values()].reduce((total, seconds) => total + seconds, 0),
       indirectSeconds: [...activities.values()].reduce((total, seconds) => total + seconds, 0),
       breakSeconds: breaks.reduce((total, each) => total + overlapSeconds(each, span), 0),
       enteredSeconds: days.reduce((total, day) => total + day.enteredSeconds, 0),
@@ -87,6 +92,8 @@ function loadPeople(
         day: formatDay(day.day),
         attendedSeconds: day.attendedSeconds,
         chargedSeconds: day.chargedSeconds,
+        jobSeconds: jobsOn.get(day.day) ?? 0,
+        expectedSeconds: plans(id, day.day).plan ? (billedSeconds ?? 0) : 0,
         unaccountedSeconds: sumAccounted([day]).unaccountedSeconds,
       })),
     };

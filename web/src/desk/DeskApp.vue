@@ -56,7 +56,8 @@ onMounted(begin);
 </script>
 
 <template>
-  <div v-if="stage === 'open'" class="desk">
+  <RouterView v-if="stage === 'open' && $route.meta['isWall']" />
+  <div v-else-if="stage === 'open'" class="desk">
     <DeskRail @sign-out="signOut" />
     <RouterView />
   </div>

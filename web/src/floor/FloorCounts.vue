@@ -6,6 +6,8 @@ const props = defineProps<{
   counts: Readonly<Record<Presently, number>>;
   accounted: number | null;
   isToday: boolean;
+  /** People who are planned now and not in. */
+  away: number;
 }>();
 const percent = computed(() => (props.accounted === null ? null : Math.floor(props.accounted * 100)));
 </script>
@@ -24,6 +26,9 @@ const percent = computed(() => (props.accounted === null ? null : Math.floor(pro
       >
       <span :class="{ attention: counts.nothing > 0 }"
         ><b>{{ counts.nothing }}</b> signed in, on nothing</span
+      >
+      <span v-if="away > 0" class="attention"
+        ><b>{{ away }}</b> planned, not in</span
       >
     </template>
     <span class="accounted" title="Share of attended time that was charged to something or written down">

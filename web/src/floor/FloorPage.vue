@@ -1,11 +1,18 @@
 <script setup lang="ts">
+import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, ref } from 'vue';
+import { readInstant } from '@wergon/contract/floor';
 import type { Lane } from '@wergon/core/floor';
+import type { Instant } from '@wergon/core/time';
 import { sayDay } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
+import BlockScans from './BlockScans.vue';
 import DayRuler from './DayRuler.vue';
 import FloorCounts from './FloorCounts.vue';
+import { SHOWN, isShown, rowsOf, wordsIn } from './floorRows.ts';
+import type { Grouping, Opened, Shown, WorkBlock } from './floorRows.ts';
+import LatestLine from './LatestLine.vue';
 import RequestLines from './RequestLines.vue';
 import TapeLane from './TapeLane.vue';
 import { createTapeScale } from './tapeScale.ts';
@@ -22,42 +29,82 @@ const width = useElementWidth(tape);
 
 const scale = computed(() => board.value && createTapeScale(board.value, lanes.value, day.value));
 
-function wordsIn(lane: Lane): string {
-  const names = lane.blocks.flatMap((block) =>
-    block.kind !== 'work'
-      ? []
-      : block.running.map(({ target }) => {
-          const known = board.value?.targets.get(target);
-          const order = known?.kind === 'task' ? board.value?.orders.get(known.order) : undefined;
-          return `${known?.title ?? ''} ${order?.number ?? ''} ${order?.customer ?? ''}`;
-        }),
-  );
-  return `${lane.technician.name} ${names.join(' ')}`.toLowerCase();
-}
-const present = computed(() =>
-  lanes.value.filter(({ blocks, presently }) => blocks.length > 0 || presently !== 'out'),
+const shown = ref<Shown>('everybody');
+const grouping = ref<Grouping>('department');
+const opened = ref<Opened | null>(null);
+const people = computed(
+  () => new Map((query.data.value?.people ?? []).map((person) => [person.technician, person])),
 );
-const absent = computed(() =>
-  lanes.value.filter(
-    ({ blocks, presently, technician }) => !technician.hasLeft && blocks.length === 0 && presently === 'out',
+const units = computed(
+  () => new Map((query.data.value?.orderDetails ?? []).map(({ order, unit }) => [order, unit])),
+);
+const isPlannedNow = (id: string) => {
+  const planned = people.value.get(id)?.planned;
+  return planned ? readInstant(planned.from) <= now.value && now.value < readInstant(planned.to) : false;
+};
+const isAway = (lane: Lane) =>
+  isShown(lane, 'missing', people.value.get(lane.technician.id), isPlannedNow(lane.technician.id));
+const away = computed(() => lanes.value.filter((lane) => !lane.technician.hasLeft && isAway(lane)));
+const present = computed(() => lanes.value.filter((lane) => isShown(lane, 'everybody', undefined, false)));
+const listed = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return lanes.value.filter(
+    (lane) =>
+      !lane.technician.hasLeft &&
+      isShown(
+        lane,
+        shown.value,
+        people.value.get(lane.technician.id),
+        isToday.value && isPlannedNow(lane.technician.id),
+      ) &&
+      (words === '' || (board.value && wordsIn(board.value, lane, units.value).includes(words))),
+  );
+});
+const rows = computed(() =>
+  rowsOf(
+    listed.value,
+    ({ technician }) =>
+      grouping.value === 'crew'
+        ? people.value.get(technician.id)?.crew || 'No crew'
+        : technician.department || 'No department',
+    opened.value,
   ),
 );
-const shown = computed(() => {
-  const words = search.value.trim().toLowerCase();
-  return words === '' ? present.value : present.value.filter((lane) => wordsIn(lane).includes(words));
-});
-const departments = computed(() => {
-  const groups = new Map<string, Lane[]>();
-  for (const lane of shown.value) {
-    const name = lane.technician.department || 'No department';
-    groups.set(name, [...(groups.get(name) ?? []), lane]);
-  }
-  return [...groups].map(([name, own]) => ({
-    name,
-    lanes: own,
-    peopleIn: own.filter(({ presently }) => presently !== 'out').length,
-  }));
-});
+const unitOf = (block: WorkBlock): string => {
+  const known = board.value?.targets.get(block.running[0]?.target as never);
+  return known?.kind === 'task' ? (units.value.get(known.order) ?? '') : '';
+};
+function open(technician: string, from: Instant): void {
+  const isSame = opened.value?.technician === technician && opened.value.from === from;
+  opened.value = isSame ? null : { technician, from };
+}
+/** Only the rows in sight are drawn: a big shop scrolls as smoothly as a small one. */
+const list = ref<HTMLElement>();
+const scroller = computed(() => list.value?.closest('main') ?? null);
+const HEIGHTS = { group: 27, lane: 33, scans: 150 } as const;
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: rows.value.length,
+    getScrollElement: () => scroller.value,
+    estimateSize: (i: number) => HEIGHTS[rows.value[i]?.kind ?? 'lane'],
+    getItemKey: (i: number) => rows.value[i]?.key ?? i,
+    overscan: 12,
+    scrollMargin: list.value?.offsetTop ?? 0,
+  })),
+);
+const drawn = computed(() =>
+  virtual.value.getVirtualItems().flatMap((item) => {
+    const row = rows.value[item.index];
+    return row
+      ? [{ row, index: item.index, top: item.start - (virtual.value.options.scrollMargin ?? 0) }]
+      : [];
+  }),
+);
+const isFiltered = computed(() => search.value !== '' || shown.value !== 'everybody');
+function showAll(): void {
+  search.value = '';
+  shown.value = 'everybody';
+}
 /** Neighbouring orders get different tints: the next of eight for each order that appears. */
 const tints = computed(() => {
   const numbers = new Map<string, number>();
@@ -100,31 +147,75 @@ const tints = computed(() => {
       @retry="query.refetch()"
     />
     <template v-else>
-      <FloorCounts :counts="counts" :accounted="accounted" :is-today="isToday" />
+      <FloorCounts :counts="counts" :accounted="accounted" :is-today="isToday" :away="away.length" />
       <RequestLines v-if="isToday" />
-      <p v-if="search" class="filtered" role="status">
-        {{ shown.length }} of {{ present.length }} people match “{{ search }}”.
-        <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
-      </p>
-      <div class="tape" @mouseleave="pointed = null">
+      <LatestLine v-if="isToday" />
+      <div class="filters">
+        <label
+          >Show
+          <select v-model="shown" class="form-select form-select-sm">
+            <option v-for="each in SHOWN" :key="each" :value="each">{{ each }}</option>
+          </select></label
+        >
+        <label
+          >grouped by
+          <select v-model="grouping" class="form-select form-select-sm">
+            <option value="department">department</option>
+            <option value="crew">crew</option>
+          </select></label
+        >
+        <span v-if="isFiltered" class="filtered" role="status"
+          >{{ listed.length }} of {{ present.length }} people<template v-if="search">
+            match “{{ search }}”</template
+          >. <button type="button" class="btn btn-quiet btn-sm" @click="showAll">Show all</button></span
+        >
+        <span class="ways">
+          <RouterLink :to="{ name: 'floor-days' }">People by day</RouterLink>
+          <RouterLink :to="{ name: 'wall' }">Wall</RouterLink>
+        </span>
+      </div>
+      <div
+        ref="list"
+        class="tape"
+        :style="{ height: `${virtual.getTotalSize()}px` }"
+        @mouseleave="pointed = null"
+      >
         <div ref="tape" class="measure" aria-hidden="true"></div>
-        <section v-for="group in departments" :key="group.name" :aria-label="group.name">
-          <h2>
-            {{ group.name }} <span v-if="isToday">{{ group.peopleIn }} in</span>
+        <div
+          v-for="{ row, index, top } in drawn"
+          :key="row.key"
+          :ref="(element) => virtual.measureElement(element as Element | null)"
+          :data-index="index"
+          class="placed"
+          :class="{ raised: row.kind === 'scans' }"
+          :style="{ transform: `translateY(${top}px)` }"
+        >
+          <h2 v-if="row.kind === 'group'">
+            {{ row.name }} <span v-if="isToday">{{ row.peopleIn }} in</span>
           </h2>
           <TapeLane
-            v-for="lane in group.lanes"
-            :key="lane.technician.id"
+            v-else-if="row.kind === 'lane'"
             v-model:pointed="pointed"
-            :lane="lane"
+            :lane="row.lane"
             :board="board"
             :scale="scale!"
             :tints="tints"
             :now="now"
             :is-today="isToday"
             :width="width"
+            :opened="opened?.technician === row.lane.technician.id ? opened.from : null"
+            @open="open(row.lane.technician.id, $event)"
           />
-        </section>
+          <BlockScans
+            v-else
+            :technician="row.lane.technician.id"
+            :block="row.block"
+            :board="board"
+            :unit="unitOf(row.block)"
+            :day="day"
+            @close="opened = null"
+          />
+        </div>
         <div v-if="scale && isToday" class="overlay" aria-hidden="true">
           <span class="now" :style="{ left: `${scale.place(now) * 100}%` }"></span>
         </div>
@@ -143,8 +234,8 @@ const tints = computed(() => {
         <span><i class="swatch pause"></i>break</span>
         <span><i class="swatch nothing"></i>signed in, on nothing</span>
         <span><i class="swatch torn"></i>stop is missing</span>
-        <span v-if="isToday && absent.length > 0" class="absent">
-          not in: {{ absent.map(({ technician }) => technician.name).join(', ') }}
+        <span v-if="isToday && away.length > 0" class="absent">
+          planned, not in: {{ away.map(({ technician }) => technician.name).join(', ') }}
         </span>
       </footer>
     </template>
@@ -152,10 +243,45 @@ const tints = computed(() => {
 </template>
 
 <style scoped lang="scss">
-.filtered,
 .empty {
   margin: 0;
   padding: 10px 16px;
+}
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+  align-items: center;
+  padding: 5px 16px;
+  border-bottom: 1px solid var(--line);
+  color: var(--ink-2);
+  font-size: 14px;
+  label {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+    white-space: nowrap;
+  }
+}
+.filtered {
+  color: var(--ink);
+}
+.ways {
+  display: flex;
+  gap: 18px;
+  margin-left: auto;
+  a {
+    color: var(--ink);
+  }
+}
+.raised {
+  z-index: 1;
+}
+.placed {
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 100%;
 }
 .tape {
   position: relative;

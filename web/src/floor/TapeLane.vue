@@ -17,7 +17,10 @@ const props = defineProps<{
   isToday: boolean;
   /** Width of the tape in pixels: a label is drawn only where it fits whole. */
   width: number;
+  /** The stint whose scans are open. */
+  opened: Instant | null;
 }>();
+const emit = defineEmits<{ open: [from: Instant] }>();
 const pointed = defineModel<string | null>('pointed', { required: true });
 const desk = useDesk();
 
@@ -48,6 +51,7 @@ const blocks = computed(() =>
     return {
       key: `${block.kind}${block.from}`,
       kind: block.kind === 'work' && !order ? 'indirect' : block.kind,
+      from: block.kind === 'work' ? block.stint.from : null,
       texture: block.kind === 'work' ? block.running[0]?.workType : undefined,
       isTorn: block.kind === 'work' && block.isTorn,
       order,
@@ -111,18 +115,29 @@ const yardstickLabel = computed(() => {
     </div>
     <div class="blocks">
       <template v-for="block in blocks" :key="block.key">
-        <RouterLink
-          v-if="block.order"
-          :to="{ name: 'order', params: { order: block.order.id } }"
-          class="block job figure"
-          :class="[block.texture, { torn: block.isTorn, pointed: pointed === block.order.id }]"
+        <button
+          v-if="block.from !== null"
+          type="button"
+          class="block figure"
+          :class="[
+            block.kind === 'indirect' ? 'indirect' : 'job',
+            block.texture,
+            {
+              torn: block.isTorn,
+              pointed: block.order && pointed === block.order.id,
+              opened: opened === block.from,
+            },
+          ]"
           :style="{ ...block.style, '--tint': block.tint }"
           :title="block.words"
           :aria-label="block.words"
-          @mouseenter="pointed = block.order.id"
-          @focus="pointed = block.order.id"
-          >{{ block.label }}</RouterLink
+          :aria-expanded="opened === block.from"
+          @click="emit('open', block.from)"
+          @mouseenter="pointed = block.order?.id ?? null"
+          @focus="pointed = block.order?.id ?? null"
         >
+          {{ block.label }}
+        </button>
         <span
           v-else
           class="block"
@@ -192,8 +207,13 @@ const yardstickLabel = computed(() => {
   line-height: 20px;
   white-space: nowrap;
 }
+.job,
+.indirect {
+  padding: 0 0 0 8px;
+  border: 0;
+  text-align: left;
+}
 .job {
-  padding-left: 8px;
   background-color: color-mix(in srgb, var(--tint) var(--tint-share), var(--sheet));
   box-shadow: inset 4px 0 var(--tint);
   color: var(--ink);
@@ -214,6 +234,7 @@ const yardstickLabel = computed(() => {
     background-size: 6px 6px;
   }
   &.pointed,
+  &.opened,
   &:focus-visible {
     background-color: var(--action);
     box-shadow: none;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { floorSchema } from '../../floor/index.ts';
+import { floorSchema, latestSchema } from '../../floor/index.ts';
 import { answerSchema, batchResultSchema, batchSchema, requestsSchema } from '../../station/index.ts';
 import { dayText } from '../../wire/index.ts';
 import { nothing } from '../route.ts';
@@ -15,6 +15,13 @@ export const FLOOR_ROUTES = {
     summary: 'Who is on what, with one day of stretches',
     query: day,
     response: floorSchema,
+  },
+  latest: {
+    method: 'get',
+    path: '/api/floor/latest',
+    caller: 'floor.see',
+    summary: 'The latest scans, with who and where',
+    response: latestSchema,
   },
   requests: {
     method: 'get',

@@ -1,0 +1,222 @@
+import { expect, test } from '@playwright/test';
+import { atWallClock, createZone, formatDay, formatInstant, toInstant } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { createCaller, openShop } from '../shop.ts';
+import type { Shop } from '../shop.ts';
+
+// A shop whose days are past: what was scanned then is put right, written down, approved and closed now.
+const made = createZone('Europe/Oslo');
+if (!made.ok) throw new Error('zone');
+const zone = made.value;
+const today = zone.dayAt(toInstant(Math.floor(Date.now() / 1000)));
+const dayAgo = (days: number) => formatDay((today - days) as LocalDay);
+const at = (daysAgo: number, hours: number) =>
+  formatInstant(atWallClock(zone, (today - daysAgo) as LocalDay, hours * 3600));
+
+let drawn = 0;
+const line = (
+  type: string,
+  technician: string | undefined,
+  instant: string,
+  targets?: (string | undefined)[],
+) => {
+  const id = `true-${(drawn += 1)}`;
+  const entry = { id, type, at: instant, technician, ...(targets ? { targets } : {}) };
+  return { source: 'desk', via: [], action: id, deviceAt: instant, clockOffset: 0, entry };
+};
+
+test.describe('a day is made true', () => {
+  let shop: Shop;
+  let ada: string;
+  let bo: string;
+  const strip = () => shop.order.tasks[0]?.id;
+  const winding = () => shop.order.tasks[1]?.id;
+  test.beforeEach(async () => {
+    shop = await openShop();
+    [ada, bo] = shop.technicians.map(({ id }) => id) as [string, string];
+    await shop.desk('/api/ledger/entries', {
+      entries: [
+        line('shift-in', ada, at(1, 7)),
+        line('work-start', ada, at(1, 7), [strip()]),
+        line('work-stop', ada, at(1, 10)),
+        line('work-start', ada, at(1, 11), [winding()]),
+        line('shift-out', ada, at(1, 15)),
+      ],
+    });
+  });
+  test.afterEach(() => shop.server.stop());
+
+  test('a block is drawn longer on the tape, the effect seen before it, and undone; a gap is filled', async ({
+    page,
+  }) => {
+    await shop.openDesk(page, `/reconcile/day/${ada}/${dayAgo(1)}`);
+    await page.getByRole('button', { name: /5001 Strip, 7:00 to 10:00/ }).click();
+    const end = page.getByRole('slider', { name: 'End' });
+    const box = await end.boundingBox();
+    const tape = await page.locator('.tape').first().boundingBox();
+    if (!box || !tape) throw new Error('nothing to draw');
+    // Twelve hours lie on the tape: half an hour is a twenty-fourth of it.
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + tape.width / 24, y, { steps: 5 });
+    await page.mouse.up();
+    await expect(end).toHaveAttribute('aria-valuetext', '10:30');
+    await expect(page.getByText('5001 Strip 3:00 becomes 3:30')).toBeVisible();
+    await page.getByRole('button', { name: 'Put it right' }).click();
+    const done = page.getByRole('status').filter({ hasText: 'done.' });
+    await expect(done).toBeVisible();
+    await expect(page.getByRole('button', { name: /5001 Strip, 7:00 to 10:30/ })).toBeVisible();
+    await done.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: /5001 Strip, 7:00 to 10:00/ })).toBeVisible();
+
+    await page.getByRole('button', { name: 'On nothing from 10:00 to 11:00: fill it' }).click();
+    await page.getByRole('combobox', { name: 'Work' }).fill('5001 strip');
+    await page.getByRole('option', { name: /5001 Strip/ }).click();
+    await page.getByRole('button', { name: 'Put it right' }).click();
+    await expect(page.getByRole('button', { name: /5001 Strip, 10:00 to 11:00/ })).toBeVisible();
+  });
+
+  test('keys alone move an edge by a minute; what would lie over other work is explained and not sent', async ({
+    page,
+  }) => {
+    await shop.openDesk(page, `/reconcile/day/${ada}/${dayAgo(1)}`);
+    await page.getByRole('button', { name: /5001 Strip, 7:00 to 10:00/ }).press('Enter');
+    const end = page.getByRole('slider', { name: 'End' });
+    await end.press('ArrowLeft');
+    await expect(end).toHaveAttribute('aria-valuetext', '9:59');
+    await page.getByLabel('To', { exact: true }).fill('11:30');
+    await page.getByLabel('To', { exact: true }).press('Tab');
+    await expect(page.getByRole('alert')).toContainText('there is something from 11:00 to 15:00');
+    await expect(page.getByRole('button', { name: 'Put it right' })).toBeDisabled();
+  });
+
+  test('a week is entered as numbers, seen on the tape of its day, and a length too long is refused', async ({
+    page,
+  }) => {
+    await shop.openDesk(page, `/reconcile/week/${bo}/${dayAgo(1)}`);
+    await page.getByRole('combobox', { name: 'Another task or activity' }).fill('5001 wind');
+    await page.getByRole('option', { name: /5001 Winding/ }).click();
+    const row = page.getByRole('row').filter({ has: page.getByRole('combobox') });
+    const place = new Date(`${dayAgo(1)}T12:00:00Z`).getUTCDay();
+    const cell = row.getByRole('cell').nth((place + 6) % 7);
+    await cell.getByRole('textbox').fill('1,5');
+    await cell.getByRole('textbox').press('Enter');
+    await expect(page.getByRole('status').filter({ hasText: 'done.' })).toContainText('5001 Winding: 1:30');
+    const entered = page.getByRole('row').filter({ hasText: '5001 Winding' });
+    await entered
+      .getByRole('cell')
+      .nth((place + 6) % 7)
+      .getByRole('textbox')
+      .fill('25');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('alert')).toContainText('24 hours');
+    await page.goto(`${shop.server.url}/reconcile/day/${bo}/${dayAgo(1)}`);
+    await expect(page.getByRole('row').filter({ hasText: 'written down' })).toContainText('1:305001 Winding');
+  });
+
+  test('paper slips are typed by keys alone, a code scanned among them; what lacks something is kept', async ({
+    page,
+  }) => {
+    await shop.openDesk(page, '/reconcile/slips');
+    const first = page.getByRole('group', { name: 'Slip 1' });
+    await first.getByLabel('Person of slip 1').fill('ada');
+    await page.keyboard.press('Enter');
+    await page.keyboard.type('-1');
+    await page.keyboard.press('Enter');
+    await page.keyboard.type(shop.codes['strip'] ?? '');
+    await page.keyboard.press('Enter');
+    await expect(first.getByRole('combobox', { name: 'Task of slip 1' })).toHaveValue('5001 Strip');
+    await first.getByLabel('Hours of slip 1').fill('1:15');
+    await page.keyboard.press('Enter');
+    const task = page.getByRole('combobox', { name: 'Task of slip 2' });
+    await expect(task).toBeFocused();
+    await expect(page.getByLabel('Person of slip 2')).toHaveValue('Ada Lund');
+    await task.fill('something unreadable');
+    await page.getByLabel('Hours of slip 2').fill('2');
+    await expect(page.getByLabel('Sums by person')).toContainText('Ada Lund 1:15');
+    await page.getByRole('button', { name: 'Record 1 slip' }).click();
+    await expect(page.getByRole('status').filter({ hasText: '1 slip recorded' })).toBeVisible();
+    await page.reload();
+    await expect(page.getByRole('combobox', { name: 'Task of slip 1' })).toHaveValue('something unreadable');
+    await expect(page.getByText('kept for')).toBeVisible();
+  });
+
+  test('time is approved, its period closed, an edit of it refused, and a late scan an adjustment', async ({
+    page,
+  }) => {
+    const settings = (await shop.desk<{ settings: object }>('/api/shop')).settings;
+    await shop.desk('/api/shop/settings', {
+      ...settings,
+      pay: { period: 'weekly', anchor: '2026-01-05', approval: 'person-day' },
+      reconcile: { answeredGapMinutes: 0 },
+    });
+    await shop.desk('/api/ledger/entries', {
+      entries: [
+        line('shift-in', bo, at(8, 7)),
+        line('work-start', bo, at(8, 7), [strip()]),
+        line('shift-out', bo, at(8, 15)),
+      ],
+    });
+    await shop.openDesk(page, '/reconcile/approve');
+    const cell = page.getByRole('button', { name: /^Approve Bo Moe/ });
+    // Eight days ago lies one week back, or two.
+    await expect(async () => {
+      await page.getByRole('button', { name: 'one week back' }).click();
+      await expect(cell).toBeVisible({ timeout: 2_000 });
+    }).toPass();
+    await page.getByRole('button', { name: /Approve the \d+ that add up/ }).click();
+    await expect(cell).toBeHidden();
+    await expect(page.getByText('approved, Sol').first()).toBeVisible();
+
+    await page.goto(`${shop.server.url}/pay`);
+    await expect(page.getByRole('row').filter({ hasText: 'Bo Moe' })).toContainText('8:00');
+    await page.getByRole('button', { name: 'Close this period' }).click();
+    await expect(page.getByText('Closed by Sol')).toBeVisible();
+
+    await page.goto(`${shop.server.url}/reconcile/day/${bo}/${dayAgo(8)}`);
+    await expect(page.getByText('This day lies in a closed pay period')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Change' })).toHaveCount(0);
+
+    const station = createCaller(shop.server.url);
+    await station('/api/station/pair', { code: await shop.pairingCode('Late') });
+    const late = ['shift-in', 'work-start', 'shift-out'].map((type, i) => ({
+      ...line(type, bo, at(8, [16, 16, 17][i] ?? 17), type === 'work-start' ? [strip()] : undefined),
+      source: 'scan',
+    }));
+    await station('/api/station/entries', { entries: late });
+    await page.goto(`${shop.server.url}/reconcile/approve`);
+    await expect(async () => {
+      await page.getByRole('button', { name: 'one week back' }).click();
+      await expect(page.getByText('changed since').first()).toBeVisible({ timeout: 2_000 });
+    }).toPass();
+    await cell.click();
+    await expect(page.getByText('approved, Sol').first()).toBeVisible();
+    await page.goto(`${shop.server.url}/pay`);
+    const adjustments = page.getByRole('region', { name: 'Adjustments' });
+    await expect(async () => {
+      await page.getByRole('button', { name: 'one period on' }).click();
+      await expect(adjustments).toContainText('Bo Moe', { timeout: 2_000 });
+    }).toPass();
+    await expect(adjustments).toContainText('1:00');
+  });
+
+  test('the wall shows who is on what, and says when nothing new arrives', async ({ page }) => {
+    await shop.desk('/api/ledger/entries', {
+      entries: [line('work-start', bo, new Date(Date.now() - 600_000).toISOString(), [winding()])],
+    });
+    await shop.openDesk(page, '/floor');
+    await page.goto(`${shop.server.url}/wall?by=jobs`);
+    await expect(page.getByRole('list', { name: 'Jobs' })).toContainText('5001Winding, Stock Bo Moe');
+    await page.goto(`${shop.server.url}/wall?by=people&division=nothing`);
+    await expect(page.getByText('Nobody is on work of nothing.')).toBeVisible();
+    await page.goto(`${shop.server.url}/wall?by=people`);
+    const people = page.getByRole('list', { name: 'People' });
+    await expect(people).toContainText('Bo Moe');
+    await shop.server.kill();
+    await expect(page.getByRole('status').filter({ hasText: 'No connection since' })).toBeVisible();
+    await expect(people).toContainText('Bo Moe');
+    await shop.server.start();
+    await expect(page.getByText('No connection since')).toBeHidden();
+  });
+});

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { readInstant } from '@wergon/contract/floor';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayClock } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import { sayEntryType } from '../reconcile/entryWords.ts';
+
+/** The latest scans as they arrive: one line, or the last dozen. */
+const desk = useDesk();
+const query = useQuery({ queryKey: ['latest'], queryFn: () => callRoute('latest') });
+const isOpen = ref(false);
+const latest = computed(() =>
+  (query.data.value?.latest ?? []).map(({ seq, at, type, name, about, station }) => ({
+    seq,
+    time: desk.zone && at.includes('T') ? sayClock(desk.zone, readInstant(at)) : at,
+    words: [name, sayEntryType(type), about].filter((part) => part).join(' '),
+    station,
+  })),
+);
+</script>
+
+<template>
+  <div v-if="latest.length > 0" class="latest">
+    <ol aria-label="Latest scans">
+      <li v-for="each in isOpen ? latest : latest.slice(0, 2)" :key="each.seq">
+        <span class="figure">{{ each.time }}</span> {{ each.words }}
+        <span class="quiet">{{ each.station }}</span>
+      </li>
+    </ol>
+    <button type="button" class="btn btn-quiet btn-sm" :aria-expanded="isOpen" @click="isOpen = !isOpen">
+      {{ isOpen ? 'Fewer' : 'Latest scans' }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.latest {
+  display: flex;
+  gap: 12px;
+  align-items: start;
+  justify-content: space-between;
+  padding: 4px 16px;
+  background: var(--sheet);
+  border-bottom: 1px solid var(--line);
+  font-size: 14px;
+}
+ol {
+  display: flex;
+  flex: 1;
+  flex-wrap: wrap;
+  gap: 0 28px;
+  min-width: 0;
+  margin: 0;
+  padding: 3px 0;
+  list-style: none;
+}
+</style>

@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue';
+import Yardstick from '../compare/Yardstick.vue';
+import { sayClock } from '../desk/dates.ts';
+import { isLive } from '../desk/live.ts';
+import { useDesk } from '../desk/useDesk.ts';
+import type { TaskStanding } from '@wergon/core/floor';
+import type { Instant } from '@wergon/core/time';
+import { useWall } from './useWall.ts';
+
+/** The floor on a big screen: no mouse, turns by itself, read from across the hall. */
+const desk = useDesk();
+const { board, counts, now, page, pages, place, jobs, filter, isFiltered, query } = useWall();
+/** Since when nothing new arrives; what stands there was true then. */
+const lostAt = ref<Instant | null>(null);
+watch(isLive, (live) => (lostAt.value = live ? null : now.value));
+const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
+const over = computed(() => jobs.value.filter(({ task }) => (task.comparison.overSeconds ?? 0) > 0).length);
+function sayLeft({ comparison }: TaskStanding): string {
+  const { leftSeconds, overSeconds } = comparison;
+  if (leftSeconds === null || overSeconds === null) return 'no estimate';
+  return overSeconds > 0 ? `${desk.hours(overSeconds)} over` : `${desk.hours(leftSeconds)} left`;
+}
+const label = ({ comparison: { usedSeconds, estimatedSeconds } }: TaskStanding) =>
+  `${desk.hours(usedSeconds)} used of ${estimatedSeconds === null ? 'no estimate' : desk.hours(estimatedSeconds)}`;
+const isOver = ({ comparison }: TaskStanding) => (comparison.overSeconds ?? 0) > 0;
+</script>
+
+<template>
+  <main class="wall" data-bs-theme="dark">
+    <header>
+      <b class="figure clock">{{ clock(now) }}</b>
+      <p>
+        <span
+          ><b>{{ counts.work }}</b> on work</span
+        >
+        <span
+          ><b>{{ counts.indirect }}</b> indirect</span
+        >
+        <span
+          ><b>{{ counts.break }}</b> on break</span
+        >
+        <span :class="{ attention: counts.nothing > 0 }"
+          ><b>{{ counts.nothing }}</b> on nothing</span
+        >
+        <span :class="{ attention: over > 0 }"
+          ><b>{{ over }}</b> over</span
+        >
+      </p>
+    </header>
+    <p v-if="lostAt !== null && query.data.value" class="lost" role="status">
+      No connection since {{ clock(lostAt) }}: this is how it was then.
+    </p>
+    <p v-if="!board" class="empty">{{ query.error.value ? 'The server does not answer.' : 'Opening…' }}</p>
+    <p v-else-if="!page" class="empty">
+      {{ isFiltered ? `Nobody is on work of ${filter.division || filter.jobType}.` : 'Nobody is in.' }}
+    </p>
+    <ul v-else-if="page.kind === 'people'" aria-label="People">
+      <li v-for="person in page.people" :key="person.id" :class="person.presently">
+        <b>{{ person.name }}</b>
+        <span class="words">{{ person.words }}</span>
+        <Yardstick
+          v-if="person.task"
+          :estimated-seconds="person.task.comparison.estimatedSeconds"
+          :used="person.task.used"
+          size="large"
+          :label="label(person.task)"
+        />
+        <span v-else></span>
+        <span class="figure" :class="{ attention: person.task && isOver(person.task) }">{{
+          person.task
+            ? sayLeft(person.task)
+            : person.since === undefined
+              ? ''
+              : desk.hours(Math.max(0, now - person.since))
+        }}</span>
+      </li>
+    </ul>
+    <ul v-else aria-label="Jobs">
+      <li v-for="job in page.jobs" :key="job.id">
+        <b class="figure">{{ job.number }}</b>
+        <span class="words"
+          >{{ job.words }} <small>{{ job.names }}</small></span
+        >
+        <Yardstick
+          :estimated-seconds="job.task.comparison.estimatedSeconds"
+          :used="job.task.used"
+          size="large"
+          :label="label(job.task)"
+        />
+        <span class="figure" :class="{ attention: isOver(job.task) }">{{ sayLeft(job.task) }}</span>
+      </li>
+    </ul>
+    <footer>
+      <span v-if="isFiltered">{{ [filter.division, filter.jobType].filter((part) => part).join(', ') }}</span>
+      <span>{{ page?.kind === 'jobs' ? 'by job' : 'by person' }}</span>
+      <span v-if="pages.length > 1" class="figure"
+        >{{ (place % pages.length) + 1 }} of {{ pages.length }}</span
+      >
+    </footer>
+  </main>
+</template>
+
+<style scoped lang="scss">
+.wall {
+  display: grid;
+  grid-template-rows: auto auto 1fr auto;
+  height: 100%;
+  padding: 2.4vh 2vw 1.4vh;
+  background: var(--paper);
+  color: var(--ink);
+  font-size: 4.4vh;
+  overflow: hidden;
+}
+header {
+  display: flex;
+  gap: 3vw;
+  align-items: baseline;
+  border-bottom: 2px solid var(--ink);
+  p {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 2.4vw;
+    margin: 0;
+  }
+}
+.clock {
+  font-size: 7.4vh;
+}
+.lost {
+  margin: 0;
+  padding: 0.4vh 1vw;
+  background: var(--attention);
+  color: var(--paper);
+}
+.attention {
+  color: var(--attention);
+  font-weight: 700;
+}
+ul {
+  grid-row: 3;
+  display: flex;
+  flex-direction: column;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: grid;
+  flex: 0 1 9.4vh;
+  grid-template-columns: 24vw minmax(0, 1fr) 18vw 17vw;
+  gap: 1.4vw;
+  align-items: center;
+  min-height: 0;
+  border-bottom: 1px solid var(--line);
+  > .figure:last-child {
+    white-space: nowrap;
+    text-align: right;
+  }
+}
+.words,
+li > b {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.nothing .words {
+  color: var(--attention);
+  font-weight: 700;
+}
+small {
+  color: var(--ink-2);
+  font-size: 3.2vh;
+}
+.empty {
+  grid-row: 3;
+  padding: 6vh 0;
+}
+footer {
+  grid-row: 4;
+  display: flex;
+  gap: 3vw;
+  justify-content: flex-end;
+  color: var(--ink-2);
+  font-size: 3vh;
+}
+</style>

@@ -1,0 +1,84 @@
+import type { FloorJson } from '@wergon/contract/floor';
+import type { Block, Board, Lane } from '@wergon/core/floor';
+import type { Instant } from '@wergon/core/time';
+
+export const SHOWN = ['everybody', 'at work', 'on indirect time', 'resting', 'idle', 'missing'] as const;
+export type Shown = (typeof SHOWN)[number];
+export type Grouping = 'department' | 'crew';
+
+export type WorkBlock = Extract<Block, { kind: 'work' }>;
+/** The block whose scans are open. */
+export type Opened = { readonly technician: string; readonly from: Instant };
+export type FloorRow =
+  | { readonly kind: 'group'; readonly key: string; readonly name: string; readonly peopleIn: number }
+  | { readonly kind: 'lane'; readonly key: string; readonly lane: Lane }
+  | { readonly kind: 'scans'; readonly key: string; readonly lane: Lane; readonly block: WorkBlock };
+
+type Person = FloorJson['people'][number];
+
+/** Whether a lane belongs to what is shown. Somebody is planned and not in between the planned beginning and end. */
+export function isShown(
+  lane: Lane,
+  shown: Shown,
+  person: Person | undefined,
+  isPlannedNow: boolean,
+): boolean {
+  switch (shown) {
+    case 'everybody':
+      return lane.blocks.length > 0 || lane.presently !== 'out';
+    case 'at work':
+      return lane.presently === 'work';
+    case 'on indirect time':
+      return lane.presently === 'indirect';
+    case 'resting':
+      return lane.presently === 'break';
+    case 'idle':
+      return lane.presently === 'nothing';
+    case 'missing':
+      return lane.presently === 'out' && isPlannedNow && person?.absence == null;
+  }
+}
+
+/** What is said on a lane, for the search: name, orders, customers, tasks and activities. */
+export function wordsIn(board: Board, lane: Lane, units: ReadonlyMap<string, string>): string {
+  const names = lane.blocks.flatMap((block) =>
+    block.kind !== 'work'
+      ? []
+      : block.running.map(({ target }) => {
+          const known = board.targets.get(target);
+          const order = known?.kind === 'task' ? board.orders.get(known.order) : undefined;
+          return `${known?.title ?? ''} ${order?.number ?? ''} ${order?.customer ?? ''} ${units.get(order?.id ?? '') ?? ''}`;
+        }),
+  );
+  return `${lane.technician.name} ${names.join(' ')}`.toLowerCase();
+}
+
+/** Lanes under their department or crew, with the scans of an opened block behind its lane. */
+export function rowsOf(
+  lanes: readonly Lane[],
+  groupOf: (lane: Lane) => string,
+  opened: Opened | null,
+): readonly FloorRow[] {
+  const groups = new Map<string, Lane[]>();
+  for (const lane of lanes) {
+    const own = groups.get(groupOf(lane));
+    if (own) own.push(lane);
+    else groups.set(groupOf(lane), [lane]);
+  }
+  return [...groups].flatMap(([name, own]) => [
+    {
+      kind: 'group' as const,
+      key: `group ${name}`,
+      name,
+      peopleIn: own.filter(({ presently }) => presently !== 'out').length,
+    },
+    ...own.flatMap((lane): FloorRow[] => {
+      const row: FloorRow = { kind: 'lane', key: lane.technician.id, lane };
+      if (opened?.technician !== lane.technician.id) return [row];
+      const block = lane.blocks.find(
+        (each): each is WorkBlock => each.kind === 'work' && each.stint.from === opened.from,
+      );
+      return block ? [row, { kind: 'scans', key: `scans ${lane.technician.id}`, lane, block }] : [row];
+    }),
+  ]);
+}
