@@ -74,7 +74,8 @@ test.describe('a day is made true', () => {
     await page.getByRole('combobox', { name: 'Work' }).fill('5001 strip');
     await page.getByRole('option', { name: /5001 Strip/ }).click();
     await page.getByRole('button', { name: 'Put it right' }).click();
-    await expect(page.getByRole('button', { name: /5001 Strip, 10:00 to 11:00/ })).toBeVisible();
+    // The same work before it goes on: one block, and the stop between them counts no more.
+    await expect(page.getByRole('button', { name: /5001 Strip, 7:00 to 11:00/ })).toBeVisible();
   });
 
   test('keys alone move an edge by a minute; what would lie over other work is explained and not sent', async ({
@@ -165,7 +166,9 @@ test.describe('a day is made true', () => {
       await page.getByRole('button', { name: 'one week back' }).click();
       await expect(cell).toBeVisible({ timeout: 2_000 });
     }).toPass();
-    await page.getByRole('button', { name: /Approve the \d+ that add up/ }).click();
+    // Its order was not released then: a day to look at, approved by itself.
+    await expect(page.getByText('to look at first')).toBeVisible();
+    await cell.click();
     await expect(cell).toBeHidden();
     await expect(page.getByText('approved, Sol').first()).toBeVisible();
 

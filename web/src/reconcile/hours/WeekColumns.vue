@@ -75,8 +75,8 @@ const STATES = { open: '', approved: 'approved', changed: 'changed since approve
   padding: 0 8px 6px;
   border-left: 1px solid var(--line);
 }
-.future {
-  opacity: 0.6;
+.future a {
+  color: var(--ink-2);
 }
 .stack {
   position: relative;
