@@ -56,3 +56,14 @@ say(`   reading ${two(brought.read)} s, checking ${two(brought.check)} s, storin
 say(`   longest task of the page's own thread: ${two(brought.longestTask)} ms   (aim: 50 ms)`);
 say(`   (while the driver handed the file over: ${two(brought.handing)} ms)`);
 say(`   longest wait of another caller while storing: ${two(brought.longestWait)} ms`);
+
+const day = measure('reconcile.mjs');
+say('\n6  Reconcile, 200 people');
+say(
+  `   a day of ${day.entries} entries: server ${two(day.floor)} ms, to painted tape ${two(day.painted)} ms   (aim: 300 ms)`,
+);
+say(`   effect preview of a correction: ${two(day.preview)} ms   (aim: 100 ms)`);
+say(`   a correction with 1,000,000 entries of history: ${two(day.correctLarge)} ms   (aim: 200 ms)`);
+say(
+  `   with a tenth of the history ${two(day.correctSmall)} ms, ratio ${two(day.correctLarge / day.correctSmall)}   (aim: 1.2)`,
+);

@@ -71,9 +71,23 @@ await page.goto(url);
 await page.getByLabel('User name').fill('solveig');
 await page.getByLabel('Password').fill('odden-rewind');
 await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByText('on work').waitFor();
+await page.getByText('on work').first().waitFor();
 await page.getByText('live', { exact: true }).waitFor();
 await take('floor');
+
+const week = '2026-11-17';
+const views = [
+  ['wall', '/wall', '1 of'],
+  ['week', `/reconcile/week/t8/${week}`, 'scanned on jobs'],
+  ['approve', '/reconcile/approve', 'to approve'],
+  ['pay', '/pay', 'of labor'],
+];
+for (const [name, path, ready] of views) {
+  await page.goto(`${url}${path}`);
+  await page.getByText(ready).first().waitFor();
+  if (name !== 'wall') await page.getByText('live', { exact: true }).waitFor();
+  await take(name);
+}
 
 await page.goto(`${url}/work`);
 await page.getByText('past an estimate').waitFor();

@@ -38,3 +38,5 @@ export type {
   Preparation,
   TaskRow,
 } from './work.ts';
+export { storyQuery, storySchema } from './story.ts';
+export type { StoryJson } from './story.ts';

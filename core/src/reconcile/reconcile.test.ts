@@ -5,7 +5,7 @@ import { THE_END, anyEntries, clock, entryId, factsWith } from '../ledger/shop.f
 import { toInstant } from '../time/index.ts';
 import type { Instant } from '../time/index.ts';
 import { looseEndFacts, looseEndKey, withoutAccepted } from './accepted.ts';
-import { ada, journal, say } from './reconcile.fixture.ts';
+import { journal, say } from './reconcile.fixture.ts';
 import { findLikelyAnswers } from './likelyAnswers.ts';
 import type { Change, Surroundings } from './likelyAnswers.ts';
 import { undoOf } from './undo.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { formatDay, parseDay, toDay, weekdayOf } from './day.ts';
-import { formatHours } from './hours.ts';
+import { formatHours, parseHours } from './hours.ts';
 import { formatInstant, parseInstant, toInstant } from './instant.ts';
 import { merge, subtract } from './span.ts';
 import { toSeconds } from './seconds.ts';
@@ -68,6 +68,30 @@ test.each([
   [0, 'decimal', '0.00'],
 ] as const)('%i s as %s: %s, cut off and not rounded', (seconds, style, text) => {
   expect(formatHours(toSeconds(seconds), style)).toBe(text);
+});
+
+test.each([
+  ['1:30', 5400, 'hours and minutes'],
+  ['1.5', 5400, 'decimal, with a point'],
+  ['1,5', 5400, 'or a comma'],
+  ['.25', 900, 'less than an hour'],
+  ['0.7', 2520, 'no second is lost to floating point'],
+  ['0:45:30', 2730, 'seconds too'],
+  ['25', 90_000, 'more than a day is for others to refuse'],
+  ['1:60', undefined, 'no such minute'],
+  ['', undefined, 'nothing'],
+  ['.', undefined, 'no digit'],
+  ['-1', undefined, 'less than nothing'],
+  ['1h', undefined, 'words'],
+])('%j is a length of %p: %s', (text, seconds) => expect(parseHours(text)).toBe(seconds));
+
+test('a length is read as it is written', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 3_000_000 }), (seconds) => {
+      expect(parseHours(formatHours(toSeconds(seconds), 'h:mm:ss'))).toBe(seconds);
+    }),
+    { seed: 20_260 },
+  );
 });
 
 test('a day is read as it is written', () => {

@@ -32,6 +32,7 @@ import { mountAttachments } from './attachments.ts';
 import { mountEditing } from './editing.ts';
 import { AttachmentEntity, OrderChangeEntity } from './entities.ts';
 import type { Task, WorkOrder } from './entities.ts';
+import { mountStory } from './story.ts';
 import { mountStandards } from './standards.ts';
 import { loadLabor, peopleOnOrder, writeLabor, writeLine } from './standing.ts';
 import type { TaskWithLabor } from './standing.ts';
@@ -232,6 +233,8 @@ export function mountWork(mount: Mount, context: Context): void {
       }),
     });
   });
+
+  mountStory(mount, context);
 
   mount('order', async ({ param, who }) => {
     const known = await facts.get();

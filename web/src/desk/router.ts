@@ -39,6 +39,8 @@ export const router = createRouter({
     },
     { path: '/reconcile/trail', name: 'trail', component: () => import('../reconcile/TrailPage.vue') },
     { path: '/pay', name: 'pay', component: () => import('../pay/PayPage.vue') },
+    { path: '/work/:order/story', name: 'story', component: () => import('../work/StoryPage.vue') },
+    { path: '/floor/story/:day?', name: 'day-story', component: () => import('../work/StoryPage.vue') },
     { path: '/work/:order/edit', name: 'edit-order', component: () => import('../work/EditOrderPage.vue') },
     { path: '/shop', name: 'shop', component: () => import('../shop/ChecklistPage.vue') },
     { path: '/shop/people', name: 'people', component: () => import('../people/PeoplePage.vue') },

@@ -7,6 +7,7 @@ import type { Instant } from '@wergon/core/time';
 import { sayDay } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
 import BlockScans from './BlockScans.vue';
 import DayRuler from './DayRuler.vue';
 import FloorCounts from './FloorCounts.vue';
@@ -19,6 +20,7 @@ import { createTapeScale } from './tapeScale.ts';
 import { useElementWidth } from './useElementWidth.ts';
 import { useFloor } from './useFloor.ts';
 
+const desk = useDesk();
 const floor = useFloor();
 const { board, lanes, counts, accounted, day, now, isToday, query } = floor;
 const search = ref('');
@@ -171,6 +173,7 @@ const tints = computed(() => {
         >
         <span class="ways">
           <RouterLink :to="{ name: 'floor-days' }">People by day</RouterLink>
+          <RouterLink v-if="desk.may('work.see')" :to="{ name: 'day-story' }">The day’s story</RouterLink>
           <RouterLink :to="{ name: 'wall' }">Wall</RouterLink>
         </span>
       </div>

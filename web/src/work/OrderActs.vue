@@ -84,6 +84,7 @@ async function copy(): Promise<void> {
         class="btn btn-quiet"
         >Traveler</RouterLink
       >
+      <RouterLink :to="{ name: 'story', params }" class="btn btn-quiet">Story</RouterLink>
       <button type="button" class="btn btn-quiet" @click="beginCopy">Copy</button>
     </div>
     <div v-else-if="asks === 'people'" class="ask" role="alert">

@@ -20,6 +20,8 @@ import {
   travelersBodySchema,
   travelersSchema,
   workSchema,
+  storyQuery,
+  storySchema,
 } from '../../work/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
@@ -155,6 +157,15 @@ export const WORK_ROUTES = {
     caller: 'work.see',
     summary: 'What each version of a standard changed',
     response: standardVersionsSchema,
+  },
+
+  story: {
+    method: 'get',
+    path: '/api/story',
+    caller: 'work.see',
+    summary: 'What happened to an order, or in the shop on a day, as a story',
+    query: storyQuery,
+    response: storySchema,
   },
 
   line: {

@@ -1,0 +1,125 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createFactsCache } from '../server/dist/shop/facts.js';
+import { openDatabase } from '@wergon/server/db';
+import { rebuild } from '@wergon/server/ledger';
+import { writeSql } from '../server/dist/db/index.js';
+import { chainHash, GENESIS, writeEnvelope } from '../server/dist/ledger/envelope.js';
+import { formatInstant, toInstant } from '@wergon/core/time';
+import { startProcess } from './serverProcess.mjs';
+
+export const TECHNICIANS = 200;
+export const root = new URL('..', import.meta.url).pathname;
+export const now = () => Math.floor(Date.now() / 1000);
+export const newPath = () => join(mkdtempSync(join(tmpdir(), 'wergon-bench-')), 'shop.sqlite');
+
+export const call = async (url, path, body, cookie = '') => {
+  const response = await fetch(`${url}${path}`, {
+    method: body === undefined ? 'GET' : 'POST',
+    headers: { cookie, 'content-type': 'application/json' },
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  });
+  if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`);
+  return { json: await response.json(), cookie: response.headers.get('set-cookie')?.split(';')[0] ?? '' };
+};
+
+/** A shop of 200 people, 100 orders and one station, all in one database file. */
+export async function makeShop(path) {
+  const { url, stop } = await startProcess(`${root}server/dist/main.js`, { WERGON_DATABASE: path });
+  const person = { name: 'Bench', userName: 'bench', password: 'a long password' };
+  const { cookie } = await call(url, '/api/first-run', {
+    shopName: 'Bench',
+    zone: 'Europe/Helsinki',
+    currency: 'EUR',
+    ...person,
+  });
+  const technicians = [];
+  for (let i = 0; i < TECHNICIANS; i += 1)
+    technicians.push(
+      (await call(url, '/api/people', { number: `${i}`, name: `P${i}`, department: 'Shop' }, cookie)).json.id,
+    );
+  const { json: grade } = await call(url, '/api/grades', { name: 'Any', standardRate: '40' }, cookie);
+  const tasks = [];
+  for (let i = 0; i < 100; i += 1) {
+    const task = { title: 'Run', workCenter: '', grade: grade.id, runHours: '4' };
+    const order = {
+      number: `${i}`,
+      title: 'Bench',
+      customer: 'Stock',
+      quantity: 1,
+      due: null,
+      estimateIncludes: [],
+      tasks: [task, task],
+    };
+    const { json } = await call(url, '/api/work', order, cookie);
+    await call(url, `/api/work/${json.id}/state`, { state: 'released' }, cookie);
+    tasks.push(
+      ...(await call(url, `/api/work/${json.id}`, undefined, cookie)).json.tasks.map(({ id }) => id),
+    );
+  }
+  const { json: pairing } = await call(url, '/api/stations', { name: 'Bench' }, cookie);
+  const { cookie: station } = await call(url, '/api/station/pair', { code: pairing.code });
+  await stop();
+  return { path, technicians, tasks, station, cookie };
+}
+
+let ids = 0;
+export const line = (shop, i, at) => {
+  const instant = formatInstant(toInstant(at));
+  const id = `b${process.pid}-${(ids += 1)}`;
+  const entry = {
+    id,
+    type: 'work-start',
+    at: instant,
+    technician: shop.technicians[i % TECHNICIANS],
+    targets: [shop.tasks[(i * 7 + Math.floor(i / TECHNICIANS)) % shop.tasks.length]],
+  };
+  return { entry, action: id, source: 'scan', via: [], deviceAt: instant, clockOffset: 0 };
+};
+
+export const percentile = (sorted, share) =>
+  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))];
+
+/** Fills a journal to a size over some days up to today, with a right chain, and derives its projections. */
+export async function fill(shop, size, days = 299) {
+  const database = await openDatabase(shop.path);
+  await writeSql(database, (sql) => {
+    let previous = GENESIS;
+    const from = now() - (days + 1) * 86_400;
+    let rows = [];
+    for (let seq = 1; seq <= size; seq += 1) {
+      const at = from + Math.floor((seq / size) * days * 86_400);
+      const { entry, ...sent } = line(shop, seq, at);
+      const body = JSON.stringify(Object.fromEntries(Object.entries(entry).sort()));
+      const envelope = writeEnvelope({
+        v: 1,
+        seq,
+        recordedAt: entry.at,
+        author: { kind: 'station', id: 'bench' },
+        stream: 'labor',
+        ...sent,
+      });
+      previous = chainHash(body, envelope, previous);
+      rows.push({
+        seq,
+        id: entry.id,
+        stream: 'labor',
+        type: entry.type,
+        corrects: null,
+        body,
+        envelope,
+        hash: previous,
+      });
+      if (rows.length === 5_000 || seq === size) {
+        sql.insert('journal', rows);
+        rows = [];
+      }
+    }
+  });
+  const startedAt = performance.now();
+  await rebuild(database, await createFactsCache(database).get());
+  const rebuildSeconds = (performance.now() - startedAt) / 1000;
+  await database.close();
+  return rebuildSeconds;
+}

@@ -1,0 +1,126 @@
+import type { TrailJson } from '@wergon/contract/ledger';
+import type { AccountedJson, JobWeekJson } from '@wergon/contract/reconcile';
+import type { StoryJson } from '@wergon/contract/work';
+import { at, newId, openTestShop } from '../app/testShop.fixture.ts';
+import type { TestShop } from '../app/testShop.fixture.ts';
+import { writeSql } from '../db/index.ts';
+
+// Ada was signed in from 7:00 to 8:30, on Strip for an hour of it; Bo wrote half an hour of Winding down.
+let shop: TestShop;
+beforeEach(async () => {
+  shop = await openTestShop();
+  await shop.send(
+    shop.scan('shift-in', 0, shop.ada),
+    shop.scan('work-start', 0, shop.ada, [shop.strip]),
+    shop.scan('work-stop', 60, shop.ada),
+    shop.scan('shift-out', 90, shop.ada),
+  );
+  await shop.post('/api/reconcile/hours', {
+    rows: [
+      {
+        entry: null,
+        technician: shop.bo,
+        target: shop.winding,
+        workType: 'run',
+        day: '2026-03-03',
+        seconds: 1800,
+      },
+    ],
+  });
+});
+afterEach(() => shop.close());
+const read = async <T>(path: string) => (await shop.get(path)).body as T;
+
+test('accounted: attended, on jobs, written down, and what found no work, by person and department', async () => {
+  const { people, departments, total } = await read<AccountedJson>(
+    '/api/reconcile/accounted?from=2026-03-03&to=2026-03-03',
+  );
+  expect(people).toMatchObject([
+    { name: 'Ada', attendedSeconds: 5400, jobSeconds: 3600, unaccountedSeconds: 1800 },
+    { name: 'Bo', attendedSeconds: 0, jobSeconds: 1800, enteredSeconds: 1800, share: null },
+  ]);
+  expect(total.share).toBeCloseTo(2 / 3);
+  expect(departments).toMatchObject([
+    { department: 'Winding', attendedSeconds: 5400, unaccountedSeconds: 1800 },
+  ]);
+});
+
+test('a job’s week holds everybody: who scanned on it, who wrote it down, and who may', async () => {
+  const week = await read<JobWeekJson>(`/api/reconcile/job-week?target=${shop.winding}&day=2026-03-05`);
+  expect(week).toMatchObject({ title: '1001 Winding', totalSeconds: 1800 });
+  expect(week.people.map(({ name, totalSeconds }) => [name, totalSeconds])).toEqual([
+    ['Ada', 0],
+    ['Bo', 1800],
+  ]);
+  expect(week.people[1]?.cells[1]?.entered).toMatchObject([{ seconds: 1800 }]);
+});
+
+test('the trail is the journal, newest first, with what a correction changed and why; filters narrow it', async () => {
+  const [stop] = (await read<TrailJson>('/api/ledger/trail?type=work-stop')).entries;
+  await shop.correct({
+    id: newId(),
+    type: 'amend',
+    target: stop?.id,
+    set: { at: at(50) },
+    by: 'Sol',
+    why: 'said so',
+  });
+  const { entries, next } = await read<TrailJson>('/api/ledger/trail');
+  expect(next).toBeNull();
+  expect(entries[0]).toMatchObject({
+    type: 'amend',
+    name: 'Ada',
+    author: 'Sol',
+    why: 'said so',
+    changes: [{ field: 'at', before: at(60), after: at(50) }],
+  });
+  const only = async (query: string) => (await read<TrailJson>(`/api/ledger/trail?${query}`)).entries.length;
+  expect(await only('corrections=only')).toBe(1);
+  expect(await only(`technician=${shop.bo}`)).toBe(1);
+  expect(await only('stream=decision')).toBe(0);
+  expect(await only('before=3')).toBe(2);
+});
+
+test('the chain is walked in parts, and a changed entry is found', async () => {
+  const walk = async (body: object) =>
+    (await shop.post('/api/ledger/verify', body)).body as { broken: number | null };
+  expect(await walk({ after: 0, hash: '' })).toMatchObject({ count: 5, total: 5, broken: null });
+  await writeSql(shop.database, (sql) => {
+    sql.run('drop trigger if exists "journal_never_updated"');
+    for (const { name } of sql.all<{ name: string }>(
+      `select "name" from "sqlite_master" where "type" = 'trigger'`,
+    ))
+      sql.run(`drop trigger "${name}"`);
+    sql.run(`update "journal" set "body" = replace("body", 'work-stop', 'work-stoq') where "seq" = 3`);
+  });
+  expect(await walk({ after: 0, hash: '' })).toMatchObject({ broken: 3 });
+});
+
+test('the story of a job tells who worked, what was noted and finished, day by day; of another job nothing', async () => {
+  await shop.send(
+    { ...shop.scan('note', 30, shop.ada, [shop.strip]), text: 'Slot 4 is burnt' },
+    shop.scan('task-done', 61, shop.bo, [shop.strip]),
+  );
+  const { title, days } = await read<StoryJson>(`/api/story?order=${shop.order}`);
+  expect(title).toBe('1001 Rewind, Stock');
+  const told = days.find(({ day }) => day === '2026-03-03')?.events ?? [];
+  expect(told.map(({ kind, who, text }) => [kind, who, text])).toEqual(
+    expect.arrayContaining([
+      ['labor', 'Ada', ''],
+      ['note', 'Ada', 'Slot 4 is burnt'],
+      ['done', 'Bo', ''],
+    ]),
+  );
+  const { days: whole } = await read<StoryJson>('/api/story?day=2026-03-03');
+  expect(whole[0]?.events.filter(({ kind }) => kind === 'note')).toHaveLength(1);
+  expect((await shop.get('/api/story')).status).toBe(422);
+  expect((await shop.get('/api/story?order=none')).status).toBe(404);
+});
+
+test('the floor shows the latest scans with who and where, and what was planned', async () => {
+  const { latest } = await read<{ latest: { name: string; station: string; about: string }[] }>(
+    '/api/floor/latest',
+  );
+  expect(latest[0]).toMatchObject({ name: 'Bo', about: '1001 Winding' });
+  expect(latest[1]).toMatchObject({ name: 'Ada', station: 'Winding 1' });
+});

@@ -1,0 +1,174 @@
+import type { StoryJson } from '@wergon/contract/work';
+import type { LaborEntry, LaborLine, TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant, parseInstant } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { refuse } from '../app/problem.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { loadLinesOf, loadLinesOn } from '../ledger/strands.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import { OrderChangeEntity } from './entities.ts';
+
+type Event = StoryJson['days'][number]['events'][number] & { readonly day: LocalDay };
+type Told = Extract<LaborEntry, { type: 'note' | 'count' | 'task-done' | 'task-reopen' }>;
+/** A floor entry as it was recorded: its instant is text. */
+type FloorBody = {
+  readonly type: string;
+  readonly at: string;
+  readonly technician?: TechnicianId;
+  readonly target?: TargetId | null;
+  readonly what?: string;
+  readonly text?: string;
+  readonly label?: string;
+  readonly value?: number;
+  readonly unit?: string;
+};
+
+/** The readable story of a job, or of a day of the shop. */
+export function mountStory(mount: Mount, { database, facts }: Context): void {
+  mount('story', async ({ query }) => {
+    const known = await facts.get();
+    const order = query.order === undefined ? undefined : known.orders.get(query.order);
+    if (query.order !== undefined && !order) return refuse('record.not_found');
+    const targets = new Set(
+      [...known.tasks.values()].flatMap(({ id, order: of }) => (of === order?.id ? [id as TargetId] : [])),
+    );
+    const changes = order
+      ? await database.em.fork().find(OrderChangeEntity, { order: order.id }, { orderBy: { at: 1 } })
+      : [];
+    const isAbout = (own: readonly (TargetId | null | undefined)[]) =>
+      !order || own.some((target) => target != null && targets.has(target));
+    const events = await readSql(database, (sql) => [
+      ...laborEvents(
+        known,
+        query.day === undefined ? loadLinesOf(sql, [...targets]) : loadLinesOn(sql, query.day),
+      ),
+      ...entryEvents(sql, known, query.day).filter(({ targets: own }) => isAbout(own)),
+      ...floorEvents(sql, known, query.day).filter(({ targets: own }) => isAbout(own)),
+    ]);
+    const orderEvents = changes.map(({ at, by, changes: fields }): Event => ({
+      kind: 'order',
+      day: known.zone.dayAt(at as never),
+      at: formatInstant(at as never),
+      who: by,
+      about: '',
+      text: fields.map(({ field, before, after }) => `${field} ${before} → ${after}`).join('; '),
+      seconds: null,
+    }));
+    const title = order
+      ? `${order.number} ${order.title}, ${order.customer}`
+      : query.day === undefined
+        ? ''
+        : formatDay(query.day);
+    return ok({ title, days: byDay([...events, ...orderEvents]) });
+  });
+}
+
+const byDay = (events: readonly Event[]): StoryJson['days'] => {
+  const days = new Map<LocalDay, Event[]>();
+  for (const event of events) days.set(event.day, [...(days.get(event.day) ?? []), event]);
+  return [...days]
+    .sort(([a], [b]) => a - b)
+    .map(([day, own]) => ({
+      day: formatDay(day),
+      events: own
+        .sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1))
+        .map(({ kind, at, who, about, text, seconds }) => ({ kind, at, who, about, text, seconds })),
+    }));
+};
+
+const nameOf = (facts: ShopFacts, id: TechnicianId | undefined): string =>
+  id === undefined ? '' : (facts.technicians.get(id)?.name ?? id);
+
+function aboutOf(facts: ShopFacts, targets: readonly (TargetId | null | undefined)[]): string {
+  return targets
+    .flatMap((target) => {
+      const task = target == null ? undefined : facts.tasks.get(target);
+      const order = task && facts.orders.get(task.order);
+      return task
+        ? `${order?.number ?? ''} ${task.title}`
+        : target == null
+          ? []
+          : (facts.activities.get(target)?.title ?? '');
+    })
+    .join(', ');
+}
+
+/** Who worked how long on what, summed over the kinds of work; settled labor alone. */
+function laborEvents(facts: ShopFacts, lines: readonly LaborLine[]): Event[] {
+  const sums = new Map<string, { line: LaborLine; seconds: number }>();
+  for (const line of lines) {
+    const key = `${line.day} ${line.technician} ${line.target}`;
+    sums.set(key, { line, seconds: (sums.get(key)?.seconds ?? 0) + line.seconds });
+  }
+  return [...sums.values()].map(({ line, seconds }) => ({
+    kind: 'labor',
+    day: line.day,
+    at: null,
+    who: nameOf(facts, line.technician),
+    about: aboutOf(facts, [line.target]),
+    text: '',
+    seconds,
+  }));
+}
+
+type About = Event & { readonly targets: readonly (TargetId | null | undefined)[] };
+
+function entryEvents(sql: Sql, facts: ShopFacts, day: LocalDay | undefined): About[] {
+  const rows = sql.all<{ body: string }>(
+    `select "body" from "effective_entry" where "type" in ('note', 'count', 'task-done', 'task-reopen')
+     and (? is null or "day" = ?)`,
+    [day ?? null, day ?? null],
+  );
+  const kinds = { note: 'note', count: 'pieces', 'task-done': 'done', 'task-reopen': 'reopened' } as const;
+  return rows.map(({ body }) => {
+    const entry = JSON.parse(body) as Told;
+    const text =
+      entry.type === 'note'
+        ? entry.text
+        : entry.type === 'count'
+          ? `${entry.good} good, ${entry.scrap} scrap${entry.reason ? `: ${entry.reason}` : ''}`
+          : '';
+    const targets = entry.targets ?? [];
+    return {
+      kind: kinds[entry.type],
+      day: facts.zone.dayAt(entry.at),
+      at: formatInstant(entry.at),
+      who: nameOf(facts, entry.technician),
+      about: aboutOf(facts, targets),
+      text,
+      seconds: null,
+      targets,
+    };
+  });
+}
+
+function floorEvents(sql: Sql, facts: ShopFacts, day: LocalDay | undefined): About[] {
+  const rows = sql.all<{ body: string }>(
+    `select "body" from "journal" where "stream" = 'floor' and "type" in ('reading', 'request')`,
+  );
+  return rows.flatMap(({ body }): About[] => {
+    const { type, at, technician, target, what, text, label, value, unit } = JSON.parse(body) as FloorBody;
+    const instant = parseInstant(at);
+    if (!instant.ok) return [];
+    const own = facts.zone.dayAt(instant.value);
+    if (day !== undefined && own !== day) return [];
+    return [
+      {
+        kind: type === 'reading' ? 'reading' : 'request',
+        day: own,
+        at: formatInstant(instant.value),
+        who: nameOf(facts, technician),
+        about: aboutOf(facts, [target]),
+        text:
+          type === 'reading' ? `${label ?? ''} ${value ?? ''} ${unit ?? ''}` : `${what ?? ''} ${text ?? ''}`,
+        seconds: null,
+        targets: [target],
+      },
+    ];
+  });
+}

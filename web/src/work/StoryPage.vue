@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { readInstant } from '@wergon/contract/floor';
+import type { StoryJson } from '@wergon/contract/work';
+import { formatDay, parseDay } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { callRoute } from '../desk/callRoute.ts';
+import { sayClock, sayDate, sayDay } from '../desk/dates.ts';
+import DeskFrame from '../desk/DeskFrame.vue';
+import QueryState from '../desk/QueryState.vue';
+import { useDesk } from '../desk/useDesk.ts';
+import { useNow } from '../desk/useNow.ts';
+
+/** Notes and findings as a story that can be read and printed: of one job, or of one day of the shop. */
+const desk = useDesk();
+const now = useNow();
+const route = useRoute();
+const router = useRouter();
+const order = computed(() => String(route.params['order'] ?? ''));
+const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const day = computed((): LocalDay => {
+  const read = parseDay(String(route.params['day'] ?? ''));
+  return read.ok ? read.value : today.value;
+});
+const asked = computed(() => (order.value === '' ? { day: formatDay(day.value) } : { order: order.value }));
+const query = useQuery({
+  queryKey: ['story', asked],
+  queryFn: () => callRoute('story', { query: asked.value as Record<string, string> }),
+});
+const go = (to: LocalDay) =>
+  order.value === '' && void router.push({ name: 'day-story', params: { day: formatDay(to) } });
+
+type Event = StoryJson['days'][number]['events'][number];
+const VERBS: Readonly<Record<Event['kind'], string>> = {
+  labor: 'worked on',
+  note: 'noted at',
+  pieces: 'reported pieces of',
+  reading: 'measured at',
+  request: 'asked at',
+  done: 'finished',
+  reopened: 'took up again',
+  order: 'changed the order:',
+};
+const clock = (at: string | null) => (at !== null && desk.zone ? sayClock(desk.zone, readInstant(at)) : '');
+const print = () => window.print();
+</script>
+
+<template>
+  <DeskFrame
+    :title="order === '' ? sayDay(day) : 'Story'"
+    :step="order === '' ? 'day' : ''"
+    today="today"
+    @back="go((day - 1) as LocalDay)"
+    @on="go(Math.min(day + 1, today) as LocalDay)"
+    @today="go(today)"
+  >
+    <template #ruler>
+      <p class="lead">
+        <b>{{ order === '' ? 'What happened in the shop' : query.data.value?.title }}</b>
+        <RouterLink v-if="order !== ''" :to="{ name: 'order', params: { order } }">to the order</RouterLink>
+        <button type="button" class="btn btn-quiet btn-sm print" @click="print">Print</button>
+      </p>
+    </template>
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <article v-else class="story">
+      <section v-for="each in query.data.value.days" :key="each.day">
+        <h2>{{ sayDate(each.day) }}</h2>
+        <p v-for="(event, i) in each.events" :key="i" :class="event.kind">
+          <span class="figure time">{{ clock(event.at) }}</span>
+          <span>
+            <b v-if="event.who">{{ event.who }}</b> {{ VERBS[event.kind] }} {{ event.about
+            }}<template v-if="event.seconds !== null"
+              >, <span class="figure">{{ desk.hours(event.seconds) }}</span></template
+            ><template v-if="event.text"
+              >{{ event.about || event.kind === 'order' ? ': ' : ' ' }}{{ event.text }}</template
+            >.
+          </span>
+        </p>
+      </section>
+      <p v-if="query.data.value.days.length === 0" class="quiet">Nothing has happened here yet.</p>
+    </article>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.lead {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  margin: 0;
+  padding: 18px 14px 0;
+  font-size: 16px;
+}
+.print {
+  margin-left: auto;
+  margin-right: 14px;
+}
+.story {
+  max-width: 820px;
+  padding: 4px 16px 32px;
+}
+h2 {
+  margin: 18px 0 4px;
+  font-size: 17px;
+  font-weight: 700;
+}
+p {
+  display: grid;
+  grid-template-columns: 64px 1fr;
+  margin: 0;
+  padding: 2px 0;
+}
+.lead {
+  grid-template-columns: none;
+}
+.time {
+  color: var(--ink-2);
+}
+.note,
+.reading {
+  background: var(--sheet);
+  border-left: 4px solid var(--ink);
+  padding-left: 8px;
+}
+.order {
+  color: var(--ink-2);
+}
+@media print {
+  .print,
+  a {
+    display: none;
+  }
+}
+</style>
