@@ -103,6 +103,8 @@ export const orderSchema = z.strictObject({
     /** Price less estimated cost; `null` without a price. */
     margin: z.string().nullable(),
     peopleOnIds: z.array(z.string()),
+    /** Of all its labor, what nobody has approved yet. */
+    unapprovedSeconds: z.number(),
     attachments: z.array(
       z.strictObject({
         id: z.string(),

@@ -64,6 +64,15 @@ test('time is approved as it was seen; what changes after that shows as changed'
   expect(await ownDays()).toMatchObject([{ state: 'open' }]);
 });
 
+test('an order says how much of its labor nobody has approved', async () => {
+  const unapproved = async () =>
+    ((await shop.get(`/api/work/${shop.order}`, desk)).body as { order: { unapprovedSeconds: number } }).order
+      .unapprovedSeconds;
+  expect(await unapproved()).toBe(8 * 3600);
+  await approve();
+  expect(await unapproved()).toBe(0);
+});
+
 test('a rate that changes the cost takes the approval with it', async () => {
   await approve();
   await post(`/api/people/${shop.ada}/rates`, {

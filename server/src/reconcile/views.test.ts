@@ -1,7 +1,13 @@
 import type { TrailJson } from '@wergon/contract/ledger';
-import type { AccountedJson, JobWeekJson } from '@wergon/contract/reconcile';
-import type { StoryJson } from '@wergon/contract/work';
-import { at, newId, openTestShop } from '../app/testShop.fixture.ts';
+import type {
+  AccountedJson,
+  ApprovalsJson,
+  JobWeekJson,
+  PersonDayJson,
+  WeekJson,
+} from '@wergon/contract/reconcile';
+import type { LineDetail, OrderJson, StoryJson } from '@wergon/contract/work';
+import { SEVEN, at, cookieOf, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 import { writeSql } from '../db/index.ts';
 
@@ -123,4 +129,41 @@ test('the floor shows the latest scans with who and where, and what was planned'
   );
   expect(latest[0]).toMatchObject({ name: 'Bo', about: '1001 Winding' });
   expect(latest[1]).toMatchObject({ name: 'Ada', station: 'Winding 1' });
+});
+
+test('an open stint left for thirteen hours reads the same everywhere: cut to twelve', async () => {
+  const open = await openTestShop();
+  await open.send(open.scan('work-start', 0, open.ada, [open.strip]));
+  open.clock.set((SEVEN + 13 * 3600) * 1000);
+  const desk = cookieOf(await open.post('/api/sign-in', { userName: 'sol', password: 'long enough' }, ''));
+  const of = async <T>(path: string) => (await open.get(path, desk)).body as T;
+  const [day, who] = ['2026-03-03', open.ada];
+  const order = await of<OrderJson>(`/api/work/${open.order}`);
+  const line = await of<LineDetail>(
+    `/api/ledger/line?technician=${who}&target=${open.strip}&workType=run&day=${day}`,
+  );
+  const week = await of<WeekJson>(`/api/reconcile/week?technician=${who}&day=${day}`);
+  const own = await of<PersonDayJson>(`/api/reconcile/day?technician=${who}&day=${day}`);
+  const job = await of<JobWeekJson>(`/api/reconcile/job-week?target=${open.strip}&day=${day}`);
+  const accounted = await of<AccountedJson>(`/api/reconcile/accounted?from=${day}&to=${day}`);
+  const approvals = await of<ApprovalsJson>(`/api/reconcile/approvals?from=${day}&to=${day}`);
+  const [stint] = own.stints;
+  expect({
+    order: order.tasks[0]?.comparison.actualSeconds,
+    unapproved: order.order.unapprovedSeconds,
+    line: line.stints[0]?.seconds,
+    week: week.rows[0]?.totalSeconds,
+    day: (Date.parse(stint?.to ?? '') - Date.parse(stint?.from ?? '')) / 1000,
+    job: job.totalSeconds,
+    accounted: accounted.total.jobSeconds,
+    approvals: approvals.people[0]?.days[0]?.chargedSeconds,
+  }).toEqual(
+    Object.fromEntries(
+      ['order', 'unapproved', 'line', 'week', 'day', 'job', 'accounted', 'approvals'].map((each) => [
+        each,
+        12 * 3600,
+      ]),
+    ),
+  );
+  await open.close();
 });

@@ -27,6 +27,7 @@ import { GradeEntity } from '../people/entities.ts';
 import { CustomerEntity, ListItemEntity, ResourceEntity, UnitEntity } from '../shop/entities.ts';
 import type { Unit } from '../shop/entities.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import { unapprovedSeconds } from '../pay/unapproved.ts';
 import { settingsOf } from '../shop/settings.ts';
 import { mountAttachments } from './attachments.ts';
 import { mountEditing } from './editing.ts';
@@ -242,10 +243,11 @@ export function mountWork(mount: Mount, context: Context): void {
     if (!order) return refuse('record.not_found');
     const now = clock.now();
     const own = [...known.tasks.values()].filter((task) => task.order === order.id);
-    const { labor, seq } = await readSql(database, (sql) => ({
-      labor: loadLabor(sql, known, own, now),
-      seq: loadSeq(sql),
-    }));
+    const { labor, seq, unapproved } = await readSql(database, (sql) => {
+      const found = loadLabor(sql, known, own, now);
+      const lines = found.flatMap((each) => each.lines);
+      return { labor: found, seq: loadSeq(sql), unapproved: unapprovedSeconds(sql, known, lines, now) };
+    });
     const { sum, tasks } = writeLabor(order, labor, seesRates(who));
     return ok({
       asOf: formatInstant(now),
@@ -253,6 +255,7 @@ export function mountWork(mount: Mount, context: Context): void {
       order: {
         ...orderRow(order, labor, sum, now, await loadUnits()),
         ...(await loadPapers(order, sum.estimatedCost)),
+        unapprovedSeconds: unapproved,
       },
       tasks: tasks.map(({ task, lines, json, isFinished, peopleOn }) => ({
         ...writeTask(known, task),

@@ -115,6 +115,11 @@ const balance = computed(
             >, {{ desk.money(order.comparison.outsideCost) }}</template
           ></span
         >
+        <span
+          v-if="order.unapprovedSeconds > 0"
+          title="It counts in the job’s cost at once, and goes to pay when approved"
+          ><b class="figure">{{ desk.hours(order.unapprovedSeconds) }}</b> not yet approved</span
+        >
         <span v-if="order.comparison.actualCost !== null"
           ><b class="figure">{{ desk.money(order.comparison.actualCost) }}</b> labor of
           {{ desk.money(order.comparison.estimatedCost)

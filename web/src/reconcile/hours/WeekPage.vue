@@ -15,6 +15,7 @@ import { useDesk } from '../../desk/useDesk.ts';
 import { useNow } from '../../desk/useNow.ts';
 import ReconcileWays from '../ReconcileWays.vue';
 import TargetPicker from '../TargetPicker.vue';
+import AwayForm from './AwayForm.vue';
 import LengthField from './LengthField.vue';
 import MadeLine from './MadeLine.vue';
 import { useHours } from './useHours.ts';
@@ -188,6 +189,7 @@ const openDate = (event: Event) => {
           <span></span>
         </div>
       </div>
+      <AwayForm v-if="desk.may('people.change')" :technician="technician" :days="week.days" />
       <p v-if="isThere" class="none quiet">This row stands above.</p>
       <p v-if="rows.length === 0" class="none">
         Nothing is recorded of {{ week.name }} in this week<template v-if="week.lastDay"

@@ -11,6 +11,7 @@ import { sayClock } from '../../desk/dates.ts';
 import EffectView from '../EffectView.vue';
 import TargetPicker from '../TargetPicker.vue';
 import ClockField from './ClockField.vue';
+import type { TapeBlock } from './usePersonDay.ts';
 import type { DraftPiece, TapeEditing } from './useTapeEdit.ts';
 
 /** What a block becomes, in fields, and what that would do. */
@@ -20,6 +21,7 @@ const props = defineProps<{
   zone: Zone;
   day: LocalDay;
   now: Instant;
+  blocks: readonly TapeBlock[];
 }>();
 /** So long a drawn edge rests before the server is asked what it would do, in milliseconds. */
 const REST = 150;
@@ -40,6 +42,26 @@ const refusal = computed(() => {
   return told
     ? [told.title, ...(told.errors ?? []).map(({ message }) => message)].join(': ')
     : wordsOf(error.value);
+});
+/** Both versions, where somebody else has changed the block while it was being edited. */
+const conflict = computed(() => {
+  const block = draft.value?.block;
+  if (!block) return undefined;
+  const say = (from: Instant, to: Instant | null, titles: readonly { readonly title: string }[]) =>
+    `${titles.map(({ title }) => title).join(' and ')} from ${sayClock(props.zone, from)} to ${to === null ? 'now' : sayClock(props.zone, to)}`;
+  const isThere = props.blocks.some(
+    ({ from, to, stint }) =>
+      from === block.from &&
+      (block.to === null || to === block.to) &&
+      stint.running.map(({ target }) => target).join() === block.running.map(({ target }) => target).join(),
+  );
+  if (isThere) return undefined;
+  const end = block.to ?? props.now;
+  const others = props.blocks.filter(({ from, to }) => from < end && block.from < to);
+  return {
+    was: say(block.from, block.to, block.running),
+    is: others.map(({ from, to, stint }) => say(from, to, stint.running)).join('; ') || 'nothing',
+  };
 });
 const isDeleted = computed(() => draft.value?.block !== null && draft.value?.becomes.length === 0);
 const isOwnTo = ({ to }: DraftPiece) => to !== null;
@@ -125,6 +147,10 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
       <button type="button" class="btn btn-quiet btn-sm" @click="editing.split(i, now)">Split</button>
       <button type="button" class="btn btn-quiet btn-sm" @click="editing.drop(i)">Take out</button>
     </div>
+    <p v-if="conflict" class="attention" role="alert">
+      Somebody has changed this meanwhile. You took hold of {{ conflict.was }}; there is now
+      {{ conflict.is }}. Leave it, and take hold of what is there now.
+    </p>
     <p v-if="isDeleted" class="gone">This block is taken out: it never was.</p>
     <div v-if="editing.isChanged.value" class="effect">
       <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
@@ -145,7 +171,9 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
       <button
         type="submit"
         class="btn btn-primary btn-sm"
-        :disabled="editing.isBusy.value || !editing.isChanged.value || refusal !== ''"
+        :disabled="
+          editing.isBusy.value || !editing.isChanged.value || refusal !== '' || conflict !== undefined
+        "
       >
         Put it right
       </button>

@@ -171,6 +171,7 @@ function add(): void {
         :zone="desk.zone"
         :day="dayNumber"
         :now="now"
+        :blocks="blocks"
       />
       <section v-if="opened" class="history">
         <h2>How this block came to be</h2>
