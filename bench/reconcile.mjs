@@ -1,10 +1,8 @@
 import { createRequire } from 'node:module';
 import { startProcess } from './serverProcess.mjs';
-import { call, fill, makeShop, newPath, percentile, root } from './shop.mjs';
+import { A_DAY, addPast, call, fill, makeShop, newPath, percentile, root } from './shop.mjs';
 
 const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
-/** Entries of one day of 200 people. */
-const A_DAY = 4_000;
 const DAY_MS = 86_400_000;
 
 const middle = (took) =>
@@ -97,12 +95,14 @@ async function paint({ url }, steps) {
 }
 
 const small = await makeShop(newPath());
+await addPast(small, 25);
 await fill(small, 25 * A_DAY, 25);
 const smallServer = await open(small);
 const correctSmall = await correct(smallServer, small);
 await smallServer.stop();
 
 const large = await makeShop(newPath());
+await addPast(large, 250);
 await fill(large, 250 * A_DAY, 250);
 const server = await open(large);
 const floor = await timed(20, () => server.get(`/api/floor?day=${dayText}`));

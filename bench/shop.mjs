@@ -64,6 +64,40 @@ export async function makeShop(path) {
   return { path, technicians, tasks, station, cookie };
 }
 
+/** What somebody starts on: an order of these days, or, in a long history, one that was closed long ago. */
+const taskOf = ({ tasks, past }, i) => {
+  const all = past?.[Math.floor(i / A_DAY)] ?? tasks;
+  return all[(i * 7 + Math.floor(i / TECHNICIANS)) % all.length];
+};
+
+/** Entries of one day of 200 people. */
+export const A_DAY = 4_000;
+const TASKS_PER_DAY = 80;
+
+/** Closed orders for each day of a long history, copied from one that is there. */
+export async function addPast(shop, days) {
+  const database = await openDatabase(shop.path);
+  shop.past = await writeSql(database, (sql) => {
+    const [order] = sql.all('select * from "work_order" limit 1');
+    const [task] = sql.all('select * from "task" limit 1');
+    const states = JSON.stringify([
+      { from: 0, value: 'released' },
+      { from: now(), value: 'closed' },
+    ]);
+    return Array.from({ length: days }, (_, day) => {
+      const id = `past-${day}`;
+      sql.insert('work_order', [{ ...order, id, number: `P${day}`, code: `P${day}`, states }]);
+      const own = Array.from({ length: TASKS_PER_DAY }, (_each, i) => `${id}-${i}`);
+      sql.insert(
+        'task',
+        own.map((each, position) => ({ ...task, id: each, work_order: id, position, code: each })),
+      );
+      return own;
+    });
+  });
+  await database.close();
+}
+
 let ids = 0;
 export const line = (shop, i, at) => {
   const instant = formatInstant(toInstant(at));
@@ -73,7 +107,7 @@ export const line = (shop, i, at) => {
     type: 'work-start',
     at: instant,
     technician: shop.technicians[i % TECHNICIANS],
-    targets: [shop.tasks[(i * 7 + Math.floor(i / TECHNICIANS)) % shop.tasks.length]],
+    targets: [taskOf(shop, i)],
   };
   return { entry, action: id, source: 'scan', via: [], deviceAt: instant, clockOffset: 0 };
 };

@@ -1,8 +1,6 @@
 import type { BoardJson, FloorJson } from '@wergon/contract/floor';
 import { AT_REST } from '@wergon/core/ledger';
-import type { LaborLine, LaborState, Presence, TargetId } from '@wergon/core/ledger';
-import { addUsed } from '@wergon/core/floor';
-import type { UsedByType } from '@wergon/core/floor';
+import type { LaborState, Presence, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { atWallClock, formatDay, formatInstant, inForceAt, toSeconds } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
@@ -10,12 +8,12 @@ import type { Sql } from '../db/index.ts';
 import {
   loadFinished,
   loadHours,
-  loadLinesOf,
   loadLinesOn,
   loadPresence,
   loadSeq,
   loadStates,
   loadStints,
+  loadUsedOf,
 } from '../ledger/strands.ts';
 import type { Plans } from '../people/planned.ts';
 import type { ShopFacts } from '../shop/facts.ts';
@@ -42,14 +40,6 @@ function writeState({ shift, doing }: LaborState): BoardJson['technicians'][numb
   };
 }
 
-/** Settled seconds of each target by kind of work. */
-export function usedByTarget(lines: readonly LaborLine[]): ReadonlyMap<TargetId, UsedByType> {
-  const used = new Map<TargetId, UsedByType>();
-  for (const { target, workType, seconds } of lines)
-    used.set(target, addUsed(used.get(target) ?? {}, workType, seconds));
-  return used;
-}
-
 /** Who is on what as of the last entry, with the tasks of all orders that are not closed, and others asked for. */
 export function loadBoard(
   sql: Sql,
@@ -67,11 +57,9 @@ export function loadBoard(
     ({ id, order, isAccepted }) => (isAccepted && orderIds.has(order)) || running.has(id as TargetId),
   );
   const onBoard = new Set(tasks.map(({ order }) => order));
-  const used = usedByTarget(
-    loadLinesOf(
-      sql,
-      tasks.map(({ id }) => id as TargetId),
-    ),
+  const used = loadUsedOf(
+    sql,
+    tasks.map(({ id }) => id as TargetId),
   );
   const finished = loadFinished(sql);
   const charged = new Map<TechnicianId, number>();

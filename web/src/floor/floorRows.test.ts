@@ -1,0 +1,36 @@
+import type { Lane, Presently } from '@wergon/core/floor';
+import { SHOWN, isShown, rowsOf } from './floorRows.ts';
+import type { Shown } from './floorRows.ts';
+
+// What a lane needs to be shown: the rest of it is drawn, not asked.
+const lane = (name: string, presently: Presently, blocks: readonly object[] = []) =>
+  ({ technician: { id: name, name }, presently, since: undefined, blocks }) as unknown as Lane;
+
+test.each<[presently: Presently, isPlanned: boolean, shown: readonly Shown[]]>([
+  ['work', true, ['everybody', 'at work']],
+  ['indirect', true, ['everybody', 'on indirect time']],
+  ['break', true, ['everybody', 'resting']],
+  ['nothing', true, ['everybody', 'idle']],
+  ['out', true, ['missing']],
+  ['out', false, []],
+])('somebody who is on %s, planned now: %s, is shown among %j', (presently, isPlanned, shown) => {
+  const own = lane('ada', presently);
+  expect(SHOWN.filter((each) => isShown(own, each, undefined, isPlanned))).toEqual(shown);
+});
+
+test('who is away as planned is not missing', () => {
+  const person = { technician: 'ada', crew: '', planned: null, absence: 'holiday', billedSeconds: null };
+  expect(isShown(lane('ada', 'out'), 'missing', person, true)).toBe(false);
+});
+
+test('lanes stand under their group, with the scans of the opened block behind their lane', () => {
+  const block = { kind: 'work', stint: { from: 100 } };
+  const lanes = [lane('ada', 'work', [block]), lane('bo', 'out'), lane('cy', 'break')];
+  const opened = { technician: 'ada', from: 100 as never };
+  const rows = rowsOf(lanes, ({ technician }) => (technician.name === 'cy' ? 'Test' : 'Winding'), opened);
+  expect(
+    rows.map((row) =>
+      row.kind === 'group' ? `${row.name} ${row.peopleIn}` : `${row.kind} ${row.lane.technician.name}`,
+    ),
+  ).toEqual(['Winding 1', 'lane ada', 'scans ada', 'lane bo', 'Test 1', 'lane cy']);
+});
