@@ -117,6 +117,17 @@ const writeStretch = ({ from, to, opened, closed, capped }: Presence) => ({
   capped,
 });
 
+/** What belongs to each technician, looked up by his id. */
+function byTechnician<T extends { readonly technician: TechnicianId }>(items: readonly T[]) {
+  const own = new Map<string, T[]>();
+  for (const item of items) {
+    const list = own.get(item.technician);
+    if (list) list.push(item);
+    else own.set(item.technician, [item]);
+  }
+  return (id: string): readonly T[] => own.get(id) ?? [];
+}
+
 /** The board with everybody's settled stretches of one local day. */
 export function loadFloor(
   sql: Sql,
@@ -137,8 +148,8 @@ export function loadFloor(
     now,
     stints.flatMap(({ running }) => running.map(({ target }) => target)),
   );
-  const of = <T extends { readonly technician: TechnicianId }>(items: readonly T[], id: string) =>
-    items.filter(({ technician }) => technician === id);
+  const [stintsOf, shiftsOf, breaksOf] = [byTechnician(stints), byTechnician(shifts), byTechnician(breaks)];
+  const hoursOf = byTechnician(hours);
   return {
     ...board,
     day: formatDay(day),
@@ -165,10 +176,10 @@ export function loadFloor(
     }),
     lanes: board.technicians.map(({ id }) => ({
       technician: id,
-      stints: of(stints, id).map((stint) => ({ ...writeStretch(stint), running: [...stint.running] })),
-      shifts: of(shifts, id).map(writeStretch),
-      breaks: of(breaks, id).map(writeStretch),
-      enteredSeconds: toSeconds(of(hours, id).reduce((sum, { seconds }) => sum + seconds, 0)),
+      stints: stintsOf(id).map((stint) => ({ ...writeStretch(stint), running: [...stint.running] })),
+      shifts: shiftsOf(id).map(writeStretch),
+      breaks: breaksOf(id).map(writeStretch),
+      enteredSeconds: toSeconds(hoursOf(id).reduce((sum, { seconds }) => sum + seconds, 0)),
     })),
   };
 }

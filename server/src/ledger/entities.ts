@@ -105,7 +105,7 @@ export const LooseEndEntity = defineEntity({
 export const LaborLineEntity = defineEntity({
   name: 'LaborLineRow',
   tableName: 'labor_line',
-  indexes: [{ properties: ['target'] }],
+  indexes: [{ properties: ['target'] }, { properties: ['day'] }],
   properties: {
     technician: p.string().primary(),
     day: p.integer().primary(),

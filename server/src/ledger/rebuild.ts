@@ -132,7 +132,8 @@ export const verifyChain = (
     let walked: Walked = { count: 0, hash: GENESIS, broken: undefined };
     for (;;) {
       const next = verifyPart(sql, walked.count, walked.hash, ROWS_AT_ONCE);
-      if (next.broken !== undefined || next.count === walked.count) return next;
+      if (next.broken !== undefined || next.count === walked.count)
+        return { count: next.count, broken: next.broken };
       walked = next;
     }
   });

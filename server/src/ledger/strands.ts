@@ -48,14 +48,20 @@ const where = ({ technician, from, to }: Asked) => ({
   params: [...(technician === undefined ? [] : [technician]), from, to, from - LONGEST_STINT],
 });
 
+/** By technician and time. Sorted here, because to be asked for that order tempts SQLite to walk the whole table. */
+const inOrder = <Row extends StretchRow>(rows: Row[]): Row[] =>
+  rows.sort((a, b) =>
+    a.technician === b.technician ? a.from_at - b.from_at : a.technician < b.technician ? -1 : 1,
+  );
+
 /** Ended stints that reach into a span, by technician and time. */
 export function loadStints(sql: Sql, asked: Asked): Stint[] {
   const { clause, params } = where(asked);
   const rows = sql.all<StretchRow & { running: string; shift_since: Instant | null }>(
-    `select * from "stint" where ${clause} order by "technician", "from_at"`,
+    `select * from "stint" where ${clause}`,
     params,
   );
-  return rows.map((row) => ({
+  return inOrder(rows).map((row) => ({
     ...readStretch(row),
     running: JSON.parse(row.running) as Running[],
     ...(row.shift_since === null ? {} : { shiftSince: row.shift_since }),
@@ -65,20 +71,22 @@ export function loadStints(sql: Sql, asked: Asked): Stint[] {
 /** Ended shifts or breaks that reach into a span, by technician and time. */
 export function loadPresence(sql: Sql, kind: 'shift' | 'break', asked: Asked): Presence[] {
   const { clause, params } = where(asked);
-  const rows = sql.all<StretchRow>(
-    `select * from "presence" where "kind" = ? and ${clause} order by "technician", "from_at"`,
-    [kind, ...params],
-  );
-  return rows.map(readStretch);
+  const rows = sql.all<StretchRow>(`select * from "presence" where "kind" = ? and ${clause}`, [
+    kind,
+    ...params,
+  ]);
+  return inOrder(rows).map(readStretch);
 }
 
 /** Where every technician stands after his last entry. */
 export function loadStates(sql: Sql): ReadonlyMap<TechnicianId, LaborState> {
   // One look into the index for each person, however long the history is.
-  const rows = sql.all<{ technician: TechnicianId; state: string }>(
-    `select s."technician", s."state" from "technician" t join "labor_state" s on s."technician" = t."id"
-     and s."day" = (select max("day") from "labor_state" where "technician" = t."id")`,
-  );
+  const rows = sql
+    .all<{ technician: TechnicianId; state: string | null }>(
+      `select t."id" as "technician", (select "state" from "labor_state" where "technician" = t."id"
+         order by "day" desc limit 1) as "state" from "technician" t`,
+    )
+    .flatMap(({ technician, state }) => (state === null ? [] : { technician, state }));
   return new Map(rows.map(({ technician, state }) => [technician, JSON.parse(state) as LaborState]));
 }
 

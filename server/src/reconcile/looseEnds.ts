@@ -1,12 +1,9 @@
 import {
-  collect,
   deriveAttendance,
   deriveFinished,
   findNotReleased,
   findWithoutRate,
-  noStrands,
   piecesOf,
-  settleAt,
   sumEntered,
   sumLines,
 } from '@wergon/core/ledger';
@@ -15,7 +12,8 @@ import type { TechnicianId } from '@wergon/core/people';
 import { isAnsweredByRule, withoutAccepted } from '@wergon/core/reconcile';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadHours, loadPresence, loadStates, loadStints } from '../ledger/strands.ts';
+import { loadPersonStrands } from '../ledger/personStrands.ts';
+import { loadHours } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { settingsOf } from '../shop/settings.ts';
 import { acceptedFacts, loadAccepted } from './decisions.ts';
@@ -61,7 +59,7 @@ export function findLooseEnds(
   const found: LooseEnd[] = [
     ...loadStored(sql, firstDay, lastDay),
     ...findByTime(sql, facts, firstDay, lastDay, now, people),
-    ...findAfterDone(sql, facts, firstDay, lastDay),
+    ...findAfterDone(sql, facts, firstDay, lastDay, people),
   ];
   const isAll = people.size === facts.technicians.size;
   return found
@@ -107,55 +105,49 @@ function findByTime(
   people: ReadonlySet<TechnicianId>,
 ): LooseEnd[] {
   const first = (firstDay - DAYS_BEFORE) as LocalDay;
-  const asked = { from: facts.zone.startOf(first), to: facts.zone.startOf((lastDay + 1) as LocalDay) };
-  const [stints, shifts, breaks, hours, states] = [
-    loadStints(sql, asked),
-    loadPresence(sql, 'shift', asked),
-    loadPresence(sql, 'break', asked),
-    loadHours(sql, first, lastDay),
-    loadStates(sql),
-  ];
+  const span = { from: facts.zone.startOf(first), to: facts.zone.startOf((lastDay + 1) as LocalDay) };
+  const hours = loadHours(sql, first, lastDay);
   const found: LooseEnd[] = [];
   for (const technician of people) {
-    const own = <T extends { readonly technician: TechnicianId }>(items: readonly T[]) =>
-      items.filter((item) => item.technician === technician);
-    const tail = noStrands();
-    const state = states.get(technician);
-    if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
-    const ownStints = [...own(stints), ...tail.stints];
-    const ownHours = own(hours);
+    const strands = loadPersonStrands(sql, facts, technician, span, now);
+    const ownHours = hours.filter((entry) => entry.technician === technician);
     const { looseEnds } = deriveAttendance(
       {
         technician,
-        stints: ownStints,
-        shifts: [...own(shifts), ...tail.shifts],
-        breaks: [...own(breaks), ...tail.breaks],
+        ...strands,
         enteredByDay: sumEntered(ownHours),
       },
       facts,
     );
     const lines = sumLines(
-      ownStints.flatMap((stint) => piecesOf(stint, facts)),
+      strands.stints.flatMap((stint) => piecesOf(stint, facts)),
       ownHours,
       facts.costRates.get(technician) ?? [],
     );
     found.push(
-      ...tail.looseEnds,
+      ...strands.looseEnds,
       ...looseEnds,
       ...findWithoutRate(lines),
-      ...findNotReleased(ownStints, facts),
+      ...findNotReleased(strands.stints, facts),
     );
   }
   return found;
 }
 
 /** Labor that started on finished tasks: the whole story of the tasks that were started in these days. */
-function findAfterDone(sql: Sql, facts: ShopFacts, firstDay: LocalDay, lastDay: LocalDay): LooseEnd[] {
+function findAfterDone(
+  sql: Sql,
+  facts: ShopFacts,
+  firstDay: LocalDay,
+  lastDay: LocalDay,
+  people: ReadonlySet<TechnicianId>,
+): LooseEnd[] {
   const read = ({ body }: { readonly body: string }) => JSON.parse(body) as TaskEntry;
   const starts = sql
     .all<{ seq: number; body: string }>(
-      `select "seq", "body" from "effective_entry" where "type" = 'work-start' and "day" between ? and ?`,
-      [firstDay, lastDay],
+      `select "seq", "body" from "effective_entry" where "type" = 'work-start' and "day" between ? and ?
+       and "technician" in (select "value" from json_each(?))`,
+      [firstDay, lastDay, JSON.stringify([...people])],
     )
     .map((row) => ({ seq: row.seq, entry: read(row) }));
   const started = new Set(starts.flatMap(({ entry }) => entry.targets));

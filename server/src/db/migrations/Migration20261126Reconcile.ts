@@ -9,6 +9,7 @@ const STATEMENTS = [
   'create unique index "pay_period_first_day_unique" on "pay_period" ("first_day")',
   'create table "closed_line" ("period" integer not null, "is_adjustment" integer not null, "technician" text not null, "shift_day" integer not null, "day" integer not null, "target" text not null, "work_type" text not null, "seconds" integer not null, "cost" integer null, primary key ("period", "is_adjustment", "technician", "shift_day", "day", "target", "work_type"))',
   'create table "draft_row" ("id" text not null, "user" text not null, "at" integer not null, "fields" json not null, primary key ("id"))',
+  'create index "labor_line_day_index" on "labor_line" ("day")',
   'create index "draft_row_user_index" on "draft_row" ("user")',
 ];
 
