@@ -149,7 +149,7 @@ test.describe('a day is made true', () => {
     const settings = (await shop.desk<{ settings: object }>('/api/shop')).settings;
     await shop.desk('/api/shop/settings', {
       ...settings,
-      pay: { period: 'weekly', anchor: '2026-01-05', approval: 'person-day' },
+      pay: { period: 'weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: true },
       reconcile: { answeredGapMinutes: 0 },
     });
     await shop.desk('/api/ledger/entries', {

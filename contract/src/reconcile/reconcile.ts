@@ -121,9 +121,15 @@ export const looseEndsSchema = z.strictObject({
       errors: z.array(z.strictObject({ field: z.string(), message: z.string() })),
     }),
   ),
-  /** Scans that meant nothing, newest first. */
+  /** Scans that meant nothing, each code and place once, with how often and when last, newest first. */
   unread: z.array(
-    z.strictObject({ at: z.string(), station: z.string(), text: z.string(), reason: z.string() }),
+    z.strictObject({
+      at: z.string(),
+      station: z.string(),
+      text: z.string(),
+      reason: z.string(),
+      count: z.number(),
+    }),
   ),
 });
 export type LooseEndsJson = z.output<typeof looseEndsSchema>;

@@ -119,6 +119,8 @@ export const settingsSchema = z.strictObject({
     anchor: z.string().refine((text) => parseDay(text).ok, 'expected a calendar day such as 2026-03-02'),
     /** Whether time goes to pay only when somebody has approved it. */
     approval: z.enum(['person-day', 'none']),
+    /** Whether technicians are asked at the station to confirm their own days. */
+    isConfirmed: z.boolean(),
   }),
   reconcile: z.strictObject({
     /** Gaps shorter than this are answered by the shop's rule: nobody has to decide on them. 0: none are. */
@@ -130,7 +132,7 @@ export type Settings = z.output<typeof settingsSchema>;
 export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   orderNumbers: { prefix: '', digits: 4, first: 1001 },
   labels: { symbology: 'code128', paper: 'a4' },
-  pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day' },
+  pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: false },
   reconcile: { answeredGapMinutes: 0 },
 };
 

@@ -4,6 +4,7 @@ import { LANGUAGES } from '@wergon/core/station';
 import { WORK_TYPES } from '@wergon/core/work';
 import { boardSchema } from '../floor/index.ts';
 import { REPORT_KINDS, REPORT_TIMES } from '../work/index.ts';
+import { dayText, idText } from '../wire/index.ts';
 import { scannerProfileSchema } from './station.ts';
 import { stationSettingsSchema } from './settings.ts';
 
@@ -95,6 +96,22 @@ export const ownTimeSchema = z.strictObject({
       lines: z.array(z.strictObject({ title: z.string(), order: z.string(), seconds: z.number() })),
     }),
   ),
+  /** Days that are over and that he is asked to confirm; none where the shop does not want that. */
+  toConfirm: z.array(
+    z.strictObject({
+      day: z.string(),
+      stamp: z.string(),
+      attendedSeconds: z.number(),
+      chargedSeconds: z.number(),
+    }),
+  ),
+});
+export const confirmOwnTimeSchema = z.strictObject({
+  technician: idText<'TechnicianId'>(),
+  days: z
+    .array(z.strictObject({ day: dayText, stamp: z.string().max(100) }))
+    .min(1)
+    .max(31),
 });
 export type OwnTimeJson = z.output<typeof ownTimeSchema>;
 

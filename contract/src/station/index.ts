@@ -1,5 +1,5 @@
 export { badgeKey, cardKey } from './badgeKey.ts';
-export { benchSchema, directorySchema, ownTimeSchema } from './directory.ts';
+export { benchSchema, confirmOwnTimeSchema, directorySchema, ownTimeSchema } from './directory.ts';
 export type { DirectoryJson, OwnTimeJson } from './directory.ts';
 export { answerSchema, floorEntrySchema, requestsSchema } from './floorEntry.ts';
 export type { FloorEntryJson, RequestsJson } from './floorEntry.ts';

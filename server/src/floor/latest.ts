@@ -13,7 +13,7 @@ const SHOWN = 12;
 export function loadLatest(sql: Sql, facts: ShopFacts, names: Names) {
   const rows = sql.all<{ seq: number; type: string; body: string; envelope: string }>(
     `select "seq", "type", "body", "envelope" from "journal"
-     where "stream" in ('labor', 'floor') and "type" <> 'answer' and "corrects" is null
+     where "stream" in ('labor', 'floor') and "type" not in ('answer', 'request', 'proposal') and "corrects" is null
      order by "seq" desc limit ?`,
     [SHOWN],
   );

@@ -13,11 +13,11 @@ let desk: string;
 const post = (path: string, body: object, cookie = desk) => shop.post(path, body, cookie);
 const signIn = async (userName: string) =>
   cookieOf(await shop.post('/api/sign-in', { userName, password: 'long enough' }, ''));
-const settings = (approval: string) => ({
+const settings = (approval: string, isConfirmed = false) => ({
   name: 'Test shop',
   orderNumbers: { prefix: '', digits: 4, first: 1001 },
   labels: { symbology: 'code128', paper: 'a4' },
-  pay: { period: 'weekly', anchor: '2026-03-02', approval },
+  pay: { period: 'weekly', anchor: '2026-03-02', approval, isConfirmed },
   reconcile: { answeredGapMinutes: 0 },
 });
 const stint = (from: number, to: number, who = shop.ada) => [
@@ -62,6 +62,27 @@ test('time is approved as it was seen; what changes after that shows as changed'
   expect(await ownDays()).toMatchObject([{ state: 'approved' }]);
   await post('/api/reconcile/unapprove', { technician: shop.ada, day: '2026-03-03' });
   expect(await ownDays()).toMatchObject([{ state: 'open' }]);
+});
+
+test('a technician confirms his own days at a station, if the shop wants that, as he saw them', async () => {
+  const waiting = async () =>
+    (
+      (await shop.get(`/api/station/own-time?technician=${shop.ada}`, shop.station)).body as {
+        toConfirm: { day: string; stamp: string }[];
+      }
+    ).toConfirm.map(({ day, stamp }) => ({ day, stamp }));
+  const confirm = (days: object[]) =>
+    shop.post('/api/station/own-time/confirm', { technician: shop.ada, days }, shop.station);
+  expect(await waiting()).toEqual([]);
+  await post('/api/shop/settings', settings('person-day', true));
+  const days = await waiting();
+  expect(days).toMatchObject([{ day: '2026-03-03' }]);
+  expect((await confirm(days)).status).toBe(200);
+  expect(await ownDays()).toMatchObject([{ isConfirmed: true, state: 'open' }]);
+  expect(await waiting()).toEqual([]);
+  await shop.send(...stint(9 * 60, 10 * 60));
+  expect(await ownDays()).toMatchObject([{ isConfirmed: false }]);
+  expect(problem(await confirm(days))).toEqual([409, 'approve.changed']);
 });
 
 test('an order says how much of its labor nobody has approved', async () => {

@@ -8,8 +8,6 @@ import type { Mount } from '../app/mount.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { RECONCILE_DAYS } from '../floor/routes.ts';
-import type { Envelope } from '../ledger/envelope.ts';
-import type { FloorEntry } from '@wergon/core/station';
 import type { FieldError } from '../ledger/incoming.ts';
 import { StationEntity } from '../station/entities.ts';
 import { loadAccepted } from './decisions.ts';
@@ -158,15 +156,12 @@ function loadRefused(sql: Sql, stations: ReadonlyMap<string, string>) {
 }
 
 function loadUnread(sql: Sql, stations: ReadonlyMap<string, string>) {
-  const rows = sql.all<{ body: string; envelope: string }>(
-    `select "body", "envelope" from "journal" where "stream" = 'floor' and "type" = 'unread-scan' order by "seq" desc limit ${SIDE_LIST}`,
+  const rows = sql.all<{ at: string; text: string; reason: string; station: string; count: number }>(
+    `select max(json_extract("body", '$.at')) as "at", json_extract("body", '$.text') as "text",
+       json_extract("body", '$.reason') as "reason", json_extract("envelope", '$.author.id') as "station",
+       count(*) as "count"
+     from "journal" where "stream" = 'floor' and "type" = 'unread-scan'
+     group by 2, 3, 4 order by max("seq") desc limit ${SIDE_LIST}`,
   );
-  return rows.map(({ body, envelope }) => {
-    const { at, text, reason } = JSON.parse(body) as Omit<
-      Extract<FloorEntry, { type: 'unread-scan' }>,
-      'at'
-    > & { readonly at: string };
-    const { author } = JSON.parse(envelope) as Envelope;
-    return { at, station: stations.get(author.id) ?? author.id, text, reason };
-  });
+  return rows.map((row) => ({ ...row, station: stations.get(row.station) ?? row.station }));
 }

@@ -11,7 +11,12 @@ import type { ShopFacts } from '../shop/facts.ts';
 const WEEK = 7;
 
 /** One technician's own week up to now, day by day: attended, charged, and on what. */
-export function loadOwnTime(sql: Sql, facts: ShopFacts, technician: TechnicianId, now: Instant): OwnTimeJson {
+export function loadOwnTime(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  now: Instant,
+): Omit<OwnTimeJson, 'toConfirm'> {
   const today = facts.zone.dayAt(now);
   const first = (today - weekdayOf(today) + 1) as LocalDay;
   const asked = {

@@ -17,6 +17,7 @@ import { BadgeEntity } from '../people/entities.ts';
 import { StationEntity } from './entities.ts';
 import { loadCodes } from './loadCodes.ts';
 import { loadDetails, loadMoves } from './loadDirectory.ts';
+import { findToConfirm, mountConfirm, writeToConfirm } from './confirm.ts';
 import { loadOwnTime } from './ownTime.ts';
 import { drawPairing, offerPairing } from './pairing.ts';
 
@@ -180,11 +181,18 @@ export function mountStation(mount: Mount, context: Context): void {
     return cardKey;
   }
 
+  mountConfirm(mount, context);
   mount('ownTime', async ({ query }) => {
     const known = await facts.get();
     const technician = query.technician as TechnicianId;
     if (!known.technicians.has(technician)) return refuse('record.not_found');
-    return ok(await readSql(database, (sql) => loadOwnTime(sql, known, technician, clock.now())));
+    const now = clock.now();
+    return ok(
+      await readSql(database, (sql) => ({
+        ...loadOwnTime(sql, known, technician, now),
+        toConfirm: findToConfirm(sql, known, technician, now).map(writeToConfirm),
+      })),
+    );
   });
 
   mount('bench', async () => {

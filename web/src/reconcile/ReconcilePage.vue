@@ -216,6 +216,9 @@ const bars = computed(() =>
         <ul>
           <li v-for="(each, i) in query.data.value.unread" :key="i">
             <b>{{ each.station }}</b> at {{ clock(each.at) }} read <span class="mono">{{ each.text }}</span>
+            <span v-if="each.count > 1" class="quiet"
+              >{{ each.count }} times, last at {{ clock(each.at) }}</span
+            >
           </li>
         </ul>
       </section>

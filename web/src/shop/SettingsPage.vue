@@ -103,6 +103,10 @@ const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { d
                 <option value="none">without approval</option>
               </select>
             </FormField>
+            <label class="check"
+              ><input v-model="form.fields.value.pay.isConfirmed" type="checkbox" /> technicians confirm their
+              own days at the station</label
+            >
           </div>
           <h2>Reconcile</h2>
           <div class="fields">

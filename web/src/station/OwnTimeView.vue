@@ -4,7 +4,7 @@ import { readDay } from '@wergon/contract/floor';
 import type { OwnTimeJson } from '@wergon/contract/station';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatHours, toSeconds, weekdayOf } from '@wergon/core/time';
-import { changePin, fetchOwnTime } from './stationApi.ts';
+import { changePin, confirmOwnTime, fetchOwnTime } from './stationApi.ts';
 import { useWords } from './useWords.ts';
 
 const props = defineProps<{ technician: TechnicianId; hasPin: boolean; language: string }>();
@@ -17,11 +17,20 @@ const pin = ref('');
 const newPin = ref('');
 const pinWords = ref('');
 
-onMounted(async () => {
+async function load(): Promise<void> {
   const answer = await fetchOwnTime(props.technician);
   if (answer.kind === 'ok') time.value = answer.value;
   else isGone.value = true;
-});
+}
+onMounted(load);
+/** What became of confirming one's own days. */
+const confirmWords = ref('');
+async function confirm(): Promise<void> {
+  const days = (time.value?.toConfirm ?? []).map(({ day, stamp }) => ({ day, stamp }));
+  const answer = await confirmOwnTime(props.technician, days);
+  confirmWords.value = answer.kind === 'ok' ? said.value.words.ui.confirmed : said.value.words.ui.lookAgain;
+  await load();
+}
 
 const hours = (seconds: number) => formatHours(toSeconds(seconds), 'h:mm');
 const weekday = (day: string) =>
@@ -86,6 +95,16 @@ async function sendPin(): Promise<void> {
         </tbody>
       </table>
     </div>
+    <div v-if="time && time.toConfirm.length > 0" class="confirm">
+      <p>{{ said.words.ui.toConfirm }}</p>
+      <ul>
+        <li v-for="day in time.toConfirm" :key="day.day">
+          {{ weekday(day.day) }} <span class="figure">{{ hours(day.attendedSeconds) }}</span>
+        </li>
+      </ul>
+      <button type="button" @click="confirm">{{ said.words.ui.theyAreRight }}</button>
+    </div>
+    <p v-if="confirmWords" role="status">{{ confirmWords }}</p>
     <form v-if="isChangingPin" class="pin" @submit.prevent="sendPin">
       <label>{{ said.words.ui.oldPin }}<input v-model="pin" type="password" inputmode="numeric" /></label>
       <label>{{ said.words.ui.newPin }}<input v-model="newPin" type="password" inputmode="numeric" /></label>
@@ -103,6 +122,24 @@ async function sendPin(): Promise<void> {
 </template>
 
 <style scoped lang="scss">
+.confirm {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 24px;
+  align-items: center;
+  padding: 8px 0;
+  p {
+    margin: 0;
+  }
+  ul {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 18px;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+}
 .own {
   height: 100%;
   padding: 22px 34px;

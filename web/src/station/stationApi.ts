@@ -44,6 +44,10 @@ export const fetchOwnTime = (technician: string) =>
   ask<OwnTimeJson & { readonly now?: number }>(
     `/api/station/own-time?technician=${encodeURIComponent(technician)}`,
   );
+export const confirmOwnTime = (
+  technician: string,
+  days: readonly { readonly day: string; readonly stamp: string }[],
+) => ask<null>('/api/station/own-time/confirm', { technician, days });
 export const fetchBench = () =>
   ask<{
     readonly badges: readonly { readonly code: string; readonly name: string }[];

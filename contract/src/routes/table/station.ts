@@ -4,6 +4,7 @@ import {
   batchResultSchema,
   batchSchema,
   benchSchema,
+  confirmOwnTimeSchema,
   directorySchema,
   ownTimeSchema,
   pairSchema,
@@ -43,6 +44,14 @@ export const STATION_ROUTES = {
     summary: 'A technician’s own day and week',
     query: z.strictObject({ technician: z.string().min(1).max(80) }),
     response: ownTimeSchema,
+  },
+  confirmOwnTime: {
+    method: 'post',
+    path: '/api/station/own-time/confirm',
+    caller: 'station',
+    summary: 'A technician confirms his own days as he saw them',
+    body: confirmOwnTimeSchema,
+    response: nothing,
   },
   bench: {
     method: 'get',

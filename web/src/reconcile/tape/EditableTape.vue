@@ -4,6 +4,7 @@ import { toInstant } from '@wergon/core/time';
 import type { Instant, Span, Zone } from '@wergon/core/time';
 import { sayClock } from '../../desk/dates.ts';
 import type { TapeScale } from '../../floor/tapeScale.ts';
+import { useElementWidth } from '../../floor/useElementWidth.ts';
 import { snapEdge } from './snap.ts';
 import type { DraftPiece } from './useTapeEdit.ts';
 import type { TapeBlock } from './usePersonDay.ts';
@@ -39,7 +40,16 @@ const STEPS: Readonly<Record<string, number>> = {
   PageUp: 900,
 };
 
+const width = useElementWidth(tape);
 const percent = (share: number) => `${share * 100}%`;
+/** A label is drawn only where it fits whole; the block says it in any case when it is pointed at. */
+const LETTER_WIDTH = 7.8;
+const LABEL_PADDING = 20;
+function labelOf({ from, to }: Span, title: string): string {
+  const share = Math.min(1, props.scale.place(to)) - Math.max(0, props.scale.place(from));
+  return share * width.value >= title.length * LETTER_WIDTH + LABEL_PADDING ? title : '';
+}
+const titleOf = (block: TapeBlock) => block.stint.running.map(({ title }) => title).join(' and ');
 function placed({ from, to }: Span) {
   const left = Math.max(0, props.scale.place(from));
   return { left: percent(left), width: percent(Math.min(1, props.scale.place(to)) - left) };
@@ -57,7 +67,10 @@ const drawn = computed(() =>
       i,
       piece,
       style: placed({ from: piece.from, to }),
-      title: piece.running.map(({ title }) => title).join(' and ') || 'what?',
+      title: labelOf(
+        { from: piece.from, to },
+        piece.running.map(({ title }) => title).join(' and ') || 'what?',
+      ),
       edges: [
         { edge: 'from' as const, at: piece.from, left: percent(props.scale.place(piece.from)) },
         ...(piece.to === null
@@ -75,6 +88,29 @@ function onMove(event: PointerEvent, piece: number, edge: 'from' | 'to'): void {
   const at = props.scale.at((event.clientX - box.left) / box.width);
   const perPixel = ((props.scale.toHour - props.scale.fromHour) * 3600) / box.width;
   emit('draw', piece, edge, snapEdge(at, neighbours.value, REACH * perPixel));
+}
+/** Where a block was taken hold of, and what it was then: it moves as a whole. */
+let grabbed: { readonly at: Instant; readonly from: Instant; readonly to: Instant } | undefined;
+const instantAt = (event: PointerEvent): Instant | undefined => {
+  const box = tape.value?.getBoundingClientRect();
+  return box && props.scale.at((event.clientX - box.left) / box.width);
+};
+function grab(event: PointerEvent, { from, to }: DraftPiece): void {
+  const at = instantAt(event);
+  if (at === undefined || to === null) return;
+  grabbed = { at, from, to };
+  hold(event);
+}
+function onDrag(event: PointerEvent, piece: number): void {
+  const at = instantAt(event);
+  const box = tape.value?.getBoundingClientRect();
+  if (!grabbed || at === undefined || !box) return;
+  if (!(event.currentTarget as HTMLElement).hasPointerCapture(event.pointerId)) return;
+  const perPixel = ((props.scale.toHour - props.scale.fromHour) * 3600) / box.width;
+  const wanted = toInstant(grabbed.from + at - grabbed.at);
+  const from = snapEdge(wanted, neighbours.value, REACH * perPixel);
+  emit('draw', piece, 'from', from);
+  emit('draw', piece, 'to', toInstant(grabbed.to + from - grabbed.from));
 }
 function onKey(event: KeyboardEvent, piece: number, edge: 'from' | 'to', at: Instant): void {
   const step = STEPS[event.key];
@@ -114,13 +150,18 @@ const hold = (event: PointerEvent) => (event.currentTarget as HTMLElement).setPo
       class="block"
       :class="[block.stint.running[0]?.workType, { torn: block.stint.isTorn }]"
       :style="placed(block)"
-      :aria-label="`${block.stint.running.map(({ title }) => title).join(' and ')}, ${clock(block.from)} to ${block.stint.isOpen ? 'now' : clock(block.to)}`"
+      :title="titleOf(block)"
+      :aria-label="`${titleOf(block)}, ${clock(block.from)} to ${block.stint.isOpen ? 'now' : clock(block.to)}`"
       @click="emit('take', block)"
     >
-      <span>{{ block.stint.running.map(({ title }) => title).join(' and ') }}</span>
+      <span>{{ labelOf(block, titleOf(block)) }}</span>
     </button>
     <template v-for="{ i, piece, style, title, edges } in drawn" :key="`d${i}`">
-      <span class="block drawn" :style="style"
+      <span
+        class="block drawn"
+        :style="style"
+        @pointerdown.prevent="grab($event, piece)"
+        @pointermove="onDrag($event, i)"
         ><span>{{ title }}</span></span
       >
       <span
@@ -212,7 +253,7 @@ const hold = (event: PointerEvent) => (event.currentTarget as HTMLElement).setPo
   background: var(--action);
   box-shadow: none;
   color: var(--action-ink);
-  pointer-events: none;
+  cursor: grab;
   line-height: 52px;
 }
 .handle {

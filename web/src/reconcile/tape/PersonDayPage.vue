@@ -159,10 +159,15 @@ function add(): void {
           @begin="begin"
           @draw="draw"
         />
-        <p class="legend">
-          Take hold of a block to draw its edges; a dashed stretch is time on nothing: press it to fill it.
-          Arrow keys move an edge by a minute.
-        </p>
+        <div class="legend">
+          <p v-for="each in told.hours" :key="each.id" class="written">
+            <b class="figure">+ {{ desk.hours(each.seconds) }}</b> {{ each.title }}, written down
+          </p>
+          <p>
+            Take hold of a block to draw its edges or to move it; a dashed stretch is time on nothing: press
+            it to fill it. Arrow keys move an edge by a minute.
+          </p>
+        </div>
       </div>
       <EditForm
         v-if="draft && desk.zone"
@@ -292,6 +297,13 @@ function add(): void {
 }
 .row .name {
   border-right: 1px solid var(--line);
+}
+.legend p {
+  margin: 0 0 4px;
+}
+.legend .written {
+  color: var(--ink);
+  font-size: 14px;
 }
 .row .legend {
   border-left: 1px solid var(--line);

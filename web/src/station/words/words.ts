@@ -115,6 +115,10 @@ export type Words = {
     readonly attended: string;
     readonly charged: string;
     readonly week: string;
+    readonly toConfirm: string;
+    readonly theyAreRight: string;
+    readonly confirmed: string;
+    readonly lookAgain: string;
     readonly offlineFigures: string;
     readonly oldPin: string;
     readonly newPin: string;

@@ -1,0 +1,69 @@
+import { ok } from '@wergon/core/result';
+import type { TechnicianId } from '@wergon/core/people';
+import { formatDay } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Context } from '../app/context.ts';
+import type { Mount } from '../app/mount.ts';
+import { refuse } from '../app/problem.ts';
+import type { RouteRefusal } from '../app/problem.ts';
+import type { Sql } from '../db/index.ts';
+import { loadShiftDays } from '../pay/shiftDays.ts';
+import type { ShiftDay } from '../pay/shiftDays.ts';
+import { writeDecision } from '../reconcile/decisions.ts';
+import type { ShopFacts } from '../shop/facts.ts';
+import { settingsOf } from '../shop/settings.ts';
+
+/** So far back a technician is asked about his own days. */
+const DAYS_BACK = 14;
+
+/** Shift days that a technician is asked to confirm, if the shop wants that: over, and not confirmed as they are. */
+export function findToConfirm(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  now: Instant,
+): ShiftDay[] {
+  if (!settingsOf(facts.shop).pay.isConfirmed) return [];
+  const today = facts.zone.dayAt(now);
+  const asked = {
+    firstDay: (today - DAYS_BACK) as LocalDay,
+    lastDay: (today - 1) as LocalDay,
+    people: [technician],
+  };
+  return loadShiftDays(sql, facts, asked, now).filter(({ isOpen, isConfirmed }) => !isOpen && !isConfirmed);
+}
+
+/** What is told of such a day at the station. */
+export const writeToConfirm = ({ day, stamp, attendedSeconds, chargedSeconds }: ShiftDay) => ({
+  day: formatDay(day),
+  stamp,
+  attendedSeconds,
+  chargedSeconds,
+});
+
+/** A technician says of his own days that they are right, as he saw them. */
+export function mountConfirm(mount: Mount, { clock, journal }: Context): void {
+  mount('confirmOwnTime', async ({ body: { technician, days }, who }) => {
+    const station = who.station?.id;
+    if (station === undefined) return refuse('station.not_paired');
+    const kept: { refusal?: RouteRefusal } = {};
+    await journal.appendAll({ kind: 'station', id: station }, (sql, facts) => {
+      const now = clock.now();
+      const name = facts.technicians.get(technician)?.name;
+      const waiting = findToConfirm(sql, facts, technician, now);
+      const seen = days.map(({ day, stamp }) =>
+        waiting.find((each) => each.day === day && each.stamp === stamp),
+      );
+      if (name === undefined || seen.some((day) => !day)) {
+        kept.refusal = refuse('approve.changed');
+        return [];
+      }
+      return seen.flatMap((each) =>
+        each
+          ? writeDecision({ type: 'confirm', technician, day: each.day, facts: each.facts, by: name }, now)
+          : [],
+      );
+    });
+    return kept.refusal ?? ok(null);
+  });
+}
