@@ -5,10 +5,10 @@ import type { User } from './entities.ts';
 /** Whether a user may put right and approve the time of a person: of all people, of some departments, or, for a lead
  *  of whom nothing else is said, of the crew that he leads on the floor. Source: docs/reconcile.md. */
 export function covers({ role, departments, technician }: User, facts: ShopFacts, id: TechnicianId): boolean {
+  if (!departments && role !== 'lead') return true;
   const person = facts.technicians.get(id);
   if (!person) return false;
   if (departments) return departments.includes(person.department);
-  if (role !== 'lead') return true;
   const himself = technician == null ? undefined : facts.technicians.get(technician as TechnicianId);
   return himself !== undefined && himself.crew !== '' && himself.crew === person.crew;
 }

@@ -32,7 +32,7 @@ export function findClosed(sql: Sql, facts: ShopFacts, entry: Entry): readonly F
 }
 
 /** An entry with its amendments, whether it counts or is void. */
-function findAmended(sql: Sql, id: string): LaborEntry | undefined {
+export function findAmended(sql: Sql, id: string): LaborEntry | undefined {
   const rows = sql.all<{ body: string }>(
     `select "body" from "journal" where "id" = ? or ("corrects" = ? and "type" = 'amend') order by "seq"`,
     [id, id],

@@ -1,11 +1,12 @@
 import type { LineDetail } from '@wergon/contract/work';
-import { collect, noStrands, piecesOf, settleAt } from '@wergon/core/ledger';
-import type { HoursEntry, TargetId } from '@wergon/core/ledger';
+import { collect, isCorrection, noStrands, piecesOf, settleAt } from '@wergon/core/ledger';
+import type { Entry, HoursEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
 import { ok } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
+import { covers } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
@@ -13,6 +14,7 @@ import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { writeOutcome } from '../station/routes.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import { findAmended } from './closedDays.ts';
 import { readBatch } from './readBatch.ts';
 import { mountTrail } from './trail.ts';
 import { loadNames, loadScan } from './scans.ts';
@@ -24,10 +26,16 @@ export function mountLedger(mount: Mount, context: Context): void {
   mountTrail(mount, context);
   mount('deskEntries', async ({ body, who }) => {
     if (who.kind !== 'desk') return refuse('access.not_signed_in');
-    const { outcomes, seq } = await journal.appendAll(
-      { kind: 'desk', id: who.user.id },
-      readBatch(body.entries),
-    );
+    const incoming = readBatch(body.entries);
+    const kept = { isOthers: false };
+    const { outcomes, seq } = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
+      kept.isOthers = incoming.some(
+        (each) =>
+          each.kind === 'labor' && !peopleOf(sql, each.entry).every((id) => covers(who.user, known, id)),
+      );
+      return kept.isOthers ? [] : incoming;
+    });
+    if (kept.isOthers) return refuse('reconcile.other_people');
     const errors = outcomes.flatMap((outcome, i) =>
       outcome.result === 'refused'
         ? outcome.errors.map(({ field, message }) => ({ field: `entries[${i}].${field}`, message }))
@@ -42,6 +50,14 @@ export function mountLedger(mount: Mount, context: Context): void {
     const names = await loadNames(database);
     return ok(await readSql(database, (sql) => loadLine(sql, known, query, clock.now(), names)));
   });
+}
+
+/** Whose time an entry or a correction touches: before and after it. People who are not known are refused later. */
+function peopleOf(sql: Sql, entry: Entry): readonly TechnicianId[] {
+  if (!isCorrection(entry)) return entry.technician === undefined ? [] : [entry.technician];
+  const before = findAmended(sql, entry.target)?.technician;
+  const after = entry.type === 'amend' ? entry.set.technician : undefined;
+  return [before, after].flatMap((id) => id ?? []);
 }
 
 /** What a labor line is made of: the stints that give it time, the hours written down for it, and their scans. */

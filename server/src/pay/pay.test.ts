@@ -125,7 +125,24 @@ test('a lead puts right only the time of his people', async () => {
   const row = { entry: null, technician: shop.ada, target: shop.strip, workType: 'run', seconds: 60 };
   const body = { rows: [{ ...row, day: '2026-03-03' }] };
   const lou = await signIn('lou');
-  expect(problem(await post('/api/reconcile/hours', body, lou))).toEqual([403, 'reconcile.other_people']);
+  const others = [403, 'reconcile.other_people'];
+  expect(problem(await post('/api/reconcile/hours', body, lou))).toEqual(others);
+  const [first] = await readSql(shop.database, (sql) =>
+    sql.all<{ id: string }>(`select "id" from "journal" where "type" = 'work-start'`),
+  );
+  const entries = [
+    { type: 'work-stop', at: at(60), technician: shop.ada },
+    { type: 'void', target: first?.id },
+  ].map((entry) => ({
+    source: 'desk',
+    via: [],
+    action: newId(),
+    deviceAt: at(0),
+    clockOffset: 0,
+    entry: { id: newId(), ...entry },
+  }));
+  for (const entry of entries)
+    expect(problem(await post('/api/ledger/entries', { entries: [entry] }, lou))).toEqual(others);
 });
 
 test('a period says what is not approved, closes as it was seen, and keeps its lines', async () => {
