@@ -264,8 +264,8 @@ test.describe('preparing the work', () => {
     ['technician', ['Floor', 'Shop'], '/shop/people'],
     ['lead', ['Floor', 'Work', 'Reconcile', 'Shop'], '/shop/people'],
     ['planner', ['Floor', 'Work', 'Shop'], '/reconcile'],
-    ['bookkeeper', ['Floor', 'Work', 'Reconcile', 'Shop'], undefined],
-    ['supervisor', ['Floor', 'Work', 'Reconcile', 'Shop'], undefined],
+    ['bookkeeper', ['Floor', 'Work', 'Reconcile', 'Pay', 'Shop'], undefined],
+    ['supervisor', ['Floor', 'Work', 'Reconcile', 'Pay', 'Shop'], undefined],
   ] as const)
     test(`a ${role} finds his places and is kept from others`, async ({ page }) => {
       const userName = `the ${role}`;

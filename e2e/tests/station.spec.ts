@@ -35,13 +35,13 @@ test('badge and task start, the next task switches, off task stops, and the desk
   await scan(page, 'winding');
   await expect(says).toContainText('Started Winding, 5001');
   await expect(page.getByText('on Winding, order 5001')).toBeVisible();
-  await expect(floor.getByText('5001 Winding')).toBeVisible();
+  await expect(floor.getByRole('link', { name: '5001 Winding' })).toBeVisible();
   await expect(floor.getByLabel('The shop in figures')).toContainText('1 on work');
   await expect(order.getByRole('button', { name: /Winding/ })).toContainText('now: Ada Lund');
 
   await scan(page, 'strip');
   await expect(says).toContainText('Switched to Strip, 5001');
-  await expect(floor.getByText('5001 Strip')).toBeVisible();
+  await expect(floor.getByRole('link', { name: '5001 Strip' })).toBeVisible();
   await expect(order.getByRole('button', { name: /Strip/ })).toContainText('now: Ada Lund');
 
   // Work that begins and ends in the same second is no work: wait until there is some to open.
