@@ -80,7 +80,8 @@ const planTape =
       return refuse('input.invalid', [
         { field: `becomes[${place}].running`, message: 'no such task or activity' },
       ]);
-    const planned = planEdit(edit, loadGround(sql, known, scene, now));
+    const targets = becomes.flatMap(({ running }) => running.map(({ target }) => target));
+    const planned = planEdit(edit, loadGround(sql, known, scene, targets, now));
     return planned.ok
       ? ok({ ...scene, changes: planned.value })
       : refuseEdit(planned.code, planned.params, known);
@@ -103,10 +104,11 @@ function refuseEdit(code: RouteRefusal['code'], params: Params, { zone }: ShopFa
 }
 
 /** What an edit stands on: the entries of its people around it, and where they stood before. */
-export function loadGround(
+function loadGround(
   sql: Sql,
   facts: ShopFacts,
   { people, firstDay, lastDay }: Scene,
+  targets: readonly TargetId[],
   now: Instant,
 ): TapeGround {
   const first = (firstDay - DAYS_AROUND) as LocalDay;
@@ -124,13 +126,14 @@ export function loadGround(
     if (state) states.set(technician, state);
   }
   const end = facts.zone.startOf((last + 1) as LocalDay);
-  const closedTargets = new Set<TargetId>();
-  for (const [id, { order }] of facts.tasks)
-    if (
-      inForceAt(facts.orders.get(order)?.states ?? [{ from: toInstant(0), value: 'closed' }], now) ===
-      'closed'
-    )
-      closedTargets.add(id);
+  // Only what the edit names is asked for: a shop has many tasks behind it.
+  const closedTargets = new Set(
+    targets.filter((target) => {
+      const task = facts.tasks.get(target);
+      const states = task && facts.orders.get(task.order)?.states;
+      return states !== undefined && inForceAt(states, now) === 'closed';
+    }),
+  );
   return {
     entries: rows
       .sort((a, b) => a.seq - b.seq)
