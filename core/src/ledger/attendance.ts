@@ -47,6 +47,11 @@ const isUncounted = (stint: Stint, facts: LedgerFacts): boolean =>
     return known?.kind === 'activity' && !inForceAt(known.counts, stint.from);
   });
 
+/** Accounted time as a share of attended time, from 0 to 1; `null` where nobody has attended.
+ *  Source: docs/ledger.md, section 7. */
+export const shareAccounted = (attended: number, unaccounted: number): number | null =>
+  attended === 0 ? null : (attended - unaccounted) / attended;
+
 /** Attended seconds of some days, and those of them that found nothing to be charged to. Of a day with more written
  *  down than it lacks, the rest explains no other day. `share` is accounted time from 0 to 1, `null` where nobody has
  *  attended. Source: docs/ledger.md, section 7. */
@@ -63,7 +68,7 @@ export function sumAccounted(days: readonly AttendanceDay[]): {
   return {
     attendedSeconds: toSeconds(attended),
     unaccountedSeconds: toSeconds(missing),
-    share: attended === 0 ? null : (attended - missing) / attended,
+    share: shareAccounted(attended, missing),
   };
 }
 

@@ -1,4 +1,4 @@
-export { deriveAttendance, sumAccounted } from './attendance.ts';
+export { deriveAttendance, shareAccounted, sumAccounted } from './attendance.ts';
 export type { AttendanceDay } from './attendance.ts';
 export { collect, deriveLedger, findWithoutRate, foldEntries, noStrands, sumEntered } from './derive.ts';
 export type { Ledger, Strands } from './derive.ts';

@@ -1,5 +1,5 @@
 import type { AccountedJson } from '@wergon/contract/reconcile';
-import { deriveAttendance, piecesOf, sumAccounted, sumEntered } from '@wergon/core/ledger';
+import { deriveAttendance, piecesOf, shareAccounted, sumAccounted, sumEntered } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
@@ -111,6 +111,6 @@ function sumParts(people: readonly Person[]): Parts {
     breakSeconds: sum(({ breakSeconds }) => breakSeconds),
     enteredSeconds: sum(({ enteredSeconds }) => enteredSeconds),
     unaccountedSeconds: unaccounted,
-    share: attended === 0 ? null : (attended - unaccounted) / attended,
+    share: shareAccounted(attended, unaccounted),
   };
 }
