@@ -64,13 +64,7 @@ export const boardSchema = z.strictObject({
 });
 export type BoardJson = z.output<typeof boardSchema>;
 
-const stretch = {
-  from: z.string(),
-  to: z.string(),
-  opened: z.string(),
-  closed: z.string().exactOptional(),
-  capped: z.boolean(),
-};
+const span = { from: z.string(), to: z.string() };
 
 /** The board with one local day of everybody's stretches, what was planned of it, and what orders are about. */
 export const floorSchema = boardSchema.extend({
@@ -91,9 +85,10 @@ export const floorSchema = boardSchema.extend({
   lanes: z.array(
     z.strictObject({
       technician: z.string(),
-      stints: z.array(z.strictObject({ ...stretch, running })),
-      shifts: z.array(z.strictObject(stretch)),
-      breaks: z.array(z.strictObject(stretch)),
+      /** `capped` where a rule ended it. */
+      stints: z.array(z.strictObject({ ...span, running, capped: z.literal(true).exactOptional() })),
+      shifts: z.array(z.strictObject(span)),
+      breaks: z.array(z.strictObject(span)),
       enteredSeconds: z.number(),
     }),
   ),

@@ -1,17 +1,9 @@
-import type { Board, BoardTarget, SettledDay, UsedByType } from '@wergon/core/floor';
-import type {
-  EntryId,
-  LaborState,
-  Presence,
-  Running,
-  Stint,
-  TargetFacts,
-  TargetId,
-} from '@wergon/core/ledger';
+import type { Board, BoardTarget, DrawnStint, SettledDay, UsedByType } from '@wergon/core/floor';
+import type { EntryId, LaborState, Running, TargetFacts, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { Defect } from '@wergon/core/result';
 import { createZone, inForceAt, parseDay, parseInstant, toInstant, toSeconds } from '@wergon/core/time';
-import type { Dated, Instant, LocalDay } from '@wergon/core/time';
+import type { Dated, Instant, LocalDay, Span } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
 import type { WorkOrderId } from '@wergon/core/work';
 import type { BoardJson, FloorJson } from './board.ts';
@@ -110,16 +102,9 @@ export function readBoard(json: BoardJson): Board {
   };
 }
 
-type StretchJson = FloorJson['lanes'][number]['shifts'][number];
-
-const readStretch = (technician: string, { from, to, opened, closed, capped }: StretchJson): Presence => ({
-  technician: technician as TechnicianId,
+const readSpan = ({ from, to }: FloorJson['lanes'][number]['shifts'][number]): Span => ({
   from: readInstant(from),
   to: readInstant(to),
-  opened: opened as EntryId,
-  ...(closed === undefined ? {} : { closed: closed as EntryId }),
-  capped,
-  open: false,
 });
 
 /** Reads everybody's settled stretches of the day that the server sent. */
@@ -128,12 +113,14 @@ export const readLanes = ({ lanes }: FloorJson): ReadonlyMap<TechnicianId, Settl
     lanes.map(({ technician, stints, shifts, breaks, enteredSeconds }) => [
       technician as TechnicianId,
       {
-        stints: stints.map((stint): Stint => ({
-          ...readStretch(technician, stint),
+        stints: stints.map((stint): DrawnStint => ({
+          ...readSpan(stint),
           running: readRunning(stint.running),
+          open: false,
+          capped: stint.capped ?? false,
         })),
-        shifts: shifts.map((shift) => readStretch(technician, shift)),
-        breaks: breaks.map((pause) => readStretch(technician, pause)),
+        shifts: shifts.map(readSpan),
+        breaks: breaks.map(readSpan),
         enteredSeconds: toSeconds(enteredSeconds),
       },
     ]),

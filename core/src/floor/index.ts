@@ -9,5 +9,5 @@ export type {
 } from './board.ts';
 export { addUsed, orderStanding, personStanding, piecesIn, standingOf, stateAt } from './standing.ts';
 export type { PersonStanding, TargetStanding, TaskStanding, UsedComparison } from './standing.ts';
-export { accountedShare, atClock, countPresently, drawLane } from './tape.ts';
-export type { Block, Lane, Presently, SettledDay } from './tape.ts';
+export { accountedShare, atClock, chargedOf, countPresently, drawLane } from './tape.ts';
+export type { Block, DrawnStint, Lane, Presently, SettledDay } from './tape.ts';

@@ -2,7 +2,7 @@ import { AT_REST, foldEntries } from '../ledger/index.ts';
 import type { Entry, LaborEntry } from '../ledger/index.ts';
 import { clock, entryId, factsWith, target, technician, zone } from '../ledger/shop.fixture.ts';
 import { toSeconds } from '../time/index.ts';
-import { accountedShare, countPresently, drawLane } from './tape.ts';
+import { accountedShare, chargedOf, countPresently, drawLane } from './tape.ts';
 import type { Board } from './board.ts';
 
 const ada = technician('ada');
@@ -19,7 +19,7 @@ const make = (type: string, hour: number, minute = 0, more: object = {}) =>
 const start = (hour: number, minute: number, name: string) =>
   make('work-start', hour, minute, { targets: [target(name)] });
 
-function laneAfter(entries: readonly LaborEntry[], hour: number, minute = 0) {
+function laneAfter(entries: readonly LaborEntry[], hour: number, minute = 0, entered = 0) {
   const facts = factsWith();
   const { state, strands } = foldEntries(ada, AT_REST, entries, facts);
   const person = {
@@ -51,9 +51,9 @@ function laneAfter(entries: readonly LaborEntry[], hour: number, minute = 0) {
     ]),
   };
   const now = clock(hour, minute);
-  const lane = drawLane(board, person, strands, day, now);
-  const settled = new Map([[ada, { ...strands, enteredSeconds: toSeconds(0) }]]);
-  return { lane, share: accountedShare(board, settled, day, now) };
+  const settled = { ...strands, enteredSeconds: toSeconds(entered) };
+  const lane = drawLane(board, person, settled, day, now);
+  return { lane, share: accountedShare(board, new Map([[ada, settled]]), day, now) };
 }
 const at = (instant: number) => `${(instant - clock(0)) / 3600}`;
 
@@ -99,4 +99,12 @@ test('accounted is the share of attended time that found its work', () => {
   const { share } = laneAfter([make('shift-in', 7), start(8, 0, 'a')], 11);
   expect(share).toBe(0.75);
   expect(laneAfter([], 11).share).toBeNull();
+});
+
+test('hours written down stand apart from the blocks and count as accounted', () => {
+  const { lane, share } = laneAfter([make('shift-in', 7), start(8, 0, 'a')], 11, 0, 1800);
+  expect(lane.enteredSeconds).toBe(1800);
+  expect(chargedOf(lane)).toBe(3 * 3600 + 1800);
+  expect(lane.blocks.map(({ kind }) => kind)).toEqual(['nothing', 'work']);
+  expect(share).toBe(0.875);
 });

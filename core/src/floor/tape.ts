@@ -1,9 +1,12 @@
 import { collect, deriveAttendance, noStrands, settleAt, sumAccounted } from '../ledger/index.ts';
-import type { AttendanceDay, Presence, Running, Stint, Strands } from '../ledger/index.ts';
+import type { AttendanceDay, Running, Stint } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
-import { inForceAt, subtract, toInstant } from '../time/index.ts';
+import { inForceAt, subtract, toInstant, toSeconds } from '../time/index.ts';
 import type { Instant, LocalDay, Seconds, Span } from '../time/index.ts';
 import type { Board, BoardTechnician } from './board.ts';
+
+/** What a tape shows of a stint; which entries are at its ends is asked for when somebody opens it. */
+export type DrawnStint = Pick<Stint, 'from' | 'to' | 'running' | 'open' | 'capped'>;
 
 /** One stretch of a lane of the day tape. `open` ones end at now; `torn` ones were ended by a rule. */
 export type Block = Span &
@@ -14,7 +17,7 @@ export type Block = Span &
         readonly isOpen: boolean;
         readonly isTorn: boolean;
         /** The stint it shows, which may begin on the day before. */
-        readonly stint: Stint;
+        readonly stint: DrawnStint;
       }
     | { readonly kind: 'break' }
     /** Signed in, but on nothing. */
@@ -30,6 +33,8 @@ export type Lane = {
   /** Since when that has been so; absent for those who are out. */
   readonly since: Instant | undefined;
   readonly blocks: readonly Block[];
+  /** Written down for this day without a start and an end: it stands apart from the blocks. */
+  readonly enteredSeconds: Seconds;
 };
 
 const clip = <T extends Span>(spans: readonly T[], to: Span): T[] =>
@@ -46,7 +51,7 @@ const clip = <T extends Span>(spans: readonly T[], to: Span): T[] =>
 export function drawLane(
   board: Board,
   technician: BoardTechnician,
-  settled: Omit<SettledDay, 'enteredSeconds'>,
+  settled: SettledDay,
   day: LocalDay,
   now: Instant,
 ): Lane {
@@ -55,9 +60,9 @@ export function drawLane(
   const tail = noStrands();
   const { state, settled: open } = settleAt(technician.id, technician.state, now, policy);
   collect(tail, open);
-  const stints = clip([...settled.stints, ...tail.stints], whole);
-  const breaks = clip([...settled.breaks, ...tail.breaks], whole);
-  const shifts: Presence[] = clip([...settled.shifts, ...tail.shifts], whole);
+  const stints = clip<DrawnStint>([...settled.stints, ...tail.stints], whole);
+  const breaks = clip<Span>([...settled.breaks, ...tail.breaks], whole);
+  const shifts = clip<Span>([...settled.shifts, ...tail.shifts], whole);
   const bySince = <T extends Span>(spans: T[]) => spans.sort((a, b) => a.from - b.from);
   // What is too short to be a gap is the time a scan takes, not time on nothing.
   const shortest = inForceAt(policy, now).gapMinutes * 60;
@@ -86,6 +91,7 @@ export function drawLane(
     presently,
     since: sinceOf(presently, state, idle, lastStint),
     blocks: bySince(blocks),
+    enteredSeconds: settled.enteredSeconds,
   };
 }
 
@@ -102,12 +108,18 @@ function sinceOf(
   presently: Presently,
   { shift, doing }: BoardTechnician['state'],
   idle: readonly Span[],
-  lastStint: Stint | undefined,
+  lastStint: DrawnStint | undefined,
 ): Instant | undefined {
   if (presently === 'out') return lastStint?.to;
   if (presently === 'nothing') return idle.at(-1)?.from ?? shift?.since;
   return doing.status === 'nothing' ? undefined : doing.since;
 }
+
+/** What one person's day was charged with: the blocks of work that are drawn, and what was written down. */
+export const chargedOf = ({ blocks, enteredSeconds }: Lane): Seconds =>
+  toSeconds(
+    blocks.reduce((sum, { kind, from, to }) => sum + (kind === 'work' ? to - from : 0), enteredSeconds),
+  );
 
 /** How many people are doing what. */
 export function countPresently(lanes: readonly Lane[]): Readonly<Record<Presently, number>> {
@@ -117,7 +129,12 @@ export function countPresently(lanes: readonly Lane[]): Readonly<Record<Presentl
 }
 
 /** What is settled of one person's day: stretches that touch it, and hours written down for it. */
-export type SettledDay = Pick<Strands, 'stints' | 'shifts' | 'breaks'> & { readonly enteredSeconds: Seconds };
+export type SettledDay = {
+  readonly stints: readonly DrawnStint[];
+  readonly shifts: readonly Span[];
+  readonly breaks: readonly Span[];
+  readonly enteredSeconds: Seconds;
+};
 
 /** The share of the day's attended time that found its work, from 0 to 1; `null` while nobody has attended.
  *  Source: docs/ledger.md, section 7, accounted. */

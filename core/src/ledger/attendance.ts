@@ -3,7 +3,7 @@ import { inForceAt, lengthOf, merge, subtract, toSeconds } from '../time/index.t
 import type { LocalDay, Seconds, Span, Zone } from '../time/index.ts';
 import type { LedgerFacts } from './facts.ts';
 import type { LooseEnd } from './looseEnd.ts';
-import type { Presence, Stint } from './stint.ts';
+import type { Stint } from './stint.ts';
 
 /** One technician's day: how long he was there, and how much of that found its work.
  *  Source: docs/ledger.md, section 7. */
@@ -19,9 +19,9 @@ export type AttendanceDay = {
 /** What attendance is derived from, for one technician, each sorted by `from`; open stretches run to `asOf`. */
 export type Attended = {
   readonly technician: TechnicianId;
-  readonly shifts: readonly Presence[];
-  readonly breaks: readonly Presence[];
-  readonly stints: readonly Stint[];
+  readonly shifts: readonly Span[];
+  readonly breaks: readonly Span[];
+  readonly stints: readonly (Span & Pick<Stint, 'running'>)[];
   readonly enteredByDay: ReadonlyMap<LocalDay, Seconds>;
 };
 
@@ -41,7 +41,7 @@ function sumByDay(spans: readonly Span[], zone: Zone): Map<LocalDay, Seconds> {
   return sums;
 }
 
-const isUncounted = (stint: Stint, facts: LedgerFacts): boolean =>
+const isUncounted = (stint: Attended['stints'][number], facts: LedgerFacts): boolean =>
   stint.running.every(({ target }) => {
     const known = facts.targets.get(target);
     return known?.kind === 'activity' && !inForceAt(known.counts, stint.from);

@@ -57,8 +57,20 @@ export function createZone(name: string): Result<Zone, 'zone.unknown'> {
     return toDay(day);
   };
 
+  // Asking for an offset is slow, and almost every day has one from its beginning to its end.
+  const offsets = new Map<LocalDay, number | 'changes'>();
+  const offsetOn = (at: Instant): number => {
+    const day = dayAt(at);
+    let offset = offsets.get(day);
+    if (offset === undefined) {
+      const first = offsetAt(startOf(day));
+      offset = first === offsetAt(startOf(day + 1)) ? first : 'changes';
+      offsets.set(day, offset);
+    }
+    return offset === 'changes' ? offsetAt(at) : offset;
+  };
   const clockAt = (at: Instant) => {
-    const local = at + offsetAt(at);
+    const local = at + offsetOn(at);
     return local - Math.floor(local / SECONDS_PER_DAY) * SECONDS_PER_DAY;
   };
 

@@ -1,14 +1,14 @@
 import type { BoardJson, FloorJson } from '@wergon/contract/floor';
 import { AT_REST } from '@wergon/core/ledger';
-import type { LaborState, Presence, TargetId } from '@wergon/core/ledger';
+import type { LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { atWallClock, formatDay, formatInstant, inForceAt, toSeconds } from '@wergon/core/time';
-import type { Dated, Instant, LocalDay } from '@wergon/core/time';
+import type { Dated, Instant, LocalDay, Span } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import {
+  loadChargedOn,
   loadFinished,
   loadHours,
-  loadLinesOn,
   loadPresence,
   loadSeq,
   loadStates,
@@ -62,9 +62,7 @@ export function loadBoard(
     tasks.map(({ id }) => id as TargetId),
   );
   const finished = loadFinished(sql);
-  const charged = new Map<TechnicianId, number>();
-  for (const { technician, seconds } of loadLinesOn(sql, today))
-    charged.set(technician, (charged.get(technician) ?? 0) + seconds);
+  const charged = loadChargedOn(sql, today);
   return {
     asOf: formatInstant(now),
     seq: loadSeq(sql),
@@ -109,13 +107,7 @@ const targetsOfState = ({ doing }: LaborState): TargetId[] => {
   return list.map(({ target }) => target);
 };
 
-const writeStretch = ({ from, to, opened, closed, capped }: Presence) => ({
-  from: formatInstant(from),
-  to: formatInstant(to),
-  opened,
-  ...(closed === undefined ? {} : { closed }),
-  capped,
-});
+const writeSpan = ({ from, to }: Span) => ({ from: formatInstant(from), to: formatInstant(to) });
 
 /** What belongs to each technician, looked up by his id. */
 function byTechnician<T extends { readonly technician: TechnicianId }>(items: readonly T[]) {
@@ -176,9 +168,13 @@ export function loadFloor(
     }),
     lanes: board.technicians.map(({ id }) => ({
       technician: id,
-      stints: stintsOf(id).map((stint) => ({ ...writeStretch(stint), running: [...stint.running] })),
-      shifts: shiftsOf(id).map(writeStretch),
-      breaks: breaksOf(id).map(writeStretch),
+      stints: stintsOf(id).map((stint) => ({
+        ...writeSpan(stint),
+        running: [...stint.running],
+        ...(stint.capped ? { capped: true } : {}),
+      })),
+      shifts: shiftsOf(id).map(writeSpan),
+      breaks: breaksOf(id).map(writeSpan),
       enteredSeconds: toSeconds(hoursOf(id).reduce((sum, { seconds }) => sum + seconds, 0)),
     })),
   };

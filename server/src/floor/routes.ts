@@ -3,11 +3,14 @@ import { settleAt } from '@wergon/core/ledger';
 import type { EntryId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { formatInstant, inForceAt } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
 import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
 import type { FloorAnswer } from '../ledger/incoming.ts';
+import type { Journal } from '../ledger/journal.ts';
 import { loadStates } from '../ledger/strands.ts';
 import { findClockJumps } from '../reconcile/floorEnds.ts';
 import { findOpenLooseEnds } from '../reconcile/looseEnds.ts';
@@ -17,6 +20,7 @@ import { loadFloor } from './board.ts';
 import { loadNames } from '../ledger/scans.ts';
 import { loadPlans } from '../people/planned.ts';
 import { UnitEntity } from '../shop/entities.ts';
+import type { ShopFacts } from '../shop/facts.ts';
 import { loadLatest } from './latest.ts';
 import { findRequest, loadRequests } from './requests.ts';
 
@@ -66,22 +70,41 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal }: Co
     return ok(null);
   });
 
+  const countLooseEnds = createLooseEndCount(journal);
   mount('rail', async () => {
     const known = await facts.get();
     const now = clock.now();
     const today = known.zone.dayAt(now);
-    const firstDay = (today - RECONCILE_DAYS + 1) as typeof today;
     const orders = [...known.orders.values()].map(({ states }) => inForceAt(states, now));
     return readSql(database, (sql) => {
       const states = [...loadStates(sql)].map(([id, state]) => settleAt(id, state, now, known.policy).state);
       return ok({
         peopleIn: states.filter(({ shift, doing }) => shift || doing.status !== 'nothing').length,
         openOrders: orders.filter((state) => state === 'released' || state === 'on-hold').length,
-        looseEnds:
-          findOpenLooseEnds(sql, known, firstDay, today, now).length +
-          findClockJumps(sql, known, firstDay, today).length,
+        looseEnds: countLooseEnds(sql, known, now),
         periodsOver: openPeriods(sql, known, now).filter(({ lastDay }) => lastDay < today).length,
       });
     });
   });
+}
+
+/** So long the count of loose ends stands while only stations write, in seconds: a big shop scans every few seconds,
+ *  and to look through two weeks of it takes a while. */
+const COUNT_STANDS = 20;
+
+function createLooseEndCount(journal: Journal) {
+  let kept:
+    { readonly facts: ShopFacts; readonly acts: number; readonly at: Instant; count: number } | undefined;
+  return (sql: Sql, facts: ShopFacts, now: Instant): number => {
+    const acts = journal.countDeskActs();
+    const age = kept?.facts === facts && kept.acts === acts ? now - kept.at : Infinity;
+    if (kept && age >= 0 && age < COUNT_STANDS) return kept.count;
+    const today = facts.zone.dayAt(now);
+    const firstDay = (today - RECONCILE_DAYS + 1) as typeof today;
+    const count =
+      findOpenLooseEnds(sql, facts, firstDay, today, now).length +
+      findClockJumps(sql, facts, firstDay, today).length;
+    kept = { facts, acts, at: now, count };
+    return count;
+  };
 }

@@ -27,6 +27,8 @@ export type Journal = {
   ) => Promise<{ readonly before: T; readonly after: T; readonly outcomes: readonly Outcome[] }>;
   /** Records all entries or, if one is refused, none. */
   readonly appendAll: (author: Author, entries: Entries) => Promise<Appended>;
+  /** How often the desk has written since the server began: who acts there wants to see at once what came of it. */
+  readonly countDeskActs: () => number;
 };
 
 type Job = {
@@ -54,6 +56,7 @@ class OnlyTried extends Error {}
 export function createJournal(database: Database, cache: FactsCache, clock: Clock, live: Live): Journal {
   const waiting: Job[] = [];
   let isWriting = false;
+  let deskActs = 0;
 
   async function writeWaiting(): Promise<void> {
     if (isWriting) return;
@@ -85,6 +88,7 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
         return appended;
       });
       jobs.forEach(({ resolve }, i) => resolve(answers[i] as Appended));
+      deskActs += jobs.filter(({ author }) => author.kind === 'desk').length;
       live.publish(answers.at(-1)?.seq ?? 0);
     } catch (error) {
       for (const { reject } of jobs) reject(error);
@@ -158,6 +162,7 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
     return seen;
   }
   return {
+    countDeskActs: () => deskActs,
     tryOut,
     append: (author, entries) => enqueue(author, entries, false),
     appendAll: (author, entries) => enqueue(author, entries, true),

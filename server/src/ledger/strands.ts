@@ -13,7 +13,7 @@ import type { UsedByType } from '@wergon/core/floor';
 import type { Cents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { toSeconds } from '@wergon/core/time';
-import type { Instant, LocalDay, Span } from '@wergon/core/time';
+import type { Instant, LocalDay, Seconds, Span } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import type { Sql } from '../db/index.ts';
 
@@ -159,6 +159,18 @@ export function loadUsedOf(sql: Sql, targets: readonly TargetId[]): ReadonlyMap<
 /** The settled labor lines of one local day. */
 export const loadLinesOn = (sql: Sql, day: LocalDay): LaborLine[] =>
   sql.all<LineRow>('select * from "labor_line" where "day" = ?', [day]).map(readLine);
+
+/** Settled seconds of each technician on one local day; summed where they are kept. */
+export const loadChargedOn = (sql: Sql, day: LocalDay): ReadonlyMap<TechnicianId, Seconds> =>
+  new Map(
+    sql
+      .all<{ technician: TechnicianId; seconds: Seconds }>(
+        `select "technician", sum("measured_seconds" + "shared_seconds" + "entered_seconds") as "seconds"
+         from "labor_line" where "day" = ? group by "technician"`,
+        [day],
+      )
+      .map(({ technician, seconds }) => [technician, seconds]),
+  );
 
 /** Hours written down for some days. */
 export const loadHours = (sql: Sql, first: LocalDay, last: LocalDay): HoursEntry[] =>

@@ -18,7 +18,7 @@ const PLACES = [
 const { data } = useQuery({
   queryKey: ['rail'],
   queryFn: () => callRoute('rail'),
-  refetchInterval: 60_000,
+  refetchInterval: 30_000,
 });
 const isHelpOpen = ref(false);
 

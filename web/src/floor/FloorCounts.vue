@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Presently } from '@wergon/core/floor';
+import { useDesk } from '../desk/useDesk.ts';
 
 const props = defineProps<{
   counts: Readonly<Record<Presently, number>>;
@@ -8,7 +9,11 @@ const props = defineProps<{
   isToday: boolean;
   /** People who are planned now and not in. */
   away: number;
+  /** Who was there on a day gone by, and what that day was charged with, in seconds. */
+  people: number;
+  charged: number;
 }>();
+const desk = useDesk();
 const percent = computed(() => (props.accounted === null ? null : Math.floor(props.accounted * 100)));
 </script>
 
@@ -29,6 +34,14 @@ const percent = computed(() => (props.accounted === null ? null : Math.floor(pro
       >
       <span v-if="away > 0" class="attention"
         ><b>{{ away }}</b> planned, not in</span
+      >
+    </template>
+    <template v-else>
+      <span
+        ><b>{{ people }}</b> {{ people === 1 ? 'person' : 'people' }}</span
+      >
+      <span
+        ><b class="figure">{{ desk.hours(charged) }}</b> charged</span
       >
     </template>
     <span class="accounted" title="Share of attended time that was charged to something or written down">

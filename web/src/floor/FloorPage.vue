@@ -2,6 +2,7 @@
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, ref } from 'vue';
 import { readInstant } from '@wergon/contract/floor';
+import { chargedOf } from '@wergon/core/floor';
 import type { Lane } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import { sayDay } from '../desk/dates.ts';
@@ -11,8 +12,8 @@ import { useDesk } from '../desk/useDesk.ts';
 import BlockScans from './BlockScans.vue';
 import DayRuler from './DayRuler.vue';
 import FloorCounts from './FloorCounts.vue';
-import { SHOWN, isShown, rowsOf, wordsIn } from './floorRows.ts';
-import type { Grouping, Opened, Shown, WorkBlock } from './floorRows.ts';
+import { SHOWN, isDrawn, isShown, rowsOf, wordsIn } from './floorRows.ts';
+import type { FloorRow, Grouping, Opened, Shown, WorkBlock } from './floorRows.ts';
 import LatestLine from './LatestLine.vue';
 import RequestLines from './RequestLines.vue';
 import TapeLane from './TapeLane.vue';
@@ -22,7 +23,7 @@ import { useFloor } from './useFloor.ts';
 
 const desk = useDesk();
 const floor = useFloor();
-const { board, lanes, counts, accounted, day, now, isToday, query } = floor;
+const { board, lanes, counts, accounted, day, askedDay, now, isToday, query } = floor;
 const search = ref('');
 /** The order under the pointer or the focus: it stands out in every lane at once. */
 const pointed = ref<string | null>(null);
@@ -47,18 +48,19 @@ const isPlannedNow = (id: string) => {
 const isAway = (lane: Lane) =>
   isShown(lane, 'missing', people.value.get(lane.technician.id), isPlannedNow(lane.technician.id));
 const away = computed(() => lanes.value.filter((lane) => !lane.technician.hasLeft && isAway(lane)));
-const present = computed(() => lanes.value.filter((lane) => isShown(lane, 'everybody', undefined, false)));
+/** What people are doing now says nothing of a day gone by. */
+const isAmong = (lane: Lane, wanted: Shown) =>
+  isToday.value
+    ? isShown(lane, wanted, people.value.get(lane.technician.id), isPlannedNow(lane.technician.id))
+    : isDrawn(lane);
+const present = computed(() => lanes.value.filter((lane) => isAmong(lane, 'everybody')));
+const charged = computed(() => present.value.reduce((sum, lane) => sum + chargedOf(lane), 0));
 const listed = computed(() => {
   const words = search.value.trim().toLowerCase();
   return lanes.value.filter(
     (lane) =>
       !lane.technician.hasLeft &&
-      isShown(
-        lane,
-        shown.value,
-        people.value.get(lane.technician.id),
-        isToday.value && isPlannedNow(lane.technician.id),
-      ) &&
+      isAmong(lane, shown.value) &&
       (words === '' || (board.value && wordsIn(board.value, lane, units.value).includes(words))),
   );
 });
@@ -83,14 +85,14 @@ function open(technician: string, from: Instant): void {
 /** Only the rows in sight are drawn: a big shop scrolls as smoothly as a small one. */
 const list = ref<HTMLElement>();
 const scroller = computed(() => list.value?.closest('main') ?? null);
-const HEIGHTS = { group: 27, lane: 33, scans: 150 } as const;
+const HEIGHTS = { group: 27, lane: 41, scans: 150 } as const;
 const virtual = useVirtualizer(
   computed(() => ({
     count: rows.value.length,
     getScrollElement: () => scroller.value,
     estimateSize: (i: number) => HEIGHTS[rows.value[i]?.kind ?? 'lane'],
     getItemKey: (i: number) => rows.value[i]?.key ?? i,
-    overscan: 12,
+    overscan: 6,
     scrollMargin: list.value?.offsetTop ?? 0,
   })),
 );
@@ -102,7 +104,11 @@ const drawn = computed(() =>
       : [];
   }),
 );
-const isFiltered = computed(() => search.value !== '' || shown.value !== 'everybody');
+/** Only opened scans are as high as their words; asking every row for its height would lay out the page row by row. */
+function measure(element: Element | null, row: FloorRow): void {
+  if (element === null || row.kind === 'scans') virtual.value.measureElement(element);
+}
+const isFiltered = computed(() => search.value !== '' || (isToday.value && shown.value !== 'everybody'));
 function showAll(): void {
   search.value = '';
   shown.value = 'everybody';
@@ -124,7 +130,7 @@ const tints = computed(() => {
 <template>
   <DeskFrame
     v-model:search="search"
-    :title="sayDay(day)"
+    :title="sayDay(askedDay)"
     step="day"
     today="today"
     search-label="Person, order, task"
@@ -149,11 +155,18 @@ const tints = computed(() => {
       @retry="query.refetch()"
     />
     <template v-else>
-      <FloorCounts :counts="counts" :accounted="accounted" :is-today="isToday" :away="away.length" />
+      <FloorCounts
+        :counts="counts"
+        :accounted="accounted"
+        :is-today="isToday"
+        :away="away.length"
+        :people="present.length"
+        :charged="charged"
+      />
       <RequestLines v-if="isToday" />
       <LatestLine v-if="isToday" />
       <div class="filters">
-        <label
+        <label v-if="isToday"
           >Show
           <select v-model="shown" class="form-select form-select-sm">
             <option v-for="each in SHOWN" :key="each" :value="each">{{ each }}</option>
@@ -180,6 +193,7 @@ const tints = computed(() => {
       <div
         ref="list"
         class="tape"
+        :class="{ waiting: day !== askedDay }"
         :style="{ height: `${virtual.getTotalSize()}px` }"
         @mouseleave="pointed = null"
       >
@@ -187,7 +201,7 @@ const tints = computed(() => {
         <div
           v-for="{ row, index, top } in drawn"
           :key="row.key"
-          :ref="(element) => virtual.measureElement(element as Element | null)"
+          :ref="(element) => measure(element as Element | null, row)"
           :data-index="index"
           class="placed"
           :class="{ raised: row.kind === 'scans' }"
@@ -206,6 +220,7 @@ const tints = computed(() => {
             :now="now"
             :is-today="isToday"
             :width="width"
+            :units="units"
             :opened="opened?.technician === row.lane.technician.id ? opened.from : null"
             @open="open(row.lane.technician.id, $event)"
           />
@@ -237,6 +252,7 @@ const tints = computed(() => {
         <span><i class="swatch pause"></i>break</span>
         <span><i class="swatch nothing"></i>signed in, on nothing</span>
         <span><i class="swatch torn"></i>stop is missing</span>
+        <span><i class="swatch written"></i>written down, not scanned</span>
         <span v-if="isToday && away.length > 0" class="absent">
           planned, not in: {{ away.map(({ technician }) => technician.name).join(', ') }}
         </span>
@@ -289,6 +305,11 @@ const tints = computed(() => {
 .tape {
   position: relative;
   background: var(--sheet);
+}
+/* The day that is asked for has not come: what stands there is the one before it. */
+.waiting {
+  opacity: 0.45;
+  transition: opacity 0.1s linear 0.3s;
 }
 .measure,
 .overlay {
@@ -362,6 +383,11 @@ h2 {
 }
 .nothing {
   border: 2px dashed var(--attention);
+}
+.written {
+  height: 5px;
+  border: 1px solid var(--ink-2);
+  vertical-align: 3px;
 }
 .torn {
   background: color-mix(in srgb, var(--job-0) var(--tint-share), var(--sheet));

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { standingOf } from '@wergon/core/floor';
+import { chargedOf, standingOf } from '@wergon/core/floor';
 import type { Block, Board, Lane } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import Yardstick from '../compare/Yardstick.vue';
@@ -19,6 +19,8 @@ const props = defineProps<{
   width: number;
   /** The stint whose scans are open. */
   opened: Instant | null;
+  /** What the current order's work is done on, by order. */
+  units: ReadonlyMap<string, string>;
 }>();
 const emit = defineEmits<{ open: [from: Instant] }>();
 const pointed = defineModel<string | null>('pointed', { required: true });
@@ -95,6 +97,21 @@ const words = computed((): string => {
       return 'Gone';
   }
 });
+/** For whom, on what, and what was written down beside the scans. */
+const about = computed((): string => {
+  const order = current.value?.kind === 'task' && props.lane.presently === 'work' && current.value.order;
+  const { enteredSeconds } = props.lane;
+  return [
+    ...(order && props.isToday ? [order.customer, props.units.get(order.id) ?? ''] : []),
+    enteredSeconds > 0 ? `+ ${desk.hours(enteredSeconds)} written down` : '',
+  ]
+    .filter((part) => part !== '')
+    .join(' · ');
+});
+const written = computed(() => {
+  const { fromHour, toHour } = props.scale;
+  return { width: `${Math.min(1, props.lane.enteredSeconds / 3600 / (toHour - fromHour)) * 100}%` };
+});
 const needsSomebody = computed(() => props.isToday && props.lane.presently === 'nothing');
 const yardstickLabel = computed(() => {
   if (current.value?.kind !== 'task') return '';
@@ -146,6 +163,12 @@ const yardstickLabel = computed(() => {
           :title="block.words"
         ></span>
       </template>
+      <span
+        v-if="lane.enteredSeconds > 0"
+        class="written"
+        :style="written"
+        :title="`${desk.hours(lane.enteredSeconds)} written down`"
+      ></span>
     </div>
     <div class="current">
       <template v-if="isToday">
@@ -165,6 +188,8 @@ const yardstickLabel = computed(() => {
           :label="yardstickLabel"
         />
       </template>
+      <span v-else class="figure">{{ desk.hours(chargedOf(lane)) }}</span>
+      <span v-if="about" class="about quiet" :title="about">{{ about }}</span>
     </div>
   </div>
 </template>
@@ -173,7 +198,7 @@ const yardstickLabel = computed(() => {
 .lane {
   display: grid;
   grid-template-columns: var(--col-name) minmax(0, 1fr) var(--col-side);
-  height: 33px;
+  height: 41px;
   border-bottom: 1px solid var(--line);
 }
 .needs {
@@ -199,12 +224,12 @@ const yardstickLabel = computed(() => {
 }
 .block {
   position: absolute;
-  top: 6px;
-  height: 20px;
+  top: 7px;
+  height: 24px;
   overflow: hidden;
   font-size: 14px;
   font-weight: 600;
-  line-height: 20px;
+  line-height: 24px;
   white-space: nowrap;
 }
 .job,
@@ -244,8 +269,16 @@ const yardstickLabel = computed(() => {
 .indirect {
   background: color-mix(in srgb, var(--indirect) 45%, var(--sheet));
 }
+.written {
+  position: absolute;
+  right: 0;
+  bottom: 2px;
+  height: 5px;
+  border: 1px solid var(--ink-2);
+  border-right: 0;
+}
 .break {
-  top: 15px;
+  top: 18px;
   height: 2px;
   background: var(--indirect);
 }
@@ -257,11 +290,13 @@ const yardstickLabel = computed(() => {
 }
 .current {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 104px;
-  gap: 10px;
+  grid-template-columns: minmax(0, 1fr) 84px;
+  gap: 0 10px;
+  align-content: center;
   align-items: center;
   padding: 0 14px;
   border-left: 1px solid var(--line);
+  line-height: 18px;
   a,
   > span {
     overflow: hidden;
@@ -281,6 +316,10 @@ const yardstickLabel = computed(() => {
   }
   .quiet {
     color: var(--ink-2);
+  }
+  .about {
+    font-size: 13px;
+    line-height: 16px;
   }
 }
 @media (max-width: 900px) {

@@ -4,7 +4,13 @@ import type { Shown } from './floorRows.ts';
 
 // What a lane needs to be shown: the rest of it is drawn, not asked.
 const lane = (name: string, presently: Presently, blocks: readonly object[] = []) =>
-  ({ technician: { id: name, name }, presently, since: undefined, blocks }) as unknown as Lane;
+  ({
+    technician: { id: name, name },
+    presently,
+    since: undefined,
+    blocks,
+    enteredSeconds: 0,
+  }) as unknown as Lane;
 
 test.each<[presently: Presently, isPlanned: boolean, shown: readonly Shown[]]>([
   ['work', true, ['everybody', 'at work']],

@@ -16,6 +16,9 @@ export type FloorRow =
 
 type Person = FloorJson['people'][number];
 
+/** Whether anything stands on a lane. */
+export const isDrawn = ({ blocks, enteredSeconds }: Lane): boolean => blocks.length > 0 || enteredSeconds > 0;
+
 /** Whether a lane belongs to what is shown. Somebody is planned and not in between the planned beginning and end. */
 export function isShown(
   lane: Lane,
@@ -25,7 +28,7 @@ export function isShown(
 ): boolean {
   switch (shown) {
     case 'everybody':
-      return lane.blocks.length > 0 || lane.presently !== 'out';
+      return isDrawn(lane) || lane.presently !== 'out';
     case 'at work':
       return lane.presently === 'work';
     case 'on indirect time':

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
-import { readBoard, readLanes } from '@wergon/contract/floor';
+import { readBoard, readDay, readLanes } from '@wergon/contract/floor';
 import { accountedShare, countPresently, drawLane } from '@wergon/core/floor';
 import type { Lane } from '@wergon/core/floor';
 import { formatDay, toSeconds } from '@wergon/core/time';
@@ -16,12 +16,17 @@ export function useFloor() {
   const today = computed(() => desk.zone?.dayAt(now.value) as LocalDay);
   /** Days before today; the floor follows the day over midnight. */
   const daysBack = ref(0);
-  const day = computed(() => (today.value - daysBack.value) as LocalDay);
+  const askedDay = computed(() => (today.value - daysBack.value) as LocalDay);
   const query = useQuery({
-    queryKey: ['floor', day],
-    queryFn: () => callRoute('floor', { query: { day: formatDay(day.value) } }),
+    queryKey: ['floor', askedDay],
+    queryFn: () => callRoute('floor', { query: { day: formatDay(askedDay.value) } }),
     placeholderData: keepPreviousData,
+    // A day of a big shop is a megabyte that is read once: neither compared with the last one nor watched part by part.
+    structuralSharing: false,
+    shallow: true,
   });
+  /** The day that is drawn: until the asked one has come, the one before it. */
+  const day = computed(() => (query.data.value ? readDay(query.data.value.day) : askedDay.value));
   const board = computed(() => query.data.value && readBoard(query.data.value));
   const settled = computed(() => query.data.value && readLanes(query.data.value));
   const none = { stints: [], shifts: [], breaks: [], enteredSeconds: toSeconds(0) };
@@ -43,8 +48,9 @@ export function useFloor() {
     counts,
     accounted,
     day,
+    askedDay,
     now,
-    isToday: computed(() => daysBack.value === 0),
+    isToday: computed(() => day.value === today.value),
     back: () => (daysBack.value += 1),
     on: () => (daysBack.value = Math.max(0, daysBack.value - 1)),
     goToday: () => (daysBack.value = 0),
