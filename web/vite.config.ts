@@ -1,19 +1,32 @@
 import vue from '@vitejs/plugin-vue';
 import { resolve } from 'node:path';
 import { defineConfig } from 'vite';
-import { stationWorker } from './stationWorker.ts';
+import { keptPage } from './keptPage.ts';
 
 const page = (name: string) => resolve(import.meta.dirname, name);
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [vue(), stationWorker()],
+  plugins: [
+    vue(),
+    keptPage({
+      entry: 'station',
+      onDemand: /BenchDrawer|CameraView|zxing/,
+      also: ['station.webmanifest'],
+    }),
+    keptPage({ entry: 'wall' }),
+  ],
   build: {
     target: 'es2023',
     // Small files stay files: the content policy allows no inline scripts, and fonts are cached on their own.
     assetsInlineLimit: 0,
     rollupOptions: {
-      input: { desk: page('index.html'), station: page('station.html'), yardsticks: page('yardsticks.html') },
+      input: {
+        desk: page('index.html'),
+        station: page('station.html'),
+        wall: page('wall.html'),
+        yardsticks: page('yardsticks.html'),
+      },
     },
   },
   css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import', 'if-function'] } } },

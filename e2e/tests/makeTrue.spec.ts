@@ -204,7 +204,7 @@ test.describe('a day is made true', () => {
     await expect(adjustments).toContainText('1:00');
   });
 
-  test('the wall shows who is on what, and says when nothing new arrives', async ({ page }) => {
+  test('the wall shows who is on what, says when nothing new arrives, and opens without the network', async ({ page }) => {
     await shop.desk('/api/ledger/entries', {
       entries: [line('work-start', bo, new Date(Date.now() - 600_000).toISOString(), [winding()])],
     });
@@ -216,10 +216,15 @@ test.describe('a day is made true', () => {
     await page.goto(`${shop.server.url}/wall?by=people`);
     const people = page.getByRole('list', { name: 'People' });
     await expect(people).toContainText('Bo Moe');
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => true));
     await shop.server.kill();
+    await expect(page.getByRole('status').filter({ hasText: 'No connection since' })).toBeVisible();
+    await expect(people).toContainText('Bo Moe');
+    await page.reload();
     await expect(page.getByRole('status').filter({ hasText: 'No connection since' })).toBeVisible();
     await expect(people).toContainText('Bo Moe');
     await shop.server.start();
     await expect(page.getByText('No connection since')).toBeHidden();
+    await expect(people).toContainText('Bo Moe');
   });
 });

@@ -120,6 +120,7 @@ function servePages(app: Express, webPath: string): void {
   app.use('/assets', express.static(resolve(webPath, 'assets'), { immutable: true, maxAge: '1y' }));
   app.use(express.static(webPath, { index: false, extensions: [] }));
   app.get('/station', page('station.html'));
+  app.get('/wall', page('wall.html'));
   app.get('/{*path}', page('index.html'));
 }
 

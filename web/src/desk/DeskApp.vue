@@ -1,28 +1,20 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query';
-import { onMounted, ref } from 'vue';
+import { onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import type { SessionView } from '@wergon/contract/access';
 import FirstRunPage from '../access/FirstRunPage.vue';
 import SignInPage from '../access/SignInPage.vue';
-import { CallFailed, callRoute } from './callRoute.ts';
+import { forgetWall } from '../floor/wall/wallStore.ts';
+import { callRoute } from './callRoute.ts';
 import DeskRail from './DeskRail.vue';
-import { listenLive } from './live.ts';
 import { useDesk } from './useDesk.ts';
+import { useStart } from './useStart.ts';
 
 const desk = useDesk();
 const queries = useQueryClient();
 const router = useRouter();
-const stage = ref<'opening' | 'unreachable' | 'first-run' | 'sign-in' | 'open'>('opening');
-const isDemo = ref(false);
-let isListening = false;
-
-function open(session: SessionView): void {
-  desk.session = session;
-  stage.value = 'open';
-  if (!isListening) listenLive(() => void queries.invalidateQueries());
-  isListening = true;
-}
+const { stage, isDemo, open, begin } = useStart();
 
 /** A new shop begins where what is missing stands. */
 function openNew(session: SessionView): void {
@@ -30,34 +22,18 @@ function openNew(session: SessionView): void {
   void router.push('/shop');
 }
 
-async function begin(): Promise<void> {
-  try {
-    const start = await callRoute('start');
-    isDemo.value = start.isDemo;
-    if (start.needsFirstRun) stage.value = 'first-run';
-    else open(await callRoute('session'));
-  } catch (error) {
-    stage.value = error instanceof CallFailed && error.problem ? 'sign-in' : 'unreachable';
-  }
-}
-
 async function signOut(): Promise<void> {
   await callRoute('signOut').catch(() => undefined);
+  await forgetWall();
   desk.session = null;
   queries.clear();
   stage.value = 'sign-in';
 }
-
-// A session that ended elsewhere leads back to the sign-in, whichever page notices.
-queries.getQueryCache().config.onError = (error) => {
-  if (error instanceof CallFailed && error.problem?.status === 401) stage.value = 'sign-in';
-};
 onMounted(begin);
 </script>
 
 <template>
-  <RouterView v-if="stage === 'open' && $route.meta['isWall']" />
-  <div v-else-if="stage === 'open'" class="desk">
+  <div v-if="stage === 'open'" class="desk">
     <DeskRail @sign-out="signOut" />
     <RouterView />
   </div>

@@ -1,9 +1,9 @@
-import { VueQueryPlugin } from '@tanstack/vue-query';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import '../theme/fonts.ts';
 import '../theme/desk.scss';
 import DeskApp from './DeskApp.vue';
+import { queryPlugin } from './queryPlugin.ts';
 import { router } from './router.ts';
 
 const dark = matchMedia('(prefers-color-scheme: dark)');
@@ -11,8 +11,4 @@ const follow = () => (document.documentElement.dataset['bsTheme'] = dark.matches
 dark.addEventListener('change', follow);
 follow();
 
-createApp(DeskApp)
-  .use(createPinia())
-  .use(VueQueryPlugin, { queryClientConfig: { defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } } })
-  .use(router)
-  .mount('#app');
+createApp(DeskApp).use(createPinia()).use(queryPlugin).use(router).mount('#app');

@@ -6,7 +6,6 @@ export const router = createRouter({
     { path: '/', redirect: '/floor' },
     { path: '/floor', name: 'floor', component: () => import('../floor/FloorPage.vue') },
     { path: '/floor/days', name: 'floor-days', component: () => import('../floor/DaysPage.vue') },
-    { path: '/wall', name: 'wall', component: () => import('../floor/WallPage.vue'), meta: { isWall: true } },
     { path: '/work', name: 'work', component: () => import('../work/WorkPage.vue') },
     { path: '/work/new', name: 'new-order', component: () => import('../work/EditOrderPage.vue') },
     { path: '/work/:order', name: 'order', component: () => import('../work/OrderPage.vue') },

@@ -187,7 +187,7 @@ const tints = computed(() => {
         <span class="ways">
           <RouterLink :to="{ name: 'floor-days' }">People by day</RouterLink>
           <RouterLink v-if="desk.may('work.see')" :to="{ name: 'day-story' }">The day’s story</RouterLink>
-          <RouterLink :to="{ name: 'wall' }">Wall</RouterLink>
+          <a href="/wall">Wall</a>
         </span>
       </div>
       <div

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { readBoard, readDay, readLanes } from '@wergon/contract/floor';
+import type { FloorJson } from '@wergon/contract/floor';
 import { accountedShare, countPresently, drawLane } from '@wergon/core/floor';
 import type { Lane } from '@wergon/core/floor';
 import { formatDay, toSeconds } from '@wergon/core/time';
@@ -9,8 +10,9 @@ import { callRoute } from '../desk/callRoute.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
 
-/** The floor of one day as it stands now: what the server sent, with open time on top. */
-export function useFloor() {
+/** The floor of one day as it stands now: what the server sent, with open time on top. Until the server answers, what
+ *  was `kept` stands there. */
+export function useFloor(kept?: FloorJson) {
   const desk = useDesk();
   const now = useNow();
   const today = computed(() => desk.zone?.dayAt(now.value) as LocalDay);
@@ -21,6 +23,8 @@ export function useFloor() {
     queryKey: ['floor', askedDay],
     queryFn: () => callRoute('floor', { query: { day: formatDay(askedDay.value) } }),
     placeholderData: keepPreviousData,
+    // Old from the beginning, so it is asked for at once; and unlike a placeholder it stays where no answer comes.
+    ...(kept ? { initialData: kept, initialDataUpdatedAt: 0 } : {}),
     // A day of a big shop is a megabyte that is read once: neither compared with the last one nor watched part by part.
     structuralSharing: false,
     shallow: true,

@@ -1,19 +1,28 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
-import Yardstick from '../compare/Yardstick.vue';
-import { sayClock } from '../desk/dates.ts';
-import { isLive } from '../desk/live.ts';
-import { useDesk } from '../desk/useDesk.ts';
+import { computed, ref, toRaw, watch } from 'vue';
+import { readInstant } from '@wergon/contract/floor';
+import type { FloorJson } from '@wergon/contract/floor';
+import Yardstick from '../../compare/Yardstick.vue';
+import { sayClock } from '../../desk/dates.ts';
+import { clockOffsetMs } from '../../desk/callRoute.ts';
+import { isLive } from '../../desk/live.ts';
+import { useDesk } from '../../desk/useDesk.ts';
 import type { TaskStanding } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import { useWall } from './useWall.ts';
+import { keepWall } from './wallStore.ts';
 
 /** The floor on a big screen: no mouse, turns by itself, read from across the hall. */
 const desk = useDesk();
-const { board, counts, now, page, pages, place, jobs, filter, isFiltered, query } = useWall();
+const props = defineProps<{ kept: FloorJson | undefined }>();
+const { board, counts, now, page, pages, place, jobs, filter, isFiltered, query } = useWall(props.kept);
 /** Since when nothing new arrives; what stands there was true then. */
-const lostAt = ref<Instant | null>(null);
+const lostAt = ref<Instant | null>(props.kept ? readInstant(props.kept.asOf) : null);
 watch(isLive, (live) => (lostAt.value = live ? null : now.value));
+watch(query.data, (floor) => {
+  const session = toRaw(desk.session);
+  if (floor && session) void keepWall({ session, floor, clockOffsetMs: clockOffsetMs.value });
+});
 const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
 const over = computed(() => jobs.value.filter(({ task }) => (task.comparison.overSeconds ?? 0) > 0).length);
 function sayLeft({ comparison }: TaskStanding): string {

@@ -1,15 +1,15 @@
-/** How often it is looked whether somebody still stands at the station, in milliseconds. */
+/** How often it is looked whether somebody still needs the page as it is, in milliseconds. */
 const LOOK_MS = 1_000;
 
-/** Has the browser keep this page's shell, so that the station opens without the server. Where that is not allowed
- *  (no secure context, a private window), the page works as long as it stays open. A new version takes over while
- *  nobody stands here: `isFree` says so. */
-export function keepShell(isFree: () => boolean): void {
+/** Has the browser keep this page's shell, so that it opens without the server. Where that is not allowed (no secure
+ *  context, a private window), the page works as long as it stays open. A new version takes over while nobody stands
+ *  here: `isFree` says so. */
+export function keepShell(page: 'station' | 'wall', isFree: () => boolean): void {
   if (!('serviceWorker' in navigator)) return;
   const workers = navigator.serviceWorker;
   // The first worker of a device takes over a page that is of its own version already.
   const isUpdate = workers.controller !== null;
-  workers.register('/station-worker.js', { scope: '/station' }).catch(() => undefined);
+  workers.register(`/${page}-worker.js`, { scope: `/${page}` }).catch(() => undefined);
   workers.addEventListener('controllerchange', () => {
     if (!isUpdate) return;
     const looking = setInterval(() => {

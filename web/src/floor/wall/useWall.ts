@@ -1,9 +1,9 @@
 import { computed, onScopeDispose, ref, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import type { FloorJson } from '@wergon/contract/floor';
 import { standingOf } from '@wergon/core/floor';
 import type { Board, Lane, TaskStanding } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
-import { useFloor } from './useFloor.ts';
+import { useFloor } from '../useFloor.ts';
 
 /** So long a page of the wall stands, in milliseconds. */
 const TURN_MS = 15_000;
@@ -32,13 +32,10 @@ const chunks = <T>(items: readonly T[], size: number): T[][] =>
 
 /** The floor for a big screen: pages that turn by themselves, filtered as its address says
  *  (`?by=people|jobs&division=…&jobType=…&rows=…`). */
-export function useWall() {
-  const floor = useFloor();
-  const route = useRoute();
-  const asked = (name: string) => {
-    const value = route.query[name];
-    return typeof value === 'string' ? value : '';
-  };
+export function useWall(kept: FloorJson | undefined) {
+  const floor = useFloor(kept);
+  const address = new URLSearchParams(location.search);
+  const asked = (name: string) => address.get(name) ?? '';
   const details = computed(
     () => new Map((floor.query.data.value?.orderDetails ?? []).map((each) => [each.order, each])),
   );

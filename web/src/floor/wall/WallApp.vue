@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { onMounted, shallowRef } from 'vue';
+import SignInPage from '../../access/SignInPage.vue';
+import { clockOffsetMs } from '../../desk/callRoute.ts';
+import { useStart } from '../../desk/useStart.ts';
+import WallPage from './WallPage.vue';
+import { findWall } from './wallStore.ts';
+import type { KeptWall } from './wallStore.ts';
+
+/** The wall is a page of its own, so that it opens without the network and shows what it knew last. */
+const RETRY_MS = 10_000;
+
+const { stage, isDemo, open, begin } = useStart();
+const kept = shallowRef<KeptWall>();
+
+async function start(): Promise<void> {
+  await begin();
+  if (stage.value !== 'unreachable') return;
+  kept.value = await findWall();
+  if (kept.value) {
+    clockOffsetMs.value = kept.value.clockOffsetMs;
+    open(kept.value.session);
+    // Nobody stands here to try again.
+  } else setTimeout(() => void start(), RETRY_MS);
+}
+onMounted(start);
+</script>
+
+<template>
+  <WallPage v-if="stage === 'open'" :kept="kept?.floor" />
+  <SignInPage v-else-if="stage === 'sign-in'" :is-demo="isDemo" @done="open" />
+  <main v-else class="wait" role="status">
+    <template v-if="stage === 'first-run'">This shop is not set up yet: open its first page.</template>
+    <template v-else>{{ stage === 'opening' ? 'Opening…' : 'The server does not answer.' }}</template>
+  </main>
+</template>
+
+<style scoped>
+.wait {
+  padding: 48px;
+  font-size: 32px;
+}
+</style>
