@@ -28,7 +28,14 @@ export {
   standardsSchema,
 } from './standard.ts';
 export type { StandardJobFields, StandardJobJson, StandardTaskFields, StandardTaskJson } from './standard.ts';
-export { lineDetailSchema, lineQuerySchema, orderSchema, preparationSchema, workSchema } from './work.ts';
+export {
+  lineDetailSchema,
+  lineQuerySchema,
+  orderSchema,
+  preparationSchema,
+  unapprovedWorkSchema,
+  workSchema,
+} from './work.ts';
 export type {
   ComparisonJson,
   LineDetail,

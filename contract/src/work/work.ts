@@ -53,6 +53,12 @@ export type OrderRow = z.output<typeof orderRow>;
 
 export const workSchema = z.strictObject({ asOf: z.string(), seq: z.number(), orders: z.array(orderRow) });
 
+/** Labor that nobody has approved yet, by order, of the days from `since` on that are not closed. */
+export const unapprovedWorkSchema = z.strictObject({
+  since: z.string(),
+  orders: z.array(z.strictObject({ order: z.string(), seconds: z.number() })),
+});
+
 const lineSchema = z.strictObject({
   technician: z.string(),
   name: z.string(),

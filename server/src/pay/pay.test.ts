@@ -85,13 +85,16 @@ test('a technician confirms his own days at a station, if the shop wants that, a
   expect(problem(await confirm(days))).toEqual([409, 'approve.changed']);
 });
 
-test('an order says how much of its labor nobody has approved', async () => {
+test('an order, and the list of orders, say how much of their labor nobody has approved', async () => {
   const unapproved = async () =>
     ((await shop.get(`/api/work/${shop.order}`, desk)).body as { order: { unapprovedSeconds: number } }).order
       .unapprovedSeconds;
+  const listed = async () => (await shop.get('/api/work/unapproved', desk)).body as object;
   expect(await unapproved()).toBe(8 * 3600);
+  expect(await listed()).toMatchObject({ orders: [{ order: shop.order, seconds: 8 * 3600 }] });
   await approve();
   expect(await unapproved()).toBe(0);
+  expect(await listed()).toMatchObject({ orders: [] });
 });
 
 test('a rate that changes the cost takes the approval with it', async () => {

@@ -27,7 +27,7 @@ import { GradeEntity } from '../people/entities.ts';
 import { CustomerEntity, ListItemEntity, ResourceEntity, UnitEntity } from '../shop/entities.ts';
 import type { Unit } from '../shop/entities.ts';
 import type { ShopFacts } from '../shop/facts.ts';
-import { unapprovedSeconds } from '../pay/unapproved.ts';
+import { unapprovedByOrder, unapprovedSeconds } from '../pay/unapproved.ts';
 import { settingsOf } from '../shop/settings.ts';
 import { mountAttachments } from './attachments.ts';
 import { mountEditing } from './editing.ts';
@@ -232,6 +232,15 @@ export function mountWork(mount: Mount, context: Context): void {
         const tasks = byOrder.get(order.id) ?? [];
         return orderRow(order, tasks, writeLabor(order, tasks, seesRates(who)).sum, now, units);
       }),
+    });
+  });
+
+  mount('unapprovedWork', async () => {
+    const known = await facts.get();
+    const { since, orders } = await readSql(database, (sql) => unapprovedByOrder(sql, known, clock.now()));
+    return ok({
+      since: formatDay(since),
+      orders: [...orders].map(([order, seconds]) => ({ order, seconds })),
     });
   });
 

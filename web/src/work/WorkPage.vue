@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref } from 'vue';
 import { callRoute } from '../desk/callRoute.ts';
-import { weekOf } from '../desk/dates.ts';
+import { sayDate, weekOf } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
@@ -20,6 +20,12 @@ const WEEKS = 7;
 const desk = useDesk();
 const now = useNow();
 const query = useQuery({ queryKey: ['work'], queryFn: () => callRoute('work'), refetchInterval: REFRESH_MS });
+/** Looked up beside the list: it takes longer, and changes when somebody approves. */
+const unapproved = useQuery({
+  queryKey: ['work', 'unapproved'],
+  queryFn: () => callRoute('unapprovedWork'),
+  staleTime: REFRESH_MS,
+});
 const search = ref('');
 const filter = ref<Filter>('floor');
 const order = ref<'over' | 'due'>('over');
@@ -90,6 +96,13 @@ const shown = computed(() => {
           a.comparison.actualSeconds / (a.comparison.estimatedSeconds || 1),
   );
 });
+const waiting = computed(() => {
+  const listed = new Set(filtered.value.map(({ id }) => id));
+  return (unapproved.data.value?.orders ?? []).reduce(
+    (sum, { order: id, seconds }) => sum + (listed.has(id) ? seconds : 0),
+    0,
+  );
+});
 const sums = computed(() => {
   const of = (figure: 'remainingSeconds' | 'estimatedSeconds') =>
     filtered.value.reduce((sum, { comparison }) => sum + comparison[figure], 0);
@@ -134,6 +147,9 @@ const sums = computed(() => {
         <span
           ><b class="figure">{{ sums.left }}</b> left of
           <span class="figure">{{ sums.estimated }}</span></span
+        >
+        <span v-if="waiting > 0" :title="`Labor since ${sayDate(unapproved.data.value?.since ?? null)}`"
+          ><b class="figure">{{ desk.hours(waiting) }}</b> not yet approved</span
         >
         <div class="choices">
           <button

@@ -19,6 +19,7 @@ import {
   standardsSchema,
   travelersBodySchema,
   travelersSchema,
+  unapprovedWorkSchema,
   workSchema,
   storyQuery,
   storySchema,
@@ -33,6 +34,13 @@ export const WORK_ROUTES = {
     caller: 'work.see',
     summary: 'All orders, actual against estimate',
     response: workSchema,
+  },
+  unapprovedWork: {
+    method: 'get',
+    path: '/api/work/unapproved',
+    caller: 'work.see',
+    summary: 'What nobody has approved yet, by order',
+    response: unapprovedWorkSchema,
   },
   preparation: {
     method: 'get',
