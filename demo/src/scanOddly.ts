@@ -72,6 +72,15 @@ const ODDITIES: readonly Oddity[] = [
     station: 'Gate',
     entries: (at) => [scan('odd-out', 'shift-out', at, 't28')],
   },
+  // Back in the evening, long after the planned end, and on nothing.
+  {
+    minute: 1080,
+    station: 'Gate',
+    entries: (at) => [
+      scan('odd-evening', 'shift-in', at, 't3'),
+      scan('odd-evening-out', 'shift-out', at + 38 * MINUTE, 't3'),
+    ],
+  },
   // A station whose clock runs five minutes ahead.
   {
     minute: 745,

@@ -255,7 +255,7 @@ test.describe('preparing the work', () => {
     await shop.openDesk(page, `/work/${shop.order.order.id}`);
     await page.getByRole('button', { name: 'Hold' }).click();
     await expect(page.getByText('Ada Lund is on this order now. Nothing stops by itself.')).toBeVisible();
-    await page.getByRole('button', { name: 'Hold and stop him' }).click();
+    await page.getByRole('button', { name: 'Hold and stop them' }).click();
     await expect(page.getByText('on hold', { exact: true })).toBeVisible();
     await expect(page.getByText('on it now')).toHaveCount(0);
   });

@@ -19,7 +19,7 @@ export const chosenAnswerSchema = z.strictObject({
 });
 export type ChosenAnswer = z.input<typeof chosenAnswerSchema>;
 /** Answers to loose ends that are alike, given together, all or none. */
-export const chosenAnswersSchema = z.strictObject({ answers: z.array(chosenAnswerSchema).min(1).max(50) });
+export const chosenAnswersSchema = z.strictObject({ answers: z.array(chosenAnswerSchema).min(1).max(200) });
 
 const lane = z.array(
   z.strictObject({ from: z.string(), to: z.string(), title: z.string(), isTorn: z.boolean() }),
@@ -42,10 +42,10 @@ export const acceptSchema = z.strictObject({
 export type Acceptance = z.input<typeof acceptSchema>;
 export const withdrawSchema = z.strictObject({ id: idText<'EntryId'>() });
 
-/** What an answer would do, before it is confirmed; costs only for whoever sees rates. */
+/** What answers or an edit would do, before it is confirmed: the days of people that it is about, and the jobs that it
+ *  touches; costs only for whoever sees rates. */
 export const effectSchema = z.strictObject({
-  day: z.string(),
-  lanes: z.array(z.strictObject({ name: z.string(), before: lane, after: lane })),
+  lanes: z.array(z.strictObject({ name: z.string(), day: z.string(), before: lane, after: lane })),
   jobs: z.array(
     z.strictObject({
       title: z.string(),
@@ -55,7 +55,7 @@ export const effectSchema = z.strictObject({
       afterCost: z.string().nullable(),
     }),
   ),
-  /** This person's loose ends of the days around. */
+  /** Loose ends of these people and the days around. */
   looseEndsBefore: z.number(),
   looseEndsAfter: z.number(),
 });
@@ -63,7 +63,7 @@ export type EffectJson = z.output<typeof effectSchema>;
 
 /** The entries that an answer made, by which it is undone. */
 export const answeredSchema = z.strictObject({ entries: z.array(z.string()) });
-export const undoSchema = z.strictObject({ entries: z.array(idText<'EntryId'>()).min(1).max(20) });
+export const undoSchema = z.strictObject({ entries: z.array(idText<'EntryId'>()).min(1).max(1000) });
 
 /** Loose ends of a stretch of days, with the names that their sentences need. */
 export const looseEndsSchema = z.strictObject({

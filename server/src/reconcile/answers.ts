@@ -14,6 +14,7 @@ import { PatternEntity } from '../people/entities.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { loadAccepted, writeDecision } from './decisions.ts';
 import type { DeskAct, Plan, Planner } from './deskAct.ts';
+import type { Scene, Spot } from './effect.ts';
 import { loadProposals } from './floorEnds.ts';
 import { findLooseEnds } from './looseEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
@@ -33,17 +34,24 @@ export const answersTo = (
     ? []
     : findLikelyAnswers(end, loadSurroundings(sql, facts, plans, end.technician, end, now));
 
-type Chosen = Call<'previewAnswer'>['body'];
+type Chosen = Call<'previewAnswer'>['body']['answers'][number];
 
 /** Answers to loose ends: what they would do, doing it, and taking it back. */
 export function mountAnswers(mount: Mount, context: Context, act: DeskAct): void {
   const { database, clock, facts, journal } = context;
   const loadPatterns = async () => patternsOf(await database.em.fork().findAll(PatternEntity));
 
-  mount('previewAnswer', async ({ body, who }) => {
-    const day = (await facts.get()).zone.dayAt(body.end.from);
-    const scene = { people: [body.end.technician], firstDay: day, lastDay: day };
-    return act.preview(who, scene, planAnswer(body, await loadPatterns()));
+  mount('previewAnswer', async ({ body: { answers }, who }) => {
+    const { zone } = await facts.get();
+    const patterns = await loadPatterns();
+    const spots = new Map(
+      answers.map(({ end: { technician, from } }) => {
+        const day = zone.dayAt(from);
+        return [`${technician} ${day}`, { technician, day }];
+      }),
+    );
+    const planner = planAll(answers.map((answer) => planAnswer(answer, patterns)));
+    return act.preview(who, sceneAround([...spots.values()]), planner, [...spots.values()]);
   });
 
   mount('answerLooseEnd', async ({ body: { answers }, who }) => {
@@ -106,6 +114,13 @@ const findByKey = (sql: Sql, facts: ShopFacts, key: Key, now: Instant): DatedLoo
       (each.target ?? null) === key.target &&
       (each.from ?? null) === key.from,
   );
+
+/** The people and the stretch of days that some of their days lie in. */
+const sceneAround = (spots: readonly Spot[]): Scene => ({
+  people: [...new Set(spots.map(({ technician }) => technician))],
+  firstDay: Math.min(...spots.map(({ day }) => day)) as LocalDay,
+  lastDay: Math.max(...spots.map(({ day }) => day)) as LocalDay,
+});
 
 /** Several plans as one: what refuses one of them refuses all. */
 const planAll =

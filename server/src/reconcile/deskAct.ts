@@ -16,7 +16,7 @@ import type { FieldError, Incoming, Outcome } from '../ledger/incoming.ts';
 import { readBatch } from '../ledger/readBatch.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { look, writeEffect } from './effect.ts';
-import type { Scene } from './effect.ts';
+import type { Scene, Spot } from './effect.ts';
 
 /** What somebody at the desk is about to do to the journal: one group of changes, all or none. */
 export type Plan = Scene & { readonly changes: readonly Change[] };
@@ -61,8 +61,13 @@ export function createDeskAct({ clock, journal, facts }: Context) {
   }
 
   return {
-    /** What an act would do; nothing is recorded. */
-    preview: async (who: Who, scene: Scene, planner: Planner): Answer<EffectJson> => {
+    /** What an act would do; nothing is recorded. Shown are the days at `spots`, else each person's first. */
+    preview: async (
+      who: Who,
+      scene: Scene,
+      planner: Planner,
+      spots: readonly Spot[] = scene.people.map((technician) => ({ technician, day: scene.firstDay })),
+    ): Answer<EffectJson> => {
       if (who.kind !== 'desk') return refuse('access.not_signed_in');
       const known = await facts.get();
       const { kept, decide } = planWithin(planner, who.user, 'tried out');
@@ -72,7 +77,7 @@ export function createDeskAct({ clock, journal, facts }: Context) {
         (sql) => look(sql, known, scene, clock.now()),
       );
       const refusal = kept.refusal ?? refusalOf(outcomes);
-      return refusal ?? ok(writeEffect(known, scene, before, after, who.rights.has('rates.see')));
+      return refusal ?? ok(writeEffect(known, spots, before, after, who.rights.has('rates.see')));
     },
     /** Does it; the ids of what was recorded take it back. */
     record: async (who: Who, planner: Planner, why: string): Answer<{ entries: string[] }> => {

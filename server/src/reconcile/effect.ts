@@ -17,6 +17,8 @@ export type Scene = {
   readonly firstDay: LocalDay;
   readonly lastDay: LocalDay;
 };
+/** A person's day, of which the tape is shown before and after. */
+export type Spot = { readonly technician: TechnicianId; readonly day: LocalDay };
 
 type Seen = {
   readonly lanes: ReadonlyMap<TechnicianId, readonly Stint[]>;
@@ -48,16 +50,16 @@ export function look(sql: Sql, facts: ShopFacts, { people, firstDay, lastDay }: 
 /** What an act would change, from how it is before and after it. */
 export const writeEffect = (
   facts: ShopFacts,
-  { people, firstDay }: Scene,
+  spots: readonly Spot[],
   before: Seen,
   after: Seen,
   seesRates: boolean,
 ): EffectJson => ({
-  day: formatDay(firstDay),
-  lanes: people.map((technician) => ({
+  lanes: spots.map(({ technician, day }) => ({
     name: facts.technicians.get(technician)?.name ?? technician,
-    before: writeLane(facts, before.lanes.get(technician) ?? []),
-    after: writeLane(facts, after.lanes.get(technician) ?? []),
+    day: formatDay(day),
+    before: writeLane(facts, before.lanes.get(technician) ?? [], day),
+    after: writeLane(facts, after.lanes.get(technician) ?? [], day),
   })),
   jobs: writeJobs(facts, before.lines, after.lines, seesRates),
   looseEndsBefore: before.looseEnds,
@@ -71,13 +73,23 @@ export function titleOf(facts: ShopFacts, target: LaborLine['target']): string {
   return task ? `${order?.number ?? ''} ${task.title}` : (facts.activities.get(target)?.title ?? '');
 }
 
-const writeLane = (facts: ShopFacts, stints: readonly Stint[]): EffectJson['lanes'][number]['before'] =>
-  stints.map(({ from, to, running, capped }) => ({
-    from: formatInstant(from),
-    to: formatInstant(to),
-    title: running.map(({ target }) => titleOf(facts, target)).join(' and '),
-    isTorn: capped,
-  }));
+/** What began on a day, or reaches into it; a night shift is seen to its end. */
+const writeLane = (
+  facts: ShopFacts,
+  stints: readonly Stint[],
+  day: LocalDay,
+): EffectJson['lanes'][number]['before'] => {
+  const from = facts.zone.startOf(day);
+  const to = facts.zone.startOf((day + 2) as LocalDay);
+  return stints
+    .filter((stint) => stint.to > from && stint.from < to)
+    .map(({ from, to, running, capped }) => ({
+      from: formatInstant(from),
+      to: formatInstant(to),
+      title: running.map(({ target }) => titleOf(facts, target)).join(' and '),
+      isTorn: capped,
+    }));
+};
 
 /** The tasks and activities whose hours or cost an answer would change. */
 function writeJobs(

@@ -39,7 +39,7 @@ const chosen = async (place = 0) => {
 test('a forgotten stop is offered its planned end, and what that would do is shown before it is done', async () => {
   const answer = await chosen();
   expect(answer).toMatchObject({ reason: 'planned-end' });
-  const { status, body } = await post('/api/reconcile/preview', answer);
+  const { status, body } = await post('/api/reconcile/preview', { answers: [answer] });
   expect(status).toBe(200);
   const effect = body as EffectJson;
   expect(effect.lanes[0]?.before).toMatchObject([{ title: '1001 Strip', isTorn: true }]);
@@ -59,7 +59,7 @@ test('a forgotten stop is offered its planned end, and what that would do is sho
 
 test('what was shown is what then happens, and undoing gives what was there', async () => {
   const answer = await chosen();
-  const effect = (await post('/api/reconcile/preview', answer)).body as EffectJson;
+  const effect = (await post('/api/reconcile/preview', { answers: [answer] })).body as EffectJson;
   const { entries } = (await post('/api/reconcile/answer', { answers: [answer] })).body as {
     entries: string[];
   };
@@ -126,7 +126,7 @@ test('whoever does not see rates sees hours, and no cost that would tell a wage'
   await post('/api/users', fields);
   const answer = await chosen();
   desk = await signIn('mik');
-  const effect = (await post('/api/reconcile/preview', answer)).body as EffectJson;
+  const effect = (await post('/api/reconcile/preview', { answers: [answer] })).body as EffectJson;
   expect(effect.jobs[0]).toMatchObject({ beforeSeconds: 12 * 3600, beforeCost: null, afterCost: null });
 });
 

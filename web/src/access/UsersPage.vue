@@ -140,7 +140,7 @@ async function save(): Promise<void> {
           </select></label
         >
         <label
-          >On the floor he is
+          >On the floor this is
           <select v-model="edited.technician" class="form-select">
             <option :value="null">nobody</option>
             <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
@@ -153,7 +153,7 @@ async function save(): Promise<void> {
             :value="edited.departments?.[0] ?? ''"
             @change="setDepartment(($event.target as HTMLSelectElement).value)"
           >
-            <option value="">{{ edited.role === 'lead' ? 'his own crew' : 'everybody' }}</option>
+            <option value="">{{ edited.role === 'lead' ? 'their own crew' : 'everybody' }}</option>
             <option v-for="name in departments" :key="name" :value="name">{{ name }}</option>
           </select></label
         >

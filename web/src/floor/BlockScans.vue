@@ -74,7 +74,7 @@ const work = computed(() =>
         v-if="desk.may('reconcile.see')"
         class="btn btn-quiet btn-sm"
         :to="{ name: 'person-day', params: { technician, day } }"
-        >{{ desk.may('ledger.correct') ? 'Put it right on the tape' : 'His day' }}</RouterLink
+        >{{ desk.may('ledger.correct') ? 'Put it right on the tape' : 'The whole day' }}</RouterLink
       >
       <button type="button" class="btn btn-quiet btn-sm" @click="$emit('close')">Close</button>
     </p>

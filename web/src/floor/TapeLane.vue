@@ -6,6 +6,7 @@ import type { Instant } from '@wergon/core/time';
 import Yardstick from '../compare/Yardstick.vue';
 import { sayClock } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
+import { labelFits } from './labelFits.ts';
 import type { TapeScale } from './tapeScale.ts';
 
 const props = defineProps<{
@@ -25,9 +26,6 @@ const props = defineProps<{
 const emit = defineEmits<{ open: [from: Instant] }>();
 const pointed = defineModel<string | null>('pointed', { required: true });
 const desk = useDesk();
-
-const LETTER_WIDTH = 8.6;
-const LABEL_PADDING = 14;
 
 const orderOf = (block: Block) => {
   if (block.kind !== 'work') return undefined;
@@ -58,7 +56,7 @@ const blocks = computed(() =>
       isTorn: block.kind === 'work' && block.isTorn,
       order,
       tint: order ? `var(--job-${props.tints.get(order.id) ?? 0})` : 'var(--indirect)',
-      label: label !== '' && share * props.width >= label.length * LETTER_WIDTH + LABEL_PADDING ? label : '',
+      label: labelFits(label, share * props.width) ? label : '',
       words: `${label} ${titles}, ${sayClock(zone, block.from)} to ${sayClock(zone, block.to)}`.trim(),
       style: { left: `${left * 100}%`, width: `${share * 100}%` },
     };

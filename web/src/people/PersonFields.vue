@@ -85,7 +85,7 @@ const save = () =>
           <option value="de">Deutsch</option>
         </select>
       </FormField>
-      <label class="check"><input v-model="form.fields.value.isLead" type="checkbox" /> leads his crew</label>
+      <label class="check"><input v-model="form.fields.value.isLead" type="checkbox" /> leads a crew</label>
       <FormField v-slot="{ id }" label="Grade" :error="form.errors.value['grade']">
         <select :id="id" v-model="form.fields.value.grade" class="form-select">
           <option value="">none</option>

@@ -1,57 +1,76 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { readDay, readInstant } from '@wergon/contract/floor';
 import type { EffectJson } from '@wergon/contract/reconcile';
 import type { LocalDay } from '@wergon/core/time';
+import { sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
+import { labelFits } from '../floor/labelFits.ts';
+import { useElementWidth } from '../floor/useElementWidth.ts';
 
+/** The tapes before and after, each pair on one scale, and what happens to the jobs. */
 const props = defineProps<{ effect: EffectJson }>();
 const desk = useDesk();
+const list = ref<HTMLElement>();
+const width = useElementWidth(list);
 
 const HOUR = 3600;
-/** The stretch of hours that both lanes share: what either of them needs, and an hour around it. */
-const span = computed(() => {
-  const { lanes: own, day } = props.effect;
+/** Room of a lane's name, in pixels. */
+const NAME = 190;
+type Lane = EffectJson['lanes'][number];
+/** The stretch of hours that both tapes of a lane share: what either of them needs, and an hour around it. */
+function spanOf({ day, before, after }: Lane) {
   const start = desk.zone?.startOf(readDay(day)) ?? 0;
   const next = desk.zone?.startOf((readDay(day) + 1) as LocalDay) ?? start + 24 * HOUR;
-  const all = own.flatMap(({ before, after }) => [...before, ...after]);
+  const all = [...before, ...after];
   const from = Math.min(...all.map((each) => readInstant(each.from)), next);
   const to = Math.max(...all.map((each) => readInstant(each.to)), start);
   return { from: Math.max(start, from - HOUR), to: Math.min(next + 6 * HOUR, to + HOUR) };
-});
+}
+const who = ({ name, day }: Lane) => {
+  const days = new Set(props.effect.lanes.map((lane) => lane.day));
+  return [
+    ...(props.effect.lanes.length > 1 ? [name] : []),
+    ...(days.size > 1 ? [sayDate(day).slice(4)] : []),
+  ].join(', ');
+};
 const lanes = computed(() =>
-  props.effect.lanes.flatMap((lane) =>
-    (['before', 'after'] as const).map((name) => ({
-      key: `${lane.name} ${name}`,
-      name: props.effect.lanes.length > 1 ? `${lane.name} ${name}` : name,
+  props.effect.lanes.flatMap((lane, i) => {
+    const { from, to } = spanOf(lane);
+    const keyOf = (block: Lane['before'][number]) => `${block.from} ${block.to} ${block.title}`;
+    const [was, is] = [lane.before, lane.after].map((blocks) => new Set(blocks.map(keyOf)));
+    return (['before', 'after'] as const).map((name) => ({
+      key: `${i} ${name}`,
+      name: name === 'before' ? `${who(lane)} before`.trim() : 'after',
       blocks: lane[name].flatMap((block) => {
-        const { from, to } = span.value;
-        const left = (readInstant(block.from) - from) / (to - from);
-        const right = (readInstant(block.to) - from) / (to - from);
-        return left >= 1 || right <= 0
+        const left = Math.max(0, (readInstant(block.from) - from) / (to - from));
+        const share = Math.min(1, (readInstant(block.to) - from) / (to - from)) - left;
+        return left >= 1 || share <= 0
           ? []
           : {
               ...block,
-              style: {
-                left: `${Math.max(0, left) * 100}%`,
-                width: `${(Math.min(1, right) - Math.max(0, left)) * 100}%`,
-              },
+              isChanged: !(name === 'before' ? is : was)?.has(keyOf(block)),
+              label: labelFits(block.title, share * (width.value - NAME)) ? block.title : '',
+              style: { left: `${left * 100}%`, width: `${share * 100}%` },
             };
       }),
-    })),
-  ),
+    }));
+  }),
 );
 const jobs = computed(() =>
   props.effect.jobs.map((job) => ({
     title: job.title,
     hours: `${desk.hours(job.beforeSeconds)} becomes ${desk.hours(job.afterSeconds)}`,
-    cost: job.beforeCost === null ? '' : `${job.beforeCost} becomes ${job.afterCost ?? ''}`,
+    cost:
+      job.beforeCost === null
+        ? ''
+        : `${desk.money(job.beforeCost)} becomes ${desk.money(job.afterCost ?? '0')}`,
   })),
 );
 </script>
 
 <template>
-  <div class="effect">
+  <div ref="list" class="effect">
     <div v-for="lane in lanes" :key="lane.key" class="lane">
       <span class="name">{{ lane.name }}</span>
       <div class="tape">
@@ -59,19 +78,21 @@ const jobs = computed(() =>
           v-for="(block, i) in lane.blocks"
           :key="i"
           :style="block.style"
-          :class="{ torn: block.isTorn }"
+          :class="{ torn: block.isTorn, changed: block.isChanged }"
           :title="block.title"
-          >{{ block.title }}</i
+          >{{ block.label }}</i
         >
       </div>
     </div>
+    <p v-if="jobs.length > 0" class="quiet">Of the tapes shown, on</p>
     <p v-for="job in jobs" :key="job.title">
       <b>{{ job.title }}</b> <span class="figure">{{ job.hours }}</span>
       <span v-if="job.cost" class="figure quiet"> · {{ job.cost }}</span>
     </p>
     <p v-if="jobs.length === 0" class="quiet">No hours change.</p>
     <p class="quiet">
-      Loose ends of this person around that day: <b class="figure">{{ effect.looseEndsBefore }}</b> now,
+      Loose ends around {{ effect.lanes.length === 1 ? 'that day' : 'those days' }}:
+      <b class="figure">{{ effect.looseEndsBefore }}</b> now,
       <b class="figure">{{ effect.looseEndsAfter }}</b> after it.
     </p>
   </div>
@@ -83,13 +104,16 @@ const jobs = computed(() =>
 }
 .lane {
   display: grid;
-  grid-template-columns: minmax(60px, max-content) 1fr;
+  grid-template-columns: 190px minmax(0, 1fr);
   align-items: center;
   margin-bottom: 4px;
 }
 .name {
+  overflow: hidden;
   color: var(--ink-2);
   font-size: 13px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .tape {
   position: relative;
@@ -110,6 +134,11 @@ i {
   font-style: normal;
   line-height: 18px;
   white-space: nowrap;
+}
+.changed {
+  background: var(--action);
+  border-left-color: var(--action);
+  color: var(--action-ink);
 }
 .torn {
   clip-path: polygon(0 0, 100% 0, calc(100% - 8px) 25%, 100% 50%, calc(100% - 8px) 75%, 100% 100%, 0 100%);

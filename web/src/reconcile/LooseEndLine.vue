@@ -41,7 +41,7 @@ const chosen = computed((): ChosenAnswer | undefined => {
 });
 const effect = useQuery({
   queryKey: ['reconcile', 'effect', chosen],
-  queryFn: () => callRoute('previewAnswer', { body: chosen.value as ChosenAnswer }),
+  queryFn: () => callRoute('previewAnswer', { body: { answers: chosen.value ? [chosen.value] : [] } }),
   enabled: computed(() => props.isOpen && canAnswer.value && chosen.value !== undefined),
   retry: false,
 });

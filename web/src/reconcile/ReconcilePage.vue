@@ -12,7 +12,7 @@ import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
 import AlikeLine from './AlikeLine.vue';
-import { queueOf } from './alike.ts';
+import { findAlike, queueOf } from './alike.ts';
 import LooseEndLine from './LooseEndLine.vue';
 import OutsidePlanLine from './OutsidePlanLine.vue';
 import ReconcileWays from './ReconcileWays.vue';
@@ -57,25 +57,19 @@ const writeKey = ({ kind, technician, targetId: target, from, day }: LooseEnd) =
   from,
   day,
 });
-/** Every one of them with its own likeliest answer, all or none. */
-function answerAlike(ends: readonly LooseEnd[], words: string): void {
-  const chosen = ends.flatMap(
-    ({ kind, technician, targetId: target, from, answers: [first] }): ChosenAnswer[] =>
-      first && technician !== null && from !== null
-        ? [{ end: { kind, technician, target, from }, ...first }]
-        : [],
-  );
-  void answer(chosen, `${chosen.length} alike, ${words}`);
-}
 const keyOf = ({ kind, technician, targetId, from, day }: LooseEndsJson['looseEnds'][number]) =>
   [kind, technician, targetId, from, day].join(' ');
 const all = computed(() => query.data.value?.looseEnds ?? []);
-const days = computed(() => {
+const found = computed(() => {
   const wanted = search.value.trim().toLowerCase();
+  return all.value.filter(({ name, target, kind }) =>
+    `${name ?? ''} ${target ?? ''} ${kind}`.toLowerCase().includes(wanted),
+  );
+});
+const alike = computed(() => findAlike(found.value));
+const days = computed(() => {
   const groups = new Map<string, typeof all.value>();
-  for (const end of all.value)
-    if (`${end.name ?? ''} ${end.target ?? ''} ${end.kind}`.toLowerCase().includes(wanted))
-      groups.set(end.day, [...(groups.get(end.day) ?? []), end]);
+  for (const end of found.value) groups.set(end.day, [...(groups.get(end.day) ?? []), end]);
   return [...groups].map(([day, ends]) => ({
     day,
     ends,
@@ -135,7 +129,23 @@ const bars = computed(() =>
         {{ made.at(-1)?.words }}, done.
         <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="undo">Undo</button>
       </p>
+      <p v-if="found.length < all.length" class="none" role="status">
+        {{ found.length }} of {{ all.length }} match “{{ search }}”.
+        <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
+      </p>
       <p v-if="all.length === 0" class="none">Nothing to decide in these days: every scan adds up.</p>
+      <section v-if="alike.length > 0 && desk.may('ledger.correct')" aria-label="Alike">
+        <h2>Alike <span>answered together, each with its own time</span></h2>
+        <ul>
+          <AlikeLine
+            v-for="ends in alike"
+            :key="`${ends[0]?.kind} ${ends[0]?.answers[0]?.reason}`"
+            :ends="ends"
+            :is-busy="isBusy"
+            @answer="answer"
+          />
+        </ul>
+      </section>
       <section v-for="{ day, ends, lines, age } in days" :key="day">
         <h2>
           {{ sayDate(day) }}
@@ -156,14 +166,8 @@ const bars = computed(() =>
               @answer="(chosen, words) => answerAndGoOn([chosen], words)"
               @accept="accept"
             />
-            <AlikeLine
-              v-else-if="line.kind === 'alike' && desk.may('ledger.correct')"
-              :ends="line.ends"
-              :is-busy="isBusy"
-              @answer="answerAlike"
-            />
             <OutsidePlanLine
-              v-else-if="line.kind === 'outside-plan'"
+              v-else
               :ends="line.ends"
               :is-busy="isBusy"
               @accept="(ends, reason) => accept({ ends: ends.map(writeKey), reason })"

@@ -1,4 +1,4 @@
-import { queueOf } from './alike.ts';
+import { findAlike, likeliestAnswers, queueOf } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 
 const end = (
@@ -27,6 +27,8 @@ const say = (ends: readonly LooseEndJson[]) =>
       ? line.end.technician
       : `${line.kind}: ${line.ends.map(({ technician }) => technician).join('+')}`,
   );
+const together = (ends: readonly LooseEndJson[]) =>
+  findAlike(ends).map((alike) => alike.map(({ technician }) => technician).join('+'));
 
 test.each([
   [[end('ada', 'gap'), end('bo', 'gap')], ['ada', 'bo'], 'each is a line of its own'],
@@ -37,16 +39,35 @@ test.each([
       end('ada', 'gap', { isOutsidePlan: true }),
     ],
     ['outside-plan: ada+ada', 'bo'],
-    'gaps of a person outside his planned time are one line',
-  ],
-  [
-    [end('ada', 'forgotten-stop', planned), end('bo', 'forgotten-stop', planned)],
-    ['alike: ada+bo', 'ada', 'bo'],
-    'several of one kind with one likeliest answer can be answered together',
-  ],
-  [
-    [end('ada', 'forgotten-stop', planned), end('bo', 'forgotten-shift-out', planned)],
-    ['ada', 'bo'],
-    'not of different kinds',
+    'gaps of a person outside the planned time are one line',
   ],
 ])('%# gives %j: %s', (ends, lines) => expect(say(ends)).toEqual(lines));
+
+const stop = (technician: string, more: Partial<LooseEndJson> = {}) =>
+  end(technician, 'forgotten-stop', { ...planned, ...more });
+test.each([
+  [[stop('ada'), stop('bo')], ['ada+bo'], 'several of one kind with one likeliest answer'],
+  [[stop('ada'), stop('bo', { day: '2026-03-04' })], ['ada+bo'], 'of different days as well'],
+  [[stop('ada'), end('bo', 'forgotten-shift-out', planned)], [], 'not those of different kinds'],
+  [
+    [stop('ada'), stop('bo', { answers: [{ reason: 'last-scan', at: null }] })],
+    [],
+    'nor of different answers',
+  ],
+  [[stop('ada'), stop('bo', { isOutsidePlan: true })], [], 'nor what lies outside the plan'],
+])('%# can be answered together as %j: %s', (ends, groups) => expect(together(ends)).toEqual(groups));
+
+test('each of those answered together gets its own likeliest answer; what is about nobody gets none', () => {
+  const at = (hour: number) => ({
+    answers: [{ reason: 'planned-end' as const, at: `2026-03-03T${hour}:00:00Z` }],
+  });
+  const answers = likeliestAnswers([
+    stop('ada', at(15)),
+    stop('bo', at(16)),
+    stop('cy', { technician: null }),
+  ]);
+  expect(answers.map((each) => [each.end.technician, each.at])).toEqual([
+    ['ada', '2026-03-03T15:00:00Z'],
+    ['bo', '2026-03-03T16:00:00Z'],
+  ]);
+});

@@ -1,13 +1,11 @@
-import type { LooseEndsJson } from '@wergon/contract/reconcile';
+import type { ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
 
 export type LooseEndJson = LooseEndsJson['looseEnds'][number];
 
-/** One line of the queue: a loose end, gaps of one person outside his planned time told together, or, before them,
- *  several ends of one kind that have the same likeliest answer. */
+/** One line of the queue: a loose end, or gaps of one person outside the planned time told together. */
 export type QueueLine =
   | { readonly kind: 'one'; readonly end: LooseEndJson }
-  | { readonly kind: 'outside-plan'; readonly ends: readonly LooseEndJson[] }
-  | { readonly kind: 'alike'; readonly ends: readonly LooseEndJson[] };
+  | { readonly kind: 'outside-plan'; readonly ends: readonly LooseEndJson[] };
 
 /** The lines of one day's loose ends, in the order given. */
 export function queueOf(ends: readonly LooseEndJson[]): readonly QueueLine[] {
@@ -26,11 +24,11 @@ export function queueOf(ends: readonly LooseEndJson[]): readonly QueueLine[] {
       lines.push({ kind: 'outside-plan', ends: first });
     }
   }
-  return [...findAlike(ends).map((alike): QueueLine => ({ kind: 'alike', ends: alike })), ...lines];
+  return lines;
 }
 
 /** Ends of one kind whose likeliest answer has the same reason, where there are several. */
-function findAlike(ends: readonly LooseEndJson[]): readonly (readonly LooseEndJson[])[] {
+export function findAlike(ends: readonly LooseEndJson[]): readonly (readonly LooseEndJson[])[] {
   const groups = new Map<string, LooseEndJson[]>();
   for (const end of ends) {
     const [first] = end.answers;
@@ -38,5 +36,13 @@ function findAlike(ends: readonly LooseEndJson[]): readonly (readonly LooseEndJs
     const key = `${end.kind} ${first.reason}`;
     groups.set(key, [...(groups.get(key) ?? []), end]);
   }
-  return [...groups.values()].filter(({ length }) => length > 1);
+  return [...groups.values()].filter(({ length }) => length > 1).sort((a, b) => b.length - a.length);
 }
+
+/** Each end with its own likeliest answer. */
+export const likeliestAnswers = (ends: readonly LooseEndJson[]): ChosenAnswer[] =>
+  ends.flatMap(({ kind, technician, targetId: target, from, answers: [first] }): ChosenAnswer[] =>
+    first && technician !== null && from !== null
+      ? [{ end: { kind, technician, target, from }, ...first }]
+      : [],
+  );

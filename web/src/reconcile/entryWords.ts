@@ -25,7 +25,7 @@ const WORDS: Readonly<Record<string, string>> = {
   withdraw: 'acceptance withdrawn',
   approve: 'approved',
   unapprove: 'approval taken back',
-  confirm: 'confirmed by himself',
+  confirm: 'confirmed in person',
   close: 'pay period closed',
   reopen: 'pay period reopened',
 };

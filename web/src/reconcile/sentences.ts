@@ -39,7 +39,9 @@ const SENTENCES: Readonly<Record<LooseEndKind, (end: LooseEnd, words: Words) => 
 
 export const sayLooseEnd = (end: LooseEnd, words: Words): string => {
   const sentence = SENTENCES[end.kind](end, words);
-  return end.proposed === null ? sentence : `${sentence} He says it ended at ${words.clock(end.proposed)}.`;
+  return end.proposed === null
+    ? sentence
+    : `${sentence} Said at the station: it ended at ${words.clock(end.proposed)}.`;
 };
 
 /** What is odd about badges; it proves nothing. */
@@ -50,7 +52,7 @@ export const sayHint = ({ kind, names, stations, count }: LooseEndsJson['hints']
 
 /** What a likely answer says, on its button. */
 const ANSWERS: Readonly<Record<AnswerReason, string>> = {
-  'own-word': 'He says it ended',
+  'own-word': 'As said at the station,',
   'planned-end': 'Planned end',
   'planned-start': 'Planned start',
   'last-scan': 'Last scan',

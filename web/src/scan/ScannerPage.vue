@@ -55,7 +55,7 @@ const meaning = computed((): string => {
     badges.some(({ code, revokedAt }) => code === foreign && revokedAt === null),
   );
   return owner
-    ? `a card of ${owner.name}: it would open the station as his badge`
+    ? `a card of ${owner.name}: it would open the station as that badge does`
     : 'no code of ours, and nobody’s card';
 });
 const shown = (name: string) => (name === ' ' ? 'space' : name);

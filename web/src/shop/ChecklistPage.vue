@@ -62,7 +62,7 @@ const FIRST_STEPS: readonly {
   readonly word: string;
   readonly to: string;
 }[] = [
-  { kinds: ['no-people'], word: 'Add a person; a badge is made with him', to: '/shop/people' },
+  { kinds: ['no-people'], word: 'Add a person; a badge comes with it', to: '/shop/people' },
   { kinds: ['no-grade'], word: 'Add a grade with its standard rate', to: '/shop/lists' },
   { kinds: ['no-order'], word: 'Make a work order and release it', to: '/work/new' },
   { kinds: ['no-station'], word: 'Add a station and pair a device with it', to: '/shop/stations' },

@@ -12,7 +12,7 @@ const isAbove = ({ costDifference }: ComparisonJson) => costDifference !== null 
     <span
       v-if="comparison.actualCost === null"
       class="private"
-      title="All labor here is one person's: its cost would be his wage"
+      title="All labor here is one person's: its cost would be a wage"
       >private</span
     >
     <b v-else :class="{ attention: hasEstimate && isAbove(comparison) }">{{

@@ -93,10 +93,10 @@ async function copy(): Promise<void> {
         now. Nothing stops by itself.
       </p>
       <BButton variant="primary" :disabled="isBusy" @click="go(wanted, { stopsPeople: true })"
-        >{{ wordFor(wanted) }} and stop {{ order.peopleOn.length === 1 ? 'him' : 'them' }}</BButton
+        >{{ wordFor(wanted) }} and stop them</BButton
       >
       <button type="button" class="btn btn-quiet" :disabled="isBusy" @click="go(wanted)">
-        {{ wordFor(wanted) }}, leave {{ order.peopleOn.length === 1 ? 'him' : 'them' }} on it
+        {{ wordFor(wanted) }}, leave them on it
       </button>
       <button type="button" class="btn btn-quiet" @click="asks = null">Not now</button>
     </div>

@@ -152,17 +152,6 @@ const sums = computed(() => {
           ><b class="figure">{{ desk.hours(waiting) }}</b> not yet approved</span
         >
         <div class="choices">
-          <button
-            type="button"
-            class="btn btn-quiet"
-            :aria-pressed="order === 'over'"
-            @click="order = 'over'"
-          >
-            Most over first
-          </button>
-          <button type="button" class="btn btn-quiet" :aria-pressed="order === 'due'" @click="order = 'due'">
-            Due first
-          </button>
           <label class="visually-hidden" for="state-filter">Which orders</label>
           <select id="state-filter" v-model="filter" class="form-select">
             <option v-for="({ word }, key) in FILTERS" :key="key" :value="key">{{ word }}</option>
@@ -184,6 +173,19 @@ const sums = computed(() => {
             <option v-for="value in valuesOf(field)" :key="value" :value="value">{{ value }}</option>
           </select>
         </template>
+        <span class="choices">
+          <button
+            type="button"
+            class="btn btn-quiet"
+            :aria-pressed="order === 'over'"
+            @click="order = 'over'"
+          >
+            Most over first
+          </button>
+          <button type="button" class="btn btn-quiet" :aria-pressed="order === 'due'" @click="order = 'due'">
+            Due first
+          </button>
+        </span>
         <span v-if="isNarrowed" role="status">
           {{ shown.length }} of {{ stateCount }} orders {{ search ? `match “${search}”` : 'shown' }}.
           <button type="button" class="btn btn-quiet btn-sm" @click="showAll">Show all</button>

@@ -6,7 +6,6 @@ import {
   answeredSchema,
   approvalsSchema,
   approveSchema,
-  chosenAnswerSchema,
   chosenAnswersSchema,
   draftsSchema,
   effectSchema,
@@ -47,8 +46,8 @@ export const RECONCILE_ROUTES = {
     method: 'post',
     path: '/api/reconcile/preview',
     caller: 'ledger.correct',
-    summary: 'What a likely answer to a loose end would do; nothing is recorded',
-    body: chosenAnswerSchema,
+    summary: 'What likely answers to loose ends would do; nothing is recorded',
+    body: chosenAnswersSchema,
     response: effectSchema,
   },
   answerLooseEnd: {

@@ -25,7 +25,7 @@ const words = computed(() => {
   if (state === 'approved') return `approved, ${by ?? ''}`;
   if (state === 'changed') return 'changed since';
   if (looseEnds > 0) return `${looseEnds} loose ${looseEnds === 1 ? 'end' : 'ends'}`;
-  return isConfirmed ? 'confirmed by himself' : '';
+  return isConfirmed ? 'confirmed in person' : '';
 });
 const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
 </script>

@@ -171,7 +171,7 @@ const REFUSALS = {
                 :disabled="isBusy"
                 @click="approve(toApprove([person], () => true))"
               >
-                Approve all of his
+                Approve the week
               </button>
             </td>
           </tr>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, Span, Zone } from '@wergon/core/time';
 import { sayClock } from '../../desk/dates.ts';
+import { labelFits } from '../../floor/labelFits.ts';
 import type { TapeScale } from '../../floor/tapeScale.ts';
 import { useElementWidth } from '../../floor/useElementWidth.ts';
 import { snapEdge } from './snap.ts';
@@ -43,11 +44,9 @@ const STEPS: Readonly<Record<string, number>> = {
 const width = useElementWidth(tape);
 const percent = (share: number) => `${share * 100}%`;
 /** A label is drawn only where it fits whole; the block says it in any case when it is pointed at. */
-const LETTER_WIDTH = 7.8;
-const LABEL_PADDING = 20;
 function labelOf({ from, to }: Span, title: string): string {
   const share = Math.min(1, props.scale.place(to)) - Math.max(0, props.scale.place(from));
-  return share * width.value >= title.length * LETTER_WIDTH + LABEL_PADDING ? title : '';
+  return labelFits(title, share * width.value) ? title : '';
 }
 const titleOf = (block: TapeBlock) => block.stint.running.map(({ title }) => title).join(' and ');
 function placed({ from, to }: Span) {

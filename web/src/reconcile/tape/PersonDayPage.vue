@@ -123,7 +123,7 @@ function add(): void {
         >
         <span v-if="planned">planned {{ clock(planned.from) }} to {{ clock(planned.to) }}</span>
         <span v-else>nothing planned</span>
-        <RouterLink :to="{ name: 'week', params: { technician, day } }">his week</RouterLink>
+        <RouterLink :to="{ name: 'week', params: { technician, day } }">the week</RouterLink>
       </p>
       <p v-if="told.isClosed" class="note">
         This day lies in a closed pay period: it can be read, not changed.
@@ -230,7 +230,7 @@ function add(): void {
               <td>{{ each.workType }}</td>
               <td class="acts-cell">
                 <RouterLink :to="{ name: 'week', params: { technician, day } }" class="btn btn-quiet btn-sm"
-                  >In his week</RouterLink
+                  >In the week</RouterLink
                 >
               </td>
             </tr>

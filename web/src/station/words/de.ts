@@ -95,7 +95,7 @@ export const de: Words = {
             question.forgotten === 'forgotten-stop'
               ? `Um ${names.clock(question.from)} begonnen und nie beendet. Wann war Schluss?`
               : `Um ${names.clock(question.from)} gekommen und nie gegangen. Wann bist du gegangen?`,
-          help: 'Der Meister entscheidet; das hilft ihm. Zeit tippen, etwa 15:30.',
+          help: 'Der Meister entscheidet; das hilft dabei. Zeit tippen, etwa 15:30.',
         };
       case 'pin':
         return question.isChecking

@@ -78,7 +78,7 @@ export const en: Words = {
             : 'It would stand beside the job, outside the comparison.',
         };
       case 'override':
-        return { headline: 'A lead can let it through', help: 'His badge does it, and it is recorded.' };
+        return { headline: 'A lead can let it through', help: 'A lead’s badge does it, and it is recorded.' };
       case 'earlier':
         return {
           headline: 'How many minutes ago?',
@@ -92,7 +92,7 @@ export const en: Words = {
             question.forgotten === 'forgotten-stop'
               ? `You started at ${names.clock(question.from)} and never stopped. When did you?`
               : `You signed in at ${names.clock(question.from)} and never out. When did you go?`,
-          help: 'The supervisor decides; this helps him. Key a time such as 15:30.',
+          help: 'The supervisor decides; this helps. Key a time such as 15:30.',
         };
       case 'pin':
         return question.isChecking
@@ -161,7 +161,7 @@ export const en: Words = {
     }),
     'station.not_a_lead': () => ({
       headline: 'Only a lead can do this',
-      help: 'Ask your lead to scan his badge.',
+      help: 'Ask your lead to scan a badge.',
     }),
     'station.no_crew': () => ({
       headline: 'Nobody to sign on or off',
