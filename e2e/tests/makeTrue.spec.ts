@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { atWallClock, createZone, formatDay, formatInstant, toInstant } from '@wergon/core/time';
+import { atWallClock, createZone, formatDay, formatInstant, toInstant, weekdayOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { createCaller, openShop } from '../shop.ts';
 import type { Shop } from '../shop.ts';
@@ -204,7 +204,51 @@ test.describe('a day is made true', () => {
     await expect(adjustments).toContainText('1:00');
   });
 
-  test('the wall shows who is on what, says when nothing new arrives, and opens without the network', async ({ page }) => {
+  test('loose ends that are alike are looked at and answered together, over days, and undone', async ({
+    page,
+  }) => {
+    await shop.desk('/api/ledger/entries', {
+      entries: [
+        line('shift-in', bo, at(2, 7)),
+        line('work-start', bo, at(2, 7), [strip()]),
+        line('work-stop', bo, at(2, 9)),
+        line('work-start', bo, at(2, 10), [winding()]),
+        line('shift-out', bo, at(2, 12)),
+      ],
+    });
+    await shop.openDesk(page, '/reconcile');
+    const alike = page.getByRole('region', { name: 'Alike' });
+    await alike.getByRole('button', { name: 'Went on as before, for all 2' }).click();
+    await expect(alike).toContainText('5001 Strip 5:00 becomes 7:00');
+    await alike.getByRole('button', { name: 'Put all 2 right' }).click();
+    const done = page.getByRole('status').filter({ hasText: '2 alike, Went on as before, done.' });
+    await expect(done).toBeVisible();
+    await expect(page.getByText('signed in but on nothing')).toHaveCount(0);
+    await done.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('signed in but on nothing')).toHaveCount(2);
+  });
+
+  test('a technician confirms a day at the station, and whoever approves sees it', async ({ page }) => {
+    const { settings } = await shop.desk<{ settings: object }>('/api/shop');
+    await shop.desk('/api/shop/settings', {
+      ...settings,
+      pay: { period: 'weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: true },
+    });
+    await shop.openStation(page);
+    await shop.scan(page, 'ada');
+    await page.getByRole('button', { name: 'My time' }).click();
+    await page.getByRole('button', { name: 'They are right' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'Confirmed.' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'They are right' })).toHaveCount(0);
+    await shop.openDesk(page, '/reconcile/approve');
+    // On a Monday, yesterday lies one week back.
+    if (weekdayOf(today) === 1) await page.getByRole('button', { name: 'one week back' }).click();
+    await expect(page.getByText('3 loose ends, confirmed')).toBeVisible();
+  });
+
+  test('the wall shows who is on what, says when nothing new arrives, and opens without the network', async ({
+    page,
+  }) => {
     await shop.desk('/api/ledger/entries', {
       entries: [line('work-start', bo, new Date(Date.now() - 600_000).toISOString(), [winding()])],
     });

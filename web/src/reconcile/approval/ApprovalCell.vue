@@ -24,8 +24,10 @@ const words = computed(() => {
   if (isOpen) return 'going on';
   if (state === 'approved') return `approved, ${by ?? ''}`;
   if (state === 'changed') return 'changed since';
-  if (looseEnds > 0) return `${looseEnds} loose ${looseEnds === 1 ? 'end' : 'ends'}`;
-  return isConfirmed ? 'confirmed in person' : '';
+  return [
+    ...(looseEnds > 0 ? [`${looseEnds} loose ${looseEnds === 1 ? 'end' : 'ends'}`] : []),
+    ...(isConfirmed ? ['confirmed'] : []),
+  ].join(', ');
 });
 const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
 </script>
