@@ -118,7 +118,10 @@ function sinceOf(
 /** What one person's day was charged with: the blocks of work that are drawn, and what was written down. */
 export const chargedOf = ({ blocks, enteredSeconds }: Lane): Seconds =>
   toSeconds(
-    blocks.reduce<number>((sum, { kind, from, to }) => sum + (kind === 'work' ? to - from : 0), enteredSeconds),
+    blocks.reduce<number>(
+      (sum, { kind, from, to }) => sum + (kind === 'work' ? to - from : 0),
+      enteredSeconds,
+    ),
   );
 
 /** How many people are doing what. */

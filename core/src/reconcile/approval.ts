@@ -17,3 +17,22 @@ export function approvalFacts(lines: readonly ShiftLine[], attended: Seconds | n
 /** How an approval stands to the facts as they are now; `seen` is absent where nobody has approved. */
 export const approvalState = (seen: string | undefined, facts: string): ApprovalState =>
   seen === undefined ? 'open' : seen === facts ? 'approved' : 'changed';
+
+/** What whoever approves sees of a person's shift day. */
+export type SeenDay = {
+  readonly state: ApprovalState;
+  /** The shift, or work on it, still goes on. */
+  readonly isOpen: boolean;
+  readonly looseEnds: number;
+  readonly attendedSeconds: number;
+  readonly chargedSeconds: number;
+};
+
+/** Whether a shift day is over and not approved as it is now. */
+export const awaitsApproval = ({ state, isOpen }: SeenDay): boolean => state !== 'approved' && !isOpen;
+
+/** Whether somebody must look at a waiting day before it is approved: something of it is not decided, it has changed
+ *  since it was approved, or more was charged than attended. Source: docs/reconcile.md, approval. */
+export const isException = (day: SeenDay): boolean =>
+  awaitsApproval(day) &&
+  (day.looseEnds > 0 || day.state === 'changed' || day.chargedSeconds > day.attendedSeconds);

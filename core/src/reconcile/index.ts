@@ -1,6 +1,6 @@
 export { isAnsweredByRule, looseEndFacts, looseEndKey, withoutAccepted } from './accepted.ts';
-export { APPROVAL_STATES, approvalFacts, approvalState } from './approval.ts';
-export type { ApprovalState } from './approval.ts';
+export { APPROVAL_STATES, approvalFacts, approvalState, awaitsApproval, isException } from './approval.ts';
+export type { ApprovalState, SeenDay } from './approval.ts';
 export { ANSWER_REASONS, findLikelyAnswers } from './likelyAnswers.ts';
 export type { AnswerReason, Change, LikelyAnswer, Surroundings } from './likelyAnswers.ts';
 export { planEdit } from './planEdit.ts';

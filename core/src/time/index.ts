@@ -6,7 +6,7 @@ export { formatHours, parseHours, secondsOfHours, splitHours } from './hours.ts'
 export type { HoursStyle } from './hours.ts';
 export { formatInstant, parseInstant, toInstant } from './instant.ts';
 export type { Instant } from './instant.ts';
-export { toSeconds } from './seconds.ts';
+export { sumSeconds, toSeconds } from './seconds.ts';
 export type { Seconds } from './seconds.ts';
 export { cutAt, lengthOf, merge, overlapSeconds, subtract } from './span.ts';
 export type { Span } from './span.ts';

@@ -9,3 +9,7 @@ export function toSeconds(count: number): Seconds {
   if (!Number.isSafeInteger(count)) throw new Defect(`not a whole number of seconds: ${count}`);
   return count as Seconds;
 }
+
+/** The seconds of some things together. */
+export const sumSeconds = (items: readonly { readonly seconds?: number | null }[]): Seconds =>
+  toSeconds(items.reduce((sum, { seconds }) => sum + (seconds ?? 0), 0));

@@ -7,7 +7,7 @@ import {
   toCents,
 } from '../money/index.ts';
 import type { Cents, Fraction, Rate } from '../money/index.ts';
-import { toSeconds } from '../time/index.ts';
+import { toSeconds, sumSeconds } from '../time/index.ts';
 import type { Seconds } from '../time/index.ts';
 
 /** What a task is expected to take, in exact hours; what is left out is none. */
@@ -56,7 +56,7 @@ export function estimateOrder(
   const cost = toCents(each.reduce((sum, task) => sum + task.cost, 0));
   return {
     tasks: each,
-    seconds: toSeconds(each.reduce((sum, { seconds }) => sum + seconds, 0)),
+    seconds: sumSeconds(each),
     cost,
     margin: price === null ? null : toCents(price - cost),
   };

@@ -2,7 +2,7 @@ import type { BoardJson, FloorJson } from '@wergon/contract/floor';
 import { AT_REST } from '@wergon/core/ledger';
 import type { LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { atWallClock, formatDay, formatInstant, inForceAt, toSeconds } from '@wergon/core/time';
+import { atWallClock, formatDay, formatInstant, inForceAt, sumSeconds } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay, Span } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import {
@@ -175,7 +175,7 @@ export function loadFloor(
       })),
       shifts: shiftsOf(id).map(writeSpan),
       breaks: breaksOf(id).map(writeSpan),
-      enteredSeconds: toSeconds(hoursOf(id).reduce((sum, { seconds }) => sum + seconds, 0)),
+      enteredSeconds: sumSeconds(hoursOf(id)),
     })),
   };
 }

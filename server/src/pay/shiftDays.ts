@@ -4,7 +4,7 @@ import type { HoursEntry, ShiftLine } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { approvalFacts, approvalState } from '@wergon/core/reconcile';
 import type { ApprovalState } from '@wergon/core/reconcile';
-import { toSeconds } from '@wergon/core/time';
+import { toSeconds, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
@@ -79,7 +79,7 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
           technician,
           day,
           attendedSeconds,
-          chargedSeconds: own.reduce((sum, { seconds }) => sum + seconds, 0),
+          chargedSeconds: sumSeconds(own),
           lines: own,
           facts: seen,
           stamp: stampOf(own, attendedSeconds),

@@ -44,7 +44,9 @@ export function mountBadges(mount: Mount, { database, clock, facts, live }: Cont
     if (taken && (taken.revokedAt === null || taken.technician !== technician.id)) {
       const owner = await em.findOne(TechnicianEntity, { id: taken.technician });
       const whose =
-        taken.technician === technician.id ? 'this person’s badge already' : `${owner?.name ?? 'somebody'}’s badge`;
+        taken.technician === technician.id
+          ? 'this person’s badge already'
+          : `${owner?.name ?? 'somebody'}’s badge`;
       const state = taken.revokedAt === null ? '' : ', revoked';
       return refuse('record.taken', [{ field: 'text', message: `is ${whose}${state}` }]);
     }

@@ -3,7 +3,7 @@ import type { AmendSet, HoursEntry, LaborEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Change } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
-import { formatDay, inForceAt } from '@wergon/core/time';
+import { formatDay, inForceAt, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Call, Mount } from '../app/mount.ts';
@@ -102,7 +102,7 @@ function findFull(
     const entered = loadHours(sql, day, day).filter(
       (entry) => entry.technician === technician && !changed.has(entry.id),
     );
-    return [...scanned, ...entered].reduce((sum, { seconds }) => sum + seconds, 0);
+    return sumSeconds([...scanned, ...entered]);
   };
   return rows.flatMap(({ technician, day, seconds }, i) => {
     const key = `${technician} ${day}`;

@@ -2,7 +2,7 @@ import type { OwnTimeJson } from '@wergon/contract/station';
 import { collect, deriveAttendance, noStrands, piecesOf, settleAt, sumEntered } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, weekdayOf } from '@wergon/core/time';
+import { formatDay, weekdayOf, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadHours, loadPresence, loadStates, loadStints } from '../ledger/strands.ts';
@@ -61,7 +61,7 @@ export function loadOwnTime(
     return {
       day: formatDay(day),
       attendedSeconds: days.find((each) => each.day === day)?.attendedSeconds ?? 0,
-      chargedSeconds: lines.reduce((sum, { seconds }) => sum + seconds, 0),
+      chargedSeconds: sumSeconds(lines),
       lines,
     };
   });

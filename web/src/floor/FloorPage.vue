@@ -4,6 +4,7 @@ import { computed, ref } from 'vue';
 import { readInstant } from '@wergon/contract/floor';
 import { chargedOf } from '@wergon/core/floor';
 import type { Lane } from '@wergon/core/floor';
+import { sumSeconds } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { sayDay } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
@@ -54,7 +55,7 @@ const isAmong = (lane: Lane, wanted: Shown) =>
     ? isShown(lane, wanted, people.value.get(lane.technician.id), isPlannedNow(lane.technician.id))
     : isDrawn(lane);
 const present = computed(() => lanes.value.filter((lane) => isAmong(lane, 'everybody')));
-const charged = computed(() => present.value.reduce((sum, lane) => sum + chargedOf(lane), 0));
+const charged = computed(() => sumSeconds(present.value.map((lane) => ({ seconds: chargedOf(lane) }))));
 const listed = computed(() => {
   const words = search.value.trim().toLowerCase();
   return lanes.value.filter(

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { sumSeconds } from '@wergon/core/time';
 import { useDesk } from '../desk/useDesk.ts';
 import type { LooseEndJson } from './alike.ts';
 
@@ -9,7 +10,7 @@ const emit = defineEmits<{ accept: [ends: readonly LooseEndJson[], reason: strin
 const desk = useDesk();
 const reason = ref('came early, went late');
 const first = computed(() => props.ends[0]);
-const seconds = computed(() => props.ends.reduce((sum, end) => sum + (end.seconds ?? 0), 0));
+const seconds = computed(() => sumSeconds(props.ends));
 </script>
 
 <template>

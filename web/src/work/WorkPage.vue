@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref } from 'vue';
+import { sumSeconds } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayDate, weekOf } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
@@ -98,10 +99,7 @@ const shown = computed(() => {
 });
 const waiting = computed(() => {
   const listed = new Set(filtered.value.map(({ id }) => id));
-  return (unapproved.data.value?.orders ?? []).reduce(
-    (sum, { order: id, seconds }) => sum + (listed.has(id) ? seconds : 0),
-    0,
-  );
+  return sumSeconds((unapproved.data.value?.orders ?? []).filter(({ order: id }) => listed.has(id)));
 });
 const sums = computed(() => {
   const of = (figure: 'remainingSeconds' | 'estimatedSeconds') =>

@@ -2,6 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/reconcile';
+import { awaitsApproval, isException } from '@wergon/core/reconcile';
 import { formatDay, weekdayOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { callRoute } from '../../desk/callRoute.ts';
@@ -37,11 +38,6 @@ const query = useQuery({
   placeholderData: keepPreviousData,
 });
 
-const isWaiting = ({ state, isOpen }: Day) => state !== 'approved' && !isOpen;
-/** Days on which somebody must look twice. */
-const isException = (day: Day) =>
-  isWaiting(day) &&
-  (day.looseEnds > 0 || day.state === 'changed' || day.chargedSeconds > day.attendedSeconds);
 const people = computed(() => {
   const words = search.value.trim().toLowerCase();
   const exceptions = ({ days: own }: Person) => own.filter(isException).length;
@@ -53,7 +49,7 @@ const toApprove = (list: readonly Person[], isFit: (day: Day) => boolean) =>
   list.flatMap(({ technician, refusal, days: own }) =>
     refusal === null
       ? own
-          .filter((day) => isWaiting(day) && isFit(day))
+          .filter((day) => awaitsApproval(day) && isFit(day))
           .map(({ day, stamp }) => ({ technician, day, stamp }))
       : [],
   );
@@ -61,7 +57,7 @@ const plain = computed(() => toApprove(people.value, (day) => !isException(day))
 const counts = computed(() => {
   const all = people.value.flatMap(({ days: own }) => own);
   return {
-    waiting: all.filter(isWaiting).length,
+    waiting: all.filter(awaitsApproval).length,
     exceptions: all.filter(isException).length,
     approved: all.filter(({ state }) => state === 'approved').length,
     changed: all.filter(({ state }) => state === 'changed').length,

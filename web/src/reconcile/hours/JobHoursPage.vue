@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { JobWeekJson } from '@wergon/contract/reconcile';
-import { formatDay, weekdayOf } from '@wergon/core/time';
+import { formatDay, sumSeconds, weekdayOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { callRoute } from '../../desk/callRoute.ts';
 import { sayDate, sayDay, weekOf } from '../../desk/dates.ts';
@@ -48,8 +48,6 @@ const people = computed(() => {
   );
 });
 type Person = JobWeekJson['people'][number];
-const enteredOf = ({ entered }: Person['cells'][number]) =>
-  entered.reduce((sum, { seconds }) => sum + seconds, 0);
 function write(person: Person, cell: Person['cells'][number], seconds: number): void {
   const base = {
     technician: person.technician,
@@ -128,7 +126,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
               >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
             >
             <LengthField
-              :seconds="enteredOf(cell)"
+              :seconds="sumSeconds(cell.entered)"
               :label="`${person.name}, ${sayDate(cell.day)}`"
               :disabled="week.days[i]?.isClosed || week.days[i]?.isFuture"
               @change="write(person, cell, $event)"

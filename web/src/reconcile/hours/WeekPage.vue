@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { WeekJson } from '@wergon/contract/reconcile';
-import { formatDay, parseDay, weekdayOf } from '@wergon/core/time';
+import { formatDay, parseDay, sumSeconds, weekdayOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
@@ -61,7 +61,6 @@ const isThere = computed(() =>
 );
 
 type Cell = WeekJson['rows'][number]['cells'][number];
-const enteredOf = ({ entered }: Cell) => entered.reduce((sum, { seconds }) => sum + seconds, 0);
 function go(to: LocalDay, who = technician.value): void {
   search.value = '';
   void router.push({ name: 'week', params: { technician: who, day: formatDay(to) } });
@@ -156,7 +155,7 @@ const openDate = (event: Event) => {
               >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
             >
             <LengthField
-              :seconds="enteredOf(cell)"
+              :seconds="sumSeconds(cell.entered)"
               :label="`${row.title}, ${sayDate(cell.day)}`"
               :disabled="!mayWrite || week.days[i]?.isClosed || week.days[i]?.isFuture"
               @change="write(row, cell.day, cell.entered, $event)"
