@@ -14,6 +14,7 @@ import {
   loadStates,
   loadStints,
   loadUsedOf,
+  longestStint,
 } from '../ledger/strands.ts';
 import type { Plans } from '../people/planned.ts';
 import type { ShopFacts } from '../shop/facts.ts';
@@ -130,7 +131,7 @@ export function loadFloor(
   units: ReadonlyMap<string, string>,
 ): FloorJson {
   const asked = { from: facts.zone.startOf(day), to: facts.zone.startOf((day + 1) as LocalDay) };
-  const stints = loadStints(sql, asked);
+  const stints = loadStints(sql, { ...asked, longest: longestStint(facts.policy) });
   const shifts = loadPresence(sql, 'shift', asked);
   const breaks = loadPresence(sql, 'break', asked);
   const hours = loadHours(sql, day, day);

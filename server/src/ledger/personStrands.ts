@@ -4,7 +4,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import type { Instant, Span } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
-import { findState, loadPresence, loadStints } from './strands.ts';
+import { findState, loadPresence, loadStints, longestStint } from './strands.ts';
 
 /** One person's stints, shifts and breaks that reach into a span, with what runs at `now`. */
 export function loadPersonStrands(
@@ -21,7 +21,7 @@ export function loadPersonStrands(
   const within = <T extends Span>(items: readonly T[]) =>
     items.filter(({ from, to }) => to > span.from && from < span.to);
   return {
-    stints: [...loadStints(sql, asked), ...within(tail.stints)],
+    stints: [...loadStints(sql, { ...asked, longest: longestStint(facts.policy) }), ...within(tail.stints)],
     shifts: [...loadPresence(sql, 'shift', asked), ...within(tail.shifts)],
     breaks: [...loadPresence(sql, 'break', asked), ...within(tail.breaks)],
     looseEnds: tail.looseEnds,

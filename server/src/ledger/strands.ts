@@ -3,6 +3,7 @@ import type {
   HoursEntry,
   LaborLine,
   LaborState,
+  Policy,
   Presence,
   Running,
   Stint,
@@ -13,7 +14,7 @@ import type { UsedByType } from '@wergon/core/floor';
 import type { Cents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { toSeconds } from '@wergon/core/time';
-import type { Instant, LocalDay, Seconds, Span } from '@wergon/core/time';
+import type { Dated, Instant, LocalDay, Seconds, Span } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import type { Sql } from '../db/index.ts';
 
@@ -38,14 +39,23 @@ const readStretch = ({ technician, from_at, to_at, capped, opened, closed }: Str
   ...(closed === null ? {} : { closed }),
 });
 
-/** A stint is never longer than this, whatever the policy: how far back one can begin that reaches into a span. */
-const LONGEST_STINT = 40 * 86_400;
+/** Nothing that is stored is longer than this, in seconds: how far back what reaches into a span can begin. */
+const LONGEST = 40 * 86_400;
 
-type Asked = Span & { readonly technician?: TechnicianId };
+/** The longest stint that the shop's rules have ever allowed, in seconds. */
+export const longestStint = (policy: Dated<Policy>): number =>
+  Math.max(...policy.map(({ value }) => value.maxStintHours)) * 3600;
 
-const where = ({ technician, from, to }: Asked) => ({
-  clause: `${technician === undefined ? '' : '"technician" = ? and '}"to_at" > ? and "from_at" < ? and "from_at" > ?`,
-  params: [...(technician === undefined ? [] : [technician]), from, to, from - LONGEST_STINT],
+type Asked = Span & {
+  readonly technician?: TechnicianId;
+  /** How long a stretch can be, where that is known better: what began earlier is not looked at. */
+  readonly longest?: number;
+};
+
+const where = ({ technician, from, to, longest = LONGEST }: Asked) => ({
+  clause: `${technician === undefined ? '' : '"technician" = ? and '}"to_at" > ? and "to_at" < ? and "from_at" < ? and "from_at" >= ?`,
+  // Bounded on both sides, whichever end SQLite goes by.
+  params: [...(technician === undefined ? [] : [technician]), from, to + longest, to, from - longest],
 });
 
 /** By technician and time. Sorted here, because to be asked for that order tempts SQLite to walk the whole table. */

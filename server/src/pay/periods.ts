@@ -116,8 +116,17 @@ export function nextPeriod(sql: Sql, facts: ShopFacts, now: Instant): PayPeriod 
     // A changed rule takes hold where the closed periods end.
     return { firstDay, lastDay: payPeriodOf(firstDay, rule).lastDay };
   }
-  const [row] = sql.all<{ day: LocalDay | null }>('select min("day") as "day" from "effective_entry"');
-  return payPeriodOf(row?.day ?? facts.zone.dayAt(now), rule);
+  return payPeriodOf(findFirstDay(sql) ?? facts.zone.dayAt(now), rule);
+}
+
+/** The first day of which anything is known: a look into an index for each person, however long the history is. */
+function findFirstDay(sql: Sql): LocalDay | undefined {
+  const [row] = sql.all<{ day: LocalDay | null }>(
+    `select min("day") as "day" from (
+       select (select min("day") from "labor_state" where "technician" = t."id") as "day" from "technician" t
+       union all select min("day") from "labor_line")`,
+  );
+  return row?.day ?? undefined;
 }
 
 /** The period that begins on a day, if one does: a closed one, or one that the shop's rule gives from there on. */
