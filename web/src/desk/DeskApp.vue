@@ -60,7 +60,7 @@ onMounted(begin);
 }
 @media (max-width: 760px) {
   .desk {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     grid-template-rows: auto minmax(0, 1fr);
   }
 }

@@ -75,6 +75,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 .frame {
   display: grid;
   grid-template-rows: 74px minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1fr);
   min-width: 0;
   min-height: 0;
 }
@@ -144,11 +145,16 @@ main {
     grid-template-rows: auto minmax(0, 1fr);
   }
   header {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
     padding-bottom: 8px;
   }
   .ruler {
     display: none;
+  }
+}
+@media (max-width: 520px) {
+  header {
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -215,28 +215,39 @@ dd {
   .rail {
     flex-direction: row;
     align-items: center;
+    min-width: 0;
+    overflow-x: auto;
   }
   .mark {
+    flex: none;
     width: 56px;
     height: 56px;
     border: 0;
   }
   ul {
     display: flex;
+    flex: none;
     margin: 0;
-    overflow-x: auto;
   }
   li {
     margin: 0;
   }
   .place {
-    padding: 6px 12px;
+    padding: 6px 10px;
+    white-space: nowrap;
     &::before {
       display: none;
     }
   }
   .foot {
-    display: none;
+    display: flex;
+    flex: none;
+    padding: 0;
+  }
+  .foot button {
+    width: auto;
+    padding: 6px 10px;
+    white-space: nowrap;
   }
 }
 </style>

@@ -276,7 +276,16 @@ h2 {
 }
 @media (max-width: 1000px) {
   .sheet {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 760px) {
+  .head {
+    display: none;
+  }
+  .slip {
+    grid-template-columns: 1fr 1fr;
+    padding: 8px 0;
   }
 }
 </style>

@@ -68,7 +68,7 @@ const STATES = { open: '', approved: 'approved', changed: 'changed since approve
 <style scoped>
 .columns {
   display: grid;
-  grid-template-columns: minmax(200px, 300px) repeat(7, minmax(76px, 1fr)) 80px;
+  grid-template-columns: var(--week);
   padding: 12px 16px 0;
 }
 .day {

@@ -140,52 +140,59 @@ const openDate = (event: Event) => {
         <span class="key"><i class="planned"></i>planned</span>
       </div>
       <MadeLine :hours="hours" />
-      <WeekColumns :week="week" />
-      <div class="grid" role="table" aria-label="The week by task and activity">
-        <div v-for="row in rows" :key="`${row.target} ${row.workType}`" class="line" role="row">
-          <span role="rowheader" class="title"
-            >{{ row.title }} <span v-if="row.workType !== 'run'" class="quiet">{{ row.workType }}</span></span
-          >
-          <span v-for="(cell, i) in row.cells" :key="cell.day" role="cell" class="cell">
-            <RouterLink
-              v-if="cell.scannedSeconds > 0"
-              class="figure scanned"
-              :to="{ name: 'person-day', params: { technician, day: cell.day } }"
-              :title="cell.isOpen ? 'still open' : 'scanned: put right on the tape'"
-              >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
+      <div class="wide">
+        <WeekColumns :week="week" />
+        <div class="grid" role="table" aria-label="The week by task and activity">
+          <div v-for="row in rows" :key="`${row.target} ${row.workType}`" class="line" role="row">
+            <span role="rowheader" class="title"
+              >{{ row.title }}
+              <span v-if="row.workType !== 'run'" class="quiet">{{ row.workType }}</span></span
             >
-            <LengthField
-              :seconds="sumSeconds(cell.entered)"
-              :label="`${row.title}, ${sayDate(cell.day)}`"
-              :disabled="!mayWrite || week.days[i]?.isClosed || week.days[i]?.isFuture"
-              @change="write(row, cell.day, cell.entered, $event)"
-            />
-          </span>
-          <span role="cell" class="figure total">{{ desk.hours(row.totalSeconds) }}</span>
-        </div>
-        <div v-if="mayWrite" class="line" role="row">
-          <span role="rowheader" class="add">
-            <TargetPicker v-model="added.target" v-model:text="added.text" label="Another task or activity" />
-            <select v-model="added.workType" class="form-select form-select-sm" aria-label="Kind of work">
-              <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
-            </select>
-          </span>
-          <span v-for="each in week.days" :key="each.day" role="cell" class="cell">
-            <LengthField
-              :seconds="0"
-              :label="`${added.text || 'new row'}, ${sayDate(each.day)}`"
-              :disabled="added.target === '' || isThere || each.isClosed || each.isFuture"
-              @change="
-                write(
-                  { target: added.target, workType: added.workType, title: added.text },
-                  each.day,
-                  [],
-                  $event,
-                )
-              "
-            />
-          </span>
-          <span></span>
+            <span v-for="(cell, i) in row.cells" :key="cell.day" role="cell" class="cell">
+              <RouterLink
+                v-if="cell.scannedSeconds > 0"
+                class="figure scanned"
+                :to="{ name: 'person-day', params: { technician, day: cell.day } }"
+                :title="cell.isOpen ? 'still open' : 'scanned: put right on the tape'"
+                >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
+              >
+              <LengthField
+                :seconds="sumSeconds(cell.entered)"
+                :label="`${row.title}, ${sayDate(cell.day)}`"
+                :disabled="!mayWrite || week.days[i]?.isClosed || week.days[i]?.isFuture"
+                @change="write(row, cell.day, cell.entered, $event)"
+              />
+            </span>
+            <span role="cell" class="figure total">{{ desk.hours(row.totalSeconds) }}</span>
+          </div>
+          <div v-if="mayWrite" class="line" role="row">
+            <span role="rowheader" class="add">
+              <TargetPicker
+                v-model="added.target"
+                v-model:text="added.text"
+                label="Another task or activity"
+              />
+              <select v-model="added.workType" class="form-select form-select-sm" aria-label="Kind of work">
+                <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
+              </select>
+            </span>
+            <span v-for="each in week.days" :key="each.day" role="cell" class="cell">
+              <LengthField
+                :seconds="0"
+                :label="`${added.text || 'new row'}, ${sayDate(each.day)}`"
+                :disabled="added.target === '' || isThere || each.isClosed || each.isFuture"
+                @change="
+                  write(
+                    { target: added.target, workType: added.workType, title: added.text },
+                    each.day,
+                    [],
+                    $event,
+                  )
+                "
+              />
+            </span>
+            <span></span>
+          </div>
         </div>
       </div>
       <AwayForm v-if="desk.may('people.change')" :technician="technician" :days="week.days" />
@@ -263,6 +270,14 @@ i.planned {
   border: 1px solid var(--line);
   background: var(--bar-open);
 }
+/* Seven days stay side by side: what does not fit is scrolled to. */
+.wide {
+  --week: minmax(200px, 300px) repeat(7, minmax(76px, 1fr)) 80px;
+  overflow-x: auto;
+}
+.wide > :deep(*) {
+  min-width: 1060px;
+}
 .grid {
   margin: 4px 16px 12px;
   background: var(--sheet);
@@ -270,7 +285,7 @@ i.planned {
 }
 .line {
   display: grid;
-  grid-template-columns: minmax(200px, 300px) repeat(7, minmax(76px, 1fr)) 80px;
+  grid-template-columns: var(--week);
   border-bottom: 1px solid var(--line);
 }
 .title {
@@ -311,5 +326,10 @@ i.planned {
 }
 .none {
   padding: 4px 16px;
+}
+@media (max-width: 760px) {
+  .wide {
+    --week: 132px repeat(7, minmax(76px, 1fr)) 80px;
+  }
 }
 </style>
