@@ -3,7 +3,7 @@ import { formatDay, formatInstant, toInstant, weekdayOf } from '@wergon/core/tim
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import { UserEntity } from '@wergon/server/access';
 import type { Context } from '@wergon/server/app';
-import { findAdjustments, isPayable, loadShiftDays, nextPeriod } from '@wergon/server/pay';
+import { closingOf, findOwed, loadShiftDays, nextPeriod } from '@wergon/server/pay';
 import { DraftEntity, findOpenLooseEnds, writeDecision } from '@wergon/server/reconcile';
 import { recordAt, stationAs } from './recordAt.ts';
 
@@ -79,12 +79,10 @@ async function close({ journal, clock }: Context, by: Person): Promise<void> {
     const now = clock.now();
     const period = nextPeriod(sql, facts, now);
     if (period.lastDay >= facts.zone.dayAt(now)) return [];
-    const days = loadShiftDays(sql, facts, period, now).filter((day) => isPayable(facts, day));
-    const lines = days.flatMap((day) => day.lines);
-    const adjustments = findAdjustments(sql, facts, now);
+    const days = loadShiftDays(sql, facts, period, now);
+    const closing = closingOf(facts, period, days, findOwed(sql, facts, now));
     const [last] = sql.all<{ hash: string }>('select "hash" from "journal" order by "seq" desc limit 1');
-    const decision = { type: 'close', ...period, lines, adjustments, head: last?.hash ?? '' } as const;
-    return [writeDecision({ ...decision, by: by.name }, now)];
+    return [writeDecision({ ...closing, head: last?.hash ?? '', by: by.name }, now)];
   });
 }
 

@@ -6,6 +6,7 @@ import { ENTITIES } from './entities.ts';
 import { Migration20261123FirstSchema } from './migrations/Migration20261123FirstSchema.ts';
 import { Migration20261124PrepareWork } from './migrations/Migration20261124PrepareWork.ts';
 import { Migration20261126Reconcile } from './migrations/Migration20261126Reconcile.ts';
+import { Migration20261127UnsettledDays } from './migrations/Migration20261127UnsettledDays.ts';
 import { Migration20261125StationInDepth } from './migrations/Migration20261125StationInDepth.ts';
 
 export type Database = MikroORM;
@@ -20,6 +21,7 @@ const MIGRATIONS = [
   Migration20261124PrepareWork,
   Migration20261125StationInDepth,
   Migration20261126Reconcile,
+  Migration20261127UnsettledDays,
 ];
 
 type RawConnection = { readonly exec: (sql: string) => unknown };

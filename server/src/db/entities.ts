@@ -30,7 +30,7 @@ import {
   ShopEntity,
   UnitEntity,
 } from '../shop/entities.ts';
-import { ApprovalEntity, ClosedLineEntity, PayPeriodEntity } from '../pay/entities.ts';
+import { ApprovalEntity, ClosedLineEntity, PayPeriodEntity, UnsettledDayEntity } from '../pay/entities.ts';
 import { DraftEntity } from '../reconcile/entities.ts';
 import { StationEntity } from '../station/entities.ts';
 import {
@@ -82,5 +82,6 @@ export const ENTITIES = [
   ApprovalEntity,
   PayPeriodEntity,
   ClosedLineEntity,
+  UnsettledDayEntity,
   DraftEntity,
 ];

@@ -1,7 +1,7 @@
 import type { ClosedLine } from '@wergon/core/pay';
 import type { LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import type { Decision } from './incoming.ts';
+import type { Decision, LeftOut } from './incoming.ts';
 
 /** The tables that are derived from decisions alone. */
 export const DECISION_TABLES = ['approval', 'pay_period', 'closed_line'] as const;
@@ -31,12 +31,30 @@ export function projectDecision(sql: Sql, decision: Decision): void {
         ...lines.map((line) => closedRow(firstDay, line, false)),
         ...adjustments.map((line) => closedRow(firstDay, line, true)),
       ]);
+      // With its lines and adjustments, everything else up to its end is paid as it is.
+      sql.run('delete from "unsettled_day" where "shift_day" <= ?', [lastDay]);
+      markUnsettled(sql, decision.leftOut);
       return;
     }
     case 'reopen':
+      // The adjustments that it paid are owed again.
+      sql.run(
+        `insert or ignore into "unsettled_day" select distinct "technician", "shift_day" from "closed_line"
+         where "period" = ? and "is_adjustment" = 1`,
+        [decision.firstDay],
+      );
       sql.run('delete from "pay_period" where "first_day" = ?', [decision.firstDay]);
       sql.run('delete from "closed_line" where "period" = ?', [decision.firstDay]);
   }
+}
+
+/** Has days looked at anew when it is asked what is owed beyond what was paid. */
+export function markUnsettled(sql: Sql, days: readonly LeftOut[]): void {
+  for (const { technician, day } of days)
+    sql.run('insert or ignore into "unsettled_day" ("technician", "shift_day") values (?, ?)', [
+      technician,
+      day,
+    ]);
 }
 
 const forget = (sql: Sql, kind: string, technician: string, day: number) =>

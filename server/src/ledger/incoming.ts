@@ -60,6 +60,8 @@ export type Decision =
       readonly lastDay: LocalDay;
       readonly lines: readonly ClosedLine[];
       readonly adjustments: readonly ClosedLine[];
+      /** Shift days up to its end that it did not pay as they are: nobody has approved them, or they still go on. */
+      readonly leftOut: readonly LeftOut[];
       readonly head: string;
       readonly by: string;
     }
@@ -71,6 +73,9 @@ export type Decision =
       readonly reason: string;
       readonly by: string;
     };
+
+/** A person's shift day that no closed period has paid as it is. */
+export type LeftOut = { readonly technician: TechnicianId; readonly day: LocalDay };
 
 /** What an author says around an entry. */
 export type Sent = {

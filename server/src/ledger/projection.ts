@@ -17,6 +17,7 @@ import { Defect } from '@wergon/core/result';
 import type { LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import { findClosedUntil, markUnsettled } from './decisionRows.ts';
 import { loadStints } from './strands.ts';
 
 /** The days of each technician that newly recorded entries can touch. */
@@ -247,6 +248,9 @@ function replaceDays(
   );
 }
 
+/** So many days before the calendar day of its labor a shift can have begun. */
+const SHIFT_BEGINS = [0, 1, 2];
+
 /** Sums a technician's labor lines of some days anew, from ended stints and entered hours. */
 export function deriveLines(
   sql: Sql,
@@ -276,6 +280,14 @@ export function deriveLines(
   );
   for (const day of days)
     sql.run('delete from "labor_line" where "technician" = ? and "day" = ?', [technician, day]);
+  const closedUntil = findClosedUntil(sql);
+  if (closedUntil !== null) {
+    const shiftDays = [...days].flatMap((day) => SHIFT_BEGINS.map((back) => (day - back) as LocalDay));
+    markUnsettled(
+      sql,
+      shiftDays.filter((day) => day <= closedUntil).map((day) => ({ technician, day })),
+    );
+  }
   sql.insert(
     'labor_line',
     lines.map((line) => ({

@@ -21,6 +21,7 @@ export function writeDecisionBody(decision: Decision): Json {
   if (decision.type === 'close') {
     body['lines'] = decision.lines.map(writeLine);
     body['adjustments'] = decision.adjustments.map(writeLine);
+    body['leftOut'] = decision.leftOut.map(({ technician, day }) => ({ technician, day: formatDay(day) }));
   }
   return body;
 }
@@ -45,5 +46,11 @@ export function readDecision(text: string): Decision {
         day: readDay(line['day']),
         shiftDay: readDay(line['shiftDay']),
       }));
+  // Periods that were closed before this was kept say nothing of it; every day of theirs is looked at.
+  if (body['type'] === 'close')
+    body['leftOut'] = ((body['leftOut'] ?? []) as Json[]).map((each) => ({
+      ...each,
+      day: readDay(each['day']),
+    }));
   return body as unknown as Decision;
 }

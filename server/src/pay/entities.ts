@@ -34,6 +34,7 @@ export const PayPeriodEntity = defineEntity({
 export const ClosedLineEntity = defineEntity({
   name: 'ClosedLineRow',
   tableName: 'closed_line',
+  indexes: [{ properties: ['technician', 'shiftDay'] }],
   properties: {
     period: p.integer().primary(),
     isAdjustment: p.boolean().primary(),
@@ -44,5 +45,16 @@ export const ClosedLineEntity = defineEntity({
     workType: p.string().primary(),
     seconds: p.integer(),
     cost: p.integer().nullable(),
+  },
+});
+
+/** Shift days of closed periods that may say something else than what was paid: nobody had approved them, or they were
+ *  derived anew since. A day too many costs time, a day too few would cost somebody's pay. */
+export const UnsettledDayEntity = defineEntity({
+  name: 'UnsettledDayRow',
+  tableName: 'unsettled_day',
+  properties: {
+    technician: p.string().primary(),
+    shiftDay: p.integer().primary(),
   },
 });

@@ -1,3 +1,3 @@
 export { loadShiftDays } from './shiftDays.ts';
 export type { ShiftDay } from './shiftDays.ts';
-export { findAdjustments, isPayable, nextPeriod } from './periods.ts';
+export { closingOf, findOwed, nextPeriod } from './periods.ts';

@@ -5,7 +5,9 @@ import type { ClosedLine, PayPeriod, PayRule } from '@wergon/core/pay';
 import { Defect } from '@wergon/core/result';
 import { parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
+import type { TechnicianId } from '@wergon/core/people';
 import type { Sql } from '../db/index.ts';
+import type { LeftOut } from '../ledger/incoming.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { settingsOf } from '../shop/settings.ts';
 import { loadShiftDays } from './shiftDays.ts';
@@ -64,48 +66,107 @@ type ClosedRow = {
   cost: ClosedLine['cost'];
 };
 
-/** Lines that closed periods keep: their own, or with the adjustments that they paid. */
-export const loadClosedLines = (
-  sql: Sql,
-  period?: LocalDay,
-): { readonly own: ClosedLine[]; readonly adjustments: ClosedLine[] } => {
-  const rows =
-    period === undefined
-      ? sql.all<ClosedRow>('select * from "closed_line"')
-      : sql.all<ClosedRow>('select * from "closed_line" where "period" = ?', [period]);
-  const read = (row: ClosedRow): ClosedLine => ({
-    technician: row.technician,
-    shiftDay: row.shift_day,
-    day: row.day,
-    target: row.target,
-    workType: row.work_type,
-    seconds: row.seconds,
-    cost: row.cost,
-  });
-  return {
-    own: rows.filter((row) => !row.is_adjustment).map(read),
-    adjustments: rows.filter((row) => row.is_adjustment).map(read),
-  };
-};
+const readClosed = (row: ClosedRow): ClosedLine => ({
+  technician: row.technician,
+  shiftDay: row.shift_day,
+  day: row.day,
+  target: row.target,
+  workType: row.work_type,
+  seconds: row.seconds,
+  cost: row.cost,
+});
 
-/** What derivation says now beyond what closed periods have paid; of days that nobody has approved as they are now,
- *  nothing yet. */
-export function findAdjustments(sql: Sql, facts: ShopFacts, now: Instant): readonly ClosedLine[] {
-  const periods = loadClosedPeriods(sql);
-  const [first, last] = [periods[0], periods.at(-1)];
-  if (!first || !last) return [];
-  const days = loadShiftDays(sql, facts, { firstDay: first.firstDay, lastDay: last.lastDay }, now);
-  const isSettled = new Map(days.map((each) => [keyOf(each.technician, each.day), isPayable(facts, each)]));
-  const derived: ShiftLine[] = days.filter((each) => isPayable(facts, each)).flatMap(({ lines }) => lines);
-  const { own, adjustments } = loadClosedLines(sql);
-  // A day that is gone altogether has no row; what was paid for it is taken back.
-  const closed = [...own, ...adjustments].filter(
-    ({ technician, shiftDay }) => isSettled.get(keyOf(technician, shiftDay)) ?? true,
-  );
-  return adjustmentsOf(derived, closed);
+/** Lines that a closed period keeps: its own, and the adjustments that it paid. */
+export function loadClosedLines(
+  sql: Sql,
+  period: LocalDay,
+): { readonly own: ClosedLine[]; readonly adjustments: ClosedLine[] } {
+  const rows = sql.all<ClosedRow>('select * from "closed_line" where "period" = ?', [period]);
+  return {
+    own: rows.filter((row) => !row.is_adjustment).map(readClosed),
+    adjustments: rows.filter((row) => row.is_adjustment).map(readClosed),
+  };
 }
 
-const keyOf = (technician: string, day: number) => `${technician} ${day}`;
+/** What closed periods still owe: lines beyond what they have paid, and the days of which nothing is owed yet, because
+ *  nobody has approved them as they are now. */
+export type Owed = { readonly adjustments: readonly ClosedLine[]; readonly waiting: readonly LeftOut[] };
+
+/** Days of one person that lie nearer than this are derived together. */
+const NEAR = 7;
+
+/** What derivation says now beyond what closed periods have paid. Only days that can differ are looked at, so it takes
+ *  no longer in a shop with many years behind it. */
+export function findOwed(sql: Sql, facts: ShopFacts, now: Instant): Owed {
+  const periods = loadClosedPeriods(sql);
+  const [first, last] = [periods[0], periods.at(-1)];
+  if (!first || !last) return { adjustments: [], waiting: [] };
+  const derived: ShiftLine[] = [];
+  const closed: ClosedLine[] = [];
+  const waiting: LeftOut[] = [];
+  for (const { technician, days } of loadUnsettled(sql, first.firstDay, last.lastDay)) {
+    const [firstDay, lastDay] = [Math.min(...days) as LocalDay, Math.max(...days) as LocalDay];
+    const found = loadShiftDays(sql, facts, { firstDay, lastDay, people: [technician] }, now).filter(
+      ({ day }) => days.has(day),
+    );
+    const isWaiting = new Set(found.filter((each) => !isPayable(facts, each)).map(({ day }) => day));
+    for (const { day, lines, isOpen } of found) {
+      if (!isWaiting.has(day)) derived.push(...lines);
+      if (isWaiting.has(day) || isOpen) waiting.push({ technician, day });
+    }
+    closed.push(
+      ...sql
+        .all<ClosedRow>(
+          'select * from "closed_line" where "technician" = ? and "shift_day" between ? and ?',
+          [technician, firstDay, lastDay],
+        )
+        .map(readClosed)
+        // A day that is gone altogether is not waiting: what was paid for it is taken back.
+        .filter(({ shiftDay }) => days.has(shiftDay) && !isWaiting.has(shiftDay)),
+    );
+  }
+  return { adjustments: adjustmentsOf(derived, closed), waiting };
+}
+
+/** Days of closed periods that may differ from what was paid, in runs of one person's days near each other. */
+function loadUnsettled(
+  sql: Sql,
+  firstDay: LocalDay,
+  lastDay: LocalDay,
+): readonly { readonly technician: TechnicianId; readonly days: ReadonlySet<LocalDay> }[] {
+  const rows = sql.all<{ technician: TechnicianId; shift_day: LocalDay }>(
+    'select * from "unsettled_day" where "shift_day" between ? and ? order by "technician", "shift_day"',
+    [firstDay, lastDay],
+  );
+  const runs: { technician: TechnicianId; days: Set<LocalDay>; end: number }[] = [];
+  for (const { technician, shift_day } of rows) {
+    const run = runs.at(-1);
+    if (run?.technician === technician && shift_day - run.end <= NEAR) {
+      run.days.add(shift_day);
+      run.end = shift_day;
+    } else runs.push({ technician, days: new Set([shift_day]), end: shift_day });
+  }
+  return runs;
+}
+
+/** The decision that closes a period: what it pays of its days, what it owed for earlier ones, and what it leaves out. */
+export function closingOf(
+  facts: ShopFacts,
+  { firstDay, lastDay }: PayPeriod,
+  days: readonly ShiftDay[],
+  { adjustments, waiting }: Owed,
+) {
+  const isPaid = (day: ShiftDay) => isPayable(facts, day);
+  const leftOut = days.filter((day) => !isPaid(day) || day.isOpen);
+  return {
+    type: 'close' as const,
+    firstDay,
+    lastDay,
+    lines: days.filter(isPaid).flatMap(({ lines }) => lines),
+    adjustments,
+    leftOut: [...waiting, ...leftOut.map(({ technician, day }) => ({ technician, day }))],
+  };
+}
 
 /** The first day of the period that closes next. */
 export function nextPeriod(sql: Sql, facts: ShopFacts, now: Instant): PayPeriod {

@@ -15,7 +15,8 @@ import { writeDecision } from '../reconcile/decisions.ts';
 import { titleOf } from '../reconcile/effect.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import {
-  findAdjustments,
+  closingOf,
+  findOwed,
   findPeriod,
   isPayable,
   loadClosedLines,
@@ -24,6 +25,7 @@ import {
   openPeriods,
   stampOfPeriod,
 } from './periods.ts';
+import type { Owed } from './periods.ts';
 import { loadShiftDays } from './shiftDays.ts';
 import type { ShiftDay } from './shiftDays.ts';
 
@@ -63,11 +65,8 @@ export function mountPay(mount: Mount, { database, clock, facts, journal }: Cont
         kept.refusal = refuse(refusal ?? 'approve.changed');
         return [];
       }
-      const { period, days, adjustments } = seen;
-      const lines = days.filter((each) => isPayable(known, each)).flatMap((each) => each.lines);
-      const { hash } = findHead(sql);
-      const decision = { type: 'close', ...spanOf(period), lines, adjustments, head: hash } as const;
-      return [writeDecision({ ...decision, by: who.user.name }, now)];
+      const closing = closingOf(known, seen.period, seen.days, seen);
+      return [writeDecision({ ...closing, head: findHead(sql).hash, by: who.user.name }, now)];
     });
     return kept.refusal ?? ok(null);
   });
@@ -123,6 +122,7 @@ type Seen = {
   /** What a closed period keeps; of an open one what it would keep. */
   readonly lines: readonly ClosedLine[];
   readonly adjustments: readonly ClosedLine[];
+  readonly waiting: Owed['waiting'];
   readonly stamp: string;
 };
 
@@ -134,7 +134,8 @@ function seePeriod(sql: Sql, facts: ShopFacts, firstDay: LocalDay, now: Instant)
   const isNext = nextPeriod(sql, facts, now).firstDay === firstDay;
   const days = loadShiftDays(sql, facts, spanOf(period), now);
   const kept = closed && loadClosedLines(sql, firstDay);
-  const adjustments = kept ? kept.adjustments : isNext ? findAdjustments(sql, facts, now) : [];
+  const owed = isNext ? findOwed(sql, facts, now) : { adjustments: [], waiting: [] };
+  const adjustments = kept ? kept.adjustments : owed.adjustments;
   return {
     period,
     closed,
@@ -144,6 +145,7 @@ function seePeriod(sql: Sql, facts: ShopFacts, firstDay: LocalDay, now: Instant)
     days,
     lines: kept ? kept.own : days.flatMap(({ lines }) => lines),
     adjustments,
+    waiting: owed.waiting,
     stamp: stampOfPeriod(days, adjustments),
   };
 }
