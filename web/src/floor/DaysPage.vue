@@ -2,30 +2,20 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { AccountedJson } from '@wergon/contract/reconcile';
-import { formatDay } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayDate, sayDay } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
+import { useDays } from '../desk/useDays.ts';
 import { useDesk } from '../desk/useDesk.ts';
-import { useNow } from '../desk/useNow.ts';
 
 /** Hours per person and day: what each was on, and how much of it on jobs, against the billed hours expected of him. */
-const DAYS = 7;
 const desk = useDesk();
-const now = useNow();
 const search = ref('');
-const shift = ref(0);
-const lastDay = computed(() => ((desk.zone?.dayAt(now.value) ?? 0) + shift.value) as LocalDay);
-const firstDay = computed(() => (lastDay.value - DAYS + 1) as LocalDay);
-const days = computed(() =>
-  Array.from({ length: DAYS }, (_, i) => formatDay((firstDay.value + i) as LocalDay)),
-);
+const { firstDay, lastDay, days, asked, steps } = useDays(7);
 const query = useQuery({
-  queryKey: ['accounted', firstDay, lastDay],
-  queryFn: () =>
-    callRoute('accounted', { query: { from: formatDay(firstDay.value), to: formatDay(lastDay.value) } }),
+  queryKey: ['accounted', asked],
+  queryFn: () => callRoute('accounted', { query: asked.value }),
   placeholderData: keepPreviousData,
   refetchInterval: 60_000,
 });
@@ -53,9 +43,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     step="week"
     today="today"
     search-label="Person, department"
-    @back="shift -= DAYS"
-    @on="shift = Math.min(0, shift + DAYS)"
-    @today="shift = 0"
+    v-on="steps"
   >
     <template #ruler>
       <p class="lead">
@@ -72,7 +60,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
       <p class="ways">
         <RouterLink :to="{ name: 'floor' }">The floor, live</RouterLink>
       </p>
-      <table>
+      <table class="across">
         <thead>
           <tr>
             <th scope="col">Person</th>
@@ -130,37 +118,14 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
   padding: 5px 16px;
   font-size: 14px;
 }
-.ways a,
-td a {
+.ways a {
   color: var(--ink);
 }
 table {
-  width: 100%;
-  background: var(--sheet);
-  border-collapse: collapse;
   table-layout: fixed;
-}
-th,
-td {
-  padding: 4px 10px;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
-}
-thead th {
-  color: var(--ink-2);
-  font-size: 13px;
-  font-weight: 400;
 }
 thead th:first-child {
   width: 210px;
-}
-tbody th {
-  font-weight: 400;
-}
-small {
-  display: block;
-  color: var(--ink-2);
-  font-size: 13px;
 }
 td a {
   display: block;
@@ -189,8 +154,5 @@ i {
   bottom: -3px;
   width: 2px;
   background: var(--ink);
-}
-.number {
-  text-align: right;
 }
 </style>

@@ -51,16 +51,6 @@ const percent = computed(() => (props.accounted === null ? null : Math.floor(pro
 </template>
 
 <style scoped>
-.counts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 26px;
-  align-items: baseline;
-  margin: 0;
-  padding: 9px 16px 8px;
-  border-bottom: 1px solid var(--line);
-  font-size: 16px;
-}
 b {
   font-size: 21px;
 }

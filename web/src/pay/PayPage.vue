@@ -195,18 +195,6 @@ const print = () => window.print();
     font-weight: 400;
   }
 }
-.counts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 26px;
-  margin: 0;
-  padding: 9px 16px 8px;
-  border-bottom: 1px solid var(--line);
-  font-size: 16px;
-  b {
-    font-size: 21px;
-  }
-}
 .state {
   display: flex;
   flex-wrap: wrap;

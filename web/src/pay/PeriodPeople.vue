@@ -26,7 +26,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
 </script>
 
 <template>
-  <table>
+  <table class="across">
     <thead>
       <tr>
         <th scope="col">Person</th>
@@ -75,8 +75,8 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     {{ search ? 'Nobody of this name.' : 'Nothing is recorded in this period.' }}
   </p>
   <section v-if="period.adjustments.length > 0" aria-label="Adjustments">
-    <h2>Adjustments to closed periods</h2>
-    <table>
+    <h2 class="list-head">Adjustments to closed periods</h2>
+    <table class="across">
       <tbody>
         <tr v-for="(each, i) in period.adjustments" :key="i">
           <th scope="row">{{ each.name }}</th>
@@ -93,35 +93,9 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
 </template>
 
 <style scoped>
-table {
-  width: 100%;
-  background: var(--sheet);
-  border-collapse: collapse;
-}
-th,
-td {
-  padding: 4px 16px;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
-}
-thead th {
-  color: var(--ink-2);
-  font-size: 13px;
-  font-weight: 400;
-}
 tbody th {
   width: var(--col-name);
-  font-weight: 400;
 }
-tbody th a {
-  color: var(--ink);
-}
-small {
-  display: block;
-  color: var(--ink-2);
-  font-size: 13px;
-}
-.attention,
 .attention small {
   color: var(--attention);
 }
@@ -138,16 +112,6 @@ i {
   position: absolute;
   inset: 1px 1px 1px auto;
   background: var(--bar-open);
-}
-.number {
-  text-align: right;
-}
-h2 {
-  margin: 0;
-  padding: 8px 16px 4px;
-  background: var(--band);
-  font-size: 14px;
-  font-weight: 700;
 }
 .none {
   padding: 12px 16px;

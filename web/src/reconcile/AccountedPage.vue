@@ -2,28 +2,21 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { AccountedJson } from '@wergon/contract/reconcile';
-import { formatDay } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayDate, sayDay } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
+import { useDays } from '../desk/useDays.ts';
 import { useDesk } from '../desk/useDesk.ts';
-import { useNow } from '../desk/useNow.ts';
 import ReconcileWays from './ReconcileWays.vue';
 
-const DAYS = 7;
 const desk = useDesk();
-const now = useNow();
 const search = ref('');
-const shift = ref(0);
 const opened = ref<string | null>(null);
-const lastDay = computed(() => ((desk.zone?.dayAt(now.value) ?? 0) + shift.value) as LocalDay);
-const firstDay = computed(() => (lastDay.value - DAYS + 1) as LocalDay);
+const { firstDay, lastDay, asked, steps } = useDays(7);
 const query = useQuery({
-  queryKey: ['accounted', firstDay, lastDay],
-  queryFn: () =>
-    callRoute('accounted', { query: { from: formatDay(firstDay.value), to: formatDay(lastDay.value) } }),
+  queryKey: ['accounted', asked],
+  queryFn: () => callRoute('accounted', { query: asked.value }),
   placeholderData: keepPreviousData,
 });
 type Parts = Pick<AccountedJson['total'], 'attendedSeconds' | 'unaccountedSeconds' | 'share'>;
@@ -53,9 +46,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     step="week"
     today="today"
     search-label="Person, department"
-    @back="shift -= DAYS"
-    @on="shift = Math.min(0, shift + DAYS)"
-    @today="shift = 0"
+    v-on="steps"
   >
     <template #ruler>
       <p class="lead">
@@ -90,7 +81,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
         >
       </p>
       <section v-for="group in departments" :key="group.department">
-        <h2>
+        <h2 class="list-head">
           {{ group.department || 'No department' }}
           <span class="figure">{{ percent(group) }} of {{ desk.hours(group.attendedSeconds) }}</span>
         </h2>
@@ -152,30 +143,9 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
   padding: 14px;
   max-width: 900px;
 }
-.counts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 26px;
-  margin: 0;
-  padding: 9px 16px 8px;
-  font-size: 16px;
-}
-.counts b {
-  font-size: 21px;
-}
 h2 {
   display: flex;
   gap: 12px;
-  margin: 0;
-  padding: 4px 16px;
-  background: var(--band);
-  border: solid var(--line);
-  border-width: 1px 0;
-  font-size: 14px;
-  font-weight: 700;
-}
-h2 span {
-  font-weight: 400;
 }
 .line {
   display: grid;

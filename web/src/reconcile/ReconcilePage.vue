@@ -9,8 +9,8 @@ import { callRoute } from '../desk/callRoute.ts';
 import { sayClock, sayDate, sayDay } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
+import { useDays } from '../desk/useDays.ts';
 import { useDesk } from '../desk/useDesk.ts';
-import { useNow } from '../desk/useNow.ts';
 import AlikeLine from './AlikeLine.vue';
 import { findAlike, queueOf } from './alike.ts';
 import LooseEndLine from './LooseEndLine.vue';
@@ -21,18 +21,13 @@ import { useAnswers } from './useAnswers.ts';
 
 /** Days that the page speaks of at once. */
 const DAYS = 14;
-const WEEK = 7;
 
 const desk = useDesk();
-const now = useNow();
 const search = ref('');
-const shift = ref(0);
-const lastDay = computed(() => ((desk.zone?.dayAt(now.value) ?? 0) + shift.value) as LocalDay);
-const firstDay = computed(() => (lastDay.value - DAYS + 1) as LocalDay);
+const { firstDay, lastDay, asked, steps } = useDays(DAYS);
 const query = useQuery({
-  queryKey: ['reconcile', firstDay, lastDay],
-  queryFn: () =>
-    callRoute('looseEnds', { query: { from: formatDay(firstDay.value), to: formatDay(lastDay.value) } }),
+  queryKey: ['reconcile', asked],
+  queryFn: () => callRoute('looseEnds', { query: asked.value }),
   placeholderData: keepPreviousData,
 });
 const clock = (instant: string | null) =>
@@ -94,9 +89,7 @@ const bars = computed(() =>
     step="week"
     today="today"
     search-label="Person, order, kind"
-    @back="shift -= WEEK"
-    @on="shift = Math.min(0, shift + WEEK)"
-    @today="shift = 0"
+    v-on="steps"
   >
     <template #ruler>
       <div class="days" role="img" aria-label="Loose ends by day">
@@ -135,7 +128,7 @@ const bars = computed(() =>
       </p>
       <p v-if="all.length === 0" class="none">Nothing to decide in these days: every scan adds up.</p>
       <section v-if="alike.length > 0 && desk.may('ledger.correct')" aria-label="Alike">
-        <h2>Alike <span>answered together, each with its own time</span></h2>
+        <h2 class="list-head">Alike <span>answered together, each with its own time</span></h2>
         <ul>
           <AlikeLine
             v-for="ends in alike"
@@ -147,7 +140,7 @@ const bars = computed(() =>
         </ul>
       </section>
       <section v-for="{ day, ends, lines, age } in days" :key="day">
-        <h2>
+        <h2 class="list-head">
           {{ sayDate(day) }}
           <span
             >{{ ends.length
@@ -176,7 +169,7 @@ const bars = computed(() =>
         </ul>
       </section>
       <section v-if="query.data.value.accepted.length > 0">
-        <h2>
+        <h2 class="list-head">
           Accepted as they are <span>{{ query.data.value.accepted.length }}</span>
         </h2>
         <ul>
@@ -197,13 +190,13 @@ const bars = computed(() =>
         </ul>
       </section>
       <section v-if="query.data.value.hints.length > 0">
-        <h2>Hints about badges</h2>
+        <h2 class="list-head">Hints about badges</h2>
         <ul>
           <li v-for="(hint, i) in query.data.value.hints" :key="i">{{ sayHint(hint) }}</li>
         </ul>
       </section>
       <section v-if="query.data.value.refused.length > 0">
-        <h2>Refused entries, kept whole</h2>
+        <h2 class="list-head">Refused entries, kept whole</h2>
         <ul>
           <li v-for="(each, i) in query.data.value.refused" :key="i">
             <b>{{ each.station }}</b> at {{ clock(each.receivedAt) }}:
@@ -216,7 +209,7 @@ const bars = computed(() =>
         </ul>
       </section>
       <section v-if="query.data.value.unread.length > 0">
-        <h2>Scans that meant nothing</h2>
+        <h2 class="list-head">Scans that meant nothing</h2>
         <ul>
           <li v-for="(each, i) in query.data.value.unread" :key="i">
             <b>{{ each.station }}</b> at {{ clock(each.at) }} read <span class="mono">{{ each.text }}</span>
@@ -250,30 +243,8 @@ const bars = computed(() =>
   color: var(--attention);
   font-size: 18px;
 }
-.counts {
-  display: flex;
-  gap: 26px;
-  margin: 0;
-  padding: 9px 16px 8px;
-  font-size: 16px;
-}
-.counts b {
-  font-size: 21px;
-}
 .none {
   padding: 12px 16px;
-}
-h2 {
-  margin: 0;
-  padding: 4px 16px;
-  background: var(--band);
-  border: solid var(--line);
-  border-width: 1px 0;
-  font-size: 14px;
-  font-weight: 700;
-}
-h2 span {
-  font-weight: 400;
 }
 ul {
   margin: 0;

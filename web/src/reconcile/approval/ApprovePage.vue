@@ -3,14 +3,12 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/reconcile';
 import { awaitsApproval, isException } from '@wergon/core/reconcile';
-import { formatDay, weekdayOf } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
 import { callRoute } from '../../desk/callRoute.ts';
 import { sayDate, sayDay, weekOf } from '../../desk/dates.ts';
 import DeskFrame from '../../desk/DeskFrame.vue';
 import QueryState from '../../desk/QueryState.vue';
+import { useDays } from '../../desk/useDays.ts';
 import { useDesk } from '../../desk/useDesk.ts';
-import { useNow } from '../../desk/useNow.ts';
 import { useAct } from '../../shop/useAct.ts';
 import ReconcileWays from '../ReconcileWays.vue';
 import ApprovalCell from './ApprovalCell.vue';
@@ -18,23 +16,13 @@ import ApprovalCell from './ApprovalCell.vue';
 type Person = ApprovalsJson['people'][number];
 type Day = Person['days'][number];
 
-const WEEK = 7;
 const desk = useDesk();
-const now = useNow();
 const search = ref('');
-const weeksBack = ref(0);
 const { act, problem, isBusy } = useAct();
-const monday = computed(() => {
-  const today = desk.zone?.dayAt(now.value) ?? (0 as LocalDay);
-  return (today - weekdayOf(today) + 1 - WEEK * weeksBack.value) as LocalDay;
-});
-const days = computed(() =>
-  Array.from({ length: WEEK }, (_, i) => formatDay((monday.value + i) as LocalDay)),
-);
+const { firstDay: monday, lastDay: sunday, days, asked, steps } = useDays('calendar week');
 const query = useQuery({
-  queryKey: ['approvals', monday],
-  queryFn: () =>
-    callRoute('approvals', { query: { from: days.value[0] ?? '', to: days.value[WEEK - 1] ?? '' } }),
+  queryKey: ['approvals', asked],
+  queryFn: () => callRoute('approvals', { query: asked.value }),
   placeholderData: keepPreviousData,
 });
 
@@ -84,14 +72,11 @@ const REFUSALS = {
     today="now"
     search-label="Person, department"
     class="approve"
-    @back="weeksBack += 1"
-    @on="weeksBack = Math.max(0, weeksBack - 1)"
-    @today="weeksBack = 0"
+    v-on="steps"
   >
     <template #ruler>
       <p class="span">
-        <b>Approve</b> {{ sayDay(monday) }} to {{ sayDay((monday + 6) as LocalDay) }}, by the day on which a
-        shift began
+        <b>Approve</b> {{ sayDay(monday) }} to {{ sayDay(sunday) }}, by the day on which a shift began
       </p>
     </template>
     <ReconcileWays />
@@ -132,7 +117,7 @@ const REFUSALS = {
         </button>
       </p>
       <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>
-      <table>
+      <table class="across">
         <thead>
           <tr>
             <th scope="col">Person</th>
@@ -186,18 +171,6 @@ const REFUSALS = {
   padding: 24px 14px 0;
   font-size: 16px;
 }
-.counts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 26px;
-  align-items: baseline;
-  margin: 0;
-  padding: 9px 16px 8px;
-  font-size: 16px;
-}
-.counts b {
-  font-size: 21px;
-}
 .all {
   margin-left: auto;
 }
@@ -207,39 +180,17 @@ const REFUSALS = {
   background: var(--band);
 }
 table {
-  width: 100%;
-  background: var(--sheet);
-  border-collapse: collapse;
   table-layout: fixed;
 }
 th,
 td {
-  padding: 4px 10px;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
   vertical-align: top;
-}
-thead th {
-  color: var(--ink-2);
-  font-size: 13px;
-  font-weight: 400;
 }
 thead th:first-child {
   width: var(--col-name);
 }
 thead td {
   width: 150px;
-}
-tbody th {
-  font-weight: 400;
-}
-tbody th a {
-  color: var(--ink);
-}
-small {
-  display: block;
-  color: var(--ink-2);
-  font-size: 13px;
 }
 .cell {
   padding: 4px 6px;

@@ -3,14 +3,13 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { JobWeekJson } from '@wergon/contract/reconcile';
-import { formatDay, sumSeconds, weekdayOf } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
+import { sumSeconds } from '@wergon/core/time';
 import { callRoute } from '../../desk/callRoute.ts';
 import { sayDate, sayDay, weekOf } from '../../desk/dates.ts';
 import DeskFrame from '../../desk/DeskFrame.vue';
 import QueryState from '../../desk/QueryState.vue';
+import { useDays } from '../../desk/useDays.ts';
 import { useDesk } from '../../desk/useDesk.ts';
-import { useNow } from '../../desk/useNow.ts';
 import ReconcileWays from '../ReconcileWays.vue';
 import TargetPicker from '../TargetPicker.vue';
 import LengthField from './LengthField.vue';
@@ -18,25 +17,19 @@ import MadeLine from './MadeLine.vue';
 import { useHours } from './useHours.ts';
 
 const desk = useDesk();
-const now = useNow();
 const route = useRoute();
 const router = useRouter();
 const search = ref('');
-const weeksBack = ref(0);
 const hours = useHours();
 const target = computed({
   get: () => String(route.params['target'] ?? ''),
   set: (id: string) => id !== '' && void router.push({ name: 'job-hours', params: { target: id } }),
 });
 const text = ref('');
-const monday = computed(() => {
-  const today = desk.zone?.dayAt(now.value) ?? (0 as LocalDay);
-  return (today - weekdayOf(today) + 1 - 7 * weeksBack.value) as LocalDay;
-});
-const day = computed(() => formatDay(monday.value));
+const { firstDay: monday, lastDay: sunday, asked, steps } = useDays('calendar week');
 const query = useQuery({
-  queryKey: ['job-week', target, day],
-  queryFn: () => callRoute('jobWeek', { query: { target: target.value, day: day.value } }),
+  queryKey: ['job-week', target, asked],
+  queryFn: () => callRoute('jobWeek', { query: { target: target.value, day: asked.value.from } }),
   enabled: computed(() => target.value !== ''),
   placeholderData: keepPreviousData,
 });
@@ -73,14 +66,12 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
     step="week"
     today="now"
     search-label="Person, department"
-    @back="weeksBack += 1"
-    @on="weeksBack = Math.max(0, weeksBack - 1)"
-    @today="weeksBack = 0"
+    v-on="steps"
   >
     <template #ruler>
       <p class="span">
         <b>{{ week?.title ?? 'No job chosen' }}</b> {{ sayDay(monday) }} to
-        {{ sayDay((monday + 6) as LocalDay) }}
+        {{ sayDay(sunday) }}
       </p>
     </template>
     <ReconcileWays />
@@ -100,7 +91,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
       :error="query.error.value"
       @retry="query.refetch()"
     />
-    <table v-else>
+    <table v-else class="across">
       <thead>
         <tr>
           <th scope="col">Person</th>
@@ -113,7 +104,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
       <tbody>
         <tr v-for="person in people" :key="person.technician">
           <th scope="row">
-            <RouterLink :to="{ name: 'week', params: { technician: person.technician, day } }">{{
+            <RouterLink :to="{ name: 'week', params: { technician: person.technician, day: asked.from } }">{{
               person.name
             }}</RouterLink>
             <small>{{ person.department }}</small>
@@ -158,39 +149,14 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
 table {
   width: calc(100% - 32px);
   margin: 0 16px 20px;
-  background: var(--sheet);
-  border-collapse: collapse;
 }
 th,
 td {
-  padding: 3px 8px;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
   vertical-align: bottom;
 }
-thead th {
-  color: var(--ink-2);
-  font-size: 13px;
-  font-weight: 400;
-}
-tbody th {
-  font-weight: 400;
-}
-tbody th a {
-  color: var(--ink);
-}
-small {
-  display: block;
-  color: var(--ink-2);
-  font-size: 13px;
-}
-.number,
 .scanned {
+  display: block;
   text-align: right;
-}
-.scanned {
-  display: block;
-  color: var(--ink);
   text-decoration: none;
 }
 .none {

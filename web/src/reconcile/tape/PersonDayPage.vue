@@ -187,7 +187,7 @@ function add(): void {
       </section>
       <section>
         <h2>Starts and stops</h2>
-        <table>
+        <table class="across">
           <thead>
             <tr>
               <th scope="col">From</th>
@@ -261,19 +261,6 @@ function add(): void {
   padding: 8px 16px;
   list-style: none;
 }
-.counts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 26px;
-  align-items: baseline;
-  margin: 0;
-  padding: 9px 16px 8px;
-  border-bottom: 1px solid var(--line);
-  font-size: 16px;
-}
-.counts b {
-  font-size: 19px;
-}
 .counts a {
   margin-left: auto;
 }
@@ -319,24 +306,7 @@ h2 {
   font-weight: 700;
 }
 table {
-  width: 100%;
   max-width: 900px;
-  background: var(--sheet);
-  border-collapse: collapse;
-}
-th,
-td {
-  padding: 4px 10px;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
-}
-th {
-  color: var(--ink-2);
-  font-size: 13px;
-  font-weight: 400;
-}
-.number {
-  text-align: right;
 }
 .taken {
   background: var(--action-tint);
