@@ -159,7 +159,7 @@ async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Pr
 const LEADS = ['Aino Saari', 'Sanna Koivu', 'Ingrid Solberg'];
 
 const DAY_SHIFT: ShiftPlan = { startMinute: 420, endMinute: 930, breakMinutes: 30 };
-const EARLY: ShiftPlan = { startMinute: 360, endMinute: 870, breakMinutes: 30 };
+const LONG_BREAK: ShiftPlan = { startMinute: 420, endMinute: 945, breakMinutes: 45 };
 const NIGHT: ShiftPlan = { startMinute: 1320, endMinute: 360, breakMinutes: 30 };
 const weekOf = (plan: ShiftPlan) => Array.from({ length: 7 }, (_day, i) => (i < 5 ? plan : null));
 
@@ -193,7 +193,7 @@ async function addPeople(
     const weeks = person.isNight
       ? [weekOf(NIGHT)]
       : person.department === 'Winding'
-        ? [weekOf(DAY_SHIFT), weekOf(EARLY)]
+        ? [weekOf(DAY_SHIFT), weekOf(LONG_BREAK)]
         : [weekOf(DAY_SHIFT)];
     await em.insert(PatternEntity, { technician, fromDay: firstDay - 30, weeks });
     people.push({ technician, person });
