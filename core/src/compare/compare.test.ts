@@ -25,7 +25,7 @@ const expected = (isFinished = false) => ({
   isFinished,
 });
 
-test.each([
+test.each<[lines: LaborLine[], isFinished: boolean, figures: object, why: string]>([
   [[], false, { remainingSeconds: 100, overSeconds: 0, underSeconds: 0 }, 'not begun is all left'],
   [
     [line('run', 60, 600)],
@@ -91,7 +91,7 @@ const drawn = (estimate: number | null, used: Partial<Record<WorkType, number>>)
 };
 
 // In thirds of the width: the estimate always stands at 2.
-test.each([
+test.each<[estimate: number | null, used: Partial<Record<WorkType, number>>, picture: string, why: string]>([
   [100, {}, '', 'not begun'],
   [100, { run: 50 }, 'run 0-1', 'half of the estimate'],
   [

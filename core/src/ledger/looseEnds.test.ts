@@ -1,4 +1,4 @@
-import { dated, toInstant } from '../time/index.ts';
+import { dated, toInstant, toSeconds } from '../time/index.ts';
 import { deriveLedger } from './derive.ts';
 import type { Entry } from './entries.ts';
 import { isClockAhead } from './looseEnd.ts';
@@ -80,7 +80,7 @@ test.each<[why: string, journal: readonly Entry[], kinds: readonly string[]]>([
         technician: ada,
         targets: [target('a')],
         day: factsWith().zone.dayAt(clock(7)),
-        seconds: 3600,
+        seconds: toSeconds(3600),
       } as Entry,
     ],
     [],

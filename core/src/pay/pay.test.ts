@@ -66,7 +66,7 @@ const shiftLines = (entries: Parameters<typeof deriveLedger>[0]) => {
   };
 };
 const sum = (items: readonly { readonly seconds: number; readonly cost: number | null }[]) =>
-  items.reduce(([s, c], { seconds, cost }) => [s + seconds, c + (cost ?? 0)], [0, 0] as [number, number]);
+  items.reduce<[number, number]>(([s, c], { seconds, cost }) => [s + seconds, c + (cost ?? 0)], [0, 0]);
 
 test('the parts of a labor line by shift day add up to it, to the second and the cent', () => {
   fc.assert(

@@ -110,7 +110,7 @@ test.each([
   expect(type(text, msPerKey, end).finished).toBe(heard);
 });
 
-test.each([
+test.each<[text: string, msPerKey: number, wait: number, heard: string | undefined, why: string]>([
   ['C119', 10, 200, 'C119', 'a scanner without an end key, after a pause'],
   ['C119', 10, 50, undefined, 'not before the pause is over'],
   ['C119', 300, 200, undefined, 'a hand may think as long as it likes'],

@@ -70,7 +70,7 @@ test.each([
   expect(formatHours(toSeconds(seconds), style)).toBe(text);
 });
 
-test.each([
+test.each<[text: string, seconds: number | undefined, why: string]>([
   ['1:30', 5400, 'hours and minutes'],
   ['1.5', 5400, 'decimal, with a point'],
   ['1,5', 5400, 'or a comma'],

@@ -96,7 +96,8 @@ test('changes name each field with before and after', () =>
     { field: 'Gone', before: 'y', after: '' },
   ]));
 
-test.each([
+type Fields = Readonly<Record<string, string>>;
+test.each<[base: Fields, mine: Fields, theirs: Fields, conflicts: string[], only: string[], why: string]>([
   [{ a: '1' }, { a: '2' }, { a: '3' }, ['a'], [], 'both changed it'],
   [{ a: '1' }, { a: '2' }, { a: '2' }, [], [], 'both to the same'],
   [{ a: '1', b: '1' }, { a: '2', b: '1' }, { a: '1', b: '3' }, [], ['b'], 'each another field'],

@@ -118,7 +118,7 @@ test('who has left disappears from the station and stays in the list', async () 
   expect((await person(shop.ada)).leftOn).toBe('2026-03-02');
 });
 
-test.each([
+test.each<[body: object, field: string, why: string]>([
   [{ ...FIELDS, number: '2' }, 'number', 'another’s number'],
   [{ ...FIELDS, grade: 'none' }, 'grade', 'no such grade'],
   [{ ...FIELDS, hiredOn: '2026-02-01', leftOn: '2026-01-01' }, 'leftOn', 'left before he came'],

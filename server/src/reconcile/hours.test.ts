@@ -45,7 +45,7 @@ test('what is scanned stands in the same week', async () => {
   expect(await cells()).toEqual([['1001 Strip', 'run', [600, 3600, 0, 0, 0, 0, 0]]]);
 });
 
-test.each([
+test.each<[more: object, field: string, why: string]>([
   [{ day: '2026-03-04' }, 'rows[0].day', 'a future day'],
   [{ seconds: 90_000 }, 'rows[0].seconds', 'more than a day can hold at all'],
   [{ technician: 'nobody' }, 'rows[0].technician', 'nobody of this name'],

@@ -98,7 +98,7 @@ test('an answer to what is no longer so is refused, and does nothing', async () 
   expect(await seconds()).toBe(before);
 });
 
-test.each([
+test.each<[more: object, status: number, why: string]>([
   [{ reason: 'as-before' }, 409, 'an answer that was never offered'],
   [{ reason: 'because' }, 422, 'one that is none'],
   [{ at: '2026-03-03T08:00:00+01:00' }, 409, 'another instant than was shown'],

@@ -35,7 +35,7 @@ test('keys can be read by nobody but the server', async () => {
   for (const name of ['root.key', 'server.key']) expect(statSync(join(at, name)).mode & 0o077).toBe(0);
 });
 
-test.each([
+test.each<[env: NodeJS.ProcessEnv, kind: string, why: string]>([
   [{}, 'none', 'on this machine nothing leaves it'],
   [{ WERGON_HOST: '0.0.0.0', WERGON_PROXY: '1' }, 'none', 'a proxy does it'],
   [{ WERGON_HOST: '0.0.0.0' }, 'tls', 'beyond loopback nothing is in the clear'],

@@ -14,7 +14,7 @@ test('a draft is estimated as it is typed, commas and all, and the margin is wha
   expect([seconds, cost, margin]).toEqual([5400, 7500, 2500]);
 });
 
-test.each([
+test.each<[change: object, seconds: number, why: string]>([
   [{ quantity: 'x', tasks: [{ ...task('Turn', ''), runHoursPerPiece: '0.5' }] }, 0, 'no number of pieces'],
   [{ quantity: 3, tasks: [{ ...task('Turn', ''), runHoursPerPiece: '0.5' }] }, 5400, 'hours per piece'],
   [{ tasks: [task('Strip', 'soon')] }, 0, 'what is no number yet'],

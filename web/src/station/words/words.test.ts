@@ -51,7 +51,7 @@ test('the labels that a sentence names are printed ones', () => {
 });
 
 const run = { target: 'a', workType: 'run' };
-test.each([
+test.each<[said: object, words: string, why: string]>([
   [{ kind: 'started', target: 'a', workType: 'run', minutesBack: 0 }, 'Started Winding, 24117', 'plain work'],
   [
     { kind: 'started', target: 'a', workType: 'setup', minutesBack: 0 },
