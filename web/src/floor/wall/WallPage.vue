@@ -10,12 +10,13 @@ import { useDesk } from '../../desk/useDesk.ts';
 import type { TaskStanding } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import { useWall } from './useWall.ts';
+import { isNarrowed } from './wallPages.ts';
 import { keepWall } from './wallStore.ts';
 
 /** The floor on a big screen: no mouse, turns by itself, read from across the hall. */
 const desk = useDesk();
 const props = defineProps<{ kept: FloorJson | undefined }>();
-const { board, counts, now, page, pages, place, jobs, filter, isFiltered, query } = useWall(props.kept);
+const { board, counts, now, page, pages, place, jobs, asked, query } = useWall(props.kept);
 /** Since when nothing new arrives; what stands there was true then. */
 const lostAt = ref<Instant | null>(props.kept ? readInstant(props.kept.asOf) : null);
 watch(isLive, (live) => (lostAt.value = live ? null : now.value));
@@ -62,7 +63,7 @@ const isOver = ({ comparison }: TaskStanding) => (comparison.overSeconds ?? 0) >
     </p>
     <p v-if="!board" class="empty">{{ query.error.value ? 'The server does not answer.' : 'Opening…' }}</p>
     <p v-else-if="!page" class="empty">
-      {{ isFiltered ? `Nobody is on work of ${filter.division || filter.jobType}.` : 'Nobody is in.' }}
+      {{ isNarrowed(asked) ? `Nobody is on work of ${asked.division || asked.jobType}.` : 'Nobody is in.' }}
     </p>
     <ul v-else-if="page.kind === 'people'" aria-label="People">
       <li v-for="person in page.people" :key="person.id" :class="person.presently">
@@ -101,7 +102,9 @@ const isOver = ({ comparison }: TaskStanding) => (comparison.overSeconds ?? 0) >
       </li>
     </ul>
     <footer>
-      <span v-if="isFiltered">{{ [filter.division, filter.jobType].filter((part) => part).join(', ') }}</span>
+      <span v-if="isNarrowed(asked)">{{
+        [asked.division, asked.jobType].filter((part) => part).join(', ')
+      }}</span>
       <span>{{ page?.kind === 'jobs' ? 'by job' : 'by person' }}</span>
       <span v-if="pages.length > 1" class="figure"
         >{{ (place % pages.length) + 1 }} of {{ pages.length }}</span

@@ -1,0 +1,152 @@
+import fc from 'fast-check';
+import {
+  AT_REST,
+  deriveLedger,
+  effectiveEntries,
+  foldEntries,
+  inOrderOfTime,
+  piecesOf,
+  sumAccounted,
+  sumLines,
+} from '../ledger/index.ts';
+import type { HoursEntry, LaborEntry, LaborLine } from '../ledger/index.ts';
+import { TARGETS, TECHNICIANS, anyEntries, clock, factsWith, zone } from '../ledger/shop.fixture.ts';
+import { sumSeconds, toSeconds } from '../time/index.ts';
+import type { Instant, LocalDay } from '../time/index.ts';
+import { WORK_TYPES, withAlwaysIncluded } from '../work/index.ts';
+import type { WorkOrderId } from '../work/index.ts';
+import { addUsed, orderStanding, personStanding, standingOf } from './standing.ts';
+import { accountedShare, chargedOf, countPresently, drawLane } from './tape.ts';
+import type { Board, BoardTarget, UsedByType } from './board.ts';
+import type { SettledDay } from './tape.ts';
+
+// Whatever was scanned: what the floor shows, settled rows with open time on top, is what the ledger derives.
+const facts = factsWith();
+const order = 'w' as WorkOrderId;
+const SEED = { seed: 77, numRuns: 400 };
+const anyNow = fc.integer({ min: 1, max: 8 * 24 * 4 }).map((quarters) => clock(0, quarters * 15));
+
+const usedOf = (lines: readonly LaborLine[], id: string): UsedByType =>
+  lines
+    .filter(({ target }) => target === id)
+    .reduce<UsedByType>((used, { workType, seconds }) => addUsed(used, workType, seconds), {});
+
+/** The board as a server keeps it after the last entry, and each person's settled stretches. */
+function boardAfter(entries: readonly LaborEntry[], now: Instant, day: LocalDay) {
+  const settledLines: LaborLine[] = [];
+  const settled = new Map<(typeof TECHNICIANS)[number], SettledDay>();
+  const known = effectiveEntries(entries).filter((entry) =>
+    entry.type === 'hours' ? entry.day <= zone.dayAt(now) : entry.at <= now,
+  );
+  const technicians = TECHNICIANS.map((id) => {
+    const own = known.filter((entry) => entry.technician === id);
+    const hours = own.filter((entry): entry is HoursEntry => entry.type === 'hours');
+    const timed = own.filter((entry): entry is Exclude<LaborEntry, HoursEntry> => entry.type !== 'hours');
+    const { state, strands } = foldEntries(id, AT_REST, inOrderOfTime(timed), facts);
+    const pieces = strands.stints.flatMap((stint) => piecesOf(stint, facts));
+    const lines = sumLines(pieces, hours, []);
+    settledLines.push(...lines);
+    settled.set(id, { ...strands, enteredSeconds: sumSeconds(hours.filter((each) => each.day === day)) });
+    const charged = { day, seconds: sumSeconds(lines.filter((line) => line.day === day)) };
+    return { id, name: id, department: '', hasLeft: false, state, charged };
+  });
+  const targets = TARGETS.map((id): BoardTarget => {
+    const fact = facts.targets.get(id);
+    return fact?.kind === 'task'
+      ? {
+          kind: 'task',
+          id,
+          title: id,
+          order,
+          estimatedSeconds: id === 'none' ? null : (fact.estimate[0]?.value ?? null),
+          used: usedOf(settledLines, id),
+          isFinished: false,
+        }
+      : { kind: 'activity', id, title: id };
+  });
+  const board: Board = {
+    facts,
+    technicians: new Map(technicians.map((each) => [each.id, each])),
+    orders: new Map([
+      [
+        order,
+        {
+          id: order,
+          number: '1',
+          title: '',
+          customer: '',
+          state: 'released',
+          includes: withAlwaysIncluded(['setup']),
+        },
+      ],
+    ]),
+    targets: new Map(targets.map((each) => [each.id, each])),
+  };
+  return { board, settled };
+}
+
+const anyFloor = fc.tuple(anyEntries, anyNow).map(([entries, now]) => {
+  const day = zone.dayAt(now);
+  return { now, day, ledger: deriveLedger(entries, facts, now), ...boardAfter(entries, now, day) };
+});
+
+test('what is used of a task, and of the whole order, is what the ledger says, of the work that the estimate includes', () => {
+  fc.assert(
+    fc.property(anyFloor, ({ board, ledger, now }) => {
+      const includes = withAlwaysIncluded(['setup']);
+      let [all, estimated] = [0, 0];
+      for (const id of TARGETS) {
+        const standing = standingOf(board, id, now);
+        if (standing?.kind !== 'task') continue;
+        const said = usedOf(ledger.lines, id);
+        for (const workType of WORK_TYPES)
+          expect(standing.used[workType] ?? 0).toBe(includes.has(workType) ? (said[workType] ?? 0) : 0);
+        const { usedSeconds, estimatedSeconds, leftSeconds, overSeconds } = standing.comparison;
+        all += usedSeconds;
+        estimated += estimatedSeconds ?? 0;
+        if (estimatedSeconds === null) expect([leftSeconds, overSeconds]).toEqual([null, null]);
+        else expect((leftSeconds ?? 0) - (overSeconds ?? 0)).toBe(estimatedSeconds - usedSeconds);
+      }
+      expect(orderStanding(board, order, now)).toEqual({ usedSeconds: all, estimatedSeconds: estimated });
+    }),
+    SEED,
+  );
+});
+
+test('a lane holds all that the ledger charges to the day, and the share that found its work is the ledger’s', () => {
+  fc.assert(
+    fc.property(anyFloor, ({ board, settled, ledger, day, now }) => {
+      const days = ledger.attendance.filter((each) => each.day === day);
+      for (const technician of board.technicians.values()) {
+        const none: SettledDay = { stints: [], shifts: [], breaks: [], enteredSeconds: toSeconds(0) };
+        const lane = drawLane(board, technician, settled.get(technician.id) ?? none, day, now);
+        const own = days.find((each) => each.technician === technician.id);
+        expect(chargedOf(lane)).toBe(own?.chargedSeconds ?? 0);
+        expect(personStanding(board, technician.id, now)?.todaySeconds).toBe(own?.chargedSeconds ?? 0);
+        const { blocks } = lane;
+        blocks.forEach((block, i) => expect(block.from).toBeGreaterThanOrEqual(blocks[i - 1]?.from ?? 0));
+      }
+      expect(accountedShare(board, settled, day, now)).toBe(sumAccounted(days).share);
+    }),
+    SEED,
+  );
+});
+
+test('everybody is doing one thing, and whoever works runs on what the ledger has open', () => {
+  fc.assert(
+    fc.property(anyFloor, ({ board, settled, ledger, day, now }) => {
+      const lanes = [...board.technicians.values()].map((technician) =>
+        drawLane(board, technician, settled.get(technician.id) as SettledDay, day, now),
+      );
+      const counts = countPresently(lanes);
+      expect(Object.values(counts).reduce((sum, count) => sum + count, 0)).toBe(TECHNICIANS.length);
+      for (const { technician, presently } of lanes) {
+        const isOpen = ledger.stints.some(
+          (stint) => stint.technician === technician.id && stint.open && !stint.capped,
+        );
+        if (isOpen) expect(['work', 'indirect']).toContain(presently);
+      }
+    }),
+    SEED,
+  );
+});

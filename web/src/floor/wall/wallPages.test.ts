@@ -1,0 +1,116 @@
+import type { Board, Lane, Presently } from '@wergon/core/floor';
+import { createZone, dated, toInstant, toSeconds } from '@wergon/core/time';
+import { withAlwaysIncluded } from '@wergon/core/work';
+import { DEFAULT_POLICY } from '@wergon/core/ledger';
+import { isNarrowed, jobsOf, pagesOf, peopleOf, readAsked } from './wallPages.ts';
+
+const zone = createZone('Europe/Oslo');
+if (!zone.ok) throw new Error('zone');
+const NOW = toInstant(1_790_000_000);
+
+/** Two orders of one task each: 100 is over by half an hour, 200 has hours left. */
+const order = (number: string) => ({
+  id: `o${number}`,
+  number,
+  title: 'Rewind',
+  customer: number === '100' ? 'Aker Dairy' : '',
+  state: 'released',
+  includes: withAlwaysIncluded([]),
+});
+const task = (number: string, used: number) => ({
+  kind: 'task',
+  id: `t${number}`,
+  title: 'Winding',
+  order: `o${number}`,
+  estimatedSeconds: toSeconds(3600),
+  used: { run: toSeconds(used) },
+  isFinished: false,
+});
+const board = {
+  facts: { zone: zone.value, policy: dated(DEFAULT_POLICY), targets: new Map(), costRates: new Map() },
+  technicians: new Map(),
+  orders: new Map([order('100'), order('200')].map((each) => [each.id, each])),
+  targets: new Map<string, unknown>([
+    ...[task('100', 5400), task('200', 600)].map((each) => [each.id, each] as const),
+    ['clean', { kind: 'activity', id: 'clean', title: 'Cleaning' }],
+  ]),
+} as unknown as Board;
+const lane = (name: string, presently: Presently, ...targets: string[]) =>
+  ({
+    technician: {
+      id: name,
+      name,
+      state: {
+        shift: null,
+        doing:
+          targets.length > 0
+            ? { status: 'work', since: NOW, running: targets.map((target) => ({ target, workType: 'run' })) }
+            : { status: 'nothing' },
+      },
+    },
+    presently,
+    since: NOW,
+    blocks: [],
+    enteredSeconds: 0,
+  }) as unknown as Lane;
+const LANES = [
+  lane('Bo', 'work', 't200'),
+  lane('Ada', 'work', 't100', 't200'),
+  lane('Cy', 'nothing'),
+  lane('Dag', 'break'),
+  lane('Eva', 'indirect', 'clean'),
+  lane('Fay', 'out'),
+  lane('Gro', 'work', 't200'),
+];
+const DETAILS = new Map([
+  ['o100', { division: 'North', jobType: 'Rewind' }],
+  ['o200', { division: 'South', jobType: 'Rewind' }],
+]);
+const people = (search = '') => peopleOf(board, LANES, NOW, readAsked(search), DETAILS);
+
+test('who needs somebody stands first, then who works, by name; who is out is not there', () => {
+  expect(people().map(({ name, words }) => [name, words])).toEqual([
+    ['Cy', 'on nothing'],
+    ['Ada', '100 Winding + 1'],
+    ['Bo', '200 Winding'],
+    ['Gro', '200 Winding'],
+    ['Eva', 'Cleaning'],
+    ['Dag', 'on a break'],
+  ]);
+});
+
+test('each task is told once with everybody on it, and what is most over stands first', () => {
+  expect(jobsOf(people()).map(({ number, words, names }) => [number, words, names])).toEqual([
+    ['100', 'Winding, Aker Dairy', 'Ada'],
+    ['200', 'Winding', 'Bo, Gro'],
+  ]);
+});
+
+test.each<[search: string, names: string[], why: string]>([
+  ['?division=North', ['Ada'], 'of one division'],
+  ['?jobType=Rewind', ['Ada', 'Bo', 'Gro'], 'of one job type'],
+  ['?division=South&jobType=Repair', [], 'of both, where nobody is'],
+])('%s shows %j: %s', (search, names) => {
+  expect(people(search).map(({ name }) => name)).toEqual(names);
+  expect(isNarrowed(readAsked(search))).toBe(true);
+});
+
+test.each<[search: string, pages: string[], why: string]>([
+  ['', ['people 6', 'jobs 2'], 'people, then jobs'],
+  ['?by=people&rows=4', ['people 4', 'people 2'], 'as many rows as the address says'],
+  ['?by=jobs', ['jobs 2'], 'jobs alone'],
+  ['?by=people&rows=1', ['people 3', 'people 3'], 'never fewer than can be read as a list'],
+  ['?by=people&rows=many', ['people 6'], 'what is no number is left as it is'],
+])('%j turns through %j: %s', (search, pages) => {
+  const asked = readAsked(search);
+  const turned = pagesOf(people(search), jobsOf(people(search)), asked);
+  expect(
+    turned.map((page) =>
+      page.kind === 'people' ? `people ${page.people.length}` : `jobs ${page.jobs.length}`,
+    ),
+  ).toEqual(pages);
+});
+
+test('nobody in gives no page at all', () => {
+  expect(pagesOf([], [], readAsked(''))).toEqual([]);
+});

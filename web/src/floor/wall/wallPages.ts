@@ -1,0 +1,142 @@
+import { standingOf } from '@wergon/core/floor';
+import type { Board, Lane, TaskStanding } from '@wergon/core/floor';
+import type { Instant } from '@wergon/core/time';
+
+export type WallPerson = {
+  readonly id: string;
+  readonly name: string;
+  readonly presently: Lane['presently'];
+  readonly since: Instant | undefined;
+  readonly words: string;
+  readonly task: TaskStanding | undefined;
+};
+export type WallJob = {
+  readonly id: string;
+  readonly number: string;
+  readonly words: string;
+  readonly names: string;
+  readonly task: TaskStanding;
+};
+export type WallPage =
+  | { readonly kind: 'people'; readonly people: readonly WallPerson[] }
+  | { readonly kind: 'jobs'; readonly jobs: readonly WallJob[] };
+
+/** What a wall's address asks for: `?by=people|jobs&division=…&jobType=…&rows=…`. */
+export type WallAsked = {
+  readonly by: string;
+  readonly division: string;
+  readonly jobType: string;
+  readonly rows: number;
+};
+
+const FEWEST_ROWS = 3;
+const MOST_ROWS = 14;
+const USUAL_ROWS = 8;
+
+export function readAsked(search: string): WallAsked {
+  const address = new URLSearchParams(search);
+  const asked = (name: string) => address.get(name) ?? '';
+  const rows = Number(asked('rows')) || USUAL_ROWS;
+  return {
+    by: asked('by'),
+    division: asked('division'),
+    jobType: asked('jobType'),
+    rows: Math.max(FEWEST_ROWS, Math.min(MOST_ROWS, Math.floor(rows))),
+  };
+}
+
+export const isNarrowed = ({ division, jobType }: WallAsked): boolean => division !== '' || jobType !== '';
+
+/** Everybody who is in, of the division and job type that are asked for; who needs somebody stands first. */
+export function peopleOf(
+  board: Board,
+  lanes: readonly Lane[],
+  now: Instant,
+  asked: WallAsked,
+  details: ReadonlyMap<string, { readonly division: string; readonly jobType: string }>,
+): readonly WallPerson[] {
+  const fits = ({ task }: WallPerson): boolean => {
+    if (!isNarrowed(asked)) return true;
+    const own = details.get(task?.order?.id ?? '');
+    return (
+      own !== undefined &&
+      (asked.division === '' || own.division === asked.division) &&
+      (asked.jobType === '' || own.jobType === asked.jobType)
+    );
+  };
+  return lanes
+    .filter(({ presently }) => presently !== 'out')
+    .map((lane) => personOf(board, lane, now))
+    .filter(fits)
+    .sort((a, b) => ORDER[a.presently] - ORDER[b.presently] || a.name.localeCompare(b.name));
+}
+
+/** The tasks that these people are on, each with who is on it; what is most over stands first. */
+export function jobsOf(people: readonly WallPerson[]): readonly WallJob[] {
+  const byTask = new Map<string, { readonly task: TaskStanding; readonly names: string[] }>();
+  for (const { task, name } of people) {
+    if (!task) continue;
+    const own = byTask.get(task.task.id);
+    if (own) own.names.push(name);
+    else byTask.set(task.task.id, { task, names: [name] });
+  }
+  const over = ({ task }: { readonly task: TaskStanding }) => task.comparison.overSeconds ?? 0;
+  return [...byTask.values()]
+    .sort(
+      (a, b) => over(b) - over(a) || (a.task.order?.number ?? '').localeCompare(b.task.order?.number ?? ''),
+    )
+    .map(({ task, names }) => ({
+      id: task.task.id,
+      number: task.order?.number ?? '',
+      words: [task.task.title, task.order?.customer].filter((part) => part).join(', '),
+      names: names.join(', '),
+      task,
+    }));
+}
+
+const chunks = <T>(items: readonly T[], size: number): T[][] =>
+  Array.from({ length: Math.ceil(items.length / size) }, (_, i) => items.slice(i * size, (i + 1) * size));
+
+/** The pages that the wall turns through. */
+export const pagesOf = (
+  people: readonly WallPerson[],
+  jobs: readonly WallJob[],
+  { by, rows }: WallAsked,
+): readonly WallPage[] => [
+  ...(by === 'jobs' ? [] : chunks(people, rows).map((part): WallPage => ({ kind: 'people', people: part }))),
+  ...(by === 'people' ? [] : chunks(jobs, rows).map((part): WallPage => ({ kind: 'jobs', jobs: part }))),
+];
+
+/** Who needs somebody stands first. */
+const ORDER: Readonly<Record<Lane['presently'], number>> = {
+  nothing: 0,
+  work: 1,
+  indirect: 2,
+  break: 3,
+  out: 4,
+};
+
+function personOf(board: Board, lane: Lane, now: Instant): WallPerson {
+  const { doing } = lane.technician.state;
+  const [first, ...more] = doing.status === 'work' ? doing.running : [];
+  const standing = first && standingOf(board, first.target, now);
+  const title =
+    standing?.kind === 'task'
+      ? `${standing.order?.number ?? ''} ${standing.task.title}`
+      : (standing?.activity.title ?? '');
+  const words: Readonly<Record<Lane['presently'], string>> = {
+    work: `${title}${more.length > 0 ? ` + ${more.length}` : ''}`,
+    indirect: title,
+    break: 'on a break',
+    nothing: 'on nothing',
+    out: '',
+  };
+  return {
+    id: lane.technician.id,
+    name: lane.technician.name,
+    presently: lane.presently,
+    since: lane.since,
+    words: words[lane.presently],
+    task: standing?.kind === 'task' && lane.presently === 'work' ? standing : undefined,
+  };
+}
