@@ -16,6 +16,7 @@ export function createLive(): Live {
   const events = new EventEmitter().setMaxListeners(0);
   const responses = new Set<Response>();
   let lastSeq = 0;
+  let isClosed = false;
   return {
     publish: (seq) => {
       lastSeq = Math.max(lastSeq, seq);
@@ -23,6 +24,8 @@ export function createLive(): Live {
     },
     publishSetup: () => events.emit('change', 'setup', lastSeq),
     stream: (req, res, currentSeq) => {
+      // Whoever comes while the server stops comes again when it is back.
+      if (isClosed) return void res.status(503).end();
       lastSeq = Math.max(lastSeq, currentSeq);
       res.writeHead(200, {
         'content-type': 'text/event-stream',
@@ -44,6 +47,7 @@ export function createLive(): Live {
       });
     },
     close: () => {
+      isClosed = true;
       for (const res of responses) res.end();
     },
   };

@@ -20,6 +20,8 @@ import { chooseTls } from '../tls/chooseTls.ts';
 
 /** How often the demo's clock is written down, so that a crash sets it back by little. */
 const CLOCK_SAVE_MS = 5_000;
+/** What is being answered when the server stops has so long; stations send again what nobody acknowledged. */
+const GRACE_MS = 3_000;
 
 export type RunningServer = {
   readonly address: string;
@@ -70,7 +72,12 @@ export async function startServer(config: Config): Promise<RunningServer> {
       clearInterval(saving);
       context.live.close();
       await new Promise<void>((resolve) => {
-        server.close(() => resolve());
+        // A browser keeps connections open on which it has asked for nothing yet; they would hold the end up for ever.
+        const grace = setTimeout(() => server.closeAllConnections(), GRACE_MS);
+        server.close(() => {
+          clearTimeout(grace);
+          resolve();
+        });
         server.closeIdleConnections();
       });
       if (config.isDemo) await saveClock(database, clock);

@@ -13,13 +13,15 @@ export function useDays(stretch: number | 'calendar week') {
   const now = useNow();
   const weeksBack = ref(0);
   const length = stretch === 'calendar week' ? WEEK : stretch;
+  const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
   const firstDay = computed((): LocalDay => {
-    const today = desk.zone?.dayAt(now.value) ?? (0 as LocalDay);
-    const first = stretch === 'calendar week' ? today - weekdayOf(today) + 1 : today - length + 1;
+    const first =
+      stretch === 'calendar week' ? today.value - weekdayOf(today.value) + 1 : today.value - length + 1;
     return (first - WEEK * weeksBack.value) as LocalDay;
   });
   const lastDay = computed(() => (firstDay.value + length - 1) as LocalDay);
   return {
+    today,
     firstDay,
     lastDay,
     /** Each of the days, in the server's form. */

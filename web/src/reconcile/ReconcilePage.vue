@@ -24,7 +24,7 @@ const DAYS = 14;
 
 const desk = useDesk();
 const search = ref('');
-const { firstDay, lastDay, asked, steps } = useDays(DAYS);
+const { today, firstDay, lastDay, asked, steps } = useDays(DAYS);
 const query = useQuery({
   queryKey: ['reconcile', asked],
   queryFn: () => callRoute('looseEnds', { query: asked.value }),
@@ -69,7 +69,7 @@ const days = computed(() => {
     day,
     ends,
     lines: queueOf(ends),
-    age: lastDay.value - readDay(day),
+    age: today.value - readDay(day),
   }));
 });
 const bars = computed(() =>

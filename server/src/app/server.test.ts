@@ -1,0 +1,19 @@
+import { mkdtempSync } from 'node:fs';
+import { connect } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { readConfig } from './config.ts';
+import { startServer } from './server.ts';
+
+test('the server stops although a browser holds a connection on which it has asked for nothing', async () => {
+  const database = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'shop.sqlite');
+  const env = { WERGON_DATABASE: database, WERGON_PORT: '0', WERGON_LOG: 'silent' };
+  const server = await startServer(readConfig(env, '/'));
+  const socket = connect(Number(new URL(server.address).port), '127.0.0.1');
+  await new Promise((open) => socket.once('connect', open));
+  expect((await fetch(`${server.address}/api/start`)).status).toBe(200);
+  const closed = new Promise((done) => socket.once('close', done));
+  await server.stop();
+  await closed;
+  await expect(fetch(`${server.address}/api/start`)).rejects.toThrow();
+});
