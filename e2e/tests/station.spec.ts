@@ -94,7 +94,14 @@ test('what cannot be understood is refused in words, starts nothing, and the des
   await expect(page.getByRole('main')).toContainText('on nothing');
   const desk = await context.newPage();
   await shop.openDesk(desk, '/reconcile');
-  await expect(desk.getByText('Winding 4 at')).toContainText('4006381333931');
+  const line = desk.getByRole('listitem').filter({ hasText: '4006381333931' });
+  await expect(line).toContainText('Winding 4 read 4006381333931');
+  await line.focus();
+  await line.getByRole('textbox').fill('a bottle of lemonade');
+  await line.getByRole('button', { name: 'Accept' }).click();
+  await expect(desk.getByRole('listitem').filter({ hasText: 'a bottle of lemonade' })).toContainText(
+    'unknown code',
+  );
 });
 
 test('a code typed by hand stands in a field until Enter', async ({ page }) => {

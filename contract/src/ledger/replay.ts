@@ -122,6 +122,10 @@ function writeLooseEnd({ kind, technician = '' as never, entries, from, to, day,
     case 'after-done':
     case 'clock':
     case 'clock-jump':
+    case 'unknown-code':
+    case 'refused-entry':
+    case 'badge-hop':
+    case 'badge-pair':
       return [];
   }
 }

@@ -33,11 +33,14 @@ export const acceptSchema = z.strictObject({
         technician: idText<'TechnicianId'>().nullable(),
         from: instantText.nullable(),
         day: dayText,
+        about: z.string().max(200).nullable(),
       }),
     )
     .min(1)
     .max(100),
   reason: z.string().trim().min(1).max(200),
+  /** The days within which they were seen: what is odd about badges depends on it. */
+  seen: z.strictObject({ from: dayText, to: dayText }),
 });
 export type Acceptance = z.input<typeof acceptSchema>;
 export const withdrawSchema = z.strictObject({ id: idText<'EntryId'>() });
@@ -65,7 +68,7 @@ export type EffectJson = z.output<typeof effectSchema>;
 export const answeredSchema = z.strictObject({ entries: z.array(z.string()) });
 export const undoSchema = z.strictObject({ entries: z.array(idText<'EntryId'>()).min(1).max(1000) });
 
-/** Loose ends of a stretch of days, with the names that their sentences need. */
+/** Loose ends of a stretch of days, newest first, with the names that their sentences need. */
 export const looseEndsSchema = z.strictObject({
   asOf: z.string(),
   fromDay: z.string(),
@@ -81,6 +84,19 @@ export const looseEndsSchema = z.strictObject({
       to: z.string().nullable(),
       seconds: z.number().nullable(),
       targetId: z.string().nullable(),
+      /** The text of a code, or whom a badge is a pair with, by id. */
+      about: z.string().nullable(),
+      /** Where it happened, if it comes from the floor. */
+      stations: z.array(z.string()),
+      /** How often it happened. */
+      times: z.number(),
+      /** What a station sent that could not be recorded, whole, and why not. */
+      refused: z
+        .strictObject({
+          body: z.string(),
+          errors: z.array(z.strictObject({ field: z.string(), message: z.string() })),
+        })
+        .nullable(),
       /** A gap before the planned beginning or after the planned end. */
       isOutsidePlan: z.boolean(),
       /** What would likely put it right, the likeliest first. */
@@ -99,36 +115,6 @@ export const looseEndsSchema = z.strictObject({
       reason: z.string(),
       by: z.string(),
       at: z.string(),
-    }),
-  ),
-  /** Odd things about badges, which prove nothing. */
-  hints: z.array(
-    z.strictObject({
-      kind: z.enum(['badge-hop', 'badge-pair']),
-      at: z.string(),
-      names: z.array(z.string()),
-      stations: z.array(z.string()),
-      /** Seconds between the two stations, or times that both were read together. */
-      count: z.number(),
-    }),
-  ),
-  /** Entries that could not be recorded, whole, newest first. */
-  refused: z.array(
-    z.strictObject({
-      receivedAt: z.string(),
-      station: z.string(),
-      body: z.string(),
-      errors: z.array(z.strictObject({ field: z.string(), message: z.string() })),
-    }),
-  ),
-  /** Scans that meant nothing, each code and place once, with how often and when last, newest first. */
-  unread: z.array(
-    z.strictObject({
-      at: z.string(),
-      station: z.string(),
-      text: z.string(),
-      reason: z.string(),
-      count: z.number(),
     }),
   ),
 });

@@ -2,9 +2,8 @@ import type { TechnicianId } from '../people/index.ts';
 import type { Instant, LocalDay, Seconds } from '../time/index.ts';
 import type { EntryId, TargetId } from './entries.ts';
 
-/** The kinds of loose ends. All but the last come from labor; a `clock-jump` is a station's clock that was moved.
- *  Source: docs/ledger.md, sections 4 to 8. */
-export const LOOSE_END_KINDS = [
+/** The kinds of loose ends that come from labor. Source: docs/ledger.md, sections 4 to 8. */
+const LABOR_END_KINDS = [
   'double-shift-in',
   'shift-out-without-in',
   'stop-without-start',
@@ -17,8 +16,19 @@ export const LOOSE_END_KINDS = [
   'not-released',
   'after-done',
   'clock',
-  'clock-jump',
 ] as const;
+
+/** Those that come from the floor and move no time: a station's clock that was moved, a code that stood for nothing, an
+ *  entry that could not be recorded, something odd about badges. Source: docs/reconcile.md, what comes from the floor. */
+export const FLOOR_END_KINDS = [
+  'clock-jump',
+  'unknown-code',
+  'refused-entry',
+  'badge-hop',
+  'badge-pair',
+] as const;
+
+export const LOOSE_END_KINDS = [...LABOR_END_KINDS, ...FLOOR_END_KINDS] as const;
 export type LooseEndKind = (typeof LOOSE_END_KINDS)[number];
 
 /** Something in the journal that a person must decide on. */
@@ -26,6 +36,8 @@ export type LooseEnd = {
   readonly kind: LooseEndKind;
   readonly technician?: TechnicianId;
   readonly target?: TargetId;
+  /** What it is about where that is neither a person nor a target alone: the text of a code, another person. */
+  readonly about?: string;
   readonly entries: readonly EntryId[];
   /** For kinds that are about a whole day. */
   readonly day?: LocalDay;

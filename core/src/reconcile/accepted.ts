@@ -1,8 +1,14 @@
 import type { LooseEnd } from '../ledger/index.ts';
 
 /** What names a loose end, whatever its facts: its kind, whom and what it is about, and since when. */
-export const looseEndKey = ({ kind, technician, target, from, day }: LooseEnd): string =>
-  [kind, technician ?? '', target ?? '', from ?? `day ${day ?? ''}`].join(' ');
+export const looseEndKey = ({ kind, technician, target, from, day, about }: LooseEnd): string =>
+  [
+    kind,
+    technician ?? '',
+    target ?? '',
+    from ?? `day ${day ?? ''}`,
+    ...(about === undefined ? [] : [about]),
+  ].join(' ');
 
 /** The facts of a loose end on which somebody decides. */
 export const looseEndFacts = ({ to, seconds, entries }: LooseEnd): string =>

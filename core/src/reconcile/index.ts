@@ -1,6 +1,8 @@
 export { isAnsweredByRule, looseEndFacts, looseEndKey, withoutAccepted } from './accepted.ts';
 export { APPROVAL_STATES, approvalFacts, approvalState, awaitsApproval, isException } from './approval.ts';
 export type { ApprovalState, SeenDay } from './approval.ts';
+export { findBadgeEnds, findUnknownCodes } from './floorEnds.ts';
+export type { FloorEnd, UnreadScan } from './floorEnds.ts';
 export { ANSWER_REASONS, findLikelyAnswers } from './likelyAnswers.ts';
 export type { AnswerReason, Change, LikelyAnswer, Surroundings } from './likelyAnswers.ts';
 export { planEdit } from './planEdit.ts';

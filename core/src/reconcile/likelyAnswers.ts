@@ -238,6 +238,10 @@ const FINDERS: Readonly<Record<LooseEndKind, Finder>> = {
   'no-rate': nothing,
   clock: nothing,
   'clock-jump': nothing,
+  'unknown-code': nothing,
+  'refused-entry': nothing,
+  'badge-hop': nothing,
+  'badge-pair': nothing,
 };
 
 /** The two or three likely answers to a loose end, the likeliest first; none where only a person can say. They are

@@ -12,8 +12,8 @@ import type { Sql } from '../db/index.ts';
 import type { FloorAnswer } from '../ledger/incoming.ts';
 import type { Journal } from '../ledger/journal.ts';
 import { loadStates } from '../ledger/strands.ts';
-import { findClockJumps } from '../reconcile/floorEnds.ts';
-import { findOpenLooseEnds } from '../reconcile/looseEnds.ts';
+import { findFloorEnds } from '../reconcile/floorEnds.ts';
+import { findOpenLooseEnds, keepOpen } from '../reconcile/looseEnds.ts';
 import { openPeriods } from '../pay/periods.ts';
 import { StationEntity } from '../station/entities.ts';
 import { loadFloor } from './board.ts';
@@ -103,7 +103,7 @@ function createLooseEndCount(journal: Journal) {
     const firstDay = (today - RECONCILE_DAYS + 1) as typeof today;
     const count =
       findOpenLooseEnds(sql, facts, firstDay, today, now).length +
-      findClockJumps(sql, facts, firstDay, today).length;
+      keepOpen(sql, facts, findFloorEnds(sql, facts, firstDay, today)).length;
     kept = { facts, acts, at: now, count };
     return count;
   };

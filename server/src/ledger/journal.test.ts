@@ -1,3 +1,4 @@
+import type { LooseEndsJson } from '@wergon/contract/reconcile';
 import fc from 'fast-check';
 import { readSql, writeSql } from '../db/index.ts';
 import { at, line, newId, openTestShop } from '../app/testShop.fixture.ts';
@@ -52,8 +53,8 @@ describe('a batch of entries', () => {
     const results = await resultsOf(shop.send(good(), bad, good()));
     expect(words(results)).toEqual(['recorded', 'refused', 'recorded']);
     expect(results[1]?.problem?.errors.map((error) => error.field)).toContain(field);
-    const { refused } = (await shop.get('/api/reconcile')).body as { refused: { body: string }[] };
-    expect(refused[0]?.body).toContain(bad.id);
+    const { looseEnds } = (await shop.get('/api/reconcile')).body as LooseEndsJson;
+    expect(looseEnds.find(({ kind }) => kind === 'refused-entry')?.refused?.body).toContain(bad.id);
   });
 
   test('refuses an id that was used for something else', async () => {

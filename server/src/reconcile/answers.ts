@@ -1,18 +1,14 @@
 import type { EntryId } from '@wergon/core/ledger';
-import { findLikelyAnswers, looseEndFacts, looseEndKey, undoOf } from '@wergon/core/reconcile';
+import { findLikelyAnswers, undoOf } from '@wergon/core/reconcile';
 import type { LikelyAnswer } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import { covers } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import type { Call, Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import type { RouteRefusal } from '../app/problem.ts';
-import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { PatternEntity } from '../people/entities.ts';
 import type { ShopFacts } from '../shop/facts.ts';
-import { loadAccepted, writeDecision } from './decisions.ts';
 import type { DeskAct, Plan, Planner } from './deskAct.ts';
 import type { Scene, Spot } from './effect.ts';
 import { loadProposals } from './floorEnds.ts';
@@ -38,7 +34,7 @@ type Chosen = Call<'previewAnswer'>['body']['answers'][number];
 
 /** Answers to loose ends: what they would do, doing it, and taking it back. */
 export function mountAnswers(mount: Mount, context: Context, act: DeskAct): void {
-  const { database, clock, facts, journal } = context;
+  const { database, facts } = context;
   const loadPatterns = async () => patternsOf(await database.em.fork().findAll(PatternEntity));
 
   mount('previewAnswer', async ({ body: { answers }, who }) => {
@@ -60,60 +56,11 @@ export function mountAnswers(mount: Mount, context: Context, act: DeskAct): void
     return act.record(who, planAll(answers.map((answer) => planAnswer(answer, patterns))), reasons);
   });
 
-  mount('acceptLooseEnd', async ({ body: { ends, reason }, who }) => {
-    if (who.kind !== 'desk') return refuse('access.not_signed_in');
-    const kept: { refusal?: RouteRefusal } = {};
-    await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
-      const now = clock.now();
-      const found = ends.map((key) => findByKey(sql, known, key, now));
-      if (found.some((end) => !end)) kept.refusal = refuse('reconcile.changed');
-      else if (found.some((end) => end?.technician !== undefined && !covers(who.user, known, end.technician)))
-        kept.refusal = refuse('reconcile.other_people');
-      if (kept.refusal) return [];
-      return found.flatMap((end) =>
-        end
-          ? writeDecision(
-              { type: 'accept', key: looseEndKey(end), facts: looseEndFacts(end), reason, by: who.user.name },
-              now,
-            )
-          : [],
-      );
-    });
-    return kept.refusal ?? ok(null);
-  });
-
-  mount('withdrawAcceptance', async ({ body, who }) => {
-    if (who.kind !== 'desk') return refuse('access.not_signed_in');
-    const accepted = await readSql(database, loadAccepted);
-    if (![...accepted.values()].some(({ id }) => id === body.id)) return refuse('record.not_found');
-    const decision = { type: 'withdraw', accept: body.id, by: who.user.name } as const;
-    await journal.appendAll({ kind: 'desk', id: who.user.id }, [writeDecision(decision, clock.now())]);
-    return ok(null);
-  });
-
   mount('undoAnswer', async ({ body, who }) => {
     if (who.kind !== 'desk') return refuse('access.not_signed_in');
     return act.record(who, planUndo(body.entries, who.user.id), 'undone');
   });
 }
-
-type Key = Call<'acceptLooseEnd'>['body']['ends'][number];
-
-const findByKey = (sql: Sql, facts: ShopFacts, key: Key, now: Instant): DatedLooseEnd | undefined =>
-  findLooseEnds(
-    sql,
-    facts,
-    key.day,
-    key.day,
-    now,
-    key.technician === null ? undefined : [key.technician],
-  ).find(
-    (each) =>
-      each.kind === key.kind &&
-      (each.technician ?? null) === key.technician &&
-      (each.target ?? null) === key.target &&
-      (each.from ?? null) === key.from,
-  );
 
 /** The people and the stretch of days that some of their days lie in. */
 const sceneAround = (spots: readonly Spot[]): Scene => ({

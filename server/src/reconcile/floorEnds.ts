@@ -1,52 +1,79 @@
-import type { LooseEndsJson } from '@wergon/contract/reconcile';
-import type { EntryId, LooseEnd } from '@wergon/core/ledger';
+import type { EntryId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { findBadgeHints } from '@wergon/core/station';
+import { findBadgeEnds, findUnknownCodes } from '@wergon/core/reconcile';
+import type { FloorEnd } from '@wergon/core/reconcile';
 import type { BadgeScan } from '@wergon/core/station';
-import { formatInstant, parseInstant, toSeconds } from '@wergon/core/time';
+import { parseInstant, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
+import type { FieldError } from '../ledger/incoming.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 
-/** A clock jump with the station at which it happened. */
-export type ClockJump = LooseEnd & { readonly day: LocalDay; readonly station: string };
+/** What a station sent that could not be recorded, whole, and why not. */
+export type Refused = { readonly body: string; readonly errors: readonly FieldError[] };
+export type ToldFloorEnd = FloorEnd & { readonly refused?: Refused };
 
-type FloorRow = { id: EntryId; at: string; seconds: number; station: string };
-
-/** Stations whose clock was moved in these days. */
-export function findClockJumps(sql: Sql, { zone }: ShopFacts, first: LocalDay, last: LocalDay): ClockJump[] {
-  return sql
-    .all<FloorRow>(
-      `select "id", json_extract("body", '$.at') as "at", json_extract("body", '$.seconds') as "seconds",
-         json_extract("envelope", '$.author.id') as "station"
-       from "journal" where "stream" = 'floor' and "type" = 'clock-jump'`,
-    )
-    .flatMap(({ id, at, seconds, station }) => {
-      const from = parseInstant(at);
-      const day = from.ok ? zone.dayAt(from.value) : undefined;
-      if (!from.ok || day === undefined || day < first || day > last) return [];
-      const length = toSeconds(Math.abs(seconds));
-      return [{ kind: 'clock-jump', entries: [id], from: from.value, seconds: length, day, station }];
-    });
+/** What stations add to the loose ends of a stretch of days. */
+export function findFloorEnds(sql: Sql, facts: ShopFacts, first: LocalDay, last: LocalDay): ToldFloorEnd[] {
+  const all: readonly ToldFloorEnd[] = [
+    ...findClockJumps(sql, facts),
+    ...findUnknownCodes(loadUnread(sql), facts.zone),
+    ...findRefused(sql, facts),
+    ...findBadgeEnds(loadBadgeScans(sql, first, last), facts.zone),
+  ];
+  return all.filter(({ day }) => day >= first && day <= last);
 }
 
-/** What technicians said of ends that they forgot, by the entry it is about; the last word counts. */
-export function loadProposals(sql: Sql): ReadonlyMap<EntryId, string> {
-  const rows = sql.all<{ about: EntryId; ended: string }>(
-    `select json_extract("body", '$.about') as "about", json_extract("body", '$.ended') as "ended"
-     from "journal" where "stream" = 'floor' and "type" = 'proposal' order by "seq"`,
+type FloorRow = { readonly id: EntryId; readonly at: string; readonly station: string };
+
+/** Entries of the floor stream of one type, with one more field of theirs. */
+function loadFloor<Field extends string, Value>(sql: Sql, type: string, field: Field) {
+  const rows = sql.all<FloorRow & Record<Field, Value>>(
+    `select "id", json_extract("body", '$.at') as "at", json_extract("body", '$.${field}') as "${field}",
+       json_extract("envelope", '$.author.id') as "station"
+     from "journal" where "stream" = 'floor' and "type" = ? order by "seq"`,
+    [type],
   );
-  return new Map(rows.map(({ about, ended }) => [about, ended]));
+  return rows.flatMap((row) => {
+    const at = parseInstant(row.at);
+    return at.ok ? [{ ...row, at: at.value }] : [];
+  });
 }
 
-/** Odd things about badges in these days, newest first. */
-export function findHints(
-  sql: Sql,
-  facts: ShopFacts,
-  first: LocalDay,
-  last: LocalDay,
-  stations: ReadonlyMap<string, string>,
-): LooseEndsJson['hints'] {
+const loadUnread = (sql: Sql) => loadFloor<'text', string>(sql, 'unread-scan', 'text');
+
+/** Stations whose clock was moved. */
+const findClockJumps = (sql: Sql, { zone }: ShopFacts): FloorEnd[] =>
+  loadFloor<'seconds', number>(sql, 'clock-jump', 'seconds').map(({ id, at, seconds, station }) => ({
+    kind: 'clock-jump',
+    entries: [id],
+    day: zone.dayAt(at),
+    from: at,
+    seconds: toSeconds(Math.abs(seconds)),
+    stations: [station],
+    times: 1,
+  }));
+
+/** Entries that could not be recorded. */
+function findRefused(sql: Sql, { zone }: ShopFacts): ToldFloorEnd[] {
+  const rows = sql.all<{ id: number; received_at: Instant; station: string; body: string; errors: string }>(
+    'select * from "refused_entry" order by "id"',
+  );
+  return rows.map(({ id, received_at, station, body, errors }) => ({
+    kind: 'refused-entry',
+    about: String(id),
+    entries: [],
+    day: zone.dayAt(received_at),
+    from: received_at,
+    stations: [station],
+    times: 1,
+    // Written by the journal itself.
+    refused: { body, errors: JSON.parse(errors) as FieldError[] },
+  }));
+}
+
+/** Badges read at stations in these days. */
+function loadBadgeScans(sql: Sql, first: LocalDay, last: LocalDay): BadgeScan[] {
   const rows = sql.all<{ technician: TechnicianId; at: Instant; station: string }>(
     `select e."technician", json_extract(e."body", '$.at') as "at",
        json_extract(j."envelope", '$.author.id') as "station"
@@ -57,17 +84,14 @@ export function findHints(
     [first, last],
   );
   // One read of a badge can make several entries; they are one scan.
-  const scans = new Map<string, BadgeScan>(
-    rows.map((row) => [`${row.technician} ${row.station} ${row.at}`, row] as const),
+  return [...new Map(rows.map((row) => [`${row.technician} ${row.station} ${row.at}`, row])).values()];
+}
+
+/** What technicians said of ends that they forgot, by the entry it is about; the last word counts. */
+export function loadProposals(sql: Sql): ReadonlyMap<EntryId, string> {
+  const rows = sql.all<{ about: EntryId; ended: string }>(
+    `select json_extract("body", '$.about') as "about", json_extract("body", '$.ended') as "ended"
+     from "journal" where "stream" = 'floor' and "type" = 'proposal' order by "seq"`,
   );
-  const nameOf = (id: TechnicianId) => facts.technicians.get(id)?.name ?? '';
-  return findBadgeHints([...scans.values()])
-    .sort((a, b) => b.at - a.at)
-    .map((hint) => ({
-      kind: hint.kind,
-      at: formatInstant(hint.at),
-      names: hint.kind === 'badge-hop' ? [nameOf(hint.technician)] : hint.technicians.map(nameOf),
-      stations: hint.kind === 'badge-hop' ? hint.stations.map((id) => stations.get(id) ?? id) : [],
-      count: hint.kind === 'badge-hop' ? hint.seconds : hint.times,
-    }));
+  return new Map(rows.map(({ about, ended }) => [about, ended]));
 }

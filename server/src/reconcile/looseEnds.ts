@@ -39,7 +39,7 @@ export function findOpenLooseEnds(
 }
 
 /** Without those that were accepted as they are, and those that the shop's rule answers. */
-export function keepOpen(sql: Sql, facts: ShopFacts, ends: readonly DatedLooseEnd[]): DatedLooseEnd[] {
+export function keepOpen<End extends DatedLooseEnd>(sql: Sql, facts: ShopFacts, ends: readonly End[]): End[] {
   const shortest = settingsOf(facts.shop).reconcile.answeredGapMinutes * 60;
   return withoutAccepted(ends, acceptedFacts(loadAccepted(sql))).filter(
     (end) => !isAnsweredByRule(end, shortest),

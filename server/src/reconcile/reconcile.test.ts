@@ -138,8 +138,10 @@ test('a loose end is accepted as it is, with a reason, is open again when that i
     target: end?.targetId,
     from: end?.from,
     day: end?.day,
+    about: null,
   };
-  const accept = (reason: string) => post('/api/reconcile/accept', { ends: [key], reason });
+  const seen = { from: '2026-03-03', to: '2026-03-04' };
+  const accept = (reason: string) => post('/api/reconcile/accept', { ends: [key], reason, seen });
   expect((await accept(' ')).status).toBe(422);
   await shop.send(shop.scan('work-stop', 13 * 60, shop.ada));
   expect((await accept('the long test ran on')).status).toBe(200);

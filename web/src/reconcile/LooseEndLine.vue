@@ -2,26 +2,26 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { readInstant } from '@wergon/contract/floor';
-import type { Acceptance, ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
+import type { ChosenAnswer } from '@wergon/contract/reconcile';
 import { callRoute, wordsOf } from '../desk/callRoute.ts';
 import { sayClock } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
+import type { LooseEndJson } from './alike.ts';
 import EffectView from './EffectView.vue';
 import { sayAnswer, sayLooseEnd } from './sentences.ts';
 
-type LooseEnd = LooseEndsJson['looseEnds'][number];
-const props = defineProps<{ end: LooseEnd; isOpen: boolean; isBusy: boolean }>();
+const props = defineProps<{ end: LooseEndJson; isOpen: boolean; isBusy: boolean }>();
 const emit = defineEmits<{
   open: [];
   answer: [chosen: ChosenAnswer, words: string];
-  accept: [acceptance: Acceptance];
+  accept: [ends: readonly LooseEndJson[], reason: string];
 }>();
 const desk = useDesk();
 
 const clock = (instant: string | null) =>
   instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
 const words = { clock, hours: desk.hours };
-const mayDecide = computed(() => desk.may('ledger.correct') && props.end.kind !== 'clock-jump');
+const mayDecide = computed(() => desk.may('ledger.correct'));
 const canAnswer = computed(() => mayDecide.value && props.end.answers.length > 0);
 const reason = ref('');
 /** Whatever else it was is said on the tape of that day. */
@@ -56,9 +56,8 @@ function confirm(): void {
     emit('answer', chosen.value, `${props.end.name ?? ''}: ${sayAnswer(answer, words)}`);
 }
 function accept(): void {
-  const { kind, technician, targetId: target, from, day } = props.end;
   if (reason.value.trim() === '' || props.isBusy) return;
-  emit('accept', { ends: [{ kind, technician, target, from, day }], reason: reason.value });
+  emit('accept', [props.end], reason.value);
   reason.value = '';
 }
 function onKey(event: KeyboardEvent): void {
@@ -93,6 +92,17 @@ function onKey(event: KeyboardEvent): void {
     <div v-else-if="mayDecide && end.technician" class="answers">
       <RouterLink :to="another" class="btn btn-quiet btn-sm">Look at the tape</RouterLink>
     </div>
+    <div v-else-if="mayDecide && end.kind === 'unknown-code' && desk.may('people.see')" class="answers">
+      <RouterLink :to="{ name: 'people' }" class="btn btn-quiet btn-sm"
+        >Bind it to somebody’s badges</RouterLink
+      >
+    </div>
+    <details v-if="end.refused">
+      <summary>
+        {{ end.refused.errors.map(({ field, message }) => `${field}: ${message}`).join('; ') }}
+      </summary>
+      <pre class="mono">{{ end.refused.body }}</pre>
+    </details>
     <div v-if="isOpen && canAnswer" class="effect">
       <p v-if="effect.isPending.value" class="quiet">Looking what it would do…</p>
       <p v-else-if="effect.error.value" class="attention" role="alert">{{ wordsOf(effect.error.value) }}</p>
@@ -150,6 +160,10 @@ li.open {
   gap: 6px;
   max-width: 520px;
   margin: 6px 0 2px;
+}
+pre {
+  margin: 6px 0 0;
+  white-space: pre-wrap;
 }
 .keys {
   margin-left: 8px;

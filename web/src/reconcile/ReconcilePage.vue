@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, ref } from 'vue';
-import { readDay, readInstant } from '@wergon/contract/floor';
+import { readDay } from '@wergon/contract/floor';
 import { formatDay, weekdayOf } from '@wergon/core/time';
-import type { ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
+import type { ChosenAnswer } from '@wergon/contract/reconcile';
 import type { LocalDay } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
-import { sayClock, sayDate, sayDay } from '../desk/dates.ts';
+import { sayDate, sayDay } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDays } from '../desk/useDays.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import AlikeLine from './AlikeLine.vue';
-import { findAlike, queueOf } from './alike.ts';
+import { findAlike, keyOf, queueOf } from './alike.ts';
+import type { LooseEndJson } from './alike.ts';
 import LooseEndLine from './LooseEndLine.vue';
 import OutsidePlanLine from './OutsidePlanLine.vue';
 import ReconcileWays from './ReconcileWays.vue';
-import { sayHint } from './sentences.ts';
 import { useAnswers } from './useAnswers.ts';
 
 /** Days that the page speaks of at once. */
@@ -30,8 +30,6 @@ const query = useQuery({
   queryFn: () => callRoute('looseEnds', { query: asked.value }),
   placeholderData: keepPreviousData,
 });
-const clock = (instant: string | null) =>
-  instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
 const { answer, accept, withdraw, undo, made, isBusy, problem } = useAnswers();
 /** The loose end whose answers are looked at. */
 const opened = ref<string | null>(null);
@@ -44,21 +42,18 @@ async function answerAndGoOn(chosen: ChosenAnswer[], words: string): Promise<voi
   await nextTick();
   lines()[place]?.focus();
 }
-type LooseEnd = LooseEndsJson['looseEnds'][number];
-const writeKey = ({ kind, technician, targetId: target, from, day }: LooseEnd) => ({
-  kind,
-  technician,
-  target,
-  from,
-  day,
-});
-const keyOf = ({ kind, technician, targetId, from, day }: LooseEndsJson['looseEnds'][number]) =>
-  [kind, technician, targetId, from, day].join(' ');
+/** Accepts loose ends as they were seen. */
+const acceptThem = (ends: readonly LooseEndJson[], reason: string) =>
+  accept({ ends: ends.map(keyOf), reason, seen: asked.value });
+const nameOf = (end: LooseEndJson) => Object.values(keyOf(end)).join(' ');
 const all = computed(() => query.data.value?.looseEnds ?? []);
+const accepted = computed(() => query.data.value?.accepted.length ?? 0);
 const found = computed(() => {
   const wanted = search.value.trim().toLowerCase();
-  return all.value.filter(({ name, target, kind }) =>
-    `${name ?? ''} ${target ?? ''} ${kind}`.toLowerCase().includes(wanted),
+  return all.value.filter(({ name, target, kind, about }) =>
+    `${name ?? ''} ${target ?? ''} ${kind.replaceAll('-', ' ')} ${about ?? ''}`
+      .toLowerCase()
+      .includes(wanted),
   );
 });
 const alike = computed(() => findAlike(found.value));
@@ -110,11 +105,8 @@ const bars = computed(() =>
         <span :class="{ attention: all.length > 0 }"
           ><b>{{ all.length }}</b> loose {{ all.length === 1 ? 'end' : 'ends' }}</span
         >
-        <span
-          ><b>{{ query.data.value.refused.length }}</b> refused</span
-        >
-        <span
-          ><b>{{ query.data.value.unread.length }}</b> scans that meant nothing</span
+        <span v-if="accepted > 0"
+          ><b>{{ accepted }}</b> accepted as {{ accepted === 1 ? 'it is' : 'they are' }}</span
         >
       </p>
       <p v-if="problem" class="made attention" role="alert">{{ problem }}</p>
@@ -151,26 +143,21 @@ const bars = computed(() =>
           <template v-for="(line, i) in lines" :key="i">
             <LooseEndLine
               v-if="line.kind === 'one'"
-              :key="keyOf(line.end)"
+              :key="nameOf(line.end)"
               :end="line.end"
-              :is-open="opened === keyOf(line.end)"
+              :is-open="opened === nameOf(line.end)"
               :is-busy="isBusy"
-              @open="opened = keyOf(line.end)"
+              @open="opened = nameOf(line.end)"
               @answer="(chosen, words) => answerAndGoOn([chosen], words)"
-              @accept="accept"
+              @accept="acceptThem"
             />
-            <OutsidePlanLine
-              v-else
-              :ends="line.ends"
-              :is-busy="isBusy"
-              @accept="(ends, reason) => accept({ ends: ends.map(writeKey), reason })"
-            />
+            <OutsidePlanLine v-else :ends="line.ends" :is-busy="isBusy" @accept="acceptThem" />
           </template>
         </ul>
       </section>
-      <section v-if="query.data.value.accepted.length > 0">
+      <section v-if="accepted > 0">
         <h2 class="list-head">
-          Accepted as they are <span>{{ query.data.value.accepted.length }}</span>
+          Accepted as they are <span>{{ accepted }}</span>
         </h2>
         <ul>
           <li v-for="each in query.data.value.accepted" :key="each.id">
@@ -186,36 +173,6 @@ const bars = computed(() =>
             >
               Open it again
             </button>
-          </li>
-        </ul>
-      </section>
-      <section v-if="query.data.value.hints.length > 0">
-        <h2 class="list-head">Hints about badges</h2>
-        <ul>
-          <li v-for="(hint, i) in query.data.value.hints" :key="i">{{ sayHint(hint) }}</li>
-        </ul>
-      </section>
-      <section v-if="query.data.value.refused.length > 0">
-        <h2 class="list-head">Refused entries, kept whole</h2>
-        <ul>
-          <li v-for="(each, i) in query.data.value.refused" :key="i">
-            <b>{{ each.station }}</b> at {{ clock(each.receivedAt) }}:
-            {{ each.errors.map(({ field, message }) => `${field}: ${message}`).join('; ') }}
-            <details>
-              <summary>What was sent</summary>
-              <pre class="mono">{{ each.body }}</pre>
-            </details>
-          </li>
-        </ul>
-      </section>
-      <section v-if="query.data.value.unread.length > 0">
-        <h2 class="list-head">Scans that meant nothing</h2>
-        <ul>
-          <li v-for="(each, i) in query.data.value.unread" :key="i">
-            <b>{{ each.station }}</b> at {{ clock(each.at) }} read <span class="mono">{{ each.text }}</span>
-            <span v-if="each.count > 1" class="quiet"
-              >{{ each.count }} times, last at {{ clock(each.at) }}</span
-            >
           </li>
         </ul>
       </section>
@@ -260,9 +217,5 @@ li {
   margin: 0;
   padding: 6px 16px;
   background: var(--action-tint);
-}
-pre {
-  margin: 6px 0 0;
-  white-space: pre-wrap;
 }
 </style>

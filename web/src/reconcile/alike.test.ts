@@ -15,6 +15,10 @@ const end = (
   to: null,
   seconds: 600,
   targetId: null,
+  about: null,
+  stations: [],
+  times: 1,
+  refused: null,
   isOutsidePlan: false,
   answers: [],
   proposed: null,
@@ -40,6 +44,16 @@ test.each([
     ],
     ['outside-plan: ada+ada', 'bo'],
     'gaps of a person outside the planned time are one line',
+  ],
+  [
+    [
+      end('bo', 'gap'),
+      end('ada', 'gap', { from: '2026-03-03T09:00:00Z', name: 'ada' }),
+      end('gate', 'unknown-code', { technician: null }),
+      end('ada', 'long-break'),
+    ],
+    ['ada', 'ada', 'bo', null],
+    'person by person, what is about nobody last',
   ],
 ])('%# gives %j: %s', (ends, lines) => expect(say(ends)).toEqual(lines));
 

@@ -1,4 +1,4 @@
-import type { ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
+import type { Acceptance, ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
 
 export type LooseEndJson = LooseEndsJson['looseEnds'][number];
 
@@ -7,11 +7,26 @@ export type QueueLine =
   | { readonly kind: 'one'; readonly end: LooseEndJson }
   | { readonly kind: 'outside-plan'; readonly ends: readonly LooseEndJson[] };
 
-/** The lines of one day's loose ends, in the order given. */
+/** What names a loose end when it is accepted. */
+export const keyOf = ({
+  kind,
+  technician,
+  targetId: target,
+  from,
+  day,
+  about,
+}: LooseEndJson): Acceptance['ends'][number] => ({ kind, technician, target, from, day, about });
+
+const byPerson = (a: LooseEndJson, b: LooseEndJson): number =>
+  Number(a.technician === null) - Number(b.technician === null) ||
+  (a.name ?? '').localeCompare(b.name ?? '') ||
+  (a.from ?? a.to ?? '').localeCompare(b.from ?? b.to ?? '');
+
+/** The lines of one day's loose ends, person by person in the order of the day, what is about nobody behind them. */
 export function queueOf(ends: readonly LooseEndJson[]): readonly QueueLine[] {
   const lines: QueueLine[] = [];
   const outside = new Map<string, LooseEndJson[]>();
-  for (const end of ends) {
+  for (const end of [...ends].sort(byPerson)) {
     if (!end.isOutsidePlan) {
       lines.push({ kind: 'one', end });
       continue;

@@ -1,7 +1,7 @@
 import { LOOSE_END_KINDS } from '@wergon/core/ledger';
 import { ANSWER_REASONS } from '@wergon/core/reconcile';
 import type { LooseEndJson } from './alike.ts';
-import { sayAlike, sayAnswer, sayHint, sayLooseEnd } from './sentences.ts';
+import { sayAlike, sayAnswer, sayLooseEnd } from './sentences.ts';
 
 const words = {
   clock: (instant: string | null) => (instant ?? '').slice(11, 16),
@@ -17,6 +17,10 @@ const end = (more: Partial<LooseEndJson>): LooseEndJson => ({
   from: '2026-03-03T07:00:00Z',
   to: '2026-03-03T09:00:00Z',
   seconds: 7200,
+  about: null,
+  stations: [],
+  times: 1,
+  refused: null,
   isOutsidePlan: false,
   answers: [],
   proposed: null,
@@ -51,13 +55,17 @@ test('no two answers are said alike', () => {
   expect(new Set(said).size).toBe(ANSWER_REASONS.length);
 });
 
-test.each<[hint: Parameters<typeof sayHint>[0], said: string]>([
+test.each<[more: Partial<LooseEndJson>, said: string]>([
   [
-    { kind: 'badge-hop', at: '', names: ['Ada'], stations: ['Gate', 'Test'], count: 40 },
-    'The badge of Ada was at Gate and Test within 40 s: see who had it.',
+    { kind: 'unknown-code', about: '4006381', times: 3 },
+    'read 4006381 3 times, last at 09:00, and it stands for nothing: see what it is.',
   ],
   [
-    { kind: 'badge-pair', at: '', names: ['Ada', 'Bo'], stations: [], count: 7 },
-    'The badges of Ada and Bo are always read together, 7 times: see whether one hand holds both.',
+    { kind: 'unknown-code', about: 'T7K2P', times: 1 },
+    'read T7K2P, last at 09:00, and it stands for nothing: see what it is.',
   ],
-])('%j is told as “%s”', (hint, said) => expect(sayHint(hint)).toBe(said));
+  [
+    { kind: 'badge-hop', stations: ['Gate', 'Test'], seconds: 40 },
+    'had a badge read at Gate and Test within 40 s at 07:00: see who had it.',
+  ],
+])('%j is told as “%s”', (more, said) => expect(sayLooseEnd(end(more), words)).toBe(said));

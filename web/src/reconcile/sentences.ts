@@ -33,6 +33,14 @@ const SENTENCES: Readonly<Record<LooseEndKind, (end: LooseEnd, words: Words) => 
     `started ${target ?? 'a task'} at ${clock(from)} although it was finished: reopen it or move the work.`,
   'clock-jump': ({ seconds }, { hours }) =>
     `had its clock moved by ${hours(seconds ?? 0)}: look at what was scanned there around that time.`,
+  'unknown-code': ({ about, times, to }, { clock }) =>
+    `read ${about ?? ''}${times > 1 ? ` ${times} times` : ''}, last at ${clock(to)}, and it stands for nothing: see what it is.`,
+  'refused-entry': ({ from }, { clock }) =>
+    `sent something at ${clock(from)} that could not be recorded: see what was meant, and enter it on the tape.`,
+  'badge-hop': ({ from, seconds, stations }, { clock }) =>
+    `had a badge read at ${stations.join(' and ')} within ${seconds ?? 0} s at ${clock(from)}: see who had it.`,
+  'badge-pair': ({ times }) =>
+    `have badges that are only ever read together, ${times} times: see whether one hand holds both.`,
   clock: ({ from, seconds }, { clock, hours }) =>
     `was scanned at ${clock(from)} by a station whose clock is ${hours(seconds ?? 0)} ahead: set that clock.`,
 };
@@ -43,12 +51,6 @@ export const sayLooseEnd = (end: LooseEnd, words: Words): string => {
     ? sentence
     : `${sentence} Said at the station: it ended at ${words.clock(end.proposed)}.`;
 };
-
-/** What is odd about badges; it proves nothing. */
-export const sayHint = ({ kind, names, stations, count }: LooseEndsJson['hints'][number]): string =>
-  kind === 'badge-hop'
-    ? `The badge of ${names[0] ?? ''} was at ${stations.join(' and ')} within ${count} s: see who had it.`
-    : `The badges of ${names.join(' and ')} are always read together, ${count} times: see whether one hand holds both.`;
 
 /** What a likely answer says, on its button. */
 const ANSWERS: Readonly<Record<AnswerReason, string>> = {

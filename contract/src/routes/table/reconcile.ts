@@ -38,7 +38,7 @@ export const RECONCILE_ROUTES = {
     method: 'get',
     path: '/api/reconcile',
     caller: 'reconcile.see',
-    summary: 'Loose ends, refused entries and unread scans',
+    summary: 'Loose ends: of labor, and what stations add to them',
     query: days,
     response: looseEndsSchema,
   },
