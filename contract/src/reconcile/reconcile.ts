@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { LOOSE_END_KINDS } from '@wergon/core/ledger';
 import { ANSWER_REASONS } from '@wergon/core/reconcile';
+import { usedSchema } from '../floor/index.ts';
+import { comparisonSchema } from '../work/index.ts';
 import { dayText, idText, instantText } from '../wire/index.ts';
 
 /** What names a loose end: its kind, whom and what it is about, and since when. */
@@ -46,7 +48,7 @@ export type Acceptance = z.input<typeof acceptSchema>;
 export const withdrawSchema = z.strictObject({ id: idText<'EntryId'>() });
 
 /** What answers or an edit would do, before it is confirmed: the days of people that it is about, and the jobs that it
- *  touches; costs only for whoever sees rates. */
+ *  touches, in the days shown and in all; costs only for whoever sees rates. */
 export const effectSchema = z.strictObject({
   lanes: z.array(z.strictObject({ name: z.string(), day: z.string(), before: lane, after: lane })),
   jobs: z.array(
@@ -56,6 +58,15 @@ export const effectSchema = z.strictObject({
       afterSeconds: z.number(),
       beforeCost: z.string().nullable(),
       afterCost: z.string().nullable(),
+      /** What a task comes to in all, everybody's labor counted; `null` of an activity. */
+      task: z
+        .strictObject({
+          before: comparisonSchema,
+          after: comparisonSchema,
+          hasEstimate: z.boolean(),
+          used: usedSchema,
+        })
+        .nullable(),
     }),
   ),
   /** Loose ends of these people and the days around. */

@@ -84,6 +84,8 @@ export const targetsSchema = z.strictObject({
       title: z.string(),
       /** What else is told of it: the customer, or that it is finished. */
       more: z.string(),
+      /** The kind of work that a traveler's code names with its task. */
+      workType: z.enum(WORK_TYPES).nullable(),
     }),
   ),
   /** Set when the search was a code that stands for just this one. */

@@ -29,6 +29,7 @@ export {
 } from './standard.ts';
 export type { StandardJobFields, StandardJobJson, StandardTaskFields, StandardTaskJson } from './standard.ts';
 export {
+  comparisonSchema,
   lineDetailSchema,
   lineQuerySchema,
   orderSchema,

@@ -8,7 +8,7 @@ import { originSchema } from './order.ts';
 import { stepJson } from './standard.ts';
 
 /** Costs are decimal strings; `null` where they are not to be shown, which `costs` explains. */
-const comparison = z.strictObject({
+export const comparisonSchema = z.strictObject({
   estimatedSeconds: z.number(),
   actualSeconds: z.number(),
   outsideSeconds: z.number(),
@@ -23,10 +23,10 @@ const comparison = z.strictObject({
   /** `shown`; `private` where the figure would give one person's wage away. */
   costs: z.enum(['shown', 'private']),
 });
-export type ComparisonJson = z.output<typeof comparison>;
+export type ComparisonJson = z.output<typeof comparisonSchema>;
 
 const standing = {
-  comparison,
+  comparison: comparisonSchema,
   used: usedSchema,
   hasEstimate: z.boolean(),
   isFinished: z.boolean(),

@@ -58,11 +58,9 @@ export function loadBoard(
     ({ id, order, isAccepted }) => (isAccepted && orderIds.has(order)) || running.has(id as TargetId),
   );
   const onBoard = new Set(tasks.map(({ order }) => order));
-  const used = loadUsedOf(
-    sql,
-    tasks.map(({ id }) => id as TargetId),
-  );
-  const finished = loadFinished(sql);
+  const ids = tasks.map(({ id }) => id as TargetId);
+  const used = loadUsedOf(sql, ids);
+  const finished = loadFinished(sql, ids);
   const charged = loadChargedOn(sql, today);
   return {
     asOf: formatInstant(now),

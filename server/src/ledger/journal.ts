@@ -15,16 +15,27 @@ export type Entries = readonly Incoming[] | ((sql: Sql, facts: ShopFacts) => rea
 
 export type Appended = { readonly outcomes: readonly Outcome[]; readonly seq: number };
 
+/** What is looked at before entries are tried out, and after it. */
+export type Look<Before, After> = {
+  readonly before: (sql: Sql) => Before;
+  readonly after: (sql: Sql, before: Before) => After;
+};
+export type Tried<Before, After> = {
+  readonly before: Before;
+  readonly after: After;
+  readonly outcomes: readonly Outcome[];
+};
+
 /** The one way into the journal. */
 export type Journal = {
   /** Records what can be recorded; what is refused is kept on the side and holds up nothing. */
   readonly append: (author: Author, entries: readonly Incoming[]) => Promise<Appended>;
   /** Records entries, lets the database be looked at as it is then, and takes all of it back. */
-  readonly tryOut: <T>(
+  readonly tryOut: <Before, After>(
     author: Author,
     entries: Entries,
-    look: (sql: Sql) => T,
-  ) => Promise<{ readonly before: T; readonly after: T; readonly outcomes: readonly Outcome[] }>;
+    look: Look<Before, After>,
+  ) => Promise<Tried<Before, After>>;
   /** Records all entries or, if one is refused, none. */
   readonly appendAll: (author: Author, entries: Entries) => Promise<Appended>;
   /** How often the desk has written since the server began: who acts there wants to see at once what came of it. */
@@ -141,18 +152,18 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
       waiting.push({ author, entries, isAllOrNone, resolve, reject });
       void writeWaiting();
     });
-  async function tryOut<T>(author: Author, given: Entries, look: (sql: Sql) => T) {
+  async function tryOut<Before, After>(author: Author, given: Entries, look: Look<Before, After>) {
     const facts = await cache.get();
-    let seen: { readonly before: T; readonly after: T; readonly outcomes: readonly Outcome[] } | undefined;
+    let seen: Tried<Before, After> | undefined;
     try {
       await writeSql(database, (sql) => {
-        const before = look(sql);
+        const before = look.before(sql);
         const entries = typeof given === 'function' ? given(sql, facts) : given;
         const recorded: Recorded[] = [];
         const recording = { sql, facts, head: findHead(sql), author, now: clock.now(), recorded };
         const outcomes = entries.map((incoming) => recordEntry(recording, incoming));
         project(sql, facts, recorded);
-        seen = { before, after: look(sql), outcomes };
+        seen = { before, after: look.after(sql, before), outcomes };
         throw new OnlyTried();
       });
     } catch (error) {

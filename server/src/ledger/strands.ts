@@ -191,10 +191,12 @@ export const loadHours = (sql: Sql, first: LocalDay, last: LocalDay): HoursEntry
     )
     .map(({ body }) => JSON.parse(body) as HoursEntry);
 
-/** The tasks that are finished, by what was said of them last. */
-export function loadFinished(sql: Sql): ReadonlySet<TargetId> {
+/** Which of these tasks are finished, by what was said of them last. */
+export function loadFinished(sql: Sql, tasks: readonly string[]): ReadonlySet<TargetId> {
   const rows = sql.all<{ target: TargetId; is_done: number }>(
-    'select "target", "is_done" from "task_mark" order by "at", "seq"',
+    `select m."target", m."is_done" from json_each(?) t join "task_mark" m on m."target" = t."value"
+     order by m."at", m."seq"`,
+    [JSON.stringify(tasks)],
   );
   const finished = new Set<TargetId>();
   for (const { target, is_done } of rows)

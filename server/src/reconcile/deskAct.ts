@@ -11,11 +11,13 @@ import { covers } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import { refuse } from '../app/problem.ts';
 import type { RouteRefusal } from '../app/problem.ts';
+import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import type { FieldError, Incoming, Outcome } from '../ledger/incoming.ts';
 import { readBatch } from '../ledger/readBatch.ts';
 import type { ShopFacts } from '../shop/facts.ts';
-import { look, writeEffect } from './effect.ts';
+import { loadLabor } from '../work/standing.ts';
+import { look, touchedTasks, writeEffect } from './effect.ts';
 import type { Scene, Spot } from './effect.ts';
 
 /** What somebody at the desk is about to do to the journal: one group of changes, all or none. */
@@ -31,7 +33,7 @@ type Answer<T> = Promise<{ readonly ok: true; readonly value: T } | RouteRefusal
 type EntryBody = Readonly<Record<string, unknown>> & { readonly id: EntryId };
 
 /** Acts of the desk, planned and recorded inside one transaction, or only tried out. */
-export function createDeskAct({ clock, journal, facts }: Context) {
+export function createDeskAct({ clock, database, journal, facts }: Context) {
   const makeLines = (changes: readonly Change[], by: string, why: string) => {
     const action = randomUUID();
     const around = { source: 'desk', via: [], action, deviceAt: formatInstant(clock.now()), clockOffset: 0 };
@@ -71,13 +73,20 @@ export function createDeskAct({ clock, journal, facts }: Context) {
       if (who.kind !== 'desk') return refuse('access.not_signed_in');
       const known = await facts.get();
       const { kept, decide } = planWithin(planner, who.user, 'tried out');
-      const { before, after, outcomes } = await journal.tryOut(
-        { kind: 'desk', id: who.user.id },
-        decide,
-        (sql) => look(sql, known, scene, clock.now()),
-      );
+      const now = clock.now();
+      const { before, after, outcomes } = await journal.tryOut({ kind: 'desk', id: who.user.id }, decide, {
+        before: (sql) => look(sql, known, scene, now),
+        after: (sql, was) => {
+          const is = look(sql, known, scene, now);
+          const touched = touchedTasks(known, was, is);
+          return { ...is, touched, tasks: loadLabor(sql, known, touched, now) };
+        },
+      });
       const refusal = kept.refusal ?? refusalOf(outcomes);
-      return refusal ?? ok(writeEffect(known, spots, before, after, who.rights.has('rates.see')));
+      if (refusal) return refusal;
+      // Nothing was recorded: the tasks stand as they stood before.
+      const tasks = await readSql(database, (sql) => loadLabor(sql, known, after.touched, now));
+      return ok(writeEffect(known, spots, { ...before, tasks }, after, who.rights.has('rates.see')));
     },
     /** Does it; the ids of what was recorded take it back. */
     record: async (who: Who, planner: Planner, why: string): Answer<{ entries: string[] }> => {

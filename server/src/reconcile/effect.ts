@@ -1,14 +1,17 @@
 import type { EffectJson } from '@wergon/contract/reconcile';
 import { piecesOf, sumLines } from '@wergon/core/ledger';
-import type { LaborLine, Stint } from '@wergon/core/ledger';
+import type { LaborLine, Stint, TargetId } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, formatInstant } from '@wergon/core/time';
+import { formatDay, formatInstant, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import type { Task } from '../work/entities.ts';
+import { usedOf, writeComparison } from '../work/standing.ts';
+import type { TaskWithLabor } from '../work/standing.ts';
 import { findLooseEnds } from './looseEnds.ts';
 
 /** Whom an act is about, and on which days. */
@@ -47,12 +50,15 @@ export function look(sql: Sql, facts: ShopFacts, { people, firstDay, lastDay }: 
   return { lanes, lines, looseEnds };
 }
 
+/** How a scene stands, with what the tasks that an act touches come to in all. */
+type SeenWithTasks = Seen & { readonly tasks: readonly TaskWithLabor[] };
+
 /** What an act would change, from how it is before and after it. */
 export const writeEffect = (
   facts: ShopFacts,
   spots: readonly Spot[],
-  before: Seen,
-  after: Seen,
+  before: SeenWithTasks,
+  after: SeenWithTasks,
   seesRates: boolean,
 ): EffectJson => ({
   lanes: spots.map(({ technician, day }) => ({
@@ -61,7 +67,7 @@ export const writeEffect = (
     before: writeLane(facts, before.lanes.get(technician) ?? [], day),
     after: writeLane(facts, after.lanes.get(technician) ?? [], day),
   })),
-  jobs: writeJobs(facts, before.lines, after.lines, seesRates),
+  jobs: writeJobs(facts, before, after, seesRates),
   looseEndsBefore: before.looseEnds,
   looseEndsAfter: after.looseEnds,
 });
@@ -91,33 +97,51 @@ const writeLane = (
     }));
 };
 
-/** The tasks and activities whose hours or cost an answer would change. */
-function writeJobs(
-  facts: ShopFacts,
-  before: readonly LaborLine[],
-  after: readonly LaborLine[],
-  seesRates: boolean,
-): EffectJson['jobs'] {
-  const sum = (lines: readonly LaborLine[], target: LaborLine['target']) => {
+type Sum = { readonly seconds: number; readonly cost: number };
+/** The targets whose hours or cost are others after an act, with both sums. */
+function findChanged(before: Seen, after: Seen) {
+  const sum = ({ lines }: Seen, target: TargetId): Sum => {
     const own = lines.filter((line) => line.target === target);
-    return {
-      seconds: own.reduce((total, { seconds }) => total + seconds, 0),
-      cost: seesRates ? formatCents(toCents(own.reduce((total, { cost }) => total + (cost ?? 0), 0))) : null,
-    };
+    return { seconds: sumSeconds(own), cost: own.reduce((total, { cost }) => total + (cost ?? 0), 0) };
   };
-  const targets = [...new Set([...before, ...after].map(({ target }) => target))];
+  const targets = [...new Set([...before.lines, ...after.lines].map(({ target }) => target))];
   return targets.flatMap((target) => {
     const [was, is] = [sum(before, target), sum(after, target)];
-    return was.seconds === is.seconds && was.cost === is.cost
-      ? []
-      : [
-          {
-            title: titleOf(facts, target),
-            beforeSeconds: was.seconds,
-            afterSeconds: is.seconds,
-            beforeCost: was.cost,
-            afterCost: is.cost,
-          },
-        ];
+    return was.seconds === is.seconds && was.cost === is.cost ? [] : [{ target, was, is }];
+  });
+}
+
+/** The tasks whose hours or cost an act would change. */
+export const touchedTasks = (facts: ShopFacts, before: Seen, after: Seen): readonly Task[] =>
+  findChanged(before, after).flatMap(({ target }) => facts.tasks.get(target) ?? []);
+
+/** The tasks and activities whose hours or cost an act would change. */
+function writeJobs(
+  facts: ShopFacts,
+  before: SeenWithTasks,
+  after: SeenWithTasks,
+  seesRates: boolean,
+): EffectJson['jobs'] {
+  const money = ({ cost }: Sum) => (seesRates ? formatCents(toCents(cost)) : null);
+  const find = ({ tasks }: SeenWithTasks, target: TargetId) => tasks.find(({ task }) => task.id === target);
+  return findChanged(before, after).map(({ target, was, is }) => {
+    const [then, now] = [find(before, target), find(after, target)];
+    const order = now && facts.orders.get(now.task.order);
+    return {
+      title: titleOf(facts, target),
+      beforeSeconds: was.seconds,
+      afterSeconds: is.seconds,
+      beforeCost: money(was),
+      afterCost: money(is),
+      task:
+        then && now && order
+          ? {
+              before: writeComparison(then.comparison, seesRates),
+              after: writeComparison(now.comparison, seesRates),
+              hasEstimate: now.task.hasEstimate,
+              used: { ...usedOf([now], order) },
+            }
+          : null,
+    };
   });
 }

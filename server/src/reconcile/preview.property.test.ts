@@ -81,9 +81,10 @@ async function see(people: readonly string[]) {
     );
   const { tasks } = await read<OrderJson>(`/api/work/${shop.order}`);
   const sums = Object.fromEntries(
-    tasks.map(({ title, lines }) => [
+    tasks.map(({ title, lines, comparison }) => [
       `1001 ${title}`,
       {
+        comparison,
         seconds: lines.reduce((sum, { seconds }) => sum + seconds, 0),
         cents: lines.reduce((sum, { cost }) => sum + Math.round(Number(cost) * 100), 0),
       },
@@ -137,6 +138,11 @@ test('what is shown before an edit is confirmed is what other pages say after it
           seconds: sum.seconds - (before.sums[title]?.seconds ?? 0),
           cents: sum.cents - (before.sums[title]?.cents ?? 0),
         });
+        if (job)
+          expect([job.task?.before, job.task?.after]).toEqual([
+            before.sums[title]?.comparison,
+            sum.comparison,
+          ]);
       }
       expect([effect.looseEndsBefore, effect.looseEndsAfter]).toEqual([before.looseEnds, after.looseEnds]);
     }),

@@ -44,13 +44,15 @@ test('a forgotten stop is offered its planned end, and what that would do is sho
   const effect = body as EffectJson;
   expect(effect.lanes[0]?.before).toMatchObject([{ title: '1001 Strip', isTorn: true }]);
   expect(effect.lanes[0]?.after).toMatchObject([{ title: '1001 Strip', isTorn: false }]);
-  expect(effect.jobs).toEqual([
+  expect(effect.jobs).toMatchObject([
     {
       title: '1001 Strip',
       beforeSeconds: 12 * 3600,
       afterSeconds: 8.5 * 3600,
       beforeCost: '432.00',
       afterCost: '306.00',
+      // The task as a whole, against its estimate of an hour.
+      task: { before: { overSeconds: 11 * 3600 }, after: { overSeconds: 7.5 * 3600, actualCost: '306.00' } },
     },
   ]);
   expect(effect.looseEndsAfter).toBeLessThan(effect.looseEndsBefore);
@@ -127,7 +129,12 @@ test('whoever does not see rates sees hours, and no cost that would tell a wage'
   const answer = await chosen();
   desk = await signIn('mik');
   const effect = (await post('/api/reconcile/preview', { answers: [answer] })).body as EffectJson;
-  expect(effect.jobs[0]).toMatchObject({ beforeSeconds: 12 * 3600, beforeCost: null, afterCost: null });
+  expect(effect.jobs[0]).toMatchObject({
+    beforeSeconds: 12 * 3600,
+    beforeCost: null,
+    afterCost: null,
+    task: { before: { actualCost: null }, after: { actualCost: null } },
+  });
 });
 
 test('a loose end is accepted as it is, with a reason, is open again when that is withdrawn, and when it changes', async () => {

@@ -115,6 +115,14 @@ test('a code, words, and nothing at all find what time can be put on', async () 
     exact: shop.strip,
     targets: [{ title: '1001 Strip' }],
   });
+  const printed = await shop.post('/api/travelers', { orders: [shop.order], workTypes: ['setup'] });
+  const [setup] = (
+    printed.body as { travelers: { tasks: { codes: { title: string; code: string }[] }[] }[] }
+  ).travelers.flatMap(({ tasks }) => tasks[0]?.codes.filter(({ title }) => /set/i.test(title)) ?? []);
+  expect(await find(setup?.code ?? '')).toMatchObject({
+    exact: shop.strip,
+    targets: [{ title: '1001 Strip', workType: 'setup' }],
+  });
   expect((await find('1001 winding')).targets.map(({ title }) => title)).toEqual(['1001 Winding']);
   expect((await find('nothing such')).targets).toEqual([]);
 });

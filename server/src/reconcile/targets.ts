@@ -2,12 +2,14 @@ import type { TargetJson } from '@wergon/contract/reconcile';
 import { ok } from '@wergon/core/result';
 import { inForceAt } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
+import { WORK_TYPES } from '@wergon/core/work';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { readSql } from '../db/index.ts';
 import { BadgeEntity } from '../people/entities.ts';
 import { loadFinished } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import { TravelerCodeEntity } from '../work/entities.ts';
 
 /** As many as a list under a field shows. */
 const SHOWN = 12;
@@ -32,11 +34,21 @@ export function mountTargets(mount: Mount, { database, clock, facts }: Context):
 
   mount('targets', async ({ query }) => {
     const known = await facts.get();
-    const finished = await readSql(database, loadFinished);
+    const finished = await readSql(database, (sql) => loadFinished(sql, [...known.tasks.keys()]));
     const words = query.search.trim().toLowerCase();
     const all = candidates(known, clock.now(), finished);
-    const coded = words === '' ? undefined : all.find(({ code }) => code.toLowerCase() === words);
-    if (coded) return ok({ targets: [coded.target], exact: coded.target.id });
+    const printed =
+      words === ''
+        ? null
+        : await database.em.fork().findOne(TravelerCodeEntity, { code: query.search.trim().toUpperCase() });
+    const coded =
+      words === ''
+        ? undefined
+        : all.find(({ code, target }) => code.toLowerCase() === words || target.id === printed?.task);
+    if (coded) {
+      const workType = WORK_TYPES.find((each) => each === printed?.workType) ?? null;
+      return ok({ targets: [{ ...coded.target, workType }], exact: coded.target.id });
+    }
     const parts = words.split(/\s+/).filter((part) => part !== '');
     const found = all.filter(({ text }) => parts.every((part) => text.includes(part)));
     return ok({ targets: found.slice(0, SHOWN).map(({ target }) => target), exact: null });
@@ -56,7 +68,7 @@ function candidates(facts: ShopFacts, now: Instant, finished: ReadonlySet<string
     );
     return [
       {
-        target: { id: task.id, kind: 'task', title, more: more.join(', ') },
+        target: { id: task.id, kind: 'task', title, more: more.join(', '), workType: null },
         code: task.code,
         text: `${title} ${order.customer} ${order.title}`.toLowerCase(),
       },
@@ -65,7 +77,7 @@ function candidates(facts: ShopFacts, now: Instant, finished: ReadonlySet<string
   return [
     ...tasks,
     ...activities.map(({ id, title, code }): Candidate => ({
-      target: { id, kind: 'activity', title, more: 'indirect' },
+      target: { id, kind: 'activity', title, more: 'indirect', workType: null },
       code,
       text: `${title} indirect`.toLowerCase(),
     })),

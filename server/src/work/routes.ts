@@ -1,7 +1,5 @@
 import type { ListName } from '@wergon/contract/shop';
 import type { OrderRow } from '@wergon/contract/work';
-import { addUsed } from '@wergon/core/floor';
-import type { UsedByType } from '@wergon/core/floor';
 import {
   centsOf,
   formatCents,
@@ -16,7 +14,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { Defect, ok } from '@wergon/core/result';
 import { formatDay, formatInstant, inForceAt } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import { nextOrderNumber, withAlwaysIncluded } from '@wergon/core/work';
+import { nextOrderNumber } from '@wergon/core/work';
 import type { Who } from '../access/identify.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
@@ -35,7 +33,7 @@ import { AttachmentEntity, OrderChangeEntity } from './entities.ts';
 import type { Task, WorkOrder } from './entities.ts';
 import { mountStory } from './story.ts';
 import { mountStandards } from './standards.ts';
-import { loadLabor, peopleOnOrder, writeLabor, writeLine } from './standing.ts';
+import { loadLabor, peopleOnOrder, usedOf, writeLabor, writeLine } from './standing.ts';
 import type { TaskWithLabor } from './standing.ts';
 import { mountTravelers } from './travelers.ts';
 
@@ -46,15 +44,6 @@ export const unitWords = ({ type, maker, serialNumber }: Unit): string =>
   [type, maker, serialNumber].filter(Boolean).join(', ');
 
 const seesRates = (who: Who) => who.kind === 'desk' && who.rights.has('rates.see');
-
-/** What fills a yardstick: the work types that the estimate includes. */
-function usedOf(tasks: readonly Pick<TaskWithLabor, 'lines'>[], order: WorkOrder): UsedByType {
-  const includes = withAlwaysIncluded(order.includes);
-  return tasks
-    .flatMap(({ lines }) => lines)
-    .filter(({ workType }) => includes.has(workType))
-    .reduce<UsedByType>((used, { workType, seconds }) => addUsed(used, workType, seconds), {});
-}
 
 function orderRow(
   order: WorkOrder,

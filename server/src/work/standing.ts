@@ -1,6 +1,8 @@
 import type { ComparisonJson, LineRow } from '@wergon/contract/work';
 import { compareTask, sumComparisons } from '@wergon/core/compare';
 import type { Comparison } from '@wergon/core/compare';
+import { addUsed } from '@wergon/core/floor';
+import type { UsedByType } from '@wergon/core/floor';
 import { collect, noStrands, piecesOf, settleAt, sumLines } from '@wergon/core/ledger';
 import type { LaborLine, LaborState, TargetId } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
@@ -61,7 +63,7 @@ export function loadLabor(
     if (own) own.push(line);
     else byTarget.set(line.target, [line]);
   }
-  const finished = loadFinished(sql);
+  const finished = loadFinished(sql, [...wanted]);
   return tasks.map((task): TaskWithLabor => {
     const id = task.id as TargetId;
     const own = byTarget.get(id) ?? [];
@@ -82,6 +84,15 @@ export function loadLabor(
       peopleOn: peopleOn.get(id) ?? [],
     };
   });
+}
+
+/** What fills a yardstick: the work types that the estimate includes. */
+export function usedOf(tasks: readonly Pick<TaskWithLabor, 'lines'>[], order: WorkOrder): UsedByType {
+  const includes = withAlwaysIncluded(order.includes);
+  return tasks
+    .flatMap(({ lines }) => lines)
+    .filter(({ workType }) => includes.has(workType))
+    .reduce<UsedByType>((used, { workType, seconds }) => addUsed(used, workType, seconds), {});
 }
 
 /** Whether a total gives one person's wage away: all its labor is his. */

@@ -2,11 +2,14 @@
 import { computed, ref } from 'vue';
 import { readDay, readInstant } from '@wergon/contract/floor';
 import type { EffectJson } from '@wergon/contract/reconcile';
+import type { ComparisonJson } from '@wergon/contract/work';
 import type { LocalDay } from '@wergon/core/time';
+import Yardstick from '../compare/Yardstick.vue';
 import { sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import { labelFits } from '../floor/labelFits.ts';
 import { useElementWidth } from '../floor/useElementWidth.ts';
+import { balanceOf, yardstickWords } from '../work/figures.ts';
 
 /** The tapes before and after, each pair on one scale, and what happens to the jobs. */
 const props = defineProps<{ effect: EffectJson }>();
@@ -57,15 +60,29 @@ const lanes = computed(() =>
     }));
   }),
 );
+const change = (before: string, after: string) =>
+  before === after ? `${after}, as before` : `${before} becomes ${after}`;
+/** A task is told by what it comes to in all; an activity, which has no end, by the days shown. */
 const jobs = computed(() =>
-  props.effect.jobs.map((job) => ({
-    title: job.title,
-    hours: `${desk.hours(job.beforeSeconds)} becomes ${desk.hours(job.afterSeconds)}`,
-    cost:
-      job.beforeCost === null
-        ? ''
-        : `${desk.money(job.beforeCost)} becomes ${desk.money(job.afterCost ?? '0')}`,
-  })),
+  props.effect.jobs.map(({ title, task, ...job }) => {
+    const say = (comparison: ComparisonJson) => {
+      const { hours, word } = balanceOf(comparison, task?.hasEstimate ?? false, desk.hours);
+      return `${hours} ${word}`;
+    };
+    const [was, is] = task
+      ? [task.before.actualCost, task.after.actualCost]
+      : [job.beforeCost, job.afterCost];
+    return {
+      title,
+      task,
+      hours: task
+        ? change(say(task.before), say(task.after))
+        : change(desk.hours(job.beforeSeconds), desk.hours(job.afterSeconds)),
+      isOver: task !== null && task.hasEstimate && task.after.overSeconds > 0,
+      cost: was === null || is === null ? '' : change(desk.money(was), desk.money(is)),
+      of: task?.hasEstimate && was !== null ? `of ${desk.money(task.after.estimatedCost)}` : '',
+    };
+  }),
 );
 </script>
 
@@ -84,11 +101,19 @@ const jobs = computed(() =>
         >
       </div>
     </div>
-    <p v-if="jobs.length > 0" class="quiet">Of the tapes shown, on</p>
-    <p v-for="job in jobs" :key="job.title">
-      <b>{{ job.title }}</b> <span class="figure">{{ job.hours }}</span>
-      <span v-if="job.cost" class="figure quiet"> · {{ job.cost }}</span>
-    </p>
+    <div v-for="job in jobs" :key="job.title" class="job">
+      <b>{{ job.title }}</b>
+      <Yardstick
+        v-if="job.task"
+        :estimated-seconds="job.task.hasEstimate ? job.task.after.estimatedSeconds : null"
+        :used="job.task.used"
+        size="small"
+        :label="yardstickWords(job.task.after, job.task.hasEstimate, desk.hours)"
+      />
+      <span v-else class="quiet">in the days shown</span>
+      <span class="figure" :class="{ attention: job.isOver }">{{ job.hours }}</span>
+      <span v-if="job.cost" class="figure quiet">{{ job.cost }} {{ job.of }}</span>
+    </div>
     <p v-if="jobs.length === 0" class="quiet">No hours change.</p>
     <p class="quiet">
       Loose ends around {{ effect.lanes.length === 1 ? 'that day' : 'those days' }}:
@@ -145,5 +170,17 @@ i {
 }
 p {
   margin: 2px 0;
+}
+.job {
+  display: grid;
+  grid-template-columns: 190px 180px auto 1fr;
+  gap: 2px 16px;
+  align-items: center;
+  padding: 3px 0;
+}
+@media (max-width: 700px) {
+  .job {
+    grid-template-columns: 1fr;
+  }
 }
 </style>

@@ -2,6 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref, useId, watch } from 'vue';
 import type { TargetJson } from '@wergon/contract/reconcile';
+import type { WorkType } from '@wergon/core/work';
 import { callRoute } from '../desk/callRoute.ts';
 
 /** A field for what time is put on: words or a scanned code, found while it is typed. */
@@ -9,7 +10,7 @@ const props = defineProps<{ label: string; title?: string; isWrong?: boolean; fi
 /** The id of the task or activity; empty while none is chosen. */
 const target = defineModel<string>({ required: true });
 const text = defineModel<string>('text', { default: '' });
-const emit = defineEmits<{ done: [] }>();
+const emit = defineEmits<{ done: []; kind: [workType: WorkType] }>();
 const ownId = useId();
 const id = computed(() => props.fieldId ?? ownId);
 const isOpen = ref(false);
@@ -36,6 +37,7 @@ watch(
 function choose(each: TargetJson): void {
   target.value = each.id;
   text.value = each.title;
+  if (each.workType) emit('kind', each.workType);
   isOpen.value = false;
   emit('done');
 }

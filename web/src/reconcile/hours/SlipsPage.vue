@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue';
-import { formatDay, parseDay, parseHours } from '@wergon/core/time';
+import { parseDay, parseHours } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { EnterHours } from '@wergon/contract/reconcile';
-import { callRoute } from '../../desk/callRoute.ts';
 import { sayDay } from '../../desk/dates.ts';
 import DeskFrame from '../../desk/DeskFrame.vue';
 import { useDesk } from '../../desk/useDesk.ts';
 import { useNow } from '../../desk/useNow.ts';
 import ReconcileWays from '../ReconcileWays.vue';
 import TargetPicker from '../TargetPicker.vue';
+import { readDayText } from './dayText.ts';
 import MadeLine from './MadeLine.vue';
 import { useHours } from './useHours.ts';
 import { isComplete, useSlips } from './useSlips.ts';
@@ -20,26 +20,13 @@ const desk = useDesk();
 const now = useNow();
 const hours = useHours();
 const slips = useSlips();
-const { rows, complete, sums, problem } = slips;
+const { rows, complete, sums, problem, isLoaded } = slips;
 const list = ref<HTMLElement>();
 const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
 onMounted(() => slips.load());
 
-/** A day as a clerk writes it: the whole date, or a day of this month, or `-1` for yesterday. */
-function readDayText(text: string): string {
-  const typed = text.trim();
-  const whole = parseDay(typed);
-  if (whole.ok) return typed;
-  if (/^-?\d{1,2}$/.test(typed)) {
-    const count = Number(typed);
-    if (count <= 0) return formatDay((today.value + count) as LocalDay);
-    const inMonth = parseDay(`${formatDay(today.value).slice(0, 8)}${typed.padStart(2, '0')}`);
-    if (inMonth.ok) return formatDay(inMonth.value);
-  }
-  return typed;
-}
 const setDay = (row: Slip) => {
-  row.day = readDayText(row.day);
+  row.day = readDayText(row.day, today.value);
   void slips.keepSoon();
 };
 const isDay = (text: string) => text === '' || parseDay(text).ok;
@@ -52,7 +39,8 @@ async function findPerson(row: Slip): Promise<void> {
     row.technician = '';
     return;
   }
-  const { person } = await callRoute('findPerson', { body: { search: row.personText } });
+  const person = await slips.findPerson(row.personText);
+  if (person === undefined) return;
   row.technician = person?.id ?? '';
   // A scanned badge is nobody's to read: its place takes the name.
   if (person) row.personText = person.name;
@@ -114,8 +102,14 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
     </template>
     <ReconcileWays />
     <MadeLine :hours="hours" />
-    <p v-if="problem" class="problem attention" role="alert">{{ problem }}</p>
-    <div class="sheet">
+    <p v-if="problem" class="problem attention" role="alert">
+      {{ problem }}
+      <button v-if="!isLoaded" type="button" class="btn btn-quiet btn-sm" @click="slips.load()">
+        Try again
+      </button>
+    </p>
+    <p v-else-if="!isLoaded" class="problem quiet">Reading what was kept…</p>
+    <div v-if="isLoaded" class="sheet">
       <div ref="list" class="list">
         <div class="slip head" aria-hidden="true">
           <span>Person</span><span>Day</span><span>Task or activity</span><span>Kind</span><span>Hours</span
@@ -156,6 +150,7 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
             v-model:text="row.targetText"
             :label="`Task of slip ${i + 1}`"
             :is-wrong="(row.targetText !== '' && row.target === '') || badField(row, 'target')"
+            @kind="row.workType = $event"
           />
           <select
             v-model="row.workType"

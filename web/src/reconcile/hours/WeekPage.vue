@@ -171,6 +171,7 @@ const openDate = (event: Event) => {
                 v-model="added.target"
                 v-model:text="added.text"
                 label="Another task or activity"
+                @kind="added.workType = $event"
               />
               <select v-model="added.workType" class="form-select form-select-sm" aria-label="Kind of work">
                 <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>

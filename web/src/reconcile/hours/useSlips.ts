@@ -67,9 +67,26 @@ export function useSlips() {
     saved: JSON.stringify(fields),
   });
 
+  /** Nothing is typed before what was kept is there: else it would be kept twice. */
+  const isLoaded = ref(false);
   async function load(): Promise<void> {
-    const { drafts } = await callRoute('drafts');
-    rows.value = [...drafts.map(read), blank()];
+    try {
+      const { drafts } = await callRoute('drafts');
+      rows.value = [...drafts.map(read), blank()];
+      isLoaded.value = true;
+      problem.value = '';
+    } catch (error) {
+      problem.value = wordsOf(error);
+    }
+  }
+  /** The one person that words or a badge stand for: `null` if there is none, `undefined` if nobody could be asked. */
+  async function findPerson(search: string) {
+    try {
+      return (await callRoute('findPerson', { body: { search } })).person;
+    } catch (error) {
+      problem.value = wordsOf(error);
+      return undefined;
+    }
   }
   async function keep(): Promise<void> {
     for (const row of rows.value) {
@@ -105,7 +122,9 @@ export function useSlips() {
     complete,
     sums,
     problem,
+    isLoaded,
     load,
+    findPerson,
     /** Kept a moment after the last key, and at once where a row is left. */
     keep,
     keepSoon: useDebounceFn(keep, REST),

@@ -126,6 +126,7 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
           label="Work"
           @update:model-value="setWork(piece, $event)"
           @update:text="setTitle(piece, $event)"
+          @kind="setKind(piece, $event)"
         />
       </div>
       <label>
