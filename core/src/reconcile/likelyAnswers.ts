@@ -116,11 +116,12 @@ const gap: Finder = ({ technician, from, to }, around) => {
   const after = around.stints.find((stint) => stint.from === to);
   const isEnded = timed(around).some(({ type, at }) => at === to && type !== 'count' && type !== 'note');
   const answers: LikelyAnswer[] = [];
+  const wentOn: LikelyAnswer[] = [];
   const workType = before?.running[0]?.workType;
   // What the rule cut runs on as far as the journal goes: first somebody must say when it stopped.
   const isCut = before?.capped ?? false;
   if (before && !isCut && workType && before.running.every((each) => each.workType === workType))
-    answers.push({
+    wentOn.push({
       reason: 'as-before',
       at: null,
       changes: [
@@ -150,7 +151,9 @@ const gap: Finder = ({ technician, from, to }, around) => {
         ...(isEnded ? [] : [{ type: 'break-end' as const, technician, at: to }]),
       ],
     });
-  return answers;
+  // Work that was said to be finished has hardly gone on.
+  const isDone = timed(around).some(({ id, type }) => id === before?.closed && type === 'task-done');
+  return isDone ? [...answers, ...wentOn] : [...wentOn, ...answers];
 };
 
 const shiftOutWithoutIn: Finder = (end, around) => {

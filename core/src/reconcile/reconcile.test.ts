@@ -90,6 +90,13 @@ describe('likely answers', () => {
       'a gap is what came before, what came after, or a break',
     ],
     [
+      'shift-in 7, work-start 7 a, task-done 9 a, work-start 10 b, shift-out 12',
+      'gap',
+      {},
+      ['as-after: amend e4 9', 'was-break: break-start 9', 'as-before: work-start 9'],
+      'work that was finished has hardly gone on',
+    ],
+    [
       'work-start 8 a, shift-out 12',
       'shift-out-without-in',
       { plannedStart: clock(7) },

@@ -73,29 +73,31 @@ function onKey(event: KeyboardEvent): void {
 
 <template>
   <li :tabindex="mayDecide ? 0 : undefined" :class="{ open: isOpen }" @keydown="onKey" @focus="emit('open')">
-    <p class="sentence">
-      <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
-    </p>
-    <div v-if="canAnswer" class="answers">
-      <button
-        v-for="(answer, i) in end.answers"
-        :key="answer.reason"
-        type="button"
-        class="btn btn-quiet btn-sm"
-        :aria-pressed="isOpen && place === i"
-        @click="choose(i)"
-      >
-        <b class="figure">{{ i + 1 }}</b> {{ sayAnswer(answer, words) }}
-      </button>
-      <RouterLink :to="another" class="btn btn-quiet btn-sm">Another, on the tape</RouterLink>
-    </div>
-    <div v-else-if="mayDecide && end.technician" class="answers">
-      <RouterLink :to="another" class="btn btn-quiet btn-sm">Look at the tape</RouterLink>
-    </div>
-    <div v-else-if="mayDecide && end.kind === 'unknown-code' && desk.may('people.see')" class="answers">
-      <RouterLink :to="{ name: 'people' }" class="btn btn-quiet btn-sm"
-        >Bind it to somebody’s badges</RouterLink
-      >
+    <div class="told">
+      <p class="sentence">
+        <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
+      </p>
+      <div v-if="canAnswer" class="answers">
+        <button
+          v-for="(answer, i) in end.answers"
+          :key="answer.reason"
+          type="button"
+          class="btn btn-quiet btn-sm"
+          :aria-pressed="isOpen && place === i"
+          @click="choose(i)"
+        >
+          <b class="figure">{{ i + 1 }}</b> {{ sayAnswer(answer, words) }}
+        </button>
+        <RouterLink :to="another" class="btn btn-quiet btn-sm">Another</RouterLink>
+      </div>
+      <div v-else-if="mayDecide && end.technician" class="answers">
+        <RouterLink :to="another" class="btn btn-quiet btn-sm">Look at the tape</RouterLink>
+      </div>
+      <div v-else-if="mayDecide && end.kind === 'unknown-code' && desk.may('people.see')" class="answers">
+        <RouterLink :to="{ name: 'people' }" class="btn btn-quiet btn-sm"
+          >Bind it to somebody’s badges</RouterLink
+        >
+      </div>
     </div>
     <details v-if="end.refused">
       <summary>
@@ -119,7 +121,7 @@ function onKey(event: KeyboardEvent): void {
         v-model="reason"
         class="form-control form-control-sm"
         :aria-label="`Why it is accepted as it is: ${end.name ?? ''}`"
-        placeholder="or accept it as it is, because…"
+        :placeholder="`${canAnswer ? 'or ' : ''}accept it as it is, because…`"
         maxlength="200"
         @keydown.stop
       />
@@ -146,6 +148,17 @@ li.open {
   flex-wrap: wrap;
   gap: 6px;
   margin: 4px 0;
+}
+@media (min-width: 1100px) {
+  .told {
+    display: grid;
+    grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+    gap: 0 24px;
+    align-items: center;
+  }
+  .answers {
+    margin: 0;
+  }
 }
 .answers [aria-pressed='true'] {
   border-color: var(--action);

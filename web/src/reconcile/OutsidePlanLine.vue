@@ -54,4 +54,15 @@ form {
   gap: 6px;
   max-width: 520px;
 }
+@media (min-width: 1100px) {
+  .outside {
+    display: grid;
+    grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+    gap: 0 24px;
+    align-items: center;
+  }
+  p {
+    margin: 0;
+  }
+}
 </style>
