@@ -24,7 +24,14 @@ export type ChosenAnswer = z.input<typeof chosenAnswerSchema>;
 export const chosenAnswersSchema = z.strictObject({ answers: z.array(chosenAnswerSchema).min(1).max(200) });
 
 const lane = z.array(
-  z.strictObject({ from: z.string(), to: z.string(), title: z.string(), isTorn: z.boolean() }),
+  z.strictObject({
+    from: z.string(),
+    to: z.string(),
+    title: z.string(),
+    /** The number of the order that it is on first; `null` of an activity. */
+    order: z.string().nullable(),
+    isTorn: z.boolean(),
+  }),
 );
 
 /** Loose ends are accepted as they are, with a reason, all or none. */

@@ -27,7 +27,13 @@ export type TapeEditJson = z.input<typeof tapeEditSchema>;
 
 export const personDayQuery = z.strictObject({ technician, day: dayText });
 
-const run = z.strictObject({ target: z.string(), workType: z.enum(WORK_TYPES), title: z.string() });
+const run = z.strictObject({
+  target: z.string(),
+  workType: z.enum(WORK_TYPES),
+  title: z.string(),
+  /** The number of the task's order; `null` of an activity. */
+  order: z.string().nullable(),
+});
 
 /** One person's local day: what the tape shows and what is written down, with what is planned. */
 export const personDaySchema = z.strictObject({

@@ -79,6 +79,12 @@ export function titleOf(facts: ShopFacts, target: LaborLine['target']): string {
   return task ? `${order?.number ?? ''} ${task.title}` : (facts.activities.get(target)?.title ?? '');
 }
 
+/** The number of a task's order. */
+export function orderNumberOf(facts: ShopFacts, target: TargetId): string | null {
+  const task = facts.tasks.get(target);
+  return task ? (facts.orders.get(task.order)?.number ?? null) : null;
+}
+
 /** What began on a day, or reaches into it; a night shift is seen to its end. */
 const writeLane = (
   facts: ShopFacts,
@@ -93,6 +99,7 @@ const writeLane = (
       from: formatInstant(from),
       to: formatInstant(to),
       title: running.map(({ target }) => titleOf(facts, target)).join(' and '),
+      order: running[0] ? orderNumberOf(facts, running[0].target) : null,
       isTorn: capped,
     }));
 };

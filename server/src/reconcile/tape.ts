@@ -23,7 +23,7 @@ import { loadPlans } from '../people/planned.ts';
 import type { Plans } from '../people/planned.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import type { DeskAct, Planner } from './deskAct.ts';
-import { titleOf } from './effect.ts';
+import { orderNumberOf, titleOf } from './effect.ts';
 import type { Scene } from './effect.ts';
 
 /** Days around an edit that are read along: longer than any stint or shift. */
@@ -216,7 +216,11 @@ const writeStint = (
   to: formatInstant(stint.to),
   isOpen: stint.open,
   isTorn: stint.capped,
-  running: stint.running.map((run) => ({ ...run, title: titleOf(facts, run.target) })),
+  running: stint.running.map((run) => ({
+    ...run,
+    title: titleOf(facts, run.target),
+    order: orderNumberOf(facts, run.target),
+  })),
   opened: loadScan(sql, stint.opened, names),
   closed: stint.closed === undefined ? null : loadScan(sql, stint.closed, names),
 });

@@ -17,6 +17,7 @@ import { SHOWN, isDrawn, isShown, rowsOf, wordsIn } from './floorRows.ts';
 import type { FloorRow, Grouping, Opened, Shown, WorkBlock } from './floorRows.ts';
 import LatestLine from './LatestLine.vue';
 import RequestLines from './RequestLines.vue';
+import { tintsOf } from './jobLook.ts';
 import TapeLane from './TapeLane.vue';
 import { createTapeScale } from './tapeScale.ts';
 import { useElementWidth } from './useElementWidth.ts';
@@ -114,18 +115,20 @@ function showAll(): void {
   search.value = '';
   shown.value = 'everybody';
 }
-/** Neighbouring orders get different tints: the next of eight for each order that appears. */
-const tints = computed(() => {
-  const numbers = new Map<string, number>();
-  for (const { blocks } of lanes.value)
-    for (const block of blocks)
-      if (block.kind === 'work')
-        for (const { target } of block.running) {
-          const known = board.value?.targets.get(target);
-          if (known?.kind === 'task' && !numbers.has(known.order)) numbers.set(known.order, numbers.size % 8);
-        }
-  return numbers;
-});
+const tints = computed(() =>
+  tintsOf(
+    lanes.value.flatMap(({ blocks }) =>
+      blocks.flatMap((block) =>
+        block.kind === 'work'
+          ? block.running.map(({ target }) => {
+              const known = board.value?.targets.get(target);
+              return known?.kind === 'task' ? known.order : null;
+            })
+          : [],
+      ),
+    ),
+  ),
+);
 </script>
 
 <template>

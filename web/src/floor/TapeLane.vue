@@ -6,7 +6,7 @@ import type { Instant } from '@wergon/core/time';
 import Yardstick from '../compare/Yardstick.vue';
 import { sayClock } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
-import { labelFits } from './labelFits.ts';
+import { fittingLabel, tintOf } from './jobLook.ts';
 import type { TapeScale } from './tapeScale.ts';
 
 const props = defineProps<{
@@ -55,8 +55,8 @@ const blocks = computed(() =>
       texture: block.kind === 'work' ? block.running[0]?.workType : undefined,
       isTorn: block.kind === 'work' && block.isTorn,
       order,
-      tint: order ? `var(--job-${props.tints.get(order.id) ?? 0})` : 'var(--indirect)',
-      label: labelFits(label, share * props.width) ? label : '',
+      tint: tintOf(props.tints, order?.id ?? null),
+      label: fittingLabel([label], share * props.width),
       words: `${label} ${titles}, ${sayClock(zone, block.from)} to ${sayClock(zone, block.to)}`.trim(),
       style: { left: `${left * 100}%`, width: `${share * 100}%` },
     };

@@ -1,6 +1,6 @@
 import type { Board, Lane } from '@wergon/core/floor';
 import { createZone, parseDay, toInstant } from '@wergon/core/time';
-import { labelFits } from './labelFits.ts';
+import { fittingLabel, tintOf, tintsOf } from './jobLook.ts';
 import { countByQuarter, createHourScale, createTapeScale } from './tapeScale.ts';
 
 const zone = createZone('Europe/Oslo');
@@ -50,6 +50,20 @@ test('people on work are counted quarter by quarter; a break or time on nothing 
   expect(countByQuarter(lanes, scale, midnight)).toEqual([1, 2, 1, 1]);
 });
 
-test('a label is drawn only where it fits whole', () => {
-  expect([labelFits('24557', 70), labelFits('24557', 40), labelFits('', 18)]).toEqual([true, false, true]);
+test.each([
+  [['24557 Winding', '24557'], 130, '24557 Winding', 'the whole words'],
+  [['24557 Winding', '24557'], 70, '24557', 'else the number alone'],
+  [['24557 Winding', '24557'], 40, '', 'else nothing'],
+])('of %j, %i pixels hold “%s”: %s', (labels, width, label) =>
+  expect(fittingLabel(labels, width)).toBe(label),
+);
+
+test('orders that appear one after the other have different tints, and indirect time has its own', () => {
+  const tints = tintsOf(['a', null, 'b', 'a', 'c']);
+  expect(['a', 'b', 'c', null].map((order) => tintOf(tints, order))).toEqual([
+    'var(--job-0)',
+    'var(--job-1)',
+    'var(--job-2)',
+    'var(--indirect)',
+  ]);
 });

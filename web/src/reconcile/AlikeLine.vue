@@ -86,6 +86,6 @@ ul {
   list-style: none;
 }
 .effect {
-  max-width: 900px;
+  max-width: 1100px;
 }
 </style>

@@ -7,7 +7,7 @@ import type { LocalDay } from '@wergon/core/time';
 import Yardstick from '../compare/Yardstick.vue';
 import { sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
-import { labelFits } from '../floor/labelFits.ts';
+import { fittingLabel, tintOf, tintsOf } from '../floor/jobLook.ts';
 import { useElementWidth } from '../floor/useElementWidth.ts';
 import { balanceOf, yardstickWords } from '../work/figures.ts';
 
@@ -37,6 +37,9 @@ const who = ({ name, day }: Lane) => {
     ...(days.size > 1 ? [sayDate(day).slice(4)] : []),
   ].join(', ');
 };
+const tints = computed(() =>
+  tintsOf(props.effect.lanes.flatMap(({ before, after }) => [...before, ...after].map(({ order }) => order))),
+);
 const lanes = computed(() =>
   props.effect.lanes.flatMap((lane, i) => {
     const { from, to } = spanOf(lane);
@@ -53,8 +56,12 @@ const lanes = computed(() =>
           : {
               ...block,
               isChanged: !(name === 'before' ? is : was)?.has(keyOf(block)),
-              label: labelFits(block.title, share * (width.value - NAME)) ? block.title : '',
-              style: { left: `${left * 100}%`, width: `${share * 100}%` },
+              label: fittingLabel([block.title, block.order ?? ''], share * (width.value - NAME)),
+              style: {
+                left: `${left * 100}%`,
+                width: `${share * 100}%`,
+                '--tint': tintOf(tints.value, block.order),
+              },
             };
       }),
     }));
@@ -153,8 +160,8 @@ i {
   bottom: 2px;
   overflow: hidden;
   padding: 0 6px;
-  background: color-mix(in srgb, var(--job-0) var(--tint-share), var(--sheet));
-  border-left: 4px solid var(--job-0);
+  background: color-mix(in srgb, var(--tint) var(--tint-share), var(--sheet));
+  border-left: 4px solid var(--tint);
   font-size: 13px;
   font-style: normal;
   line-height: 18px;
@@ -173,7 +180,7 @@ p {
 }
 .job {
   display: grid;
-  grid-template-columns: 190px 180px auto 1fr;
+  grid-template-columns: 190px 150px auto 1fr;
   gap: 2px 16px;
   align-items: center;
   padding: 3px 0;

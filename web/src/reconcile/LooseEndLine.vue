@@ -166,7 +166,7 @@ li.open {
   font-weight: 600;
 }
 .effect {
-  max-width: 900px;
+  max-width: 1100px;
 }
 .accept {
   display: flex;

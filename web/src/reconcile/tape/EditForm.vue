@@ -12,6 +12,7 @@ import EffectView from '../EffectView.vue';
 import TargetPicker from '../TargetPicker.vue';
 import ClockField from './ClockField.vue';
 import type { TapeBlock } from './usePersonDay.ts';
+import { changes } from './useTapeEdit.ts';
 import type { DraftPiece, TapeEditing } from './useTapeEdit.ts';
 
 /** What a block becomes, in fields, and what that would do. */
@@ -31,7 +32,8 @@ const body = refDebounced(props.editing.body, REST);
 const effect = useQuery({
   queryKey: ['edit-effect', body],
   queryFn: () => callRoute('previewEdit', { body: body.value as TapeEditJson }),
-  enabled: computed(() => body.value !== undefined && props.editing.isChanged.value),
+  // The body rests behind what is drawn: what it rests at may still be the block as it is.
+  enabled: computed(() => body.value !== undefined && changes(body.value) && props.editing.isChanged.value),
   placeholderData: keepPreviousData,
   retry: false,
 });
@@ -76,7 +78,7 @@ const words = computed(() => {
 function setWork(piece: DraftPiece, target: string): void {
   const [first] = piece.running;
   // Another task takes the place of all that ran together.
-  piece.running = [{ target, workType: first?.workType ?? 'run', title: first?.title ?? '' }];
+  piece.running = [{ target, workType: first?.workType ?? 'run', title: first?.title ?? '', order: null }];
 }
 function setTitle(piece: DraftPiece, title: string): void {
   const [first] = piece.running;
@@ -214,7 +216,7 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
   padding-bottom: 4px;
 }
 .effect {
-  max-width: 900px;
+  max-width: 1100px;
 }
 .acts {
   display: flex;

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, Span, Zone } from '@wergon/core/time';
 import { sayClock } from '../../desk/dates.ts';
-import { labelFits } from '../../floor/labelFits.ts';
+import { fittingLabel, tintOf, tintsOf } from '../../floor/jobLook.ts';
 import type { TapeScale } from '../../floor/tapeScale.ts';
 import { useElementWidth } from '../../floor/useElementWidth.ts';
 import { snapEdge } from './snap.ts';
@@ -43,12 +43,17 @@ const STEPS: Readonly<Record<string, number>> = {
 
 const width = useElementWidth(tape);
 const percent = (share: number) => `${share * 100}%`;
-/** A label is drawn only where it fits whole; the block says it in any case when it is pointed at. */
-function labelOf({ from, to }: Span, title: string): string {
+type Runs = readonly { readonly title: string; readonly order: string | null }[];
+const sayAll = (running: Runs) => running.map(({ title }) => title).join(' and ');
+/** The whole words where they fit, else the number of the order. */
+function labelOf({ from, to }: Span, running: Runs): string {
   const share = Math.min(1, props.scale.place(to)) - Math.max(0, props.scale.place(from));
-  return labelFits(title, share * width.value) ? title : '';
+  return fittingLabel([sayAll(running) || 'what?', running[0]?.order ?? ''], share * width.value);
 }
-const titleOf = (block: TapeBlock) => block.stint.running.map(({ title }) => title).join(' and ');
+const tints = computed(() =>
+  tintsOf(props.blocks.flatMap(({ stint }) => stint.running.map(({ order }) => order))),
+);
+const titleOf = (block: TapeBlock) => sayAll(block.stint.running);
 function placed({ from, to }: Span) {
   const left = Math.max(0, props.scale.place(from));
   return { left: percent(left), width: percent(Math.min(1, props.scale.place(to)) - left) };
@@ -66,10 +71,7 @@ const drawn = computed(() =>
       i,
       piece,
       style: placed({ from: piece.from, to }),
-      title: labelOf(
-        { from: piece.from, to },
-        piece.running.map(({ title }) => title).join(' and ') || 'what?',
-      ),
+      title: labelOf({ from: piece.from, to }, piece.running),
       edges: [
         { edge: 'from' as const, at: piece.from, left: percent(props.scale.place(piece.from)) },
         ...(piece.to === null
@@ -148,12 +150,12 @@ const hold = (event: PointerEvent) => (event.currentTarget as HTMLElement).setPo
       type="button"
       class="block"
       :class="[block.stint.running[0]?.workType, { torn: block.stint.isTorn }]"
-      :style="placed(block)"
+      :style="{ ...placed(block), '--tint': tintOf(tints, block.stint.running[0]?.order ?? null) }"
       :title="titleOf(block)"
       :aria-label="`${titleOf(block)}, ${clock(block.from)} to ${block.stint.isOpen ? 'now' : clock(block.to)}`"
       @click="emit('take', block)"
     >
-      <span>{{ labelOf(block, titleOf(block)) }}</span>
+      <span>{{ labelOf(block, block.stint.running) }}</span>
     </button>
     <template v-for="{ i, piece, style, title, edges } in drawn" :key="`d${i}`">
       <span
@@ -225,19 +227,19 @@ const hold = (event: PointerEvent) => (event.currentTarget as HTMLElement).setPo
   white-space: nowrap;
 }
 .block {
-  background-color: color-mix(in srgb, var(--job-0) var(--tint-share), var(--sheet));
+  background-color: color-mix(in srgb, var(--tint) var(--tint-share), var(--sheet));
   box-shadow:
-    inset 4px 0 var(--job-0),
+    inset 4px 0 var(--tint),
     inset -1px 0 var(--sheet);
   &.setup {
     background-image: repeating-linear-gradient(
       -45deg,
       transparent 0 4px,
-      color-mix(in srgb, var(--job-0) 40%, transparent) 4px 6px
+      color-mix(in srgb, var(--tint) 40%, transparent) 4px 6px
     );
   }
   &.rework {
-    background-image: radial-gradient(circle at 3px 3px, var(--job-0) 1px, transparent 1.5px);
+    background-image: radial-gradient(circle at 3px 3px, var(--tint) 1px, transparent 1.5px);
     background-size: 6px 6px;
   }
   &.torn {

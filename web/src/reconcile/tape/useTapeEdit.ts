@@ -12,10 +12,14 @@ export type DraftPiece = {
   technician: string;
   from: Instant;
   to: Instant | null;
-  running: { target: string; workType: WorkType; title: string }[];
+  running: { target: string; workType: WorkType; title: string; order: string | null }[];
 };
 
 type Draft = { block: DraftPiece | null; becomes: DraftPiece[]; reason: string };
+
+/** Whether an edit makes of a block something else than it is. */
+export const changes = ({ block, becomes }: TapeEditJson): boolean =>
+  JSON.stringify(becomes) !== JSON.stringify(block ? [block] : []);
 
 /** An edit of the tape while it is drawn: what is taken hold of, what it becomes, and what the server says to it. */
 export function useTapeEdit() {
@@ -44,11 +48,7 @@ export function useTapeEdit() {
       reason: now.reason,
     };
   });
-  const isChanged = computed(
-    () =>
-      body.value !== undefined &&
-      JSON.stringify(body.value.becomes) !== JSON.stringify(body.value.block ? [body.value.block] : []),
-  );
+  const isChanged = computed(() => body.value !== undefined && changes(body.value));
 
   function say(error: unknown): void {
     const told = error instanceof CallFailed ? error.problem : null;
@@ -98,7 +98,7 @@ export function useTapeEdit() {
     },
     begin(technician: string, from: Instant, to: Instant | null): void {
       clear();
-      const running = [{ target: '', workType: 'run' as const, title: '' }];
+      const running = [{ target: '', workType: 'run' as const, title: '', order: null }];
       draft.value = { block: null, becomes: [{ technician, from, to, running }], reason: '' };
     },
     split(place: number, now: Instant): void {
@@ -109,7 +109,7 @@ export function useTapeEdit() {
       const second = {
         ...piece,
         from: middle,
-        running: [{ target: '', workType: 'run' as const, title: '' }],
+        running: [{ target: '', workType: 'run' as const, title: '', order: null }],
       };
       draft.value.becomes.splice(place, 1, { ...piece, to: middle }, second);
     },
