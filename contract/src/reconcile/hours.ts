@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { toSeconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
+import { usedSchema } from '../floor/index.ts';
 import { dayText, idText } from '../wire/index.ts';
+import { comparisonSchema } from '../work/index.ts';
 
 const technician = idText<'TechnicianId'>();
 const target = idText<'TargetId'>();
@@ -38,7 +40,7 @@ const cell = z.strictObject({
   /** Seconds of stints, which are put right on the tape. */
   scannedSeconds: z.number(),
   /** Lengths written down, each an entry of its own. */
-  entered: z.array(z.strictObject({ id: z.string(), seconds: z.number() })),
+  entered: z.array(z.strictObject({ id: z.string(), seconds: z.number(), workType })),
   isOpen: z.boolean(),
 });
 
@@ -92,6 +94,10 @@ export const jobWeekSchema = z.strictObject({
     }),
   ),
   totalSeconds: z.number(),
+  /** What a task comes to in all, up to now; `null` of an activity. */
+  task: z
+    .strictObject({ comparison: comparisonSchema, hasEstimate: z.boolean(), used: usedSchema })
+    .nullable(),
 });
 export type JobWeekJson = z.output<typeof jobWeekSchema>;
 

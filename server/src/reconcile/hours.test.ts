@@ -1,4 +1,4 @@
-import type { DraftJson, WeekJson } from '@wergon/contract/reconcile';
+import type { DraftJson, JobWeekJson, WeekJson } from '@wergon/contract/reconcile';
 import type { Problem } from '@wergon/contract/station';
 import { openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
@@ -71,6 +71,21 @@ test('of a closed order no more is written down', async () => {
   expect(((await enter([row()])).body as Problem).errors).toEqual([
     { field: 'rows[0].target', message: 'its order is closed' },
   ]);
+});
+
+test('a length of any kind of work is seen with its job, which says what it comes to against its estimate', async () => {
+  await enter([row(), row({ workType: 'rework', seconds: 900 })]);
+  const path = `/api/reconcile/job-week?target=${shop.strip}&day=2026-03-02`;
+  const job = (await shop.get(path)).body as JobWeekJson;
+  expect(job.people.find(({ technician }) => technician === shop.ada)).toMatchObject({
+    totalSeconds: 6300,
+    cells: [{ entered: [{ workType: 'run' }, { workType: 'rework', seconds: 900 }] }, {}, {}, {}, {}, {}, {}],
+  });
+  expect(job.task).toMatchObject({
+    hasEstimate: true,
+    comparison: { actualSeconds: 6300, overSeconds: 6300 - 3600 },
+    used: { run: 5400, rework: 900 },
+  });
 });
 
 test('a week without anything says when the last time was', async () => {

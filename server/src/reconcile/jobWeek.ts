@@ -5,8 +5,9 @@ import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant, weekdayOf } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
+import type { WorkType } from '@wergon/core/work';
 import { covers } from '../access/scope.ts';
-import type { User } from '../access/entities.ts';
+import type { Who } from '../access/identify.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
@@ -16,9 +17,11 @@ import { findClosedUntil } from '../ledger/decisionRows.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import { loadLabor, usedOf, writeComparison } from '../work/standing.ts';
 import { titleOf } from './effect.ts';
 
 const WEEK = 7;
+type DeskWho = Extract<Who, { kind: 'desk' }>;
 
 /** One job and many people: a lead writes a week down for his crew. */
 export function mountJobWeek(mount: Mount, { database, clock, facts }: Context): void {
@@ -26,18 +29,17 @@ export function mountJobWeek(mount: Mount, { database, clock, facts }: Context):
     const known = await facts.get();
     if (who.kind !== 'desk' || !known.targets.has(target)) return refuse('record.not_found');
     const monday = (day - weekdayOf(day) + 1) as LocalDay;
-    return ok(
-      await readSql(database, (sql) => loadJobWeek(sql, known, who.user, target, monday, clock.now())),
-    );
+    return ok(await readSql(database, (sql) => loadJobWeek(sql, known, who, target, monday, clock.now())));
   });
 }
 
-type Cells = { scanned: number; isOpen: boolean; entered: { id: string; seconds: number }[] }[];
+type Entered = { readonly id: string; readonly seconds: number; readonly workType: WorkType };
+type Cells = { scanned: number; isOpen: boolean; entered: Entered[] }[];
 
 function loadJobWeek(
   sql: Sql,
   facts: ShopFacts,
-  user: User,
+  { user, rights }: DeskWho,
   target: TargetId,
   monday: LocalDay,
   now: Instant,
@@ -80,6 +82,26 @@ function loadJobWeek(
     })),
     people,
     totalSeconds: people.reduce((sum, { totalSeconds }) => sum + totalSeconds, 0),
+    task: writeTask(sql, facts, target, now, rights.has('rates.see')),
+  };
+}
+
+/** What a task comes to in all, everybody's labor counted. */
+function writeTask(
+  sql: Sql,
+  facts: ShopFacts,
+  target: TargetId,
+  now: Instant,
+  seesRates: boolean,
+): JobWeekJson['task'] {
+  const known = facts.tasks.get(target);
+  const order = known && facts.orders.get(known.order);
+  const [task] = known ? loadLabor(sql, facts, [known], now) : [];
+  if (!known || !order || !task) return null;
+  return {
+    comparison: writeComparison(task.comparison, seesRates),
+    hasEstimate: known.hasEstimate,
+    used: { ...usedOf([task], order) },
   };
 }
 
@@ -102,7 +124,7 @@ function cellsOf(
       cell.isOpen ||= stint.open && piece.to === stint.to;
     }
   for (const { id, technician: who, targets, workType = 'run', day, seconds } of hours)
-    if (who === technician && targets[0] === target && workType === 'run')
-      cells[day - monday]?.entered.push({ id, seconds });
+    if (who === technician && targets[0] === target)
+      cells[day - monday]?.entered.push({ id, seconds, workType });
   return cells;
 }

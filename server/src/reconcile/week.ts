@@ -34,7 +34,11 @@ export function mountWeek(mount: Mount, { database, clock, facts }: Context): vo
 }
 
 type Row = { target: TargetId; workType: WorkType; cells: Cell[] };
-type Cell = { scanned: number; isOpen: boolean; entered: { id: string; seconds: number }[] };
+type Cell = {
+  scanned: number;
+  isOpen: boolean;
+  entered: { id: string; seconds: number; workType: WorkType }[];
+};
 
 function loadWeek(
   sql: Sql,
@@ -73,7 +77,7 @@ function loadWeek(
       cell.isOpen ||= stint.open && piece.to === stint.to;
     }
   for (const { id, targets, workType = 'run', day, seconds } of hours)
-    if (targets[0] !== undefined) cellOf(targets[0], workType, day)?.entered.push({ id, seconds });
+    if (targets[0] !== undefined) cellOf(targets[0], workType, day)?.entered.push({ id, seconds, workType });
 
   const today = facts.zone.dayAt(now);
   const closedUntil = findClosedUntil(sql);

@@ -10,6 +10,8 @@ import DeskFrame from '../../desk/DeskFrame.vue';
 import QueryState from '../../desk/QueryState.vue';
 import { useDays } from '../../desk/useDays.ts';
 import { useDesk } from '../../desk/useDesk.ts';
+import Yardstick from '../../compare/Yardstick.vue';
+import { balanceOf, yardstickWords } from '../../work/figures.ts';
 import ReconcileWays from '../ReconcileWays.vue';
 import TargetPicker from '../TargetPicker.vue';
 import LengthField from './LengthField.vue';
@@ -36,19 +38,24 @@ const query = useQuery({
 const week = computed(() => (target.value === '' ? undefined : query.data.value));
 const people = computed(() => {
   const words = search.value.trim().toLowerCase();
-  return (week.value?.people ?? []).filter(({ name, department }) =>
-    `${name} ${department}`.toLowerCase().includes(words),
-  );
+  // Who has time on it this week stands first.
+  return (week.value?.people ?? [])
+    .filter(({ name, department }) => `${name} ${department}`.toLowerCase().includes(words))
+    .sort((a, b) => Number(b.totalSeconds > 0) - Number(a.totalSeconds > 0));
+});
+const standing = computed(() => {
+  const task = week.value?.task;
+  return task && { ...task, balance: balanceOf(task.comparison, task.hasEstimate, desk.hours) };
 });
 type Person = JobWeekJson['people'][number];
 function write(person: Person, cell: Person['cells'][number], seconds: number): void {
+  const [first, ...rest] = cell.entered;
   const base = {
     technician: person.technician,
     target: target.value,
-    workType: 'run' as const,
+    workType: first?.workType ?? 'run',
     day: cell.day,
   };
-  const [first, ...rest] = cell.entered;
   void hours.enter(
     [
       { ...base, entry: first?.id ?? null, seconds },
@@ -79,6 +86,16 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
       <TargetPicker v-model="target" v-model:text="text" label="Task or activity" />
       <span v-if="week" class="figure"
         ><b>{{ desk.hours(week.totalSeconds) }}</b> in this week</span
+      >
+      <Yardstick
+        v-if="standing"
+        :estimated-seconds="standing.hasEstimate ? standing.comparison.estimatedSeconds : null"
+        :used="standing.used"
+        size="row"
+        :label="yardstickWords(standing.comparison, standing.hasEstimate, desk.hours)"
+      />
+      <span v-if="standing" class="figure" :class="{ attention: standing.balance.isOver }"
+        ><b>{{ standing.balance.hours }}</b> {{ standing.balance.word }} in all</span
       >
     </div>
     <MadeLine :hours="hours" />
@@ -141,7 +158,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
 }
 .choose {
   display: grid;
-  grid-template-columns: minmax(220px, 380px) 1fr;
+  grid-template-columns: minmax(220px, 380px) auto minmax(160px, 320px) 1fr;
   gap: 18px;
   align-items: center;
   padding: 10px 16px;
@@ -153,6 +170,14 @@ table {
 th,
 td {
   vertical-align: bottom;
+}
+th[scope='row'] {
+  white-space: nowrap;
+}
+@media (max-width: 900px) {
+  .choose {
+    grid-template-columns: 1fr;
+  }
 }
 .scanned {
   display: block;

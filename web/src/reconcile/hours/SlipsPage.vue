@@ -63,10 +63,14 @@ async function onEnter(event: KeyboardEvent, row: number): Promise<void> {
   const line = fieldsOf(row + 1);
   (rows.value[row + 1]?.technician ? line[2] : line[0])?.focus();
 }
-const badField = (row: Slip, field: string) => {
+/** What the server said of a field of a row that was sent. */
+const saidOf = (row: Slip, field: string) => {
   const place = complete.value.findIndex(({ key }) => key === row.key);
-  return place >= 0 && `rows[${place}].${field}` in hours.errors.value;
+  return place < 0 ? undefined : hours.errors.value[`rows[${place}].${field}`];
 };
+const badField = (row: Slip, field: string) => saidOf(row, field) !== undefined;
+const problemOf = (row: Slip) =>
+  ['technician', 'target', 'day', 'seconds'].flatMap((field) => saidOf(row, field) ?? []).join('; ');
 async function record(): Promise<void> {
   await slips.keep();
   const sent = [...complete.value];
@@ -125,15 +129,20 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
           @keydown.enter="onEnter($event, i)"
           @input="slips.keepSoon()"
         >
-          <input
-            v-model="row.personText"
-            class="form-control form-control-sm"
-            :class="{ wrong: row.personText !== '' && row.technician === '' }"
-            :aria-label="`Person of slip ${i + 1}`"
-            placeholder="name, number or badge"
-            autocomplete="off"
-            @change="findPerson(row)"
-          />
+          <span class="field">
+            <input
+              v-model="row.personText"
+              class="form-control form-control-sm"
+              :class="{ wrong: row.personText !== '' && row.technician === '' }"
+              :aria-label="`Person of slip ${i + 1}`"
+              placeholder="name, number or badge"
+              autocomplete="off"
+              @change="findPerson(row)"
+            />
+            <small v-if="row.personText !== '' && row.technician === ''" class="attention"
+              >nobody of this name</small
+            >
+          </span>
           <span class="day">
             <input
               v-model="row.day"
@@ -171,7 +180,8 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
             placeholder="1:30"
           />
           <span class="end">
-            <small :class="{ attention: !isComplete(row) && row.id !== null }">{{
+            <small v-if="problemOf(row)" class="attention" role="alert">{{ problemOf(row) }}</small>
+            <small v-else :class="{ attention: !isComplete(row) && row.id !== null }">{{
               isComplete(row) ? '' : ageOf(row)
             }}</small>
             <button
