@@ -2,9 +2,19 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect } from '@playwright/test';
 import type { Page } from '@playwright/test';
 
-/** No page may hold anything that keeps somebody from using it. */
-export async function expectNothingSerious(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+async function expectNothing(builder: AxeBuilder): Promise<void> {
+  const { violations } = await builder.analyze();
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
   expect(serious.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`)).toEqual([]);
+}
+
+/** No page may hold anything that keeps somebody from using it. */
+export const expectNothingSerious = (page: Page): Promise<void> => expectNothing(new AxeBuilder({ page }));
+
+/** Nor in the dark, where only colours are others than in the light. */
+export async function expectNothingSeriousInBoth(page: Page): Promise<void> {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await expectNothingSerious(page);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expectNothing(new AxeBuilder({ page }).withRules(['color-contrast']));
 }

@@ -15,7 +15,8 @@ export default defineConfig({
   testDir: './tests',
   outputDir: '../test-results',
   snapshotPathTemplate: '{testDir}/../pictures/{arg}{ext}',
-  workers: 1,
+  // Each test has a server and a browser of its own; two of them fill two processors.
+  workers: 2,
   retries: 0,
   forbidOnly: true,
   // Generous, because a busy machine is several times slower than an idle one; nothing waits for time.

@@ -58,7 +58,9 @@ export async function createServerProcess(env: Readonly<Record<string, string>> 
       });
       running = child;
       // Whatever fails, the server must not live on.
-      process.once('exit', () => child.kill('SIGKILL'));
+      const killWithUs = () => child.kill('SIGKILL');
+      process.once('exit', killWithUs);
+      child.once('exit', () => process.off('exit', killWithUs));
       await new Promise<void>((ready, failed) => {
         child.stdout.on('data', (text: Buffer) => text.includes('listens at') && ready());
         child.once('exit', (code) => failed(new Error(`the server ended with ${code}`)));

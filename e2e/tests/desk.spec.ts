@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectNothingSerious } from '../axe.ts';
+import { expectNothingSerious, expectNothingSeriousInBoth } from '../axe.ts';
 import { createServerProcess } from '../server.ts';
 import { openShop } from '../shop.ts';
 import type { Shop } from '../shop.ts';
@@ -11,55 +11,53 @@ test.describe('a shop at work', () => {
   });
   test.afterAll(() => shop.server.stop());
 
-  for (const scheme of ['light', 'dark'] as const)
-    test(`axe finds nothing serious on any page, ${scheme}`, async ({ page, context }) => {
-      await page.emulateMedia({ colorScheme: scheme });
-      await page.goto(shop.server.url);
-      await page.getByLabel('User name').waitFor();
-      await expectNothingSerious(page);
-      const station = await context.newPage();
-      await shop.openStation(station, `Station ${scheme}`);
-      await expectNothingSerious(station);
-      await shop.scan(station, 'ada');
-      await shop.scan(station, 'winding');
-      await station.getByText('Started Winding').or(station.getByText('You are on Winding')).waitFor();
-      await expectNothingSerious(station);
-      await shop.openDesk(page, '/floor');
-      for (const [path, ready] of [
-        ['/floor', 'Ada Lund'],
-        ['/work', 'Rewind pump motor'],
-        [`/work/${shop.order.order.id}`, 'Winding'],
-        ['/work/new', 'New work order'],
-        ['/floor/days', 'All days'],
-        ['/wall', 'on work'],
-        ['/reconcile', 'loose'],
-        [`/reconcile/day/${shop.technicians[0]?.id ?? ''}`, 'Starts and stops'],
-        [`/reconcile/week/${shop.technicians[0]?.id ?? ''}`, 'written down'],
-        ['/reconcile/job', 'Choose what was worked on'],
-        ['/reconcile/slips', 'To compare with the paper'],
-        ['/reconcile/accounted', 'found no work'],
-        ['/reconcile/approve', 'to approve'],
-        ['/reconcile/trail', 'work start'],
-        ['/pay', 'of labor'],
-        ['/shop', 'What is missing'],
-        ['/shop/people', 'Ada Lund'],
-        [`/shop/people/${shop.technicians[0]?.id ?? ''}`, 'Badges and PIN'],
-        [`/shop/people/${shop.technicians[0]?.id ?? ''}/rates`, 'Cost of an hour'],
-        ['/shop/standards', 'Standard tasks'],
-        ['/shop/lists', 'Indirect activities'],
-        ['/shop/units', 'Customers'],
-        ['/shop/stations', 'Last scan'],
-        ['/shop/scanner', 'then scan any label'],
-        ['/shop/labels', 'Paper'],
-        ['/shop/import', 'Choose a file'],
-        ['/shop/users', 'Who may sign in at the desk'],
-        ['/shop/settings', 'Closed days'],
-      ] as const) {
-        await page.goto(`${shop.server.url}${path}`);
-        await page.getByText(ready).first().waitFor();
-        await expectNothingSerious(page);
-      }
-    });
+  test('axe finds nothing serious on any page, in the light and in the dark', async ({ page, context }) => {
+    await page.goto(shop.server.url);
+    await page.getByLabel('User name').waitFor();
+    await expectNothingSeriousInBoth(page);
+    const station = await context.newPage();
+    await shop.openStation(station, 'Station');
+    await expectNothingSerious(station);
+    await shop.scan(station, 'ada');
+    await shop.scan(station, 'winding');
+    await station.getByText('Started Winding').or(station.getByText('You are on Winding')).waitFor();
+    await expectNothingSerious(station);
+    await shop.openDesk(page, '/floor');
+    for (const [path, ready] of [
+      ['/floor', 'Ada Lund'],
+      ['/work', 'Rewind pump motor'],
+      [`/work/${shop.order.order.id}`, 'Winding'],
+      ['/work/new', 'New work order'],
+      ['/floor/days', 'All days'],
+      ['/wall', 'on work'],
+      ['/reconcile', 'loose'],
+      [`/reconcile/day/${shop.technicians[0]?.id ?? ''}`, 'Starts and stops'],
+      [`/reconcile/week/${shop.technicians[0]?.id ?? ''}`, 'written down'],
+      ['/reconcile/job', 'Choose what was worked on'],
+      ['/reconcile/slips', 'To compare with the paper'],
+      ['/reconcile/accounted', 'found no work'],
+      ['/reconcile/approve', 'to approve'],
+      ['/reconcile/trail', 'work start'],
+      ['/pay', 'of labor'],
+      ['/shop', 'What is missing'],
+      ['/shop/people', 'Ada Lund'],
+      [`/shop/people/${shop.technicians[0]?.id ?? ''}`, 'Badges and PIN'],
+      [`/shop/people/${shop.technicians[0]?.id ?? ''}/rates`, 'Cost of an hour'],
+      ['/shop/standards', 'Standard tasks'],
+      ['/shop/lists', 'Indirect activities'],
+      ['/shop/units', 'Customers'],
+      ['/shop/stations', 'Last scan'],
+      ['/shop/scanner', 'then scan any label'],
+      ['/shop/labels', 'Paper'],
+      ['/shop/import', 'Choose a file'],
+      ['/shop/users', 'Who may sign in at the desk'],
+      ['/shop/settings', 'Closed days'],
+    ] as const) {
+      await page.goto(`${shop.server.url}${path}`);
+      await page.getByText(ready).first().waitFor();
+      await expectNothingSeriousInBoth(page);
+    }
+  });
 
   test('a filter that hides rows says so and is cleared in one step', async ({ page }) => {
     await shop.openDesk(page, '/work');

@@ -62,7 +62,7 @@ test.describe('a day is made true', () => {
     await page.mouse.move(x + tape.width / 24, y, { steps: 5 });
     await page.mouse.up();
     await expect(end).toHaveAttribute('aria-valuetext', '10:30');
-    await expect(page.getByText('5001 Strip 3:00 becomes 3:30')).toBeVisible();
+    await expect(page.getByText('1:00 over becomes 1:30 over')).toBeVisible();
     await page.getByRole('button', { name: 'Put it right' }).click();
     const done = page.getByRole('status').filter({ hasText: 'done.' });
     await expect(done).toBeVisible();
@@ -76,6 +76,64 @@ test.describe('a day is made true', () => {
     await page.getByRole('button', { name: 'Put it right' }).click();
     // The same work before it goes on: one block, and the stop between them counts no more.
     await expect(page.getByRole('button', { name: /5001 Strip, 7:00 to 11:00/ })).toBeVisible();
+  });
+
+  test('a block is split, put on other work, handed on and taken out; each is undone, and none changed another', async ({
+    page,
+  }) => {
+    const pathOf = (who: string) => `/reconcile/day/${who}/${dayAgo(1)}`;
+    await shop.openDesk(page, pathOf(ada));
+    const block = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}`) });
+    const done = page.getByRole('status').filter({ hasText: 'done.' });
+    const asItWas = async () => {
+      await done.getByRole('button', { name: 'Undo' }).click();
+      await expect(done).toBeHidden();
+      await expect(block('5001 Strip, 7:00 to 10:00')).toBeVisible();
+      await expect(block('5001 Winding, 11:00 to 15:00')).toBeVisible();
+    };
+
+    await block('5001 Strip, 7:00 to 10:00').click();
+    await page.getByRole('button', { name: 'Split' }).click();
+    await page.getByRole('combobox', { name: 'Work' }).nth(1).fill('5001 winding');
+    await page.getByRole('option', { name: /5001 Winding/ }).click();
+    await page.getByRole('button', { name: 'Put it right' }).click();
+    await expect(block('5001 Strip, 7:00 to 8:30')).toBeVisible();
+    await expect(block('5001 Winding, 8:30 to 10:00')).toBeVisible();
+    await asItWas();
+
+    await block('5001 Strip, 7:00 to 10:00').click();
+    await page.getByLabel('Kind').selectOption('rework');
+    await page.getByRole('button', { name: 'Put it right' }).click();
+    await expect(page.getByRole('row').filter({ hasText: '5001 Strip' })).toContainText('rework');
+    await asItWas();
+
+    await block('5001 Strip, 7:00 to 10:00').click();
+    await page.getByRole('combobox', { name: 'Person' }).selectOption({ label: 'Bo Moe' });
+    await expect(page.getByText('Bo Moe before')).toBeVisible();
+    await page.getByRole('button', { name: 'Put it right' }).click();
+    await expect(done).toBeVisible();
+    await expect(block('5001 Strip')).toHaveCount(0);
+    await asItWas();
+
+    await block('5001 Winding, 11:00 to 15:00').click();
+    await page.getByRole('button', { name: 'Take out' }).click();
+    await expect(page.getByText('This block is taken out: it never was.')).toBeVisible();
+    await page.getByRole('button', { name: 'Put it right' }).click();
+    await expect(block('5001 Winding')).toHaveCount(0);
+    await expect(block('5001 Strip, 7:00 to 10:00')).toBeVisible();
+    await asItWas();
+  });
+
+  test('hours of one job are written down for many people and seen in each week', async ({ page }) => {
+    await shop.openDesk(page, '/reconcile/job');
+    await page.getByRole('combobox', { name: 'Task or activity' }).fill('5001 winding');
+    await page.getByRole('option', { name: /5001 Winding/ }).click();
+    await page.getByRole('button', { name: 'one week back' }).click();
+    await page.getByRole('textbox', { name: /^Bo Moe, Mon/ }).fill('1.5');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('status').filter({ hasText: 'Bo Moe' })).toContainText('1:30');
+    await page.getByRole('link', { name: 'Bo Moe' }).click();
+    await expect(page.getByRole('textbox', { name: /^5001 Winding, Mon/ })).toHaveValue('1:30');
   });
 
   test('keys alone move an edge by a minute; what would lie over other work is explained and not sent', async ({
@@ -219,7 +277,7 @@ test.describe('a day is made true', () => {
     await shop.openDesk(page, '/reconcile');
     const alike = page.getByRole('region', { name: 'Alike' });
     await alike.getByRole('button', { name: 'Went on as before, for all 2' }).click();
-    await expect(alike).toContainText('5001 Strip 5:00 becomes 7:00');
+    await expect(alike).toContainText('3:00 over becomes 5:00 over');
     await alike.getByRole('button', { name: 'Put all 2 right' }).click();
     const done = page.getByRole('status').filter({ hasText: '2 alike, Went on as before, done.' });
     await expect(done).toBeVisible();
@@ -271,4 +329,34 @@ test.describe('a day is made true', () => {
     await expect(page.getByText('No connection since')).toBeHidden();
     await expect(people).toContainText('Bo Moe');
   });
+});
+
+test('work that somebody forgot to start is begun from the desk, goes on, and ends after midnight as typed', async ({
+  page,
+}) => {
+  const shop = await openShop({ WERGON_CLOCK: '2026-11-25T01:30:00+01:00' });
+  const bo = shop.technicians[1]?.id;
+  await shop.desk('/api/ledger/entries', {
+    entries: [line('shift-in', bo, '2026-11-24T22:00:00+01:00')],
+  });
+  await shop.openDesk(page, `/reconcile/day/${bo}/2026-11-24`);
+  const add = async () => {
+    await page.getByRole('button', { name: 'Add a stretch' }).click();
+    await page.getByRole('combobox', { name: 'Work' }).fill('5001 strip');
+    await page.getByRole('option', { name: /5001 Strip/ }).click();
+  };
+  await add();
+  await page.getByRole('textbox', { name: 'From' }).fill('22:30');
+  await page.getByRole('textbox', { name: 'To' }).fill('0:15');
+  await page.getByRole('textbox', { name: 'Why' }).fill('told by phone');
+  await page.getByRole('button', { name: 'Put it right' }).click();
+  const row = page.getByRole('row').filter({ hasText: '5001 Strip' });
+  await expect(row).toContainText('22:300:151:45');
+  await add();
+  await page.getByRole('textbox', { name: 'From' }).fill('1:00');
+  await page.getByLabel('goes on now').check();
+  await page.getByRole('button', { name: 'Put it right' }).click();
+  await page.goto(`${shop.server.url}/floor`);
+  await expect(page.locator('.lane').filter({ hasText: 'Bo Moe' })).toContainText('5001 Strip');
+  await shop.server.stop();
 });

@@ -33,7 +33,7 @@ test('a forgotten stop is put right by one key, seen before and after, and undon
   const line = page.getByRole('listitem').filter({ hasText: 'never stopped' });
   await expect(line).toContainText('Ada Lund');
   await line.focus();
-  await expect(line).toContainText('5001 Strip 12:00 becomes 5:00');
+  await expect(line).toContainText('11:00 over becomes 4:00 over');
   await expectNothingSerious(page);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('status').filter({ hasText: 'done.' })).toContainText('Ada Lund: Last scan');

@@ -10,6 +10,6 @@ export { sumSeconds, toSeconds } from './seconds.ts';
 export type { Seconds } from './seconds.ts';
 export { cutAt, lengthOf, merge, overlapSeconds, subtract } from './span.ts';
 export type { Span } from './span.ts';
-export { atWallClock, parseClock } from './wallClock.ts';
+export { atWallClock, nextAtClock, parseClock } from './wallClock.ts';
 export { createZone } from './zone.ts';
 export type { Zone } from './zone.ts';

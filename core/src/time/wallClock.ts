@@ -12,6 +12,14 @@ export function atWallClock(zone: Zone, day: LocalDay, clockSeconds: number): In
   return zone.clockAt(moved) === clockSeconds ? moved : guess;
 }
 
+/** The first instant behind another at which the wall clock shows so many seconds since midnight: an end that is typed
+ *  for work that began before midnight may lie on the next day. */
+export function nextAtClock(zone: Zone, after: Instant, clockSeconds: number): Instant {
+  const day = zone.dayAt(after);
+  const same = atWallClock(zone, day, clockSeconds);
+  return same > after ? same : atWallClock(zone, (day + 1) as LocalDay, clockSeconds);
+}
+
 /** Reads a clock time as a hand types it: `7:05`, `7.05`, `705`, `0705`. Seconds since midnight; absent for anything
  *  else. */
 export function parseClock(text: string): number | undefined {

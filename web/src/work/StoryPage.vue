@@ -33,8 +33,7 @@ const go = (to: LocalDay) =>
   order.value === '' && void router.push({ name: 'day-story', params: { day: formatDay(to) } });
 
 type Event = StoryJson['days'][number]['events'][number];
-const VERBS: Readonly<Record<Event['kind'], string>> = {
-  labor: 'worked on',
+const VERBS: Readonly<Record<Exclude<Event['kind'], 'labor'>, string>> = {
   note: 'noted at',
   pieces: 'reported pieces of',
   reading: 'measured at',
@@ -43,6 +42,21 @@ const VERBS: Readonly<Record<Event['kind'], string>> = {
   reopened: 'took up again',
   order: 'changed the order:',
 };
+/** What was said and found, in the order of the day; behind it each person's hours, in one line. */
+const days = computed(() =>
+  (query.data.value?.days ?? []).map(({ day: of, events }) => {
+    const hours = new Map<string, Event[]>();
+    for (const event of events)
+      if (event.kind === 'labor') hours.set(event.who, [...(hours.get(event.who) ?? []), event]);
+    return {
+      day: of,
+      told: events.flatMap((event) =>
+        event.kind === 'labor' ? [] : [{ ...event, verb: VERBS[event.kind] }],
+      ),
+      hours: [...hours].sort(([a], [b]) => a.localeCompare(b)),
+    };
+  }),
+);
 const clock = (at: string | null) => (at !== null && desk.zone ? sayClock(desk.zone, readInstant(at)) : '');
 const print = () => window.print();
 </script>
@@ -70,16 +84,24 @@ const print = () => window.print();
       @retry="query.refetch()"
     />
     <article v-else class="story">
-      <section v-for="each in query.data.value.days" :key="each.day">
+      <section v-for="each in days" :key="each.day">
         <h2>{{ sayDate(each.day) }}</h2>
-        <p v-for="(event, i) in each.events" :key="i" :class="event.kind">
+        <p v-for="(event, i) in each.told" :key="i" :class="event.kind">
           <span class="figure time">{{ clock(event.at) }}</span>
           <span>
-            <b v-if="event.who">{{ event.who }}</b> {{ VERBS[event.kind] }} {{ event.about
-            }}<template v-if="event.seconds !== null"
-              >, <span class="figure">{{ desk.hours(event.seconds) }}</span></template
-            ><template v-if="event.text"
+            <b>{{ event.who || 'The desk' }}</b> {{ event.verb }} {{ event.about
+            }}<template v-if="event.text"
               >{{ event.about || event.kind === 'order' ? ': ' : ' ' }}{{ event.text }}</template
+            >.
+          </span>
+        </p>
+        <p v-for="[who, own] in each.hours" :key="who" class="labor">
+          <span class="time">hours</span>
+          <span>
+            <b>{{ who }}</b>
+            <template v-for="(event, i) in own" :key="i"
+              >{{ i === 0 ? ' ' : ', ' }}{{ event.about }}
+              <span class="figure">{{ desk.hours(event.seconds ?? 0) }}</span></template
             >.
           </span>
         </p>
@@ -121,6 +143,9 @@ p {
   grid-template-columns: none;
 }
 .time {
+  color: var(--ink-2);
+}
+.labor {
   color: var(--ink-2);
 }
 .note,

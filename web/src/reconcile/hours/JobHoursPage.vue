@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { JobWeekJson } from '@wergon/contract/reconcile';
 import { sumSeconds } from '@wergon/core/time';
@@ -36,6 +36,10 @@ const query = useQuery({
   placeholderData: keepPreviousData,
 });
 const week = computed(() => (target.value === '' ? undefined : query.data.value));
+watch(
+  () => week.value?.title,
+  (title) => (text.value = title ?? ''),
+);
 const people = computed(() => {
   const words = search.value.trim().toLowerCase();
   // Who has time on it this week stands first.

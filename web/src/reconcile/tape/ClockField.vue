@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { atWallClock, parseClock } from '@wergon/core/time';
-import type { Instant, LocalDay, Zone } from '@wergon/core/time';
+import { atWallClock, nextAtClock, parseClock } from '@wergon/core/time';
+import type { Instant, Zone } from '@wergon/core/time';
 import { sayClock } from '../../desk/dates.ts';
 
-/** A time of day that is typed; it stays on the day on which it was, and is kept only when it can be read. */
-const props = defineProps<{ label: string; zone: Zone; day: LocalDay }>();
+/** A time of day that is typed, kept only when it can be read: the first such time behind another, if one is given,
+ *  else that of the day on which it was. */
+const props = defineProps<{ label: string; zone: Zone; after?: Instant }>();
 const at = defineModel<Instant>({ required: true });
 const text = ref(sayClock(props.zone, at.value));
 const isWrong = ref(false);
@@ -17,7 +18,10 @@ function read(): void {
   const seconds = parseClock(text.value);
   isWrong.value = seconds === undefined;
   if (seconds === undefined || text.value === sayClock(props.zone, at.value)) return;
-  at.value = atWallClock(props.zone, props.zone.dayAt(at.value), seconds);
+  at.value =
+    props.after === undefined
+      ? atWallClock(props.zone, props.zone.dayAt(at.value), seconds)
+      : nextAtClock(props.zone, props.after, seconds);
 }
 </script>
 

@@ -4,7 +4,7 @@ import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import type { TapeEditJson } from '@wergon/contract/reconcile';
 import { toInstant } from '@wergon/core/time';
-import type { Instant, LocalDay, Zone } from '@wergon/core/time';
+import type { Instant, Zone } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import { CallFailed, callRoute, wordsOf } from '../../desk/callRoute.ts';
 import { sayClock } from '../../desk/dates.ts';
@@ -20,7 +20,6 @@ const props = defineProps<{
   editing: TapeEditing;
   people: readonly { readonly id: string; readonly name: string }[];
   zone: Zone;
-  day: LocalDay;
   now: Instant;
   blocks: readonly TapeBlock[];
 }>();
@@ -98,7 +97,7 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
     <div v-for="(piece, i) in draft.becomes" :key="i" class="piece">
       <label>
         <span>From</span>
-        <ClockField v-model="piece.from" label="From" :zone="zone" :day="day" />
+        <ClockField v-model="piece.from" label="From" :zone="zone" />
       </label>
       <label>
         <span>To</span>
@@ -107,7 +106,7 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
           :model-value="piece.to!"
           label="To"
           :zone="zone"
-          :day="day"
+          :after="piece.from"
           @update:model-value="piece.to = $event"
         />
         <span v-else class="figure open">goes on</span>

@@ -75,10 +75,11 @@ const pieces = computed(() =>
 function begin(gap: Span): void {
   editing.begin(technician.value, gap.from, gap.to);
 }
-/** An hour before now, or of the planned beginning, as a first guess. */
+/** An hour behind the last block, or from the planned beginning on, as a first guess; never in the future. */
 function add(): void {
   const last = blocks.value.at(-1)?.to ?? planned.value?.from ?? scale.value.at(0.2);
-  editing.begin(technician.value, last, Math.min(last + 3600, now.value) as Instant);
+  const from = Math.min(last, now.value - 60);
+  editing.begin(technician.value, from as Instant, Math.min(from + 3600, now.value) as Instant);
 }
 </script>
 
@@ -174,7 +175,6 @@ function add(): void {
         :editing="editing"
         :people="names"
         :zone="desk.zone"
-        :day="dayNumber"
         :now="now"
         :blocks="blocks"
       />
