@@ -1,4 +1,6 @@
 import type { LaborLine, TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
@@ -17,6 +19,24 @@ function unapprovedByTarget(
   for (const day of loadShiftDays(sql, facts, asked, now))
     if (!isPayable(facts, day))
       for (const { target, seconds } of day.lines) sums.set(target, (sums.get(target) ?? 0) + seconds);
+  return sums;
+}
+
+/** Seconds of each person's labor on some calendar days that nobody has approved yet. */
+export function unapprovedByPerson(
+  sql: Sql,
+  facts: ShopFacts,
+  firstDay: LocalDay,
+  lastDay: LocalDay,
+  now: Instant,
+): ReadonlyMap<TechnicianId, number> {
+  const sums = new Map<TechnicianId, number>();
+  // Labor after midnight can belong to a shift that began the day before.
+  for (const day of loadShiftDays(sql, facts, { firstDay: (firstDay - 1) as LocalDay, lastDay }, now))
+    if (!isPayable(facts, day)) {
+      const own = day.lines.filter((line) => line.day >= firstDay && line.day <= lastDay);
+      sums.set(day.technician, (sums.get(day.technician) ?? 0) + sumSeconds(own));
+    }
   return sums;
 }
 

@@ -11,6 +11,7 @@ import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';
+import { unapprovedByPerson } from '../pay/unapproved.ts';
 import { loadPlans } from '../people/planned.ts';
 import type { Plans } from '../people/planned.ts';
 import type { ShopFacts } from '../shop/facts.ts';
@@ -55,6 +56,7 @@ function loadPeople(
 ): Person[] {
   const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf((lastDay + 1) as LocalDay) };
   const hours = loadHours(sql, firstDay, lastDay);
+  const unapproved = unapprovedByPerson(sql, facts, firstDay, lastDay, now);
   return [...facts.technicians.values()].flatMap(({ id, name, department, billedSeconds }) => {
     const technician = id as TechnicianId;
     const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
@@ -85,6 +87,7 @@ function loadPeople(
       indirectSeconds: [...activities.values()].reduce((total, seconds) => total + seconds, 0),
       breakSeconds: breaks.reduce((total, each) => total + overlapSeconds(each, span), 0),
       enteredSeconds: days.reduce((total, day) => total + day.enteredSeconds, 0),
+      unapprovedSeconds: unapproved.get(technician) ?? 0,
       activities: [...activities]
         .map(([target, seconds]) => ({ title: facts.activities.get(target)?.title ?? '', seconds }))
         .sort((a, b) => b.seconds - a.seconds),
@@ -111,6 +114,7 @@ function sumParts(people: readonly Person[]): Parts {
     breakSeconds: sum(({ breakSeconds }) => breakSeconds),
     enteredSeconds: sum(({ enteredSeconds }) => enteredSeconds),
     unaccountedSeconds: unaccounted,
+    unapprovedSeconds: sum(({ unapprovedSeconds }) => unapprovedSeconds),
     share: shareAccounted(attended, unaccounted),
   };
 }

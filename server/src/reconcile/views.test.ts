@@ -46,6 +46,7 @@ test('accounted: attended, on jobs, written down, and what found no work, by per
     { name: 'Bo', attendedSeconds: 0, jobSeconds: 1800, enteredSeconds: 1800, share: null },
   ]);
   expect(total.share).toBeCloseTo(2 / 3);
+  expect(total.unapprovedSeconds).toBe(3600 + 1800);
   expect(departments).toMatchObject([
     { department: 'Winding', attendedSeconds: 5400, unaccountedSeconds: 1800 },
   ]);

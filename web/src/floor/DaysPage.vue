@@ -26,6 +26,15 @@ const people = computed(() => {
     .filter(({ name, department }) => `${name} ${department}`.toLowerCase().includes(words))
     .sort((a, b) => a.department.localeCompare(b.department) || a.name.localeCompare(b.name));
 });
+const totals = computed(() => {
+  const sum = (of: (person: Person) => number) => people.value.reduce((total, each) => total + of(each), 0);
+  return {
+    jobs: sum(({ jobSeconds }) => jobSeconds),
+    indirect: sum(({ indirectSeconds }) => indirectSeconds),
+    unapproved: sum(({ unapprovedSeconds }) => unapprovedSeconds),
+    expected: sum((person) => person.days.reduce((own, { expectedSeconds }) => own + expectedSeconds, 0)),
+  };
+});
 const dayOf = (person: Person, day: string) => person.days.find((each) => each.day === day);
 const longest = computed(() =>
   Math.max(
@@ -57,8 +66,20 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
       @retry="query.refetch()"
     />
     <template v-else>
-      <p class="ways">
-        <RouterLink :to="{ name: 'floor' }">The floor, live</RouterLink>
+      <p class="counts">
+        <span
+          ><b class="figure">{{ desk.hours(totals.jobs) }}</b> on jobs</span
+        >
+        <span v-if="totals.expected > 0"
+          >of <b class="figure">{{ desk.hours(totals.expected) }}</b> billed hours expected</span
+        >
+        <span
+          ><b class="figure">{{ desk.hours(totals.indirect) }}</b> indirect</span
+        >
+        <span v-if="totals.unapproved > 0"
+          ><b class="figure">{{ desk.hours(totals.unapproved) }}</b> not yet approved</span
+        >
+        <RouterLink :to="{ name: 'floor' }" class="live">The floor, live</RouterLink>
       </p>
       <table class="across">
         <thead>
@@ -96,7 +117,12 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
                 </span>
               </RouterLink>
             </td>
-            <td class="figure number">{{ desk.hours(person.jobSeconds + person.indirectSeconds) }}</td>
+            <td class="figure number">
+              {{ desk.hours(person.jobSeconds + person.indirectSeconds) }}
+              <small v-if="person.unapprovedSeconds > 0"
+                >{{ desk.hours(person.unapprovedSeconds) }} not approved</small
+              >
+            </td>
           </tr>
         </tbody>
       </table>
@@ -109,17 +135,15 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
 
 <style scoped>
 .lead,
-.ways,
 .none {
   margin: 0;
   padding: 12px 16px;
 }
-.ways {
-  padding: 5px 16px;
-  font-size: 14px;
+.live {
+  margin-left: auto;
 }
-.ways a {
-  color: var(--ink);
+td small {
+  display: block;
 }
 table {
   table-layout: fixed;

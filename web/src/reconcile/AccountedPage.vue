@@ -79,6 +79,13 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
           ><b class="figure">{{ desk.hours(query.data.value.total.unaccountedSeconds) }}</b> found no
           work</span
         >
+        <RouterLink
+          v-if="query.data.value.total.unapprovedSeconds > 0"
+          :to="{ name: 'approve' }"
+          class="unapproved"
+          ><b class="figure">{{ desk.hours(query.data.value.total.unapprovedSeconds) }}</b> not yet
+          approved</RouterLink
+        >
       </p>
       <section v-for="group in departments" :key="group.department">
         <h2 class="list-head">
@@ -142,6 +149,10 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
   margin: 0;
   padding: 14px;
   max-width: 900px;
+}
+.unapproved {
+  margin-left: auto;
+  color: var(--ink-2);
 }
 h2 {
   display: flex;
