@@ -106,9 +106,12 @@ await addPast(large, 250);
 await fill(large, 250 * A_DAY, 250);
 const server = await open(large);
 const floor = await timed(20, () => server.get(`/api/floor?day=${dayText}`));
+const queue = await timed(5, () => server.get('/api/reconcile'));
 const edit = await findEdit(server, large);
 const preview = await timed(20, () => server.post('/api/reconcile/tape/preview', edit));
 const correctLarge = await correct(server, large);
 const painted = await paint(server, 9);
 await server.stop();
-process.stdout.write(JSON.stringify({ entries: A_DAY, floor, painted, preview, correctSmall, correctLarge }));
+process.stdout.write(
+  JSON.stringify({ entries: A_DAY, floor, painted, queue, preview, correctSmall, correctLarge }),
+);

@@ -62,6 +62,7 @@ say('\n6  Reconcile, 200 people');
 say(
   `   a day of ${day.entries} entries: server ${two(day.floor)} ms, to painted tape ${two(day.painted)} ms   (aim: 300 ms)`,
 );
+say(`   the queue of loose ends of fourteen such days: ${two(day.queue)} ms`);
 say(`   effect preview of a correction: ${two(day.preview)} ms   (aim: 100 ms)`);
 say(`   a correction with 1,000,000 entries of history: ${two(day.correctLarge)} ms   (aim: 200 ms)`);
 say(

@@ -49,6 +49,8 @@ export const weekSchema = z.strictObject({
   asOf: z.string(),
   technician: z.string(),
   name: z.string(),
+  /** Whether whoever asks may write this person's time down. */
+  mayCorrect: z.boolean(),
   days: z.array(
     z.strictObject({
       day: z.string(),

@@ -115,6 +115,8 @@ export const looseEndsSchema = z.strictObject({
           errors: z.array(z.strictObject({ field: z.string(), message: z.string() })),
         })
         .nullable(),
+      /** Whether whoever asks may decide on it: whose people they are says so. */
+      mayDecide: z.boolean(),
       /** A gap before the planned beginning or after the planned end. */
       isOutsidePlan: z.boolean(),
       /** What would likely put it right, the likeliest first. */

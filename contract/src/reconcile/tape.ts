@@ -42,6 +42,8 @@ export const personDaySchema = z.strictObject({
   name: z.string(),
   day: z.string(),
   isClosed: z.boolean(),
+  /** Whether whoever asks may put this person's time right. */
+  mayCorrect: z.boolean(),
   planned: z.strictObject({ from: z.string(), to: z.string() }).nullable(),
   stints: z.array(
     z.strictObject({

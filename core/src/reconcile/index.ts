@@ -3,7 +3,7 @@ export { APPROVAL_STATES, approvalFacts, approvalState, awaitsApproval, isExcept
 export type { ApprovalState, SeenDay } from './approval.ts';
 export { findBadgeEnds, findUnknownCodes } from './floorEnds.ts';
 export type { FloorEnd, UnreadScan } from './floorEnds.ts';
-export { ANSWER_REASONS, findLikelyAnswers } from './likelyAnswers.ts';
+export { ANSWER_REASONS, canBeAnswered, findLikelyAnswers } from './likelyAnswers.ts';
 export type { AnswerReason, Change, LikelyAnswer, Surroundings } from './likelyAnswers.ts';
 export { planEdit } from './planEdit.ts';
 export { EDIT_ERROR_CODES } from './tapeEdit.ts';

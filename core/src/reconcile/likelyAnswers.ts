@@ -247,6 +247,9 @@ const FINDERS: Readonly<Record<LooseEndKind, Finder>> = {
   'badge-pair': nothing,
 };
 
+/** Whether any entry can put a loose end of a kind right. */
+export const canBeAnswered = (kind: LooseEndKind): boolean => FINDERS[kind] !== nothing;
+
 /** The two or three likely answers to a loose end, the likeliest first; none where only a person can say. They are
  *  offered, never taken by themselves. Source: docs/reconcile.md. */
 export const findLikelyAnswers = (end: LooseEnd, around: Surroundings): readonly LikelyAnswer[] =>

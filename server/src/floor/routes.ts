@@ -88,23 +88,34 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal }: Co
   });
 }
 
-/** So long the count of loose ends stands while only stations write, in seconds: a big shop scans every few seconds,
- *  and to look through two weeks of it takes a while. */
+/** So long the count of loose ends stands at least while only stations write, in seconds: a big shop scans every few
+ *  seconds, and to look through two weeks of it takes a while. */
 const COUNT_STANDS = 20;
+/** And so many times as long as it took: stations are not to wait for it more than a sixtieth of the time. */
+const TIMES_AS_LONG = 60;
 
 function createLooseEndCount(journal: Journal) {
   let kept:
-    { readonly facts: ShopFacts; readonly acts: number; readonly at: Instant; count: number } | undefined;
+    | {
+        readonly facts: ShopFacts;
+        readonly acts: number;
+        readonly at: Instant;
+        readonly stands: number;
+        readonly count: number;
+      }
+    | undefined;
   return (sql: Sql, facts: ShopFacts, now: Instant): number => {
     const acts = journal.countDeskActs();
     const age = kept?.facts === facts && kept.acts === acts ? now - kept.at : Infinity;
-    if (kept && age >= 0 && age < COUNT_STANDS) return kept.count;
+    if (kept && age >= 0 && age < kept.stands) return kept.count;
+    const from = performance.now();
     const today = facts.zone.dayAt(now);
     const firstDay = (today - RECONCILE_DAYS + 1) as typeof today;
     const count =
       findOpenLooseEnds(sql, facts, firstDay, today, now).length +
       keepOpen(sql, facts, findFloorEnds(sql, facts, firstDay, today)).length;
-    kept = { facts, acts, at: now, count };
+    const took = (performance.now() - from) / 1000;
+    kept = { facts, acts, at: now, stands: Math.max(COUNT_STANDS, took * TIMES_AS_LONG), count };
     return count;
   };
 }

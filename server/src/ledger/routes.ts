@@ -19,7 +19,7 @@ import { readBatch } from './readBatch.ts';
 import { mountTrail } from './trail.ts';
 import { loadNames, loadScan } from './scans.ts';
 import type { Names } from './scans.ts';
-import { loadHours, loadStates, loadStints } from './strands.ts';
+import { loadHours, findState, loadStints } from './strands.ts';
 
 export function mountLedger(mount: Mount, context: Context): void {
   const { database, clock, facts, journal } = context;
@@ -73,7 +73,7 @@ function loadLine(
   const { day, workType } = asked;
   const span = { from: facts.zone.startOf(day), to: facts.zone.startOf((day + 1) as LocalDay) };
   const tail = noStrands();
-  const state = loadStates(sql).get(technician);
+  const state = findState(sql, technician);
   if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
   const titleOf = (id: TargetId) => facts.tasks.get(id)?.title ?? facts.activities.get(id)?.title ?? id;
   const parts = [...loadStints(sql, { technician, ...span }), ...tail.stints].flatMap((stint) =>

@@ -129,6 +129,15 @@ test('a lead puts right only the time of his people', async () => {
   const body = { rows: [{ ...row, day: '2026-03-03' }] };
   const lou = await signIn('lou');
   const others = [403, 'reconcile.other_people'];
+  const of = async (path: string, cookie: string) =>
+    (
+      (await shop.get(`${path}?technician=${shop.ada}&day=2026-03-03`, cookie)).body as {
+        mayCorrect: boolean;
+      }
+    ).mayCorrect;
+  // Pages say beforehand who may write.
+  for (const path of ['/api/reconcile/day', '/api/reconcile/week'])
+    expect([await of(path, lou), await of(path, desk)]).toEqual([false, true]);
   expect(problem(await post('/api/reconcile/hours', body, lou))).toEqual(others);
   const [first] = await readSql(shop.database, (sql) =>
     sql.all<{ id: string }>(`select "id" from "journal" where "type" = 'work-start'`),

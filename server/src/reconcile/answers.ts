@@ -1,5 +1,5 @@
 import type { EntryId } from '@wergon/core/ledger';
-import { findLikelyAnswers, undoOf } from '@wergon/core/reconcile';
+import { canBeAnswered, findLikelyAnswers, undoOf } from '@wergon/core/reconcile';
 import type { LikelyAnswer } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
 import type { Instant, LocalDay } from '@wergon/core/time';
@@ -26,7 +26,7 @@ export const answersTo = (
   end: DatedLooseEnd,
   now: Instant,
 ): readonly LikelyAnswer[] =>
-  end.technician === undefined
+  end.technician === undefined || !canBeAnswered(end.kind)
     ? []
     : findLikelyAnswers(end, loadSurroundings(sql, facts, plans, end.technician, end, now));
 

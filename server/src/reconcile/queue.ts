@@ -6,6 +6,7 @@ import type { LikelyAnswer } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
 import { atWallClock, formatDay, formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
+import { mayCorrect } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { readSql } from '../db/index.ts';
@@ -29,7 +30,7 @@ type Queued = (DatedLooseEnd | ToldFloorEnd) & { readonly answers?: readonly Lik
 
 /** The queue of loose ends: of labor, and what stations add to them. */
 export function mountQueue(mount: Mount, { database, clock, facts }: Context): void {
-  mount('looseEnds', async ({ query }) => {
+  mount('looseEnds', async ({ query, who }) => {
     const known = await facts.get();
     const em = database.em.fork();
     const now = clock.now();
@@ -59,6 +60,7 @@ export function mountQueue(mount: Mount, { database, clock, facts }: Context): v
       looseEnds: read.open.map((end) => ({
         ...writeEnd(known, names, end),
         stations: stationsOf(end).map((id) => stations.get(id) ?? id),
+        mayDecide: mayCorrect(who, known, end.technician),
         isOutsidePlan: isOutsidePlan(known, planned, end),
         proposed: end.entries.map((id) => read.proposals.get(id)).find((ended) => ended) ?? null,
       })),
@@ -109,7 +111,7 @@ function writeEnd(
   facts: ShopFacts,
   names: (end: Queued) => string | null,
   end: Queued,
-): Omit<LooseEndsJson['looseEnds'][number], 'stations' | 'isOutsidePlan' | 'proposed'> {
+): Omit<LooseEndsJson['looseEnds'][number], 'stations' | 'mayDecide' | 'isOutsidePlan' | 'proposed'> {
   const { kind, day, technician, target, about, from, to, seconds, answers = [] } = end;
   return {
     kind,

@@ -1,4 +1,4 @@
-import { collect, inOrderOfTime, noStrands, settleAt } from '@wergon/core/ledger';
+import { inOrderOfTime } from '@wergon/core/ledger';
 import type { EntryId, LaborEntry, LooseEnd, TargetId } from '@wergon/core/ledger';
 import { plannedOn } from '@wergon/core/people';
 import type { TechnicianId, WorkPattern } from '@wergon/core/people';
@@ -6,7 +6,7 @@ import type { Surroundings } from '@wergon/core/reconcile';
 import { atWallClock, inForceAt, parseInstant, toDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadStates, loadStints } from '../ledger/strands.ts';
+import { loadPersonStrands } from '../ledger/personStrands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 
 /** Days on both sides of a loose end that its answers may need to know. */
@@ -40,11 +40,8 @@ export function loadSurroundings(
       [technician, first, last],
     )
     .map(({ body }) => JSON.parse(body) as LaborEntry);
-  const state = loadStates(sql).get(technician);
-  const tail = noStrands();
-  if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
-  const asked = { technician, from: zone.startOf(first), to: zone.startOf((last + 1) as LocalDay) };
-  const stints = [...loadStints(sql, asked), ...tail.stints];
+  const span = { from: zone.startOf(first), to: zone.startOf((last + 1) as LocalDay) };
+  const { stints } = loadPersonStrands(sql, facts, technician, span, now);
   const planned = plannedOn(patterns.get(technician) ?? [], false, false, day);
   const plan = planned.kind === 'work' ? planned.plan : undefined;
   // An end at or before the start lies on the next day.

@@ -8,6 +8,7 @@ import { ok } from '@wergon/core/result';
 import type { Params } from '@wergon/core/result';
 import { atWallClock, formatDay, formatInstant, inForceAt, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
+import { mayCorrect } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import type { Call, Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
@@ -33,17 +34,16 @@ type Asked = Call<'editTape'>['body'];
 
 /** The tape of one person's day: how it is, and edits of it. */
 export function mountTape(mount: Mount, { database, clock, facts }: Context, act: DeskAct): void {
-  mount('personDay', async ({ query: { technician, day } }) => {
+  mount('personDay', async ({ query: { technician, day }, who }) => {
     const known = await facts.get();
     if (!known.technicians.has(technician)) return refuse('record.not_found');
     const names = await loadNames(database);
     const plans = await loadPlans(database.em.fork(), day, day);
     const now = clock.now();
-    return ok(
-      await readSql(database, (sql) =>
-        loadPersonDay({ sql, facts: known, names, plans, now }, technician, day),
-      ),
+    const told = await readSql(database, (sql) =>
+      loadPersonDay({ sql, facts: known, names, plans, now }, technician, day),
     );
+    return ok({ ...told, mayCorrect: mayCorrect(who, known, technician) });
   });
 
   mount('previewEdit', async ({ body, who }) =>
@@ -159,7 +159,7 @@ function loadPersonDay(
   { sql, facts, names, plans, now }: Reading,
   technician: TechnicianId,
   day: LocalDay,
-): PersonDayJson {
+): Omit<PersonDayJson, 'mayCorrect'> {
   const span = { from: facts.zone.startOf(day), to: facts.zone.startOf((day + 1) as LocalDay) };
   const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
   const hours = loadHours(sql, day, day).filter((entry) => entry.technician === technician);

@@ -6,6 +6,7 @@ import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant, weekdayOf } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
+import { mayCorrect } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
@@ -24,12 +25,15 @@ const WEEK = 7;
 
 /** A person's week, as it can be read and written at the desk. */
 export function mountWeek(mount: Mount, { database, clock, facts }: Context): void {
-  mount('week', async ({ query: { technician, day } }) => {
+  mount('week', async ({ query: { technician, day }, who }) => {
     const known = await facts.get();
     if (!known.technicians.has(technician)) return refuse('record.not_found');
     const monday = (day - weekdayOf(day) + 1) as LocalDay;
     const plans = await loadPlans(database.em.fork(), monday, (monday + WEEK - 1) as LocalDay);
-    return ok(await readSql(database, (sql) => loadWeek(sql, known, plans, technician, monday, clock.now())));
+    const week = await readSql(database, (sql) =>
+      loadWeek(sql, known, plans, technician, monday, clock.now()),
+    );
+    return ok({ ...week, mayCorrect: mayCorrect(who, known, technician) });
   });
 }
 
@@ -47,7 +51,7 @@ function loadWeek(
   technician: TechnicianId,
   monday: LocalDay,
   now: Instant,
-): WeekJson {
+): Omit<WeekJson, 'mayCorrect'> {
   const days = Array.from({ length: WEEK }, (_, i) => (monday + i) as LocalDay);
   const sunday = (monday + WEEK - 1) as LocalDay;
   const span = { from: facts.zone.startOf(monday), to: facts.zone.startOf((sunday + 1) as LocalDay) };

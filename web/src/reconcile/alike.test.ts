@@ -1,4 +1,4 @@
-import { findAlike, likeliestAnswers, queueOf } from './alike.ts';
+import { findAlike, likeliestAnswers, namesOf, queueOf } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 
 const end = (
@@ -19,6 +19,7 @@ const end = (
   stations: [],
   times: 1,
   refused: null,
+  mayDecide: true,
   isOutsidePlan: false,
   answers: [],
   proposed: null,
@@ -69,6 +70,7 @@ test.each([
     'nor of different answers',
   ],
   [[stop('ada'), stop('bo', { isOutsidePlan: true })], [], 'nor what lies outside the plan'],
+  [[stop('ada'), stop('bo', { mayDecide: false })], [], 'nor what somebody else decides on'],
 ])('%# can be answered together as %j: %s', (ends, groups) => expect(together(ends)).toEqual(groups));
 
 test('each of those answered together gets its own likeliest answer; what is about nobody gets none', () => {
@@ -84,4 +86,12 @@ test('each of those answered together gets its own likeliest answer; what is abo
     ['ada', '2026-03-03T15:00:00Z'],
     ['bo', '2026-03-03T16:00:00Z'],
   ]);
+});
+
+test('of very many alike two hundred are answered in one go, and eight of their people are named', () => {
+  const many = Array.from({ length: 260 }, (_, i) => stop(`p${i}`));
+  const [first] = findAlike(many);
+  expect(first).toHaveLength(200);
+  expect(namesOf(first ?? [])).toBe('p0, p1, p2, p3, p4, p5, p6, p7 and 192 more');
+  expect(namesOf([stop('ada'), stop('ada'), stop('bo')])).toBe('ada, bo');
 });

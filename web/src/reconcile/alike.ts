@@ -42,16 +42,31 @@ export function queueOf(ends: readonly LooseEndJson[]): readonly QueueLine[] {
   return lines;
 }
 
-/** Ends of one kind whose likeliest answer has the same reason, where there are several. */
+/** Ends of one kind whose likeliest answer has the same reason, where there are several for the asker to decide. */
 export function findAlike(ends: readonly LooseEndJson[]): readonly (readonly LooseEndJson[])[] {
   const groups = new Map<string, LooseEndJson[]>();
   for (const end of ends) {
     const [first] = end.answers;
-    if (!first || end.isOutsidePlan) continue;
+    if (!first || end.isOutsidePlan || !end.mayDecide) continue;
     const key = `${end.kind} ${first.reason}`;
     groups.set(key, [...(groups.get(key) ?? []), end]);
   }
-  return [...groups.values()].filter(({ length }) => length > 1).sort((a, b) => b.length - a.length);
+  return [...groups.values()]
+    .filter(({ length }) => length > 1)
+    .sort((a, b) => b.length - a.length)
+    .map((group) => group.slice(0, MOST_TOGETHER));
+}
+
+/** So many are answered in one go at the most; the others come after them. */
+const MOST_TOGETHER = 200;
+/** So many people are named before the rest is only counted. */
+const MOST_NAMES = 8;
+
+/** Whom some ends are about, in words. */
+export function namesOf(ends: readonly LooseEndJson[]): string {
+  const names = [...new Set(ends.map(({ name }) => name ?? 'somebody'))];
+  const more = names.length - MOST_NAMES;
+  return more > 0 ? `${names.slice(0, MOST_NAMES).join(', ')} and ${more} more` : names.join(', ');
 }
 
 /** Each end with its own likeliest answer. */

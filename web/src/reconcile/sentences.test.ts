@@ -21,6 +21,7 @@ const end = (more: Partial<LooseEndJson>): LooseEndJson => ({
   stations: [],
   times: 1,
   refused: null,
+  mayDecide: true,
   isOutsidePlan: false,
   answers: [],
   proposed: null,

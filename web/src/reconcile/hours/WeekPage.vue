@@ -44,7 +44,7 @@ const query = useQuery({
   enabled: computed(() => technician.value !== ''),
 });
 const week = computed(() => query.data.value);
-const mayWrite = computed(() => desk.may('ledger.correct'));
+const mayWrite = computed(() => week.value?.mayCorrect ?? false);
 const found = computed(() => {
   const words = search.value.trim().toLowerCase();
   return words === ''

@@ -46,7 +46,7 @@ const found = computed(() => {
 });
 const editing = useTapeEdit();
 const { draft, made, isBusy } = editing;
-const mayEdit = computed(() => desk.may('ledger.correct') && told.value?.isClosed === false);
+const mayEdit = computed(() => told.value?.mayCorrect === true && !told.value.isClosed);
 const planned = computed((): Span | null =>
   told.value?.planned
     ? { from: readInstant(told.value.planned.from), to: readInstant(told.value.planned.to) }
@@ -128,6 +128,9 @@ function add(): void {
       </p>
       <p v-if="told.isClosed" class="note">
         This day lies in a closed pay period: it can be read, not changed.
+      </p>
+      <p v-if="!told.mayCorrect && desk.may('ledger.correct')" class="note">
+        {{ told.name }} is not one of your people: this day can be read, others put it right.
       </p>
       <p v-if="made.length > 0" class="note done" role="status">
         {{ made.at(-1)?.words }}, done.

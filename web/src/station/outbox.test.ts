@@ -1,0 +1,152 @@
+import fc from 'fast-check';
+import type { BatchResult, SentEntry } from '@wergon/contract/station';
+import { createMemoryStore } from './deviceStore.ts';
+import type { DeviceStore } from './deviceStore.ts';
+import { openOutbox } from './outbox.ts';
+import type { Answer } from './stationApi.ts';
+
+let store: DeviceStore | undefined;
+let respond: (entries: readonly SentEntry[]) => Answer<BatchResult>;
+jest.mock('./deviceStore.ts', () => ({
+  ...jest.requireActual<object>('./deviceStore.ts'),
+  openDeviceStore: () => (store ? Promise.resolve(store) : Promise.reject(new Error('no storage here'))),
+}));
+jest.mock('./stationApi.ts', () => ({
+  sendEntries: (entries: readonly SentEntry[]) => Promise.resolve(respond(entries)),
+}));
+Object.defineProperty(globalThis, 'navigator', {
+  value: { locks: { request: (_name: string, work: () => unknown) => work() } },
+  configurable: true,
+});
+
+const idOf = (sent: SentEntry) => (sent.entry as { id: string }).id;
+const sent = (id: string): SentEntry => ({
+  source: 'scan',
+  via: [],
+  action: id,
+  deviceAt: '2026-03-02T07:00:00Z',
+  clockOffset: 0,
+  entry: { id, type: 'work-start', technician: 'ada' },
+});
+/** A server that records what it is sent, once each, and would not take some ids. */
+const createServer = (bad: ReadonlySet<string> = new Set()) => {
+  const journal: string[] = [];
+  const take = (entries: readonly SentEntry[]): Answer<BatchResult> => {
+    const results = entries.map((each): BatchResult['results'][number] => {
+      const id = idOf(each);
+      if (bad.has(id)) {
+        const problem = {
+          type: 'urn:wergon:x',
+          title: 'no',
+          status: 422,
+          errors: [{ field: 'target', message: 'no such task' }],
+        };
+        return { id, result: 'refused', problem };
+      }
+      const isKnown = journal.includes(id);
+      if (!isKnown) journal.push(id);
+      return { id, result: isKnown ? 'known' : 'recorded' } as BatchResult['results'][number];
+    });
+    const value = { results, seq: journal.length, now: 0 } as unknown as BatchResult;
+    return { kind: 'ok', value, offsetMs: 5 };
+  };
+  return { journal, take };
+};
+beforeEach(() => {
+  store = createMemoryStore();
+});
+
+test('whatever the network does, every entry arrives once, in the order in which it was made', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.constantFrom('scan', 'gone', 'lost', 'send'), { minLength: 1, maxLength: 40 }),
+      async (acts) => {
+        store = createMemoryStore();
+        const { journal, take } = createServer();
+        const outbox = await openOutbox();
+        const made: string[] = [];
+        for (const act of acts) {
+          if (act === 'scan') {
+            const id = `e${made.length}`;
+            made.push(id);
+            await outbox.put([sent(id)]);
+            continue;
+          }
+          respond = (entries) => {
+            if (act === 'gone') return { kind: 'unreachable' };
+            const answer = take(entries);
+            // Recorded, and the answer lost on its way back.
+            return act === 'lost' ? { kind: 'unreachable' } : answer;
+          };
+          await outbox.drain();
+        }
+        respond = take;
+        expect((await outbox.drain()).kind).toBe('drained');
+        expect(journal).toEqual(made);
+        expect(await outbox.count()).toBe(0);
+      },
+    ),
+    { seed: 20_260, numRuns: 200 },
+  );
+});
+
+test('what the server would not take holds up nothing, and whoever made it can be told', async () => {
+  const { journal, take } = createServer(new Set(['e1']));
+  respond = take;
+  const outbox = await openOutbox();
+  await outbox.put(['e0', 'e1', 'e2'].map(sent));
+  const refused = [{ technician: 'ada', what: 'work-start', why: 'no such task' }];
+  expect(await outbox.drain()).toEqual({ kind: 'drained', refused, offsetMs: 5 });
+  expect(journal).toEqual(['e0', 'e2']);
+  expect(await outbox.store.findRefused()).toEqual(refused);
+  expect(await outbox.count()).toBe(0);
+});
+
+test.each<[answer: Answer<BatchResult>, kind: string, why: string]>([
+  [{ kind: 'refused', status: 401 }, 'unpaired', 'a station that is paired no longer'],
+  [{ kind: 'refused', status: 500 }, 'unreachable', 'a server in trouble'],
+  [{ kind: 'refused', status: 429 }, 'unreachable', 'one that is asked too often'],
+  [{ kind: 'unreachable' }, 'unreachable', 'one that is gone'],
+])('after %j the outbox is %s and keeps everything: %s', async (answer, kind) => {
+  respond = () => answer;
+  const outbox = await openOutbox();
+  await outbox.put([sent('e0')]);
+  expect((await outbox.drain()).kind).toBe(kind);
+  expect(await outbox.count()).toBe(1);
+});
+
+test('what a directory does not show yet is pending: first what was acknowledged since, then what waits', async () => {
+  const { take } = createServer();
+  respond = take;
+  const outbox = await openOutbox();
+  await outbox.put([sent('e0')]);
+  await outbox.drain();
+  await outbox.put([sent('e1')]);
+  expect((await outbox.pending(0)).map(idOf)).toEqual(['e0', 'e1']);
+  expect((await outbox.pending(1)).map(idOf)).toEqual(['e1']);
+});
+
+test('where the device keeps nothing it is said, and entries are sent all the same', async () => {
+  store = undefined;
+  const { journal, take } = createServer();
+  respond = take;
+  const outbox = await openOutbox();
+  expect(await outbox.put([sent('e0')])).toBe(false);
+  await outbox.drain();
+  expect(journal).toEqual(['e0']);
+});
+
+test('a device that is full keeps what it holds, and the rest lives with the page and is sent', async () => {
+  const whole = createMemoryStore();
+  let isFull = false;
+  store = { ...whole, put: (entries) => (isFull ? Promise.reject(new Error('full')) : whole.put(entries)) };
+  const { journal, take } = createServer();
+  respond = take;
+  const outbox = await openOutbox();
+  expect(await outbox.put([sent('e0')])).toBe(true);
+  isFull = true;
+  expect(await outbox.put([sent('e1')])).toBe(false);
+  expect(await outbox.count()).toBe(2);
+  await outbox.drain();
+  expect(journal.sort()).toEqual(['e0', 'e1']);
+});
