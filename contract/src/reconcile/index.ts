@@ -29,8 +29,9 @@ export {
   foundPersonSchema,
   personDayQuery,
   personDaySchema,
+  presenceEditSchema,
   tapeEditSchema,
   targetsQuery,
   targetsSchema,
 } from './tape.ts';
-export type { PersonDayJson, TapeEditJson, TargetJson } from './tape.ts';
+export type { PersonDayJson, PresenceEditJson, PresentJson, TapeEditJson, TargetJson } from './tape.ts';

@@ -25,6 +25,32 @@ export const tapeEditSchema = z.strictObject({
 });
 export type TapeEditJson = z.input<typeof tapeEditSchema>;
 
+const presence = z.strictObject({ from: instantText, to: instantText.nullable() });
+
+/** A shift or a break as it was shown, and what it becomes; `null` where it was never scanned, or never was. */
+export const presenceEditSchema = z
+  .strictObject({
+    technician,
+    kind: z.enum(['shift', 'break']),
+    was: presence.nullable(),
+    becomes: presence.nullable(),
+    reason,
+  })
+  .refine(({ was, becomes }) => was !== null || becomes !== null, {
+    path: ['becomes'],
+    message: 'say what was, or what it becomes',
+  });
+export type PresenceEditJson = z.input<typeof presenceEditSchema>;
+
+const present = z.strictObject({
+  from: z.string(),
+  to: z.string(),
+  isOpen: z.boolean(),
+  /** Ended by a rule, because nobody said when. */
+  isTorn: z.boolean(),
+});
+export type PresentJson = z.output<typeof present>;
+
 export const personDayQuery = z.strictObject({ technician, day: dayText });
 
 const run = z.strictObject({
@@ -56,8 +82,8 @@ export const personDaySchema = z.strictObject({
       closed: scanSchema.nullable(),
     }),
   ),
-  shifts: z.array(z.strictObject({ from: z.string(), to: z.string(), isOpen: z.boolean() })),
-  breaks: z.array(z.strictObject({ from: z.string(), to: z.string(), isOpen: z.boolean() })),
+  shifts: z.array(present),
+  breaks: z.array(present),
   hours: z.array(
     z.strictObject({
       id: z.string(),

@@ -18,6 +18,12 @@ const GOOD = {
     ],
     reason: 'told by phone',
   },
+  editPresence: {
+    technician: 'ada',
+    kind: 'shift',
+    was: { from: '2026-03-02T07:00:00Z', to: null },
+    becomes: { from: '2026-03-02T07:00:00Z', to: '2026-03-02T15:00:00Z' },
+  },
   enterHours: {
     rows: [
       { entry: null, technician: 'ada', target: 'w1-10', workType: 'run', day: '2026-03-02', seconds: 3600 },
@@ -92,6 +98,8 @@ test.each<[name: keyof typeof GOOD, path: string, value: unknown, why: string]>(
   ['editTape', 'becomes.0.running.0.workType', 'idle', 'a kind of work that is none'],
   ['editTape', 'becomes.0.technician', '', 'nobody'],
   ['editTape', 'reason', 'x'.repeat(201), 'a reason as long as a letter'],
+  ['editPresence', 'kind', 'nap', 'neither a shift nor a break'],
+  ['editPresence', 'becomes.to', '15:00', 'a clock without its day'],
   ['enterHours', 'rows', [], 'nothing at all'],
   ['enterHours', 'rows.0.day', '2026-02-30', 'a day that does not exist'],
   ['enterHours', 'rows.0.seconds', 90_000, 'more than a day holds'],

@@ -6,6 +6,7 @@ export type { FloorEnd, UnreadScan } from './floorEnds.ts';
 export { ANSWER_REASONS, canBeAnswered, findLikelyAnswers } from './likelyAnswers.ts';
 export type { AnswerReason, Change, LikelyAnswer, Surroundings } from './likelyAnswers.ts';
 export { planEdit } from './planEdit.ts';
+export { planPresence } from './planPresence.ts';
 export { EDIT_ERROR_CODES } from './tapeEdit.ts';
-export type { EditErrorCode, TapeEdit, TapeGround, TapePiece, TimedEntry } from './tapeEdit.ts';
+export type { EditErrorCode, PresenceEdit, TapeEdit, TapeGround, TapePiece, TimedEntry } from './tapeEdit.ts';
 export { undoOf } from './undo.ts';

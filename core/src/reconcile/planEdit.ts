@@ -3,9 +3,10 @@ import type { TechnicianId } from '../people/index.ts';
 import { fail, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
 import { inForceAt, overlapSeconds, toInstant } from '../time/index.ts';
-import type { Instant, LocalDay, Span } from '../time/index.ts';
+import type { Instant, Span } from '../time/index.ts';
 import type { Change } from './likelyAnswers.ts';
 import { amendEnds } from './amendEnds.ts';
+import { isClosed } from './closed.ts';
 import { restate } from './restate.ts';
 import { isSameRunning, joinStretches, strandsOf, withChanges } from './timeline.ts';
 import type { Stretch } from './timeline.ts';
@@ -101,7 +102,10 @@ function findRefusal(
         ? stint.open && !stint.capped
         : stint.to === block.to && (!stint.open || stint.capped));
     if (!isSame) return fail('edit.block_changed', { field: 'block' });
-    if (block.to !== null && isClosed(block.technician, { from: block.from, to: block.to }, ground, strands))
+    if (
+      block.to !== null &&
+      isClosed({ from: block.from, to: block.to }, ground, strands.get(block.technician))
+    )
       return fail('edit.closed_day', { field: 'block' });
   }
   for (const [i, piece] of becomes.entries()) {
@@ -128,21 +132,7 @@ function findRefusal(
     if (hit) return fail('edit.overlap', { field, from: hit.from, to: hit.to });
     const pause = own.breaks.find((each) => overlapSeconds(each, span) > 0);
     if (pause) return fail('edit.on_break', { field, from: pause.from, to: pause.to });
-    if (isClosed(technician, span, ground, strands))
-      return fail('edit.closed_day', { field: `${field}.from` });
+    if (isClosed(span, ground, own)) return fail('edit.closed_day', { field: `${field}.from` });
   }
   return undefined;
-}
-
-/** Whether a second of a span lies on a closed day: its own, or that of the shift in which it lies. */
-function isClosed(
-  technician: TechnicianId,
-  { from, to }: Span,
-  { closedUntil, facts }: TapeGround,
-  strands: ReadonlyMap<TechnicianId, Strands>,
-): boolean {
-  if (closedUntil === null) return false;
-  const shift = strands.get(technician)?.shifts.find((each) => each.from < to && from < each.to);
-  const day = facts.zone.dayAt(from);
-  return (shift ? (Math.min(day, facts.zone.dayAt(shift.from)) as LocalDay) : day) <= closedUntil;
 }

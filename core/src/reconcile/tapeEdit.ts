@@ -14,6 +14,17 @@ export type TapePiece = {
  *  several (it was split), none (it never was). Without a block the pieces were never scanned. */
 export type TapeEdit = { readonly block: TapePiece | null; readonly becomes: readonly TapePiece[] };
 
+/** A stretch of presence; it goes on where `to` is `null`. */
+export type PresencePiece = { readonly from: Instant; readonly to: Instant | null };
+
+/** A shift or a break and what it becomes; without `was` it was never scanned, without `becomes` it never was. */
+export type PresenceEdit = {
+  readonly technician: TechnicianId;
+  readonly kind: 'shift' | 'break';
+  readonly was: PresencePiece | null;
+  readonly becomes: PresencePiece | null;
+};
+
 /** Why an edit of the tape cannot be made. A shipped code is never used for anything else. */
 export const EDIT_ERROR_CODES = [
   'edit.block_changed',
@@ -26,6 +37,9 @@ export const EDIT_ERROR_CODES = [
   'edit.closed_order',
   'edit.nothing',
   'edit.not_possible',
+  'edit.presence_overlap',
+  'edit.shift_too_long',
+  'edit.work_is_there',
 ] as const;
 export type EditErrorCode = (typeof EDIT_ERROR_CODES)[number];
 

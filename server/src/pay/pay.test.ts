@@ -262,6 +262,21 @@ describe('a closed day', () => {
     ['a stretch added', '/api/reconcile/tape', () => ({ block: null, becomes: [piece(500, 520)] })],
     ['a preview of one', '/api/reconcile/tape/preview', () => ({ block: piece(0, 480), becomes: [] })],
     [
+      'a shift moved',
+      '/api/reconcile/presence',
+      () => ({
+        technician: shop.ada,
+        kind: 'shift',
+        was: { from: at(0), to: at(480) },
+        becomes: { from: at(0), to: at(500) },
+      }),
+    ],
+    [
+      'a break added',
+      '/api/reconcile/presence',
+      () => ({ technician: shop.ada, kind: 'break', was: null, becomes: { from: at(60), to: at(90) } }),
+    ],
+    [
       'hours written down',
       '/api/reconcile/hours',
       () => ({

@@ -1,36 +1,33 @@
 import type { PersonDayJson } from '@wergon/contract/reconcile';
 import { deriveAttendance, sumEntered } from '@wergon/core/ledger';
-import type { LaborEntry, LaborState, Presence, Stint, TargetId } from '@wergon/core/ledger';
+import type { Presence, Stint } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { planEdit } from '@wergon/core/reconcile';
-import type { TapeEdit, TapeGround, TimedEntry } from '@wergon/core/reconcile';
+import { planEdit, planPresence } from '@wergon/core/reconcile';
+import type { TapeEdit } from '@wergon/core/reconcile';
 import { ok } from '@wergon/core/result';
-import type { Params } from '@wergon/core/result';
 import { atWallClock, formatDay, formatInstant, inForceAt, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { mayCorrect } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import type { Call, Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import type { RouteRefusal } from '../app/problem.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { findClosedUntil } from '../ledger/decisionRows.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadNames, loadScan } from '../ledger/scans.ts';
 import type { Names } from '../ledger/scans.ts';
-import { findStateBefore, loadHours } from '../ledger/strands.ts';
+import { loadHours } from '../ledger/strands.ts';
 import { loadPlans } from '../people/planned.ts';
 import type { Plans } from '../people/planned.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import type { DeskAct, Planner } from './deskAct.ts';
 import { orderNumberOf, titleOf } from './effect.ts';
 import type { Scene } from './effect.ts';
-
-/** Days around an edit that are read along: longer than any stint or shift. */
-const DAYS_AROUND = 2;
+import { loadGround, refuseEdit } from './ground.ts';
 
 type Asked = Call<'editTape'>['body'];
+type AskedPresence = Call<'editPresence'>['body'];
 
 /** The tape of one person's day: how it is, and edits of it. */
 export function mountTape(mount: Mount, { database, clock, facts }: Context, act: DeskAct): void {
@@ -53,15 +50,46 @@ export function mountTape(mount: Mount, { database, clock, facts }: Context, act
   mount('editTape', async ({ body, who }) =>
     act.record(who, planTape(body), body.reason || 'put right on the tape'),
   );
+
+  mount('previewPresence', async ({ body, who }) =>
+    act.preview(who, presenceScene(body, await facts.get(), clock.now()), planPresenceOf(body)),
+  );
+
+  mount('editPresence', async ({ body, who }) =>
+    act.record(who, planPresenceOf(body), body.reason || 'put right on the tape'),
+  );
 }
 
-function sceneOf({ block, becomes }: TapeEdit, { zone }: ShopFacts, now: Instant): Scene {
-  const pieces = [...(block ? [block] : []), ...becomes];
+const presenceScene = ({ technician, was, becomes }: AskedPresence, facts: ShopFacts, now: Instant): Scene =>
+  sceneAround(
+    [was, becomes].flatMap((piece) => (piece ? { technician, ...piece } : [])),
+    facts,
+    now,
+  );
+
+const planPresenceOf =
+  (edit: AskedPresence): Planner =>
+  (sql, known, now) => {
+    if (!known.technicians.has(edit.technician))
+      return refuse('input.invalid', [{ field: 'technician', message: 'no such technician' }]);
+    const scene = presenceScene(edit, known, now);
+    const planned = planPresence(edit, loadGround(sql, known, scene, [], now));
+    return planned.ok
+      ? ok({ ...scene, changes: planned.value })
+      : refuseEdit(planned.code, planned.params, known);
+  };
+
+const sceneOf = ({ block, becomes }: TapeEdit, facts: ShopFacts, now: Instant): Scene =>
+  sceneAround([...(block ? [block] : []), ...becomes], facts, now);
+
+type Stretch = { readonly technician: TechnicianId; readonly from: Instant; readonly to: Instant | null };
+/** The people and the days that some stretches lie in; what goes on goes on until now. */
+function sceneAround(stretches: readonly Stretch[], { zone }: ShopFacts, now: Instant): Scene {
   const dayOf = (at: number) => zone.dayAt(toInstant(Math.min(at, now)));
   return {
-    people: [...new Set(pieces.map(({ technician }) => technician))],
-    firstDay: dayOf(Math.min(now, ...pieces.map(({ from }) => from))),
-    lastDay: dayOf(Math.max(0, ...pieces.map(({ to }) => to ?? now))),
+    people: [...new Set(stretches.map(({ technician }) => technician))],
+    firstDay: dayOf(Math.min(now, ...stretches.map(({ from }) => from))),
+    lastDay: dayOf(Math.max(0, ...stretches.map(({ to }) => to ?? now))),
   };
 }
 
@@ -87,66 +115,6 @@ const planTape =
       : refuseEdit(planned.code, planned.params, known);
   };
 
-/** A refused edit names the field, and what is there already. */
-function refuseEdit(code: RouteRefusal['code'], params: Params, { zone }: ShopFacts): RouteRefusal {
-  const { field, from, to, hours } = params;
-  const clock = (at: string | number) => {
-    const minutes = Math.floor(zone.clockAt(toInstant(Number(at))) / 60);
-    return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
-  };
-  const message =
-    from !== undefined && to !== undefined
-      ? `there is something from ${clock(from)} to ${clock(to)}`
-      : hours !== undefined
-        ? `at most ${hours} hours`
-        : 'not possible here';
-  return refuse(code, field === undefined ? undefined : [{ field: String(field), message }]);
-}
-
-/** What an edit stands on: the entries of its people around it, and where they stood before. */
-function loadGround(
-  sql: Sql,
-  facts: ShopFacts,
-  { people, firstDay, lastDay }: Scene,
-  targets: readonly TargetId[],
-  now: Instant,
-): TapeGround {
-  const first = (firstDay - DAYS_AROUND) as LocalDay;
-  const last = (lastDay + DAYS_AROUND) as LocalDay;
-  const rows = people.flatMap((technician) =>
-    sql.all<{ seq: number; body: string }>(
-      `select "seq", "body" from "effective_entry"
-       where "technician" = ? and "day" between ? and ? and "type" <> 'hours'`,
-      [technician, first, last],
-    ),
-  );
-  const states = new Map<TechnicianId, LaborState>();
-  for (const technician of people) {
-    const state = findStateBefore(sql, technician, first);
-    if (state) states.set(technician, state);
-  }
-  const end = facts.zone.startOf((last + 1) as LocalDay);
-  // Only what the edit names is asked for: a shop has many tasks behind it.
-  const closedTargets = new Set(
-    targets.filter((target) => {
-      const task = facts.tasks.get(target);
-      const states = task && facts.orders.get(task.order)?.states;
-      return states !== undefined && inForceAt(states, now) === 'closed';
-    }),
-  );
-  return {
-    entries: rows
-      .sort((a, b) => a.seq - b.seq)
-      .map(({ body }) => JSON.parse(body) as LaborEntry)
-      .filter((entry): entry is TimedEntry => entry.type !== 'hours'),
-    states,
-    facts,
-    asOf: end < now ? end : now,
-    closedUntil: findClosedUntil(sql),
-    closedTargets,
-  };
-}
-
 type Reading = {
   readonly sql: Sql;
   readonly facts: ShopFacts;
@@ -171,10 +139,11 @@ function loadPersonDay(
   const { plan } = plans(technician, day);
   const at = (of: number, minute: number) =>
     formatInstant(atWallClock(facts.zone, of as LocalDay, minute * 60));
-  const presence = ({ from, to, open }: Presence) => ({
+  const presence = ({ from, to, open, capped }: Presence) => ({
     from: formatInstant(from),
     to: formatInstant(to),
     isOpen: open,
+    isTorn: capped,
   });
   const closedUntil = findClosedUntil(sql);
   return {

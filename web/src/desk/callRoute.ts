@@ -55,3 +55,11 @@ export function wordsOf(error: unknown): string {
   const fields = error.problem?.errors?.map(({ field, message }) => `${field}: ${message}`) ?? [];
   return fields.length > 0 ? fields.join('; ') : error.message;
 }
+
+/** The same as a sentence: what is wrong, and then why. */
+export function sayRefusal(error: unknown): string {
+  const told = error instanceof CallFailed ? error.problem : null;
+  return told
+    ? [told.title, ...(told.errors ?? []).map(({ message }) => message)].join(': ')
+    : wordsOf(error);
+}

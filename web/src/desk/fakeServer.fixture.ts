@@ -21,6 +21,10 @@ export const callRoute = async (name: string, options?: Record<string, unknown>)
   return Promise.resolve().then(() => server.answer(call));
 };
 export const wordsOf = (error: Error): string => error.message;
+export const sayRefusal = (error: Error): string =>
+  error instanceof CallFailed && error.problem
+    ? [error.message, ...(error.problem.errors ?? []).map(({ message }) => message)].join(': ')
+    : error.message;
 
 /** What the pages' cache of answers is asked to do. */
 export const useQueryClient = () => ({ invalidateQueries: () => Promise.resolve() });

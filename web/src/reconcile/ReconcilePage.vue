@@ -15,6 +15,7 @@ import AlikeLine from './AlikeLine.vue';
 import { findAlike, keyOf, queueOf } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 import LooseEndLine from './LooseEndLine.vue';
+import MadeLine from './MadeLine.vue';
 import OutsidePlanLine from './OutsidePlanLine.vue';
 import ReconcileWays from './ReconcileWays.vue';
 import { useAnswers } from './useAnswers.ts';
@@ -31,7 +32,8 @@ const query = useQuery({
   queryFn: () => callRoute('looseEnds', { query: asked.value }),
   placeholderData: keepPreviousData,
 });
-const { answer, accept, withdraw, undo, made, isBusy, problem } = useAnswers();
+const acts = useAnswers();
+const { answer, accept, withdraw, isBusy } = acts;
 /** The loose end whose answers are looked at. */
 const opened = ref<string | null>(null);
 /** The next loose end stands where the answered one stood: the same key answers it. */
@@ -113,11 +115,7 @@ const bars = computed(() =>
           ><b>{{ accepted }}</b> accepted as {{ accepted === 1 ? 'it is' : 'they are' }}</span
         >
       </p>
-      <p v-if="problem" class="made attention" role="alert">{{ problem }}</p>
-      <p v-if="made.length > 0" class="made" role="status">
-        {{ made.at(-1)?.words }}, done.
-        <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="undo">Undo</button>
-      </p>
+      <MadeLine :acts="acts" />
       <p v-if="found.length < all.length" class="none" role="status">
         {{ found.length }} of {{ all.length }} match “{{ search }}”.
         <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
@@ -220,10 +218,5 @@ ul {
 li {
   padding: 6px 16px;
   border-bottom: 1px solid var(--line);
-}
-.made {
-  margin: 0;
-  padding: 6px 16px;
-  background: var(--action-tint);
 }
 </style>

@@ -15,7 +15,7 @@ import { balanceOf, yardstickWords } from '../../work/figures.ts';
 import ReconcileWays from '../ReconcileWays.vue';
 import TargetPicker from '../TargetPicker.vue';
 import LengthField from './LengthField.vue';
-import MadeLine from './MadeLine.vue';
+import MadeLine from '../MadeLine.vue';
 import { useHours } from './useHours.ts';
 
 const desk = useDesk();
@@ -102,7 +102,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
         ><b>{{ standing.balance.hours }}</b> {{ standing.balance.word }} in all</span
       >
     </div>
-    <MadeLine :hours="hours" />
+    <MadeLine :acts="hours" />
     <p v-if="target === ''" class="none">
       Choose what was worked on: then write down who was on it, and how long.
     </p>

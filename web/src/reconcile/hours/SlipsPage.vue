@@ -11,7 +11,7 @@ import { useNow } from '../../desk/useNow.ts';
 import ReconcileWays from '../ReconcileWays.vue';
 import TargetPicker from '../TargetPicker.vue';
 import { readDayText } from './dayText.ts';
-import MadeLine from './MadeLine.vue';
+import MadeLine from '../MadeLine.vue';
 import { useHours } from './useHours.ts';
 import { isComplete, useSlips } from './useSlips.ts';
 import type { Slip } from './useSlips.ts';
@@ -105,7 +105,7 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
       </p>
     </template>
     <ReconcileWays />
-    <MadeLine :hours="hours" />
+    <MadeLine :acts="hours" />
     <p v-if="problem" class="problem attention" role="alert">
       {{ problem }}
       <button v-if="!isLoaded" type="button" class="btn btn-quiet btn-sm" @click="slips.load()">

@@ -17,7 +17,7 @@ import ReconcileWays from '../ReconcileWays.vue';
 import TargetPicker from '../TargetPicker.vue';
 import AwayForm from './AwayForm.vue';
 import LengthField from './LengthField.vue';
-import MadeLine from './MadeLine.vue';
+import MadeLine from '../MadeLine.vue';
 import { useHours } from './useHours.ts';
 import { usePeople } from './usePeople.ts';
 import WeekColumns from './WeekColumns.vue';
@@ -139,7 +139,7 @@ const openDate = (event: Event) => {
         <span class="key"><i class="entered"></i>written down</span>
         <span class="key"><i class="planned"></i>planned</span>
       </div>
-      <MadeLine :hours="hours" />
+      <MadeLine :acts="hours" />
       <div class="wide">
         <WeekColumns :week="week" />
         <div class="grid" role="table" aria-label="The week by task and activity">

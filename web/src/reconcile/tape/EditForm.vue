@@ -6,7 +6,7 @@ import type { TapeEditJson } from '@wergon/contract/reconcile';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
-import { CallFailed, callRoute, wordsOf } from '../../desk/callRoute.ts';
+import { CallFailed, callRoute, sayRefusal } from '../../desk/callRoute.ts';
 import { sayClock } from '../../desk/dates.ts';
 import EffectView from '../EffectView.vue';
 import TargetPicker from '../TargetPicker.vue';
@@ -18,6 +18,7 @@ import type { DraftPiece, TapeEditing } from './useTapeEdit.ts';
 /** What a block becomes, in fields, and what that would do. */
 const props = defineProps<{
   editing: TapeEditing;
+  isBusy: boolean;
   people: readonly { readonly id: string; readonly name: string }[];
   zone: Zone;
   now: Instant;
@@ -39,10 +40,7 @@ const effect = useQuery({
 const refusal = computed(() => {
   const { error } = effect;
   const told = error.value instanceof CallFailed ? error.value.problem : null;
-  if (!error.value || told?.type === 'urn:wergon:edit.nothing') return '';
-  return told
-    ? [told.title, ...(told.errors ?? []).map(({ message }) => message)].join(': ')
-    : wordsOf(error.value);
+  return error.value && told?.type !== 'urn:wergon:edit.nothing' ? sayRefusal(error.value) : '';
 });
 /** Both versions, where somebody else has changed the block while it was being edited. */
 const conflict = computed(() => {
@@ -159,9 +157,6 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
       <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
       <p v-else-if="effect.isFetching.value" class="quiet">Looking what it would do…</p>
     </div>
-    <p v-if="editing.problem.value && editing.problem.value !== refusal" class="attention" role="alert">
-      {{ editing.problem.value }}
-    </p>
     <div class="acts">
       <input
         v-model="draft.reason"
@@ -173,9 +168,7 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
       <button
         type="submit"
         class="btn btn-primary btn-sm"
-        :disabled="
-          editing.isBusy.value || !editing.isChanged.value || refusal !== '' || conflict !== undefined
-        "
+        :disabled="isBusy || !editing.isChanged.value || refusal !== '' || conflict !== undefined"
       >
         Put it right
       </button>

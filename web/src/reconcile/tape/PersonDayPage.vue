@@ -15,7 +15,11 @@ import HourTicks from '../../floor/HourTicks.vue';
 import ReconcileWays from '../ReconcileWays.vue';
 import ScanHistory from '../ScanHistory.vue';
 import EditableTape from './EditableTape.vue';
+import MadeLine from '../MadeLine.vue';
+import { useMade } from '../useMade.ts';
 import EditForm from './EditForm.vue';
+import PresenceSection from './PresenceSection.vue';
+import { usePresenceEdit } from './usePresenceEdit.ts';
 import { usePersonDay } from './usePersonDay.ts';
 import type { TapeBlock } from './usePersonDay.ts';
 import { useTapeEdit } from './useTapeEdit.ts';
@@ -44,8 +48,11 @@ const found = computed(() => {
   const words = search.value.trim().toLowerCase();
   return words === '' ? [] : names.value.filter(({ name }) => name.toLowerCase().includes(words)).slice(0, 8);
 });
-const editing = useTapeEdit();
-const { draft, made, isBusy } = editing;
+const acts = useMade();
+const { isBusy } = acts;
+const editing = useTapeEdit(acts);
+const presence = usePresenceEdit(acts);
+const { draft } = editing;
 const mayEdit = computed(() => told.value?.mayCorrect === true && !told.value.isClosed);
 const planned = computed((): Span | null =>
   told.value?.planned
@@ -57,7 +64,10 @@ const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
 /** The block whose history is open. */
 const opened = computed(() => blocks.value.find(({ from }) => from === draft.value?.block?.from));
 
-watch([technician, day], () => editing.clear());
+watch([technician, day], () => {
+  editing.clear();
+  presence.clear();
+});
 function go(to: LocalDay, who = technician.value): void {
   search.value = '';
   void router.push({ name: 'person-day', params: { technician: who, day: formatDay(to) } });
@@ -132,12 +142,7 @@ function add(): void {
       <p v-if="!told.mayCorrect && desk.may('ledger.correct')" class="note">
         {{ told.name }} is not one of your people: this day can be read, others put it right.
       </p>
-      <p v-if="made.length > 0" class="note done" role="status">
-        {{ made.at(-1)?.words }}, done.
-        <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="editing.undo()">
-          Undo
-        </button>
-      </p>
+      <MadeLine :acts="acts" />
       <div class="row">
         <p class="name">
           <template v-if="shifts.length > 0"
@@ -176,6 +181,7 @@ function add(): void {
       <EditForm
         v-if="draft && desk.zone"
         :editing="editing"
+        :is-busy="isBusy"
         :people="names"
         :zone="desk.zone"
         :now="now"
@@ -246,6 +252,16 @@ function add(): void {
           <button type="button" class="btn btn-quiet btn-sm" @click="add">Add a stretch</button>
         </div>
       </section>
+      <PresenceSection
+        v-if="desk.zone"
+        :editing="presence"
+        :is-busy="isBusy"
+        :may-edit="mayEdit"
+        :told="told"
+        :zone="desk.zone"
+        :guess="planned ?? { from: scale.at(0.1), to: scale.at(0.7) }"
+        :now="now"
+      />
     </template>
   </DeskFrame>
 </template>
@@ -271,9 +287,6 @@ function add(): void {
   margin: 0;
   padding: 6px 16px;
   background: var(--band);
-}
-.done {
-  background: var(--action-tint);
 }
 .row {
   display: grid;

@@ -1,6 +1,7 @@
 import { formatInstant, toInstant } from '@wergon/core/time';
 import { CallFailed, bodies, server } from '../../desk/fakeServer.fixture.ts';
 import type { TapeBlock } from './usePersonDay.ts';
+import { useMade } from '../useMade.ts';
 import { useTapeEdit } from './useTapeEdit.ts';
 
 jest.mock('@tanstack/vue-query', () => jest.requireActual('../../desk/fakeServer.fixture.ts'));
@@ -30,7 +31,8 @@ beforeEach(() => {
 });
 
 test('a block that is only taken hold of is no edit yet', () => {
-  const editing = useTapeEdit();
+  const acts = useMade();
+  const editing = useTapeEdit(acts);
   editing.take('ada', block());
   expect(editing.body.value?.becomes).toEqual([editing.body.value?.block]);
   expect(editing.isChanged.value).toBe(false);
@@ -45,13 +47,15 @@ test.each<[stint: Partial<TapeBlock['stint']>, to: string | null, why: string]>(
     'what the rule cut ended there, as far as the tape goes',
   ],
 ])('of a stint with %j the block is sent with its end at %s: %s', (stint, to) => {
-  const editing = useTapeEdit();
+  const acts = useMade();
+  const editing = useTapeEdit(acts);
   editing.take('ada', block(stint));
   expect(editing.body.value?.block?.to).toBe(to);
 });
 
 test('a drawn edge, another kind of work and a new stretch are edits; what is still on nothing is not sent', () => {
-  const editing = useTapeEdit();
+  const acts = useMade();
+  const editing = useTapeEdit(acts);
   editing.take('ada', block());
   const [piece] = editing.draft.value?.becomes ?? [];
   if (piece) piece.to = at(3);
@@ -68,7 +72,8 @@ test('a drawn edge, another kind of work and a new stretch are edits; what is st
 });
 
 test('a split falls on a whole minute, and its second half waits for what was done', () => {
-  const editing = useTapeEdit();
+  const acts = useMade();
+  const editing = useTapeEdit(acts);
   editing.take('ada', { ...block(), to: at(1.505) });
   editing.split(0, at(9));
   const [first, second] = editing.draft.value?.becomes ?? [];
@@ -83,7 +88,8 @@ test('a split falls on a whole minute, and its second half waits for what was do
 });
 
 test('what was recorded can be taken back, the last first', async () => {
-  const editing = useTapeEdit();
+  const acts = useMade();
+  const editing = useTapeEdit(acts);
   for (const entry of ['e1', 'e2']) {
     server.answer = () => ({ entries: [entry] });
     editing.take('ada', block());
@@ -91,14 +97,15 @@ test('what was recorded can be taken back, the last first', async () => {
     await editing.confirm(`taken out ${entry}`);
   }
   expect(editing.draft.value).toBeNull();
-  expect(editing.made.value.map(({ words }) => words)).toEqual(['taken out e1', 'taken out e2']);
-  await editing.undo();
+  expect(acts.made.value.map(({ words }) => words)).toEqual(['taken out e1', 'taken out e2']);
+  await acts.undo();
   expect(bodies().at(-1)).toEqual(['undoAnswer', { entries: ['e2'] }]);
-  expect(editing.made.value.map(({ words }) => words)).toEqual(['taken out e1']);
+  expect(acts.made.value.map(({ words }) => words)).toEqual(['taken out e1']);
 });
 
 test('a refusal stays with what was drawn, in words, and names its field', async () => {
-  const editing = useTapeEdit();
+  const acts = useMade();
+  const editing = useTapeEdit(acts);
   server.answer = () => {
     const errors = [{ field: 'becomes[0].to', message: 'there is something from 8:00 to 9:00' }];
     throw new CallFailed({ title: 'This would overlap', errors });
@@ -106,14 +113,15 @@ test('a refusal stays with what was drawn, in words, and names its field', async
   editing.take('ada', block());
   editing.drop(0);
   await editing.confirm('taken out');
-  expect(editing.problem.value).toBe('This would overlap: there is something from 8:00 to 9:00');
-  expect(editing.field.value).toBe('becomes[0].to');
+  expect(acts.problem.value).toBe('This would overlap: there is something from 8:00 to 9:00');
+  expect(Object.keys(acts.errors.value)).toEqual(['becomes[0].to']);
   expect(editing.draft.value).not.toBeNull();
-  expect(editing.made.value).toEqual([]);
+  expect(acts.made.value).toEqual([]);
 });
 
 test('a second press while the first is on its way sends nothing', async () => {
-  const editing = useTapeEdit();
+  const acts = useMade();
+  const editing = useTapeEdit(acts);
   editing.take('ada', block());
   editing.drop(0);
   const first = editing.confirm('taken out');

@@ -1,10 +1,10 @@
-import { useQueryClient } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { TapeEditJson } from '@wergon/contract/reconcile';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
-import { CallFailed, callRoute, wordsOf } from '../../desk/callRoute.ts';
+import { callRoute } from '../../desk/callRoute.ts';
+import type { Made } from '../useMade.ts';
 import type { TapeBlock } from './usePersonDay.ts';
 
 /** A stretch as it is being drawn; it goes on where `to` is `null`. */
@@ -21,15 +21,9 @@ type Draft = { block: DraftPiece | null; becomes: DraftPiece[]; reason: string }
 export const changes = ({ block, becomes }: TapeEditJson): boolean =>
   JSON.stringify(becomes) !== JSON.stringify(block ? [block] : []);
 
-/** An edit of the tape while it is drawn: what is taken hold of, what it becomes, and what the server says to it. */
-export function useTapeEdit() {
-  const queries = useQueryClient();
+/** An edit of the tape while it is drawn: what is taken hold of, and what it becomes. */
+export function useTapeEdit(acts: Made) {
   const draft = ref<Draft | null>(null);
-  const isBusy = ref(false);
-  const problem = ref('');
-  const field = ref('');
-  /** What was recorded on this page, with what takes it back. */
-  const made = ref<{ readonly words: string; readonly entries: string[] }[]>([]);
 
   const write = ({ technician, from, to, running }: DraftPiece) => ({
     technician,
@@ -50,40 +44,15 @@ export function useTapeEdit() {
   });
   const isChanged = computed(() => body.value !== undefined && changes(body.value));
 
-  function say(error: unknown): void {
-    const told = error instanceof CallFailed ? error.problem : null;
-    problem.value = told
-      ? [told.title, ...(told.errors ?? []).map(({ message }) => message)].join(': ')
-      : wordsOf(error);
-    field.value = told?.errors?.[0]?.field ?? '';
-  }
   function clear(): void {
     draft.value = null;
-    problem.value = '';
-    field.value = '';
-  }
-  async function run(work: () => Promise<void>): Promise<void> {
-    if (isBusy.value) return;
-    isBusy.value = true;
-    problem.value = '';
-    try {
-      await work();
-    } catch (error) {
-      say(error);
-    } finally {
-      isBusy.value = false;
-      await queries.invalidateQueries();
-    }
+    acts.clearProblem();
   }
 
   return {
     draft,
     body,
     isChanged,
-    isBusy,
-    problem,
-    field,
-    made,
     clear,
     take(technician: string, { stint, from, to }: TapeBlock): void {
       clear();
@@ -116,20 +85,10 @@ export function useTapeEdit() {
     drop(place: number): void {
       draft.value?.becomes.splice(place, 1);
     },
-    confirm: (words: string) =>
-      run(async () => {
-        if (!body.value) return;
-        const { entries } = await callRoute('editTape', { body: body.value });
-        made.value = [...made.value, { words, entries }];
-        clear();
-      }),
-    undo: () =>
-      run(async () => {
-        const last = made.value.at(-1);
-        if (!last) return;
-        await callRoute('undoAnswer', { body: { entries: last.entries } });
-        made.value = made.value.slice(0, -1);
-      }),
+    confirm: async (words: string) => {
+      const edit = body.value;
+      if (edit && (await acts.make(words, () => callRoute('editTape', { body: edit })))) clear();
+    },
   };
 }
 export type TapeEditing = ReturnType<typeof useTapeEdit>;

@@ -1,0 +1,15 @@
+import type { Strands } from '../ledger/index.ts';
+import type { LocalDay, Span } from '../time/index.ts';
+import type { TapeGround } from './tapeEdit.ts';
+
+/** Whether a second of a span lies on a closed day: its own, or that of the shift in which it lies. */
+export function isClosed(
+  { from, to }: Span,
+  { closedUntil, facts }: TapeGround,
+  strands: Strands | undefined,
+): boolean {
+  if (closedUntil === null) return false;
+  const shift = strands?.shifts.find((each) => each.from < to && from < each.to);
+  const day = facts.zone.dayAt(from);
+  return (shift ? (Math.min(day, facts.zone.dayAt(shift.from)) as LocalDay) : day) <= closedUntil;
+}

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import type { Made } from './useMade.ts';
+
+/** What was just recorded, and its undoing; or why it was not. */
+defineProps<{ acts: Pick<Made, 'made' | 'problem' | 'isBusy' | 'undo'> }>();
+</script>
+
+<template>
+  <p v-if="acts.problem.value" class="told attention" role="alert">{{ acts.problem.value }}</p>
+  <p v-else-if="acts.made.value.length > 0" class="told" role="status">
+    {{ acts.made.value.at(-1)?.words }}, done.
+    <button type="button" class="btn btn-quiet btn-sm" :disabled="acts.isBusy.value" @click="acts.undo()">
+      Undo
+    </button>
+  </p>
+</template>
+
+<style scoped>
+.told {
+  margin: 0;
+  padding: 6px 16px;
+  background: var(--action-tint);
+}
+.attention {
+  background: var(--attention-tint);
+}
+</style>
