@@ -124,6 +124,36 @@ test.describe('a day is made true', () => {
     await asItWas();
   });
 
+  test('a shift end is moved by typing it, what runs goes with it, and a break that was forgotten is added', async ({
+    page,
+  }) => {
+    await shop.openDesk(page, `/reconcile/day/${ada}/${dayAgo(1)}`);
+    const row = (name: string) => page.getByRole('row').filter({ hasText: name });
+    await page.getByRole('button', { name: 'Change the shift from 7:00' }).click();
+    await page.getByRole('textbox', { name: 'Out' }).fill('15:30');
+    await page.getByRole('textbox', { name: 'Why' }).fill('told by phone');
+    await expect(page.getByText('2:00 over becomes 2:30 over')).toBeVisible();
+    await page.getByRole('button', { name: 'Put it right' }).click();
+    const done = page.getByRole('status').filter({ hasText: 'done.' });
+    await expect(done).toContainText('shift from 7:00');
+    await expect(page.getByRole('button', { name: /^5001 Winding, 11:00 to 15:30/ })).toBeVisible();
+    await done.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('button', { name: /^5001 Winding, 11:00 to 15:00/ })).toBeVisible();
+
+    await page.getByRole('button', { name: 'Add a break' }).click();
+    await page.getByRole('textbox', { name: 'Break from' }).fill('12:00');
+    await page.getByRole('textbox', { name: 'Break until' }).fill('12:30');
+    await page.getByRole('button', { name: 'Put it right' }).click();
+    await expect(row('break')).toContainText('12:00');
+    await expect(page.getByRole('button', { name: /^5001 Winding, 12:30 to 15:00/ })).toBeVisible();
+
+    await page.getByRole('button', { name: 'Add a shift' }).click();
+    await page.getByRole('textbox', { name: 'In' }).fill('14:00');
+    await page.getByRole('textbox', { name: 'Out' }).fill('16:00');
+    await expect(page.getByRole('alert')).toContainText('over another shift or break');
+    await expect(page.getByRole('button', { name: 'Put it right' })).toBeDisabled();
+  });
+
   test('hours of one job are written down for many people and seen in each week', async ({ page }) => {
     await shop.openDesk(page, '/reconcile/job');
     await page.getByRole('combobox', { name: 'Task or activity' }).fill('5001 winding');

@@ -14,6 +14,10 @@ watch(at, (now) => {
   text.value = sayClock(props.zone, now);
   isWrong.value = false;
 });
+/** A time that can be no other is taken as it is typed; `705` is, once the field is left. */
+function readWhileTyped(): void {
+  if (/^\d{1,2}[:.]\d{2}$/.test(text.value.trim())) read();
+}
 function read(): void {
   const seconds = parseClock(text.value);
   isWrong.value = seconds === undefined;
@@ -33,6 +37,7 @@ function read(): void {
     :aria-label="label"
     :aria-invalid="isWrong"
     placeholder="7:05"
+    @input="readWhileTyped"
     @change="read"
     @blur="read"
   />

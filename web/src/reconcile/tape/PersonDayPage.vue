@@ -194,6 +194,16 @@ function add(): void {
           <ScanHistory v-if="opened.stint.closed" :scan="opened.stint.closed" />
         </ol>
       </section>
+      <PresenceSection
+        v-if="desk.zone"
+        :editing="presence"
+        :is-busy="isBusy"
+        :may-edit="mayEdit"
+        :told="told"
+        :zone="desk.zone"
+        :guess="planned ?? { from: scale.at(0.1), to: scale.at(0.7) }"
+        :now="now"
+      />
       <section>
         <h2>Starts and stops</h2>
         <table class="across">
@@ -252,16 +262,6 @@ function add(): void {
           <button type="button" class="btn btn-quiet btn-sm" @click="add">Add a stretch</button>
         </div>
       </section>
-      <PresenceSection
-        v-if="desk.zone"
-        :editing="presence"
-        :is-busy="isBusy"
-        :may-edit="mayEdit"
-        :told="told"
-        :zone="desk.zone"
-        :guess="planned ?? { from: scale.at(0.1), to: scale.at(0.7) }"
-        :now="now"
-      />
     </template>
   </DeskFrame>
 </template>
