@@ -16,11 +16,14 @@ export async function recordAt(
   { kind, id }: Author,
   entries: readonly Record<string, unknown>[],
   deviceAt: Instant,
-  isRefused = false,
+  {
+    isRefused = false,
+    isByBadge = false,
+  }: { readonly isRefused?: boolean; readonly isByBadge?: boolean } = {},
 ): Promise<void> {
   const lines = entries.map((entry) => ({
     source: kind === 'desk' ? 'desk' : 'scan',
-    via: [],
+    via: isByBadge ? [`badge-${String(entry['technician'])}`] : [],
     action: String(entry['id']),
     deviceAt: formatInstant(deviceAt),
     clockOffset: 0,

@@ -11,6 +11,8 @@ type Oddity = {
   /** Minutes of the day before the demo opens. */
   readonly minute: number;
   readonly station: string;
+  /** Whether badges were read for it. */
+  readonly isByBadge?: boolean;
   readonly entries: (at: Instant, targets: Targets) => readonly Record<string, unknown>[];
 };
 type Targets = { readonly onHold: string; readonly finished: string };
@@ -81,6 +83,19 @@ const ODDITIES: readonly Oddity[] = [
       scan('odd-evening-out', 'shift-out', at + 38 * MINUTE, 't3'),
     ],
   },
+  // The guest carries the badge of somebody who begins next week, and reads both each time.
+  {
+    minute: 722,
+    station: 'Assembly',
+    isByBadge: true,
+    entries: (at) =>
+      ['shown the press', 'shown the hoist', 'shown the oven', 'shown the stores', 'shown the lift'].flatMap(
+        (text, i) =>
+          ['t28', 't27'].map((who, j) =>
+            scan(`odd-pair-${i}-${who}`, 'note', at + i * 7 * MINUTE + j, who, { targets: [], text }),
+          ),
+      ),
+  },
   // A station whose clock runs five minutes ahead.
   {
     minute: 745,
@@ -109,7 +124,7 @@ const ODDITIES: readonly Oddity[] = [
 /** Every kind of loose end that the ten weeks do not have by themselves. */
 export async function planOddities(context: Context, opensAt: Instant, zone: Zone): Promise<DeskMoment[]> {
   const yesterday = zone.startOf((zone.dayAt(opensAt) - 1) as LocalDay);
-  return ODDITIES.flatMap(({ minute, station, entries }) => {
+  return ODDITIES.flatMap(({ minute, station, isByBadge = false, entries }) => {
     const at = toInstant(yesterday + minute * MINUTE);
     const count = entries(at, { onHold: '', finished: '' }).length;
     return Array.from({ length: count }, (_, i) => {
@@ -119,7 +134,7 @@ export async function planOddities(context: Context, opensAt: Instant, zone: Zon
       const recordedAt = toInstant(count > 1 ? own : at);
       return {
         at: recordedAt,
-        run: async () => recordAt(context, stationAs(station), [await made()], recordedAt),
+        run: async () => recordAt(context, stationAs(station), [await made()], recordedAt, { isByBadge }),
       };
     });
   });
@@ -171,5 +186,7 @@ export async function proposeEnd(context: Context, opensAt: Instant): Promise<vo
     at,
   );
   // What can never be recorded is kept whole: an entry for somebody whom this shop does not know.
-  await recordAt(context, stationAs('Gate'), [scan('odd-nobody', 'shift-in', at, 't404')], at, true);
+  await recordAt(context, stationAs('Gate'), [scan('odd-nobody', 'shift-in', at, 't404')], at, {
+    isRefused: true,
+  });
 }
