@@ -1,3 +1,4 @@
+import { once } from 'node:events';
 import { mkdtempSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -27,6 +28,7 @@ afterAll(() => context.database.close());
 
 test('the sample shop shows every kind of loose end, and gaps outside the planned time', async () => {
   const server = createApp(context, '/nowhere').listen(0, '127.0.0.1');
+  await once(server, 'listening');
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const { userName, password } = DEMO_USERS[0];
   const signedIn = await fetch(`${url}/api/sign-in`, {
