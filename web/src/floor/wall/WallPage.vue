@@ -160,7 +160,7 @@ ul {
 li {
   display: grid;
   flex: 0 1 9.4vh;
-  grid-template-columns: 24vw minmax(0, 1fr) 18vw 17vw;
+  grid-template-columns: 24vw minmax(0, 1fr) 17vw 19vw;
   gap: 1.4vw;
   align-items: center;
   min-height: 0;
