@@ -11,6 +11,7 @@ import { sayClock } from '../../desk/dates.ts';
 import EffectView from '../EffectView.vue';
 import TargetPicker from '../TargetPicker.vue';
 import ClockField from './ClockField.vue';
+import ConfirmActs from './ConfirmActs.vue';
 import type { TapeBlock } from './usePersonDay.ts';
 import { changes } from './useTapeEdit.ts';
 import type { DraftPiece, TapeEditing } from './useTapeEdit.ts';
@@ -157,23 +158,11 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
       <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
       <p v-else-if="effect.isFetching.value" class="quiet">Looking what it would do…</p>
     </div>
-    <div class="acts">
-      <input
-        v-model="draft.reason"
-        class="form-control form-control-sm"
-        aria-label="Why"
-        placeholder="why, if it is worth a word"
-        maxlength="200"
-      />
-      <button
-        type="submit"
-        class="btn btn-primary btn-sm"
-        :disabled="isBusy || !editing.isChanged.value || refusal !== '' || conflict !== undefined"
-      >
-        Put it right
-      </button>
-      <button type="button" class="btn btn-quiet btn-sm" @click="editing.clear()">Leave it as it is</button>
-    </div>
+    <ConfirmActs
+      v-model="draft.reason"
+      :cannot="isBusy || !editing.isChanged.value || refusal !== '' || conflict !== undefined"
+      @leave="editing.clear()"
+    />
   </form>
 </template>
 
@@ -209,14 +198,6 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
 }
 .effect {
   max-width: 1100px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.acts input {
-  flex: 0 1 300px;
 }
 p {
   margin: 4px 0;

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { readDay, readInstant } from '@wergon/contract/floor';
+import { readInstant } from '@wergon/contract/floor';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay, Span } from '@wergon/core/time';
 import { callRoute } from '../../desk/callRoute.ts';
@@ -19,6 +19,7 @@ import MadeLine from '../MadeLine.vue';
 import { useMade } from '../useMade.ts';
 import EditForm from './EditForm.vue';
 import PresenceSection from './PresenceSection.vue';
+import StintSection from './StintSection.vue';
 import { usePresenceEdit } from './usePresenceEdit.ts';
 import { usePersonDay } from './usePersonDay.ts';
 import type { TapeBlock } from './usePersonDay.ts';
@@ -61,6 +62,15 @@ const planned = computed((): Span | null =>
 );
 const isToday = computed(() => dayNumber.value === today.value);
 const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
+const outWords = computed(() => {
+  const last = told.value?.shifts.at(-1);
+  if (!last) return '';
+  return last.isOpen
+    ? 'still in'
+    : last.isTorn
+      ? 'and nobody signed out'
+      : `out ${clock(readInstant(last.to))}`;
+});
 /** The block whose history is open. */
 const opened = computed(() => blocks.value.find(({ from }) => from === draft.value?.block?.from));
 
@@ -145,10 +155,7 @@ function add(): void {
       <MadeLine :acts="acts" />
       <div class="row">
         <p class="name">
-          <template v-if="shifts.length > 0"
-            >in {{ clock(shifts[0]!.from) }},
-            {{ told.shifts.at(-1)?.isOpen ? 'still in' : `out ${clock(shifts.at(-1)!.to)}` }}</template
-          >
+          <template v-if="shifts.length > 0">in {{ clock(shifts[0]!.from) }}, {{ outWords }}</template>
           <template v-else>not signed in</template>
         </p>
         <EditableTape
@@ -187,7 +194,7 @@ function add(): void {
         :now="now"
         :blocks="blocks"
       />
-      <section v-if="opened" class="history">
+      <section v-if="opened" class="day-part history">
         <h2>How this block came to be</h2>
         <ol>
           <ScanHistory :scan="opened.stint.opened" />
@@ -204,64 +211,16 @@ function add(): void {
         :guess="planned ?? { from: scale.at(0.1), to: scale.at(0.7) }"
         :now="now"
       />
-      <section>
-        <h2>Starts and stops</h2>
-        <table class="across">
-          <thead>
-            <tr>
-              <th scope="col">From</th>
-              <th scope="col">To</th>
-              <th scope="col" class="number">Length</th>
-              <th scope="col">Work</th>
-              <th scope="col">Kind</th>
-              <td></td>
-            </tr>
-          </thead>
-          <tbody>
-            <tr
-              v-for="block in blocks"
-              :key="block.key"
-              :class="{ taken: draft?.block?.from === block.from }"
-            >
-              <td class="figure">{{ clock(block.from) }}</td>
-              <td class="figure" :class="{ attention: block.stint.isTorn }">
-                {{ block.stint.isTorn ? 'no stop' : block.stint.isOpen ? 'now' : clock(block.to) }}
-              </td>
-              <td class="figure number">{{ desk.hours(block.to - block.from) }}</td>
-              <td>{{ block.stint.running.map(({ title }) => title).join(' and ') }}</td>
-              <td>{{ block.stint.running[0]?.workType }}</td>
-              <td class="acts-cell">
-                <button
-                  v-if="mayEdit"
-                  type="button"
-                  class="btn btn-quiet btn-sm"
-                  :aria-label="`Change ${block.stint.running[0]?.title ?? ''} from ${clock(block.from)}`"
-                  @click="take(block)"
-                >
-                  Change
-                </button>
-              </td>
-            </tr>
-            <tr v-for="each in told.hours" :key="each.id">
-              <td colspan="2" class="quiet">written down</td>
-              <td class="figure number">{{ desk.hours(each.seconds) }}</td>
-              <td>{{ each.title }}</td>
-              <td>{{ each.workType }}</td>
-              <td class="acts-cell">
-                <RouterLink :to="{ name: 'week', params: { technician, day } }" class="btn btn-quiet btn-sm"
-                  >In the week</RouterLink
-                >
-              </td>
-            </tr>
-          </tbody>
-        </table>
-        <p v-if="blocks.length === 0 && told.hours.length === 0" class="quiet none">
-          Nothing is recorded of {{ told.name }} on {{ sayDay(readDay(told.day)) }}.
-        </p>
-        <div v-if="mayEdit" class="acts">
-          <button type="button" class="btn btn-quiet btn-sm" @click="add">Add a stretch</button>
-        </div>
-      </section>
+      <StintSection
+        v-if="desk.zone"
+        :blocks="blocks"
+        :taken="draft?.block?.from ?? null"
+        :told="told"
+        :may-edit="mayEdit"
+        :zone="desk.zone"
+        @take="take"
+        @add="add"
+      />
     </template>
   </DeskFrame>
 </template>
@@ -312,29 +271,6 @@ function add(): void {
   border-left: 1px solid var(--line);
   color: var(--ink-2);
   font-size: 13px;
-}
-section {
-  padding: 4px 16px 12px;
-}
-h2 {
-  margin: 10px 0 4px;
-  font-size: 15px;
-  font-weight: 700;
-}
-table {
-  max-width: 900px;
-}
-.taken {
-  background: var(--action-tint);
-}
-.acts-cell {
-  text-align: right;
-}
-.acts {
-  padding: 8px 0;
-}
-.none {
-  margin: 8px 0;
 }
 .history ol {
   margin: 0;

@@ -9,6 +9,7 @@ import { callRoute, sayRefusal } from '../../desk/callRoute.ts';
 import { sayClock } from '../../desk/dates.ts';
 import EffectView from '../EffectView.vue';
 import ClockField from './ClockField.vue';
+import ConfirmActs from './ConfirmActs.vue';
 import type { PresenceEditing } from './usePresenceEdit.ts';
 
 /** What a shift or a break becomes, in fields, and what that would do. */
@@ -74,23 +75,11 @@ function setEnd(isOpen: boolean): void {
       <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
       <p v-else class="quiet">Looking what it would do…</p>
     </div>
-    <div class="acts">
-      <input
-        v-model="draft.reason"
-        class="form-control form-control-sm"
-        aria-label="Why"
-        placeholder="why, if it is worth a word"
-        maxlength="200"
-      />
-      <button
-        type="submit"
-        class="btn btn-primary btn-sm"
-        :disabled="isBusy || !editing.body.value || refusal !== ''"
-      >
-        Put it right
-      </button>
-      <button type="button" class="btn btn-quiet btn-sm" @click="editing.clear()">Leave it as it is</button>
-    </div>
+    <ConfirmActs
+      v-model="draft.reason"
+      :cannot="isBusy || !editing.body.value || refusal !== ''"
+      @leave="editing.clear()"
+    />
   </form>
 </template>
 
@@ -101,8 +90,7 @@ function setEnd(isOpen: boolean): void {
   padding: 10px 12px 12px;
   background: var(--action-tint);
 }
-.fields,
-.acts {
+.fields {
   display: flex;
   flex-wrap: wrap;
   gap: 8px 10px;
@@ -116,12 +104,6 @@ label > span {
 }
 .check {
   padding-bottom: 4px;
-}
-.acts {
-  margin: 0;
-}
-.acts input {
-  flex: 0 1 300px;
 }
 p {
   margin: 4px 0;

@@ -51,7 +51,7 @@ function addBreak(): void {
 </script>
 
 <template>
-  <section>
+  <section class="day-part">
     <h2>In, out and breaks</h2>
     <table class="across">
       <tbody>
@@ -84,29 +84,7 @@ function addBreak(): void {
 </template>
 
 <style scoped>
-section {
-  padding: 4px 16px 12px;
-}
-h2 {
-  margin: 10px 0 4px;
-  font-size: 15px;
-  font-weight: 700;
-}
-table {
-  max-width: 900px;
-}
 th {
   font-weight: 400;
-}
-.taken {
-  background: var(--action-tint);
-}
-.acts-cell {
-  text-align: right;
-}
-.acts {
-  display: flex;
-  gap: 8px;
-  padding: 8px 0;
 }
 </style>

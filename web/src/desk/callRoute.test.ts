@@ -1,0 +1,76 @@
+import { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './callRoute.ts';
+
+const asked: { url: string; init: RequestInit | undefined }[] = [];
+let respond: () => Response;
+beforeEach(() => {
+  asked.length = 0;
+  respond = () => new Response('null', { status: 200 });
+  globalThis.fetch = (input, init) => {
+    // The pages call with text alone.
+    asked.push({ url: input as string, init });
+    return Promise.resolve().then(() => respond());
+  };
+});
+const refuse = (status: number, problem: unknown) => () => new Response(JSON.stringify(problem), { status });
+const failure = async () => callRoute('rail').catch((error: unknown) => error);
+
+test('a route is called by its method and path, with what stands in it made safe', async () => {
+  await callRoute('dropDraft', { params: { draft: 'a/b ?' }, body: null as never });
+  await callRoute('week', { query: { technician: 't 1', day: '2026-03-02' } });
+  expect(asked.map(({ url, init }) => `${init?.method ?? ''} ${url}`)).toEqual([
+    'POST /api/reconcile/drafts/a%2Fb%20%3F/drop',
+    'GET /api/reconcile/week?technician=t+1&day=2026-03-02',
+  ]);
+});
+
+test('the clock of the server is measured at every answer that tells it', async () => {
+  respond = () => new Response('null', { headers: { 'wergon-now': String(Date.now() + 60_000) } });
+  await callRoute('rail');
+  expect(Math.abs(clockOffsetMs.value - 60_000)).toBeLessThan(5_000);
+  const before = clockOffsetMs.value;
+  respond = () => new Response('null');
+  await callRoute('rail');
+  expect(clockOffsetMs.value).toBe(before);
+});
+
+test.each<[told: () => Response, words: string, sentence: string, why: string]>([
+  [
+    refuse(409, { type: 'urn:wergon:reconcile.changed', title: 'This has changed meanwhile' }),
+    'This has changed meanwhile',
+    'This has changed meanwhile',
+    'a “no” in its own words',
+  ],
+  [
+    refuse(422, {
+      type: 'urn:wergon:input.invalid',
+      title: 'Something is not right',
+      errors: [{ field: 'rows[0].day', message: 'lies in the future' }],
+    }),
+    'rows[0].day: lies in the future',
+    'Something is not right: lies in the future',
+    'with the field at fault',
+  ],
+  [
+    () => {
+      throw new TypeError('fetch failed');
+    },
+    'The server does not answer',
+    'The server does not answer',
+    'no answer at all',
+  ],
+  [
+    () => new Response('<html>', { status: 502 }),
+    'The server does not answer',
+    'The server does not answer',
+    'an answer of something in between',
+  ],
+])('%#: a failed call is said as “%s”', async (told, words, sentence) => {
+  respond = told;
+  const error = await failure();
+  expect(error).toBeInstanceOf(CallFailed);
+  expect([wordsOf(error), sayRefusal(error)]).toEqual([words, sentence]);
+});
+
+test('what is no “no” of the server is called a fault of the page', () => {
+  expect(wordsOf(new Error('undefined is not a function'))).toBe('Something went wrong on this page.');
+});
