@@ -47,7 +47,7 @@ export function mountStory(mount: Mount, { database, facts }: Context): void {
         known,
         query.day === undefined ? loadLinesOf(sql, [...targets]) : loadLinesOn(sql, query.day),
       ),
-      ...entryEvents(sql, known, query.day).filter(({ targets: own }) => isAbout(own)),
+      ...entryEvents(sql, known, query.day, order && targets),
       ...floorEvents(sql, known, query.day).filter(({ targets: own }) => isAbout(own)),
     ]);
     const orderEvents = changes.map(({ at, by, changes: fields }): Event => ({
@@ -118,11 +118,23 @@ function laborEvents(facts: ShopFacts, lines: readonly LaborLine[]): Event[] {
 
 type About = Event & { readonly targets: readonly (TargetId | null | undefined)[] };
 
-function entryEvents(sql: Sql, facts: ShopFacts, day: LocalDay | undefined): About[] {
+/** What was noted, reported and finished: on one day, or of some tasks. The database looks which entries name them, so
+ *  that of a long history only those are read. */
+function entryEvents(
+  sql: Sql,
+  facts: ShopFacts,
+  day: LocalDay | undefined,
+  tasks: ReadonlySet<TargetId> | undefined,
+): About[] {
+  const which =
+    tasks === undefined
+      ? '"day" = ?'
+      : `exists (select 1 from json_each("body", '$.targets') named
+           where named."value" in (select "value" from json_each(?)))`;
   const rows = sql.all<{ body: string }>(
-    `select "body" from "effective_entry" where "type" in ('note', 'count', 'task-done', 'task-reopen')
-     and (? is null or "day" = ?)`,
-    [day ?? null, day ?? null],
+    `select "body" from "effective_entry"
+     where "type" in ('note', 'count', 'task-done', 'task-reopen') and ${which}`,
+    [tasks === undefined ? (day ?? 0) : JSON.stringify([...tasks])],
   );
   const kinds = { note: 'note', count: 'pieces', 'task-done': 'done', 'task-reopen': 'reopened' } as const;
   return rows.map(({ body }) => {
