@@ -341,7 +341,10 @@ test.describe('a day is made true', () => {
       entries: [line('work-start', bo, new Date(Date.now() - 600_000).toISOString(), [winding()])],
     });
     await shop.openDesk(page, '/floor');
-    await page.goto(`${shop.server.url}/wall?by=jobs`);
+    await page.getByRole('button', { name: 'Wall' }).click();
+    await page.getByLabel('On the wall').selectOption('jobs');
+    await page.getByRole('link', { name: 'Open the wall' }).click();
+    await expect(page).toHaveURL(/\/wall\?by=jobs$/);
     await expect(page.getByRole('list', { name: 'Jobs' })).toContainText('5001Winding, Stock Bo Moe');
     await page.goto(`${shop.server.url}/wall?by=people&division=nothing`);
     await expect(page.getByText('Nobody is on work of nothing.')).toBeVisible();

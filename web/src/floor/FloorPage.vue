@@ -9,21 +9,20 @@ import type { Instant } from '@wergon/core/time';
 import { sayDay } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
-import { useDesk } from '../desk/useDesk.ts';
 import BlockScans from './BlockScans.vue';
 import DayRuler from './DayRuler.vue';
 import FloorCounts from './FloorCounts.vue';
-import { SHOWN, isDrawn, isShown, rowsOf, wordsIn } from './floorRows.ts';
+import { isDrawn, isShown, rowsOf, wordsIn } from './floorRows.ts';
 import type { FloorRow, Grouping, Opened, Shown, WorkBlock } from './floorRows.ts';
 import LatestLine from './LatestLine.vue';
 import RequestLines from './RequestLines.vue';
 import { tintsOf } from './jobLook.ts';
+import FloorFilters from './FloorFilters.vue';
 import TapeLane from './TapeLane.vue';
 import { createTapeScale } from './tapeScale.ts';
 import { useElementWidth } from './useElementWidth.ts';
 import { useFloor } from './useFloor.ts';
 
-const desk = useDesk();
 const floor = useFloor();
 const { board, lanes, counts, accounted, day, askedDay, now, isToday, query } = floor;
 const search = ref('');
@@ -169,31 +168,14 @@ const tints = computed(() =>
       />
       <RequestLines v-if="isToday" />
       <LatestLine v-if="isToday" />
-      <div class="filters">
-        <label v-if="isToday"
-          >Show
-          <select v-model="shown" class="form-select form-select-sm">
-            <option v-for="each in SHOWN" :key="each" :value="each">{{ each }}</option>
-          </select></label
-        >
-        <label
-          >grouped by
-          <select v-model="grouping" class="form-select form-select-sm">
-            <option value="department">department</option>
-            <option value="crew">crew</option>
-          </select></label
-        >
-        <span v-if="isFiltered" class="filtered" role="status"
-          >{{ listed.length }} of {{ present.length }} people<template v-if="search">
-            match “{{ search }}”</template
-          >. <button type="button" class="btn btn-quiet btn-sm" @click="showAll">Show all</button></span
-        >
-        <span class="ways">
-          <RouterLink :to="{ name: 'floor-days' }">People by day</RouterLink>
-          <RouterLink v-if="desk.may('work.see')" :to="{ name: 'day-story' }">The day’s story</RouterLink>
-          <a href="/wall">Wall</a>
-        </span>
-      </div>
+      <FloorFilters
+        v-model:shown="shown"
+        v-model:grouping="grouping"
+        :is-today="isToday"
+        :filtered="isFiltered ? { shown: listed.length, of: present.length, search } : null"
+        :details="query.data.value?.orderDetails ?? []"
+        @show-all="showAll"
+      />
       <div
         ref="list"
         class="tape"
@@ -269,33 +251,6 @@ const tints = computed(() =>
 .empty {
   margin: 0;
   padding: 10px 16px;
-}
-.filters {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 20px;
-  align-items: center;
-  padding: 5px 16px;
-  border-bottom: 1px solid var(--line);
-  color: var(--ink-2);
-  font-size: 14px;
-  label {
-    display: flex;
-    gap: 6px;
-    align-items: center;
-    white-space: nowrap;
-  }
-}
-.filtered {
-  color: var(--ink);
-}
-.ways {
-  display: flex;
-  gap: 18px;
-  margin-left: auto;
-  a {
-    color: var(--ink);
-  }
 }
 .raised {
   z-index: 1;

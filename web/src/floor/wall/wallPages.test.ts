@@ -2,7 +2,7 @@ import type { Board, Lane, Presently } from '@wergon/core/floor';
 import { createZone, dated, toInstant, toSeconds } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
 import { DEFAULT_POLICY } from '@wergon/core/ledger';
-import { isNarrowed, jobsOf, pagesOf, peopleOf, readAsked } from './wallPages.ts';
+import { isNarrowed, jobsOf, pagesOf, peopleOf, readAsked, writeAsked } from './wallPages.ts';
 
 const zone = createZone('Europe/Oslo');
 if (!zone.ok) throw new Error('zone');
@@ -113,4 +113,17 @@ test.each<[search: string, pages: string[], why: string]>([
 
 test('nobody in gives no page at all', () => {
   expect(pagesOf([], [], readAsked(''))).toEqual([]);
+});
+
+test.each([
+  [{ by: '', division: '', jobType: '', rows: 8 }, '/wall', 'what is usual stands in no address'],
+  [{ by: 'jobs', division: '', jobType: '', rows: 5 }, '/wall?by=jobs&rows=5', 'what is not does'],
+  [
+    { by: '', division: 'Motors & pumps', jobType: 'rewind', rows: 8 },
+    '/wall?division=Motors+%26+pumps&jobType=rewind',
+    'whatever the words are',
+  ],
+])('a wall of %j has the address %s, and is read from it again: %s', (asked, address) => {
+  expect(writeAsked(asked)).toBe(address);
+  expect(readAsked(address.slice('/wall'.length))).toEqual(asked);
 });

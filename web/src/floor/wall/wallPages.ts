@@ -45,6 +45,15 @@ export function readAsked(search: string): WallAsked {
   };
 }
 
+/** The address of a wall that shows just that; what is usual stands in no address. */
+export function writeAsked({ by, division, jobType, rows }: WallAsked): string {
+  const address = new URLSearchParams();
+  const parts = { by, division, jobType, rows: rows === USUAL_ROWS ? '' : String(rows) };
+  for (const [name, value] of Object.entries(parts)) if (value !== '') address.set(name, value);
+  const query = address.toString();
+  return query === '' ? '/wall' : `/wall?${query}`;
+}
+
 export const isNarrowed = ({ division, jobType }: WallAsked): boolean => division !== '' || jobType !== '';
 
 /** Everybody who is in, of the division and job type that are asked for; who needs somebody stands first. */

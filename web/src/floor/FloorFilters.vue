@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import type { FloorJson } from '@wergon/contract/floor';
+import { useDesk } from '../desk/useDesk.ts';
+import { SHOWN } from './floorRows.ts';
+import type { Grouping, Shown } from './floorRows.ts';
+import WallWays from './WallWays.vue';
+
+/** Who is shown, how they are grouped, what that hides, and the ways to the other pages of the floor. */
+defineProps<{
+  isToday: boolean;
+  /** How many of how many people are shown, where a filter or a search hides some. */
+  filtered: { readonly shown: number; readonly of: number; readonly search: string } | null;
+  details: FloorJson['orderDetails'];
+}>();
+const shown = defineModel<Shown>('shown', { required: true });
+const grouping = defineModel<Grouping>('grouping', { required: true });
+const emit = defineEmits<{ showAll: [] }>();
+const desk = useDesk();
+/** Whether somebody chooses what a big screen shows. */
+const isWallAsked = ref(false);
+</script>
+
+<template>
+  <div class="filters">
+    <label v-if="isToday"
+      >Show
+      <select v-model="shown" class="form-select form-select-sm">
+        <option v-for="each in SHOWN" :key="each" :value="each">{{ each }}</option>
+      </select></label
+    >
+    <label
+      >grouped by
+      <select v-model="grouping" class="form-select form-select-sm">
+        <option value="department">department</option>
+        <option value="crew">crew</option>
+      </select></label
+    >
+    <span v-if="filtered" class="filtered" role="status"
+      >{{ filtered.shown }} of {{ filtered.of }} people<template v-if="filtered.search">
+        match “{{ filtered.search }}”</template
+      >. <button type="button" class="btn btn-quiet btn-sm" @click="emit('showAll')">Show all</button></span
+    >
+    <span class="ways">
+      <RouterLink :to="{ name: 'floor-days' }">People by day</RouterLink>
+      <RouterLink v-if="desk.may('work.see')" :to="{ name: 'day-story' }">The day’s story</RouterLink>
+      <button type="button" :aria-expanded="isWallAsked" @click="isWallAsked = !isWallAsked">Wall</button>
+    </span>
+  </div>
+  <WallWays v-if="isWallAsked" :details="details" />
+</template>
+
+<style scoped lang="scss">
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+  align-items: center;
+  padding: 5px 16px;
+  border-bottom: 1px solid var(--line);
+  color: var(--ink-2);
+  font-size: 14px;
+  label {
+    display: flex;
+    gap: 6px;
+    align-items: center;
+    white-space: nowrap;
+  }
+}
+.filtered {
+  color: var(--ink);
+}
+.ways {
+  display: flex;
+  gap: 18px;
+  margin-left: auto;
+  a,
+  button {
+    color: var(--ink);
+  }
+  button {
+    padding: 0;
+    background: none;
+    border: 0;
+    text-decoration: underline;
+  }
+}
+</style>
