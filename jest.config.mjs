@@ -10,4 +10,6 @@ export default {
     '^@wergon/(core|contract|server|demo)/([a-z-]+)$': '<rootDir>/$1/src/$2/index.ts',
   },
   testTimeout: 180_000,
+  // Most of them wait for a database; nothing else runs beside them.
+  maxWorkers: '100%',
 };
