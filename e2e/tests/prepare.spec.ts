@@ -4,12 +4,13 @@ import { CALIBRATION_TEXT } from '@wergon/core/scan';
 import { decodePng } from '../../web/src/labels/decode.fixture.ts';
 import { expectNothingSerious } from '../axe.ts';
 import { createServerProcess } from '../server.ts';
-import { PASSWORD, openShop } from '../shop.ts';
+import { PASSWORD, openShop, scanText } from '../shop.ts';
 import type { Shop } from '../shop.ts';
 
-const type = async (page: Page, code: string, end = 'Enter') => {
+/** A card that is read into a field of the desk. */
+const type = async (page: Page, code: string) => {
   await page.keyboard.type(code);
-  await page.keyboard.press(end);
+  await page.keyboard.press('Enter');
 };
 
 /** Sends keys that no US keyboard has, as a scanner set for another layout does. */
@@ -81,7 +82,7 @@ test.describe('preparing the work', () => {
     const station = await context.newPage();
     await shop.openStation(station, 'Bench 1');
     await shop.scan(station, 'ada');
-    await type(station, first);
+    await scanText(station, first);
     await expect(station.getByRole('contentinfo')).toContainText(/Started (Dismantle|Rewind stator), 6001/);
 
     // The order changes: the paper on the bench says so from now on.
@@ -94,7 +95,7 @@ test.describe('preparing the work', () => {
     await station.reload();
     await station.getByText('Scan your badge or a task').waitFor();
     await shop.scan(station, 'bo');
-    await type(station, first);
+    await scanText(station, first);
     await expect(station.getByText('The order has changed since this traveler was printed')).toBeVisible();
     await context.close();
   });
@@ -178,7 +179,7 @@ test.describe('preparing the work', () => {
     await expect(page.getByText('is Bo Moe’s badge')).toBeVisible();
     const station = await context.newPage();
     await shop.openStation(station, 'Bench 2');
-    await type(station, '04A3B21F');
+    await scanText(station, '04A3B21F');
     await expect(station.getByRole('heading', { name: 'Bo Moe' })).toBeVisible();
   });
 
@@ -342,7 +343,7 @@ test('from an empty database to a first scan', async ({ page, context }) => {
   await station.getByLabel('Pairing code').fill(pairing);
   await station.getByRole('button', { name: 'Pair this device' }).click();
   await station.getByText('This station is free').waitFor();
-  for (const code of [badge, task]) await type(station, code);
+  for (const code of [badge, task]) await scanText(station, code);
   await expect(station.getByRole('contentinfo')).toContainText('Started Winding, 1001');
 
   await page.getByRole('link', { name: 'Shop', exact: true }).click();
