@@ -23,10 +23,12 @@ test('the server stops in mid-shift; three scans, the tab closed, the server bac
   const again = await context.newPage();
   await again.goto(`${shop.server.url}/station`);
   await expect(again.getByRole('status')).toHaveText('connected');
-  const { order, tasks } = await shop.desk<{ order: { peopleOn: string[] }; tasks: { lines: unknown[] }[] }>(
-    `/api/work/${shop.order.order.id}`,
-  );
-  expect(order.peopleOn.sort()).toEqual(['Ada Lund', 'Bo Moe']);
+  const readOrder = () =>
+    shop.desk<{ order: { peopleOn: string[] }; tasks: { lines: unknown[] }[] }>(
+      `/api/work/${shop.order.order.id}`,
+    );
+  await expect.poll(async () => (await readOrder()).order.peopleOn.sort()).toEqual(['Ada Lund', 'Bo Moe']);
+  const { tasks } = await readOrder();
   expect(tasks.map(({ lines }) => lines.length)).toEqual([1, 1]);
   const { seq } = await shop.desk<{ seq: number }>('/api/floor');
   expect(seq).toBe(3);

@@ -22,8 +22,9 @@ export function createSending({ onKept, onPeer }: Told) {
   let unwritten: SentEntry[] = [];
   let writing: Promise<void> = Promise.resolve();
 
+  /** What waits is said only once it is kept: whoever reads it may close the page. */
   const count = async () => {
-    waiting.value = (await (await opening).count()) + unwritten.length;
+    waiting.value = await (await opening).count();
   };
 
   async function write(): Promise<void> {
@@ -35,6 +36,7 @@ export function createSending({ onKept, onPeer }: Told) {
     unwritten = unwritten.slice(entries.length);
     if (!isKept) isUnsaved.value = true;
     for (const sent of entries) peers.postMessage(sent);
+    await count();
   }
 
   let draining: Promise<DrainResult> | undefined;
@@ -77,7 +79,6 @@ export function createSending({ onKept, onPeer }: Told) {
     isUnsaved,
     drain,
     keep: (sent: SentEntry): void => {
-      waiting.value += 1;
       unwritten = [...unwritten, sent];
       writing = writing.then(write);
       void writing.then(onKept);
