@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import { NoticeEntity } from '@wergon/server/shop';
+import { NoticeEntity, ResourceEntity } from '@wergon/server/shop';
 import { StationEntity } from '@wergon/server/station';
 import { STATIONS } from './sampleShop.ts';
 
@@ -15,8 +15,11 @@ const NOTICES = [
 /** The shop's stations: one at each work center, one at the gate where people only sign in and out, and one that
  *  nobody uses. */
 export async function enterStations(em: EntityManager, firstDay: LocalDay, opensAt: Instant): Promise<void> {
+  const centers = new Map(
+    (await em.find(ResourceEntity, { kind: 'work-center' })).map(({ id, name }) => [name, id]),
+  );
   const at = Object.entries(STATIONS).flatMap(([workCenter, names]) =>
-    names.map((name) => ({ name, settings: { workCenters: [workCenter], mayOverride: true } })),
+    names.map((name) => ({ name, settings: { workCenters: [centers.get(workCenter) ?? ''], mayOverride: true } })),
   );
   const stations = [
     ...at,

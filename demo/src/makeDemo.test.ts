@@ -67,7 +67,7 @@ test('ten weeks derived from nothing give the rows that were kept, and their cha
   const kept = await dump();
   expect(kept['labor_line']?.length).toBeGreaterThan(3_000);
   expect(kept['pay_period']).toHaveLength(4);
-  await rebuild(context.database, await context.facts.get());
+  await rebuild(context.database, await context.facts.get(), context.clock.now());
   expect(await dump()).toEqual(kept);
   expect(await verifyChain(context.database)).toMatchObject({ broken: undefined });
 });

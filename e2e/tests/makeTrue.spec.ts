@@ -238,6 +238,8 @@ test.describe('a day is made true', () => {
     await shop.desk('/api/shop/settings', {
       ...settings,
       pay: { period: 'weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: true },
+      desk: { signOutMinutes: 60 },
+      backup: { hour: null, keep: 14 },
       reconcile: { answeredGapMinutes: 0 },
     });
     await shop.desk('/api/ledger/entries', {

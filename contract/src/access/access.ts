@@ -95,10 +95,11 @@ export const firstRunSchema = z.strictObject({
   password,
 });
 
-/** Who the user is on the floor, and whose time he puts right and approves: all (`null`), or some departments. */
+/** Who the user is on the floor, and whose time he puts right and approves: all (`null`), or some departments by their
+ *  ids, so that a new name changes nobody's rights. */
 const scope = {
   technician: z.string().max(200).nullable().default(null),
-  departments: z.array(name).max(100).nullable().default(null),
+  departments: z.array(z.string().min(1).max(200)).max(100).nullable().default(null),
 };
 
 export const newUserSchema = z.strictObject({
@@ -116,6 +117,7 @@ export const userFieldsSchema = z.strictObject({
   role: z.enum(ROLES),
   seesRates: z.boolean(),
   ...scope,
+  isOff: z.boolean().default(false),
   password: password.nullable().default(null),
 });
 
@@ -129,8 +131,16 @@ export const usersSchema = z.strictObject({
       seesRates: z.boolean(),
       technician: z.string().nullable(),
       departments: z.array(z.string()).nullable(),
+      isOff: z.boolean(),
+      mustChangePassword: z.boolean(),
     }),
   ),
+});
+
+/** A password of one's own for the one that is known. */
+export const changePasswordSchema = z.strictObject({
+  password: z.string().min(1).max(200),
+  newPassword: password,
 });
 
 /** Who is signed in at the desk, and the shop he is signed in to. */
@@ -138,6 +148,10 @@ export const sessionSchema = z.strictObject({
   name: z.string(),
   role: z.enum(ROLES),
   rights: z.array(z.enum(RIGHTS)),
+  /** Whether he got his password from somebody else and must choose one of his own first. */
+  mustChangePassword: z.boolean(),
+  /** After so many minutes without a touch he is signed out; never on a computer of his own. */
+  signOutMinutes: z.number().nullable(),
   shopName: z.string(),
   zone: z.string(),
   currency: z.string(),
@@ -148,6 +162,7 @@ export type SessionView = z.output<typeof sessionSchema>;
 
 export const startSchema = z.strictObject({
   needsFirstRun: z.boolean(),
+  isWritable: z.boolean(),
   isDemo: z.boolean(),
   now: z.string(),
 });

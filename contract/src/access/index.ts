@@ -3,6 +3,7 @@ export {
   RIGHTS_OF_ROLE,
   RIGHT_WORDS,
   ROLES,
+  changePasswordSchema,
   firstRunSchema,
   newUserSchema,
   sessionSchema,

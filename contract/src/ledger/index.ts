@@ -1,6 +1,6 @@
-export { entrySchema } from './entry.ts';
+export { entrySchema, storedEntrySchema } from './entry.ts';
 export type { EntryJson } from './entry.ts';
-export { entryProblem, fieldProblemsOf } from './problem.ts';
+export { entryProblem, fieldProblemsOf, formatPath } from './problem.ts';
 export type { FieldProblem } from './problem.ts';
 export { factsOf, replayScenario } from './replay.ts';
 export { scanSchema } from './scan.ts';

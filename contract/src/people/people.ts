@@ -84,7 +84,10 @@ export const bindBadgeSchema = z.strictObject({ text: z.string().min(1).max(200)
 /** Four to eight digits, or none any more. */
 export const pinText = z.string().regex(/^\d{4,8}$/, 'must be four to eight digits');
 export const setPinSchema = z.strictObject({ pin: pinText.nullable() });
-export const checkPinSchema = z.strictObject({ technician: z.string().min(1), pin: z.string().max(20) });
+export const checkPinSchema = z.strictObject({
+  technician: z.string().min(1).max(200),
+  pin: z.string().max(20),
+});
 
 export const changePinSchema = checkPinSchema.extend({ newPin: pinText });
 

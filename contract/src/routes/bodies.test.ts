@@ -61,6 +61,8 @@ const GOOD = {
     orderNumbers: { prefix: '', digits: 4, first: 1001 },
     labels: { symbology: 'code128', paper: 'a4' },
     pay: { period: 'weekly', anchor: '2026-03-02', approval: 'none', isConfirmed: false },
+    desk: { signOutMinutes: 60 },
+    backup: { hour: 2, keep: 14 },
     reconcile: { answeredGapMinutes: 0 },
   },
   addAbsence: { from: '2026-03-02', to: '2026-03-06', kind: 'holiday', isPaid: true },

@@ -122,6 +122,10 @@ export const settingsSchema = z.strictObject({
     /** Whether technicians are asked at the station to confirm their own days. */
     isConfirmed: z.boolean(),
   }),
+  /** After so many minutes in which nobody touches a page at the desk, it signs itself out. */
+  desk: z.strictObject({ signOutMinutes: z.int().min(5).max(720) }),
+  /** At which full hour of the shop's day a backup is made, and how many of them are kept; none where no hour is set. */
+  backup: z.strictObject({ hour: z.int().min(0).max(23).nullable(), keep: z.int().min(1).max(365) }),
   reconcile: z.strictObject({
     /** Gaps shorter than this are answered by the shop's rule: nobody has to decide on them. 0: none are. */
     answeredGapMinutes: z.int().min(0).max(60),
@@ -133,6 +137,8 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   orderNumbers: { prefix: '', digits: 4, first: 1001 },
   labels: { symbology: 'code128', paper: 'a4' },
   pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: false },
+  desk: { signOutMinutes: 60 },
+  backup: { hour: 2, keep: 14 },
   reconcile: { answeredGapMinutes: 0 },
 };
 

@@ -106,13 +106,23 @@ export const ownTimeSchema = z.strictObject({
     }),
   ),
 });
+/** Somebody's own time is asked for, and confirmed, with what he has proved to the server. */
+const self = { technician: idText<'TechnicianId'>(), proof: z.string().max(100) };
+export const askOwnTimeSchema = z.strictObject(self);
 export const confirmOwnTimeSchema = z.strictObject({
-  technician: idText<'TechnicianId'>(),
+  ...self,
   days: z
     .array(z.strictObject({ day: dayText, stamp: z.string().max(100) }))
     .min(1)
     .max(31),
 });
+/** The badge that somebody holds in his hand, as it was read. */
+export const proveSelfSchema = z.strictObject({
+  technician: idText<'TechnicianId'>(),
+  code: z.string().min(1).max(200),
+});
+/** Good for five minutes, for this technician at this station. */
+export const provedSchema = z.strictObject({ proof: z.string() });
 export type OwnTimeJson = z.output<typeof ownTimeSchema>;
 
 /** Sample badges for the demo's bench; no other shop gives codes to a station. */

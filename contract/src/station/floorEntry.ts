@@ -42,7 +42,7 @@ export const floorEntrySchema = z.discriminatedUnion('type', [
     kind: z.enum(['forgotten-stop', 'forgotten-shift-out']),
     ended: instantText,
   }),
-  z.strictObject({ ...happened, type: z.literal('clock-jump'), seconds: z.int() }),
+  z.strictObject({ ...happened, type: z.literal('clock-jump'), seconds: z.int().min(-8e9).max(8e9) }),
 ]);
 /** A floor entry that was read. */
 export type FloorEntryJson = z.output<typeof floorEntrySchema>;

@@ -1,5 +1,13 @@
 export { badgeKey, cardKey } from './badgeKey.ts';
-export { benchSchema, confirmOwnTimeSchema, directorySchema, ownTimeSchema } from './directory.ts';
+export {
+  askOwnTimeSchema,
+  benchSchema,
+  confirmOwnTimeSchema,
+  directorySchema,
+  ownTimeSchema,
+  proveSelfSchema,
+  provedSchema,
+} from './directory.ts';
 export type { DirectoryJson, OwnTimeJson } from './directory.ts';
 export { answerSchema, floorEntrySchema, requestsSchema } from './floorEntry.ts';
 export type { FloorEntryJson, RequestsJson } from './floorEntry.ts';

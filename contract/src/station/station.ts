@@ -37,6 +37,9 @@ export const stationsSchema = z.strictObject({
 export const pairingSchema = z.strictObject({ id: z.string(), code: z.string(), expiresAt: z.string() });
 export const pairSchema = z.strictObject({ code: z.string().trim().min(1).max(20) });
 
+/** Seconds by which a device's clock can be off: a clock that was never set stands in 1970. */
+const MOST_OFFSET = 8e9;
+
 /** What stands around an entry that a station sends. */
 const envelope = {
   source: z.enum(['scan', 'touch', 'typed', 'camera', 'desk']),
@@ -44,7 +47,7 @@ const envelope = {
   action: idText<'ActionId'>(),
   /** What the device's own clock said, and how many seconds were added to it. */
   deviceAt: instantText,
-  clockOffset: z.int(),
+  clockOffset: z.int().min(-MOST_OFFSET).max(MOST_OFFSET),
   /** How the person was known; absent where nobody had to be. */
   identity: z.enum(['badge', 'badge-and-pin', 'pin-unchecked', 'name']).exactOptional(),
 };

@@ -1,1 +1,13 @@
-export { dayText, hoursText, idText, instantText, rateText, wholeNumber, amountText } from './values.ts';
+export {
+  amountText,
+  dayText,
+  findIllFormed,
+  hoursText,
+  idText,
+  instantText,
+  isIllFormed,
+  rateText,
+  storedDayText,
+  storedInstantText,
+  wholeNumber,
+} from './values.ts';

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { parseDecimal, parseRate } from '@wergon/core/money';
 import type { Brand, Result } from '@wergon/core/result';
 import { parseDay, parseInstant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 
 /** Reads a string with one of core's parsers; what it refuses is said in `expected`. */
 const textAs = <T>(parse: (text: string) => Result<T, string>, expected: string) =>
@@ -12,18 +13,53 @@ const textAs = <T>(parse: (text: string) => Result<T, string>, expected: string)
     return z.NEVER;
   });
 
-/** An opaque id: any short text without control characters. */
+/** The years in which a shop can work; what lies outside of them is a broken clock or a slip of the hand. */
+const FIRST_YEAR = 1970;
+const LAST_YEAR = 2199;
+const utcSeconds = (year: number) => Date.UTC(year, 0, 1) / 1000;
+const DAY_SECONDS = 86_400;
+
+const isSaneInstant = (at: Instant) => at >= utcSeconds(FIRST_YEAR) && at < utcSeconds(LAST_YEAR + 1);
+const isSaneDay = (day: LocalDay) =>
+  day >= utcSeconds(FIRST_YEAR) / DAY_SECONDS && day < utcSeconds(LAST_YEAR + 1) / DAY_SECONDS;
+const sane = { message: `expected a year from ${FIRST_YEAR} to ${LAST_YEAR}` };
+
+/** An opaque id: any short text without control characters and without halves of characters. */
 export const idText = <Name extends string>() =>
   z
     .string()
     .min(1)
     .max(200)
-    .regex(/^\P{Cc}+$/u, 'must not hold control characters')
+    .regex(/^[^\p{Cc}\p{Cs}]+$/u, 'must not hold control characters or halves of characters')
     .transform((text) => text as Brand<string, Name>);
 
-export const instantText = textAs(parseInstant, 'an RFC 3339 instant with offset');
-export const dayText = textAs(parseDay, 'a calendar day such as 2026-03-02');
+/** As it may stand in a journal that was written before years had a limit. */
+export const storedInstantText = textAs(parseInstant, 'an RFC 3339 instant with offset');
+export const storedDayText = textAs(parseDay, 'a calendar day such as 2026-03-02');
+export const instantText = storedInstantText.refine(isSaneInstant, sane);
+export const dayText = storedDayText.refine(isSaneDay, sane);
 export const hoursText = textAs(parseDecimal, 'hours such as 1.25');
 export const amountText = textAs(parseDecimal, 'an amount such as 31.50');
 export const rateText = textAs(parseRate, 'a rate such as 41.3750, with at most four decimals');
 export const wholeNumber = z.int().min(0);
+
+/** Half of a character that takes two (a lone surrogate), or NUL: text that UTF-8 or SQLite cannot hold. */
+const ILL_FORMED = /[\0\p{Cs}]/u;
+export const isIllFormed = (text: string): boolean => ILL_FORMED.test(text);
+
+/** Where in a JSON value text stands that cannot be kept, a field's name included; absent where all of it can. */
+export function findIllFormed(value: unknown): readonly PropertyKey[] | undefined {
+  const waiting: { readonly path: readonly PropertyKey[]; readonly value: unknown }[] = [{ path: [], value }];
+  // A stack of its own: what a stranger sends may be nested deeper than calls may be.
+  for (let next = waiting.pop(); next; next = waiting.pop()) {
+    const { path, value: part } = next;
+    if (typeof part === 'string' && isIllFormed(part)) return path;
+    if (typeof part !== 'object' || part === null) continue;
+    for (const [key, inner] of Object.entries(part)) {
+      if (isIllFormed(key)) return path;
+      if (typeof inner === 'string' ? isIllFormed(inner) : typeof inner === 'object')
+        waiting.push({ path: [...path, Array.isArray(part) ? Number(key) : key], value: inner });
+    }
+  }
+  return undefined;
+}

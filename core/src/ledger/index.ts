@@ -23,7 +23,7 @@ export { AT_REST, applyEntry, settleAt } from './fold.ts';
 export type { Doing, LaborState, Settled } from './fold.ts';
 export { sumLines } from './lines.ts';
 export type { LaborLine } from './lines.ts';
-export { FLOOR_END_KINDS, LOOSE_END_KINDS, isClockAhead } from './looseEnd.ts';
+export { CLOCK_TOLERANCE, FLOOR_END_KINDS, LOOSE_END_KINDS, isClockAhead, isClockFault } from './looseEnd.ts';
 export type { LooseEnd, LooseEndKind } from './looseEnd.ts';
 export { piecesOf } from './pieces.ts';
 export type { Piece } from './pieces.ts';

@@ -47,8 +47,14 @@ export type LooseEnd = {
 };
 
 /** How far ahead of the server a station's clock may be before somebody should look at it, in seconds. */
-const CLOCK_TOLERANCE = 60;
+export const CLOCK_TOLERANCE = 60;
+/** How far ahead an entry can be and still be recorded, in seconds; beyond it the clock was never set. */
+const MOST_AHEAD = 86_400;
 
 /** Whether an entry's instant lies so far ahead of its recording that the device's clock must be wrong.
  *  Source: docs/ledger.md, section 8, `clock`. */
 export const isClockAhead = (at: Instant, recordedAt: Instant): boolean => at - recordedAt > CLOCK_TOLERANCE;
+
+/** Whether an entry's instant lies so far ahead that it tells of no time at all and is refused.
+ *  Source: docs/ledger.md, section 8, `clock`. */
+export const isClockFault = (at: Instant, recordedAt: Instant): boolean => at - recordedAt > MOST_AHEAD;

@@ -15,8 +15,12 @@ export const UserEntity = defineEntity({
     seesRates: p.boolean(),
     /** Who he is on the floor; nobody approves his own time. */
     technician: p.string().nullable(),
-    /** The departments whose time he puts right and approves; absent for all. */
+    /** The departments whose time he puts right and approves, by their ids in the list; absent for all. */
     departments: p.json<string[]>().nullable(),
+    /** Switched off, he signs in no longer; what he did stays his. */
+    isOff: p.boolean().default(false),
+    /** Whether his password was given to him by somebody else. */
+    mustChangePassword: p.boolean().default(false),
   },
 });
 export type User = InferEntity<typeof UserEntity>;
@@ -27,7 +31,7 @@ export const SessionEntity = defineEntity({
   tableName: 'desk_session',
   properties: {
     tokenHash: p.string().primary(),
-    user: p.string(),
+    user: p.string().index(),
     isTrusted: p.boolean(),
     lastSeenAt: p.integer(),
   },

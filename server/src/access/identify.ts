@@ -5,6 +5,7 @@ import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
 import type { Right } from '@wergon/contract/access';
 import type { Context } from '../app/context.ts';
 import { readSql } from '../db/index.ts';
+import { settingsOf } from '../shop/settings.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
 import type { User } from './entities.ts';
 
@@ -18,6 +19,7 @@ export type Who =
       readonly user: User;
       readonly rights: ReadonlySet<Right>;
       readonly tokenHash: string;
+      readonly isTrusted: boolean;
       readonly station: CallingStation | undefined;
     }
   | { readonly kind: 'station'; readonly station: CallingStation }
@@ -25,8 +27,11 @@ export type Who =
 
 export const COOKIES = { desk: 'wergon_desk', station: 'wergon_station' } as const;
 
-const IDLE_SECONDS = 60 * 60;
 const TRUSTED_IDLE_SECONDS = 30 * 86_400;
+/** Sessions that one user may have open; the one that was not used for longest ends for a new one. */
+const MOST_SESSIONS = 20;
+/** What a page sends along while somebody is at it. */
+const PERSON_HEADER = 'wergon-person';
 /** A session's last use is written down at most this often. */
 const TOUCH_SECONDS = 60;
 
@@ -58,7 +63,7 @@ export const rightsOf = ({ role, seesRates }: User): ReadonlySet<Right> =>
 export async function identify(context: Context, req: Request): Promise<Who> {
   const cookies = parseCookie(req.headers.cookie ?? '');
   const station = await findStation(context, cookies[COOKIES.station]);
-  const desk = await findSession(context, cookies[COOKIES.desk]);
+  const desk = await findSession(context, cookies[COOKIES.desk], req.headers[PERSON_HEADER] !== undefined);
   if (desk) return { kind: 'desk', ...desk, rights: rightsOf(desk.user), station };
   return station ? { kind: 'station', station } : { kind: 'nobody', station: undefined };
 }
@@ -78,29 +83,74 @@ async function findStation(
   return station;
 }
 
-async function findSession({ database, clock }: Context, token: string | undefined) {
+/** How long a session may go unused: on a shared computer as long as the shop says. */
+async function idleSeconds({ facts }: Context, isTrusted: boolean): Promise<number> {
+  const shop = (await facts.find())?.shop;
+  return isTrusted || !shop ? TRUSTED_IDLE_SECONDS : settingsOf(shop).desk.signOutMinutes * 60;
+}
+
+async function findSession(context: Context, token: string | undefined, isPersonThere: boolean) {
   if (!token) return undefined;
+  const { database, clock, health } = context;
   const em = database.em.fork();
   const tokenHash = hashToken(token);
   const session = await em.findOne(SessionEntity, { tokenHash });
   if (!session) return undefined;
   const idle = clock.now() - session.lastSeenAt;
-  if (idle > (session.isTrusted ? TRUSTED_IDLE_SECONDS : IDLE_SECONDS)) {
-    await em.nativeDelete(SessionEntity, { tokenHash });
+  if (idle > (await idleSeconds(context, session.isTrusted))) {
+    await em.nativeDelete(SessionEntity, { tokenHash }).catch(health.cannotWrite);
     return undefined;
   }
-  if (idle > TOUCH_SECONDS) await em.nativeUpdate(SessionEntity, { tokenHash }, { lastSeenAt: clock.now() });
-  const user = await em.findOne(UserEntity, { id: session.user });
-  return user ? { user, tokenHash } : undefined;
+  // A page that asks by itself keeps nobody signed in; and whoever only reads is not held up by a full disk.
+  if (isPersonThere && idle > TOUCH_SECONDS)
+    await em
+      .nativeUpdate(SessionEntity, { tokenHash }, { lastSeenAt: clock.now() })
+      .catch(health.cannotWrite);
+  const user = await em.findOne(UserEntity, { id: session.user, isOff: false });
+  return user ? { user, tokenHash, isTrusted: session.isTrusted } : undefined;
+}
+
+/** Ends what a user's pages hear; they ask anew whether they may. */
+export async function endStreams({ database, live }: Context, user: string): Promise<void> {
+  const own = await database.em.fork().find(SessionEntity, { user });
+  for (const { tokenHash } of own) live.end(tokenHash);
+}
+
+/** Ends the sessions of a user, but for one if it is named, and the streams that they hold. */
+export async function endSessions({ database, live }: Context, user: string, butFor?: string): Promise<void> {
+  const em = database.em.fork();
+  const own = await em.find(SessionEntity, { user });
+  for (const { tokenHash } of own) {
+    if (tokenHash === butFor) continue;
+    await em.nativeDelete(SessionEntity, { tokenHash });
+    live.end(tokenHash);
+  }
+}
+
+/** Takes away the sessions that ran out, and of one user those that are too many. */
+async function pruneSessions(context: Context, user: string): Promise<void> {
+  const em = context.database.em.fork();
+  const now = context.clock.now();
+  for (const isTrusted of [true, false]) {
+    const before = now - (await idleSeconds(context, isTrusted));
+    await em.nativeDelete(SessionEntity, { isTrusted, lastSeenAt: { $lt: before } });
+  }
+  const own = await em.find(SessionEntity, { user }, { orderBy: { lastSeenAt: -1 } });
+  for (const { tokenHash } of own.slice(MOST_SESSIONS - 1)) {
+    await em.nativeDelete(SessionEntity, { tokenHash });
+    context.live.end(tokenHash);
+  }
 }
 
 export async function openSession(
-  { database, clock }: Context,
+  context: Context,
   req: Request,
   res: Response,
   user: User,
   isTrusted: boolean,
 ): Promise<void> {
+  const { database, clock } = context;
+  await pruneSessions(context, user.id);
   const token = makeToken();
   const em = database.em.fork();
   await em.insert(SessionEntity, {

@@ -3,7 +3,7 @@ import { RIGHTS_OF_ROLE, ROLES } from '@wergon/contract/access';
 import type { Role } from '@wergon/contract/access';
 import { ROUTES } from '@wergon/contract/routes';
 import type { Route } from '@wergon/contract/routes';
-import { cookieOf, openTestShop } from '../app/testShop.fixture.ts';
+import { openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 
 let shop: TestShop;
@@ -11,16 +11,7 @@ const cookies = new Map<Role, string>();
 beforeAll(async () => {
   shop = await openTestShop();
   for (const role of ROLES) {
-    const user = { name: role, userName: `a ${role}`, password: 'long enough' };
-    await shop.post('/api/users', { ...user, role, seesRates: false });
-    cookies.set(
-      role,
-      cookieOf(
-        await request(shop.app)
-          .post('/api/sign-in')
-          .send({ userName: user.userName, password: user.password }),
-      ),
-    );
+    cookies.set(role, await shop.addUser({ userName: `a ${role}`, role }));
   }
 });
 afterAll(() => shop.close());

@@ -3,24 +3,27 @@ import { DEFAULT_POLICY } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { createZone, dated, formatInstant } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
+import { settingsOf } from '../shop/settings.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
 import { ShopEntity } from '../shop/entities.ts';
 import { addStarterSet } from '../shop/starterSet.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
 import type { User } from './entities.ts';
-import { COOKIES, openSession, rightsOf } from './identify.ts';
+import { COOKIES, endSessions, endStreams, openSession, rightsOf } from './identify.ts';
 import { addUser } from './users.ts';
 
 /** A hash to hold a wrong user's password against, so that a wrong name takes as long as a wrong password. */
 const NOBODY = hash('nobody has this password');
 
-async function sessionView({ facts, clock, isDemo }: Context, user: User) {
+async function sessionView({ facts, clock, isDemo }: Context, user: User, isTrusted: boolean) {
   const { shop } = await facts.get();
   return {
     name: user.name,
     role: user.role,
     rights: [...rightsOf(user)],
+    mustChangePassword: user.mustChangePassword ?? false,
+    signOutMinutes: isTrusted ? null : settingsOf(shop).desk.signOutMinutes,
     shopName: shop.name,
     zone: shop.zone,
     currency: shop.currency,
@@ -30,10 +33,11 @@ async function sessionView({ facts, clock, isDemo }: Context, user: User) {
 }
 
 export function mountAccess(mount: Mount, context: Context): void {
-  const { database, clock, facts, isDemo } = context;
+  const { database, clock, facts, health, isDemo, live } = context;
 
   mount('start', async () =>
     ok({
+      isWritable: health.isWritable(),
       needsFirstRun: (await database.em.fork().count(UserEntity)) === 0,
       isDemo,
       now: formatInstant(clock.now()),
@@ -60,40 +64,62 @@ export function mountAccess(mount: Mount, context: Context): void {
     if (!user) return refuse('access.already_set_up');
     facts.forget();
     await openSession(context, req, res, user, false);
-    return ok(await sessionView(context, user));
+    return ok(await sessionView(context, user, false));
   });
 
   mount('signIn', async ({ body, req, res }) => {
-    const user = await database.em.fork().findOne(UserEntity, { userName: body.userName.toLowerCase() });
+    const user = await database.em
+      .fork()
+      .findOne(UserEntity, { userName: body.userName.toLowerCase(), isOff: false });
     const isRight = await verify(user?.passwordHash ?? (await NOBODY), body.password);
     if (!user || !isRight) return refuse('access.wrong_password');
     await openSession(context, req, res, user, body.isTrustedComputer);
-    return ok(await sessionView(context, user));
+    return ok(await sessionView(context, user, body.isTrustedComputer));
   });
 
   mount('signOut', async ({ who, res }) => {
-    if (who.kind === 'desk')
+    if (who.kind === 'desk') {
       await database.em.fork().nativeDelete(SessionEntity, { tokenHash: who.tokenHash });
+      live.end(who.tokenHash);
+    }
     res.clearCookie(COOKIES.desk, { path: '/api' });
     return ok(null);
   });
 
   mount('session', async ({ who }) =>
-    who.kind === 'desk' ? ok(await sessionView(context, who.user)) : refuse('access.not_signed_in'),
+    who.kind === 'desk'
+      ? ok(await sessionView(context, who.user, who.isTrusted))
+      : refuse('access.not_signed_in'),
   );
+
+  mount('changePassword', async ({ body, who }) => {
+    if (who.kind !== 'desk') return refuse('access.not_signed_in');
+    if (!(await verify(who.user.passwordHash, body.password)))
+      return refuse('access.wrong_own_password', [{ field: 'password', message: 'is not right' }]);
+    if (body.newPassword === body.password)
+      return refuse('input.invalid', [{ field: 'newPassword', message: 'must be another one' }]);
+    const columns = { passwordHash: await hash(body.newPassword), mustChangePassword: false };
+    await database.em.fork().nativeUpdate(UserEntity, { id: who.user.id }, columns);
+    await endSessions(context, who.user.id, who.tokenHash);
+    return ok(null);
+  });
 
   mount('users', async () => {
     const users = await database.em.fork().findAll(UserEntity, { orderBy: { name: 1 } });
     return ok({
-      users: users.map(({ id, name, userName, role, seesRates, technician, departments }) => ({
-        id,
-        name,
-        userName,
-        role,
-        seesRates,
-        technician: technician ?? null,
-        departments: departments ?? null,
-      })),
+      users: users.map(
+        ({ id, name, userName, role, seesRates, technician, departments, isOff, mustChangePassword }) => ({
+          id,
+          name,
+          userName,
+          role,
+          seesRates,
+          technician: technician ?? null,
+          departments: departments ?? null,
+          isOff: isOff ?? false,
+          mustChangePassword: mustChangePassword ?? false,
+        }),
+      ),
     });
   });
 
@@ -102,21 +128,25 @@ export function mountAccess(mount: Mount, context: Context): void {
     const userName = body.userName.toLowerCase();
     if (await em.findOne(UserEntity, { userName }))
       return refuse('record.taken', [{ field: 'userName', message: 'this user name is taken' }]);
-    const { id } = await addUser(em, body);
+    const { id } = await addUser(em, { ...body, mustChangePassword: true });
     return ok({ id });
   });
 
-  mount('saveUser', async ({ param, body: { password, ...body } }) => {
+  mount('saveUser', async ({ param, body: { password, ...body }, who }) => {
     const em = database.em.fork();
     const id = param('user');
     const user = await em.findOne(UserEntity, { id });
     if (!user) return refuse('record.not_found');
-    const others = await em.count(UserEntity, { role: 'administrator', id: { $ne: id } });
-    if (body.role !== 'administrator' && others === 0) return refuse('access.last_administrator');
-    const passwordHash = password === null ? user.passwordHash : await hash(password);
-    await em.nativeUpdate(UserEntity, { id }, { ...body, passwordHash });
-    // Whoever knew the old password is not to stay signed in with it.
-    if (password !== null) await em.nativeDelete(SessionEntity, { user: id });
+    const others = await em.count(UserEntity, { role: 'administrator', isOff: false, id: { $ne: id } });
+    const staysAdministrator = body.role === 'administrator' && !body.isOff;
+    if (!staysAdministrator && others === 0) return refuse('access.last_administrator');
+    const isOwn = who.kind === 'desk' && who.user.id === id;
+    const given = password === null ? {} : { passwordHash: await hash(password), mustChangePassword: !isOwn };
+    await em.nativeUpdate(UserEntity, { id }, { ...body, ...given });
+    // Whoever knew the old password is not to stay signed in with it, and what a page was let hear by another role it
+    // hears no longer.
+    if (password !== null || body.isOff) await endSessions(context, id);
+    else await endStreams(context, id);
     return ok(null);
   });
 }

@@ -9,7 +9,7 @@ export function covers({ role, departments, technician }: User, facts: ShopFacts
   if (!departments && role !== 'lead') return true;
   const person = facts.technicians.get(id);
   if (!person) return false;
-  if (departments) return departments.includes(person.department);
+  if (departments) return departments.some((list) => facts.departments.get(list) === person.department);
   const himself = technician == null ? undefined : facts.technicians.get(technician as TechnicianId);
   return himself !== undefined && himself.crew !== '' && himself.crew === person.crew;
 }

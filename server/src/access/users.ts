@@ -13,6 +13,8 @@ export type NewUser = {
   readonly seesRates: boolean;
   readonly technician?: string | null;
   readonly departments?: string[] | null;
+  /** Whether somebody else knows the password, so that he must choose another. */
+  readonly mustChangePassword?: boolean;
 };
 
 /** Adds somebody who may sign in at the desk; of the password only its argon2id hash is kept. */
@@ -21,6 +23,8 @@ export async function addUser(em: EntityManager, newUser: NewUser): Promise<User
   const user: User = {
     technician: null,
     departments: null,
+    isOff: false,
+    mustChangePassword: false,
     ...columns,
     id: randomUUID(),
     userName: newUser.userName.toLowerCase(),

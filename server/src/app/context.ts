@@ -2,7 +2,9 @@ import type { Logger } from 'pino';
 import type { Database } from '../db/index.ts';
 import type { Journal } from '../ledger/journal.ts';
 import type { FactsCache } from '../shop/facts.ts';
+import type { Proofs } from '../station/proofs.ts';
 import type { Clock } from './clock.ts';
+import type { Health } from './health.ts';
 import type { Live } from './live.ts';
 
 /** What every route stands on. */
@@ -12,6 +14,8 @@ export type Context = {
   readonly live: Live;
   readonly facts: FactsCache;
   readonly journal: Journal;
+  readonly health: Health;
+  readonly proofs: Proofs;
   readonly log: Logger;
   readonly isDemo: boolean;
 };

@@ -1,13 +1,13 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import express from 'express';
 import type { ErrorRequestHandler, Express, Request, RequestHandler } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import { STREAM_PATHS, describeRoutes } from '@wergon/contract/routes';
 import { mountAccess } from '../access/routes.ts';
 import { identify } from '../access/identify.ts';
-import { readSql } from '../db/index.ts';
+import { isDiskFault, readSql } from '../db/index.ts';
 import { mountExchange } from '../exchange/routes.ts';
 import { mountFloor } from '../floor/routes.ts';
 import { mountLedger } from '../ledger/routes.ts';
@@ -19,19 +19,22 @@ import { mountShop } from '../shop/routes.ts';
 import { mountStation } from '../station/routes.ts';
 import { mountWork } from '../work/routes.ts';
 import type { Context } from './context.ts';
+import { checkHost } from './checkHost.ts';
 import { checkCaller, createMount } from './mount.ts';
 import { refuse, sendProblem } from './problem.ts';
-
-/** Tries at a secret that one address has in a quarter of an hour. */
-const TRIES = { windowMs: 15 * 60_000, limit: 20 } as const;
+import type { ProblemCode, RouteRefusal } from './problem.ts';
+import { sayError } from './sayError.ts';
+import { createTryLimits } from './tryLimits.ts';
 
 /** What stands between the server and its devices. */
 type Outside = {
   readonly isBehindProxy: boolean;
   /** The root of the shop's own authority, for devices to trust; absent where the certificate is another's. */
   readonly root: string | null;
+  /** Names by which devices call this server, beside its host name and addresses. */
+  readonly names: readonly string[];
 };
-const ALONE: Outside = { isBehindProxy: false, root: null };
+const ALONE: Outside = { isBehindProxy: false, root: null, names: [] };
 
 /** Makes the whole application: security headers, one log line a request, the routes of the contract, the pages. */
 export function createApp(context: Context, webPath: string, outside: Outside = ALONE): Express {
@@ -42,14 +45,8 @@ export function createApp(context: Context, webPath: string, outside: Outside = 
   app.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, hsts: false }));
   app.use(logRequests(context));
 
-  const tries = rateLimit({
-    ...TRIES,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    skipSuccessfulRequests: true,
-    handler: (_req, res) => sendProblem(res, refuse('access.too_many_tries')),
-  });
-  const mount = createMount(app, context, { signIn: tries, firstRun: tries, pair: tries });
+  app.use(checkHost(outside));
+  const mount = createMount(app, context, createTryLimits());
   mountAccess(mount, context);
   mountFloor(mount, context);
   mountWork(mount, context);
@@ -101,9 +98,12 @@ const logRequests =
 
 function mountStreams(app: Express, context: Context): void {
   const stream = async (caller: 'signed-in' | 'station', req: Request, res: express.Response) => {
-    const denied = checkCaller(caller, await identify(context, req));
+    const who = await identify(context, req);
+    const denied = checkCaller(caller, who);
     if (denied) return sendProblem(res, denied);
-    context.live.stream(req, res, await readSql(context.database, loadSeq));
+    const key = caller === 'station' || who.kind !== 'desk' ? (who.station?.id ?? '') : who.tokenHash;
+    const mayHear = async () => checkCaller(caller, await identify(context, req)) === undefined;
+    context.live.stream(req, res, await readSql(context.database, loadSeq), { key, mayHear });
   };
   app.get(STREAM_PATHS.desk, (req, res) => stream('signed-in', req, res));
   app.get(STREAM_PATHS.station, (req, res) => stream('station', req, res));
@@ -124,15 +124,41 @@ function servePages(app: Express, webPath: string): void {
   app.get('/{*path}', page('index.html'));
 }
 
+/** What body parsers, static files and the router throw names its own status; those are not our failures. */
+const THROWN: Readonly<Record<number, ProblemCode>> = {
+  400: 'input.bad_request',
+  413: 'input.too_large',
+  415: 'input.wrong_type',
+  416: 'input.bad_range',
+};
+
+function problemOfThrown(error: unknown): Pick<RouteRefusal, 'code' | 'errors'> | undefined {
+  if (error instanceof UniqueConstraintViolationException) return takenBy(error);
+  if (isDiskFault(error)) return refuse('server.cannot_write');
+  if (typeof error !== 'object' || error === null) return undefined;
+  if ('type' in error && error.type === 'entity.parse.failed') return refuse('input.bad_json');
+  const status = 'status' in error ? Number(error.status) : NaN;
+  if (!(status >= 400 && status < 500)) return undefined;
+  return refuse(THROWN[status] ?? 'input.bad_request');
+}
+
+/** Two callers wanted the same thing at once, and the database let one of them have it. */
+function takenBy({ message }: UniqueConstraintViolationException): RouteRefusal {
+  const columns = /UNIQUE constraint failed: ([\w., ]+)/.exec(message)?.[1] ?? '';
+  const column = columns.split(', ').at(-1)?.split('.').at(-1) ?? '';
+  const field = column.replace(/_(\w)/g, (_whole, letter: string) => letter.toUpperCase());
+  return refuse('record.taken', [{ field, message: 'is in use already' }]);
+}
+
 const answerErrors =
-  ({ log }: Context): ErrorRequestHandler =>
+  ({ log, health }: Context): ErrorRequestHandler =>
   (error: unknown, _req, res, next) => {
+    const known = problemOfThrown(error);
+    if (isDiskFault(error)) health.cannotWrite(error);
+    if (!known) log.error(sayError(error), 'request failed');
     if (res.headersSent) return next(error);
-    const type = typeof error === 'object' && error !== null && 'type' in error ? error.type : undefined;
-    if (type === 'entity.parse.failed') return sendProblem(res, refuse('input.bad_json'));
-    if (type === 'entity.too.large') return sendProblem(res, refuse('input.too_large'));
-    if (type === 'encoding.unsupported' || type === 'charset.unsupported')
-      return sendProblem(res, refuse('input.wrong_type'));
-    log.error({ err: error }, 'request failed');
-    sendProblem(res, refuse('server.failed'));
+    // A part of a file that was asked for in vain leaves headers behind that speak of the file.
+    for (const name of ['content-range', 'content-length', 'content-encoding', 'etag'])
+      res.removeHeader(name);
+    sendProblem(res, known ?? refuse('server.failed'));
   };

@@ -1,6 +1,6 @@
 import express from 'express';
 import type { Express, Request, RequestHandler, Response } from 'express';
-import { fieldProblemsOf } from '@wergon/contract/ledger';
+import { fieldProblemsOf, formatPath } from '@wergon/contract/ledger';
 import { ROUTES } from '@wergon/contract/routes';
 import type {
   Caller,
@@ -10,6 +10,7 @@ import type {
   Route,
   RouteName,
 } from '@wergon/contract/routes';
+import { findIllFormed, isIllFormed } from '@wergon/contract/wire';
 import type { z } from 'zod';
 import { identify } from '../access/identify.ts';
 import type { Who } from '../access/identify.ts';
@@ -40,19 +41,20 @@ const MAX_BODY = '1mb';
 export function createMount(
   app: Express,
   context: Context,
-  limits: Partial<Record<RouteName, RequestHandler>>,
+  limits: Partial<Record<RouteName, readonly RequestHandler[]>>,
 ): Mount {
   return (name, handle) => {
     const route: Route = ROUTES[name];
     const before: RequestHandler[] = [];
-    const limit = limits[name];
-    if (limit) before.push(limit);
     if (route.method === 'post') before.push(checkSite, checkType(route));
+    before.push(checkPath);
     // Who may not call is turned away before a body of megabytes is read.
     before.push(admit(context, route.caller));
     if (route.method === 'post') before.push(readJson(route.bodyLimit ?? MAX_BODY));
+    // What came from another site, or is no JSON, is nobody's try at a secret.
+    before.push(...(limits[name] ?? []));
     app[route.method](route.path, ...before, async (req: Request, res: Response) => {
-      const body = read(route.body, req.body as unknown);
+      const body = read(route.body, req.body as unknown, route.readsEach);
       const query = read(route.query, req.query as unknown);
       if (!body.ok) return sendProblem(res, body);
       if (!query.ok) return sendProblem(res, query);
@@ -84,11 +86,27 @@ const admit =
 
 const readJson = (limit: string): RequestHandler => express.json({ limit, type: 'application/json' });
 
-/** A request that changes something must come from our own pages. */
+/** A request that changes something must come from our own pages. Browsers that do not say so name the page's origin. */
 const checkSite: RequestHandler = (req, res, next) => {
   const site = req.headers['sec-fetch-site'];
-  if (site === undefined || site === 'same-origin' || site === 'none') next();
+  const isOurs = site === undefined || site === 'same-origin' || site === 'none';
+  if (isOurs && isOwnOrigin(req)) next();
   else sendProblem(res, refuse('input.cross_site'));
+};
+
+function isOwnOrigin({ headers: { origin, host } }: Request): boolean {
+  if (origin === undefined) return true;
+  return URL.canParse(origin) && new URL(origin).host === host;
+}
+
+/** Ids in a path are short and well-formed, whatever they name. */
+const LONGEST_ID = 200;
+const checkPath: RequestHandler = (req, res, next) => {
+  const isBad = Object.values(req.params).some(
+    (part) => String(part).length > LONGEST_ID || isIllFormed(String(part)),
+  );
+  if (isBad) sendProblem(res, refuse('input.bad_request'));
+  else next();
 };
 
 const checkType =
@@ -103,16 +121,24 @@ export function checkCaller(caller: Caller, who: Who): RouteRefusal | undefined 
   if (caller === 'station')
     return who.kind === 'station' || who.station ? undefined : refuse('station.not_paired');
   if (who.kind !== 'desk') return refuse('access.not_signed_in');
+  // Whoever got his password from somebody else does nothing until it is his own.
+  if (caller !== 'signed-in' && who.user.mustChangePassword) return refuse('access.password_due');
   return caller === 'signed-in' || who.rights.has(caller) ? undefined : refuse('access.not_allowed');
 }
 
-function read(
-  schema: z.ZodType | undefined,
-  input: unknown,
-): { readonly ok: true; readonly value: unknown } | RouteRefusal {
+type Read = { readonly ok: true; readonly value: unknown } | RouteRefusal;
+
+/** Reads input with its schema. Text that cannot be kept is refused wherever it stands, but in the field whose parts are
+ *  read each on its own. */
+function read(schema: z.ZodType | undefined, input: unknown, readsEach?: string): Read {
   if (!schema) return { ok: true, value: undefined };
   const parsed = schema.safeParse(input);
-  return parsed.success
-    ? { ok: true, value: parsed.data }
-    : refuse('input.invalid', fieldProblemsOf(parsed.error));
+  if (!parsed.success) return refuse('input.invalid', fieldProblemsOf(parsed.error));
+  const checked = readsEach === undefined ? input : { ...(input as object), [readsEach]: null };
+  const illFormed = findIllFormed(checked);
+  return illFormed
+    ? refuse('input.invalid', [
+        { field: formatPath(illFormed), message: 'holds text that cannot be kept (NUL or half a character)' },
+      ])
+    : { ok: true, value: parsed.data };
 }

@@ -7,6 +7,9 @@ import type { FieldError } from '../ledger/incoming.ts';
 
 /** Every refusal of a route, with its status and its words; RFC 9457 makes the answer of it. */
 export const PROBLEMS = {
+  'input.bad_request': [400, 'The request cannot be read'],
+  'input.bad_range': [416, 'There is no such part of it'],
+  'input.wrong_host': [403, 'This server is not called by that name'],
   'input.bad_json': [400, 'The body is not JSON'],
   'input.too_large': [413, 'The body is too large'],
   'input.wrong_type': [415, 'The body must be application/json'],
@@ -15,6 +18,10 @@ export const PROBLEMS = {
   'access.not_signed_in': [401, 'Sign in first'],
   'access.wrong_password': [401, 'User name or password is not right'],
   'access.not_allowed': [403, 'You may not do this'],
+  'access.password_due': [403, 'Choose a password of your own first'],
+  'access.wrong_own_password': [422, 'Your password is not right'],
+  'access.not_proved': [403, 'Scan your badge or give your PIN first'],
+  'access.wrong_badge': [422, 'This badge is not right'],
   'access.already_set_up': [409, 'This shop is set up already'],
   'access.not_set_up': [409, 'This shop is not set up yet'],
   'access.too_many_tries': [429, 'Too many tries; wait a few minutes'],
@@ -58,6 +65,8 @@ export const PROBLEMS = {
   'import.unknown': [404, 'This import is over; begin it anew'],
   'import.rows_wrong': [422, 'Nothing was stored: some rows are not right'],
   'route.not_found': [404, 'There is no such address'],
+  'server.cannot_write': [503, 'The server’s disk cannot be written; nothing was recorded'],
+  'server.busy': [503, 'The server has too much to read just now; try again'],
   'server.failed': [500, 'The server failed; nothing was recorded'],
 } as const satisfies Record<EditErrorCode, readonly [status: number, title: string]> &
   Record<string, readonly [status: number, title: string]>;
@@ -76,7 +85,16 @@ export function problemOf({ code, errors }: Pick<RouteRefusal, 'code' | 'errors'
   return { type: `urn:wergon:${code}`, title, status, ...(errors ? { errors: [...errors] } : {}) };
 }
 
+/** Answers that count as a wrong try at somebody's secret. */
+const WRONG_TRIES: ReadonlySet<ProblemCode> = new Set<ProblemCode>([
+  'access.wrong_password',
+  'access.wrong_own_password',
+  'access.wrong_badge',
+  'station.bad_pairing_code',
+]);
+
 export function sendProblem(res: Response, refusal: Pick<RouteRefusal, 'code' | 'errors'>): void {
+  if (WRONG_TRIES.has(refusal.code)) res.locals['isWrongTry'] = true;
   const problem = problemOf(refusal);
   res.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
 }

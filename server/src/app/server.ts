@@ -8,6 +8,7 @@ import { parseInstant } from '@wergon/core/time';
 import { openDatabase } from '../db/index.ts';
 import type { Database } from '../db/index.ts';
 import { createJournal } from '../ledger/journal.ts';
+import { catchUp } from '../ledger/rebuild.ts';
 import { ClockEntity } from '../shop/entities.ts';
 import { createFactsCache } from '../shop/facts.ts';
 import { clockFrom, createSetClock, systemClock } from './clock.ts';
@@ -15,13 +16,20 @@ import type { Clock } from './clock.ts';
 import type { Config } from './config.ts';
 import type { Context } from './context.ts';
 import { createApp } from './createApp.ts';
+import { createHealth } from './health.ts';
 import { createLive } from './live.ts';
+import { sayError } from './sayError.ts';
+import { createProofs } from '../station/proofs.ts';
 import { chooseTls } from '../tls/chooseTls.ts';
 
 /** How often the demo's clock is written down, so that a crash sets it back by little. */
 const CLOCK_SAVE_MS = 5_000;
 /** What is being answered when the server stops has so long; stations send again what nobody acknowledged. */
 const GRACE_MS = 3_000;
+/** How often it is looked whether the time of an entry has come that lay ahead of the server's. */
+const TAKE_IN_MS = 15_000;
+/** How often a disk that could not be written is tried again. */
+const PROBE_MS = 5_000;
 
 export type RunningServer = {
   readonly address: string;
@@ -34,7 +42,9 @@ export function createContext(database: Database, clock: Clock, log: Logger, isD
   const live = createLive();
   const facts = createFactsCache(database);
   const journal = createJournal(database, facts, clock, live);
-  return { database, clock, live, facts, journal, log, isDemo };
+  const health = createHealth(database, log, () => live.publishSetup());
+  const proofs = createProofs(clock);
+  return { database, clock, live, facts, journal, health, proofs, log, isDemo };
 }
 
 /** Opens the database, starts to listen, and says where. */
@@ -43,10 +53,23 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const database = await openDatabase(config.databasePath);
   const clock = await chooseClock(config, database);
   const context = createContext(database, clock, log, config.isDemo);
+  const known = await context.facts.find();
+  if (known && (await catchUp(database, known, clock.now()))) log.info('derived all projections anew');
+  // A disk that cannot be written is said from the first screen on.
+  await context.health.probe();
+  const probing = setInterval(() => {
+    if (!context.health.isWritable()) void context.health.probe();
+  }, PROBE_MS);
+  const takingIn = setInterval(
+    () =>
+      void context.journal.takeInDue().catch((error: unknown) => log.error(sayError(error), 'not taken in')),
+    TAKE_IN_MS,
+  );
   const tls = await chooseTls(config);
   const app = createApp(context, config.webPath, {
     isBehindProxy: config.isBehindProxy,
     root: tls.kind === 'tls' ? tls.root : null,
+    names: config.names,
   });
   const server =
     tls.kind === 'tls' ? createTlsServer({ cert: tls.cert, key: tls.key }, app) : createServer(app);
@@ -70,6 +93,8 @@ export async function startServer(config: Config): Promise<RunningServer> {
     context,
     stop: async () => {
       clearInterval(saving);
+      clearInterval(takingIn);
+      clearInterval(probing);
       context.live.close();
       await new Promise<void>((resolve) => {
         // A browser keeps connections open on which it has asked for nothing yet; they would hold the end up for ever.

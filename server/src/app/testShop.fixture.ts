@@ -51,8 +51,9 @@ export async function openTestShop() {
   });
   const desk = cookieOf(first);
   const post = async (path_: string, body: object, cookie = desk) =>
-    request(app).post(path_).set('cookie', cookie).send(body);
-  const get = async (path_: string, cookie = desk) => request(app).get(path_).set('cookie', cookie);
+    request(app).post(path_).set('cookie', cookie).set('wergon-person', '1').send(body);
+  const get = async (path_: string, cookie = desk) =>
+    request(app).get(path_).set('cookie', cookie).set('wergon-person', '1');
   const idOf = (response: request.Response) => (response.body as { id: string }).id;
 
   const ada = idOf(await post('/api/people', { number: '1', name: 'Ada', department: 'Winding' }));
@@ -87,6 +88,45 @@ export async function openTestShop() {
     post('/api/ledger/entries', {
       entries: entries.map((entry) => line(entry as Record<string, unknown>, { source: 'desk' })),
     });
+  /** Adds a desk user who has chosen a password of his own; gives his cookie. */
+  const addUser = async (fields: {
+    readonly userName: string;
+    readonly role: string;
+    readonly name?: string;
+    readonly seesRates?: boolean;
+    readonly technician?: string;
+    readonly departments?: readonly string[];
+  }) => {
+    const given = 'given to you';
+    const added = await post(
+      '/api/users',
+      { name: fields.userName, seesRates: false, ...fields, password: given },
+      await freshDesk(),
+    );
+    if (added.status !== 200) throw new Error(JSON.stringify(added.body));
+    const cookie = cookieOf(await post('/api/sign-in', { userName: fields.userName, password: given }, ''));
+    await post('/api/password', { password: given, newPassword: 'long enough' }, cookie);
+    return cookie;
+  };
+  /** The desk's cookie by a clock that may have gone on since it was given. */
+  const freshDesk = async () =>
+    cookieOf(await post('/api/sign-in', { userName: 'sol', password: 'long enough' }, ''));
+  /** The id of a name in one of the shop's lists. */
+  const listed = async (list: string, name: string) => {
+    const { lists } = (await get('/api/shop', await freshDesk())).body as {
+      lists: Record<string, { id: string; name: string }[]>;
+    };
+    return lists[list]?.find((item) => item.name === name)?.id ?? '';
+  };
+  /** What speaks for a technician at the station: he shows the badge that he got when he was added. */
+  const prove = async (technician: string) => {
+    const { technicians } = (await get('/api/people', await freshDesk())).body as {
+      technicians: { id: string; badges: { code: string }[] }[];
+    };
+    const code = technicians.find(({ id }) => id === technician)?.badges[0]?.code ?? '';
+    const proved = await post('/api/station/proof', { technician, code }, station);
+    return (proved.body as { proof: string }).proof;
+  };
   const scan = (type: string, minutes: number, who: string, targets?: string[]) => ({
     id: newId(),
     type,
@@ -113,6 +153,9 @@ export async function openTestShop() {
     send,
     correct,
     scan,
+    addUser,
+    listed,
+    prove,
     close: () => database.close(),
   };
 }

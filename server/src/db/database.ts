@@ -7,6 +7,7 @@ import { Migration20261123FirstSchema } from './migrations/Migration20261123Firs
 import { Migration20261124PrepareWork } from './migrations/Migration20261124PrepareWork.ts';
 import { Migration20261126Reconcile } from './migrations/Migration20261126Reconcile.ts';
 import { Migration20261127UnsettledDays } from './migrations/Migration20261127UnsettledDays.ts';
+import { Migration20261128Hardened } from './migrations/Migration20261128Hardened.ts';
 import { Migration20261125StationInDepth } from './migrations/Migration20261125StationInDepth.ts';
 
 export type Database = MikroORM;
@@ -22,6 +23,7 @@ const MIGRATIONS = [
   Migration20261125StationInDepth,
   Migration20261126Reconcile,
   Migration20261127UnsettledDays,
+  Migration20261128Hardened,
 ];
 
 type RawConnection = { readonly exec: (sql: string) => unknown };

@@ -1,14 +1,17 @@
 import { SessionEntity, UserEntity } from '../access/entities.ts';
 import {
   EffectiveEntity,
+  EntryIndexEntity,
   JournalEntity,
   LaborLineEntity,
   LaborStateEntity,
   LooseEndEntity,
+  PieceCountEntity,
   PresenceEntity,
   RefusedEntity,
   StintEntity,
   TaskMarkEntity,
+  WaitingEntity,
 } from '../ledger/entities.ts';
 import {
   AbsenceEntity,
@@ -71,6 +74,9 @@ export const ENTITIES = [
   ClosedDayEntity,
   ClockEntity,
   JournalEntity,
+  EntryIndexEntity,
+  WaitingEntity,
+  PieceCountEntity,
   RefusedEntity,
   EffectiveEntity,
   LaborStateEntity,

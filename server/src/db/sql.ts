@@ -22,12 +22,17 @@ type Connection = { readonly prepare: (query: string) => Statement };
 const VALUES_PER_STATEMENT = 900;
 
 const prepared = new WeakMap<Connection, Map<string, Statement>>();
+/** Statements that are kept prepared; the ones that were not used for longest go first. */
+const MOST_PREPARED = 400;
 
 function prepare(connection: Connection, query: string): Statement {
   let statements = prepared.get(connection);
   if (!statements) prepared.set(connection, (statements = new Map<string, Statement>()));
-  let statement = statements.get(query);
-  if (!statement) statements.set(query, (statement = connection.prepare(query)));
+  const statement = statements.get(query) ?? connection.prepare(query);
+  statements.delete(query);
+  statements.set(query, statement);
+  const [oldest] = statements.size > MOST_PREPARED ? statements.keys() : [];
+  if (oldest !== undefined) statements.delete(oldest);
   return statement;
 }
 
@@ -102,4 +107,13 @@ function undoIfThrown<T>(sql: Sql, begin: string, keep: string, undo: string, wo
     sql.run(undo);
     throw error;
   }
+}
+
+const DISK_FAULTS = /^SQLITE_(FULL|READONLY|IOERR|CANTOPEN|CORRUPT|NOTADB|NOMEM|BUSY)/;
+
+/** Whether something failed because the database's file cannot be written or read just now, whatever was asked. */
+export function isDiskFault(error: unknown): boolean {
+  for (let each = error; each instanceof Error; each = each.cause)
+    if ('code' in each && typeof each.code === 'string' && DISK_FAULTS.test(each.code)) return true;
+  return false;
 }

@@ -157,7 +157,7 @@ export function loadFloor(
               to: at(plan.endMinute <= plan.startMinute ? day + 1 : day, plan.endMinute),
             }
           : null,
-        absence: absence ?? null,
+        isAway: absence != null,
         billedSeconds: billedSeconds ?? null,
       };
     }),

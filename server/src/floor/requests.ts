@@ -67,14 +67,18 @@ export function findRequest(sql: Sql, id: EntryId): { readonly technician: strin
 
 /** Answers since an instant, with whom they are for, oldest first. */
 export function loadAnswers(sql: Sql, since: Instant) {
-  const from = formatInstant(since);
-  return sql
-    .all<{ technician: string; at: string; by: string; text: string }>(
-      `select json_extract(r."body", '$.technician') as "technician", json_extract(a."body", '$.at') as "at",
-         json_extract(a."body", '$.by') as "by", json_extract(a."body", '$.text') as "text"
-       from "journal" a join "journal" r on r."id" = json_extract(a."body", '$.request')
-       where a."stream" = 'floor' and a."type" = 'answer' order by a."seq" desc limit ${NEWEST}`,
-    )
-    .filter(({ at }) => at >= from)
+  const rows = sql.all<{ body: string; technician: string }>(
+    `select a."body", r."technician" from "entry_index" i
+     join "journal" a on a."seq" = i."seq"
+     join "journal" asked on asked."id" = i."about" join "entry_index" r on r."seq" = asked."seq"
+     where i."stream" = 'floor' and i."type" = 'answer' and i."recorded_at" >= ?
+     order by i."seq" desc limit ${NEWEST}`,
+    [since],
+  );
+  return rows
+    .map(({ body, technician }) => {
+      const { at, by, text } = JSON.parse(body) as Told<FloorAnswer>;
+      return { technician, at, by, text };
+    })
     .reverse();
 }

@@ -1,4 +1,4 @@
-import { entrySchema } from '@wergon/contract/ledger';
+import { storedEntrySchema } from '@wergon/contract/ledger';
 import { correctedEntry, isCorrection } from '@wergon/core/ledger';
 import type { AmendSet, Entry, LaborEntry } from '@wergon/core/ledger';
 import { formatDay } from '@wergon/core/time';
@@ -34,10 +34,12 @@ export function findClosed(sql: Sql, facts: ShopFacts, entry: Entry): readonly F
 /** An entry with its amendments, whether it counts or is void. */
 export function findAmended(sql: Sql, id: string): LaborEntry | undefined {
   const rows = sql.all<{ body: string }>(
-    `select "body" from "journal" where "id" = ? or ("corrects" = ? and "type" = 'amend') order by "seq"`,
+    `select "body" from "journal" where ("id" = ? and "stream" = 'labor') or ("corrects" = ? and "type" = 'amend') order by "seq"`,
     [id, id],
   );
-  const [original, ...amendments] = rows.map(({ body }) => entrySchema.parse(JSON.parse(body)) as Entry);
+  const [original, ...amendments] = rows.map(
+    ({ body }) => storedEntrySchema.parse(JSON.parse(body)) as Entry,
+  );
   return original && !isCorrection(original)
     ? correctedEntry(original, amendments.filter(isCorrection))
     : undefined;

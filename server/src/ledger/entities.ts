@@ -19,6 +19,39 @@ export const JournalEntity = defineEntity({
   },
 });
 
+/** Projection: what entries of the journal are looked up by. */
+export const EntryIndexEntity = defineEntity({
+  name: 'EntryIndexRow',
+  tableName: 'entry_index',
+  indexes: [{ properties: ['stream', 'type', 'day'] }],
+  properties: {
+    seq: p.integer().primary().autoincrement(false),
+    stream: p.string(),
+    type: p.string(),
+    technician: p.string().nullable().index(),
+    day: p.integer().nullable(),
+    recordedAt: p.integer().index(),
+    author: p.string(),
+    authorKind: p.string(),
+    about: p.string().nullable().index(),
+    isScanned: p.boolean(),
+  },
+});
+
+/** Projection: entries of a later time than the server's, until their time has come. */
+export const WaitingEntity = defineEntity({
+  name: 'WaitingRow',
+  tableName: 'waiting_entry',
+  properties: { id: p.string().primary(), seq: p.integer(), due: p.integer().index(), body: p.text() },
+});
+
+/** Projection: pieces reported of a task. */
+export const PieceCountEntity = defineEntity({
+  name: 'PieceCountRow',
+  tableName: 'piece_count',
+  properties: { target: p.string().primary(), good: p.integer(), scrap: p.integer() },
+});
+
 /** What could not be recorded, kept whole. */
 export const RefusedEntity = defineEntity({
   name: 'RefusedRow',
@@ -26,7 +59,7 @@ export const RefusedEntity = defineEntity({
   properties: {
     id: p.integer().primary().autoincrement(),
     receivedAt: p.integer(),
-    station: p.string(),
+    station: p.string().index(),
     body: p.text(),
     errors: p.text(),
   },
@@ -43,6 +76,8 @@ export const EffectiveEntity = defineEntity({
     type: p.string(),
     technician: p.string().nullable(),
     day: p.integer(),
+    /** The one task or activity that a note, a count or hours are about. */
+    target: p.string().nullable().index(),
     body: p.text(),
   },
 });

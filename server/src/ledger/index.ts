@@ -1,2 +1,3 @@
 export { readBatch } from './readBatch.ts';
-export { rebuild, verifyChain } from './rebuild.ts';
+export { rebuild } from './rebuild.ts';
+export { verifyChain } from './verify.ts';

@@ -1,14 +1,16 @@
 import { Defect } from '@wergon/core/result';
-import { trySql, writeSql } from '../db/index.ts';
+import type { Instant } from '@wergon/core/time';
+import { isDiskFault, readSql, trySql, writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
 import type { Clock } from '../app/clock.ts';
 import type { Live } from '../app/live.ts';
 import type { FactsCache, ShopFacts } from '../shop/facts.ts';
 import type { Author } from './envelope.ts';
-import type { Incoming, Outcome } from './incoming.ts';
+import type { FieldError, Incoming, Outcome } from './incoming.ts';
 import { project } from './projection.ts';
 import { findHead, keepRefused, recordEntry } from './record.ts';
 import type { Head, Recorded } from './record.ts';
+import { isAnyDue } from './waiting.ts';
 
 /** Entries, or what decides on them inside the transaction that records them: nothing can change in between. */
 export type Entries = readonly Incoming[] | ((sql: Sql, facts: ShopFacts) => readonly Incoming[]);
@@ -38,6 +40,8 @@ export type Journal = {
   ) => Promise<Tried<Before, After>>;
   /** Records all entries or, if one is refused, none. */
   readonly appendAll: (author: Author, entries: Entries) => Promise<Appended>;
+  /** Takes in entries of a later time, once their time has come. */
+  readonly takeInDue: () => Promise<void>;
   /** How often the desk has written since the server began: who acts there wants to see at once what came of it. */
   readonly countDeskActs: () => number;
 };
@@ -62,6 +66,94 @@ class SomeRefused extends Error {
 /** Ends what was only tried out; the transaction takes it back. */
 class OnlyTried extends Error {}
 
+/** Ids that the database refuses twice, disk full, and the like end a whole transaction; what an entry itself makes go
+ *  wrong is told as far as it helps whoever looks at the side list. */
+const sayThrown = (error: unknown): FieldError => ({
+  field: 'entry',
+  message: `could not be recorded (${error instanceof Error ? error.name : 'unknown'}): set aside for somebody to look at`,
+});
+
+type Batch = { readonly author: Author; readonly entries: readonly Incoming[] };
+
+/** One transaction of the journal on its way: where the chain has come to, and what is recorded but not yet projected. */
+type Writing = {
+  readonly sql: Sql;
+  readonly facts: ShopFacts;
+  readonly now: Instant;
+  readonly head: Head;
+  readonly recorded: Recorded[];
+};
+
+/** Runs a part of a transaction; if it throws, nothing of it was. */
+function attempt<T>(writing: Writing, work: () => T): T {
+  const { head, recorded } = writing;
+  const before = { ...head };
+  const count = recorded.length;
+  try {
+    return trySql(writing.sql, work);
+  } catch (error) {
+    Object.assign(head, before);
+    recorded.length = count;
+    throw error;
+  }
+}
+
+const projectAll = ({ sql, facts, recorded, now }: Writing) => project(sql, facts, recorded.splice(0), now);
+
+function recordOne(writing: Writing, author: Author, incoming: Incoming): Outcome {
+  const outcome = recordEntry({ ...writing, author }, incoming);
+  if (outcome.result === 'refused')
+    keepRefused(writing.sql, author.id, incoming.body, outcome.errors, writing.now);
+  return outcome;
+}
+
+/** Records each entry that can be recorded. One that throws is set aside with what was thrown; the rest goes on. */
+function writeEach(writing: Writing, { author, entries }: Batch, isProjectedEach: boolean): Outcome[] {
+  return entries.map((incoming) => {
+    try {
+      return attempt(writing, () => {
+        const outcome = recordOne(writing, author, incoming);
+        if (isProjectedEach) projectAll(writing);
+        return outcome;
+      });
+    } catch (error) {
+      if (isDiskFault(error)) throw error;
+      const errors = [sayThrown(error)];
+      keepRefused(writing.sql, author.id, incoming.body, errors, writing.now);
+      return { id: incoming.id, result: 'refused', errors };
+    }
+  });
+}
+
+/** Records all entries or, if one is refused, none. */
+function writeAll(writing: Writing, { author, entries }: Batch): readonly Outcome[] {
+  try {
+    return attempt(writing, () => {
+      const outcomes = entries.map((incoming) => recordEntry({ ...writing, author }, incoming));
+      if (outcomes.some(({ result }) => result === 'refused')) throw new SomeRefused(outcomes);
+      return outcomes;
+    });
+  } catch (error) {
+    if (error instanceof SomeRefused) return error.outcomes;
+    throw error;
+  }
+}
+
+function writeJob(
+  writing: Writing,
+  { author, entries: given, isAllOrNone }: Job,
+  isAlone: boolean,
+): Appended {
+  // Who decides must see what was recorded before him.
+  if (typeof given === 'function') projectAll(writing);
+  const entries = typeof given === 'function' ? given(writing.sql, writing.facts) : given;
+  const outcomes = isAllOrNone
+    ? writeAll(writing, { author, entries })
+    : writeEach(writing, { author, entries }, isAlone);
+  if (isAlone) projectAll(writing);
+  return { outcomes, seq: writing.head.seq };
+}
+
 /** Makes the journal's writer. Batches that arrive while one is being written wait and then share the next commit:
  *  each is answered only after its commit has reached the disk, and a busy minute costs few of them. */
 export function createJournal(database: Database, cache: FactsCache, clock: Clock, live: Live): Journal {
@@ -79,71 +171,45 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
     }
   }
 
-  async function writeTogether(jobs: readonly Job[]): Promise<void> {
-    try {
+  /** Runs one transaction on the facts as they are once nobody else can write. */
+  async function transact<T>(work: (writing: Writing) => T): Promise<T> {
+    for (;;) {
       const facts = await cache.get();
-      const answers = await writeSql(database, (sql) => {
-        const head = findHead(sql);
-        const recorded: Recorded[] = [];
-        const appended = jobs.map(({ author, entries: given, isAllOrNone }): Appended => {
-          // Who decides must see what was recorded before him.
-          if (typeof given === 'function') project(sql, facts, recorded.splice(0));
-          const entries = typeof given === 'function' ? given(sql, facts) : given;
-          const job = { author, entries };
-          const outcomes = isAllOrNone
-            ? writeAll(sql, facts, head, job, recorded)
-            : writeEach(sql, facts, head, job, recorded);
-          return { outcomes, seq: head.seq };
-        });
-        project(sql, facts, recorded);
-        return appended;
-      });
-      jobs.forEach(({ resolve }, i) => resolve(answers[i] as Appended));
-      deskActs += jobs.filter(({ author }) => author.kind === 'desk').length;
-      live.publish(answers.at(-1)?.seq ?? 0);
-    } catch (error) {
-      for (const { reject } of jobs) reject(error);
+      const done = await writeSql(database, (sql) =>
+        // What was changed while this waited for its turn is asked for anew.
+        cache.isCurrent(facts)
+          ? { value: work({ sql, facts, now: clock.now(), head: findHead(sql), recorded: [] }) }
+          : undefined,
+      );
+      if (done) return done.value;
     }
   }
 
-  type Batch = { readonly author: Author; readonly entries: readonly Incoming[] };
-  function writeEach(
-    sql: Sql,
-    facts: ShopFacts,
-    head: Head,
-    { author, entries }: Batch,
-    recorded: Recorded[],
-  ) {
-    const recording = { sql, facts, head, author, now: clock.now(), recorded };
-    return entries.map((incoming) => {
-      const outcome = recordEntry(recording, incoming);
-      if (outcome.result === 'refused')
-        keepRefused(sql, author.id, incoming.body, outcome.errors, recording.now);
-      return outcome;
-    });
+  function answer(jobs: readonly Job[], answers: readonly Appended[]): void {
+    jobs.forEach(({ resolve }, i) => resolve(answers[i] as Appended));
+    deskActs += jobs.filter(({ author }) => author.kind === 'desk').length;
+    live.publish(answers.at(-1)?.seq ?? 0);
   }
 
-  function writeAll(
-    sql: Sql,
-    facts: ShopFacts,
-    head: Head,
-    { author, entries }: Batch,
-    recorded: Recorded[],
-  ) {
-    const before = { ...head };
-    const own: Recorded[] = [];
-    const recording = { sql, facts, head, author, now: clock.now(), recorded: own };
+  async function writeTogether(jobs: readonly Job[]): Promise<void> {
     try {
-      return trySql(sql, () => {
-        const outcomes = entries.map((incoming) => recordEntry(recording, incoming));
-        if (outcomes.some(({ result }) => result === 'refused')) throw new SomeRefused(outcomes);
-        recorded.push(...own);
-        return outcomes;
+      const answers = await transact((writing) => {
+        const appended = jobs.map((job) => writeJob(writing, job, false));
+        projectAll(writing);
+        return appended;
       });
+      answer(jobs, answers);
+    } catch {
+      // Something in them throws. Each is written by itself, and entry by entry, so that it stops nobody else.
+      for (const job of jobs) await writeAlone(job);
+    }
+  }
+
+  async function writeAlone(job: Job): Promise<void> {
+    try {
+      answer([job], [await transact((writing) => writeJob(writing, job, true))]);
     } catch (error) {
-      Object.assign(head, before);
-      if (error instanceof SomeRefused) return error.outcomes;
-      throw error;
+      job.reject(error);
     }
   }
 
@@ -152,17 +218,16 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
       waiting.push({ author, entries, isAllOrNone, resolve, reject });
       void writeWaiting();
     });
+
   async function tryOut<Before, After>(author: Author, given: Entries, look: Look<Before, After>) {
-    const facts = await cache.get();
     let seen: Tried<Before, After> | undefined;
     try {
-      await writeSql(database, (sql) => {
+      await transact((writing) => {
+        const { sql, facts } = writing;
         const before = look.before(sql);
         const entries = typeof given === 'function' ? given(sql, facts) : given;
-        const recorded: Recorded[] = [];
-        const recording = { sql, facts, head: findHead(sql), author, now: clock.now(), recorded };
-        const outcomes = entries.map((incoming) => recordEntry(recording, incoming));
-        project(sql, facts, recorded);
+        const outcomes = entries.map((incoming) => recordEntry({ ...writing, author }, incoming));
+        projectAll(writing);
         seen = { before, after: look.after(sql, before), outcomes };
         throw new OnlyTried();
       });
@@ -172,9 +237,23 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
     if (!seen) throw new Defect('nothing was tried out');
     return seen;
   }
+
+  /** Takes in what waited for its time to come. */
+  async function takeInDue(): Promise<void> {
+    const facts = await cache.find();
+    if (!facts || !(await readSql(database, (sql) => isAnyDue(sql, clock.now())))) return;
+    live.publish(
+      await transact((writing) => {
+        projectAll(writing);
+        return writing.head.seq;
+      }),
+    );
+  }
+
   return {
     countDeskActs: () => deskActs,
     tryOut,
+    takeInDue,
     append: (author, entries) => enqueue(author, entries, false),
     appendAll: (author, entries) => enqueue(author, entries, true),
   };

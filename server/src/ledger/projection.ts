@@ -1,4 +1,4 @@
-import { entrySchema } from '@wergon/contract/ledger';
+import { storedEntrySchema } from '@wergon/contract/ledger';
 import {
   AT_REST,
   applyEntry,
@@ -14,11 +14,12 @@ import {
 import type { Correction, Entry, HoursEntry, LaborEntry, LaborState, Strands } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { Defect } from '@wergon/core/result';
-import type { LocalDay } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { findClosedUntil, markUnsettled } from './decisionRows.ts';
 import { loadStints } from './strands.ts';
+import { dueOf, takeDue, waitForDue } from './waiting.ts';
 
 /** The days of each technician that newly recorded entries can touch. */
 type Touched = Map<TechnicianId, { readonly timed: Set<LocalDay>; readonly hours: Set<LocalDay> }>;
@@ -29,15 +30,18 @@ export function project(
   sql: Sql,
   facts: ShopFacts,
   recorded: readonly { readonly entry: Entry; readonly seq: number }[],
+  now: Instant,
 ): void {
   const touched: Touched = new Map();
-  for (const { entry, seq } of recorded) {
-    if (isCorrection(entry)) correctEffective(sql, facts, entry, touched);
-    else {
-      insertEffective(sql, facts, entry, seq);
-      touch(touched, facts, entry);
-    }
-  }
+  const takeIn = (entry: LaborEntry, seq: number) => {
+    if (dueOf(entry, facts.zone) > now) return waitForDue(sql, facts.zone, entry, seq);
+    insertEffective(sql, facts, entry, seq);
+    touch(touched, facts, entry);
+  };
+  for (const { entry, seq } of takeDue(sql, now)) takeIn(entry, seq);
+  for (const { entry, seq } of recorded)
+    if (isCorrection(entry)) correctEffective(sql, facts, entry, touched, takeIn);
+    else takeIn(entry, seq);
   for (const [technician, { timed, hours }] of touched) {
     const lineDays = new Set(hours);
     if (timed.size > 0) deriveDays(sql, facts, technician, timed, lineDays);
@@ -63,6 +67,10 @@ export function effectiveRows(facts: ShopFacts, entry: LaborEntry, seq: number) 
     type: entry.type,
     technician: entry.technician ?? null,
     day: dayOf(entry, facts),
+    target:
+      entry.type === 'note' || entry.type === 'count' || entry.type === 'hours'
+        ? (entry.targets?.[0] ?? null)
+        : null,
     body: JSON.stringify(entry),
   };
   const marks =
@@ -82,30 +90,52 @@ function insertEffective(sql: Sql, facts: ShopFacts, entry: LaborEntry, seq: num
   const { row, marks } = effectiveRows(facts, entry, seq);
   sql.insert('effective_entry', [row]);
   sql.insert('task_mark', marks);
+  countPieces(sql, entry, 1);
+}
+
+/** Adds the pieces that an entry reports to its task's, or takes them away again. */
+export function countPieces(sql: Sql, entry: LaborEntry, sign: 1 | -1): void {
+  if (entry.type !== 'count') return;
+  sql.run(
+    `insert into "piece_count" ("target", "good", "scrap") values (?, ?, ?)
+     on conflict ("target") do update set "good" = "good" + excluded."good", "scrap" = "scrap" + excluded."scrap"`,
+    [entry.targets[0] ?? '', sign * entry.good, sign * entry.scrap],
+  );
+  sql.run('delete from "piece_count" where "target" = ? and "good" = 0 and "scrap" = 0', [
+    entry.targets[0] ?? '',
+  ]);
 }
 
 /** Rows of our own writing, read back. */
 const readEffective = (row: { body: string }) => JSON.parse(row.body) as LaborEntry;
 
-function correctEffective(sql: Sql, facts: ShopFacts, correction: Correction, touched: Touched): void {
+function correctEffective(
+  sql: Sql,
+  facts: ShopFacts,
+  correction: Correction,
+  touched: Touched,
+  takeIn: (entry: LaborEntry, seq: number) => void,
+): void {
   const id = correction.target;
   const [before] = sql.all<{ body: string }>('select "body" from "effective_entry" where "id" = ?', [id]);
   const rows = sql.all<{ seq: number; body: string }>(
     'select "seq", "body" from "journal" where "id" = ? or "corrects" = ? order by "seq"',
     [id, id],
   );
-  const [original, ...corrections] = rows.map(({ body }) => entrySchema.parse(JSON.parse(body)) as Entry);
+  const [original, ...corrections] = rows.map(
+    ({ body }) => storedEntrySchema.parse(JSON.parse(body)) as Entry,
+  );
   if (!original || isCorrection(original)) throw new Defect(`correction of ${id}, which is not recorded`);
   const after = correctedEntry(original, corrections.filter(isCorrection));
   if (before) {
-    touch(touched, facts, readEffective(before));
+    const was = readEffective(before);
+    touch(touched, facts, was);
+    countPieces(sql, was, -1);
     sql.run('delete from "effective_entry" where "id" = ?', [id]);
     sql.run('delete from "task_mark" where "entry" = ?', [id]);
   }
-  if (after) {
-    touch(touched, facts, after);
-    insertEffective(sql, facts, after, rows[0]?.seq ?? 0);
-  }
+  sql.run('delete from "waiting_entry" where "id" = ?', [id]);
+  if (after) takeIn(after, rows[0]?.seq ?? 0);
 }
 
 type DayEntries = ReadonlyMap<LocalDay, readonly LaborEntry[]>;
@@ -249,7 +279,7 @@ function replaceDays(
 }
 
 /** So many days before the calendar day of its labor a shift can have begun. */
-const SHIFT_BEGINS = [0, 1, 2];
+export const SHIFT_BEGINS = [0, 1, 2];
 
 /** Sums a technician's labor lines of some days anew, from ended stints and entered hours. */
 export function deriveLines(

@@ -1,5 +1,6 @@
-import { entrySchema, fieldProblemsOf } from '@wergon/contract/ledger';
+import { entrySchema, fieldProblemsOf, formatPath } from '@wergon/contract/ledger';
 import { floorEntrySchema, sentEntrySchema } from '@wergon/contract/station';
+import { findIllFormed } from '@wergon/contract/wire';
 import { FLOOR_ENTRY_TYPES } from '@wergon/core/station';
 import type { Incoming } from './incoming.ts';
 
@@ -12,6 +13,8 @@ export const readBatch = (lines: readonly unknown[]): Incoming[] => lines.map(re
 function readLine(line: unknown): Incoming {
   const body = isObject(line) ? line['entry'] : line;
   const id = isObject(body) && typeof body['id'] === 'string' ? body['id'] : null;
+  const illFormed = findIllFormed(line);
+  if (illFormed) return unreadable(null, line, illFormed);
   const sent = sentEntrySchema.safeParse(line);
   if (!sent.success) return { kind: 'unreadable', id, body: line, errors: fieldProblemsOf(sent.error) };
   const isFloor = isObject(body) && FLOOR_ENTRY_TYPES.some((type) => type === body['type']);
@@ -25,6 +28,13 @@ function readLine(line: unknown): Incoming {
   if (entry.success) return { kind: 'labor', id: entry.data.id, body, entry: entry.data, sent: around };
   return { kind: 'unreadable', id, body: line, errors: under('entry', fieldProblemsOf(entry.error)) };
 }
+
+const unreadable = (id: string | null, body: unknown, path: readonly PropertyKey[]): Incoming => ({
+  kind: 'unreadable',
+  id,
+  body,
+  errors: [{ field: formatPath(path), message: 'holds text that cannot be kept (NUL or half a character)' }],
+});
 
 const under = (parent: string, errors: ReturnType<typeof fieldProblemsOf>) =>
   errors.map(({ field, message }) => ({ field: field ? `${parent}.${field}` : parent, message }));

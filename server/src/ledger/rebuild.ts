@@ -1,22 +1,27 @@
-import { entrySchema } from '@wergon/contract/ledger';
+import { storedEntrySchema } from '@wergon/contract/ledger';
 import { correctedEntry, isClockAhead, isCorrection } from '@wergon/core/ledger';
 import type { Correction, Entry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { parseInstant } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
+import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Database, Row, Sql } from '../db/index.ts';
 import { readSql, writeSql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import type { Envelope } from './envelope.ts';
-import { GENESIS, chainHash } from './envelope.ts';
-import { DECISION_TABLES, projectDecision } from './decisionRows.ts';
+import { journalRows } from './journalRows.ts';
+import { DECISION_TABLES, findClosedUntil, markUnsettled, projectDecision } from './decisionRows.ts';
 import { readDecision } from './readDecision.ts';
-import { deriveDays, deriveLines, effectiveRows } from './projection.ts';
+import { SHIFT_BEGINS, countPieces, deriveDays, deriveLines, effectiveRows } from './projection.ts';
+import { rebuildIndex } from './entryIndex.ts';
+import { dueOf, waitForDue } from './waiting.ts';
 import { clockLooseEnd } from './record.ts';
 
 /** Every table that can be thrown away. */
 export const PROJECTIONS = [
+  'entry_index',
+  'waiting_entry',
   'effective_entry',
+  'piece_count',
   'labor_state',
   'stint',
   'presence',
@@ -28,28 +33,15 @@ export const PROJECTIONS = [
 
 const ROWS_AT_ONCE = 5_000;
 
-type JournalRow = { seq: number; id: string; type: string; body: string; envelope: string; hash: string };
-
-/** The rows of the journal in order, a page at a time. */
-function* journalRows(sql: Sql, stream?: string): Generator<JournalRow> {
-  for (let after = 0; ;) {
-    const rows = sql.all<JournalRow>(
-      `select "seq", "id", "type", "body", "envelope", "hash" from "journal" where "seq" > ? ${stream ? 'and "stream" = ?' : ''} order by "seq" limit ${ROWS_AT_ONCE}`,
-      stream ? [after, stream] : [after],
-    );
-    yield* rows;
-    const last = rows.at(-1);
-    if (!last) return;
-    after = last.seq;
-  }
-}
-
 /** Throws the projections away and derives them from the journal alone. Returns the number of labor entries. */
-export function rebuild(database: Database, facts: ShopFacts): Promise<number> {
+export function rebuild(database: Database, facts: ShopFacts, now: Instant): Promise<number> {
   return writeSql(database, (sql) => {
+    const unsettled = sql.all('select * from "unsettled_day"');
+    sql.run('create temp table "line_before" as select * from "labor_line"');
     for (const table of PROJECTIONS) sql.run(`delete from "${table}"`);
     for (const { body } of journalRows(sql, 'decision')) projectDecision(sql, readDecision(body));
-    const count = rebuildEffective(sql, facts);
+    rebuildIndex(sql, facts.zone);
+    const count = rebuildEffective(sql, facts, now);
     const technicians = sql.all<{ technician: TechnicianId }>(
       'select distinct "technician" from "effective_entry" where "technician" is not null',
     );
@@ -63,13 +55,48 @@ export function rebuild(database: Database, facts: ShopFacts): Promise<number> {
       if (timed.length > 0) deriveDays(sql, facts, technician, new Set(timed), lineDays);
       deriveLines(sql, facts, technician, lineDays);
     }
+    settleAgain(sql, unsettled);
     return count;
   });
 }
 
-function rebuildEffective(sql: Sql, facts: ShopFacts): number {
+/** Which days of closed periods are looked at for adjustments stays as it was; days whose lines came out otherwise are
+ *  looked at too. */
+function settleAgain(sql: Sql, unsettled: readonly Row[]): void {
+  const changed = sql.all<{ technician: TechnicianId; day: LocalDay }>(
+    `select "technician", "day" from (select * from "line_before" except select * from "labor_line")
+     union select "technician", "day" from (select * from "labor_line" except select * from "line_before")`,
+  );
+  sql.run('drop table "line_before"');
+  sql.run('delete from "unsettled_day"');
+  sql.insert('unsettled_day', unsettled);
+  const closedUntil = findClosedUntil(sql);
+  if (closedUntil === null) return;
+  const days = changed.flatMap(({ technician, day }) =>
+    SHIFT_BEGINS.map((back) => ({ technician, day: (day - back) as LocalDay })),
+  );
+  markUnsettled(
+    sql,
+    days.filter(({ day }) => day <= closedUntil),
+  );
+}
+
+/** Derives everything anew where the projections do not reach to the journal's end: data of an older version, which knew
+ *  less of it. Returns whether that was so. */
+export async function catchUp(database: Database, facts: ShopFacts, now: Instant): Promise<boolean> {
+  const isBehind = await readSql(database, (sql) => {
+    const [row] = sql.all<{ journal: number | null; index: number | null }>(
+      'select (select max("seq") from "journal") as "journal", (select max("seq") from "entry_index") as "index"',
+    );
+    return (row?.journal ?? 0) > (row?.index ?? 0);
+  });
+  if (isBehind) await rebuild(database, facts, now);
+  return isBehind;
+}
+
+function rebuildEffective(sql: Sql, facts: ShopFacts, now: Instant): number {
   const corrections = new Map<string, Correction[]>();
-  const parse = (body: string) => entrySchema.parse(JSON.parse(body)) as Entry;
+  const parse = (body: string) => storedEntrySchema.parse(JSON.parse(body)) as Entry;
   for (const { type, body } of journalRows(sql, 'labor')) {
     if (type !== 'void' && type !== 'restore' && type !== 'amend') continue;
     const entry = parse(body);
@@ -85,9 +112,14 @@ function rebuildEffective(sql: Sql, facts: ShopFacts): number {
     count += 1;
     const entry = parse(body);
     if (isCorrection(entry)) continue;
-    rebuildClock(sql, entry, envelope);
+    rebuildClock(sql, facts.zone, entry, envelope);
     const effective = correctedEntry(entry, corrections.get(entry.id) ?? []);
     if (!effective) continue;
+    if (dueOf(effective, facts.zone) > now) {
+      waitForDue(sql, facts.zone, effective, seq);
+      continue;
+    }
+    countPieces(sql, effective, 1);
     const { row, marks } = effectiveRows(facts, effective, seq);
     rows.push(row);
     sql.insert('task_mark', marks);
@@ -97,43 +129,10 @@ function rebuildEffective(sql: Sql, facts: ShopFacts): number {
   return count;
 }
 
-function rebuildClock(sql: Sql, entry: Entry, envelopeText: string): void {
+function rebuildClock(sql: Sql, zone: Zone, entry: Entry, envelopeText: string): void {
   const { author, recordedAt } = JSON.parse(envelopeText) as Envelope;
   const recorded = parseInstant(recordedAt);
   if (author.kind !== 'station' || !('at' in entry) || !recorded.ok) return;
-  if (isClockAhead(entry.at, recorded.value)) sql.insert('loose_end', [clockLooseEnd(entry, recorded.value)]);
+  if (isClockAhead(entry.at, recorded.value))
+    sql.insert('loose_end', [clockLooseEnd(entry, recorded.value, zone)]);
 }
-
-type Walked = { readonly count: number; readonly hash: string; readonly broken: number | undefined };
-
-/** Walks the chain from an entry and its hash on, a number of entries at the most; gives how far it came. */
-export function verifyPart(sql: Sql, after: number, hash: string, most: number): Walked {
-  let [count, previous] = [after, hash];
-  const rows = sql.all<JournalRow>(
-    'select "seq", "id", "type", "body", "envelope", "hash" from "journal" where "seq" > ? order by "seq" limit ?',
-    [after, most],
-  );
-  for (const { seq, id, type, body, envelope, hash: own } of rows) {
-    const entry = JSON.parse(body) as { readonly id: unknown; readonly type: unknown };
-    const isItself = entry.id === id && entry.type === type && (JSON.parse(envelope) as Envelope).seq === seq;
-    const isNext = seq === count + 1 && isItself;
-    if (!isNext || chainHash(body, envelope, previous) !== own) return { count, hash: previous, broken: seq };
-    previous = own;
-    count += 1;
-  }
-  return { count, hash: previous, broken: undefined };
-}
-
-/** Walks the whole chain; gives the number of entries, and the first one that does not fit, if there is one. */
-export const verifyChain = (
-  database: Database,
-): Promise<{ readonly count: number; readonly broken: number | undefined }> =>
-  readSql(database, (sql) => {
-    let walked: Walked = { count: 0, hash: GENESIS, broken: undefined };
-    for (;;) {
-      const next = verifyPart(sql, walked.count, walked.hash, ROWS_AT_ONCE);
-      if (next.broken !== undefined || next.count === walked.count)
-        return { count: next.count, broken: next.broken };
-      walked = next;
-    }
-  });

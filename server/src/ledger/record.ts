@@ -1,16 +1,17 @@
 import { entryProblem } from '@wergon/contract/ledger';
-import { canonicalJson, checkEntry, isClockAhead, isCorrection } from '@wergon/core/ledger';
+import { canonicalJson, checkEntry, isClockAhead, isClockFault, isCorrection } from '@wergon/core/ledger';
 import type { Entry } from '@wergon/core/ledger';
 import { TAKE_BACK_MS } from '@wergon/core/station';
 import type { FloorEntry } from '@wergon/core/station';
 import { formatInstant, parseInstant } from '@wergon/core/time';
-import type { Instant } from '@wergon/core/time';
+import type { Instant, Zone } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
 import type { Author, Envelope, Stream } from './envelope.ts';
 import { findClosed } from './closedDays.ts';
 import { projectDecision } from './decisionRows.ts';
+import { indexEntry } from './entryIndex.ts';
 import type { FieldError, FloorAnswer, Incoming, Outcome } from './incoming.ts';
 
 /** What stations may say; hours and corrections other than taking back are the desk's. */
@@ -50,10 +51,12 @@ export type Recording = {
   readonly recorded: Recorded[];
 };
 
-type JournalRow = { type: string; body: string; envelope: string; seq: number };
+type JournalRow = { stream: string; type: string; body: string; envelope: string; seq: number };
 
 const findRow = (sql: Sql, id: string): JournalRow | undefined =>
-  sql.all<JournalRow>('select "type", "body", "envelope", "seq" from "journal" where "id" = ?', [id])[0];
+  sql.all<JournalRow>('select "stream", "type", "body", "envelope", "seq" from "journal" where "id" = ?', [
+    id,
+  ])[0];
 
 /** Records one incoming entry at the end of the journal, or says why not. */
 export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
@@ -66,6 +69,10 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
     if (known.body === body) return { id, result: 'known', seq: known.seq };
     return refused(id, [entryProblem('entry.id_taken', {})]);
   }
+  if (recording.author.kind === 'station' && isFromTheFuture(incoming, recording.now))
+    return refused(id, [
+      { field: 'at', message: 'lies more than a day ahead: the clock of this device is not right' },
+    ]);
   if (incoming.kind === 'floor') {
     if (recording.author.kind !== 'station' && incoming.entry.type !== 'answer')
       return refused(id, [{ field: 'type', message: 'only a station records this' }]);
@@ -84,6 +91,9 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
   return outcome;
 }
 
+const isFromTheFuture = ({ entry }: Exclude<Incoming, { kind: 'unreadable' }>, now: Instant): boolean =>
+  'at' in entry && isClockFault(entry.at, now);
+
 const refused = (id: string | null, errors: readonly FieldError[]): Outcome => ({
   id,
   result: 'refused',
@@ -99,8 +109,8 @@ function findErrors(recording: Recording, incoming: LaborIncoming): readonly Fie
   const checked = checkEntry(entry, {
     hasTechnician: (id) => facts.technicians.has(id),
     hasTarget: (id) => facts.targets.has(id),
-    // The journal holds nothing but types that were read before it was written.
-    findType: () => corrected?.type as Entry['type'] | undefined,
+    // Only labor can be corrected; its rows hold nothing but types that were read before they were written.
+    findType: () => (corrected?.stream === 'labor' ? (corrected.type as Entry['type']) : undefined),
   });
   if (!checked.ok) return [entryProblem(checked.code, checked.params)];
   if (author.kind === 'desk') return findClosed(sql, facts, entry);
@@ -134,7 +144,7 @@ function findUnknown({ facts }: Recording, entry: FloorEntry | FloorAnswer): rea
 }
 
 function append(
-  { sql, head, author, now }: Recording,
+  { sql, facts, head, author, now }: Recording,
   incoming: Exclude<Incoming, { kind: 'unreadable' }>,
   body: string,
   stream: Stream,
@@ -158,37 +168,48 @@ function append(
   const labor = incoming.kind === 'labor' ? incoming.entry : undefined;
   const corrects = labor && isCorrection(labor) ? labor.target : null;
   sql.insert('journal', [{ seq, id, stream, type: entry.type, corrects, body, envelope, hash }]);
+  indexEntry(sql, facts.zone, incoming, { seq, stream, author, recordedAt: now });
   head.seq = seq;
   head.hash = hash;
   if (author.kind === 'station' && labor && 'at' in labor && isClockAhead(labor.at, now))
-    sql.insert('loose_end', [clockLooseEnd(labor, now)]);
+    sql.insert('loose_end', [clockLooseEnd(labor, now, facts.zone)]);
   return { id, result: 'recorded', seq };
 }
 
-/** A station whose clock runs ahead of the server; kept as it was seen, because later it cannot be told. */
-export const clockLooseEnd = (entry: Extract<Entry, { at: Instant }>, now: Instant) => ({
+/** A station whose clock runs ahead, on the day on which that was seen of the server; kept as it was seen, because later it cannot be told. */
+export const clockLooseEnd = (entry: Extract<Entry, { at: Instant }>, now: Instant, zone: Zone) => ({
   kind: 'clock',
   entry: entry.id,
   from_at: entry.at,
   technician: entry.technician ?? '',
   to_at: null,
   seconds: entry.at - now,
-  settled_day: Math.floor(entry.at / 86_400),
+  settled_day: zone.dayAt(now),
 });
 
+/** How much of one refused entry is kept, in characters, and how many of one station: the newest. */
+const MOST_KEPT = 100_000;
+const MOST_ROWS = 500;
+
 /** Keeps what was refused whole, on the side, where it blocks nobody. */
-export const keepRefused = (
+export function keepRefused(
   sql: Sql,
   station: string,
   body: unknown,
   errors: readonly FieldError[],
   now: Instant,
-) =>
-  sql.insert('refused_entry', [
-    {
-      received_at: now,
-      station,
-      body: JSON.stringify(body).slice(0, 100_000),
-      errors: JSON.stringify(errors),
-    },
-  ]);
+): void {
+  const text = JSON.stringify(body).slice(0, MOST_KEPT);
+  const [same] = sql.all<{ id: number }>(
+    'select "id" from "refused_entry" where "station" = ? and "body" = ? limit 1',
+    [station, text],
+  );
+  // Sent again it is still the one thing that somebody must look at.
+  if (same) return;
+  sql.insert('refused_entry', [{ received_at: now, station, body: text, errors: JSON.stringify(errors) }]);
+  sql.run(
+    `delete from "refused_entry" where "station" = ? and "id" <= (select "id" from "refused_entry"
+       where "station" = ? order by "id" desc limit 1 offset ${MOST_ROWS})`,
+    [station, station],
+  );
+}

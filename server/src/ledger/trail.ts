@@ -3,7 +3,6 @@ import type { ParsedQueryOf } from '@wergon/contract/routes';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatInstant } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
@@ -12,7 +11,7 @@ import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import type { Envelope } from './envelope.ts';
 import { GENESIS } from './envelope.ts';
-import { verifyPart } from './rebuild.ts';
+import { verifyPart } from './verify.ts';
 import { loadNames, sayValue } from './scans.ts';
 import type { Names } from './scans.ts';
 
@@ -57,23 +56,18 @@ function loadTrail(sql: Sql, facts: ShopFacts, names: Names, asked: ParsedQueryO
     clauses.push(clause);
     params.push(...values);
   };
-  const startOf = (day: LocalDay) => formatInstant(facts.zone.startOf(day));
-  if (asked.before !== undefined) add('"seq" < ?', asked.before);
-  if (asked.stream) add('"stream" = ?', asked.stream);
-  if (asked.type) add('"type" = ?', asked.type);
-  if (asked.corrections) add('"corrects" is not null');
-  if (asked.from !== undefined) add(`json_extract("envelope", '$.recordedAt') >= ?`, startOf(asked.from));
-  if (asked.to !== undefined)
-    add(`json_extract("envelope", '$.recordedAt') < ?`, startOf((asked.to + 1) as LocalDay));
+  const startOf = (day: LocalDay) => facts.zone.startOf(day);
+  if (asked.before !== undefined) add('i."seq" < ?', asked.before);
+  if (asked.stream) add('i."stream" = ?', asked.stream);
+  if (asked.type) add('i."type" = ?', asked.type);
+  if (asked.corrections) add('j."corrects" is not null');
+  if (asked.from !== undefined) add('i."recorded_at" >= ?', startOf(asked.from));
+  if (asked.to !== undefined) add('i."recorded_at" < ?', startOf((asked.to + 1) as LocalDay));
   // A correction is about whom its entry is about.
-  if (asked.technician !== undefined)
-    add(
-      `coalesce(json_extract("body", '$.technician'),
-         (select json_extract(o."body", '$.technician') from "journal" o where o."id" = "journal"."corrects")) = ?`,
-      asked.technician,
-    );
+  if (asked.technician !== undefined) add('i."technician" = ?', asked.technician);
   const rows = sql.all<Row>(
-    `select * from "journal" ${clauses.length > 0 ? `where ${clauses.join(' and ')}` : ''} order by "seq" desc limit ${PAGE}`,
+    `select j.* from "entry_index" i join "journal" j on j."seq" = i."seq"
+     ${clauses.length > 0 ? `where ${clauses.join(' and ')}` : ''} order by i."seq" desc limit ${PAGE}`,
     params,
   );
   return {

@@ -53,6 +53,8 @@ async function openPast() {
     orderNumbers: { prefix: '', digits: 4, first: 1001 },
     labels: { symbology: 'code128', paper: 'a4' },
     pay: { period: 'weekly', anchor: '2026-03-02', approval: 'person-day', isConfirmed: false },
+    desk: { signOutMinutes: 60 },
+    backup: { hour: null, keep: 14 },
     reconcile: { answeredGapMinutes: 0 },
   });
   shop.clock.set((SEVEN + 20 * 86_400) * 1000);

@@ -18,6 +18,8 @@ const settings = (approval: string, isConfirmed = false) => ({
   orderNumbers: { prefix: '', digits: 4, first: 1001 },
   labels: { symbology: 'code128', paper: 'a4' },
   pay: { period: 'weekly', anchor: '2026-03-02', approval, isConfirmed },
+  desk: { signOutMinutes: 60 },
+  backup: { hour: null, keep: 14 },
   reconcile: { answeredGapMinutes: 0 },
 });
 const stint = (from: number, to: number, who = shop.ada) => [
@@ -65,14 +67,15 @@ test('time is approved as it was seen; what changes after that shows as changed'
 });
 
 test('a technician confirms his own days at a station, if the shop wants that, as he saw them', async () => {
+  const proof = await shop.prove(shop.ada);
   const waiting = async () =>
     (
-      (await shop.get(`/api/station/own-time?technician=${shop.ada}`, shop.station)).body as {
+      (await shop.post('/api/station/own-time', { technician: shop.ada, proof }, shop.station)).body as {
         toConfirm: { day: string; stamp: string }[];
       }
     ).toConfirm.map(({ day, stamp }) => ({ day, stamp }));
   const confirm = (days: object[]) =>
-    shop.post('/api/station/own-time/confirm', { technician: shop.ada, days }, shop.station);
+    shop.post('/api/station/own-time/confirm', { technician: shop.ada, proof, days }, shop.station);
   expect(await waiting()).toEqual([]);
   await post('/api/shop/settings', settings('person-day', true));
   const days = await waiting();
@@ -113,18 +116,21 @@ test('what has changed since it was shown is not approved', async () => {
 });
 
 test('nobody approves his own time, and a lead only that of his people', async () => {
-  const user = { name: 'Lea', userName: 'lea', password: 'long enough', role: 'lead', seesRates: false };
-  await post('/api/users', { ...user, technician: shop.ada, departments: ['Winding'] });
-  await post('/api/users', { ...user, userName: 'lou', departments: ['Balancing'] });
-  await post('/api/users', { ...user, userName: 'lin', departments: ['Winding'] });
+  await post('/api/shop/lists', { list: 'department', name: 'Balancing' });
+  const [winding, balancing] = [
+    await shop.listed('department', 'Winding'),
+    await shop.listed('department', 'Balancing'),
+  ];
+  await shop.addUser({ userName: 'lea', role: 'lead', technician: shop.ada, departments: [winding] });
+  await shop.addUser({ userName: 'lou', role: 'lead', departments: [balancing] });
+  await shop.addUser({ userName: 'lin', role: 'lead', departments: [winding] });
   expect(problem(await approve(await signIn('lea')))).toEqual([403, 'approve.own']);
   expect(problem(await approve(await signIn('lou')))).toEqual([403, 'reconcile.other_people']);
   expect((await approve(await signIn('lin'))).status).toBe(200);
 });
 
 test('a lead puts right only the time of his people', async () => {
-  const user = { name: 'Lou', userName: 'lou', password: 'long enough', role: 'lead', seesRates: false };
-  await post('/api/users', { ...user, departments: ['Balancing'] });
+  await shop.addUser({ userName: 'lou', role: 'lead', departments: ['another department'] });
   const row = { entry: null, technician: shop.ada, target: shop.strip, workType: 'run', seconds: 60 };
   const body = { rows: [{ ...row, day: '2026-03-03' }] };
   const lou = await signIn('lou');
@@ -223,7 +229,7 @@ test('the last closed period is reopened with a reason, and a rebuild gives the 
       ['approval', 'pay_period', 'closed_line'].map((table) => sql.all(`select * from "${table}"`)),
     );
   const before = await dump();
-  await rebuild(shop.database, await shop.context.facts.get());
+  await rebuild(shop.database, await shop.context.facts.get(), shop.clock.now());
   expect(await dump()).toEqual(before);
   expect((await post('/api/pay/reopen', { firstDay: '2026-03-02', reason: '' })).status).toBe(422);
   expect(

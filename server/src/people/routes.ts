@@ -19,7 +19,7 @@ import { mountRates } from './rates.ts';
 import { addTechnician, columnsOf, writeTechnician } from './technicians.ts';
 
 export function mountPeople(mount: Mount, context: Context): void {
-  const { database, clock, facts, live } = context;
+  const { database, clock, facts, live, proofs } = context;
   const changed = () => {
     facts.forget();
     live.publishSetup();
@@ -100,16 +100,18 @@ export function mountPeople(mount: Mount, context: Context): void {
   });
 
   const checkPin = createPinCheck(clock);
-  mount('checkPin', async ({ body }) => {
+  mount('checkPin', async ({ body, who }) => {
+    const station = who.station?.id ?? '';
     const technician = await database.em.fork().findOne(TechnicianEntity, { id: body.technician });
-    const answer = await checkPin(body.technician, technician?.pinHash ?? null, body.pin);
-    if (answer === 'right') return ok(null);
+    const answer = await checkPin(station, body.technician, technician?.pinHash ?? null, body.pin);
+    if (answer === 'right') return ok({ proof: proofs.give(station, body.technician) });
     return refuse(answer === 'wait' ? 'access.too_many_tries' : 'access.wrong_pin');
   });
 
-  mount('changePin', async ({ body }) => {
+  mount('changePin', async ({ body, who }) => {
+    const station = who.station?.id ?? '';
     const technician = await database.em.fork().findOne(TechnicianEntity, { id: body.technician });
-    const answer = await checkPin(body.technician, technician?.pinHash ?? null, body.pin);
+    const answer = await checkPin(station, body.technician, technician?.pinHash ?? null, body.pin);
     if (answer !== 'right') return refuse(answer === 'wait' ? 'access.too_many_tries' : 'access.wrong_pin');
     const pinHash = await hashPin(body.newPin);
     await database.em.fork().nativeUpdate(TechnicianEntity, { id: body.technician }, { pinHash });

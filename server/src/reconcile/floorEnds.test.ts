@@ -73,7 +73,7 @@ test('a clock that was moved is looked into and accepted, and a rebuild gives th
     { kind: 'clock-jump', name: 'Winding 1', seconds: 3600, stations: ['Winding 1'] },
   ]);
   await accept('clock-jump');
-  await rebuild(shop.database, await shop.context.facts.get());
+  await rebuild(shop.database, await shop.context.facts.get(), shop.clock.now());
   expect(await told()).toEqual([]);
 });
 

@@ -16,48 +16,52 @@ export type ToldFloorEnd = FloorEnd & { readonly refused?: Refused };
 /** What stations add to the loose ends of a stretch of days. */
 export function findFloorEnds(sql: Sql, facts: ShopFacts, first: LocalDay, last: LocalDay): ToldFloorEnd[] {
   const all: readonly ToldFloorEnd[] = [
-    ...findClockJumps(sql, facts),
-    ...findUnknownCodes(loadUnread(sql), facts.zone),
-    ...findRefused(sql, facts),
+    ...findClockJumps(sql, facts, first, last),
+    ...findUnknownCodes(loadUnread(sql, first, last), facts.zone),
+    ...findRefused(sql, facts, first, last),
     ...findBadgeEnds(loadBadgeScans(sql, first, last), facts.zone),
   ];
   return all.filter(({ day }) => day >= first && day <= last);
 }
 
-type FloorRow = { readonly id: EntryId; readonly at: string; readonly station: string };
+type Floor = { readonly id: EntryId; readonly at: Instant; readonly station: string } & Readonly<
+  Record<'text' | 'seconds', unknown>
+>;
 
-/** Entries of the floor stream of one type, with one more field of theirs. */
-function loadFloor<Field extends string, Value>(sql: Sql, type: string, field: Field) {
-  const rows = sql.all<FloorRow & Record<Field, Value>>(
-    `select "id", json_extract("body", '$.at') as "at", json_extract("body", '$.${field}') as "${field}",
-       json_extract("envelope", '$.author.id') as "station"
-     from "journal" where "stream" = 'floor' and "type" = ? order by "seq"`,
-    [type],
+/** Entries of the floor stream of one type, of some days. */
+function loadFloor(sql: Sql, type: string, first: LocalDay, last: LocalDay): Floor[] {
+  const rows = sql.all<{ id: EntryId; body: string; author: string }>(
+    `select j."id", j."body", i."author" from "entry_index" i join "journal" j on j."seq" = i."seq"
+     where i."stream" = 'floor' and i."type" = ? and i."day" between ? and ? order by i."seq"`,
+    [type, first, last],
   );
-  return rows.flatMap((row) => {
-    const at = parseInstant(row.at);
-    return at.ok ? [{ ...row, at: at.value }] : [];
+  return rows.flatMap(({ id, body, author }) => {
+    const { at, text, seconds } = JSON.parse(body) as Readonly<Record<string, unknown>>;
+    const read = parseInstant(String(at));
+    return read.ok ? [{ id, at: read.value, station: author, text, seconds }] : [];
   });
 }
 
-const loadUnread = (sql: Sql) => loadFloor<'text', string>(sql, 'unread-scan', 'text');
+const loadUnread = (sql: Sql, first: LocalDay, last: LocalDay) =>
+  loadFloor(sql, 'unread-scan', first, last).map((row) => ({ ...row, text: String(row.text) }));
 
 /** Stations whose clock was moved. */
-const findClockJumps = (sql: Sql, { zone }: ShopFacts): FloorEnd[] =>
-  loadFloor<'seconds', number>(sql, 'clock-jump', 'seconds').map(({ id, at, seconds, station }) => ({
+const findClockJumps = (sql: Sql, { zone }: ShopFacts, first: LocalDay, last: LocalDay): FloorEnd[] =>
+  loadFloor(sql, 'clock-jump', first, last).map(({ id, at, seconds, station }) => ({
     kind: 'clock-jump',
     entries: [id],
     day: zone.dayAt(at),
     from: at,
-    seconds: toSeconds(Math.abs(seconds)),
+    seconds: toSeconds(Math.abs(Number(seconds))),
     stations: [station],
     times: 1,
   }));
 
 /** Entries that could not be recorded. */
-function findRefused(sql: Sql, { zone }: ShopFacts): ToldFloorEnd[] {
+function findRefused(sql: Sql, { zone }: ShopFacts, first: LocalDay, last: LocalDay): ToldFloorEnd[] {
   const rows = sql.all<{ id: number; received_at: Instant; station: string; body: string; errors: string }>(
-    'select * from "refused_entry" order by "id"',
+    'select * from "refused_entry" where "received_at" >= ? and "received_at" < ? order by "id"',
+    [zone.startOf(first), zone.startOf((last + 1) as LocalDay)],
   );
   return rows.map(({ id, received_at, station, body, errors }) => ({
     kind: 'refused-entry',
@@ -74,24 +78,33 @@ function findRefused(sql: Sql, { zone }: ShopFacts): ToldFloorEnd[] {
 
 /** Badges read at stations in these days. */
 function loadBadgeScans(sql: Sql, first: LocalDay, last: LocalDay): BadgeScan[] {
-  const rows = sql.all<{ technician: TechnicianId; at: Instant; station: string }>(
-    `select e."technician", json_extract(e."body", '$.at') as "at",
-       json_extract(j."envelope", '$.author.id') as "station"
-     from "effective_entry" e join "journal" j on j."id" = e."id"
-     where e."day" between ? and ? and e."technician" is not null and e."type" <> 'hours'
-       and json_extract(j."envelope", '$.author.kind') = 'station'
-       and json_array_length(j."envelope", '$.via') > 0`,
-    [first, last],
-  );
+  const rows = sql
+    .all<{ technician: TechnicianId; body: string; station: string }>(
+      `select e."technician", e."body", i."author" as "station"
+       from "effective_entry" e join "entry_index" i on i."seq" = e."seq"
+       where e."day" between ? and ? and e."technician" is not null and e."type" <> 'hours'
+         and i."author_kind" = 'station' and i."is_scanned"`,
+      [first, last],
+    )
+    .map(({ technician, body, station }) => ({
+      technician,
+      station,
+      at: (JSON.parse(body) as { readonly at: Instant }).at,
+    }));
   // One read of a badge can make several entries; they are one scan.
   return [...new Map(rows.map((row) => [`${row.technician} ${row.station} ${row.at}`, row])).values()];
 }
 
 /** What technicians said of ends that they forgot, by the entry it is about; the last word counts. */
 export function loadProposals(sql: Sql): ReadonlyMap<EntryId, string> {
-  const rows = sql.all<{ about: EntryId; ended: string }>(
-    `select json_extract("body", '$.about') as "about", json_extract("body", '$.ended') as "ended"
-     from "journal" where "stream" = 'floor' and "type" = 'proposal' order by "seq"`,
+  const rows = sql.all<{ body: string }>(
+    `select j."body" from "entry_index" i join "journal" j on j."seq" = i."seq"
+     where i."stream" = 'floor' and i."type" = 'proposal' order by i."seq"`,
   );
-  return new Map(rows.map(({ about, ended }) => [about, ended]));
+  return new Map(
+    rows.map(({ body }) => {
+      const { about, ended } = JSON.parse(body) as { readonly about: EntryId; readonly ended: string };
+      return [about, ended];
+    }),
+  );
 }

@@ -78,6 +78,7 @@ type StoredRow = {
   technician: TechnicianId;
   to_at: Instant | null;
   seconds: Seconds | null;
+  settled_day: LocalDay;
 };
 
 function loadStored(sql: Sql, firstDay: LocalDay, lastDay: LocalDay): LooseEnd[] {
@@ -86,10 +87,12 @@ function loadStored(sql: Sql, firstDay: LocalDay, lastDay: LocalDay): LooseEnd[]
     'select * from "loose_end" where "settled_day" >= ? and "from_at" < ?',
     [firstDay - 1, (lastDay + 2) * 86_400],
   );
-  return rows.map(({ kind, entry, from_at, technician, to_at, seconds }) => ({
+  return rows.map(({ kind, entry, from_at, technician, to_at, seconds, settled_day }) => ({
     kind,
     ...(technician ? { technician } : {}),
     entries: [entry],
+    // A clock that runs ahead is a matter of the day on which that was seen.
+    ...(kind === 'clock' ? { day: settled_day } : {}),
     from: from_at,
     ...(to_at === null ? {} : { to: to_at }),
     ...(seconds === null ? {} : { seconds }),

@@ -118,16 +118,8 @@ test('only what one did oneself at the desk is taken back', async () => {
 });
 
 test('whoever does not see rates sees hours, and no cost that would tell a wage', async () => {
-  const fields = {
-    name: 'Mik',
-    userName: 'mik',
-    password: 'long enough',
-    role: 'supervisor',
-    seesRates: false,
-  };
-  await post('/api/users', fields);
   const answer = await chosen();
-  desk = await signIn('mik');
+  desk = await shop.addUser({ userName: 'mik', role: 'supervisor' });
   const effect = (await post('/api/reconcile/preview', { answers: [answer] })).body as EffectJson;
   expect(effect.jobs[0]).toMatchObject({
     beforeSeconds: 12 * 3600,

@@ -30,12 +30,17 @@ export function mountWeek(mount: Mount, { database, clock, facts }: Context): vo
     if (!known.technicians.has(technician)) return refuse('record.not_found');
     const monday = (day - weekdayOf(day) + 1) as LocalDay;
     const plans = await loadPlans(database.em.fork(), monday, (monday + WEEK - 1) as LocalDay);
+    const seesAbsences = who.kind === 'desk' && who.rights.has('people.see');
     const week = await readSql(database, (sql) =>
-      loadWeek(sql, known, plans, technician, monday, clock.now()),
+      loadWeek(sql, known, plans, technician, monday, clock.now(), seesAbsences),
     );
     return ok({ ...week, mayCorrect: mayCorrect(who, known, technician) });
   });
 }
+
+/** Why somebody is away is for who may see absences; that the shop is closed, for everybody. */
+const sayAbsence = (absence: string | undefined, isSeen: boolean): string | null =>
+  absence === undefined ? null : isSeen || absence === 'closed' ? absence : 'away';
 
 type Row = { target: TargetId; workType: WorkType; cells: Cell[] };
 type Cell = {
@@ -51,6 +56,7 @@ function loadWeek(
   technician: TechnicianId,
   monday: LocalDay,
   now: Instant,
+  seesAbsences: boolean,
 ): Omit<WeekJson, 'mayCorrect'> {
   const days = Array.from({ length: WEEK }, (_, i) => (monday + i) as LocalDay);
   const sunday = (monday + WEEK - 1) as LocalDay;
@@ -101,7 +107,7 @@ function loadWeek(
         day: formatDay(day),
         plannedSeconds: seconds,
         attendedSeconds: attendance.find((each) => each.day === day)?.attendedSeconds ?? 0,
-        absence: absence ?? null,
+        absence: sayAbsence(absence, seesAbsences),
         isClosed: closedUntil !== null && day <= closedUntil,
         isFuture: day > today,
         totalSeconds: [...rows.values()].reduce((sum, { cells }) => sum + sumOf(cells[i] as Cell), 0),

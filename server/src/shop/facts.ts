@@ -10,12 +10,16 @@ import { CostRateEntity, TechnicianEntity } from '../people/entities.ts';
 import type { Technician } from '../people/entities.ts';
 import { OrderEntity, TaskEntity } from '../work/entities.ts';
 import type { Task, WorkOrder } from '../work/entities.ts';
-import { ActivityEntity, ShopEntity } from './entities.ts';
+import { ActivityEntity, ListItemEntity, ResourceEntity, ShopEntity } from './entities.ts';
 import type { Shop } from './entities.ts';
 
 /** Everything but the journal that the ledger reads, and the names that go with it. */
 export type ShopFacts = LedgerFacts & {
   readonly shop: Shop;
+  /** Names of departments by their ids in the list. */
+  readonly departments: ReadonlyMap<string, string>;
+  /** Names of everything that a station can be set to, by id: departments, crews, work centers. */
+  readonly groups: ReadonlyMap<string, string>;
   readonly technicians: ReadonlyMap<TechnicianId, Technician>;
   readonly orders: ReadonlyMap<string, WorkOrder>;
   readonly tasks: ReadonlyMap<TargetId, Task>;
@@ -29,12 +33,29 @@ export type ShopFacts = LedgerFacts & {
 export type FactsCache = {
   readonly find: () => Promise<ShopFacts | undefined>;
   readonly get: () => Promise<ShopFacts>;
+  /** Whether facts are still those of now: nothing of them has changed since they were got. */
+  readonly isCurrent: (facts: ShopFacts) => boolean;
   readonly forget: () => void;
 };
 
 export function createFactsCache(database: Database): FactsCache {
   let kept: Promise<ShopFacts | undefined> | undefined;
-  const find = () => (kept ??= loadFacts(database));
+  let current: ShopFacts | undefined;
+  function find(): Promise<ShopFacts | undefined> {
+    if (kept) return kept;
+    const own: Promise<ShopFacts | undefined> = loadFacts(database).then(
+      (facts) => {
+        // Facts that were forgotten while they were being read may be of before the change.
+        if (kept === own) current = facts;
+        return kept === own || kept === undefined ? facts : kept;
+      },
+      (error: unknown) => {
+        if (kept === own) kept = undefined;
+        throw error;
+      },
+    );
+    return (kept = own);
+  }
   return {
     find,
     get: async () => {
@@ -42,8 +63,10 @@ export function createFactsCache(database: Database): FactsCache {
       if (!facts) throw new Defect('the shop is not set up yet');
       return facts;
     },
+    isCurrent: (facts) => facts === current,
     forget: () => {
       kept = undefined;
+      current = undefined;
     },
   };
 }
@@ -59,6 +82,8 @@ async function loadFacts(database: Database): Promise<ShopFacts | undefined> {
     await em.findAll(TaskEntity, { orderBy: { order: 1, position: 1 } }),
     await em.findAll(ActivityEntity),
   ];
+  const listed = await em.find(ListItemEntity, { list: { $in: ['department', 'crew'] } });
+  const centers = await em.find(ResourceEntity, { kind: 'work-center' });
   const zone = createZone(shop.zone);
   if (!zone.ok) throw new Defect(`stored zone: ${shop.zone}`);
   const orderById = new Map(orders.map((order) => [order.id, order]));
@@ -75,6 +100,10 @@ async function loadFacts(database: Database): Promise<ShopFacts | undefined> {
     targets,
     costRates: costRatesByTechnician(rates),
     shop,
+    departments: new Map(
+      listed.filter(({ list }) => list === 'department').map(({ id, name }) => [id, name]),
+    ),
+    groups: new Map([...listed, ...centers].map(({ id, name }) => [id, name])),
     technicians: new Map(technicians.map((each) => [each.id as TechnicianId, each])),
     orders: orderById,
     tasks: new Map(tasks.map((task) => [task.id as TargetId, task])),

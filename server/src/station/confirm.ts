@@ -42,10 +42,11 @@ export const writeToConfirm = ({ day, stamp, attendedSeconds, chargedSeconds }: 
 });
 
 /** A technician says of his own days that they are right, as he saw them. */
-export function mountConfirm(mount: Mount, { clock, journal }: Context): void {
-  mount('confirmOwnTime', async ({ body: { technician, days }, who }) => {
+export function mountConfirm(mount: Mount, { clock, journal, proofs }: Context): void {
+  mount('confirmOwnTime', async ({ body: { technician, proof, days }, who }) => {
     const station = who.station?.id;
     if (station === undefined) return refuse('station.not_paired');
+    if (!proofs.holds(proof, station, technician)) return refuse('access.not_proved');
     const kept: { refusal?: RouteRefusal } = {};
     await journal.appendAll({ kind: 'station', id: station }, (sql, facts) => {
       const now = clock.now();

@@ -4,7 +4,15 @@ import type { DirectoryJson } from '@wergon/contract/station';
 import type { TargetId } from '@wergon/core/ledger';
 import { plannedOn } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, formatInstant, inForceAt, parseInstant, toDay, toInstant } from '@wergon/core/time';
+import {
+  atWallClock,
+  formatDay,
+  formatInstant,
+  inForceAt,
+  parseInstant,
+  toDay,
+  toInstant,
+} from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadAnswers } from '../floor/requests.ts';
@@ -26,12 +34,11 @@ type Details = Pick<
 >;
 
 /** What the journal says of tasks and people that stands on no board. */
-export function loadMoves(sql: Sql, now: Instant) {
+export function loadMoves(sql: Sql, now: Instant, tasks: readonly string[]) {
   const since = now - LAST_SECONDS;
   const counts = sql.all<{ target: TargetId; good: number; scrap: number }>(
-    `select json_extract("body", '$.targets[0]') as "target", sum(json_extract("body", '$.good')) as "good",
-       sum(json_extract("body", '$.scrap')) as "scrap"
-     from "effective_entry" where "type" = 'count' group by 1`,
+    'select "target", "good", "scrap" from "piece_count" where "target" in (select "value" from json_each(?))',
+    [JSON.stringify(tasks)],
   );
   const last = sql.all<{ technician: TechnicianId; at: Instant }>(
     `select "technician", max("to_at") as "at" from (
@@ -45,8 +52,8 @@ export function loadMoves(sql: Sql, now: Instant) {
     lastAt: new Map(last.map(({ technician, at }) => [technician, at])),
     proposed: sql
       .all<{ about: string }>(
-        `select json_extract("body", '$.about') as "about" from "journal"
-         where "stream" = 'floor' and "type" = 'proposal' order by "seq" desc limit ${NEWEST_PROPOSALS}`,
+        `select "about" from "entry_index" where "stream" = 'floor' and "type" = 'proposal' and "about" is not null
+         order by "seq" desc limit ${NEWEST_PROPOSALS}`,
       )
       .map(({ about }) => about),
     answers: loadAnswers(sql, toInstant(now - ANSWER_SECONDS)),
@@ -131,7 +138,7 @@ async function loadPeople(
     if (planned.kind !== 'work') return null;
     const { startMinute, endMinute } = planned.plan;
     const isNextDay = endMinute <= startMinute;
-    return toInstant(facts.zone.startOf((isNextDay ? day + 1 : day) as LocalDay) + endMinute * 60);
+    return atWallClock(facts.zone, (isNextDay ? day + 1 : day) as LocalDay, endMinute * 60);
   };
   return board.technicians.flatMap(({ id, state }) => {
     const technician = facts.technicians.get(id as TechnicianId);

@@ -14,11 +14,13 @@ import { loadBoard } from '../floor/board.ts';
 import type { Outcome } from '../ledger/incoming.ts';
 import { readBatch } from '../ledger/readBatch.ts';
 import { BadgeEntity } from '../people/entities.ts';
+import type { ShopFacts } from '../shop/facts.ts';
 import { StationEntity } from './entities.ts';
 import { loadCodes } from './loadCodes.ts';
 import { loadDetails, loadMoves } from './loadDirectory.ts';
 import { findToConfirm, mountConfirm, writeToConfirm } from './confirm.ts';
 import { loadOwnTime } from './ownTime.ts';
+import { mountProveSelf } from './proveSelf.ts';
 import { drawPairing, offerPairing } from './pairing.ts';
 
 const instantOrNull = (at: number | null | undefined) => (at == null ? null : formatInstant(at as Instant));
@@ -28,6 +30,12 @@ const settingsOf = (settings: Partial<StationSettings> | null | undefined): Stat
   ...DEFAULT_STATION_SETTINGS,
   ...settings,
 });
+
+/** The same with the names by which its page knows departments, crews and work centers. */
+const namedSettings = (settings: StationSettings, { groups }: ShopFacts): StationSettings => {
+  const names = (ids: readonly string[]) => ids.flatMap((id) => groups.get(id) ?? []);
+  return { ...settings, people: names(settings.people), workCenters: names(settings.workCenters) };
+};
 
 /** How long a station's last use is not written down anew. */
 const SEEN_SECONDS = 60;
@@ -45,7 +53,7 @@ export const writeOutcome = (outcome: Outcome) =>
     : outcome;
 
 export function mountStation(mount: Mount, context: Context): void {
-  const { database, clock, journal, live, facts, isDemo } = context;
+  const { database, clock, journal, live, facts, proofs, isDemo } = context;
 
   mount('stations', async () => {
     const stations = await database.em.fork().findAll(StationEntity, { orderBy: { name: 1 } });
@@ -119,6 +127,7 @@ export function mountStation(mount: Mount, context: Context): void {
   mount('revokeStation', async ({ param }) => {
     const columns = { isRevoked: true, tokenHash: null, pairingHash: null, pairingExpiresAt: null };
     const changed = await database.em.fork().nativeUpdate(StationEntity, { id: param('station') }, columns);
+    live.end(param('station'));
     live.publishSetup();
     return changed > 0 ? ok(null) : refuse('record.not_found');
   });
@@ -154,17 +163,18 @@ export function mountStation(mount: Mount, context: Context): void {
     const known = await facts.get();
     const em = database.em.fork();
     const now = clock.now();
-    const { board, moves } = await readSql(database, (sql) => ({
-      board: loadBoard(sql, known, now),
-      moves: loadMoves(sql, now),
-    }));
+    const { board, moves } = await readSql(database, (sql) => {
+      const found = loadBoard(sql, known, now);
+      const tasks = found.tasks.map(({ id }) => id);
+      return { board: found, moves: loadMoves(sql, now, tasks) };
+    });
     const onBoard = new Set(board.tasks.map(({ id }) => id));
     const own = await em.findOneOrFail(StationEntity, { id: station.id });
     const cardKey = own.cardKey || (await giveCardKey(station.id));
     return ok({
       ...board,
       station: { id: station.id, name: station.name },
-      settings: settingsOf(own.settings),
+      settings: namedSettings(settingsOf(own.settings), known),
       cardKey,
       codes: await loadCodes(em, known, board, onBoard, cardKey),
       ...(await loadDetails(em, known, board, moves, now)),
@@ -182,10 +192,11 @@ export function mountStation(mount: Mount, context: Context): void {
   }
 
   mountConfirm(mount, context);
-  mount('ownTime', async ({ query }) => {
+  mountProveSelf(mount, context);
+  mount('ownTime', async ({ body: { technician, proof }, who }) => {
     const known = await facts.get();
-    const technician = query.technician as TechnicianId;
     if (!known.technicians.has(technician)) return refuse('record.not_found');
+    if (!proofs.holds(proof, who.station?.id ?? '', technician)) return refuse('access.not_proved');
     const now = clock.now();
     return ok(
       await readSql(database, (sql) => ({

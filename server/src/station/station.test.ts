@@ -127,7 +127,13 @@ describe('what the supervisor sees of stations', () => {
 
 describe('own time', () => {
   const ownTime = async (who: string) =>
-    (await shop.get(`/api/station/own-time?technician=${who}`, shop.station)).body as OwnTimeJson;
+    (
+      await shop.post(
+        '/api/station/own-time',
+        { technician: who, proof: await shop.prove(who) },
+        shop.station,
+      )
+    ).body as OwnTimeJson;
 
   test('is the week up to now, day by day, with what runs', async () => {
     await shop.send(shop.scan('shift-in', 60, shop.bo), shop.scan('work-start', 70, shop.bo, [shop.winding]));
@@ -142,7 +148,8 @@ describe('own time', () => {
   });
 
   test('of nobody is no time', async () => {
-    expect((await shop.get('/api/station/own-time?technician=nobody', shop.station)).status).toBe(404);
+    const asked = { technician: 'nobody', proof: await shop.prove(shop.ada) };
+    expect((await shop.post('/api/station/own-time', asked, shop.station)).status).toBe(404);
   });
 });
 

@@ -40,15 +40,13 @@ export function mountStory(mount: Mount, { database, facts }: Context): void {
     const changes = order
       ? await database.em.fork().find(OrderChangeEntity, { order: order.id }, { orderBy: { at: 1 } })
       : [];
-    const isAbout = (own: readonly (TargetId | null | undefined)[]) =>
-      !order || own.some((target) => target != null && targets.has(target));
     const events = await readSql(database, (sql) => [
       ...laborEvents(
         known,
         query.day === undefined ? loadLinesOf(sql, [...targets]) : loadLinesOn(sql, query.day),
       ),
       ...entryEvents(sql, known, query.day, order && targets),
-      ...floorEvents(sql, known, query.day).filter(({ targets: own }) => isAbout(own)),
+      ...floorEvents(sql, known, query.day, order && targets),
     ]);
     const orderEvents = changes.map(({ at, by, changes: fields }): Event => ({
       kind: 'order',
@@ -128,14 +126,13 @@ function entryEvents(
 ): About[] {
   const which =
     tasks === undefined
-      ? '"day" = ?'
-      : `exists (select 1 from json_each("body", '$.targets') named
-           where named."value" in (select "value" from json_each(?)))`;
-  const rows = sql.all<{ body: string }>(
-    `select "body" from "effective_entry"
-     where "type" in ('note', 'count', 'task-done', 'task-reopen') and ${which}`,
-    [tasks === undefined ? (day ?? 0) : JSON.stringify([...tasks])],
-  );
+      ? `"type" in ('note', 'count', 'task-done', 'task-reopen') and "day" = ?1`
+      : `"id" in (select "id" from "effective_entry" where "target" in (select "value" from json_each(?1))
+           union select "entry" from "task_mark" where "target" in (select "value" from json_each(?1)))
+         and "type" in ('note', 'count', 'task-done', 'task-reopen')`;
+  const rows = sql.all<{ body: string }>(`select "body" from "effective_entry" where ${which}`, [
+    tasks === undefined ? (day ?? 0) : JSON.stringify([...tasks]),
+  ]);
   const kinds = { note: 'note', count: 'pieces', 'task-done': 'done', 'task-reopen': 'reopened' } as const;
   return rows.map(({ body }) => {
     const entry = JSON.parse(body) as Told;
@@ -159,16 +156,23 @@ function entryEvents(
   });
 }
 
-function floorEvents(sql: Sql, facts: ShopFacts, day: LocalDay | undefined): About[] {
+function floorEvents(
+  sql: Sql,
+  facts: ShopFacts,
+  day: LocalDay | undefined,
+  tasks: ReadonlySet<TargetId> | undefined,
+): About[] {
+  const which = tasks === undefined ? 'i."day" = ?' : 'i."about" in (select "value" from json_each(?))';
   const rows = sql.all<{ body: string }>(
-    `select "body" from "journal" where "stream" = 'floor' and "type" in ('reading', 'request')`,
+    `select j."body" from "entry_index" i join "journal" j on j."seq" = i."seq"
+     where i."stream" = 'floor' and i."type" in ('reading', 'request') and ${which}`,
+    [tasks === undefined ? (day ?? 0) : JSON.stringify([...tasks])],
   );
   return rows.flatMap(({ body }): About[] => {
     const { type, at, technician, target, what, text, label, value, unit } = JSON.parse(body) as FloorBody;
     const instant = parseInstant(at);
     if (!instant.ok) return [];
     const own = facts.zone.dayAt(instant.value);
-    if (day !== undefined && own !== day) return [];
     return [
       {
         kind: type === 'reading' ? 'reading' : 'request',

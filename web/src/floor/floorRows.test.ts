@@ -25,7 +25,7 @@ test.each<[presently: Presently, isPlanned: boolean, shown: readonly Shown[]]>([
 });
 
 test('who is away as planned is not missing', () => {
-  const person = { technician: 'ada', crew: '', planned: null, absence: 'holiday', billedSeconds: null };
+  const person = { technician: 'ada', crew: '', planned: null, isAway: true, billedSeconds: null };
   expect(isShown(lane('ada', 'out'), 'missing', person, true)).toBe(false);
 });
 

@@ -38,7 +38,7 @@ export function isShown(
     case 'idle':
       return lane.presently === 'nothing';
     case 'missing':
-      return lane.presently === 'out' && isPlannedNow && person?.absence == null;
+      return lane.presently === 'out' && isPlannedNow && person?.isAway !== true;
   }
 }
 

@@ -1,4 +1,5 @@
 import {
+  changePasswordSchema,
   firstRunSchema,
   newUserSchema,
   sessionSchema,
@@ -48,6 +49,14 @@ export const ACCESS_ROUTES = {
     caller: 'signed-in',
     summary: 'Who is signed in',
     response: sessionSchema,
+  },
+  changePassword: {
+    method: 'post',
+    path: '/api/password',
+    caller: 'signed-in',
+    summary: 'Choose a password of one’s own; other sessions end',
+    body: changePasswordSchema,
+    response: nothing,
   },
   users: {
     method: 'get',

@@ -44,6 +44,7 @@ export const FLOOR_ROUTES = {
     caller: 'ledger.correct',
     summary: 'Record entries and corrections from the desk, all or none',
     body: batchSchema,
+    readsEach: 'entries',
     response: batchResultSchema,
   },
 } as const satisfies Record<string, Route>;

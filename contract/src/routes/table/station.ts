@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { changePinSchema, checkPinSchema } from '../../people/index.ts';
 import {
+  askOwnTimeSchema,
   batchResultSchema,
   batchSchema,
   benchSchema,
@@ -8,6 +9,8 @@ import {
   directorySchema,
   ownTimeSchema,
   pairSchema,
+  proveSelfSchema,
+  provedSchema,
   scannerProfileSchema,
 } from '../../station/index.ts';
 import { nothing } from '../route.ts';
@@ -35,14 +38,15 @@ export const STATION_ROUTES = {
     caller: 'station',
     summary: 'Record a batch of entries',
     body: batchSchema,
+    readsEach: 'entries',
     response: batchResultSchema,
   },
   ownTime: {
-    method: 'get',
+    method: 'post',
     path: '/api/station/own-time',
     caller: 'station',
-    summary: 'A technician’s own day and week',
-    query: z.strictObject({ technician: z.string().min(1).max(80) }),
+    summary: 'A technician’s own day and week, for whoever has proved that he is this technician',
+    body: askOwnTimeSchema,
     response: ownTimeSchema,
   },
   confirmOwnTime: {
@@ -52,6 +56,14 @@ export const STATION_ROUTES = {
     summary: 'A technician confirms his own days as he saw them',
     body: confirmOwnTimeSchema,
     response: nothing,
+  },
+  proveSelf: {
+    method: 'post',
+    path: '/api/station/proof',
+    caller: 'station',
+    summary: 'Show the server a badge; what it answers speaks for its owner at this station for five minutes',
+    body: proveSelfSchema,
+    response: provedSchema,
   },
   bench: {
     method: 'get',
@@ -82,6 +94,6 @@ export const STATION_ROUTES = {
     caller: 'station',
     summary: 'Whether a technician’s PIN is right',
     body: checkPinSchema,
-    response: nothing,
+    response: provedSchema,
   },
 } as const satisfies Record<string, Route>;
