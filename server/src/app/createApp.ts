@@ -45,6 +45,11 @@ export function createApp(context: Context, webPath: string, outside: Outside = 
   app.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, hsts: false }));
   app.use(logRequests(context));
 
+  // Every screen says so while nothing can be recorded.
+  app.use((_req, res, next) => {
+    if (!context.health.isWritable()) res.set('wergon-writable', '0');
+    next();
+  });
   app.use(checkHost(outside));
   const mount = createMount(app, context, createTryLimits());
   mountAccess(mount, context);

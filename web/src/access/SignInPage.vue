@@ -1,14 +1,27 @@
 <script setup lang="ts">
 import { BButton, BFormCheckbox, BFormInput } from 'bootstrap-vue-next';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import type { SessionView } from '@wergon/contract/access';
 import { callRoute, wordsOf } from '../desk/callRoute.ts';
 
-defineProps<{ isDemo: boolean }>();
+const props = defineProps<{
+  isDemo: boolean;
+  /** Why somebody who was signed in is so no longer. */
+  ended?: 'idle' | 'elsewhere' | null;
+  /** Nobody touches a wall: it stays signed in. */
+  isWall?: boolean;
+}>();
+const endedWords = computed(() =>
+  props.ended === 'idle'
+    ? 'Nobody used this page for a while, so you were signed out.'
+    : props.ended === 'elsewhere'
+      ? 'Your session has ended. Sign in again.'
+      : '',
+);
 const emit = defineEmits<{ done: [session: SessionView] }>();
 const userName = ref('');
 const password = ref('');
-const isTrustedComputer = ref(false);
+const isTrustedComputer = ref(props.isWall);
 const problem = ref('');
 const isBusy = ref(false);
 
@@ -33,6 +46,7 @@ async function submit(): Promise<void> {
 <template>
   <main class="access">
     <h1>Wergon</h1>
+    <p v-if="endedWords" role="status">{{ endedWords }}</p>
     <p class="quiet">
       Sign in at the desk<template v-if="isDemo"> of the demo, which runs on its own clock</template>.
     </p>

@@ -23,6 +23,7 @@ type Draft = {
   seesRates: boolean;
   technician: string | null;
   departments: string[] | null;
+  isOff: boolean;
 };
 const edited = ref<Draft | null>(null);
 const EMPTY: Draft = {
@@ -34,17 +35,23 @@ const EMPTY: Draft = {
   seesRates: false,
   technician: null,
   departments: null,
+  isOff: false,
 };
 const people = usePeople();
-const departments = computed(() => [...new Set(people.value.map(({ department }) => department))].sort());
+const shop = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop'), enabled: mayChange });
+const departments = computed(() => shop.data.value?.lists.department ?? []);
 
-const setDepartment = (name: string) => {
-  if (edited.value) edited.value.departments = name === '' ? null : [name];
-};
+/** None of them stands for all. */
+function toggleDepartment(id: string): void {
+  if (!edited.value) return;
+  const own = edited.value.departments ?? [];
+  const next = own.includes(id) ? own.filter((each) => each !== id) : [...own, id];
+  edited.value.departments = next.length === 0 ? null : next;
+}
 async function save(): Promise<void> {
   const user = edited.value;
   if (!user) return;
-  const { id, name, userName, password, role, seesRates, technician, departments: own } = user;
+  const { id, name, userName, password, role, seesRates, technician, departments: own, isOff } = user;
   const more = {
     name,
     role,
@@ -52,12 +59,13 @@ async function save(): Promise<void> {
     technician: technician || null,
     departments: own?.length ? own : null,
   };
+  const given = password === '' ? null : password;
   const done = await act(() =>
     id === ''
       ? callRoute('addUser', { body: { ...more, userName, password } })
       : callRoute('saveUser', {
           params: { user: id },
-          body: { ...more, password: password === '' ? null : password },
+          body: { ...more, isOff, password: given },
         }).then(() => ({ id })),
   );
   if (done) edited.value = null;
@@ -100,7 +108,11 @@ async function save(): Promise<void> {
         </thead>
         <tbody>
           <tr v-for="user in query.data.value.users" :key="user.id">
-            <td>{{ user.name }}</td>
+            <td>
+              {{ user.name }}
+              <span v-if="user.isOff" class="attention">switched off</span>
+              <span v-else-if="user.mustChangePassword" class="quiet">has yet to choose a password</span>
+            </td>
             <td class="mono">{{ user.userName }}</td>
             <td>{{ user.role }}</td>
             <td>
@@ -131,6 +143,7 @@ async function save(): Promise<void> {
             autocomplete="new-password"
             minlength="10"
             :placeholder="edited.id === '' ? 'at least 10 characters' : 'as it was'"
+            title="Given to somebody else, it must be changed at the next sign-in"
             :required="edited.id === ''"
         /></label>
         <label
@@ -146,18 +159,24 @@ async function save(): Promise<void> {
             <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
           </select></label
         >
-        <label
-          >Puts right and approves the time of
-          <select
-            class="form-select"
-            :value="edited.departments?.[0] ?? ''"
-            @change="setDepartment(($event.target as HTMLSelectElement).value)"
+        <fieldset class="departments">
+          <legend>
+            Corrects and approves the time of
+            {{ edited.departments ? '' : edited.role === 'lead' ? 'their own crew' : 'everybody' }}
+          </legend>
+          <label v-for="{ id, name } in departments" :key="id" class="check"
+            ><input
+              type="checkbox"
+              :checked="edited.departments?.includes(id) ?? false"
+              @change="toggleDepartment(id)"
+            />
+            {{ name }}</label
           >
-            <option value="">{{ edited.role === 'lead' ? 'their own crew' : 'everybody' }}</option>
-            <option v-for="name in departments" :key="name" :value="name">{{ name }}</option>
-          </select></label
-        >
+        </fieldset>
         <label class="check"><input v-model="edited.seesRates" type="checkbox" /> sees rates</label>
+        <label v-if="edited.id !== ''" class="check"
+          ><input v-model="edited.isOff" type="checkbox" /> switched off: signs in no longer</label
+        >
         <BButton type="submit" variant="primary" :disabled="isBusy">Save user</BButton>
         <button type="button" class="btn btn-quiet" @click="edited = null">Leave it as it is</button>
       </form>
@@ -174,6 +193,19 @@ async function save(): Promise<void> {
   color: var(--ink);
   font-size: 15px;
   white-space: normal;
+}
+.departments {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  width: 100%;
+  margin: 0;
+}
+.departments legend {
+  float: left;
+  width: auto;
+  margin: 0 12px 0 0;
+  font-size: inherit;
 }
 .yes {
   font-weight: 700;

@@ -4,17 +4,19 @@ import { onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import type { SessionView } from '@wergon/contract/access';
 import FirstRunPage from '../access/FirstRunPage.vue';
+import PasswordPage from '../access/PasswordPage.vue';
 import SignInPage from '../access/SignInPage.vue';
 import { forgetWall } from '../floor/wall/wallStore.ts';
 import { callRoute } from './callRoute.ts';
 import DeskRail from './DeskRail.vue';
+import DiskWarning from './DiskWarning.vue';
 import { useDesk } from './useDesk.ts';
 import { useStart } from './useStart.ts';
 
 const desk = useDesk();
 const queries = useQueryClient();
 const router = useRouter();
-const { stage, isDemo, open, begin } = useStart();
+const { stage, ended, isDemo, open, begin } = useStart();
 
 /** A new shop begins where what is missing stands. */
 function openNew(session: SessionView): void {
@@ -34,11 +36,13 @@ onMounted(begin);
 
 <template>
   <div v-if="stage === 'open'" class="desk">
+    <DiskWarning />
     <DeskRail @sign-out="signOut" />
     <RouterView />
   </div>
   <FirstRunPage v-else-if="stage === 'first-run'" @done="openNew" />
-  <SignInPage v-else-if="stage === 'sign-in'" :is-demo="isDemo" @done="open" />
+  <SignInPage v-else-if="stage === 'sign-in'" :is-demo="isDemo" :ended="ended" @done="open" />
+  <PasswordPage v-else-if="stage === 'password-due'" is-due @done="begin" @sign-out="signOut" />
   <main v-else class="wait" role="status">
     <template v-if="stage === 'opening'">Opening…</template>
     <template v-else>
@@ -52,6 +56,7 @@ onMounted(begin);
 .desk {
   display: grid;
   grid-template-columns: var(--rail-width) minmax(0, 1fr);
+  grid-template-rows: auto minmax(0, 1fr);
   height: 100%;
 }
 .wait {
@@ -61,7 +66,7 @@ onMounted(begin);
 @media (max-width: 760px) {
   .desk {
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto minmax(0, 1fr);
+    grid-template-rows: auto auto minmax(0, 1fr);
   }
 }
 </style>

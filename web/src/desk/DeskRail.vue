@@ -85,6 +85,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
       <button type="button" :aria-expanded="isHelpOpen" @click="isHelpOpen = !isHelpOpen">
         Keys <span class="mono">?</span>
       </button>
+      <RouterLink to="/password">Password</RouterLink>
       <button type="button" @click="emit('signOut')">Sign out</button>
     </div>
     <section v-if="isHelpOpen" class="keys" aria-label="Keys">
@@ -171,7 +172,8 @@ li {
 .foot {
   padding-bottom: 12px;
 }
-.foot button {
+.foot button,
+.foot a {
   display: block;
   width: 100%;
   padding: 5px 0 5px 24px;
@@ -180,6 +182,7 @@ li {
   color: inherit;
   font-size: 14px;
   text-align: left;
+  text-decoration: none;
   &:hover {
     color: var(--rail-ink);
   }
@@ -244,7 +247,8 @@ dd {
     flex: none;
     padding: 0;
   }
-  .foot button {
+  .foot button,
+  .foot a {
     width: auto;
     padding: 6px 10px;
     white-space: nowrap;

@@ -2,9 +2,12 @@ import { ref } from 'vue';
 import { ROUTES } from '@wergon/contract/routes';
 import type { BodyOf, ResponseOf, RouteName } from '@wergon/contract/routes';
 import type { Problem } from '@wergon/contract/station';
+import { isPersonThere } from './presence.ts';
 
 /** How far the server's clock is ahead of this computer's, in milliseconds; measured at every answer. */
 export const clockOffsetMs = ref(0);
+/** Whether the server can write its disk, as it said at its last answer. */
+export const isWritable = ref(true);
 
 /** A "no" of the server, with what it said, or no answer at all (`problem` is `null`). */
 export class CallFailed extends Error {
@@ -34,13 +37,16 @@ export async function callRoute<Name extends RouteName>(
   try {
     response = await fetch(`${filled}${query}`, {
       method: method.toUpperCase(),
-      ...(isPost
-        ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(options?.body ?? null) }
-        : {}),
+      headers: {
+        ...(isPost ? { 'content-type': 'application/json' } : {}),
+        ...(isPersonThere() ? { 'wergon-person': '1' } : {}),
+      },
+      ...(isPost ? { body: JSON.stringify(options?.body ?? null) } : {}),
     });
   } catch {
     throw new CallFailed(null);
   }
+  isWritable.value = response.headers.get('wergon-writable') !== '0';
   const serverNow = Number(response.headers.get('wergon-now'));
   if (serverNow > 0) clockOffsetMs.value = Math.round(serverNow - (askedAt + Date.now()) / 2);
   // Our own server, of this same build, wrote it.

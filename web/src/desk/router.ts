@@ -56,6 +56,7 @@ export const router = createRouter({
     { path: '/shop/scanner', name: 'scanner', component: () => import('../scan/ScannerPage.vue') },
     { path: '/shop/labels', name: 'labels', component: () => import('../labels/LabelsPage.vue') },
     { path: '/shop/import', name: 'import', component: () => import('../exchange/ExchangePage.vue') },
+    { path: '/password', name: 'password', component: () => import('../access/PasswordPage.vue') },
     { path: '/shop/users', name: 'users', component: () => import('../access/UsersPage.vue') },
     { path: '/shop/settings', name: 'settings', component: () => import('../shop/SettingsPage.vue') },
     { path: '/:path(.*)*', name: 'nowhere', component: () => import('./NowherePage.vue') },

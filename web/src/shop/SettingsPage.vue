@@ -20,6 +20,8 @@ const PERIODS = {
   'twice-monthly': 'half a month',
   monthly: 'a month',
 } as const;
+/** The full hours of a day. */
+const HOURS = Array.from({ length: 24 }, (_, hour) => hour);
 const desk = useDesk();
 const query = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop') });
 const form = useForm<Settings>({ ...DEFAULT_SETTINGS, name: '' });
@@ -35,6 +37,8 @@ const save = () =>
     callRoute('saveSettings', {
       body: {
         ...rest,
+        desk: { signOutMinutes: Number(rest.desk.signOutMinutes) },
+        backup: { hour: rest.backup.hour, keep: Number(rest.backup.keep) },
         reconcile: { answeredGapMinutes: Number(rest.reconcile.answeredGapMinutes) },
         orderNumbers: {
           ...orderNumbers,
@@ -123,6 +127,40 @@ const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { d
                 min="0"
                 max="60"
               />
+            </FormField>
+          </div>
+          <h2>Desk</h2>
+          <div class="fields">
+            <FormField
+              v-slot="{ id }"
+              label="An untouched page signs out after, in minutes"
+              :error="form.errors.value['desk.signOutMinutes']"
+              hint="not on a computer that only one person uses"
+            >
+              <BFormInput
+                :id="id"
+                v-model="form.fields.value.desk.signOutMinutes"
+                type="number"
+                min="5"
+                max="720"
+              />
+            </FormField>
+          </div>
+          <h2>Backups</h2>
+          <div class="fields">
+            <FormField v-slot="{ id }" label="Back up every day at" :error="form.errors.value['backup.hour']">
+              <select :id="id" v-model="form.fields.value.backup.hour" class="form-select">
+                <option :value="null">never: somebody else does it</option>
+                <option v-for="hour in HOURS" :key="hour" :value="hour">{{ hour }}:00</option>
+              </select>
+            </FormField>
+            <FormField
+              v-slot="{ id }"
+              label="Keep so many"
+              :error="form.errors.value['backup.keep']"
+              hint="the oldest goes when a new one is good"
+            >
+              <BFormInput :id="id" v-model="form.fields.value.backup.keep" type="number" min="1" max="365" />
             </FormField>
           </div>
           <h2>Order numbers</h2>

@@ -36,7 +36,7 @@ const FLAGS = [
 
 const groups = computed(() => {
   const lists = shop.data.value?.lists;
-  return [...(lists?.department ?? []), ...(lists?.crew ?? [])].map(({ name }) => name);
+  return [...(lists?.department ?? []), ...(lists?.crew ?? [])];
 });
 const centers = computed(() =>
   (shop.data.value?.resources ?? []).filter(({ kind, isOff }) => kind === 'work-center' && !isOff),
@@ -48,9 +48,9 @@ type Fields = { name: string; settings: { -readonly [K in keyof StationSettings]
 const form = useForm<Fields>({ name: props.station.name, settings: { ...props.station.settings } });
 const settings = computed(() => form.fields.value.settings);
 
-function toggle(field: 'people' | 'workCenters', name: string): void {
+function toggle(field: 'people' | 'workCenters', id: string): void {
   const chosen = settings.value[field];
-  settings.value[field] = chosen.includes(name) ? chosen.filter((each) => each !== name) : [...chosen, name];
+  settings.value[field] = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id];
 }
 async function save(): Promise<void> {
   const sent = await form.send((body) =>
@@ -123,16 +123,16 @@ async function save(): Promise<void> {
       <label v-for="{ id, name } in centers" :key="id" class="check">
         <input
           type="checkbox"
-          :checked="settings.workCenters.includes(name)"
-          @change="toggle('workCenters', name)"
+          :checked="settings.workCenters.includes(id)"
+          @change="toggle('workCenters', id)"
         />
         {{ name }}
       </label>
     </fieldset>
     <fieldset v-if="settings.identity === 'names'">
       <legend>Whose names are listed <span class="quiet">none chosen: everybody’s</span></legend>
-      <label v-for="name in groups" :key="name" class="check">
-        <input type="checkbox" :checked="settings.people.includes(name)" @change="toggle('people', name)" />
+      <label v-for="{ id, name } in groups" :key="id" class="check">
+        <input type="checkbox" :checked="settings.people.includes(id)" @change="toggle('people', id)" />
         {{ name }}
       </label>
     </fieldset>

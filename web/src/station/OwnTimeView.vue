@@ -4,32 +4,56 @@ import { readDay } from '@wergon/contract/floor';
 import type { OwnTimeJson } from '@wergon/contract/station';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatHours, toSeconds, weekdayOf } from '@wergon/core/time';
+import type { OwnProof, Proving } from './ownProof.ts';
 import { changePin, confirmOwnTime, fetchOwnTime } from './stationApi.ts';
 import { useWords } from './useWords.ts';
 
-const props = defineProps<{ technician: TechnicianId; hasPin: boolean; language: string }>();
+const props = defineProps<{
+  technician: TechnicianId;
+  hasPin: boolean;
+  language: string;
+  ownProof: OwnProof;
+}>();
 defineEmits<{ back: []; correction: [] }>();
 const said = useWords();
 const time = ref<OwnTimeJson | null>(null);
 const isGone = ref(false);
+/** Whether he has yet to show who he is: by his PIN, or by his badge. */
+const isUnproved = ref(false);
 const isChangingPin = ref(false);
 const pin = ref('');
 const newPin = ref('');
 const pinWords = ref('');
 
-async function load(): Promise<void> {
-  const answer = await fetchOwnTime(props.technician);
+let proof = '';
+async function load(proving: Proving): Promise<void> {
+  pinWords.value = proving.kind === 'wrong' ? said.value.words.ui.pinRefused : '';
+  if (proving.kind === 'wait') pinWords.value = said.value.words.ui.pinWait;
+  isUnproved.value = proving.kind === 'wrong' || proving.kind === 'wait' || proving.kind === 'nothing';
+  isGone.value = proving.kind === 'unreachable';
+  if (proving.kind === 'proved') await show(proving.proof);
+}
+async function show(given: string): Promise<void> {
+  proof = given;
+  const answer = await fetchOwnTime(props.technician, proof);
   if (answer.kind === 'ok') time.value = answer.value;
+  // What he had shown holds no longer.
+  else if (answer.kind === 'refused' && answer.status === 403) isUnproved.value = true;
   else isGone.value = true;
 }
-onMounted(load);
+onMounted(async () => load(await props.ownProof.prove(props.technician)));
+async function provePin(): Promise<void> {
+  const given = pin.value;
+  pin.value = '';
+  await load(await props.ownProof.checkPin(props.technician, given));
+}
 /** What became of confirming one's own days. */
 const confirmWords = ref('');
 async function confirm(): Promise<void> {
   const days = (time.value?.toConfirm ?? []).map(({ day, stamp }) => ({ day, stamp }));
-  const answer = await confirmOwnTime(props.technician, days);
+  const answer = await confirmOwnTime(props.technician, proof, days);
   confirmWords.value = answer.kind === 'ok' ? said.value.words.ui.confirmed : said.value.words.ui.lookAgain;
-  await load();
+  await show(proof);
 }
 
 const hours = (seconds: number) => formatHours(toSeconds(seconds), 'h:mm');
@@ -51,6 +75,13 @@ async function sendPin(): Promise<void> {
   <section class="own">
     <h1>{{ said.names.person(technician) }}, {{ said.words.ui.ownTime }}</h1>
     <p v-if="isGone">{{ said.words.ui.offlineFigures }}</p>
+    <form v-else-if="isUnproved && hasPin" class="pin" @submit.prevent="provePin">
+      <label
+        >{{ said.words.ui.pinForTime }}<input v-model="pin" type="password" inputmode="numeric" autofocus
+      /></label>
+      <button type="submit">{{ said.words.ui.showTime }}</button>
+    </form>
+    <p v-else-if="isUnproved">{{ said.words.ui.badgeForTime }}</p>
     <p v-else-if="!time">{{ said.words.ui.opening }}</p>
     <div v-else class="columns">
       <table>

@@ -54,6 +54,10 @@ watch(
   },
 );
 watch(
+  () => conversation.value.step === 'idle',
+  (isIdle) => isIdle && station.ownProof.forget(),
+);
+watch(
   () => settings.value.theme,
   (theme) => (document.documentElement.dataset['bsTheme'] = theme),
   { immediate: true },
@@ -130,6 +134,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
         :technician="shown"
         :has-pin="directory.people.get(shown)?.hasPin ?? false"
         :language="settings.language"
+        :own-proof="station.ownProof"
         @back="isOwnTimeShown = false"
         @correction="dispatch({ type: 'touch', action: 'correction' })"
       />

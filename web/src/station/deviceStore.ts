@@ -11,9 +11,10 @@ type Schema = DBSchema & {
   outbox: { key: number; value: SentEntry };
   acknowledged: { key: number; value: Acknowledged };
   kept: { key: string; value: unknown };
+  aside: { key: number; value: SentEntry };
 };
 
-const VERSION = 2;
+const VERSION = 3;
 
 /** What one device keeps: entries on their way, and all it needs to go on without the server. */
 export type DeviceStore = {
@@ -30,6 +31,10 @@ export type DeviceStore = {
     entries: readonly SentEntry[],
     seq: number,
   ) => Promise<void>;
+  /** Out of the way: the server fails at it. It is kept, and tried again when the page is opened anew. */
+  readonly setAside: (keys: readonly number[], entries: readonly SentEntry[]) => Promise<void>;
+  /** Puts what was set aside on its way once more, behind everything else. */
+  readonly tryAgain: () => Promise<void>;
   /** Everything that a directory of this sequence number does not show yet, in order. */
   readonly pending: (seq: number) => Promise<readonly SentEntry[]>;
   readonly keepDirectory: (directory: DirectoryJson) => Promise<void>;
@@ -44,6 +49,7 @@ const upgrade = (db: IDBPDatabase<Schema>): void => {
   if (!db.objectStoreNames.contains('acknowledged'))
     db.createObjectStore('acknowledged', { autoIncrement: true });
   if (!db.objectStoreNames.contains('kept')) db.createObjectStore('kept');
+  if (!db.objectStoreNames.contains('aside')) db.createObjectStore('aside', { autoIncrement: true });
 };
 
 /** Opens what this device keeps. Fails where the browser allows a page no storage. */
@@ -72,6 +78,22 @@ export async function openDeviceStore(): Promise<DeviceStore> {
         ...entries.map((sent) => acknowledged.add({ sent, seq })),
         transaction.done,
       ]);
+    },
+    setAside: async (keys, entries) => {
+      const transaction = database.transaction(['outbox', 'aside'], 'readwrite', { durability: 'strict' });
+      const aside = transaction.objectStore('aside');
+      await Promise.all([
+        ...keys.map((key) => transaction.objectStore('outbox').delete(key)),
+        ...entries.map((sent) => aside.add(sent)),
+        transaction.done,
+      ]);
+    },
+    tryAgain: async () => {
+      const transaction = database.transaction(['outbox', 'aside'], 'readwrite', { durability: 'strict' });
+      const aside = transaction.objectStore('aside');
+      const entries = await aside.getAll();
+      const outbox = transaction.objectStore('outbox');
+      await Promise.all([...entries.map((sent) => outbox.add(sent)), aside.clear(), transaction.done]);
     },
     pending: async (seq) => {
       const transaction = database.transaction(['outbox', 'acknowledged'], 'readwrite');
@@ -102,6 +124,7 @@ export async function openDeviceStore(): Promise<DeviceStore> {
 export function createMemoryStore(): DeviceStore {
   let outbox: { readonly key: number; readonly entry: SentEntry }[] = [];
   let acknowledged: Acknowledged[] = [];
+  let aside: readonly SentEntry[] = [];
   let directory: DirectoryJson | undefined;
   let refused: readonly Refused[] = [];
   let lastKey = 0;
@@ -118,6 +141,16 @@ export function createMemoryStore(): DeviceStore {
     acknowledge: (keys, entries, seq) => {
       outbox = outbox.filter(({ key }) => !keys.includes(key));
       acknowledged.push(...entries.map((sent) => ({ sent, seq })));
+      return Promise.resolve();
+    },
+    setAside: (keys, entries) => {
+      outbox = outbox.filter(({ key }) => !keys.includes(key));
+      aside = [...aside, ...entries];
+      return Promise.resolve();
+    },
+    tryAgain: () => {
+      outbox.push(...aside.map((entry) => ({ key: (lastKey += 1), entry })));
+      aside = [];
       return Promise.resolve();
     },
     pending: (seq) => {

@@ -5,6 +5,10 @@ import { sendEntries } from './stationApi.ts';
 
 /** Entries sent in one go. */
 const BATCH = 500;
+/** How often an entry is sent by itself before it is set aside. */
+const TRIES = 3;
+/** Answers that are about what was sent, not about the server as a whole. */
+const IS_ABOUT_ENTRIES: ReadonlySet<number> = new Set([400, 413, 415, 422, 500]);
 
 export type DrainResult =
   | { readonly kind: 'drained'; readonly refused: readonly Refused[]; readonly offsetMs: number | null }
@@ -26,22 +30,62 @@ export async function openOutbox(): Promise<Outbox> {
   const memory = createMemoryStore();
   const store = await openDeviceStore().catch(() => memory);
   const stores = store === memory ? [memory] : [store, memory];
+  // What the server failed at then, it may take by now.
+  await store.tryAgain().catch(() => undefined);
+
+  /** Entries of which each was sent by itself and failed, by their keys, with how often. */
+  const failures = new Map<DeviceStore, Map<number, number>>(stores.map((each) => [each, new Map()]));
 
   async function drainStore(from: DeviceStore): Promise<DrainResult> {
     const refused: Refused[] = [];
     let offsetMs: number | null = null;
+    let most = BATCH;
     for (;;) {
-      const { keys, entries } = await from.next(BATCH);
+      const { keys, entries } = await from.next(most);
       if (keys.length === 0) return { kind: 'drained', refused, offsetMs };
       const answer = await sendEntries(entries);
-      if (answer.kind === 'refused') return { kind: answer.status === 401 ? 'unpaired' : 'unreachable' };
+      if (answer.kind === 'ok') {
+        offsetMs = answer.offsetMs;
+        refused.push(...findRefused(entries, answer.value));
+        // Acknowledged, so durable there; what was refused is kept whole on the server's side list.
+        const taken = entries.filter((_entry, i) => answer.value.results[i]?.result !== 'refused');
+        await from.acknowledge(keys, taken, answer.value.seq);
+        continue;
+      }
       if (answer.kind === 'unreachable') return { kind: 'unreachable' };
-      offsetMs = answer.offsetMs;
-      refused.push(...findRefused(entries, answer.value));
-      // Acknowledged, so durable there; what was refused is kept whole on the server's side list.
-      const taken = entries.filter((_entry, i) => answer.value.results[i]?.result !== 'refused');
-      await from.acknowledge(keys, taken, answer.value.seq);
+      if (answer.status === 401) return { kind: 'unpaired' };
+      if (!IS_ABOUT_ENTRIES.has(answer.status)) return { kind: 'unreachable' };
+      // It is too much at once, or the server fails at something in it: smaller and smaller, down to the one entry.
+      if (entries.length > 1) {
+        most = Math.ceil(entries.length / 2);
+        continue;
+      }
+      const aside = await findFault(from, keys, answer.status);
+      if (aside.length === 0) return { kind: 'unreachable' };
+      await from.setAside(keys, entries);
+      refused.push(...aside);
+      most = BATCH;
     }
+  }
+
+  /** What to tell of an entry that stands in the way of others: it has failed several times, and the one behind it does
+   *  not. Where that fails too, or nothing waits behind it, the server is at fault, and the entry waits. */
+  async function findFault(from: DeviceStore, [key = 0]: readonly number[], status: number) {
+    const counts = failures.get(from) ?? new Map<number, number>();
+    const count = (counts.get(key) ?? 0) + 1;
+    counts.set(key, count);
+    if (count < TRIES) return [];
+    const { keys, entries } = await from.next(2);
+    const next = entries[1];
+    if (!next) return [];
+    const answer = await sendEntries([next]);
+    if (answer.kind !== 'ok') return [];
+    const taken = answer.value.results[0]?.result === 'refused' ? [] : [next];
+    await from.acknowledge([keys[1] ?? 0], taken, answer.value.seq);
+    counts.delete(key);
+    const { technician = '', type = '' } = (entries[0]?.entry ?? {}) as Body;
+    const told: Refused = { technician, what: type, why: `set aside (${status})` };
+    return [told, ...findRefused([next], answer.value)];
   }
 
   async function drainAll(): Promise<DrainResult> {

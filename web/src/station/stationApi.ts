@@ -37,17 +37,20 @@ export const sendEntries = (entries: readonly SentEntry[]) =>
 export const sendProfile = (profile: ScannerProfile) => ask<null>('/api/station/scanner', profile);
 export const pairStation = (code: string) =>
   ask<{ readonly id: string; readonly name: string; readonly now?: number }>('/api/station/pair', { code });
-export const askPin = (technician: string, pin: string) => ask<null>('/api/station/pin', { technician, pin });
+type Proved = { readonly proof: string; readonly now?: number };
+export const askPin = (technician: string, pin: string) =>
+  ask<Proved>('/api/station/pin', { technician, pin });
+export const proveBadge = (technician: string, code: string) =>
+  ask<Proved>('/api/station/proof', { technician, code });
 export const changePin = (technician: string, pin: string, newPin: string) =>
   ask<null>('/api/station/pin/change', { technician, pin, newPin });
-export const fetchOwnTime = (technician: string) =>
-  ask<OwnTimeJson & { readonly now?: number }>(
-    `/api/station/own-time?technician=${encodeURIComponent(technician)}`,
-  );
+export const fetchOwnTime = (technician: string, proof: string) =>
+  ask<OwnTimeJson & { readonly now?: number }>('/api/station/own-time', { technician, proof });
 export const confirmOwnTime = (
   technician: string,
+  proof: string,
   days: readonly { readonly day: string; readonly stamp: string }[],
-) => ask<null>('/api/station/own-time/confirm', { technician, days });
+) => ask<null>('/api/station/own-time/confirm', { technician, proof, days });
 export const fetchBench = () =>
   ask<{
     readonly badges: readonly { readonly code: string; readonly name: string }[];

@@ -16,7 +16,8 @@ import type {
 import { formatInstant, toInstant } from '@wergon/core/time';
 import { createSending } from './sending.ts';
 import { playSound } from './sounds.ts';
-import { askPin, fetchDirectory, pairStation, sendProfile } from './stationApi.ts';
+import { createOwnProof } from './ownProof.ts';
+import { fetchDirectory, pairStation, sendProfile } from './stationApi.ts';
 import { createStationClock } from './stationClock.ts';
 import { readEntry, writeEntry } from './wireEntry.ts';
 
@@ -52,6 +53,7 @@ export function useStation() {
   const clock = createStationClock();
   const nowMs = ref(clock.now());
   const settings = computed<StationSettings>(() => info.value?.settings ?? DEFAULT_STATION_SETTINGS);
+  const ownProof = createOwnProof();
   const sending = createSending({
     onKept: () => void drain(),
     onPeer: (sent) => happened(readEntry(sent.entry)),
@@ -109,15 +111,12 @@ export function useStation() {
   }
 
   async function checkPin(technician: Extract<Effect, { type: 'check-pin' }>['technician'], pin: string) {
-    const answer = await askPin(technician, pin);
-    const known = { 422: 'wrong', 429: 'wait' } as const;
-    const said =
-      answer.kind === 'ok'
-        ? 'right'
-        : answer.kind === 'refused' && (answer.status === 422 || answer.status === 429)
-          ? known[answer.status]
-          : 'unreachable';
-    dispatch({ type: 'pin', technician, answer: said });
+    const { kind } = await ownProof.checkPin(technician, pin);
+    dispatch({
+      type: 'pin',
+      technician,
+      answer: kind === 'proved' ? 'right' : kind === 'nothing' ? 'wrong' : kind,
+    });
   }
 
   /** Sends what waits, and takes in how that went. */
@@ -251,9 +250,12 @@ export function useStation() {
     scan: (text: string, source: Source = 'scan') => {
       const keys = [badgeKey(text), cardKey(info.value?.cardKey ?? '', normalizeForeign(text))];
       dispatch({ type: 'scan', text, source, keys });
+      const badge = keys.map((key) => directory.value?.codes.get(key)).find((each) => each?.kind === 'badge');
+      if (badge?.kind === 'badge') ownProof.showBadge(badge.technician, text);
     },
     calibrate: (profile: ScannerProfile) => void calibrate(profile),
     forgetRefused: sending.forgetRefused,
+    ownProof,
     pair: async (code: string) => {
       const answer = await pairStation(code);
       if (answer.kind === 'ok' && !isDisposed) await refresh();

@@ -10,7 +10,7 @@ import type { KeptWall } from './wallStore.ts';
 /** The wall is a page of its own, so that it opens without the network and shows what it knew last. */
 const RETRY_MS = 10_000;
 
-const { stage, isDemo, open, begin } = useStart();
+const { stage, ended, isDemo, open, begin } = useStart();
 const kept = shallowRef<KeptWall>();
 
 async function start(): Promise<void> {
@@ -28,9 +28,12 @@ onMounted(start);
 
 <template>
   <WallPage v-if="stage === 'open'" :kept="kept?.floor" />
-  <SignInPage v-else-if="stage === 'sign-in'" :is-demo="isDemo" @done="open" />
+  <SignInPage v-else-if="stage === 'sign-in'" is-wall :is-demo="isDemo" :ended="ended" @done="open" />
   <main v-else class="wait" role="status">
     <template v-if="stage === 'first-run'">This shop is not set up yet: open its first page.</template>
+    <template v-else-if="stage === 'password-due'"
+      >Choose a password of your own at the desk first, then open this page again.</template
+    >
     <template v-else>{{ stage === 'opening' ? 'Opening…' : 'The server does not answer.' }}</template>
   </main>
 </template>

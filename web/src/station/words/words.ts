@@ -124,6 +124,12 @@ export type Words = {
     readonly newPin: string;
     readonly pinChanged: string;
     readonly pinWrong: string;
+    readonly pinRefused: string;
+    readonly pinWait: string;
+    readonly pinForTime: string;
+    readonly showTime: string;
+    readonly badgeForTime: string;
+    readonly diskFull: string;
     readonly typeHere: string;
     readonly camera: string;
     readonly noCamera: string;

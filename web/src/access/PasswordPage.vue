@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { reactive, ref } from 'vue';
+import { callRoute, wordsOf } from '../desk/callRoute.ts';
+
+defineProps<{
+  /** Whether nothing else can be done before. */
+  isDue?: boolean;
+}>();
+const emit = defineEmits<{ done: []; signOut: [] }>();
+const body = reactive({ password: '', newPassword: '' });
+const again = ref('');
+const problem = ref('');
+const isDone = ref(false);
+const isBusy = ref(false);
+
+async function submit(): Promise<void> {
+  isDone.value = false;
+  if (again.value !== body.newPassword) {
+    problem.value = 'The two new passwords are not the same.';
+    return;
+  }
+  isBusy.value = true;
+  problem.value = '';
+  try {
+    await callRoute('changePassword', { body: { ...body } });
+    Object.assign(body, { password: '', newPassword: '' });
+    again.value = '';
+    isDone.value = true;
+    emit('done');
+  } catch (error) {
+    problem.value = wordsOf(error);
+  } finally {
+    isBusy.value = false;
+  }
+}
+</script>
+
+<template>
+  <main class="access">
+    <h1>{{ isDue ? 'Choose your own password' : 'Change your password' }}</h1>
+    <p class="quiet">
+      {{
+        isDue
+          ? 'Somebody else gave you the one you signed in with. From here on only you know it.'
+          : 'Wherever else you are signed in, you are signed out.'
+      }}
+    </p>
+    <form @submit.prevent="submit">
+      <label for="password">Password now</label>
+      <BFormInput
+        id="password"
+        v-model="body.password"
+        type="password"
+        autocomplete="current-password"
+        required
+        autofocus
+      />
+      <label for="new-password">New password, at least 10 characters</label>
+      <BFormInput
+        id="new-password"
+        v-model="body.newPassword"
+        type="password"
+        minlength="10"
+        autocomplete="new-password"
+        required
+      />
+      <label for="again">New password again</label>
+      <BFormInput id="again" v-model="again" type="password" autocomplete="new-password" required />
+      <p class="attention" role="alert">{{ problem }}</p>
+      <p v-if="isDone && !isDue" role="status">Your password is changed.</p>
+      <BButton type="submit" variant="primary" :disabled="isBusy">{{
+        isBusy ? 'Changing…' : 'Change password'
+      }}</BButton>
+      <button v-if="isDue" type="button" class="btn btn-quiet" @click="emit('signOut')">Sign out</button>
+    </form>
+  </main>
+</template>
+
+<style scoped src="./access.css"></style>

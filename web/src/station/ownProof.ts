@@ -1,0 +1,44 @@
+import { askPin, proveBadge } from './stationApi.ts';
+
+/** What came of proving who one is: a token, or why not. */
+export type Proving =
+  | { readonly kind: 'proved'; readonly proof: string }
+  | { readonly kind: 'wrong' | 'wait' | 'unreachable' }
+  /** Neither a badge nor a PIN has been shown. */
+  | { readonly kind: 'nothing' };
+
+/** Remembers with what somebody was known at this page, for as long as he stands here: his own time is shown only to
+ *  whoever has proved to the server that it is his. */
+export function createOwnProof() {
+  let badge: { readonly technician: string; readonly code: string } | undefined;
+  let proved: { readonly technician: string; readonly proof: string } | undefined;
+  const answered = (technician: string, answer: Awaited<ReturnType<typeof askPin>>): Proving => {
+    if (answer.kind === 'ok') {
+      proved = { technician, proof: answer.value.proof };
+      return { kind: 'proved', proof: answer.value.proof };
+    }
+    if (answer.kind === 'unreachable') return { kind: 'unreachable' };
+    return { kind: answer.status === 429 ? 'wait' : answer.status >= 500 ? 'unreachable' : 'wrong' };
+  };
+  return {
+    /** A badge has brought somebody to the screen. */
+    showBadge: (technician: string, code: string): void => {
+      badge = { technician, code };
+    },
+    /** Nobody stands here any more, or somebody else. */
+    forget: (): void => {
+      badge = undefined;
+      proved = undefined;
+    },
+    /** Checks a PIN; whoever knows it has proved who he is. */
+    checkPin: async (technician: string, pin: string): Promise<Proving> =>
+      answered(technician, await askPin(technician, pin)),
+    /** A token for somebody, from what he has shown at this page. */
+    prove: async (technician: string): Promise<Proving> => {
+      if (proved?.technician === technician) return { kind: 'proved', proof: proved.proof };
+      if (badge?.technician !== technician) return { kind: 'nothing' };
+      return answered(technician, await proveBadge(technician, badge.code));
+    },
+  };
+}
+export type OwnProof = ReturnType<typeof createOwnProof>;
