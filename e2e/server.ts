@@ -52,6 +52,7 @@ export async function createServerProcess(env: Readonly<Record<string, string>> 
           WERGON_PORT: String(port),
           WERGON_DATABASE: database,
           WERGON_LOG: 'error',
+          WERGON_BACKUPS: 'off',
           ...env,
         },
         stdio: ['ignore', 'pipe', 'inherit'],

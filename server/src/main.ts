@@ -4,7 +4,10 @@ import { readConfig } from './app/config.ts';
 import { startServer } from './app/server.ts';
 
 const root = resolve(fileURLToPath(import.meta.url), '../../..');
-const server = await startServer(readConfig(process.env, root));
+const server = await startServer(readConfig(process.env, root)).catch((error: unknown) => {
+  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
+  process.exit(1);
+});
 process.stdout.write(`Wergon listens at ${server.address}\n`);
 
 let isStopping = false;

@@ -3,6 +3,7 @@ export {
   LISTS,
   RESOURCE_KINDS,
   activityFieldsSchema,
+  backupsSchema,
   chargeJson,
   chargeSchema,
   checklistSchema,

@@ -142,6 +142,17 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   reconcile: { answeredGapMinutes: 0 },
 };
 
+/** How the shop's backups are doing. Times are the computer's own, not a demo's. */
+export const backupsSchema = z.strictObject({
+  folder: z.string().nullable(),
+  isScheduled: z.boolean(),
+  isRunning: z.boolean(),
+  last: z
+    .strictObject({ at: z.string(), file: z.string(), entries: z.number(), bytes: z.number() })
+    .nullable(),
+  failed: z.strictObject({ at: z.string(), why: z.string() }).nullable(),
+});
+
 const coded = { id: z.string(), code: z.string(), isOff: z.boolean() };
 
 export const shopSchema = z.strictObject({

@@ -1,4 +1,4 @@
-import { resolve } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 
 /** What the environment can say. Documented in docs/running.md. */
 export type Config = {
@@ -16,6 +16,8 @@ export type Config = {
   readonly keyPath: string | undefined;
   /** Whether a proxy in front of the server speaks to the devices. */
   readonly isBehindProxy: boolean;
+  /** Where backups are kept; `null` for none. */
+  readonly backupsPath: string | null;
   /** Names by which devices call this server, beside its host name and addresses. */
   readonly names: readonly string[];
 };
@@ -28,10 +30,13 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   const keyPath = env['WERGON_KEY'];
   if ((certPath === undefined) !== (keyPath === undefined))
     throw new Error('WERGON_CERT and WERGON_KEY belong together: set both, or neither');
+  const databasePath = resolve(root, env['WERGON_DATABASE'] ?? '.data/wergon.sqlite');
+  const backups = env['WERGON_BACKUPS'] ?? join(dirname(databasePath), 'backups');
   return {
     port,
     host: env['WERGON_HOST'] ?? '127.0.0.1',
-    databasePath: resolve(root, env['WERGON_DATABASE'] ?? '.data/wergon.sqlite'),
+    databasePath,
+    backupsPath: backups === 'off' ? null : resolve(root, backups),
     webPath: resolve(root, 'web/dist'),
     logLevel: env['WERGON_LOG'] ?? 'info',
     isDemo: env['WERGON_DEMO'] === '1',

@@ -1,4 +1,5 @@
 import type { Logger } from 'pino';
+import type { Backups } from '../backup/schedule.ts';
 import type { Database } from '../db/index.ts';
 import type { Journal } from '../ledger/journal.ts';
 import type { FactsCache } from '../shop/facts.ts';
@@ -15,6 +16,9 @@ export type Context = {
   readonly facts: FactsCache;
   readonly journal: Journal;
   readonly health: Health;
+  readonly backups: Backups;
+  /** Keeps the chain's length and last hash outside the journal. */
+  readonly keepHead: (why: string) => Promise<void>;
   readonly proofs: Proofs;
   readonly log: Logger;
   readonly isDemo: boolean;

@@ -7,6 +7,7 @@ import helmet from 'helmet';
 import { STREAM_PATHS, describeRoutes } from '@wergon/contract/routes';
 import { mountAccess } from '../access/routes.ts';
 import { identify } from '../access/identify.ts';
+import { mountBackups } from '../backup/index.ts';
 import { isDiskFault, readSql } from '../db/index.ts';
 import { mountExchange } from '../exchange/routes.ts';
 import { mountFloor } from '../floor/routes.ts';
@@ -59,6 +60,7 @@ export function createApp(context: Context, webPath: string, outside: Outside = 
   mountReconcile(mount, context);
   mountPay(mount, context);
   mountPeople(mount, context);
+  mountBackups(mount, context);
   mountShop(mount, context);
   mountExchange(mount, context);
   mountStation(mount, context);

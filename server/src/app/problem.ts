@@ -62,6 +62,8 @@ export const PROBLEMS = {
   'order.no_tasks': [409, 'An order without tasks cannot be released'],
   'order.task_has_labor': [409, 'A task with labor is closed, never deleted'],
   'rate.changes_past': [409, 'This rate changes the cost of days gone by'],
+  'backup.off': [409, 'This server makes no backups'],
+  'backup.running': [409, 'A backup is being made already'],
   'import.unknown': [404, 'This import is over; begin it anew'],
   'import.rows_wrong': [422, 'Nothing was stored: some rows are not right'],
   'route.not_found': [404, 'There is no such address'],

@@ -7,7 +7,7 @@ import { startServer } from './server.ts';
 
 test('the server stops although a browser holds a connection on which it has asked for nothing', async () => {
   const database = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'shop.sqlite');
-  const env = { WERGON_DATABASE: database, WERGON_PORT: '0', WERGON_LOG: 'silent' };
+  const env = { WERGON_DATABASE: database, WERGON_PORT: '0', WERGON_LOG: 'silent', WERGON_BACKUPS: 'off' };
   const server = await startServer(readConfig(env, '/'));
   const socket = connect(Number(new URL(server.address).port), '127.0.0.1');
   await new Promise((open) => socket.once('connect', open));

@@ -5,9 +5,12 @@ import { pino } from 'pino';
 import type { Logger } from 'pino';
 import { Defect } from '@wergon/core/result';
 import { parseInstant } from '@wergon/core/time';
-import { openDatabase } from '../db/index.ts';
+import { createBackups, headsPath, keepHead as keepHeadAt, lockDatabase } from '../backup/index.ts';
+import type { Lock } from '../backup/lock.ts';
+import { openDatabase, readSql } from '../db/index.ts';
 import type { Database } from '../db/index.ts';
 import { createJournal } from '../ledger/journal.ts';
+import { findHead } from '../ledger/record.ts';
 import { catchUp } from '../ledger/rebuild.ts';
 import { ClockEntity } from '../shop/entities.ts';
 import { createFactsCache } from '../shop/facts.ts';
@@ -28,6 +31,8 @@ const CLOCK_SAVE_MS = 5_000;
 const GRACE_MS = 3_000;
 /** How often it is looked whether the time of an entry has come that lay ahead of the server's. */
 const TAKE_IN_MS = 15_000;
+/** How often it is looked whether a backup is due. */
+const BACKUP_LOOK_MS = 60_000;
 /** How often a disk that could not be written is tried again. */
 const PROBE_MS = 5_000;
 
@@ -38,21 +43,49 @@ export type RunningServer = {
 };
 
 /** Puts together what routes stand on. */
-export function createContext(database: Database, clock: Clock, log: Logger, isDemo: boolean): Context {
+export function createContext(
+  database: Database,
+  clock: Clock,
+  log: Logger,
+  isDemo: boolean,
+  backupsPath: string | null = null,
+): Context {
+  const databasePath = String(database.config.get('dbName'));
   const live = createLive();
   const facts = createFactsCache(database);
   const journal = createJournal(database, facts, clock, live);
   const health = createHealth(database, log, () => live.publishSetup());
   const proofs = createProofs(clock);
-  return { database, clock, live, facts, journal, health, proofs, log, isDemo };
+  const backups = createBackups(databasePath, backupsPath, facts);
+  const keepHead = async (why: string) => {
+    const head = await readSql(database, findHead);
+    const at = new Date(clock.nowMs()).toISOString();
+    // What is recorded is recorded; a note beside it that cannot be written takes nothing of it back.
+    try {
+      keepHeadAt(headsPath(databasePath), { at, why, ...head });
+    } catch (error) {
+      log.error(sayError(error), 'the head of the chain could not be kept');
+    }
+  };
+  return { database, clock, live, facts, journal, health, proofs, backups, keepHead, log, isDemo };
 }
 
 /** Opens the database, starts to listen, and says where. */
 export async function startServer(config: Config): Promise<RunningServer> {
   const log = pino({ level: config.logLevel });
+  const lock = lockDatabase(config.databasePath, 'server');
+  try {
+    return await serve(config, log, lock);
+  } catch (error) {
+    lock.release();
+    throw error;
+  }
+}
+
+async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningServer> {
   const database = await openDatabase(config.databasePath);
   const clock = await chooseClock(config, database);
-  const context = createContext(database, clock, log, config.isDemo);
+  const context = createContext(database, clock, log, config.isDemo, config.backupsPath);
   const known = await context.facts.find();
   if (known && (await catchUp(database, known, clock.now()))) log.info('derived all projections anew');
   // A disk that cannot be written is said from the first screen on.
@@ -60,6 +93,13 @@ export async function startServer(config: Config): Promise<RunningServer> {
   const probing = setInterval(() => {
     if (!context.health.isWritable()) void context.health.probe();
   }, PROBE_MS);
+  // The demo's clock is not the world's; nothing of it is backed up by itself.
+  const backingUp = setInterval(() => {
+    if (!config.isDemo)
+      void context.backups
+        .runIfDue(clock.now())
+        .catch((error: unknown) => log.error(sayError(error), 'no backup'));
+  }, BACKUP_LOOK_MS);
   const takingIn = setInterval(
     () =>
       void context.journal.takeInDue().catch((error: unknown) => log.error(sayError(error), 'not taken in')),
@@ -95,6 +135,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
       clearInterval(saving);
       clearInterval(takingIn);
       clearInterval(probing);
+      clearInterval(backingUp);
       context.live.close();
       await new Promise<void>((resolve) => {
         // A browser keeps connections open on which it has asked for nothing yet; they would hold the end up for ever.
@@ -107,6 +148,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
       });
       if (config.isDemo) await saveClock(database, clock);
       await database.close();
+      lock.release();
     },
   };
 }

@@ -32,7 +32,7 @@ import type { ShiftDay } from './shiftDays.ts';
 /** So many closed periods are listed. */
 const LISTED = 26;
 
-export function mountPay(mount: Mount, { database, clock, facts, journal }: Context): void {
+export function mountPay(mount: Mount, { database, clock, facts, journal, keepHead }: Context): void {
   mount('payPeriods', async () => {
     const known = await facts.get();
     const now = clock.now();
@@ -68,6 +68,7 @@ export function mountPay(mount: Mount, { database, clock, facts, journal }: Cont
       const closing = closingOf(known, seen.period, seen.days, seen);
       return [writeDecision({ ...closing, head: findHead(sql).hash, by: who.user.name }, now)];
     });
+    if (!kept.refusal) await keepHead(`closing of the period from ${formatDay(firstDay)}`);
     return kept.refusal ?? ok(null);
   });
 

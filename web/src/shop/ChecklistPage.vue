@@ -5,6 +5,7 @@ import type { Checklist } from '@wergon/contract/shop';
 import { callRoute } from '../desk/callRoute.ts';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
+import BackupLine from './BackupLine.vue';
 import BookFrame from './BookFrame.vue';
 
 const desk = useDesk();
@@ -133,6 +134,7 @@ const next = computed(() => steps.value.findIndex(({ isDone }) => !isDone));
         Nothing is missing. Every person has a badge, a rate and a plan, every open task an estimate, and
         every station has been heard.
       </p>
+      <BackupLine />
     </template>
   </BookFrame>
 </template>

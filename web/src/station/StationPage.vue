@@ -12,6 +12,7 @@ import PersonView from './PersonView.vue';
 import PromptBand from './PromptBand.vue';
 import QuestionView from './QuestionView.vue';
 import StandingView from './StandingView.vue';
+import { isWritable } from './stationApi.ts';
 import { useScanner } from './useScanner.ts';
 import { useStation } from './useStation.ts';
 import { provideWords } from './useWords.ts';
@@ -90,6 +91,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
       <span class="quiet kind">{{ settings.kind === 'presence' ? ui.presence : ui.labor }}</span>
       <span v-if="info?.isDemo" class="quiet kind">{{ ui.demoClock }}</span>
       <span class="fill"></span>
+      <span v-if="!isWritable" class="warn" role="alert">{{ ui.diskFull }}</span>
       <span v-if="station.isUnsaved.value" class="warn" role="alert">{{ ui.unsaved }}</span>
       <span v-if="station.wasClockMoved.value" class="warn" role="alert">{{ ui.clockMoved }}</span>
       <span

@@ -1,3 +1,4 @@
+import { ref } from 'vue';
 import type { ScannerProfile } from '@wergon/core/scan';
 import type { BatchResult, DirectoryJson, OwnTimeJson, SentEntry } from '@wergon/contract/station';
 
@@ -6,6 +7,9 @@ export type Answer<T> =
   | { readonly kind: 'ok'; readonly value: T; readonly offsetMs: number }
   | { readonly kind: 'refused'; readonly status: number }
   | { readonly kind: 'unreachable' };
+
+/** Whether the server can write its disk, as it said at its last answer. */
+export const isWritable = ref(true);
 
 const PATIENCE_MS = 10_000;
 
@@ -21,6 +25,7 @@ async function ask<T extends { readonly now?: number } | null>(
         : { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
       signal: AbortSignal.timeout(PATIENCE_MS),
     });
+    isWritable.value = response.headers.get('wergon-writable') !== '0';
     if (!response.ok) return { kind: 'refused', status: response.status };
     // Our own server, of this same build, wrote it.
     const value = (await response.json()) as T;

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { createdSchema } from '../../people/index.ts';
 import {
   activityFieldsSchema,
+  backupsSchema,
   checklistSchema,
   closedDaySchema,
   customerFieldsSchema,
@@ -34,6 +35,20 @@ const save = <Body extends z.ZodType>(path: string, summary: string, body: Body)
   ({ ...add(path, summary, body), response: nothing }) as const;
 
 export const SHOP_ROUTES = {
+  backups: {
+    method: 'get',
+    path: '/api/backups',
+    caller: 'shop.see',
+    summary: 'When the last good backup was made, and what went wrong since',
+    response: backupsSchema,
+  },
+  makeBackup: {
+    method: 'post',
+    path: '/api/backups',
+    caller: 'shop.change',
+    summary: 'Start a backup now',
+    response: nothing,
+  },
   rail: {
     method: 'get',
     path: '/api/rail',

@@ -2,6 +2,7 @@
 import { onMounted, shallowRef } from 'vue';
 import SignInPage from '../../access/SignInPage.vue';
 import { clockOffsetMs } from '../../desk/callRoute.ts';
+import DiskWarning from '../../desk/DiskWarning.vue';
 import { useStart } from '../../desk/useStart.ts';
 import WallPage from './WallPage.vue';
 import { findWall } from './wallStore.ts';
@@ -27,6 +28,7 @@ onMounted(start);
 </script>
 
 <template>
+  <DiskWarning v-if="stage === 'open'" />
   <WallPage v-if="stage === 'open'" :kept="kept?.floor" />
   <SignInPage v-else-if="stage === 'sign-in'" is-wall :is-demo="isDemo" :ended="ended" @done="open" />
   <main v-else class="wait" role="status">

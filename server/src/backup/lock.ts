@@ -1,0 +1,52 @@
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { hostname } from 'node:os';
+import { dirname } from 'node:path';
+import { openFile } from './file.ts';
+
+/** Who works on a database file. */
+export type Holder = {
+  readonly what: string;
+  readonly pid: number;
+  readonly host: string;
+  readonly since: string;
+};
+
+export type Lock = { readonly release: () => void };
+
+const read = (path: string): Holder | undefined => {
+  try {
+    // Written below by whoever holds the lock.
+    return JSON.parse(readFileSync(path, 'utf8')) as Holder;
+  } catch {
+    return undefined;
+  }
+};
+
+/** Takes a database file for oneself: two servers on one file would each go by what they remember of it. The system takes
+ *  the lock away when its holder ends, however that happens. Throws an error that says who has it. */
+export function lockDatabase(databasePath: string, what: string): Lock {
+  mkdirSync(dirname(databasePath), { recursive: true });
+  const holderPath = `${databasePath}.lock.json`;
+  const connection = openFile(`${databasePath}.lock`);
+  try {
+    connection.exec('pragma busy_timeout = 0');
+    connection.exec('begin exclusive');
+  } catch (error) {
+    connection.close();
+    if (!(error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_BUSY')))
+      throw error;
+    const holder = read(holderPath);
+    const who = holder
+      ? `: ${holder.what}, process ${holder.pid} on ${holder.host}, since ${holder.since}`
+      : '';
+    throw new Error(`${databasePath} is in use${who}. Stop that first.`, { cause: error });
+  }
+  const holder: Holder = { what, pid: process.pid, host: hostname(), since: new Date().toISOString() };
+  writeFileSync(holderPath, JSON.stringify(holder));
+  return {
+    release: () => {
+      rmSync(holderPath, { force: true });
+      connection.close();
+    },
+  };
+}

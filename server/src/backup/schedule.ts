@@ -1,0 +1,68 @@
+import { spawn } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
+import { atWallClock, toInstant } from '@wergon/core/time';
+import type { Zone } from '@wergon/core/time';
+import { settingsOf } from '../shop/settings.ts';
+import type { FactsCache } from '../shop/facts.ts';
+import { lastFailure, listBackups } from './backup.ts';
+import type { Backup } from './backup.ts';
+
+/** Makes backups while the shop works, each in a process of its own, and knows how they went. */
+export type Backups = {
+  readonly folder: string | null;
+  readonly isRunning: () => boolean;
+  /** The last good one; what went wrong since. */
+  readonly status: () => {
+    readonly last: Backup | null;
+    readonly failed: { at: string; why: string } | null;
+  };
+  /** Starts one; resolves when it is done. */
+  readonly run: () => Promise<void>;
+  /** Starts one if the hour that the shop has set has come since the last good one. */
+  readonly runIfDue: (nowSeconds: number) => Promise<void>;
+};
+
+const COMMAND = fileURLToPath(new URL('../command.js', import.meta.url));
+/** After one that failed it is tried again so many seconds later. */
+const AGAIN_SECONDS = 3600;
+
+export function createBackups(databasePath: string, folder: string | null, facts: FactsCache): Backups {
+  let running: Promise<void> | undefined;
+  const run = () =>
+    (running ??= new Promise<void>((done) => {
+      const env = { ...process.env, WERGON_DATABASE: databasePath, WERGON_BACKUPS: folder ?? '' };
+      const child = spawn(process.execPath, [COMMAND, 'backup'], { env, stdio: 'ignore' });
+      const end = () => {
+        running = undefined;
+        done();
+      };
+      child.once('exit', end);
+      child.once('error', end);
+    }));
+  const status = () =>
+    folder === null
+      ? { last: null, failed: null }
+      : { last: listBackups(folder)[0] ?? null, failed: lastFailure(folder) ?? null };
+  return {
+    folder,
+    isRunning: () => running !== undefined,
+    status,
+    run,
+    runIfDue: async (now) => {
+      const shop = (await facts.find())?.shop;
+      const hour = shop && settingsOf(shop).backup.hour;
+      if (folder === null || hour == null || running) return;
+      const { last, failed } = status();
+      const due = lastDue((await facts.get()).zone, hour, now);
+      const since = (at: string | undefined) => (at === undefined ? -Infinity : Date.parse(at) / 1000);
+      if (since(last?.at) < due && since(failed?.at) < now - AGAIN_SECONDS) await run();
+    },
+  };
+}
+
+/** When a backup at a full hour of the shop's day was due last. */
+export function lastDue(zone: Zone, hour: number, now: number): number {
+  const today = zone.dayAt(toInstant(now));
+  const due = atWallClock(zone, today, hour * 3600);
+  return due <= now ? due : atWallClock(zone, (today - 1) as typeof today, hour * 3600);
+}
