@@ -19,7 +19,10 @@ export async function enterStations(em: EntityManager, firstDay: LocalDay, opens
     (await em.find(ResourceEntity, { kind: 'work-center' })).map(({ id, name }) => [name, id]),
   );
   const at = Object.entries(STATIONS).flatMap(([workCenter, names]) =>
-    names.map((name) => ({ name, settings: { workCenters: [centers.get(workCenter) ?? ''], mayOverride: true } })),
+    names.map((name) => ({
+      name,
+      settings: { workCenters: [centers.get(workCenter) ?? ''], mayOverride: true },
+    })),
   );
   const stations = [
     ...at,

@@ -189,7 +189,7 @@ async function addPeople(
       isLead: LEADS.includes(person.name),
     });
     await addTechnician(em, fields, draw('badge'), technician);
-    await addRates(em, technician, person.base, firstDay, i);
+    await addRates(em, technician, person.base, firstDay, i, fields.grade ?? '');
     const weeks = person.isNight
       ? [weekOf(NIGHT)]
       : person.department === 'Winding'
@@ -253,6 +253,7 @@ async function addRates(
   base: string,
   firstDay: LocalDay,
   i: number,
+  grade: string,
 ): Promise<void> {
   const burden = [
     { name: 'Pension and insurance', kind: 'percent', value: '24.5' },
@@ -265,9 +266,10 @@ async function addRates(
         per: 'year',
         base: '49200',
         hoursPerYear: '1720',
+        grade,
         burden: [...burden, { name: 'Company car', kind: 'perYear', value: '3100' }],
       }
-    : { from: '2026-01-01', per: 'hour', base, burden };
+    : { from: '2026-01-01', per: 'hour', base, burden, grade };
   await em.insert(CostRateEntity, {
     technician,
     fromDay: sure(parseDay('2026-01-01')),

@@ -281,6 +281,11 @@ test.describe('preparing the work', () => {
       await page.getByLabel('User name').fill(userName);
       await page.getByLabel('Password').fill(PASSWORD);
       await page.getByRole('button', { name: 'Sign in' }).click();
+      await expect(page.getByRole('heading', { name: 'Choose your own password' })).toBeVisible();
+      await page.getByLabel('Password now').fill(PASSWORD);
+      await page.getByLabel('New password, at least').fill(`${PASSWORD} of my own`);
+      await page.getByLabel('New password again').fill(`${PASSWORD} of my own`);
+      await page.getByRole('button', { name: 'Change password' }).click();
       const rail = page.getByRole('navigation', { name: 'Places' });
       await expect(rail.getByRole('listitem')).toHaveCount(places.length);
       for (const place of places)

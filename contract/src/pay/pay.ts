@@ -40,6 +40,8 @@ export const payPeriodSchema = z.strictObject({
   /** Why it cannot be closed now; `null` where it can. */
   refusal: z.enum(['not-over', 'earlier-open', 'closed']).nullable(),
   canReopen: z.boolean(),
+  /** Whether costs are what labor really cost, or standard cost. */
+  costs: z.enum(['actual', 'standard']),
   stamp: z.string(),
   people: z.array(
     z.strictObject({

@@ -20,6 +20,8 @@ export const payRecordSchema = z
       )
       .max(30)
       .default([]),
+    /** The grade at whose standard rate his work is shown to whoever may not see rates. */
+    grade: z.string().min(1).max(200).nullable().exactOptional(),
   })
   .superRefine(({ per, hoursPerYear, burden }, context) => {
     const isNeeded = per === 'year' || burden.some(({ kind }) => kind === 'perYear');
@@ -48,6 +50,7 @@ export const ratesSchema = z.strictObject({
         base: z.string(),
         hoursPerYear: z.string().exactOptional(),
         burden: z.array(z.strictObject({ name: z.string(), kind: z.string(), value: z.string() })),
+        grade: z.string().nullable().exactOptional(),
       }),
       /** How the cost of an hour comes about; the lines add up to the total. */
       lines: z.array(line),

@@ -63,8 +63,9 @@ export const effectSchema = z.strictObject({
       title: z.string(),
       beforeSeconds: z.number(),
       afterSeconds: z.number(),
-      beforeCost: z.string().nullable(),
-      afterCost: z.string().nullable(),
+      beforeCost: z.string(),
+      afterCost: z.string(),
+      costs: z.enum(['actual', 'standard']),
       /** What a task comes to in all, everybody's labor counted; `null` of an activity. */
       task: z
         .strictObject({

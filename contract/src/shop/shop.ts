@@ -199,6 +199,7 @@ export const shopSchema = z.strictObject({
       serialNumber: z.string(),
       nameplate: z.string(),
       owner: z.string(),
+      orderCount: z.number(),
     }),
   ),
   closedDays: z.array(z.strictObject({ day: z.string(), name: z.string() })),

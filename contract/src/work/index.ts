@@ -35,6 +35,8 @@ export {
   orderSchema,
   preparationSchema,
   unapprovedWorkSchema,
+  pastWorkQuery,
+  pastWorkSchema,
   workSchema,
 } from './work.ts';
 export type {

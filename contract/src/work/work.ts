@@ -16,12 +16,12 @@ export const comparisonSchema = z.strictObject({
   overSeconds: z.number(),
   underSeconds: z.number(),
   estimatedCost: z.string(),
-  actualCost: z.string().nullable(),
-  outsideCost: z.string().nullable(),
-  costDifference: z.string().nullable(),
+  actualCost: z.string(),
+  outsideCost: z.string(),
+  costDifference: z.string(),
   uncostedLines: z.number(),
   /** `shown`; `private` where the figure would give one person's wage away. */
-  costs: z.enum(['shown', 'private']),
+  costs: z.enum(['actual', 'standard']),
 });
 export type ComparisonJson = z.output<typeof comparisonSchema>;
 
@@ -51,7 +51,27 @@ const orderRow = z.strictObject({
 });
 export type OrderRow = z.output<typeof orderRow>;
 
-export const workSchema = z.strictObject({ asOf: z.string(), seq: z.number(), orders: z.array(orderRow) });
+/** Orders whose work is not behind them, and how many others there are. */
+export const workSchema = z.strictObject({
+  asOf: z.string(),
+  seq: z.number(),
+  orders: z.array(orderRow),
+  pastCount: z.number(),
+});
+
+/** Which finished and closed orders, a page at a time. */
+export const pastWorkQuery = z.strictObject({
+  state: z.enum(['finished', 'closed']).exactOptional(),
+  unit: z.string().max(200).exactOptional(),
+  search: z.string().max(100).default(''),
+  skip: z.coerce.number().int().min(0).max(1_000_000).default(0),
+});
+export const pastWorkSchema = z.strictObject({
+  asOf: z.string(),
+  seq: z.number(),
+  orders: z.array(orderRow),
+  total: z.number(),
+});
 
 /** Labor that nobody has approved yet, by order, of the days from `since` on that are not closed. */
 export const unapprovedWorkSchema = z.strictObject({
@@ -69,7 +89,7 @@ const lineSchema = z.strictObject({
   sharedSeconds: z.number(),
   enteredSeconds: z.number(),
   cost: z.string().nullable(),
-  costs: z.enum(['shown', 'private', 'no-rate']),
+  costs: z.enum(['actual', 'standard']),
 });
 export type LineRow = z.output<typeof lineSchema>;
 

@@ -19,6 +19,8 @@ export type RateRecord = {
   readonly base: Fraction;
   readonly hoursPerYear?: Fraction;
   readonly burden: readonly BurdenItem[];
+  /** The grade at whose standard rate his work is shown to whoever may not see rates. */
+  readonly grade?: string | null;
 };
 
 /** The cost of one hour from a day on. */

@@ -56,28 +56,20 @@ describe('somebody who may not see rates', () => {
   });
 
   type Order = {
-    order: { comparison: { actualCost: string | null; actualSeconds: number } };
-    tasks: { comparison: { actualCost: string | null }; lines: { cost: string | null }[] }[];
+    order: { comparison: { actualCost: string; actualSeconds: number } };
+    tasks: { comparison: { actualCost: string }; lines: { cost: string | null }[] }[];
   };
   const order = async (cookie: string) => (await shop.get(`/api/work/${shop.order}`, cookie)).body as Order;
 
-  test('sees hours, but no cost that is one person’s', async () => {
+  test('sees hours, and their standard cost in the place of what people cost', async () => {
     const [open, shown] = [await order(mikko), await order(shop.desk)];
-    expect(open.order.comparison).toMatchObject({ actualSeconds: 3600, actualCost: null });
-    expect(open.tasks.flatMap(({ lines }) => lines.map(({ cost }) => cost))).toEqual([null]);
-    expect(shown.order.comparison.actualCost).toBe('36.00');
-  });
-
-  test('sees the total of two people, and still no difference that is one person’s', async () => {
-    await shop.send(shop.scan('work-start', 0, shop.bo, [shop.winding]), shop.scan('work-stop', 60, shop.bo));
-    expect((await order(mikko)).order.comparison.actualCost).toBe('72.00');
-    await shop.send(shop.scan('work-start', 70, shop.bo, [shop.strip]), shop.scan('work-stop', 80, shop.bo));
-    const { order: sum, tasks } = await order(mikko);
-    expect([sum.comparison.actualCost, ...tasks.map(({ comparison }) => comparison.actualCost)]).toEqual([
-      null,
-      null,
-      '72.00',
-    ]);
+    expect(open.order.comparison).toMatchObject({
+      actualSeconds: 3600,
+      actualCost: '50.00',
+      costs: 'standard',
+    });
+    expect(open.tasks.flatMap(({ lines }) => lines.map(({ cost }) => cost))).toEqual(['50.00']);
+    expect(shown.order.comparison).toMatchObject({ actualCost: '36.00', costs: 'actual' });
   });
 
   test.each(

@@ -62,7 +62,7 @@ export function mountAccess(mount: Mount, context: Context): void {
       return addUser(em, { ...person, role: 'administrator', seesRates: true });
     });
     if (!user) return refuse('access.already_set_up');
-    facts.forget();
+    facts.forget('shop', 'orders');
     await openSession(context, req, res, user, false);
     return ok(await sessionView(context, user, false));
   });

@@ -96,8 +96,8 @@ export function mountExchange(mount: Mount, context: Context): void {
       const { name } = who.user;
       await database.em.fork().transactional((em) => list.store(em, rows, name));
       staged.delete(id);
+      facts.forget('shop', 'orders');
       await after(rows);
-      facts.forget();
       live.publishSetup();
       return ok({ ...told, isStored: true });
     };
@@ -152,7 +152,7 @@ export function mountExchange(mount: Mount, context: Context): void {
         earliest.set(number, Math.min(record.from, earliest.get(number) ?? record.from));
       for (const { id, number } of technicians) {
         const from = earliest.get(number);
-        if (from !== undefined) await costAnew(database, id as TechnicianId, toDay(from));
+        if (from !== undefined) await costAnew(database, facts, id as TechnicianId, toDay(from));
       }
     }),
   );

@@ -18,9 +18,19 @@ import {
 } from '../ledger/strands.ts';
 import type { Plans } from '../people/planned.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import type { WorkOrder } from '../work/entities.ts';
 
-/** Whether an order is still on the floor's mind: all but those that are closed. */
-const isOnBoard = (states: Dated<string>, now: Instant) => inForceAt(states, now) !== 'closed';
+/** So long a finished order stays on the floor's mind, in seconds: whoever scans its label is told that it is finished. */
+const REMEMBERED_SECONDS = 14 * 86_400;
+
+/** Orders that are on the floor's mind: those that are open, and those that were finished lately. */
+function ordersOnBoard({ orders, openOrders }: ShopFacts, now: Instant): WorkOrder[] {
+  return [...orders.values()].filter(({ id, states }) => {
+    if (openOrders.has(id)) return true;
+    const last = states.at(-1);
+    return last?.value === 'finished' && last.from > now - REMEMBERED_SECONDS;
+  });
+}
 
 const writeDated = <T>(values: Dated<T>) =>
   values.map(({ from, value }) => ({ from: formatInstant(from), value }));
@@ -49,14 +59,16 @@ export function loadBoard(
   alsoTargets: readonly TargetId[] = [],
 ): BoardJson {
   const today = facts.zone.dayAt(now);
-  const orders = [...facts.orders.values()].filter(({ states }) => isOnBoard(states, now));
+  const orders = ordersOnBoard(facts, now);
   const orderIds = new Set(orders.map(({ id }) => id));
   const states = loadStates(sql);
   // Somebody may still be on a task of a closed order: what runs is always on the board.
   const running = new Set([...alsoTargets, ...[...states.values()].flatMap(targetsOfState)]);
-  const tasks = [...facts.tasks.values()].filter(
-    ({ id, order, isAccepted }) => (isAccepted && orderIds.has(order)) || running.has(id as TargetId),
-  );
+  const onBoardTasks = orders
+    .flatMap(({ id }) => facts.tasksByOrder.get(id) ?? [])
+    .filter(({ id, isAccepted }) => isAccepted || running.has(id as TargetId));
+  const others = [...running].flatMap((id) => facts.tasks.get(id) ?? []);
+  const tasks = [...onBoardTasks, ...others.filter(({ order }) => !orderIds.has(order))];
   const onBoard = new Set(tasks.map(({ order }) => order));
   const ids = tasks.map(({ id }) => id as TargetId);
   const used = loadUsedOf(sql, ids);
@@ -75,8 +87,8 @@ export function loadBoard(
       state: writeState(states.get(id as TechnicianId) ?? AT_REST),
       charged: { day: formatDay(today), seconds: charged.get(id as TechnicianId) ?? 0 },
     })),
-    orders: [...facts.orders.values()]
-      .filter(({ id }) => orderIds.has(id) || onBoard.has(id))
+    orders: [...new Set([...orderIds, ...onBoard])]
+      .flatMap((id) => facts.orders.get(id) ?? [])
       .map(({ id, number, title, customer, states: orderStates, includes }) => ({
         id,
         number,

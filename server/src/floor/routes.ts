@@ -75,12 +75,14 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal }: Co
     const known = await facts.get();
     const now = clock.now();
     const today = known.zone.dayAt(now);
-    const orders = [...known.orders.values()].map(({ states }) => inForceAt(states, now));
     return readSql(database, (sql) => {
       const states = [...loadStates(sql)].map(([id, state]) => settleAt(id, state, now, known.policy).state);
       return ok({
         peopleIn: states.filter(({ shift, doing }) => shift || doing.status !== 'nothing').length,
-        openOrders: orders.filter((state) => state === 'released' || state === 'on-hold').length,
+        openOrders: [...known.openOrders].filter((id) => {
+          const state = known.orders.get(id)?.states.at(-1)?.value;
+          return state === 'released' || state === 'on-hold';
+        }).length,
         looseEnds: countLooseEnds(sql, known, now),
         periodsOver: openPeriods(sql, known, now).filter(({ lastDay }) => lastDay < today).length,
       });

@@ -10,6 +10,8 @@ import { refuse } from '../app/problem.ts';
 import type { RouteRefusal } from '../app/problem.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
+import { costedAs, costsFor } from '../work/standing.ts';
+import type { Costs } from '../work/standing.ts';
 import { findHead } from '../ledger/record.ts';
 import { writeDecision } from '../reconcile/decisions.ts';
 import { titleOf } from '../reconcile/effect.ts';
@@ -45,11 +47,11 @@ export function mountPay(mount: Mount, { database, clock, facts, journal, keepHe
   mount('payPeriod', async ({ query, who }) => {
     const known = await facts.get();
     const now = clock.now();
-    const seesRates = who.kind === 'desk' && who.rights.has('rates.see');
+    const costs = costsFor(who);
     const mayReopen = who.kind === 'desk' && who.rights.has('pay.reopen');
     const found = await readSql(database, (sql) => {
       const seen = seePeriod(sql, known, query.firstDay, now);
-      return seen && writePeriod(known, seen, now, seesRates, mayReopen);
+      return seen && writePeriod(known, seen, now, costs, mayReopen);
     });
     return found ? ok(found) : refuse('pay.no_such_period');
   });
@@ -164,13 +166,18 @@ function writePeriod(
   facts: ShopFacts,
   seen: Seen,
   now: Instant,
-  seesRates: boolean,
+  costs: Costs,
   mayReopen: boolean,
 ): PayPeriodJson {
-  const { period, closed, days, lines, adjustments } = seen;
+  const { period, closed, days } = seen;
+  const lines = costedAs(seen.lines, facts, costs);
+  // What differs in nothing but what a person is paid is not there for whoever may not see it.
+  const adjustments = costedAs(seen.adjustments, facts, costs).filter(
+    ({ seconds }) => costs === 'actual' || seconds !== 0,
+  );
   const refusal = refusalToClose(seen);
   const money = (items: readonly ClosedLine[]) =>
-    seesRates ? formatCents(toCents(items.reduce((sum, { cost }) => sum + (cost ?? 0), 0))) : null;
+    formatCents(toCents(items.reduce((sum, { cost }) => sum + (cost ?? 0), 0)));
   const secondsOf = (items: readonly { readonly seconds: number }[]) =>
     items.reduce((sum, { seconds }) => sum + seconds, 0);
   const people = [...facts.technicians.values()].flatMap(({ id, name, department }) => {
@@ -201,6 +208,7 @@ function writePeriod(
     head: closed?.head ?? null,
     refusal: refusal ? REFUSALS[refusal] : null,
     canReopen: mayReopen && seen.isLastClosed,
+    costs,
     stamp: seen.stamp,
     people,
     totals: {
@@ -216,7 +224,7 @@ function writePeriod(
       title: titleOf(facts, each.target),
       workType: each.workType,
       seconds: each.seconds,
-      cost: seesRates && each.cost !== null ? formatCents(each.cost) : null,
+      cost: each.cost === null ? null : formatCents(each.cost),
     })),
   };
 }

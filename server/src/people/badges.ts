@@ -18,7 +18,7 @@ const BIND_WORDS: Readonly<Record<ForeignErrorCode, string>> = {
 export function mountBadges(mount: Mount, { database, clock, facts, live }: Context): void {
   const findTechnician = (id: string) => database.em.fork().findOne(TechnicianEntity, { id });
   const changed = () => {
-    facts.forget();
+    facts.forget('shop');
     live.publishSetup();
   };
 

@@ -1,4 +1,6 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { Rate } from '@wergon/core/money';
+import type { LocalDay } from '@wergon/core/time';
 import type { InferEntity } from '@mikro-orm/core';
 import type { PatternWeek } from '@wergon/core/people';
 import type { Language } from '@wergon/core/station';
@@ -69,6 +71,8 @@ export const GradeEntity = defineEntity({
     id: p.string().primary(),
     name: p.string().unique(),
     standardRate: p.integer(),
+    /** Its standard rates by the day from which each holds; absent for one that never changed. */
+    rates: p.json<readonly { readonly from: LocalDay; readonly rate: Rate }[]>().nullable(),
   },
 });
 

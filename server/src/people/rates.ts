@@ -13,8 +13,7 @@ import { refuse } from '../app/problem.ts';
 import { readSql, writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
 import { deriveLines } from '../ledger/projection.ts';
-import { createFactsCache } from '../shop/facts.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { FactsCache, ShopFacts } from '../shop/facts.ts';
 import { CostRateEntity } from './entities.ts';
 
 type StoredRecord = RatesJson['records'][number]['record'];
@@ -154,16 +153,22 @@ export function mountRates(mount: Mount, { database, clock, facts, live }: Conte
         await em.nativeDelete(CostRateEntity, { technician, fromDay: body.replaces });
       await em.insert(CostRateEntity, { technician, fromDay: body.record.from, record });
     });
-    await costAnew(database, technician, from);
-    facts.forget();
+    // Before anything is costed anew: whoever records from here on goes by the new rates.
+    facts.forget('shop');
+    await costAnew(database, facts, technician, from);
     live.publishSetup();
     return ok(null);
   });
 }
 
 /** Costs a person's labor lines from a day on by the rates as they are now. */
-export async function costAnew(database: Database, technician: TechnicianId, from: LocalDay): Promise<void> {
-  const fresh = await createFactsCache(database).get();
+export async function costAnew(
+  database: Database,
+  facts: FactsCache,
+  technician: TechnicianId,
+  from: LocalDay,
+): Promise<void> {
+  const fresh = await facts.get();
   await writeSql(database, (sql) => {
     const days = sql.all<{ day: LocalDay }>(
       'select distinct "day" from "labor_line" where "technician" = ? and "day" >= ?',

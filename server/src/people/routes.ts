@@ -8,6 +8,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
+import { gradeRatesOf } from '../shop/facts.ts';
 import { refuse } from '../app/problem.ts';
 import { drawRandomCode } from '../station/drawCode.ts';
 import { ensureLabels } from '../shop/labels.ts';
@@ -21,7 +22,7 @@ import { addTechnician, columnsOf, writeTechnician } from './technicians.ts';
 export function mountPeople(mount: Mount, context: Context): void {
   const { database, clock, facts, live, proofs } = context;
   const changed = () => {
-    facts.forget();
+    facts.forget('shop');
     live.publishSetup();
   };
   mountBadges(mount, context);
@@ -126,8 +127,8 @@ export function mountPeople(mount: Mount, context: Context): void {
   mount('addGrade', async ({ body }) => {
     if (await findGrade(body.name)) return gradeTaken();
     const id = randomUUID();
-    await database.em.fork().insert(GradeEntity, { id, ...body });
-    live.publishSetup();
+    await database.em.fork().insert(GradeEntity, { id, ...body, rates: null });
+    changed();
     return ok({ id });
   });
 
@@ -135,8 +136,17 @@ export function mountPeople(mount: Mount, context: Context): void {
     const id = param('grade');
     const taken = await findGrade(body.name);
     if (taken && taken.id !== id) return gradeTaken();
-    const found = await database.em.fork().nativeUpdate(GradeEntity, { id }, body);
-    live.publishSetup();
-    return found > 0 ? ok(null) : refuse('record.not_found');
+    const grade = await database.em.fork().findOne(GradeEntity, { id });
+    if (!grade) return refuse('record.not_found');
+    // Work of days gone by stays at the standard rate of those days.
+    const today = (await facts.get()).zone.dayAt(clock.now());
+    const earlier = gradeRatesOf(grade).filter(({ from }) => from < today);
+    const rates =
+      body.standardRate === grade.standardRate
+        ? (grade.rates ?? null)
+        : [...earlier, { from: today, rate: body.standardRate }];
+    await database.em.fork().nativeUpdate(GradeEntity, { id }, { ...body, rates });
+    changed();
+    return ok(null);
   });
 }

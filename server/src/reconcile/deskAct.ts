@@ -16,7 +16,7 @@ import type { Sql } from '../db/index.ts';
 import type { FieldError, Incoming, Outcome } from '../ledger/incoming.ts';
 import { readBatch } from '../ledger/readBatch.ts';
 import type { ShopFacts } from '../shop/facts.ts';
-import { loadLabor } from '../work/standing.ts';
+import { costsFor, loadLabor } from '../work/standing.ts';
 import { look, touchedTasks, writeEffect } from './effect.ts';
 import type { Scene, Spot } from './effect.ts';
 
@@ -74,19 +74,20 @@ export function createDeskAct({ clock, database, journal, facts }: Context) {
       const known = await facts.get();
       const { kept, decide } = planWithin(planner, who.user, 'tried out');
       const now = clock.now();
+      const costs = costsFor(who);
       const { before, after, outcomes } = await journal.tryOut({ kind: 'desk', id: who.user.id }, decide, {
-        before: (sql) => look(sql, known, scene, now),
+        before: (sql) => look(sql, known, scene, now, costs),
         after: (sql, was) => {
-          const is = look(sql, known, scene, now);
+          const is = look(sql, known, scene, now, costs);
           const touched = touchedTasks(known, was, is);
-          return { ...is, touched, tasks: loadLabor(sql, known, touched, now) };
+          return { ...is, touched, tasks: loadLabor(sql, known, touched, now, costs) };
         },
       });
       const refusal = kept.refusal ?? refusalOf(outcomes);
       if (refusal) return refusal;
       // Nothing was recorded: the tasks stand as they stood before.
-      const tasks = await readSql(database, (sql) => loadLabor(sql, known, after.touched, now));
-      return ok(writeEffect(known, spots, { ...before, tasks }, after, who.rights.has('rates.see')));
+      const tasks = await readSql(database, (sql) => loadLabor(sql, known, after.touched, now, costs));
+      return ok(writeEffect(known, spots, { ...before, tasks }, after, costs));
     },
     /** Does it; the ids of what was recorded take it back. */
     record: async (who: Who, planner: Planner, why: string): Answer<{ entries: string[] }> => {

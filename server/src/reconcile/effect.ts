@@ -10,8 +10,8 @@ import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import type { Task } from '../work/entities.ts';
-import { usedOf, writeComparison } from '../work/standing.ts';
-import type { TaskWithLabor } from '../work/standing.ts';
+import { costedAs, usedOf, writeComparison } from '../work/standing.ts';
+import type { Costs, TaskWithLabor } from '../work/standing.ts';
 import { findLooseEnds } from './looseEnds.ts';
 
 /** Whom an act is about, and on which days. */
@@ -30,7 +30,13 @@ type Seen = {
 };
 
 /** The days of a scene as they stand, with what runs: stints, labor lines, and how many loose ends around them. */
-export function look(sql: Sql, facts: ShopFacts, { people, firstDay, lastDay }: Scene, now: Instant): Seen {
+export function look(
+  sql: Sql,
+  facts: ShopFacts,
+  { people, firstDay, lastDay }: Scene,
+  now: Instant,
+  costs: Costs,
+): Seen {
   // Work that began on the last day may end on the next.
   const last = (lastDay + 1) as LocalDay;
   const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf((last + 1) as LocalDay) };
@@ -44,7 +50,8 @@ export function look(sql: Sql, facts: ShopFacts, { people, firstDay, lastDay }: 
       .filter(({ day }) => day >= firstDay && day <= last);
     const own = hours.filter((entry) => entry.technician === technician);
     lanes.set(technician, stints);
-    lines.push(...sumLines(pieces, own, facts.costRates.get(technician) ?? []));
+    const all = sumLines(pieces, own, facts.costRates.get(technician) ?? []);
+    lines.push(...costedAs(all, facts, costs));
   }
   const looseEnds = findLooseEnds(sql, facts, (firstDay - 1) as LocalDay, last, now, people).length;
   return { lanes, lines, looseEnds };
@@ -59,7 +66,7 @@ export const writeEffect = (
   spots: readonly Spot[],
   before: SeenWithTasks,
   after: SeenWithTasks,
-  seesRates: boolean,
+  costs: Costs,
 ): EffectJson => ({
   lanes: spots.map(({ technician, day }) => ({
     name: facts.technicians.get(technician)?.name ?? technician,
@@ -67,7 +74,7 @@ export const writeEffect = (
     before: writeLane(facts, before.lanes.get(technician) ?? [], day),
     after: writeLane(facts, after.lanes.get(technician) ?? [], day),
   })),
-  jobs: writeJobs(facts, before, after, seesRates),
+  jobs: writeJobs(facts, before, after, costs),
   looseEndsBefore: before.looseEnds,
   looseEndsAfter: after.looseEnds,
 });
@@ -127,9 +134,9 @@ function writeJobs(
   facts: ShopFacts,
   before: SeenWithTasks,
   after: SeenWithTasks,
-  seesRates: boolean,
+  costs: Costs,
 ): EffectJson['jobs'] {
-  const money = ({ cost }: Sum) => (seesRates ? formatCents(toCents(cost)) : null);
+  const money = ({ cost }: Sum) => formatCents(toCents(cost));
   const find = ({ tasks }: SeenWithTasks, target: TargetId) => tasks.find(({ task }) => task.id === target);
   return findChanged(before, after).map(({ target, was, is }) => {
     const [then, now] = [find(before, target), find(after, target)];
@@ -140,11 +147,12 @@ function writeJobs(
       afterSeconds: is.seconds,
       beforeCost: money(was),
       afterCost: money(is),
+      costs,
       task:
         then && now && order
           ? {
-              before: writeComparison(then.comparison, seesRates),
-              after: writeComparison(now.comparison, seesRates),
+              before: writeComparison(then.comparison, costs),
+              after: writeComparison(now.comparison, costs),
               hasEstimate: now.task.hasEstimate,
               used: { ...usedOf([now], order) },
             }

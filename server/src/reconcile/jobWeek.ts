@@ -17,7 +17,8 @@ import { findClosedUntil } from '../ledger/decisionRows.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
-import { loadLabor, usedOf, writeComparison } from '../work/standing.ts';
+import { costsFor, loadLabor, usedOf, writeComparison } from '../work/standing.ts';
+import type { Costs } from '../work/standing.ts';
 import { titleOf } from './effect.ts';
 
 const WEEK = 7;
@@ -39,7 +40,7 @@ type Cells = { scanned: number; isOpen: boolean; entered: Entered[] }[];
 function loadJobWeek(
   sql: Sql,
   facts: ShopFacts,
-  { user, rights }: DeskWho,
+  who: DeskWho,
   target: TargetId,
   monday: LocalDay,
   now: Instant,
@@ -51,7 +52,7 @@ function loadJobWeek(
   const closedUntil = findClosedUntil(sql);
   const people = [...facts.technicians.values()]
     .filter(
-      ({ id, leftOn }) => covers(user, facts, id as TechnicianId) && (leftOn == null || leftOn >= monday),
+      ({ id, leftOn }) => covers(who.user, facts, id as TechnicianId) && (leftOn == null || leftOn >= monday),
     )
     .map(({ id, name, department }) => {
       const cells = cellsOf(sql, facts, id as TechnicianId, hours, target, monday, span, now);
@@ -82,7 +83,7 @@ function loadJobWeek(
     })),
     people,
     totalSeconds: people.reduce((sum, { totalSeconds }) => sum + totalSeconds, 0),
-    task: writeTask(sql, facts, target, now, rights.has('rates.see')),
+    task: writeTask(sql, facts, target, now, costsFor(who)),
   };
 }
 
@@ -92,14 +93,14 @@ function writeTask(
   facts: ShopFacts,
   target: TargetId,
   now: Instant,
-  seesRates: boolean,
+  costs: Costs,
 ): JobWeekJson['task'] {
   const known = facts.tasks.get(target);
   const order = known && facts.orders.get(known.order);
-  const [task] = known ? loadLabor(sql, facts, [known], now) : [];
+  const [task] = known ? loadLabor(sql, facts, [known], now, costs) : [];
   if (!known || !order || !task) return null;
   return {
-    comparison: writeComparison(task.comparison, seesRates),
+    comparison: writeComparison(task.comparison, costs),
     hasEstimate: known.hasEstimate,
     used: { ...usedOf([task], order) },
   };

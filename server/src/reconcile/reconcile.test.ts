@@ -117,15 +117,16 @@ test('only what one did oneself at the desk is taken back', async () => {
   expect((await post('/api/reconcile/undo', { entries: ['nothing'] })).status).toBe(404);
 });
 
-test('whoever does not see rates sees hours, and no cost that would tell a wage', async () => {
+test('whoever does not see rates sees hours and standard cost, and no cost that would tell a wage', async () => {
   const answer = await chosen();
   desk = await shop.addUser({ userName: 'mik', role: 'supervisor' });
   const effect = (await post('/api/reconcile/preview', { answers: [answer] })).body as EffectJson;
   expect(effect.jobs[0]).toMatchObject({
     beforeSeconds: 12 * 3600,
-    beforeCost: null,
-    afterCost: null,
-    task: { before: { actualCost: null }, after: { actualCost: null } },
+    // Twelve hours at the winders' standard rate.
+    beforeCost: '600.00',
+    costs: 'standard',
+    task: { before: { actualCost: '600.00', costs: 'standard' }, after: { costs: 'standard' } },
   });
 });
 

@@ -24,13 +24,9 @@ export function mountChecklist(mount: Mount, { database, clock, facts }: Context
       (await em.find(BadgeEntity, { revokedAt: null })).map(({ technician }) => technician),
     );
     const planned = new Set((await em.findAll(PatternEntity)).map(({ technician }) => technician));
-    const open = [...known.orders.values()].filter(
-      ({ states }) => !['finished', 'closed'].includes(inForceAt(states, now)),
-    );
-    const openIds = new Set(open.map(({ id }) => id));
-    const unestimated = [...known.tasks.values()].filter(
-      ({ order, hasEstimate, isAccepted }) => openIds.has(order) && isAccepted && !hasEstimate,
-    );
+    const unestimated = [...known.openOrders]
+      .flatMap((order) => known.tasksByOrder.get(order) ?? [])
+      .filter(({ hasEstimate, isAccepted }) => isAccepted && !hasEstimate);
     const stations = (await em.findAll(StationEntity)).filter(({ isRevoked }) => !isRevoked);
     const hasScans = await readSql(
       database,

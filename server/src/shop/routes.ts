@@ -41,14 +41,18 @@ export function mountShop(mount: Mount, context: Context): void {
   const { database, clock, facts, live } = context;
   const fork = () => database.em.fork();
   const changed = () => {
-    facts.forget();
+    // A new name of a list stands in orders and tasks too.
+    facts.forget('shop', 'orders');
     live.publishSetup();
   };
   mountChecklist(mount, context);
   mountNotices(mount, context);
 
   mount('shop', async () => {
-    const { shop } = await facts.get();
+    const { shop, orders } = await facts.get();
+    const ordersOf = new Map<string, number>();
+    for (const { unit } of orders.values())
+      if (unit != null) ordersOf.set(unit, (ordersOf.get(unit) ?? 0) + 1);
     const em = fork();
     const [items, activities, resources, customers, units, closedDays] = [
       await em.findAll(ListItemEntity, { orderBy: { name: 1 } }),
@@ -96,6 +100,7 @@ export function mountShop(mount: Mount, context: Context): void {
         isOff,
       })),
       units: units.map(({ id, type, maker, serialNumber, nameplate, owner }) => ({
+        orderCount: ordersOf.get(id) ?? 0,
         id,
         type,
         maker,

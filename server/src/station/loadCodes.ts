@@ -44,9 +44,10 @@ export async function loadCodes(
         ? [{ kind: 'person-act', id: badge, code: badgeKey(code), technician, action: action as Action }]
         : [];
     }),
-    ...[...facts.tasks.values()].flatMap(({ id, code }): CodeRow[] =>
-      onBoard.has(id) ? [{ kind: 'target', id, code }] : [],
-    ),
+    ...[...onBoard].flatMap((id): CodeRow[] => {
+      const code = facts.tasks.get(id as TargetId)?.code;
+      return code === undefined ? [] : [{ kind: 'target', id, code }];
+    }),
     ...printed.map(({ code, task, workType, version }): CodeRow => {
       const named = WORK_TYPES.find((each) => each === workType);
       const isOld = version < versionOf(task);

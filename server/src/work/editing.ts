@@ -27,8 +27,8 @@ import { hasLabor, peopleOnOrder } from './standing.ts';
 /** Routes that make and change orders. */
 export function mountEditing(mount: Mount, context: Context): void {
   const { database, clock, facts, live, journal } = context;
-  const changed = () => {
-    facts.forget();
+  const changed = (...orders: readonly string[]) => {
+    facts.forget(orders);
     live.publishSetup();
   };
   const nameOf = (who: Who) => (who.kind === 'desk' ? who.user.name : '');
@@ -77,7 +77,7 @@ export function mountEditing(mount: Mount, context: Context): void {
       await keepChanges(em, made, nameOf(who), [{ field: 'Order', before: '', after: 'made as a draft' }]);
       return made;
     });
-    changed();
+    changed(id);
     return ok({ id });
   });
 
@@ -112,7 +112,7 @@ export function mountEditing(mount: Mount, context: Context): void {
       await keepChanges(em, id, nameOf(who), findChanges(wordsBefore, await inWords(em, after)));
       return true;
     });
-    changed();
+    changed(id);
     return isSaved ? ok(null) : refuse('record.changed');
   });
 
@@ -126,37 +126,38 @@ export function mountEditing(mount: Mount, context: Context): void {
     by: string,
     accepted?: readonly string[],
   ): Promise<RouteRefusal | undefined> => {
-    const em = database.em.fork();
-    const order = await em.findOne(OrderEntity, { id });
-    if (!order) return refuse('record.not_found');
-    const tasks = await loadTasks(em, id);
-    const isTaken = (task: Task) => !task.isOptional || accepted === undefined || accepted.includes(task.id);
-    const state = inForceAt(order.states, clock.now());
-    const isAccepting = accepted !== undefined && state === 'draft';
-    const taskCount = tasks.filter((task) => (isAccepting ? isTaken(task) : task.isAccepted)).length;
-    const checked = checkMove({ state, taskCount }, to);
-    if (!checked.ok) return refuse(checked.code);
-    const changes: FieldChange[] = [{ field: 'State', before: state, after: to }];
-    await em.transactional(async (inner) => {
+    // Read inside the transaction that writes: of two who move an order at once, the second moves it from where the
+    // first has put it, or is refused.
+    return database.em.fork().transactional(async (em) => {
+      const order = await em.findOne(OrderEntity, { id });
+      if (!order) return refuse('record.not_found');
+      const tasks = await loadTasks(em, id);
+      const isTaken = (task: Task) =>
+        !task.isOptional || accepted === undefined || accepted.includes(task.id);
+      const state = inForceAt(order.states, clock.now());
+      const isAccepting = accepted !== undefined && state === 'draft';
+      const taskCount = tasks.filter((task) => (isAccepting ? isTaken(task) : task.isAccepted)).length;
+      const checked = checkMove({ state, taskCount }, to);
+      if (!checked.ok) return refuse(checked.code);
+      const changes: FieldChange[] = [{ field: 'State', before: state, after: to }];
       const states = [...order.states, { from: clock.now(), value: to }];
-      await inner.nativeUpdate(OrderEntity, { id }, { states });
-      if (isAccepting)
-        for (const task of tasks) {
-          if (task.isAccepted === isTaken(task)) continue;
-          await inner.nativeUpdate(TaskEntity, { id: task.id }, { isAccepted: isTaken(task) });
-          changes.push({ field: task.title, before: '', after: isTaken(task) ? 'accepted' : 'not accepted' });
-        }
-      if (changes.length > 1) await inner.nativeUpdate(OrderEntity, { id }, { version: order.version + 1 });
-      await keepChanges(inner, id, by, changes);
+      await em.nativeUpdate(OrderEntity, { id }, { states });
+      for (const task of isAccepting ? tasks : []) {
+        if (task.isAccepted === isTaken(task)) continue;
+        await em.nativeUpdate(TaskEntity, { id: task.id }, { isAccepted: isTaken(task) });
+        changes.push({ field: task.title, before: '', after: isTaken(task) ? 'accepted' : 'not accepted' });
+      }
+      if (changes.length > 1) await em.nativeUpdate(OrderEntity, { id }, { version: order.version + 1 });
+      await keepChanges(em, id, by, changes);
+      return undefined;
     });
-    return undefined;
   };
 
   mount('changeOrderState', async ({ param, body, who }) => {
     const id = param('order');
     const problem = await move(id, body.state, nameOf(who), body.accepted);
     if (problem) return problem;
-    changed();
+    changed(id);
     if (body.stopsPeople && who.kind === 'desk') {
       const known = await facts.get();
       const onIt = await readSql(database, (sql) => peopleOnOrder(known, loadStates(sql), id));
@@ -183,7 +184,7 @@ export function mountEditing(mount: Mount, context: Context): void {
       if (problem) refused.push({ number: orders.get(id)?.number ?? id, reason: PROBLEMS[problem.code][1] });
       else released.push(id);
     }
-    changed();
+    changed(...released);
     return ok({ released, refused });
   });
 
@@ -205,7 +206,7 @@ export function mountEditing(mount: Mount, context: Context): void {
     if (await em.findOne(OrderEntity, { number: body.number }))
       return refuse('record.taken', [{ field: 'number', message: 'there is an order of this number' }]);
     const id = await em.transactional((inner) => duplicate(inner, order, body.number, nameOf(who)));
-    changed();
+    changed(id);
     return ok({ id });
   });
 

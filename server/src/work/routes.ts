@@ -1,5 +1,7 @@
 import type { ListName } from '@wergon/contract/shop';
+import type { ParsedQueryOf } from '@wergon/contract/routes';
 import type { OrderRow } from '@wergon/contract/work';
+import { sumComparisons } from '@wergon/core/compare';
 import {
   centsOf,
   formatCents,
@@ -15,7 +17,6 @@ import { Defect, ok } from '@wergon/core/result';
 import { formatDay, formatInstant, inForceAt } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { nextOrderNumber } from '@wergon/core/work';
-import type { Who } from '../access/identify.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
@@ -33,8 +34,8 @@ import { AttachmentEntity, OrderChangeEntity } from './entities.ts';
 import type { Task, WorkOrder } from './entities.ts';
 import { mountStory } from './story.ts';
 import { mountStandards } from './standards.ts';
-import { loadLabor, peopleOnOrder, usedOf, writeLabor, writeLine } from './standing.ts';
-import type { TaskWithLabor } from './standing.ts';
+import { costsFor, loadLabor, peopleOnOrder, usedOf, writeComparison, writeLine } from './standing.ts';
+import type { Costs, TaskWithLabor } from './standing.ts';
 import { mountTravelers } from './travelers.ts';
 
 /** The latest changes of an order that are told with it. */
@@ -43,12 +44,10 @@ const MOST_CHANGES = 40;
 export const unitWords = ({ type, maker, serialNumber }: Unit): string =>
   [type, maker, serialNumber].filter(Boolean).join(', ');
 
-const seesRates = (who: Who) => who.kind === 'desk' && who.rights.has('rates.see');
-
 function orderRow(
   order: WorkOrder,
   tasks: readonly TaskWithLabor[],
-  comparison: OrderRow['comparison'],
+  costs: Costs,
   now: Instant,
   units: ReadonlyMap<string, Unit>,
 ): OrderRow {
@@ -68,12 +67,33 @@ function orderRow(
     unitWords: unit ? unitWords(unit) : '',
     taskCount: accepted.length,
     finishedTaskCount: accepted.filter(({ isFinished }) => isFinished).length,
-    comparison,
+    comparison: writeComparison(sumComparisons(tasks.map(({ comparison }) => comparison)), costs),
     used: { ...usedOf(tasks, order) },
     hasEstimate: accepted.some(({ task }) => task.hasEstimate),
     isFinished: accepted.length > 0 && accepted.every(({ isFinished }) => isFinished),
     peopleOn: [...new Set(tasks.flatMap(({ peopleOn }) => peopleOn))],
   };
+}
+
+/** Orders that one page of past work shows. */
+const PAGE = 50;
+
+/** Orders whose work is behind them, the last ones first: of one unit, in one state, or that match some words. */
+function findPast(
+  { orders, openOrders }: ShopFacts,
+  { state, unit, search }: ParsedQueryOf<'pastWork'>,
+): readonly WorkOrder[] {
+  const words = search.trim().toLowerCase();
+  const since = ({ states }: WorkOrder) => states.at(-1)?.from ?? 0;
+  return [...orders.values()]
+    .filter(
+      (order) =>
+        !openOrders.has(order.id) &&
+        (state === undefined || order.states.at(-1)?.value === state) &&
+        (unit === undefined || order.unit === unit) &&
+        `${order.number} ${order.title} ${order.customer}`.toLowerCase().includes(words),
+    )
+    .sort((a, b) => since(b) - since(a) || (a.number < b.number ? 1 : -1));
 }
 
 /** A task as it was written, apart from its labor. */
@@ -204,24 +224,39 @@ export function mountWork(mount: Mount, context: Context): void {
     });
   });
 
-  mount('work', async ({ who }) => {
-    const known = await facts.get();
+  /** Rows of some orders, each with what its tasks come to. */
+  const loadRows = async (known: ShopFacts, orders: readonly WorkOrder[], costs: Costs) => {
     const units = await loadUnits();
     const now = clock.now();
+    const tasks = orders.flatMap(({ id }) => known.tasksByOrder.get(id) ?? []);
     const { labor, seq } = await readSql(database, (sql) => ({
-      labor: loadLabor(sql, known, [...known.tasks.values()], now),
+      labor: loadLabor(sql, known, tasks, now, costs),
       seq: loadSeq(sql),
     }));
     const byOrder = new Map<string, TaskWithLabor[]>();
-    for (const each of labor) byOrder.set(each.task.order, [...(byOrder.get(each.task.order) ?? []), each]);
+    for (const each of labor) {
+      const own = byOrder.get(each.task.order);
+      if (own) own.push(each);
+      else byOrder.set(each.task.order, [each]);
+    }
+    const rows = orders.map((order) => orderRow(order, byOrder.get(order.id) ?? [], costs, now, units));
+    return { asOf: formatInstant(now), seq, orders: rows };
+  };
+
+  mount('work', async ({ who }) => {
+    const known = await facts.get();
+    const open = [...known.openOrders].flatMap((id) => known.orders.get(id) ?? []);
     return ok({
-      asOf: formatInstant(now),
-      seq,
-      orders: [...known.orders.values()].map((order) => {
-        const tasks = byOrder.get(order.id) ?? [];
-        return orderRow(order, tasks, writeLabor(order, tasks, seesRates(who)).sum, now, units);
-      }),
+      ...(await loadRows(known, open, costsFor(who))),
+      pastCount: known.orders.size - open.length,
     });
+  });
+
+  mount('pastWork', async ({ query, who }) => {
+    const known = await facts.get();
+    const found = findPast(known, query);
+    const page = found.slice(query.skip, query.skip + PAGE);
+    return ok({ ...(await loadRows(known, page, costsFor(who))), total: found.length });
   });
 
   mount('unapprovedWork', async () => {
@@ -240,31 +275,32 @@ export function mountWork(mount: Mount, context: Context): void {
     const order = known.orders.get(param('order'));
     if (!order) return refuse('record.not_found');
     const now = clock.now();
-    const own = [...known.tasks.values()].filter((task) => task.order === order.id);
+    const own = known.tasksByOrder.get(order.id) ?? [];
+    const costs = costsFor(who);
     const { labor, seq, unapproved } = await readSql(database, (sql) => {
-      const found = loadLabor(sql, known, own, now);
+      const found = loadLabor(sql, known, own, now, costs);
       const lines = found.flatMap((each) => each.lines);
       return { labor: found, seq: loadSeq(sql), unapproved: unapprovedSeconds(sql, known, lines, now) };
     });
-    const { sum, tasks } = writeLabor(order, labor, seesRates(who));
+    const row = orderRow(order, labor, costs, now, await loadUnits());
     return ok({
       asOf: formatInstant(now),
       seq,
       order: {
-        ...orderRow(order, labor, sum, now, await loadUnits()),
-        ...(await loadPapers(order, sum.estimatedCost)),
+        ...row,
+        ...(await loadPapers(order, row.comparison.estimatedCost)),
         unapprovedSeconds: unapproved,
       },
-      tasks: tasks.map(({ task, lines, json, isFinished, peopleOn }) => ({
+      tasks: labor.map(({ task, lines, comparison, isFinished, peopleOn }) => ({
         ...writeTask(known, task),
-        comparison: json,
+        comparison: writeComparison(comparison, costs),
         used: { ...usedOf([{ lines }], order) },
         hasEstimate: task.hasEstimate,
         isFinished,
         peopleOn: [...peopleOn],
         lines: [...lines]
           .sort((a, b) => a.day - b.day || (a.technician < b.technician ? -1 : 1))
-          .map((line) => writeLine(known, line, seesRates(who))),
+          .map((line) => writeLine(known, line, costs)),
       })),
     });
   });

@@ -1,15 +1,17 @@
 import type { ComparisonJson, LineRow } from '@wergon/contract/work';
-import { compareTask, sumComparisons } from '@wergon/core/compare';
+import { atStandardCost, compareTask } from '@wergon/core/compare';
 import type { Comparison } from '@wergon/core/compare';
 import { addUsed } from '@wergon/core/floor';
 import type { UsedByType } from '@wergon/core/floor';
 import { collect, noStrands, piecesOf, settleAt, sumLines } from '@wergon/core/ledger';
 import type { LaborLine, LaborState, TargetId } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
+import type { Rate } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatDay, inForceAt, toSeconds } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
+import type { Who } from '../access/identify.ts';
 import type { Sql } from '../db/index.ts';
 import { loadFinished, loadLinesOf, loadStates } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
@@ -24,12 +26,14 @@ export type TaskWithLabor = {
   readonly peopleOn: readonly string[];
 };
 
-/** Labor lines of some tasks as of `now`: the settled ones with open time on top, each costed once. */
+/** Labor lines of some tasks as of `now`: the settled ones with open time on top, each costed once, as they may be
+ *  shown to whoever asks. */
 export function loadLabor(
   sql: Sql,
   facts: ShopFacts,
   tasks: readonly Task[],
   now: Instant,
+  costs: Costs,
 ): readonly TaskWithLabor[] {
   const wanted = new Set(tasks.map(({ id }) => id as TargetId));
   const byTechnician = new Map<TechnicianId, LaborLine[]>();
@@ -58,7 +62,7 @@ export function loadLabor(
       peopleOn.set(target, [...(peopleOn.get(target) ?? []), name]);
   }
   const byTarget = new Map<TargetId, LaborLine[]>();
-  for (const line of lines) {
+  for (const line of costedAs(lines, facts, costs)) {
     const own = byTarget.get(line.target);
     if (own) own.push(line);
     else byTarget.set(line.target, [line]);
@@ -95,47 +99,37 @@ export function usedOf(tasks: readonly Pick<TaskWithLabor, 'lines'>[], order: Wo
     .reduce<UsedByType>((used, { workType, seconds }) => addUsed(used, workType, seconds), {});
 }
 
-/** Whether a total gives one person's wage away: all its labor is his. */
-const isOnePersons = (lines: readonly LaborLine[]): boolean =>
-  new Set(lines.map(({ technician }) => technician)).size === 1;
+/** What labor is shown at: what it really cost, or, to whoever may not see rates, standard cost. */
+export type Costs = ComparisonJson['costs'];
 
-/** Whether a task's costs may be shown to somebody who may not see rates. Both parts of a cost must come from nobody
- *  or from more than one person, because either can be taken from the sum. */
-function mayShowCosts(lines: readonly LaborLine[], includes: ReadonlySet<string>): boolean {
-  const inside = lines.filter(({ workType }) => includes.has(workType));
-  const outside = lines.filter(({ workType }) => !includes.has(workType));
-  return !isOnePersons(inside) && !isOnePersons(outside);
-}
+export const costsFor = (who: Who): Costs =>
+  who.kind === 'desk' && who.rights.has('rates.see') ? 'actual' : 'standard';
 
-export function writeComparison(comparison: Comparison, isShown: boolean): ComparisonJson {
+export function writeComparison(comparison: Comparison, costs: Costs): ComparisonJson {
   return {
     ...comparison,
     estimatedCost: formatCents(comparison.estimatedCost),
-    actualCost: isShown ? formatCents(comparison.actualCost) : null,
-    outsideCost: isShown ? formatCents(comparison.outsideCost) : null,
-    costDifference: isShown ? formatCents(comparison.costDifference) : null,
-    costs: isShown ? 'shown' : 'private',
+    actualCost: formatCents(comparison.actualCost),
+    outsideCost: formatCents(comparison.outsideCost),
+    costDifference: formatCents(comparison.costDifference),
+    costs,
   };
 }
 
-/** Writes an order's tasks and their sum so that no figure, nor the difference of two, is one person's cost. */
-export function writeLabor(order: WorkOrder, tasks: readonly TaskWithLabor[], seesRates: boolean) {
-  const includes = withAlwaysIncluded(order.includes);
-  const hidden = seesRates ? [] : tasks.filter(({ lines }) => !mayShowCosts(lines, includes));
-  const linesOf = (some: readonly TaskWithLabor[]) => some.flatMap(({ lines }) => lines);
-  // What is hidden could be had as the sum less what is shown, so it must not be one person's either.
-  const isSumShown =
-    seesRates ||
-    (mayShowCosts(linesOf(tasks), includes) &&
-      (hidden.length === 0 || mayShowCosts(linesOf(hidden), includes)));
-  return {
-    sum: writeComparison(sumComparisons(tasks.map(({ comparison }) => comparison)), isSumShown),
-    tasks: tasks.map((each) => ({ ...each, json: writeComparison(each.comparison, !hidden.includes(each)) })),
-  };
-}
+/** The rate that a task keeps from its estimate. */
+const keptRateOf =
+  (facts: ShopFacts) =>
+  (target: TargetId): Rate | undefined =>
+    facts.tasks.get(target)?.standardRate as Rate | undefined;
 
-/** A labor line; its cost is one person's, so it is shown only with the right to see rates. */
-export function writeLine(facts: ShopFacts, line: LaborLine, seesRates: boolean): LineRow {
+/** Lines as they may be shown: with what they really cost, or at standard cost. */
+export const costedAs = <Line extends Parameters<typeof atStandardCost>[0][number]>(
+  lines: readonly Line[],
+  facts: ShopFacts,
+  costs: Costs,
+): readonly Line[] => (costs === 'actual' ? lines : atStandardCost(lines, facts, keptRateOf(facts)));
+
+export function writeLine(facts: ShopFacts, line: LaborLine, costs: Costs): LineRow {
   const { technician, workType, day, seconds, measuredSeconds, sharedSeconds, enteredSeconds, cost } = line;
   return {
     technician,
@@ -146,8 +140,8 @@ export function writeLine(facts: ShopFacts, line: LaborLine, seesRates: boolean)
     measuredSeconds,
     sharedSeconds,
     enteredSeconds,
-    cost: seesRates && cost !== null ? formatCents(cost) : null,
-    costs: !seesRates ? 'private' : cost === null ? 'no-rate' : 'shown',
+    cost: cost === null ? null : formatCents(cost),
+    costs,
   };
 }
 

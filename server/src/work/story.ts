@@ -34,9 +34,7 @@ export function mountStory(mount: Mount, { database, facts }: Context): void {
     const known = await facts.get();
     const order = query.order === undefined ? undefined : known.orders.get(query.order);
     if (query.order !== undefined && !order) return refuse('record.not_found');
-    const targets = new Set(
-      [...known.tasks.values()].flatMap(({ id, order: of }) => (of === order?.id ? [id as TargetId] : [])),
-    );
+    const targets = new Set((known.tasksByOrder.get(order?.id ?? '') ?? []).map(({ id }) => id as TargetId));
     const changes = order
       ? await database.em.fork().find(OrderChangeEntity, { order: order.id }, { orderBy: { at: 1 } })
       : [];

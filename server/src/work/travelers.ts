@@ -45,8 +45,8 @@ export function mountTravelers(mount: Mount, { database, clock, facts, live }: C
       const written = [];
       for (const order of orders) {
         if (!order) continue;
-        const tasks = [...known.tasks.values()]
-          .filter((task) => task.order === order.id && task.isAccepted)
+        const tasks = (known.tasksByOrder.get(order.id) ?? [])
+          .filter((task) => task.isAccepted)
           .sort((a, b) => a.position - b.position);
         const codeOf = await codesOf(inner, tasks, order.version, body.workTypes);
         const unit = order.unit == null ? undefined : units.get(order.unit);

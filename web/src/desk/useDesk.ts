@@ -18,11 +18,21 @@ export const useDesk = defineStore('desk', () => {
     return made?.ok ? made.value : undefined;
   });
 
+  const may = (right: Right) => session.value?.rights.includes(right) ?? false;
+  /** Costs are told at standard rates to whoever may not see what people cost; it says so wherever they stand. */
+  const isStandard = computed(() => !may('rates.see'));
+
   return {
     session,
+    costWords: computed(() => (isStandard.value ? 'Standard cost' : 'Labor cost')),
+    costTitle: computed(() =>
+      isStandard.value
+        ? 'Hours at the standard rate of the grade, not at what the person really costs'
+        : 'Hours at what each person costs',
+    ),
     zone,
     hoursStyle,
-    may: (right: Right) => session.value?.rights.includes(right) ?? false,
+    may,
     hours: (seconds: number) => formatHours(toSeconds(seconds), hoursStyle.value),
     nextHoursStyle: () => {
       hoursStyle.value = STYLES[(STYLES.indexOf(hoursStyle.value) + 1) % STYLES.length] ?? 'h:mm';

@@ -102,8 +102,8 @@ const print = () => window.print();
         <span v-if="period.totals.adjustedSeconds !== 0 || period.adjustments.length > 0"
           ><b class="figure">{{ desk.hours(period.totals.adjustedSeconds) }}</b> of adjustments</span
         >
-        <span v-if="period.totals.cost !== null"
-          ><b class="figure">{{ desk.money(period.totals.cost) }}</b> labor cost</span
+        <span v-if="period.totals.cost !== null" :title="desk.costTitle"
+          ><b class="figure">{{ desk.money(period.totals.cost) }}</b> {{ desk.costWords.toLowerCase() }}</span
         >
       </p>
       <div class="state">

@@ -34,7 +34,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
         <th scope="col" class="number">Labor</th>
         <th scope="col" class="number">Attended</th>
         <th scope="col" class="number">Not approved</th>
-        <th v-if="period.totals.cost !== null" scope="col" class="number">Labor cost</th>
+        <th v-if="period.totals.cost !== null" scope="col" class="number">{{ desk.costWords }}</th>
       </tr>
     </thead>
     <tbody>

@@ -36,8 +36,17 @@ const asked = computed(() => day.value || today.value);
 const holding = computed(() => records.value.find(({ record }) => record.from <= asked.value));
 
 type Item = { name: string; kind: 'percent' | 'perHour' | 'perYear'; value: string };
-type Draft = { from: string; per: 'hour' | 'year'; base: string; hoursPerYear: string; burden: Item[] };
-const EMPTY: Draft = { from: '', per: 'hour', base: '', hoursPerYear: '', burden: [] };
+type Draft = {
+  from: string;
+  per: 'hour' | 'year';
+  base: string;
+  hoursPerYear: string;
+  burden: Item[];
+  grade: string | null;
+};
+const EMPTY: Draft = { from: '', per: 'hour', base: '', hoursPerYear: '', burden: [], grade: null };
+const grades = computed(() => people.data.value?.grades ?? []);
+const gradeName = (id: string | null | undefined) => grades.value.find((each) => each.id === id)?.name;
 const form = useForm<Draft>(EMPTY);
 const isOpen = ref(false);
 const replaces = ref<string | null>(null);
@@ -51,20 +60,22 @@ function begin(from: (typeof records.value)[number]['record'] | undefined, isRep
         base: from.base,
         hoursPerYear: from.hoursPerYear ?? '',
         burden: from.burden.map((item) => ({ ...item }) as Item),
+        grade: from.grade ?? person.value?.grade ?? null,
       }
-    : { ...EMPTY, from: today.value };
+    : { ...EMPTY, from: today.value, grade: person.value?.grade ?? null };
   form.reset(draft);
   replaces.value = isReplacing && from ? from.from : null;
   effect.value = null;
   isOpen.value = true;
 }
 const point = (text: string) => text.trim().replace(',', '.');
-const recordOf = ({ from, per, base, hoursPerYear, burden }: Draft): PayRecord => ({
+const recordOf = ({ from, per, base, hoursPerYear, burden, grade }: Draft): PayRecord => ({
   from,
   per,
   base: point(base),
   ...(hoursPerYear.trim() === '' ? {} : { hoursPerYear: point(hoursPerYear) }),
   burden: burden.map(({ name, kind, value }) => ({ name, kind, value: point(value) })),
+  ...(grade === null ? {} : { grade }),
 });
 const bodyOf = (draft: Draft) => ({ record: recordOf(draft), replaces: replaces.value });
 const isSeen = ref('');
@@ -136,6 +147,9 @@ const asksPast = computed(
           <span v-if="each === holding" class="quiet">holds on the day asked for</span>
         </h3>
         <RateStack :rate="each" />
+        <p v-if="gradeName(each.record.grade)" class="quiet">
+          Grade {{ gradeName(each.record.grade) }}: at its standard rate others see this work.
+        </p>
         <button type="button" class="btn btn-quiet btn-sm" @click="begin(each.record, true)">
           Correct this rate
         </button>
@@ -179,6 +193,23 @@ const asksPast = computed(
               inputmode="decimal"
               :aria-describedby="described"
             />
+          </FormField>
+        </div>
+        <div class="fields">
+          <FormField
+            v-slot="{ id, described }"
+            label="Grade"
+            hint="whoever may not see rates sees his work at its standard rate"
+          >
+            <select
+              :id="id"
+              v-model="form.fields.value.grade"
+              class="form-select"
+              :aria-describedby="described"
+            >
+              <option :value="null">none: as each task was estimated</option>
+              <option v-for="each in grades" :key="each.id" :value="each.id">{{ each.name }}</option>
+            </select>
           </FormField>
         </div>
         <h3>Burden</h3>

@@ -86,8 +86,8 @@ const jobs = computed(() =>
         ? change(say(task.before), say(task.after))
         : change(desk.hours(job.beforeSeconds), desk.hours(job.afterSeconds)),
       isOver: task !== null && task.hasEstimate && task.after.overSeconds > 0,
-      cost: was === null || is === null ? '' : change(desk.money(was), desk.money(is)),
-      of: task?.hasEstimate && was !== null ? `of ${desk.money(task.after.estimatedCost)}` : '',
+      cost: change(desk.money(was), desk.money(is)),
+      of: task?.hasEstimate ? `of ${desk.money(task.after.estimatedCost)}` : '',
     };
   }),
 );

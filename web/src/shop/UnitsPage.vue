@@ -8,6 +8,7 @@ import FormField from '../desk/FormField.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { STATE_WORDS } from '../work/figures.ts';
+import { usePastWork } from '../work/usePastWork.ts';
 import BookFrame from './BookFrame.vue';
 import CustomerSection from './CustomerSection.vue';
 import { useAct } from './useAct.ts';
@@ -21,7 +22,15 @@ const work = useQuery({
   enabled: computed(() => desk.may('work.see')),
 });
 const { act, problem, isBusy } = useAct();
-const EMPTY: Unit = { id: '', type: '', maker: '', serialNumber: '', nameplate: '', owner: '' };
+const EMPTY: Unit = {
+  id: '',
+  type: '',
+  maker: '',
+  serialNumber: '',
+  nameplate: '',
+  owner: '',
+  orderCount: 0,
+};
 const edited = ref<Unit | null>(null);
 const opened = ref<string | null>(null);
 const search = ref('');
@@ -32,7 +41,17 @@ const units = computed(() => {
     Object.values(unit).join(' ').toLowerCase().includes(words),
   );
 });
-const ordersOf = (unit: string) => (work.data.value?.orders ?? []).filter((order) => order.unit === unit);
+const past = usePastWork(
+  computed(() => ({
+    isAsked: opened.value !== null && desk.may('work.see'),
+    ...(opened.value === null ? {} : { unit: opened.value }),
+  })),
+);
+/** The orders of the unit that is open, those whose work is behind them last. */
+const openedOrders = computed(() => [
+  ...(work.data.value?.orders ?? []).filter(({ unit }) => unit === opened.value),
+  ...past.orders.value.filter(({ unit }) => unit === opened.value),
+]);
 const FIELDS = [
   { field: 'type', label: 'Type' },
   { field: 'maker', label: 'Maker' },
@@ -44,7 +63,7 @@ const FIELDS = [
 async function save(): Promise<void> {
   const unit = edited.value;
   if (!unit) return;
-  const { id, ...body } = unit;
+  const { id, orderCount: _count, ...body } = unit;
   const done = await act(() =>
     id === ''
       ? callRoute('addUnit', { body })
@@ -130,13 +149,13 @@ async function save(): Promise<void> {
             <td>{{ unit.nameplate }}</td>
             <td>
               <button
-                v-if="ordersOf(unit.id).length > 0"
+                v-if="unit.orderCount > 0"
                 type="button"
                 class="btn btn-quiet btn-sm"
                 :aria-expanded="opened === unit.id"
                 @click="opened = opened === unit.id ? null : unit.id"
               >
-                <span class="mono">{{ ordersOf(unit.id).length }}</span>
+                <span class="mono">{{ unit.orderCount }}</span>
               </button>
               <span v-else class="quiet">none</span>
             </td>
@@ -154,7 +173,7 @@ async function save(): Promise<void> {
           <tr v-if="opened === unit.id">
             <td colspan="7">
               <ul class="orders">
-                <li v-for="order in ordersOf(unit.id)" :key="order.id">
+                <li v-for="order in openedOrders" :key="order.id">
                   <RouterLink :to="{ name: 'order', params: { order: order.id } }"
                     ><span class="mono">{{ order.number }}</span> {{ order.title }}</RouterLink
                   >, {{ STATE_WORDS[order.state] }}

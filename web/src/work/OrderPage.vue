@@ -110,25 +110,22 @@ const balance = computed(
         <span
           v-if="order.comparison.outsideSeconds > 0"
           title="Work types that the estimate does not include: part of the labor cost, not of the comparison"
-          ><b class="figure">{{ desk.hours(order.comparison.outsideSeconds) }}</b> outside the
-          estimate<template v-if="order.comparison.outsideCost !== null"
-            >, {{ desk.money(order.comparison.outsideCost) }}</template
-          ></span
+          ><b class="figure">{{ desk.hours(order.comparison.outsideSeconds) }}</b> outside the estimate,
+          {{ desk.money(order.comparison.outsideCost) }}</span
         >
         <span
           v-if="order.unapprovedSeconds > 0"
           title="It counts in the job’s cost at once, and goes to pay when approved"
           ><b class="figure">{{ desk.hours(order.unapprovedSeconds) }}</b> not yet approved</span
         >
-        <span v-if="order.comparison.actualCost !== null"
-          ><b class="figure">{{ desk.money(order.comparison.actualCost) }}</b> labor of
-          {{ desk.money(order.comparison.estimatedCost)
-          }}<template v-if="saysDifference && order.comparison.costDifference !== null"
+        <span :title="desk.costTitle"
+          ><b class="figure">{{ desk.money(order.comparison.actualCost) }}</b>
+          {{ desk.costWords.toLowerCase() }} of {{ desk.money(order.comparison.estimatedCost)
+          }}<template v-if="saysDifference"
             >, {{ order.comparison.costDifference.startsWith('-') ? '' : '+'
             }}{{ desk.money(order.comparison.costDifference) }}</template
           ></span
         >
-        <span v-else class="quiet">labor cost is private: it would show one person’s wage</span>
         <span v-if="order.comparison.uncostedLines > 0" class="attention"
           >{{ order.comparison.uncostedLines }} lines lack a rate</span
         >

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { useDesk } from '../desk/useDesk.ts';
+
+const desk = useDesk();
 defineProps<{ first: string; last: string }>();
 </script>
 
@@ -9,7 +12,8 @@ defineProps<{ first: string; last: string }>();
       <i class="half">half</i><i class="notch">estimate</i><i class="end">+50%</i>
     </span>
     <span class="row-figures">
-      <span>hours</span><span>labor cost</span><span>{{ last }}</span>
+      <span>hours</span><span>{{ desk.costWords.toLowerCase() }}</span
+      ><span>{{ last }}</span>
     </span>
   </div>
 </template>

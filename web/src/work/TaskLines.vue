@@ -90,7 +90,7 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
           <th scope="col">Who</th>
           <th scope="col">Work</th>
           <th scope="col" class="number">Hours</th>
-          <th scope="col" class="number">Labor cost</th>
+          <th scope="col" class="number">{{ desk.costWords }}</th>
           <th scope="col">Made of</th>
         </tr>
       </thead>
@@ -102,9 +102,7 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
           <td class="number figure">{{ desk.hours(line.seconds) }}</td>
           <td class="number figure">
             <template v-if="line.cost !== null">{{ desk.money(line.cost) }}</template>
-            <span v-else :class="line.costs === 'no-rate' ? 'attention' : 'quiet'">{{
-              line.costs === 'no-rate' ? 'no rate' : 'private'
-            }}</span>
+            <span v-else class="attention">no rate</span>
           </td>
           <td>
             <button

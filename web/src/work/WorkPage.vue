@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
+import { refDebounced } from '@vueuse/core';
+import { BButton } from 'bootstrap-vue-next';
 import { computed, reactive, ref } from 'vue';
 import { sumSeconds } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
@@ -13,9 +15,12 @@ import DueRuler from './DueRuler.vue';
 import { FILTERS } from './figures.ts';
 import type { Filter } from './figures.ts';
 import OrderRowLine from './OrderRowLine.vue';
+import { usePastWork } from './usePastWork.ts';
 import ScaleHead from './ScaleHead.vue';
 
 const REFRESH_MS = 60_000;
+/** So long after the last key finished orders are looked for. */
+const SEARCH_MS = 250;
 const WEEKS = 7;
 
 const desk = useDesk();
@@ -38,7 +43,15 @@ const firstDay = computed(() => today.value - ((today.value + 3) % 7) + (shift.v
 const title = computed(
   () => `Weeks ${weekOf(firstDay.value as never)} to ${weekOf((firstDay.value + (WEEKS - 1) * 7) as never)}`,
 );
-const all = computed(() => query.data.value?.orders ?? []);
+const asked = refDebounced(search, SEARCH_MS);
+const past = usePastWork(
+  computed(() => {
+    const chosen = FILTERS[filter.value];
+    const state = 'past' in chosen ? chosen.past : undefined;
+    return { isAsked: 'past' in chosen, search: asked.value, ...(state ? { state } : {}) };
+  }),
+);
+const all = computed(() => [...(query.data.value?.orders ?? []), ...past.orders.value]);
 const filtered = computed(() => {
   const states: readonly string[] = FILTERS[filter.value].states;
   return all.value.filter(
@@ -57,6 +70,8 @@ const NARROW = [
 const narrow = reactive({ customer: '', division: '', jobType: '', unitWords: '' });
 const valuesOf = (field: (typeof NARROW)[number]['field']) =>
   [...new Set(all.value.map((row) => row[field]))].filter(Boolean).sort();
+/** Of past orders the server knows how many there are; only some of them are shown. */
+const count = computed(() => filtered.value.length - past.orders.value.length + past.total.value);
 const isNarrowed = computed(() => search.value !== '' || NARROW.some(({ field }) => narrow[field] !== ''));
 const stateCount = computed(() => {
   const states: readonly string[] = FILTERS[filter.value].states;
@@ -136,7 +151,7 @@ const sums = computed(() => {
     <template v-else>
       <div class="counts">
         <span
-          ><b>{{ filtered.length }}</b> {{ filtered.length === 1 ? 'order' : 'orders' }}
+          ><b>{{ count }}</b> {{ count === 1 ? 'order' : 'orders' }}
           {{ FILTERS[filter].word.toLowerCase() }}</span
         >
         <span :class="{ attention: sums.over > 0 }"
@@ -159,7 +174,7 @@ const sums = computed(() => {
           >
         </div>
       </div>
-      <div v-if="all.length > 0" class="narrow">
+      <div v-if="all.length > 0 || isNarrowed" class="narrow">
         <template v-for="{ field, word } in NARROW" :key="field">
           <select
             v-if="valuesOf(field).length > 1"
@@ -202,15 +217,26 @@ const sums = computed(() => {
       </div>
       <p v-if="filtered.length === 0" class="filtered">
         {{
-          all.length === 0
-            ? 'There are no orders yet.'
-            : `No orders are ${FILTERS[filter].word.toLowerCase()}.`
+          past.query.isFetching.value
+            ? 'Looking…'
+            : all.length === 0 && query.data.value.pastCount === 0
+              ? 'There are no orders yet.'
+              : `No orders are ${FILTERS[filter].word.toLowerCase()}.`
         }}
       </p>
       <div v-else class="list">
         <ScaleHead first="Order" last="due" />
         <OrderRowLine v-for="row in shown" :key="row.id" :row="row" :today="today" />
         <span class="estimate-line" aria-hidden="true"></span>
+      </div>
+      <div v-if="past.query.hasNextPage.value" class="more">
+        <BButton
+          variant="outline-secondary"
+          :disabled="past.query.isFetchingNextPage.value"
+          @click="past.query.fetchNextPage()"
+          >{{ past.query.isFetchingNextPage.value ? 'Looking…' : 'Show more' }}</BButton
+        >
+        {{ past.orders.value.length }} of {{ past.total.value }} shown
       </div>
       <p class="legend">
         <span><i class="swatch setup"></i>setup</span><span><i class="swatch run"></i>run</span
@@ -248,6 +274,9 @@ const sums = computed(() => {
   padding-top: 2px;
   padding-bottom: 2px;
   font-size: 14px;
+}
+.more {
+  padding: 8px 16px;
 }
 .filtered {
   margin: 0;

@@ -11,11 +11,11 @@ const comparison = (figures: object) => ({
   overSeconds: 0,
   underSeconds: 0,
   estimatedCost: '0.00',
-  actualCost: null,
-  outsideCost: null,
-  costDifference: null,
+  actualCost: '0.00',
+  outsideCost: '0.00',
+  costDifference: '0.00',
   uncostedLines: 0,
-  costs: 'private' as const,
+  costs: 'standard' as const,
   ...figures,
 });
 

@@ -53,8 +53,20 @@ export const STATE_WORDS: Readonly<Record<OrderRow['state'], string>> = {
 export const FILTERS = {
   floor: { word: 'On the floor', states: ['released', 'on-hold'] },
   preparing: { word: 'In preparation', states: ['draft', 'accepted'] },
-  finished: { word: 'Finished', states: ['finished'] },
-  closed: { word: 'Closed', states: ['closed'] },
-  all: { word: 'All', states: ['draft', 'accepted', 'released', 'on-hold', 'finished', 'closed'] },
-} as const satisfies Record<string, { word: string; states: readonly OrderRow['state'][] }>;
+  finished: { word: 'Finished', states: ['finished'], past: 'finished' },
+  closed: { word: 'Closed', states: ['closed'], past: 'closed' },
+  all: {
+    word: 'All',
+    states: ['draft', 'accepted', 'released', 'on-hold', 'finished', 'closed'],
+    past: undefined,
+  },
+} as const satisfies Record<
+  string,
+  {
+    word: string;
+    states: readonly OrderRow['state'][];
+    /** Which orders whose work is behind them are looked for on the server; `undefined`: all of them. */
+    past?: 'finished' | 'closed' | undefined;
+  }
+>;
 export type Filter = keyof typeof FILTERS;

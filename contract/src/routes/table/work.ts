@@ -21,6 +21,8 @@ import {
   travelersSchema,
   unapprovedWorkSchema,
   workSchema,
+  pastWorkQuery,
+  pastWorkSchema,
   storyQuery,
   storySchema,
 } from '../../work/index.ts';
@@ -32,8 +34,16 @@ export const WORK_ROUTES = {
     method: 'get',
     path: '/api/work',
     caller: 'work.see',
-    summary: 'All orders, actual against estimate',
+    summary: 'Orders whose work is not behind them, actual against estimate',
     response: workSchema,
+  },
+  pastWork: {
+    method: 'get',
+    path: '/api/work/past',
+    caller: 'work.see',
+    summary: 'Finished and closed orders, searched, a page at a time',
+    query: pastWorkQuery,
+    response: pastWorkSchema,
   },
   unapprovedWork: {
     method: 'get',

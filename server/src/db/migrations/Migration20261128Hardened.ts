@@ -18,6 +18,7 @@ const STATEMENTS = [
   'alter table "desk_user" add column "must_change_password" integer not null default false',
   'create index "desk_session_user_index" on "desk_session" ("user")',
   'create table "disk_probe" ("id" integer not null, "filler" blob not null, primary key ("id"))',
+  'alter table "grade" add column "rates" json null',
   'create index "refused_entry_station_index" on "refused_entry" ("station")',
 ];
 
