@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 /** Starts a server in a process of its own and gives its address. */
 export async function startProcess(file, env = {}) {
   const child = spawn(process.execPath, [file], {
-    env: { ...process.env, WERGON_PORT: '0', WERGON_LOG: 'error', ...env },
+    env: { ...process.env, WERGON_PORT: '0', WERGON_LOG: 'error', WERGON_BACKUPS: 'off', ...env },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const url = await new Promise((ready, failed) => {

@@ -152,7 +152,7 @@ export async function fill(shop, size, days = 299) {
     }
   });
   const startedAt = performance.now();
-  await rebuild(database, await createFactsCache(database).get());
+  await rebuild(database, await createFactsCache(database).get(), toInstant(now()));
   const rebuildSeconds = (performance.now() - startedAt) / 1000;
   await database.close();
   return rebuildSeconds;

@@ -5,23 +5,15 @@ import express from 'express';
 import type { ErrorRequestHandler, Express, Request, RequestHandler } from 'express';
 import helmet from 'helmet';
 import { STREAM_PATHS, describeRoutes } from '@wergon/contract/routes';
-import { mountAccess } from '../access/routes.ts';
 import { identify } from '../access/identify.ts';
-import { mountBackups } from '../backup/index.ts';
 import { isDiskFault, readSql } from '../db/index.ts';
-import { mountExchange } from '../exchange/routes.ts';
-import { mountFloor } from '../floor/routes.ts';
-import { mountLedger } from '../ledger/routes.ts';
 import { loadSeq } from '../ledger/strands.ts';
-import { mountPay } from '../pay/routes.ts';
-import { mountPeople } from '../people/routes.ts';
-import { mountReconcile } from '../reconcile/routes.ts';
-import { mountShop } from '../shop/routes.ts';
-import { mountStation } from '../station/routes.ts';
-import { mountWork } from '../work/routes.ts';
 import type { Context } from './context.ts';
 import { checkHost } from './checkHost.ts';
 import { checkCaller, createMount } from './mount.ts';
+import { mountAll } from './mountAll.ts';
+import { ReadFailed } from './readers.ts';
+import type { Readers } from './readers.ts';
 import { refuse, sendProblem } from './problem.ts';
 import type { ProblemCode, RouteRefusal } from './problem.ts';
 import { sayError } from './sayError.ts';
@@ -38,7 +30,12 @@ type Outside = {
 const ALONE: Outside = { isBehindProxy: false, root: null, names: [] };
 
 /** Makes the whole application: security headers, one log line a request, the routes of the contract, the pages. */
-export function createApp(context: Context, webPath: string, outside: Outside = ALONE): Express {
+export function createApp(
+  context: Context,
+  webPath: string,
+  outside: Outside = ALONE,
+  readers?: Readers,
+): Express {
   const app = express();
   app.disable('x-powered-by');
   // Only a proxy that was declared is believed what it says of who calls, and how.
@@ -52,18 +49,8 @@ export function createApp(context: Context, webPath: string, outside: Outside = 
     next();
   });
   app.use(checkHost(outside));
-  const mount = createMount(app, context, createTryLimits());
-  mountAccess(mount, context);
-  mountFloor(mount, context);
-  mountWork(mount, context);
-  mountLedger(mount, context);
-  mountReconcile(mount, context);
-  mountPay(mount, context);
-  mountPeople(mount, context);
-  mountBackups(mount, context);
-  mountShop(mount, context);
-  mountExchange(mount, context);
-  mountStation(mount, context);
+  const mount = createMount(app, context, createTryLimits(), readers);
+  mountAll(mount, context);
   mountStreams(app, context);
   app.get('/api/openapi.json', (_req, res) => void res.json(describeRoutes()));
   app.use('/api', (_req, res) => sendProblem(res, refuse('route.not_found')));
@@ -162,7 +149,7 @@ const answerErrors =
   (error: unknown, _req, res, next) => {
     const known = problemOfThrown(error);
     if (isDiskFault(error)) health.cannotWrite(error);
-    if (!known) log.error(sayError(error), 'request failed');
+    if (!known) log.error(error instanceof ReadFailed ? error.told : sayError(error), 'request failed');
     if (res.headersSent) return next(error);
     // A part of a file that was asked for in vain leaves headers behind that speak of the file.
     for (const name of ['content-range', 'content-length', 'content-encoding', 'etag'])

@@ -16,6 +16,8 @@ import { identify } from '../access/identify.ts';
 import type { Who } from '../access/identify.ts';
 import type { Context } from './context.ts';
 import { refuse, sendProblem } from './problem.ts';
+import { plainWho } from './readers.ts';
+import type { Readers } from './readers.ts';
 import type { RouteRefusal } from './problem.ts';
 
 export type Call<Name extends RouteName> = {
@@ -42,6 +44,7 @@ export function createMount(
   app: Express,
   context: Context,
   limits: Partial<Record<RouteName, readonly RequestHandler[]>>,
+  readers?: Readers,
 ): Mount {
   return (name, handle) => {
     const route: Route = ROUTES[name];
@@ -64,7 +67,13 @@ export function createMount(
       const call = { body: body.value, query: query.value, param, who, req, res } as unknown as Call<
         typeof name
       >;
-      const answer = await handle(call);
+      const apart = readers?.read(
+        { name, query: query.value, body: body.value, params: textParams(req), who: plainWho(call.who) },
+        keyOf(call.who),
+        (drop) => res.once('close', drop),
+      );
+      const answer = (await (apart ?? handle(call))) as Awaited<ReturnType<typeof handle>>;
+      if (res.closed) return;
       if (!answer.ok) return sendProblem(res, answer);
       res
         .set({ 'cache-control': 'no-store', 'wergon-now': String(context.clock.nowMs()) })
@@ -72,6 +81,13 @@ export function createMount(
     });
   };
 }
+
+const textParams = ({ params }: Request): Readonly<Record<string, string>> =>
+  Object.fromEntries(Object.entries(params).map(([key, value]) => [key, String(value)]));
+
+/** Who has so many reads under way. */
+const keyOf = (who: Who): string =>
+  who.kind === 'desk' ? who.tokenHash : who.kind === 'station' ? who.station.id : '';
 
 /** Lets through whoever may call, and says to the handler who it is. */
 const admit =

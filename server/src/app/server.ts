@@ -21,6 +21,7 @@ import type { Context } from './context.ts';
 import { createApp } from './createApp.ts';
 import { createHealth } from './health.ts';
 import { createLive } from './live.ts';
+import { createReaders } from './readers.ts';
 import { sayError } from './sayError.ts';
 import { createProofs } from '../station/proofs.ts';
 import { chooseTls } from '../tls/chooseTls.ts';
@@ -106,11 +107,19 @@ async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningSe
     TAKE_IN_MS,
   );
   const tls = await chooseTls(config);
-  const app = createApp(context, config.webPath, {
+  const readers = createReaders({
+    databasePath: config.databasePath,
+    isDemo: config.isDemo,
+    facts: context.facts,
+    nowMs: clock.nowMs,
+    countDeskActs: context.journal.countDeskActs,
+  });
+  const outside = {
     isBehindProxy: config.isBehindProxy,
     root: tls.kind === 'tls' ? tls.root : null,
     names: config.names,
-  });
+  };
+  const app = createApp(context, config.webPath, outside, readers);
   const server =
     tls.kind === 'tls' ? createTlsServer({ cert: tls.cert, key: tls.key }, app) : createServer(app);
   await new Promise<void>((resolve, reject) => {
@@ -147,6 +156,7 @@ async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningSe
         server.closeIdleConnections();
       });
       if (config.isDemo) await saveClock(database, clock);
+      await readers?.close();
       await database.close();
       lock.release();
     },

@@ -63,3 +63,27 @@ export async function openDatabase(path: string): Promise<Database> {
   await orm.migrator.up();
   return orm;
 }
+
+/** Databases whose connections only read. */
+const reading = new WeakSet<Database>();
+/** Whether a database was opened to be read alone, beside a connection that writes. */
+export const isForReading = (database: Database): boolean => reading.has(database);
+
+function prepareReader(...[connection, done]: readonly unknown[]): void {
+  for (const pragma of ['busy_timeout = 5000', 'query_only = on'])
+    (connection as RawConnection).exec(`pragma ${pragma}`);
+  (done as (error: null, connection: unknown) => void)(null, connection);
+}
+
+/** Opens a database that another connection has brought up to date, to read it and nothing else. */
+export async function openForReading(path: string): Promise<Database> {
+  const orm = await MikroORM.init({
+    entities: ENTITIES,
+    dbName: path,
+    pool: { min: 1, max: 1, afterCreate: prepareReader },
+    discovery: { checkDuplicateTableNames: true },
+  });
+  keepConnection(orm);
+  reading.add(orm);
+  return orm;
+}

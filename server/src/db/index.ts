@@ -1,4 +1,4 @@
-export { openDatabase } from './database.ts';
+export { openDatabase, openForReading } from './database.ts';
 export type { Database } from './database.ts';
 export { isDiskFault, readSql, trySql, writeSql } from './sql.ts';
 export type { Row, Sql } from './sql.ts';

@@ -1,3 +1,4 @@
+import { isForReading } from './database.ts';
 import type { Database } from './database.ts';
 
 type Value = string | number | boolean | null;
@@ -82,9 +83,14 @@ async function withConnection<T>(database: Database, work: (connection: Connecti
   }
 }
 
-/** Reads the database as it stands at one moment. */
+/** Reads the database as it stands at one moment. Where somebody else writes meanwhile, a transaction holds that moment. */
 export const readSql = <T>(database: Database, work: (sql: Sql) => T): Promise<T> =>
-  withConnection(database, (connection) => work(sqlOn(connection)));
+  withConnection(database, (connection) => {
+    const sql = sqlOn(connection);
+    return isForReading(database)
+      ? undoIfThrown(sql, 'begin', 'commit', 'rollback', () => work(sql))
+      : work(sql);
+  });
 
 /** Runs statements in one transaction: all of them last, or, if `work` throws, none. */
 export const writeSql = <T>(database: Database, work: (sql: Sql) => T): Promise<T> =>

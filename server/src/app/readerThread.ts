@@ -1,0 +1,77 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { pino } from 'pino';
+import type { RouteName } from '@wergon/contract/routes';
+import { openForReading } from '../db/index.ts';
+import { createFactsCache } from '../shop/facts.ts';
+import { createSetClock } from './clock.ts';
+import type { Context } from './context.ts';
+import type { Mount } from './mount.ts';
+import { mountAll } from './mountAll.ts';
+import { notHere } from './readers.ts';
+import type { FromReader, ReadAnswer, ToReader } from './readers.ts';
+import { sayError } from './sayError.ts';
+
+/** Runs the reads of the routes on a connection that only reads. The same handlers serve here as on the main thread; what
+ *  would write is not here. */
+const { databasePath, isDemo } = workerData as { readonly databasePath: string; readonly isDemo: boolean };
+const database = await openForReading(databasePath);
+const facts = createFactsCache(database);
+const clock = createSetClock(0);
+let deskActs = 0;
+
+const context: Context = {
+  database,
+  clock,
+  facts,
+  isDemo,
+  log: pino({ level: 'silent' }),
+  live: {
+    publish: notHere('publish'),
+    publishSetup: notHere('publish'),
+    stream: notHere('stream'),
+    end: notHere('end streams'),
+    close: () => undefined,
+  },
+  journal: {
+    append: notHere('write'),
+    appendAll: notHere('write'),
+    tryOut: notHere('write'),
+    takeInDue: notHere('write'),
+    countDeskActs: () => deskActs,
+  },
+  health: { isWritable: () => true, cannotWrite: () => undefined, probe: notHere('write') },
+  proofs: { give: notHere('give proofs'), holds: () => false },
+  backups: {
+    folder: null,
+    isRunning: () => false,
+    status: () => ({ last: null, failed: null }),
+    run: notHere('back up'),
+    runIfDue: notHere('back up'),
+  },
+  keepHead: notHere('write'),
+};
+
+type Handler = (call: object) => Promise<ReadAnswer>;
+const handlers = new Map<RouteName, Handler>();
+const collect: Mount = (name, handle) => {
+  handlers.set(name, handle as unknown as Handler);
+};
+mountAll(collect, context);
+
+async function answer({ id, call, nowMs, stale, deskActs: acts }: ToReader): Promise<FromReader> {
+  try {
+    clock.set(nowMs);
+    deskActs = acts;
+    if (stale.length > 0) facts.forget(...stale);
+    const handle = handlers.get(call.name);
+    if (!handle) return { id, failed: { error: `no such read: ${call.name}` } };
+    const { query, body, params, who } = call;
+    return { id, answer: await handle({ query, body, who, param: (name: string) => params[name] ?? '' }) };
+  } catch (error) {
+    return { id, failed: sayError(error) };
+  }
+}
+
+parentPort?.on('message', (message: ToReader) => {
+  void answer(message).then((told) => parentPort?.postMessage(told));
+});

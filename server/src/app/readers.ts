@@ -1,0 +1,189 @@
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { Worker } from 'node:worker_threads';
+import type { RouteName } from '@wergon/contract/routes';
+import { Defect } from '@wergon/core/result';
+import type { Who } from '../access/identify.ts';
+import type { FactsCache, Stale } from '../shop/facts.ts';
+import { refuse } from './problem.ts';
+import type { RouteRefusal } from './problem.ts';
+import { READ_APART } from './readApart.ts';
+
+/** What a read is asked for; everything of it can cross into another thread. */
+export type ReadCall = {
+  readonly name: RouteName;
+  readonly query: unknown;
+  readonly body: unknown;
+  readonly params: Readonly<Record<string, string>>;
+  readonly who: Who;
+};
+export type ReadAnswer = { readonly ok: true; readonly value: unknown } | RouteRefusal;
+
+/** What a thread is sent: a call, the moment it is asked at, and what of the shop has changed since the last one. */
+export type ToReader = {
+  readonly id: number;
+  readonly call: ReadCall;
+  readonly nowMs: number;
+  readonly stale: readonly Stale[];
+  readonly deskActs: number;
+};
+export type FromReader =
+  | { readonly id: number; readonly answer: ReadAnswer }
+  | { readonly id: number; readonly failed: Readonly<Record<string, unknown>> };
+
+/** Answers reads on threads of their own; absent where a read is not answered apart. */
+export type Readers = {
+  readonly read: (
+    call: ReadCall,
+    key: string,
+    onGone: (drop: () => void) => void,
+  ) => Promise<ReadAnswer> | undefined;
+  readonly close: () => Promise<void>;
+};
+
+type Around = {
+  readonly databasePath: string;
+  readonly isDemo: boolean;
+  readonly facts: FactsCache;
+  readonly nowMs: () => number;
+  readonly countDeskActs: () => number;
+};
+
+/** Reads that may wait at a time, of everybody and of one caller; more are told to come again. */
+const MOST_WAITING = 200;
+const MOST_OF_ONE = 30;
+/** A read that takes longer than this is given up, and its thread with it. */
+const PATIENCE_MS = 60_000;
+
+type Job = {
+  readonly id: number;
+  readonly call: ReadCall;
+  readonly key: string;
+  readonly resolve: (answer: ReadAnswer) => void;
+  readonly reject: (error: unknown) => void;
+};
+
+const WORKER = fileURLToPath(new URL('./readerThread.js', import.meta.url));
+
+/** Starts the threads; absent where the product was not built, as in its unit tests. */
+export const createReaders = (around: Around): Readers | undefined => {
+  if (!existsSync(WORKER)) return undefined;
+  const threads = { often: createThread(around), long: createThread(around) };
+  return {
+    read: (call, key, onGone) => {
+      const which = READ_APART[call.name];
+      return which && threads[which].read(call, key, onGone);
+    },
+    close: async () => {
+      await Promise.all(Object.values(threads).map((thread) => thread.close()));
+    },
+  };
+};
+
+/** A read that a thread could not answer, with what may be logged of it. */
+export class ReadFailed extends Error {
+  override readonly name = 'ReadFailed';
+  constructor(readonly told: Readonly<Record<string, unknown>>) {
+    super('a read failed');
+  }
+}
+
+/** One thread that answers one read after the other. */
+function createThread({ databasePath, isDemo, facts, nowMs, countDeskActs }: Around) {
+  const waiting: Job[] = [];
+  let running: Job | undefined;
+  let worker: Worker | undefined;
+  let patience: NodeJS.Timeout | undefined;
+  /** How much of what was forgotten the thread has been told. */
+  let told = 0;
+  let ids = 0;
+  let isClosed = false;
+
+  function start(): Worker {
+    const own = new Worker(WORKER, { workerData: { databasePath, isDemo } });
+    told = facts.forgotten(0).count;
+    own.on('message', (message: FromReader) => {
+      if (running?.id !== message.id) return;
+      const { resolve, reject } = running;
+      done();
+      if ('failed' in message) reject(new ReadFailed(message.failed));
+      else resolve(message.answer);
+      next();
+    });
+    const ended = (error: unknown) => {
+      if (worker !== own) return;
+      worker = undefined;
+      const job = running;
+      done();
+      job?.reject(
+        new ReadFailed({ error: 'the reading thread ended', why: error instanceof Error ? error.name : '' }),
+      );
+      next();
+    };
+    own.on('error', ended);
+    own.on('exit', ended);
+    return own;
+  }
+  function done(): void {
+    clearTimeout(patience);
+    running = undefined;
+  }
+  function next(): void {
+    if (running || isClosed) return;
+    const job = waiting.shift();
+    if (!job) return;
+    running = job;
+    worker ??= start();
+    const { count, stale } = facts.forgotten(told);
+    told = count;
+    const message: ToReader = {
+      id: job.id,
+      call: job.call,
+      nowMs: nowMs(),
+      stale,
+      deskActs: countDeskActs(),
+    };
+    patience = setTimeout(() => void worker?.terminate(), PATIENCE_MS);
+    worker.postMessage(message);
+  }
+
+  return {
+    read: (call: ReadCall, key: string, onGone: (drop: () => void) => void): Promise<ReadAnswer> => {
+      const own = waiting.filter((job) => job.key === key).length;
+      if (isClosed || waiting.length >= MOST_WAITING || own >= MOST_OF_ONE)
+        return Promise.resolve(refuse('server.busy'));
+      return new Promise((resolve, reject) => {
+        const job: Job = { id: (ids += 1), call, key, resolve, reject };
+        waiting.push(job);
+        // Whoever has gone away waits for nothing any more.
+        onGone(() => {
+          const place = waiting.indexOf(job);
+          if (place < 0) return;
+          waiting.splice(place, 1);
+          resolve(refuse('server.busy'));
+        });
+        next();
+      });
+    },
+    close: async () => {
+      isClosed = true;
+      for (const { resolve } of waiting.splice(0)) resolve(refuse('server.busy'));
+      clearTimeout(patience);
+      await worker?.terminate();
+    },
+  };
+}
+
+/** A caller in a form that can cross into another thread. */
+export function plainWho(who: Who): Who {
+  if (who.kind !== 'desk') return who;
+  const { id, name, userName, role, seesRates, technician, departments } = who.user;
+  // Of the user only what reads ask for goes along, and nothing secret.
+  const user = { id, name, userName, role, seesRates, technician, departments } as typeof who.user;
+  return { ...who, user, tokenHash: '' };
+}
+
+/** What stands in for whatever a reading thread must not do. */
+export const notHere = (what: string) => (): never => {
+  throw new Defect(`a reading thread cannot ${what}`);
+};
