@@ -5,6 +5,7 @@ export {
   absenceSchema,
   badgeCodeSchema,
   bindBadgeSchema,
+  issueBadgeSchema,
   changePinSchema,
   checkPinSchema,
   createdSchema,

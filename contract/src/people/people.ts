@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { checkPattern } from '@wergon/core/people';
 import { LANGUAGES } from '@wergon/core/station';
-import { dayText, hoursText, rateText } from '../wire/index.ts';
+import { dayText, hoursText, onceId, rateText } from '../wire/index.ts';
 
 const label = z.string().trim().max(80);
 const shortText = label.min(1);
@@ -79,6 +79,7 @@ export const newGradeSchema = z.strictObject({ name: shortText, standardRate: ra
 export const createdSchema = z.strictObject({ id: z.string() });
 
 export const badgeCodeSchema = z.strictObject({ id: z.string(), code: z.string() });
+export const issueBadgeSchema = z.strictObject({ once: onceId });
 export const bindBadgeSchema = z.strictObject({ text: z.string().min(1).max(200) });
 
 /** Four to eight digits, or none any more. */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { toSeconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import { usedSchema } from '../floor/index.ts';
-import { dayText, idText } from '../wire/index.ts';
+import { dayText, idText, onceId } from '../wire/index.ts';
 import { comparisonSchema } from '../work/index.ts';
 
 const technician = idText<'TechnicianId'>();
@@ -30,6 +30,7 @@ export const enterHoursSchema = z.strictObject({
   rows: z.array(hoursRow).min(1).max(500),
   drafts: z.array(z.string().max(100)).max(500).default([]),
   reason: z.string().trim().max(200).default(''),
+  once: onceId,
 });
 export type EnterHours = z.input<typeof enterHoursSchema>;
 
@@ -118,6 +119,7 @@ export type DraftFields = z.output<typeof draftFieldsSchema>;
 export const saveDraftSchema = z.strictObject({
   id: z.string().max(100).nullable(),
   fields: draftFieldsSchema,
+  once: onceId,
 });
 export const draftsSchema = z.strictObject({
   drafts: z.array(

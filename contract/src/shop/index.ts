@@ -18,6 +18,7 @@ export {
   resourceFieldsSchema,
   settingsSchema,
   shopSchema,
+  newUnitSchema,
   unitFieldsSchema,
 } from './shop.ts';
 export type { Charge, Checklist, ListName, Settings, ShopJson } from './shop.ts';

@@ -3,7 +3,7 @@ import { PAY_PERIOD_KINDS } from '@wergon/core/pay';
 import { parseDay } from '@wergon/core/time';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
 import { WORK_TYPES } from '@wergon/core/work';
-import { amountText, dayText } from '../wire/index.ts';
+import { amountText, dayText, onceId } from '../wire/index.ts';
 
 const name = z.string().trim().min(1).max(80);
 const label = z.string().trim().max(80);
@@ -80,6 +80,7 @@ export const unitFieldsSchema = z.strictObject({
   nameplate: z.string().trim().max(500).default(''),
   owner: label.default(''),
 });
+export const newUnitSchema = unitFieldsSchema.extend({ once: onceId });
 
 export const closedDaySchema = z.strictObject({ day: dayText, name });
 export const dayOnlySchema = z.strictObject({ day: dayText });
@@ -88,6 +89,7 @@ export const dayOnlySchema = z.strictObject({ day: dayText });
 export const noticeSchema = z.strictObject({
   text: z.string().trim().min(1).max(200),
   until: dayText.nullable().default(null),
+  once: onceId,
 });
 export const noticesSchema = z.strictObject({
   notices: z.array(

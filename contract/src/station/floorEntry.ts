@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { REQUEST_KINDS } from '@wergon/core/station';
-import { idText, instantText } from '../wire/index.ts';
+import { idText, instantText, onceId } from '../wire/index.ts';
 
 const happened = { id: idText<'EntryId'>(), at: instantText };
 const technician = idText<'TechnicianId'>();
@@ -48,7 +48,7 @@ export const floorEntrySchema = z.discriminatedUnion('type', [
 export type FloorEntryJson = z.output<typeof floorEntrySchema>;
 
 /** What the desk answers to a request; it stands at the technician's next badge. */
-export const answerSchema = z.strictObject({ text: z.string().trim().min(1).max(300) });
+export const answerSchema = z.strictObject({ text: z.string().trim().min(1).max(300), once: onceId });
 
 /** Requests of the last days, newest first, and what was answered. */
 export const requestsSchema = z.strictObject({

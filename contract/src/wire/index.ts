@@ -6,6 +6,7 @@ export {
   idText,
   instantText,
   isIllFormed,
+  onceId,
   rateText,
   storedDayText,
   storedInstantText,

@@ -43,6 +43,12 @@ export const amountText = textAs(parseDecimal, 'an amount such as 31.50');
 export const rateText = textAs(parseRate, 'a rate such as 41.3750, with at most four decimals');
 export const wholeNumber = z.int().min(0);
 
+/** An id that whoever sends something makes for it, so that it is recorded once however often it is sent. */
+export const onceId = z
+  .string()
+  .regex(/^[A-Za-z0-9-]{16,64}$/, 'must be 16 to 64 letters, digits or hyphens')
+  .exactOptional();
+
 /** Half of a character that takes two (a lone surrogate), or NUL: text that UTF-8 or SQLite cannot hold. */
 const ILL_FORMED = /[\0\p{Cs}]/u;
 export const isIllFormed = (text: string): boolean => ILL_FORMED.test(text);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
 import { chargeSchema } from '../shop/index.ts';
-import { amountText, dayText, hoursText, wholeNumber } from '../wire/index.ts';
+import { amountText, dayText, hoursText, onceId, wholeNumber } from '../wire/index.ts';
 
 const shortText = z.string().trim().min(1).max(120);
 const label = z.string().trim().max(80).default('');
@@ -130,6 +130,7 @@ export const MOST_ATTACHMENT_BYTES = 5 * 1024 * 1024;
 export const newAttachmentSchema = z.strictObject({
   name: z.string().trim().min(1).max(120),
   base64: z.base64().min(1),
+  once: onceId,
 });
 export const attachmentSchema = z.strictObject({
   name: z.string(),

@@ -24,6 +24,9 @@ import type { ShopFacts } from '../shop/facts.ts';
 import { loadLatest } from './latest.ts';
 import { findRequest, loadRequests } from './requests.ts';
 
+const hasEntry = (sql: Sql, id: string): boolean =>
+  sql.all('select 1 from "journal" where "id" = ?', [id]).length > 0;
+
 /** How far back the rail counts loose ends, in days. */
 export const RECONCILE_DAYS = 14;
 
@@ -61,13 +64,16 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal }: Co
     if (who.kind !== 'desk' || !(await readSql(database, (sql) => findRequest(sql, request))))
       return refuse('record.not_found');
     const at = clock.now();
-    const id = randomUUID() as EntryId;
+    const id = (body.once ?? randomUUID()) as EntryId;
     const answer: FloorAnswer = { id, type: 'answer', at, request, text: body.text, by: who.user.name };
     const sent = { source: 'desk', via: [], action: id, deviceAt: at, clockOffset: 0 };
-    await journal.appendAll({ kind: 'desk', id: who.user.id }, [
-      { kind: 'floor', id, body: { ...answer, at: formatInstant(at) }, entry: answer, sent },
-    ]);
-    return ok(null);
+    const { outcomes } = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) =>
+      // Sent again it was answered the first time.
+      hasEntry(sql, id)
+        ? []
+        : [{ kind: 'floor', id, body: { ...answer, at: formatInstant(at) }, entry: answer, sent }],
+    );
+    return outcomes.some(({ result }) => result === 'refused') ? refuse('record.sent_before') : ok(null);
   });
 
   const countLooseEnds = createLooseEndCount(journal);

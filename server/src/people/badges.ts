@@ -5,6 +5,7 @@ import { ok } from '@wergon/core/result';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
+import { insertOnce } from '../db/index.ts';
 import { drawRandomCode } from '../station/drawCode.ts';
 import { BadgeEntity, PersonLabelEntity, TechnicianEntity } from './entities.ts';
 
@@ -22,15 +23,17 @@ export function mountBadges(mount: Mount, { database, clock, facts, live }: Cont
     live.publishSetup();
   };
 
-  mount('issueBadge', async ({ param }) => {
+  mount('issueBadge', async ({ param, body: { once } }) => {
     const technician = await findTechnician(param('technician'));
     if (!technician) return refuse('record.not_found');
-    const badge = { id: randomUUID(), code: drawRandomCode('badge') };
-    await database.em
-      .fork()
-      .insert(BadgeEntity, { ...badge, technician: technician.id, revokedAt: null, isBound: false });
+    const id = once ?? randomUUID();
+    const sent = { technician: technician.id, isBound: false };
+    const em = database.em.fork();
+    const row = { id, code: drawRandomCode('badge'), ...sent, revokedAt: null };
+    if (!(await insertOnce(em, BadgeEntity, row, sent))) return refuse('record.sent_before');
     changed();
-    return ok(badge);
+    const { code } = await em.findOneOrFail(BadgeEntity, { id });
+    return ok({ id, code });
   });
 
   mount('bindBadge', async ({ param, body }) => {

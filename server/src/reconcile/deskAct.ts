@@ -34,8 +34,7 @@ type EntryBody = Readonly<Record<string, unknown>> & { readonly id: EntryId };
 
 /** Acts of the desk, planned and recorded inside one transaction, or only tried out. */
 export function createDeskAct({ clock, database, journal, facts }: Context) {
-  const makeLines = (changes: readonly Change[], by: string, why: string) => {
-    const action = randomUUID();
+  const makeLines = (changes: readonly Change[], by: string, why: string, action: string) => {
     const around = { source: 'desk', via: [], action, deviceAt: formatInstant(clock.now()), clockOffset: 0 };
     return changes.map((change, i) => ({
       ...around,
@@ -43,9 +42,15 @@ export function createDeskAct({ clock, database, journal, facts }: Context) {
     }));
   };
   /** Plans within the journal's transaction and keeps what came of it. */
-  function planWithin(planner: Planner, user: User, why: string) {
+  function planWithin(planner: Planner, user: User, why: string, once?: string) {
     const kept: { refusal?: RouteRefusal; ids: string[] } = { ids: [] };
     const decide = (sql: Sql, known: ShopFacts): readonly Incoming[] => {
+      // Sent before it is recorded already, and is not planned on top of itself.
+      const before = once === undefined ? [] : findOfAct(sql, once);
+      if (before.length > 0) {
+        kept.ids = before;
+        return [];
+      }
       const planned = planner(sql, known, clock.now());
       if (!planned.ok) {
         kept.refusal = planned;
@@ -55,7 +60,7 @@ export function createDeskAct({ clock, database, journal, facts }: Context) {
         kept.refusal = refuse('reconcile.other_people');
         return [];
       }
-      const lines = makeLines(planned.value.changes, user.name, why);
+      const lines = makeLines(planned.value.changes, user.name, why, once ?? randomUUID());
       kept.ids = lines.map(({ entry }) => entry.id);
       return readBatch(lines);
     };
@@ -90,9 +95,9 @@ export function createDeskAct({ clock, database, journal, facts }: Context) {
       return ok(writeEffect(known, spots, { ...before, tasks }, after, costs));
     },
     /** Does it; the ids of what was recorded take it back. */
-    record: async (who: Who, planner: Planner, why: string): Answer<{ entries: string[] }> => {
+    record: async (who: Who, planner: Planner, why: string, once?: string): Answer<{ entries: string[] }> => {
       if (who.kind !== 'desk') return refuse('access.not_signed_in');
-      const { kept, decide } = planWithin(planner, who.user, why);
+      const { kept, decide } = planWithin(planner, who.user, why, once);
       const { outcomes } = await journal.appendAll({ kind: 'desk', id: who.user.id }, decide);
       return kept.refusal ?? refusalOf(outcomes) ?? ok({ entries: kept.ids });
     },
@@ -117,3 +122,12 @@ function writeChange(change: Change, id: EntryId, by: string, why: string): Entr
   const reasoned = { ...change, id, by, why };
   return change.type === 'amend' ? { ...reasoned, set: { ...change.set, ...text(change.set) } } : reasoned;
 }
+
+/** The entries of an act that was recorded under the id that its sender made for it. */
+const findOfAct = (sql: Sql, action: string): string[] =>
+  sql
+    .all<{ id: string }>('select "id" from "journal" where "id" > ? and "id" < ? order by "seq"', [
+      `${action}-`,
+      `${action}-:`,
+    ])
+    .map(({ id }) => id);

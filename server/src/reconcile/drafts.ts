@@ -5,6 +5,7 @@ import type { Instant } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
+import { insertOnce } from '../db/index.ts';
 import { DraftEntity } from './entities.ts';
 
 /** Rows that still lack something, kept for whoever wrote them; outside the journal, counted nowhere. */
@@ -22,13 +23,14 @@ export function mountDrafts(mount: Mount, { database, clock }: Context): void {
     });
   });
 
-  mount('saveDraft', async ({ body: { id, fields }, who }) => {
+  mount('saveDraft', async ({ body: { id, fields, once }, who }) => {
     if (who.kind !== 'desk') return refuse('access.not_signed_in');
     const em = database.em.fork();
     if (id === null) {
-      const made = randomUUID();
-      await em.insert(DraftEntity, { id: made, user: who.user.id, at: clock.now(), fields });
-      return ok({ id: made });
+      const made = once ?? randomUUID();
+      const sent = { user: who.user.id, fields };
+      const isKept = await insertOnce(em, DraftEntity, { id: made, at: clock.now(), ...sent }, sent);
+      return isKept ? ok({ id: made }) : refuse('record.sent_before');
     }
     // The age of a draft is that of its first word.
     const kept = await em.nativeUpdate(DraftEntity, { id, user: who.user.id }, { fields });

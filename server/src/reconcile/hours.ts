@@ -21,8 +21,8 @@ type Row = Call<'enterHours'>['body']['rows'][number];
 
 /** Time written down without a start and an end: for those who do not scan. */
 export function mountHours(mount: Mount, { database }: Context, act: DeskAct): void {
-  mount('enterHours', async ({ body: { rows, drafts, reason }, who }) => {
-    const answer = await act.record(who, planHours(rows), reason || 'written down');
+  mount('enterHours', async ({ body: { rows, drafts, reason, once }, who }) => {
+    const answer = await act.record(who, planHours(rows), reason || 'written down', once);
     if (answer.ok && drafts.length > 0 && who.kind === 'desk')
       await database.em.fork().nativeDelete(DraftEntity, { id: { $in: drafts }, user: who.user.id });
     return answer;

@@ -5,6 +5,7 @@ import type { Instant } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
+import { insertOnce } from '../db/index.ts';
 import { NoticeEntity } from './entities.ts';
 
 /** Notices of the shop on the stations' idle screens. */
@@ -22,12 +23,13 @@ export function mountNotices(mount: Mount, { database, clock, live }: Context): 
     });
   });
 
-  mount('addNotice', async ({ body: { text, until }, who }) => {
-    const id = randomUUID();
+  mount('addNotice', async ({ body: { text, until, once }, who }) => {
+    const id = once ?? randomUUID();
     const by = who.kind === 'desk' ? who.user.name : '';
-    await database.em.fork().insert(NoticeEntity, { id, at: clock.now(), by, text, untilDay: until });
+    const sent = { by, text, untilDay: until };
+    const isKept = await insertOnce(database.em.fork(), NoticeEntity, { id, at: clock.now(), ...sent }, sent);
     live.publishSetup();
-    return ok({ id });
+    return isKept ? ok({ id }) : refuse('record.sent_before');
   });
 
   mount('removeNotice', async ({ param }) => {

@@ -10,6 +10,7 @@ import type { LocalDay } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
+import { insertOnce } from '../db/index.ts';
 import { drawRandomCode } from '../station/drawCode.ts';
 import { mountChecklist } from './checklist.ts';
 import { mountNotices } from './notices.ts';
@@ -214,14 +215,14 @@ export function mountShop(mount: Mount, context: Context): void {
     return ok(null);
   });
 
-  mount('addUnit', async ({ body }) => {
-    const id = randomUUID();
-    await fork().transactional(async (em) => {
+  mount('addUnit', async ({ body: { once, ...body } }) => {
+    const id = once ?? randomUUID();
+    const isKept = await fork().transactional(async (em) => {
       await ensureLabels(em, { customer: [body.owner] });
-      await em.insert(UnitEntity, { id, ...body });
+      return insertOnce(em, UnitEntity, { id, ...body }, body);
     });
     changed();
-    return ok({ id });
+    return isKept ? ok({ id }) : refuse('record.sent_before');
   });
 
   mount('saveUnit', async ({ param, body }) => {

@@ -4,6 +4,7 @@ import { ok } from '@wergon/core/result';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
+import { insertOnce } from '../db/index.ts';
 import { AttachmentEntity, OrderEntity } from './entities.ts';
 
 const startsWith = (bytes: Buffer, hex: string, offset = 0) =>
@@ -18,6 +19,12 @@ export function typeOfBytes(bytes: Buffer) {
   return undefined;
 }
 
+/** Papers of one order at the most, and their bytes in all. */
+const MOST_OF_AN_ORDER = 40;
+const MOST_BYTES_OF_AN_ORDER = 60_000_000;
+const sumOf = (papers: readonly { readonly size: number }[]) =>
+  papers.reduce((sum, { size }) => sum + size, 0);
+
 /** Routes of pictures and papers that go with an order. */
 export function mountAttachments(mount: Mount, { database, clock, live }: Context): void {
   mount('addAttachment', async ({ param, body, who }) => {
@@ -31,19 +38,17 @@ export function mountAttachments(mount: Mount, { database, clock, live }: Contex
       return refuse('input.invalid', [
         { field: 'base64', message: 'is no PNG, JPEG or WebP picture and no PDF' },
       ]);
-    const id = randomUUID();
-    await em.insert(AttachmentEntity, {
-      id,
-      order: param('order'),
-      name: body.name,
-      type,
-      size: bytes.length,
-      addedAt: clock.now(),
-      addedBy: who.kind === 'desk' ? who.user.name : '',
-      bytes,
-    });
+    const id = body.once ?? randomUUID();
+    const sent = { order: param('order'), name: body.name, type, size: bytes.length };
+    const own = await em.find(AttachmentEntity, { order: param('order') }, { fields: ['id', 'size'] });
+    const others = own.filter((each) => each.id !== id);
+    if (others.length >= MOST_OF_AN_ORDER || sumOf(others) + bytes.length > MOST_BYTES_OF_AN_ORDER)
+      return refuse('order.too_many_papers');
+    const addedBy = who.kind === 'desk' ? who.user.name : '';
+    const row = { id, ...sent, addedAt: clock.now(), addedBy, bytes };
+    const isKept = await insertOnce(database.em.fork(), AttachmentEntity, row, sent);
     live.publishSetup();
-    return ok({ id });
+    return isKept ? ok({ id }) : refuse('record.sent_before');
   });
 
   const find = (id: string, order: string) => database.em.fork().findOne(AttachmentEntity, { id, order });

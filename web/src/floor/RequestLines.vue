@@ -30,7 +30,7 @@ const open = computed(() =>
 async function send(request: string): Promise<void> {
   const text = answers[request]?.trim();
   if (!text) return;
-  const done = await act(() => callRoute('answerRequest', { params: { request }, body: { text } }));
+  const done = await act((once) => callRoute('answerRequest', { params: { request }, body: { text, once } }));
   if (done !== undefined) Reflect.deleteProperty(answers, request);
 }
 </script>

@@ -49,7 +49,7 @@ async function bind(): Promise<void> {
   bound.value = made.code;
   isReading.value = false;
 }
-const issue = () => act(() => callRoute('issueBadge', { params: params.value }));
+const issue = () => act((once) => callRoute('issueBadge', { params: params.value, body: { once } }));
 const revoke = (badge: string) => act(() => callRoute('revokeBadge', { params: { badge } }));
 async function savePin(next: string | null): Promise<void> {
   const done = await act(() => callRoute('setPin', { params: params.value, body: { pin: next } }));

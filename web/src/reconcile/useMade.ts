@@ -9,6 +9,8 @@ export function useMade() {
   const made = ref<{ readonly words: string; readonly entries: string[] }[]>([]);
   const isBusy = ref(false);
   const problem = ref('');
+  /** The id of the act that is being sent: it stays until that is known to be recorded. */
+  let once = crypto.randomUUID() as string;
   /** What was refused of each field, by its path. */
   const errors = ref<Readonly<Record<string, string>>>({});
 
@@ -41,9 +43,10 @@ export function useMade() {
     errors,
     clearProblem,
     run,
-    make: (words: string, work: () => Promise<{ readonly entries: string[] }>) =>
+    make: (words: string, work: (once: string) => Promise<{ readonly entries: string[] }>) =>
       run(async () => {
-        const { entries } = await work();
+        const { entries } = await work(once);
+        once = crypto.randomUUID();
         made.value = [...made.value, { words, entries }];
       }),
     undo: () =>

@@ -15,7 +15,8 @@ const fresh = reactive({ text: '', until: '' });
 
 async function add(): Promise<void> {
   const body = { text: fresh.text, until: fresh.until || null };
-  if (await act(() => callRoute('addNotice', { body }))) Object.assign(fresh, { text: '', until: '' });
+  if (await act((once) => callRoute('addNotice', { body: { ...body, once } })))
+    Object.assign(fresh, { text: '', until: '' });
 }
 const remove = (notice: string) => act(() => callRoute('removeNotice', { params: { notice } }));
 const say = (at: string) => {

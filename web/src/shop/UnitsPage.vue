@@ -64,9 +64,9 @@ async function save(): Promise<void> {
   const unit = edited.value;
   if (!unit) return;
   const { id, orderCount: _count, ...body } = unit;
-  const done = await act(() =>
+  const done = await act((once) =>
     id === ''
-      ? callRoute('addUnit', { body })
+      ? callRoute('addUnit', { body: { ...body, once } })
       : callRoute('saveUnit', { params: { unit: id }, body }).then(() => ({ id })),
   );
   if (done) edited.value = null;

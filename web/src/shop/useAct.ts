@@ -7,12 +7,15 @@ export function useAct() {
   const queries = useQueryClient();
   const problem = ref('');
   const isBusy = ref(false);
-  async function act<T>(work: () => Promise<T>): Promise<T | undefined> {
+  /** The id of what is being sent: it stays until that is known to be recorded, so that sent again it is so once. */
+  let once = crypto.randomUUID() as string;
+  async function act<T>(work: (once: string) => Promise<T>): Promise<T | undefined> {
     if (isBusy.value) return undefined;
     isBusy.value = true;
     problem.value = '';
     try {
-      const result = await work();
+      const result = await work(once);
+      once = crypto.randomUUID();
       await queries.invalidateQueries();
       return result;
     } catch (error) {

@@ -42,7 +42,9 @@ async function attach(event: Event): Promise<void> {
     return;
   }
   const base64 = await readBase64(file);
-  await act(() => callRoute('addAttachment', { params: params.value, body: { name: file.name, base64 } }));
+  await act((once) =>
+    callRoute('addAttachment', { params: params.value, body: { name: file.name, base64, once } }),
+  );
 }
 async function open(attachment: string): Promise<void> {
   const file = await act(() => callRoute('attachment', { params: { ...params.value, attachment } }));

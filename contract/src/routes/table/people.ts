@@ -4,6 +4,7 @@ import {
   badgeCodeSchema,
   bindBadgeSchema,
   createdSchema,
+  issueBadgeSchema,
   newGradeSchema,
   newRateSchema,
   patternSchema,
@@ -46,6 +47,7 @@ export const PEOPLE_ROUTES = {
     path: '/api/people/:technician/badges',
     caller: 'people.change',
     summary: 'Give a technician one more badge',
+    body: issueBadgeSchema,
     response: badgeCodeSchema,
   },
   bindBadge: {

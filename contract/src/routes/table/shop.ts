@@ -15,6 +15,7 @@ import {
   resourceFieldsSchema,
   settingsSchema,
   shopSchema,
+  newUnitSchema,
   unitFieldsSchema,
 } from '../../shop/index.ts';
 import { newStationSchema, pairingSchema, saveStationSchema, stationsSchema } from '../../station/index.ts';
@@ -83,7 +84,7 @@ export const SHOP_ROUTES = {
   ),
   addCustomer: add('/api/shop/customers', 'Add a customer', customerFieldsSchema),
   saveCustomer: save('/api/shop/customers/:customer', 'Change a customer', customerFieldsSchema),
-  addUnit: add('/api/shop/units', 'Add a customer’s unit', unitFieldsSchema),
+  addUnit: add('/api/shop/units', 'Add a customer’s unit', newUnitSchema),
   saveUnit: save('/api/shop/units/:unit', 'Change a unit', unitFieldsSchema),
   addClosedDay: save('/api/shop/closed-days', 'Close the shop for a day', closedDaySchema),
   removeClosedDay: save('/api/shop/closed-days/remove', 'Open the shop on a day after all', dayOnlySchema),

@@ -10,6 +10,8 @@ export function useHours() {
   return {
     ...acts,
     enter: (rows: readonly Row[], words: string, drafts: string[] = []) =>
-      acts.make(words, () => callRoute('enterHours', { body: { rows: [...rows], drafts, reason: '' } })),
+      acts.make(words, (once) =>
+        callRoute('enterHours', { body: { rows: [...rows], drafts, reason: '', once } }),
+      ),
   };
 }

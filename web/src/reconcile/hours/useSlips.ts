@@ -9,6 +9,8 @@ import { callRoute, wordsOf } from '../../desk/callRoute.ts';
 export type Slip = DraftFields & {
   readonly key: number;
   id: string | null;
+  /** Made for it here, so that it is kept once however often it is sent. */
+  readonly once: string;
   at: Instant | null;
   saved: string;
 };
@@ -56,6 +58,7 @@ export function useSlips() {
     hours: '',
     key: (keys += 1),
     id: null,
+    once: crypto.randomUUID(),
     at: null,
     saved: '',
   });
@@ -63,6 +66,7 @@ export function useSlips() {
     ...fields,
     key: (keys += 1),
     id,
+    once: crypto.randomUUID(),
     at: readInstant(at),
     saved: JSON.stringify(fields),
   });
@@ -95,7 +99,7 @@ export function useSlips() {
       if (isBlank(row) || text === row.saved) continue;
       try {
         row.saved = text;
-        row.id = (await callRoute('saveDraft', { body: { id: row.id, fields } })).id;
+        row.id = (await callRoute('saveDraft', { body: { id: row.id, fields, once: row.once } })).id;
         problem.value = '';
       } catch (error) {
         row.saved = '';
