@@ -87,7 +87,14 @@ export async function openShop(env?: Readonly<Record<string, string>>) {
     ),
     ...Object.fromEntries(actions.map(({ action, code }) => [action, code])),
   };
-  const pairingCode = async (name: string) => (await desk<{ code: string }>('/api/stations', { name })).code;
+  /** A station at which codes may also be typed by hand. */
+  const pairingCode = async (name: string) => {
+    const { id, code } = await desk<{ id: string; code: string }>('/api/stations', { name });
+    const { stations } = await desk<{ stations: { id: string; settings: object }[] }>('/api/stations');
+    const settings = { ...stations.find((each) => each.id === id)?.settings, mayType: true };
+    await desk(`/api/stations/${id}`, { name, settings });
+    return code;
+  };
   return {
     server,
     desk,

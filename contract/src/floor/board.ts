@@ -60,7 +60,9 @@ export const boardSchema = z.strictObject({
       isFinished: z.boolean(),
     }),
   ),
-  activities: z.array(z.strictObject({ id: z.string(), title: z.string(), counts: dated(z.boolean()) })),
+  activities: z.array(
+    z.strictObject({ id: z.string(), title: z.string(), counts: dated(z.boolean()), isOff: z.boolean() }),
+  ),
 });
 export type BoardJson = z.output<typeof boardSchema>;
 

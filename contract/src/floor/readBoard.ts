@@ -68,9 +68,9 @@ export function readBoard(json: BoardJson): Board {
       isFinished: task.isFinished,
     });
   }
-  for (const { id, title, counts } of json.activities) {
+  for (const { id, title, counts, isOff } of json.activities) {
     facts.set(id as TargetId, { kind: 'activity', counts: readDated(counts, (value) => value) });
-    targets.set(id as TargetId, { kind: 'activity', id: id as TargetId, title });
+    targets.set(id as TargetId, { kind: 'activity', id: id as TargetId, title, isOff });
   }
   return {
     facts: {

@@ -37,7 +37,13 @@ export type BoardTask = {
   readonly isFinished: boolean;
 };
 
-export type BoardActivity = { readonly kind: 'activity'; readonly id: TargetId; readonly title: string };
+export type BoardActivity = {
+  readonly kind: 'activity';
+  readonly id: TargetId;
+  readonly title: string;
+  /** Switched off: it still has a name, and is offered nowhere. */
+  readonly isOff?: boolean;
+};
 export type BoardTarget = BoardTask | BoardActivity;
 
 /** Who is on what, as of the last entry: everything the floor and a station need to tell time as it passes. */

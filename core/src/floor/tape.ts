@@ -32,6 +32,8 @@ export type Lane = {
   readonly presently: Presently;
   /** Since when that has been so; absent for those who are out. */
   readonly since: Instant | undefined;
+  /** When somebody signed out who is on work all the same; absent for everybody else. */
+  readonly signedOutAt?: Instant;
   readonly blocks: readonly Block[];
   /** Written down for this day without a start and an end: it stands apart from the blocks. */
   readonly enteredSeconds: Seconds;
@@ -90,6 +92,7 @@ export function drawLane(
     technician,
     presently,
     since: sinceOf(presently, state, idle, lastStint),
+    ...signedOut(state, isCut, shifts),
     blocks: bySince(blocks),
     enteredSeconds: settled.enteredSeconds,
   };
@@ -102,6 +105,16 @@ function presentlyOf(board: Board, { shift, doing }: BoardTechnician['state'], i
       ? 'work'
       : 'indirect';
   return shift ? 'nothing' : 'out';
+}
+
+/** Work that runs on, or was begun, after its person signed out: nobody sees him, and it counts. */
+function signedOut(
+  { shift, doing }: BoardTechnician['state'],
+  isCut: boolean,
+  shifts: readonly Span[],
+): Pick<Lane, 'signedOutAt'> {
+  const last = shifts.at(-1);
+  return doing.status === 'work' && !isCut && !shift && last ? { signedOutAt: last.to } : {};
 }
 
 function sinceOf(

@@ -41,7 +41,8 @@ function sumByDay(spans: readonly Span[], zone: Zone): Map<LocalDay, Seconds> {
   return sums;
 }
 
-const isUncounted = (stint: Attended['stints'][number], facts: LedgerFacts): boolean =>
+/** Whether every target of a stint is an activity that does not count: then it is no attended time. */
+export const isUncounted = (stint: Attended['stints'][number], facts: LedgerFacts): boolean =>
   stint.running.every(({ target }) => {
     const known = facts.targets.get(target);
     return known?.kind === 'activity' && !inForceAt(known.counts, stint.from);

@@ -15,9 +15,9 @@ export const PAUSE_MS = 120;
 /** Shorter than any code; a fast roll over two keys is not a scan. */
 const SHORTEST_SCAN = 4;
 
-/** Whether so much has come as fast as only a scanner types. */
+/** Whether so much has come as fast as only a scanner types. One figure and Enter has no pace at all: that is a hand. */
 export const isScannerPace = ({ text, startedAt, lastKeyAt }: Typing): boolean =>
-  lastKeyAt - startedAt <= Math.max(0, text.length - 1) * SCANNER_MS_PER_KEY;
+  text.length >= SHORTEST_SCAN && lastKeyAt - startedAt <= (text.length - 1) * SCANNER_MS_PER_KEY;
 
 /** Takes in one key. `finished` is the text that it ended, if it did. */
 export function typeKey(typing: Typing, key: Key): { readonly typing: Typing; readonly finished?: string } {
@@ -36,9 +36,8 @@ export function typePause(
   typing: Typing,
   now: number,
 ): { readonly typing: Typing; readonly finished?: string } {
-  const isLong = typing.text.length >= SHORTEST_SCAN;
   const isSilent = now - typing.lastKeyAt >= PAUSE_MS;
-  return isLong && isScannerPace(typing) && isSilent
+  return isScannerPace(typing) && isSilent
     ? { typing: NO_TYPING, finished: stripMarks(typing.text) }
     : { typing };
 }

@@ -3,7 +3,7 @@ import { ACTIONS, codeOfAction, findAction } from './action.ts';
 import { checkCharacterOf, hasValidCheck } from './checkCharacter.ts';
 import { CODE_ALPHABET, CODE_KINDS, drawCode, parseCode } from './code.ts';
 import type { CodeKind } from './code.ts';
-import { NO_TYPING, stripMarks, typeKey, typePause } from './keys.ts';
+import { NO_TYPING, stripMarks, isScannerPace, typeKey, typePause } from './keys.ts';
 
 // Published values of MOD 37,36: identifiers of two international standards for works and releases that use it.
 test.each([
@@ -127,3 +127,13 @@ test('backspace takes a typed character back, escape all of them, other keys non
 });
 
 test('marks inside a code are no marks', () => expect(stripMarks('C1*19')).toBe('C1*19'));
+
+test.each<[text: string, tookMs: number, isScanner: boolean, why: string]>([
+  ['5', 0, false, 'one figure and Enter is a hand’s'],
+  ['12', 5, false, 'so are two'],
+  ['123', 30, false, 'shorter than any code'],
+  ['1234', 90, true, 'four as fast as no hand types'],
+  ['1234', 300, false, 'four at a hand’s pace'],
+])('%j within %i ms came from a scanner: %s (%s)', (text, tookMs, isScanner) =>
+  expect(isScannerPace({ text, startedAt: 1000, lastKeyAt: 1000 + tookMs })).toBe(isScanner),
+);

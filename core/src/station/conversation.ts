@@ -92,16 +92,20 @@ export type Conversation =
       readonly typed: string;
       /** Whether he stays on the screen when it is done. */
       readonly stays: boolean;
+      /** The crew that waits for the answer, if it is one's. */
+      readonly crew?: OpenCrew;
     }
   /** A crew is open: every badge belongs to it, in any order with the task. */
-  | {
-      readonly step: 'crew';
-      /** Who opened his crew from the list; nobody where the label opened it. */
-      readonly lead: Person | null;
-      readonly members: readonly Member[];
-      readonly work: WorkIntent | null;
-      readonly started: readonly TechnicianId[];
-    };
+  | OpenCrew;
+
+export type OpenCrew = {
+  readonly step: 'crew';
+  /** Who opened his crew from the list; nobody where the label opened it. */
+  readonly lead: Person | null;
+  readonly members: readonly Member[];
+  readonly work: WorkIntent | null;
+  readonly started: readonly TechnicianId[];
+};
 
 /** Why the station will not do something; said before it is done. */
 export type StationRefusal =

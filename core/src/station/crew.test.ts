@@ -1,4 +1,4 @@
-import { conversationOf, play } from './shop.fixture.ts';
+import { conversationOf, play, withReports } from './shop.fixture.ts';
 
 const ALL = ['ada work-start a', 'bo work-start a'];
 
@@ -59,4 +59,65 @@ test('each one’s start is an act of his own, which he can take back', () => {
   );
   expect(new Set(actions).size).toBe(2);
   expect(play('CREW ADA BO T1 +12 BO BACK').appended.at(-1)).toMatch(/^void/);
+});
+
+describe('ids of entries', () => {
+  test.each([
+    ['CREW ADA BO T1', 'a crew whose start signs in'],
+    ['CREW ADA BO LEA T1', 'three of them'],
+    ['CREW ADA BO T1 +20 CREW ADA BO OFF', 'and signed off again'],
+    ['CREW ADA BO T1 T2', 'and moved on'],
+  ])('of %s are never made twice: %s', (words) => {
+    const ids: string[] = [];
+    for (const [i] of words.split(' ').entries())
+      ids.push(
+        ...play(
+          words
+            .split(' ')
+            .slice(0, i + 1)
+            .join(' '),
+          { signsIn: true },
+        ).effects.flatMap((effect) => (effect.type === 'append' ? [effect.entry.id] : [])),
+      );
+    expect(new Set(ids).size).toBe(ids.length);
+  });
+
+  test('everybody of a crew is signed in', () => {
+    const { appended } = play('CREW ADA BO LEA T1', { signsIn: true });
+    expect(appended.filter((each) => each.endsWith('shift-in'))).toEqual([
+      'ada shift-in',
+      'bo shift-in',
+      'lea shift-in',
+    ]);
+  });
+});
+
+describe('reports that must be answered are asked of a crew', () => {
+  const must = withReports('a', { when: 'end', kind: 'value', label: 'Ohm' });
+  const mustAtStart = withReports('a', { when: 'start', kind: 'value', label: 'Ohm' });
+  const may = withReports('a', { when: 'end', kind: 'value', label: 'Ohm', maySkip: true });
+  const readings = (words: string, directory: typeof must) => {
+    const run = play(words, { directory });
+    return [run.appended.filter((each) => each.includes('reading')).length, conversationOf(run)];
+  };
+
+  test.each<[words: string, directory: typeof must, recorded: number, ends: string, why: string]>([
+    ['CREW ADA BO T1 +20 CREW ADA BO OFF', must, 0, 'asked report', 'before they leave the task'],
+    ['CREW ADA BO T1 +20 CREW ADA BO OFF =7', must, 1, 'idle', 'once, not of each of them'],
+    ['CREW ADA BO T1 T2', must, 0, 'asked report', 'and before they move on'],
+    ['CREW ADA BO T1 T2 =7', must, 1, 'crew', 'then they do'],
+    ['CREW ADA BO T1', mustAtStart, 0, 'asked report', 'before they begin'],
+    ['CREW ADA BO T1 =7', mustAtStart, 1, 'crew', 'then they begin'],
+    ['CREW ADA BO T1 SKIP', mustAtStart, 0, 'asked report', 'it cannot be left out'],
+    ['CREW ADA BO T1 +20 CREW ADA BO OFF', may, 0, 'idle', 'one that may be left out is not asked for'],
+  ])('%s: %#', (words, directory, recorded, ends) =>
+    expect(readings(words, directory)).toEqual([recorded, ends]),
+  );
+
+  test('nobody has begun or stopped before it is answered, and all do after it', () => {
+    const starts = (words: string) =>
+      play(words, { directory: mustAtStart }).appended.filter((each) => each.includes('work-start'));
+    expect(starts('CREW ADA BO T1')).toEqual([]);
+    expect(starts('CREW ADA BO T1 =7')).toEqual(ALL);
+  });
 });

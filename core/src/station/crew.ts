@@ -1,9 +1,11 @@
+import type { TargetId } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type {
   ActIntent,
-  Conversation,
   Effect,
+  Intent,
   Member,
+  OpenCrew,
   Moment,
   Person,
   StationState,
@@ -12,11 +14,13 @@ import type {
   WorkIntent,
 } from './conversation.ts';
 import type { BadgeId } from './directory.ts';
-import { fulfil, nthId, standingOfPerson } from './fulfil.ts';
-import { findNeed, isLead, refusedTarget } from './needs.ts';
+import { fulfil, memberId, standingOfPerson } from './fulfil.ts';
+import { findNeed, isLead, missingMustReport, refusedTarget, runningOf } from './needs.ts';
+import type { Standing } from './needs.ts';
+import type { Answer, Question } from './question.ts';
 import { blank, finish, instantOf, refuse, sound, wait } from './show.ts';
 
-type Crew = Extract<Conversation, { step: 'crew' }>;
+type Crew = OpenCrew;
 
 /** How long a crew that was opened by its label waits for the next badge, in milliseconds. */
 const CREW_WAITS_MS = 10_000;
@@ -103,7 +107,7 @@ export function putCrewOn(
   moment: Moment,
   table: Table,
 ): StationStep {
-  const work = { ...crew.work, ...intent, answers: [] };
+  const work = { ...crew.work, ...intent };
   const need = refusedTarget(work, table);
   if (need?.kind === 'refuse') return refuse(state, need.code, need.text, moment, table);
   if (need?.kind === 'ask')
@@ -125,6 +129,71 @@ function personOf(
   return { technician, badge: badge ?? lead?.badge ?? null, identity: hasPin ? 'pin-unchecked' : known };
 }
 
+/** What must be reported before any of them can go on; each report is asked for once, not of every one. */
+function askedOfCrew(
+  members: readonly Member[],
+  intentOf: (standing: Standing) => WorkIntent | ActIntent,
+  { lead }: Crew,
+  moment: Moment,
+  table: Table,
+): Question | undefined {
+  for (const member of members) {
+    const standing = standingOfPerson(table.directory, personOf(member, lead, table), instantOf(moment));
+    const question = standing && missingMustReport(intentOf(standing), standing, table);
+    if (question) return question;
+  }
+  return undefined;
+}
+
+/** Asks the crew: whoever opened it, else the first of it, stands for all. */
+function askCrew(
+  state: StationState,
+  crew: Crew,
+  intent: WorkIntent | ActIntent,
+  question: Question,
+  moment: Moment,
+  table: Table,
+): StationStep {
+  const [first] = crew.members.filter(({ isMissing }) => !isMissing);
+  const person = crew.lead ?? (first && personOf(first, null, table));
+  return person
+    ? wait(
+        state,
+        { step: 'asked', person, intent, question, typed: '', stays: false, crew },
+        moment,
+        table,
+        'question',
+      )
+    : refuse(blank(state), 'station.no_crew', '', moment, table);
+}
+
+/** Goes on with a crew once it has answered. */
+export const resumeCrew = (
+  state: StationState,
+  crew: Crew,
+  intent: Intent,
+  moment: Moment,
+  table: Table,
+): StationStep =>
+  intent.kind === 'work'
+    ? startCrew(state, { ...crew, work: intent }, moment, table)
+    : intent.kind === 'action'
+      ? actForCrew(state, crew, intent, moment, table)
+      : withCrew(wait(state, crew, moment, table), crew, moment, table);
+
+/** Of a crew's answers those that one of it records: of what he is on, or begins, and only what nobody has recorded. */
+function answersOf(
+  answers: readonly Answer[],
+  given: Set<Answer>,
+  { stands }: Standing,
+  begun: TargetId | undefined,
+): readonly Answer[] {
+  const on = new Set([...runningOf(stands).map(({ target }) => target), begun]);
+  const own = answers.filter((answer) => on.has(answer.target) && !given.has(answer));
+  for (const answer of own) given.add(answer);
+  return own;
+}
+
 /** Starts whoever is there and has not been started yet. Each one's start is an act of his own. */
 function startCrew(state: StationState, crew: Crew, moment: Moment, table: Table): StationStep {
   const { work } = crew;
@@ -134,14 +203,18 @@ function startCrew(state: StationState, crew: Crew, moment: Moment, table: Table
   const waiting = crew.members.filter(
     ({ technician, isMissing }) => !isMissing && !crew.started.includes(technician),
   );
+  const question = askedOfCrew(waiting, () => work, crew, moment, table);
+  if (question) return askCrew(state, { ...crew, work }, work, question, moment, table);
   let current = state;
   const effects: Effect[] = [];
+  const given = new Set<Answer>();
   for (const [k, member] of waiting.entries()) {
     const person = personOf(member, crew.lead, table);
-    const own = { ...moment, entryId: nthId(moment.entryId, k) };
+    const own = { ...moment, entryId: memberId(moment.entryId, k) };
     const standing = standingOfPerson(table.directory, person, instantOf(moment));
     if (!standing || findNeed(work, standing, table).kind === 'already') continue;
-    const done = fulfil(work, standing, own.entryId, table);
+    const answers = answersOf(work.answers, given, standing, target);
+    const done = fulfil({ ...work, answers }, standing, own.entryId, table);
     if (!done) continue;
     const step = finish(current, done.entries, { ...done, work: null }, person, own, table);
     current = step.state;
@@ -165,17 +238,27 @@ export function actForCrew(
 ): StationStep {
   const present = crew.members.filter(({ isMissing }) => !isMissing);
   if (present.length === 0) return refuse(blank(state), 'station.no_crew', '', moment, table);
+  const wholeFor = ({ stands }: Standing): ActIntent => ({
+    ...intent,
+    isConfirmed: true,
+    targets: runningOf(stands).map(({ target }) => target),
+  });
+  const question = askedOfCrew(present, wholeFor, crew, moment, table);
+  if (question) return askCrew(state, crew, intent, question, moment, table);
   let current = state;
   const effects: Effect[] = [];
+  const given = new Set<Answer>();
   const technicians: TechnicianId[] = [];
   const skipped: TechnicianId[] = [];
   for (const [k, member] of present.entries()) {
     const person = personOf(member, crew.lead, table);
-    const own = { ...moment, entryId: nthId(moment.entryId, k) };
+    const own = { ...moment, entryId: memberId(moment.entryId, k) };
     const standing = standingOfPerson(table.directory, person, instantOf(moment));
-    const running = standing?.stands.doing.status === 'work' ? standing.stands.doing.running : [];
-    const whole = { ...intent, isConfirmed: true, targets: running.map(({ target }) => target) };
-    const isRefused = !standing || findNeed(whole, standing, table).kind === 'refuse';
+    const whole = standing && {
+      ...wholeFor(standing),
+      answers: answersOf(intent.answers, given, standing, undefined),
+    };
+    const isRefused = !standing || !whole || findNeed(whole, standing, table).kind === 'refuse';
     const done = isRefused ? undefined : fulfil(whole, standing, own.entryId, table);
     if (!done) {
       skipped.push(member.technician);

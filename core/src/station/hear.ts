@@ -33,11 +33,27 @@ export function hear(state: StationState, scan: Scan, table: Table): StationStep
   const meaning = [parsed.ok ? parsed.value.code : normalizeForeign(text), ...keys]
     .map((key) => table.directory.codes.get(key))
     .find((found) => found !== undefined);
+  // A card's number is as good as a label's: where typing is off, neither is typed.
+  if (meaning && scan.source === 'typed' && !table.settings.mayType)
+    return refuse(state, 'station.no_typing', '', moment, table);
   if (meaning) return understand(state, meaning, moment, table);
+  const order = scan.source === 'typed' && findOrder(text, table);
+  if (order) return want(state, work({ order }), moment, table);
   // Figures that a hand keyed may be a PIN for a screen that is gone: they are said no to, and kept nowhere.
   if (scan.source === 'typed' && /^\d{4,8}$/.test(text.trim()))
     return refuse(state, 'station.nothing_asked', '', moment, table);
-  return refuseCode(state, parsed.ok ? 'station.unknown_code' : parsed.code, text, moment, table);
+  // What a hand types is a slip of the hand: it is said no to, and nobody has to look into it later.
+  const code = parsed.ok ? 'station.unknown_code' : parsed.code;
+  return scan.source === 'typed'
+    ? refuse(state, code, text, moment, table)
+    : refuseCode(state, code, text, moment, table);
+}
+
+/** The order of a number that was typed as it stands on paper. */
+function findOrder(text: string, { directory, settings }: Table) {
+  const number = text.trim().toLowerCase();
+  if (!settings.mayType || number === '') return undefined;
+  return [...directory.orders.values()].find((order) => order.number.toLowerCase() === number)?.id;
 }
 
 /** What a hand types may be an answer, the number of an offered task, or words to find one by. */

@@ -52,7 +52,7 @@ export function findNeed(intent: Intent, standing: Standing, table: Table): Need
       return needOfAct(intent, standing, table);
     case 'indirect': {
       const choices = [...table.directory.targets.values()].flatMap((target) =>
-        target.kind === 'activity' ? [target.id] : [],
+        target.kind === 'activity' && !target.isOff ? [target.id] : [],
       );
       return choices.length === 0
         ? refuse('station.nothing_found')
@@ -169,18 +169,40 @@ function missingReport(
   { answers }: { readonly answers: readonly Answer[] },
   due: Due,
   { directory }: Table,
+  isAsked: (report: TaskReport) => boolean = () => true,
 ): Need | undefined {
   for (const { target, when } of due) {
     const reports = directory.tasks.get(target)?.reports ?? [];
     const index = reports.findIndex(
       (report, i) =>
         when.includes(report.when) &&
+        isAsked(report) &&
         !answers.some((answer) => answer.target === target && answer.index === i),
     );
     const report = reports[index];
     if (report) return ask({ kind: 'report', target, index, report, half: {} });
   }
   return undefined;
+}
+
+/** A report that must not be left out and is still missing: what a crew is asked for too, though nothing else is. */
+export function missingMustReport(
+  intent: WorkIntent | ActIntent,
+  standing: Standing,
+  table: Table,
+): Question | undefined {
+  const due = intent.kind === 'work' ? reportsOfStart(intent, standing) : reportsOfAct(intent, standing);
+  const need = missingReport(intent, due, table, ({ maySkip }) => !maySkip);
+  return need?.kind === 'ask' ? need.question : undefined;
+}
+
+/** Reports that an act brings: those of what it ends. */
+function reportsOfAct({ action, targets }: ActIntent, { stands }: Standing): Due {
+  const isStop = action === 'off-task' || action === 'done';
+  const all = runningOf(stands).map(({ target }) => target);
+  const ended = isStop ? (targets ?? []) : action === 'shift-out' ? all : [];
+  const when: TaskReport['when'][] = action === 'done' ? ['end', 'done'] : ['end'];
+  return ended.map((target) => ({ target, when }));
 }
 
 function needOfAct(intent: ActIntent, standing: Standing, table: Table): Need {
@@ -201,9 +223,7 @@ function needOfAct(intent: ActIntent, standing: Standing, table: Table): Need {
   const ended = isStop ? (intent.targets ?? []) : intent.action === 'shift-out' ? all : [];
   const ends = isStop || intent.action === 'shift-out';
   if (ends && !intent.isConfirmed) return ask({ kind: 'confirm-stop', targets: ended });
-  const when: TaskReport['when'][] = intent.action === 'done' ? ['end', 'done'] : ['end'];
-  const due = ended.map((target) => ({ target, when }));
-  return missingReport(intent, due, table) ?? NOTHING;
+  return missingReport(intent, reportsOfAct(intent, standing), table) ?? NOTHING;
 }
 
 /** A stop or a shift end that the rule had to make, and that its technician has not spoken of yet. */

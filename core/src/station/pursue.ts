@@ -11,6 +11,7 @@ import type {
   Table,
 } from './conversation.ts';
 import { answerOption, answerText } from './answers.ts';
+import { resumeCrew } from './crew.ts';
 import type { Answered } from './answers.ts';
 import { fulfil, nthId, standingOfPerson, takeBack, without } from './fulfil.ts';
 import { findNeed } from './needs.ts';
@@ -123,9 +124,10 @@ export function follow(
   moment: Moment,
   table: Table,
 ): StationStep {
-  const { person, stays, intent, question } = asked;
+  const { person, stays, intent, question, crew } = asked;
   switch (answered.kind) {
     case 'go':
+      if (crew) return resumeCrew(state, crew, answered.intent, moment, table);
       return pursue(state, person, answered.intent, stays, moment, table);
     case 'ask': {
       const step = wait(
@@ -144,6 +146,7 @@ export function follow(
       return refuse(cleared, answered.code, answered.text, moment, table);
     }
     case 'drop':
+      if (crew) return wait({ ...state, said: null }, crew, moment, table);
       return question.kind === 'forgot' && intent.kind !== 'look'
         ? pursue(state, person, intent, stays, moment, table)
         : wait({ ...state, said: null }, settle(stays, person), moment, table);

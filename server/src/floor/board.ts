@@ -106,9 +106,14 @@ export function loadBoard(
       used: used.get(id as TargetId) ?? {},
       isFinished: finished.has(id as TargetId),
     })),
-    activities: [...facts.activities.values()].map(({ id, title }) => {
+    activities: [...facts.activities.values()].map(({ id, title, isOff }) => {
       const known = facts.targets.get(id as TargetId);
-      return { id, title, counts: known?.kind === 'activity' ? writeDated(known.counts) : [] };
+      return {
+        id,
+        title,
+        isOff: isOff ?? false,
+        counts: known?.kind === 'activity' ? writeDated(known.counts) : [],
+      };
     }),
   };
 }

@@ -4,7 +4,7 @@ import type { HoursEntry, ShiftLine } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { approvalFacts, approvalState } from '@wergon/core/reconcile';
 import type { ApprovalState } from '@wergon/core/reconcile';
-import { toSeconds, sumSeconds } from '@wergon/core/time';
+import { inForceAt, sumSeconds, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
@@ -58,9 +58,9 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
     const pieces = stints.flatMap((stint) => piecesOf(stint, facts));
     const lines = sumLines(pieces, hours, facts.costRates.get(technician) ?? []);
     const byDay = new Map<LocalDay, ShiftLine[]>();
-    for (const line of splitByShiftDay(lines, pieces, hours))
+    for (const line of splitByShiftDay(lines, pieces, hours).filter((each) => isForPay(each, facts)))
       byDay.set(line.shiftDay, [...(byDay.get(line.shiftDay) ?? []), line]);
-    const attended = attendedByShiftDay(shifts, breaks, facts.zone);
+    const attended = attendedByShiftDay(shifts, breaks, stints, facts);
     const openDays = new Set([
       ...shifts.filter(({ open }) => open).map(({ from }) => facts.zone.dayAt(from)),
       ...stints
@@ -90,6 +90,15 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
         };
       });
   });
+}
+
+/** Time on an activity that is not paid, or does not count, is nobody's to approve and goes to no pay.
+ *  Source: docs/ledger.md, section 7. */
+function isForPay({ target, day }: ShiftLine, facts: ShopFacts): boolean {
+  const activity = facts.activities.get(target);
+  const known = facts.targets.get(target);
+  if (!activity || known?.kind !== 'activity') return true;
+  return activity.isPaid && inForceAt(known.counts, facts.zone.startOf(day));
 }
 
 /** Of costs a stamp says nothing: they are few enough to be guessed. */

@@ -34,7 +34,13 @@ export type ShopFacts = LedgerFacts &
     readonly openOrders: ReadonlySet<string>;
     readonly activities: ReadonlyMap<
       TargetId,
-      { readonly id: string; readonly title: string; readonly code: string; readonly isOff: boolean }
+      {
+        readonly id: string;
+        readonly title: string;
+        readonly code: string;
+        readonly isOff: boolean;
+        readonly isPaid: boolean;
+      }
     >;
   };
 

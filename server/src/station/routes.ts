@@ -83,7 +83,8 @@ export function mountStation(mount: Mount, context: Context): void {
       pairedAt: null,
       ...columns,
       isRevoked: false,
-      settings: null,
+      // A new station knows people by their badges alone; that codes may be typed there is somebody's choice.
+      settings: { mayType: false },
       cardKey: makeToken(),
       scanner: null,
       calibratedAt: null,

@@ -35,7 +35,7 @@ import type { Task, WorkOrder } from './entities.ts';
 import { mountStory } from './story.ts';
 import { mountStandards } from './standards.ts';
 import { costsFor, loadLabor, peopleOnOrder, usedOf, writeComparison, writeLine } from './standing.ts';
-import type { Costs, TaskWithLabor } from './standing.ts';
+import type { Costs, SignedOut, TaskWithLabor } from './standing.ts';
 import { mountTravelers } from './travelers.ts';
 
 /** The latest changes of an order that are told with it. */
@@ -72,8 +72,11 @@ function orderRow(
     hasEstimate: accepted.some(({ task }) => task.hasEstimate),
     isFinished: accepted.length > 0 && accepted.every(({ isFinished }) => isFinished),
     peopleOn: [...new Set(tasks.flatMap(({ peopleOn }) => peopleOn))],
+    signedOut: tasks.flatMap(({ signedOut }) => signedOut.map(writeSignedOut)),
   };
 }
+
+const writeSignedOut = ({ name, at, seconds }: SignedOut) => ({ name, at: formatInstant(at), seconds });
 
 /** Orders that one page of past work shows. */
 const PAGE = 50;
@@ -291,13 +294,14 @@ export function mountWork(mount: Mount, context: Context): void {
         ...(await loadPapers(order, row.comparison.estimatedCost)),
         unapprovedSeconds: unapproved,
       },
-      tasks: labor.map(({ task, lines, comparison, isFinished, peopleOn }) => ({
+      tasks: labor.map(({ task, lines, comparison, isFinished, peopleOn, signedOut }) => ({
         ...writeTask(known, task),
         comparison: writeComparison(comparison, costs),
         used: { ...usedOf([{ lines }], order) },
         hasEstimate: task.hasEstimate,
         isFinished,
         peopleOn: [...peopleOn],
+        signedOut: signedOut.map(writeSignedOut),
         lines: [...lines]
           .sort((a, b) => a.day - b.day || (a.technician < b.technician ? -1 : 1))
           .map((line) => writeLine(known, line, costs)),

@@ -8,7 +8,7 @@ import type { LaborLine, LaborState, TargetId } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, inForceAt, toSeconds } from '@wergon/core/time';
+import { formatDay, inForceAt, sumSeconds, toSeconds } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
 import type { Who } from '../access/identify.ts';
@@ -24,7 +24,11 @@ export type TaskWithLabor = {
   readonly comparison: Comparison;
   readonly isFinished: boolean;
   readonly peopleOn: readonly string[];
+  readonly signedOut: readonly SignedOut[];
 };
+
+/** Somebody who is on a task although he has signed out: what he is charged with there runs on unseen. */
+export type SignedOut = { readonly name: string; readonly at: Instant; readonly seconds: number };
 
 /** Labor lines of some tasks as of `now`: the settled ones with open time on top, each costed once, as they may be
  *  shown to whoever asks. */
@@ -44,6 +48,7 @@ export function loadLabor(
   }
   const lines: LaborLine[] = [];
   const peopleOn = new Map<TargetId, string[]>();
+  const signedOut = new Map<TargetId, SignedOut[]>();
   const states = loadStates(sql);
   for (const technician of new Set([...byTechnician.keys(), ...states.keys()])) {
     const tail = noStrands();
@@ -60,6 +65,12 @@ export function loadLabor(
     const doing = settledNow?.state.doing;
     for (const { target } of doing?.status === 'work' && !isCut ? doing.running : [])
       peopleOn.set(target, [...(peopleOn.get(target) ?? []), name]);
+    if (doing?.status === 'work' && !isCut && !settledNow?.state.shift && open.length > 0)
+      for (const out of findSignedOut(sql, technician, now))
+        for (const target of new Set(open.map((piece) => piece.target))) {
+          const seconds = sumSeconds(open.filter((piece) => piece.target === target));
+          signedOut.set(target, [...(signedOut.get(target) ?? []), { name, at: out, seconds }]);
+        }
   }
   const byTarget = new Map<TargetId, LaborLine[]>();
   for (const line of costedAs(lines, facts, costs)) {
@@ -86,6 +97,7 @@ export function loadLabor(
       isFinished,
       comparison: compareTask(expected, own),
       peopleOn: peopleOn.get(id) ?? [],
+      signedOut: signedOut.get(id) ?? [],
     };
   });
 }
@@ -144,6 +156,19 @@ export function writeLine(facts: ShopFacts, line: LaborLine, costs: Costs): Line
     costs,
   };
 }
+
+/** How long after signing out it is said of somebody that he is on work all the same, in seconds. */
+const SAID_SECONDS = 86_400;
+
+/** When somebody last signed out, if that was lately. */
+const findSignedOut = (sql: Sql, technician: TechnicianId, now: Instant): Instant[] =>
+  sql
+    .all<{ at: Instant | null }>(
+      `select max("to_at") as "at" from "presence" where "technician" = ? and "kind" = 'shift' and "to_at" > ?
+         and not "capped"`,
+      [technician, now - SAID_SECONDS],
+    )
+    .flatMap(({ at }) => at ?? []);
 
 /** Who is on tasks of an order after the last entry, and on which. */
 export function peopleOnOrder(

@@ -178,6 +178,9 @@ const yardstickLabel = computed(() => {
           >{{ words }}</RouterLink
         >
         <span v-else :class="{ attention: needsSomebody, quiet: lane.presently === 'out' }">{{ words }}</span>
+        <span v-if="lane.signedOutAt !== undefined" class="attention signed-out"
+          >signed out at {{ sayClock(board.facts.zone, lane.signedOutAt) }}, still running</span
+        >
         <Yardstick
           v-if="current?.kind === 'task' && lane.presently === 'work'"
           :estimated-seconds="current.comparison.estimatedSeconds"

@@ -68,6 +68,15 @@ function key(name: (typeof KEYS)[number]): void {
   if (name === '⌫') text.value = text.value.slice(0, -1);
   else if (text.value.length < 10) text.value += takes.value === 'clock' && name === ',' ? ':' : name;
 }
+/** Whether one of the answers sends what was typed: then nothing else does. */
+const hasSend = computed(() => options.value.some(isSend));
+const isSend = (option: Option) => option.kind === 'word' && option.word === 'send';
+/** Send takes the words that stand in the field along; only an empty field is sent without them. */
+function choose(i: number): void {
+  const option = options.value[i];
+  if (option && isSend(option) && text.value.trim() !== '') send();
+  else emit('choose', i);
+}
 function send(): void {
   emit('answer', text.value);
   text.value = '';
@@ -87,11 +96,11 @@ function send(): void {
           maxlength="300"
           autocomplete="off"
         />
-        <button type="submit" class="enter">{{ said.words.button.enter }}</button>
+        <button v-if="!hasSend" type="submit" class="enter">{{ said.words.button.enter }}</button>
       </form>
       <ol v-if="rows.length > 0">
         <li v-for="(row, i) in rows" :key="i">
-          <button type="button" @click="emit('choose', i)">
+          <button type="button" @click="choose(i)">
             <b v-if="takes !== 'words'" class="number figure">{{ i + 1 }}</b>
             <span class="name">{{ row.name }}</span>
             <span v-if="row.more" class="more">{{ row.more }}</span>

@@ -12,6 +12,7 @@ import { STATE_WORDS, balanceOf } from './figures.ts';
 import LaborRuler from './LaborRuler.vue';
 import OrderActs from './OrderActs.vue';
 import OrderPapers from './OrderPapers.vue';
+import SignedOutWords from './SignedOutWords.vue';
 import ScaleHead from './ScaleHead.vue';
 import TaskLines from './TaskLines.vue';
 
@@ -126,6 +127,7 @@ const balance = computed(
             }}{{ desk.money(order.comparison.costDifference) }}</template
           ></span
         >
+        <SignedOutWords :people="order.signedOut" />
         <span v-if="order.comparison.uncostedLines > 0" class="attention"
           >{{ order.comparison.uncostedLines }} lines lack a rate</span
         >

@@ -7,6 +7,7 @@ import { sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import CostFigure from './CostFigure.vue';
 import HoursFigure from './HoursFigure.vue';
+import SignedOutWords from './SignedOutWords.vue';
 import { STATE_WORDS, balanceOf, yardstickWords } from './figures.ts';
 
 const props = defineProps<{ row: OrderRow; today: number }>();
@@ -31,10 +32,9 @@ const people = computed(() => {
       <span
         >{{ row.title
         }}<small
-          >{{ row.customer }}{{ row.state === 'released' ? '' : ` · ${STATE_WORDS[row.state]}`
-          }}{{ people }}</small
-        ></span
-      >
+          >{{ row.customer }}{{ row.state === 'released' ? '' : ` · ${STATE_WORDS[row.state]}` }}{{ people }}
+          <SignedOutWords :people="row.signedOut" /></small
+      ></span>
     </span>
     <Yardstick
       :estimated-seconds="row.hasEstimate ? row.comparison.estimatedSeconds : null"

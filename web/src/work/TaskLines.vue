@@ -10,6 +10,7 @@ import CostFigure from './CostFigure.vue';
 import { balanceOf, yardstickWords } from './figures.ts';
 import HoursFigure from './HoursFigure.vue';
 import LineScans from './LineScans.vue';
+import SignedOutWords from './SignedOutWords.vue';
 
 const props = defineProps<{ task: TaskRow; order: string; isOpen: boolean }>();
 const emit = defineEmits<{ toggle: [] }>();
@@ -45,10 +46,10 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
       <span class="number mono">{{ task.position }}</span>
       <span
         >{{ task.title
-        }}<small>{{
-          task.peopleOn.length > 0 ? `now: ${task.peopleOn.join(', ')}` : who || task.workCenter
-        }}</small></span
-      >
+        }}<small
+          >{{ task.peopleOn.length > 0 ? `now: ${task.peopleOn.join(', ')}` : who || task.workCenter }}
+          <SignedOutWords :people="task.signedOut" /></small
+      ></span>
     </span>
     <Yardstick
       :estimated-seconds="task.hasEstimate ? task.comparison.estimatedSeconds : null"

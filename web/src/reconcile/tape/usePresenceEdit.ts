@@ -47,8 +47,10 @@ export function usePresenceEdit(acts: Made) {
       else clear();
     },
     confirm: async (words: string) => {
-      const edit = body.value;
-      if (edit && (await acts.make(words, () => callRoute('editPresence', { body: edit })))) clear();
+      const [edit, sent] = [body.value, draft.value];
+      const isDone = edit && (await acts.make(words, () => callRoute('editPresence', { body: edit })));
+      // What was begun while this was being stored is another edit, and stays.
+      if (isDone && draft.value === sent) clear();
     },
   };
 }

@@ -86,8 +86,10 @@ export function useTapeEdit(acts: Made) {
       draft.value?.becomes.splice(place, 1);
     },
     confirm: async (words: string) => {
-      const edit = body.value;
-      if (edit && (await acts.make(words, () => callRoute('editTape', { body: edit })))) clear();
+      const [edit, sent] = [body.value, draft.value];
+      const isDone = edit && (await acts.make(words, () => callRoute('editTape', { body: edit })));
+      // What was begun while this was being stored is another edit, and stays.
+      if (isDone && draft.value === sent) clear();
     },
   };
 }

@@ -1,0 +1,19 @@
+<script setup lang="ts">
+import type { OrderRow } from '@wergon/contract/work';
+import { readInstant } from '@wergon/contract/floor';
+import { sayClock } from '../desk/dates.ts';
+import { useDesk } from '../desk/useDesk.ts';
+
+defineProps<{ people: OrderRow['signedOut'] }>();
+const desk = useDesk();
+const clock = (at: string) => (desk.zone ? sayClock(desk.zone, readInstant(at)) : '');
+</script>
+
+<template>
+  <span v-if="people.length > 0" class="attention">
+    <template v-for="(person, i) in people" :key="i"
+      >{{ i > 0 ? '; ' : '' }}{{ person.name }} signed out at {{ clock(person.at) }}, still running:
+      {{ desk.hours(person.seconds) }}</template
+    >
+  </span>
+</template>
