@@ -1,7 +1,6 @@
 import type { RequestsJson } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
 import type { FloorEntry } from '@wergon/core/station';
-import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { Envelope } from '../ledger/envelope.ts';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { settleAt } from '@wergon/core/ledger';
 import type { EntryId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
-import { formatInstant, inForceAt } from '@wergon/core/time';
+import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';

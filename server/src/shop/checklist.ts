@@ -2,7 +2,6 @@ import type { Checklist } from '@wergon/contract/shop';
 import { ok } from '@wergon/core/result';
 import { costRateOn } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
-import { inForceAt } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { readSql } from '../db/index.ts';

@@ -1,5 +1,4 @@
 import { Migration } from '@mikro-orm/migrations';
-import { createZone } from '@wergon/core/time';
 
 /** What entries of the journal are looked up by, entries whose time has yet to come, pieces by task. This file is never
  *  changed. */
