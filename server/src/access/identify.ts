@@ -1,4 +1,3 @@
-import { createHash, randomBytes } from 'node:crypto';
 import { parseCookie } from 'cookie';
 import type { Request, Response } from 'express';
 import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
@@ -7,6 +6,7 @@ import type { Context } from '../app/context.ts';
 import { readSql } from '../db/index.ts';
 import { settingsOf } from '../shop/settings.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
+import { hashToken, makeToken } from './token.ts';
 import type { User } from './entities.ts';
 
 /** A paired station. */
@@ -34,10 +34,6 @@ const MOST_SESSIONS = 20;
 const PERSON_HEADER = 'wergon-person';
 /** A session's last use is written down at most this often. */
 const TOUCH_SECONDS = 60;
-
-/** A token nobody can guess, and the hash under which it is kept. */
-export const makeToken = () => randomBytes(32).toString('base64url');
-export const hashToken = (token: string) => createHash('sha256').update(token).digest('hex');
 
 /** Hands a token to the browser where no script and no other site can reach it. */
 export function giveCookie(

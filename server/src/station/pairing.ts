@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Instant } from '@wergon/core/time';
-import { hashToken } from '../access/identify.ts';
+import { hashToken } from '../access/token.ts';
 import { drawPairingCode } from './drawCode.ts';
 import { StationEntity } from './entities.ts';
 
