@@ -39,7 +39,7 @@ export default defineConfig(
   },
   { files: ['web/src/**/*.ts'], languageOptions: { globals: globals.browser } },
   {
-    files: ['scripts/**', 'bench/**', '*.mjs', 'web/*.ts'],
+    files: ['scripts/**', 'bench/**', 'torture/**', '*.mjs', 'web/*.ts'],
     languageOptions: { globals: { ...globals.node, ...globals.browser } },
   },
   {

@@ -7,7 +7,11 @@ const DAYS = Number(process.argv[2] ?? 250);
 const STARTS = 10_000;
 const SCANS_A_SECOND = 20;
 
-const middle = (took) => percentile([...took].sort((a, b) => a - b), 0.5);
+const middle = (took) =>
+  percentile(
+    [...took].sort((a, b) => a - b),
+    0.5,
+  );
 async function timed(times, work) {
   const took = [];
   for (let i = 0; i < times; i += 1) {
@@ -54,7 +58,14 @@ const oldWork = await timed(12, () => old.get('/api/work'));
 const past = await timed(8, () => old.get('/api/work/past?search=P1'));
 
 /** Reads what is long, over and over, while scans come in. */
-const reads = ['/api/work', '/api/reconcile', '/api/rail', '/api/floor', '/api/ledger/trail', '/api/work/past'];
+const reads = [
+  '/api/work',
+  '/api/reconcile',
+  '/api/rail',
+  '/api/floor',
+  '/api/ledger/trail',
+  '/api/work/past',
+];
 const endScans = scanSteadily(old);
 const readFor = performance.now() + 20_000;
 let readCount = 0;

@@ -1,4 +1,4 @@
-import { mkdtempSync } from 'node:fs';
+import { copyFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Express } from 'express';
@@ -34,13 +34,38 @@ export const line = (entry: Record<string, unknown>, more: Record<string, unknow
 
 export type TestShop = Awaited<ReturnType<typeof openTestShop>>;
 
-/** A server on a file of its own, at 08:40, with two technicians, a released order of two tasks, and a paired station. */
-export async function openTestShop() {
-  const path = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'shop.sqlite');
+/** What a test shop is known by, wherever a copy of it lies. */
+type Made = Awaited<ReturnType<typeof makeShop>>;
+
+const newFolder = () => mkdtempSync(join(tmpdir(), 'wergon-'));
+const newOrderOf = (grade: string) => (number: string) => ({
+  number,
+  title: 'Rewind',
+  customer: 'Stock',
+  quantity: 1,
+  due: null,
+  estimateIncludes: ['setup'],
+  tasks: ['Strip', 'Winding'].map((title) => ({ title, workCenter: '', grade, runHours: '1' })),
+});
+
+async function serve(path: string) {
   const database = await openDatabase(path);
   const clock = createSetClock((SEVEN + 100 * 60) * 1000);
   const context = createContext(database, clock, pino({ level: 'silent' }), false);
   const app: Express = createApp(context, '/nowhere');
+  const callAs = (cookie: string) => ({
+    post: async (path_: string, body: object, as = cookie) =>
+      request(app).post(path_).set('cookie', as).set('wergon-person', '1').send(body),
+    get: async (path_: string, as = cookie) =>
+      request(app).get(path_).set('cookie', as).set('wergon-person', '1'),
+  });
+  return { database, clock, context, app, callAs };
+}
+
+/** Sets a shop up as its people would, once for all the tests of a file. */
+async function makeShop() {
+  const path = join(newFolder(), 'shop.sqlite');
+  const { database, clock, app, callAs } = await serve(path);
   const first = await request(app).post('/api/first-run').send({
     shopName: 'Test shop',
     zone: 'Europe/Oslo',
@@ -50,27 +75,14 @@ export async function openTestShop() {
     password: 'long enough',
   });
   const desk = cookieOf(first);
-  const post = async (path_: string, body: object, cookie = desk) =>
-    request(app).post(path_).set('cookie', cookie).set('wergon-person', '1').send(body);
-  const get = async (path_: string, cookie = desk) =>
-    request(app).get(path_).set('cookie', cookie).set('wergon-person', '1');
+  const { post, get } = callAs(desk);
   const idOf = (response: request.Response) => (response.body as { id: string }).id;
-
   const ada = idOf(await post('/api/people', { number: '1', name: 'Ada', department: 'Winding' }));
   const bo = idOf(await post('/api/people', { number: '2', name: 'Bo', department: 'Winding' }));
   for (const who of [ada, bo])
     await post(`/api/people/${who}/rates`, { record: { from: '2026-01-01', per: 'hour', base: '36.00' } });
   const grade = idOf(await post('/api/grades', { name: 'Winder', standardRate: '50.00' }));
-  const newOrder = (number: string) => ({
-    number,
-    title: 'Rewind',
-    customer: 'Stock',
-    quantity: 1,
-    due: null,
-    estimateIncludes: ['setup'],
-    tasks: ['Strip', 'Winding'].map((title) => ({ title, workCenter: '', grade, runHours: '1' })),
-  });
-  const order = idOf(await post('/api/work', newOrder('1001')));
+  const order = idOf(await post('/api/work', newOrderOf(grade)('1001')));
   clock.set((SEVEN - 3600) * 1000);
   await post(`/api/work/${order}/state`, { state: 'released' });
   clock.set((SEVEN + 100 * 60) * 1000);
@@ -78,6 +90,33 @@ export async function openTestShop() {
   const [strip, winding] = tasks.map(({ id }) => id) as [string, string];
   const pairing = (await post('/api/stations', { name: 'Winding 1' })).body as { id: string; code: string };
   const station = cookieOf(await request(app).post('/api/station/pair').send({ code: pairing.code }));
+  // What is copied is the file alone.
+  await database.em.fork().execute('pragma wal_checkpoint(truncate)');
+  await database.close();
+  return { path, desk, ada, bo, grade, order, strip, winding, station, stationId: pairing.id };
+}
+
+let made: Promise<Made> | undefined;
+
+/** A server on a file of its own, at 08:40, with two technicians, a released order of two tasks, and a paired station. */
+export async function openTestShop() {
+  const {
+    path: from,
+    desk,
+    ada,
+    bo,
+    grade,
+    order,
+    strip,
+    winding,
+    station,
+    stationId,
+  } = await (made ??= makeShop());
+  const path = join(newFolder(), 'shop.sqlite');
+  copyFileSync(from, path);
+  const { database, clock, context, app, callAs } = await serve(path);
+  const { post, get } = callAs(desk);
+  const newOrder = newOrderOf(grade);
   const send = async (...entries: object[]) =>
     post(
       '/api/station/entries',
@@ -141,7 +180,7 @@ export async function openTestShop() {
     database,
     desk,
     station,
-    stationId: pairing.id,
+    stationId,
     ada,
     bo,
     order,

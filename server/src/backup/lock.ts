@@ -1,7 +1,9 @@
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { hostname } from 'node:os';
 import { dirname } from 'node:path';
+import { isDiskFault } from '../db/index.ts';
 import { openFile } from './file.ts';
+import type { FileConnection } from './file.ts';
 
 /** Who works on a database file. */
 export type Holder = {
@@ -25,24 +27,40 @@ const read = (path: string): Holder | undefined => {
 /** Takes a database file for oneself: two servers on one file would each go by what they remember of it. The system takes
  *  the lock away when its holder ends, however that happens. Throws an error that says who has it. */
 export function lockDatabase(databasePath: string, what: string): Lock {
-  mkdirSync(dirname(databasePath), { recursive: true });
+  try {
+    mkdirSync(dirname(databasePath), { recursive: true });
+    const connection = openFile(`${databasePath}.lock`);
+    return hold(connection, databasePath, what);
+  } catch (error) {
+    // On a disk that cannot be written nobody can take anything from anybody.
+    if (isDiskFault(error) && !isBusy(error)) return { release: () => undefined };
+    throw error;
+  }
+}
+
+const isBusy = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_BUSY');
+
+function hold(connection: FileConnection, databasePath: string, what: string): Lock {
   const holderPath = `${databasePath}.lock.json`;
-  const connection = openFile(`${databasePath}.lock`);
   try {
     connection.exec('pragma busy_timeout = 0');
     connection.exec('begin exclusive');
   } catch (error) {
     connection.close();
-    if (!(error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_BUSY')))
-      throw error;
+    if (!isBusy(error)) throw error;
     const holder = read(holderPath);
     const who = holder
       ? `: ${holder.what}, process ${holder.pid} on ${holder.host}, since ${holder.since}`
       : '';
-    throw new Error(`${databasePath} is in use${who}. Stop that first.`, { cause: error });
+    throw new Error(`${databasePath} is in use${who}. Stop that first.`);
   }
   const holder: Holder = { what, pid: process.pid, host: hostname(), since: new Date().toISOString() };
-  writeFileSync(holderPath, JSON.stringify(holder));
+  try {
+    writeFileSync(holderPath, JSON.stringify(holder));
+  } catch {
+    // Whoever comes second is told that the file is in use, if not by whom.
+  }
   return {
     release: () => {
       rmSync(holderPath, { force: true });

@@ -110,7 +110,11 @@ function undoIfThrown<T>(sql: Sql, begin: string, keep: string, undo: string, wo
     sql.run(keep);
     return result;
   } catch (error) {
-    sql.run(undo);
+    try {
+      sql.run(undo);
+    } catch {
+      // A full disk has taken the whole transaction back already; what went wrong is what is told.
+    }
     throw error;
   }
 }
