@@ -9,6 +9,9 @@ import { fileURLToPath } from 'node:url';
 
 const MAIN = fileURLToPath(new URL('../server/dist/main.js', import.meta.url));
 
+/** When it is by the servers' clock as the tests begin: a Tuesday afternoon, on which nothing happens to clocks. */
+export const OPENS = '2026-11-24T15:00:00+01:00';
+
 /** A port that nobody uses now; the server is started on the same one again after it was stopped. */
 async function findPort(): Promise<number> {
   const probe = createServer();
@@ -19,6 +22,8 @@ async function findPort(): Promise<number> {
 }
 
 export type TestServer = {
+  /** What the server's clock says, in milliseconds; it runs on through restarts. */
+  readonly nowMs: () => number;
   /** The file of its database. */
   readonly database: string;
   readonly url: string;
@@ -33,6 +38,9 @@ export type TestServer = {
 export async function createServerProcess(env: Readonly<Record<string, string>> = {}): Promise<TestServer> {
   const port = await findPort();
   const database = env['WERGON_DATABASE'] ?? join(mkdtempSync(join(tmpdir(), 'wergon-e2e-')), 'shop.sqlite');
+  const opens = Date.parse(env['WERGON_CLOCK'] ?? OPENS);
+  const begun = performance.now();
+  const nowMs = () => Math.floor(opens + performance.now() - begun);
   let running: ChildProcess | undefined;
   const end = async (signal: 'SIGTERM' | 'SIGKILL') => {
     const ending = running;
@@ -43,6 +51,7 @@ export async function createServerProcess(env: Readonly<Record<string, string>> 
     await ended;
   };
   return {
+    nowMs,
     database,
     url: `http://127.0.0.1:${port}`,
     start: async () => {
@@ -54,6 +63,9 @@ export async function createServerProcess(env: Readonly<Record<string, string>> 
           WERGON_LOG: 'error',
           WERGON_BACKUPS: 'off',
           ...env,
+          WERGON_CLOCK: env['WERGON_CLOCK_FROZEN']
+            ? (env['WERGON_CLOCK'] ?? OPENS)
+            : new Date(nowMs()).toISOString(),
         },
         stdio: ['ignore', 'pipe', 'inherit'],
       });

@@ -43,7 +43,7 @@ test('killed twenty times under load, the server loses no acknowledged entry and
   const acknowledged = new Set<string>();
   let sent = 0;
   const line = (id: string) => {
-    const at = new Date().toISOString();
+    const at = new Date(shop.server.nowMs()).toISOString();
     return {
       entry: { id, type: 'note', at, technician, text: id },
       action: id,

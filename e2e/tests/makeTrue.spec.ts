@@ -3,12 +3,13 @@ import { atWallClock, createZone, formatDay, formatInstant, toInstant, weekdayOf
 import type { LocalDay } from '@wergon/core/time';
 import { createCaller, openShop } from '../shop.ts';
 import type { Shop } from '../shop.ts';
+import { OPENS } from '../server.ts';
 
 // A shop whose days are past: what was scanned then is put right, written down, approved and closed now.
 const made = createZone('Europe/Oslo');
 if (!made.ok) throw new Error('zone');
 const zone = made.value;
-const today = zone.dayAt(toInstant(Math.floor(Date.now() / 1000)));
+const today = zone.dayAt(toInstant(Date.parse(OPENS) / 1000));
 const dayAgo = (days: number) => formatDay((today - days) as LocalDay);
 const at = (daysAgo: number, hours: number) =>
   formatInstant(atWallClock(zone, (today - daysAgo) as LocalDay, hours * 3600));
@@ -340,7 +341,7 @@ test.describe('a day is made true', () => {
     page,
   }) => {
     await shop.desk('/api/ledger/entries', {
-      entries: [line('work-start', bo, new Date(Date.now() - 600_000).toISOString(), [winding()])],
+      entries: [line('work-start', bo, new Date(shop.server.nowMs() - 600_000).toISOString(), [winding()])],
     });
     await shop.openDesk(page, '/floor');
     await page.getByRole('button', { name: 'Wall' }).click();

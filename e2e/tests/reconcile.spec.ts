@@ -11,10 +11,10 @@ test('a forgotten stop is put right by one key, seen before and after, and undon
   const strip = shop.order.tasks[0]?.id;
   let made = 0;
   const record = (type: string, technician: string | undefined, hoursAgo: number, targets?: object) => {
-    const at = new Date(Date.now() - hoursAgo * HOUR).toISOString();
+    const at = new Date(shop.server.nowMs() - hoursAgo * HOUR).toISOString();
     const id = `made-${(made += 1)}`;
     const entry = { id, type, at, technician, ...targets };
-    return { source: 'desk', via: [], action: id, deviceAt: new Date().toISOString(), clockOffset: 0, entry };
+    return { source: 'desk', via: [], action: id, deviceAt: at, clockOffset: 0, entry };
   };
   // Ada began fourteen hours ago and was never stopped; Bo was on the same task for an hour in between.
   await shop.desk('/api/ledger/entries', {
