@@ -66,7 +66,10 @@ test('a whole shift without the server, through reloads and restarts, comes to w
   await openInstalled(page, 'Far end');
   await shop.server.stop();
   // The same shop once more, for the same shift online.
-  const twin = await createServerProcess({ WERGON_DATABASE: `${shop.server.database}.twin` });
+  const twin = await createServerProcess({
+    WERGON_DATABASE: `${shop.server.database}.twin`,
+    WERGON_CLOCK: new Date(shop.server.nowMs()).toISOString(),
+  });
   for (const end of ['', '-wal', '-shm'])
     if (existsSync(shop.server.database + end)) copyFileSync(shop.server.database + end, twin.database + end);
 
