@@ -56,7 +56,7 @@ export async function killOften({ dice, server, shop, folder, rounds, say }) {
         hours: '1',
       };
       const { import: id } = await desk('/api/exchange/orders', { step: 'rows', import: null, rows: [row] });
-      const { isStored } = await desk('/api/exchange/orders', { step: 'store', import: id, mode: 'rest' });
+      const { isStored } = await desk('/api/exchange/orders', { step: 'store', import: id, mode: 'all' });
       if (isStored) acknowledged.set(`order ${number}`, number);
     },
     closing: async () => {

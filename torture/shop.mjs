@@ -10,6 +10,25 @@ export const FIRST_RUN = {
   password: 'a long password',
 };
 
+/** Days of ordinary work behind it, so that pay periods can be closed. */
+const DAYS_BEHIND = 45;
+
+async function workFor({ technicians, tasks }, station, days) {
+  const from = Math.floor(nowSeconds() / 86_400) * 86_400 - days * 86_400;
+  for (let day = 0; day < days; day += 1) {
+    const entries = technicians.flatMap((technician, i) => {
+      const at = (hour) => instant(from + day * 86_400 + hour * 3_600);
+      const id = (n) => `past-${day}-${i}-${n}`.padEnd(24, '-');
+      return [
+        { id: id(1), type: 'shift-in', at: at(6), technician },
+        { id: id(2), type: 'work-start', at: at(6), technician, targets: [tasks[(day + i) % tasks.length]] },
+        { id: id(3), type: 'shift-out', at: at(14), technician },
+      ];
+    });
+    await station('/api/station/entries', { entries: entries.map(line) });
+  }
+}
+
 /** A shop of some people, orders, stations and one user of each role, made as people would. */
 export async function makeShop(url, stationCount = 4) {
   const desk = createCaller(url);
@@ -65,7 +84,9 @@ export async function makeShop(url, stationCount = 4) {
     await station('/api/station/pair', { code });
     stations.push({ id, cookie: station.cookie });
   }
-  return { desk, technicians, tasks, orders, grade, users, stations };
+  const shop = { desk, technicians, tasks, orders, grade, users, stations };
+  await workFor(shop, createCaller(url, stations[0].cookie), DAYS_BEHIND);
+  return shop;
 }
 
 const instant = (seconds) => new Date(seconds * 1000).toISOString().replace('.000Z', 'Z');

@@ -10,13 +10,13 @@ export const importStepSchema = z.discriminatedUnion('step', [
   z.strictObject({
     step: z.literal('rows'),
     /** Absent at the first part. */
-    import: z.string().nullable(),
+    import: z.string().max(200).nullable(),
     rows: z.array(rowSchema).min(1).max(MOST_ROWS_AT_ONCE),
   }),
-  z.strictObject({ step: z.literal('check'), import: z.string() }),
+  z.strictObject({ step: z.literal('check'), import: z.string().max(200) }),
   /** `all`: only if no row is wrong; `good`: the rows that are right. */
-  z.strictObject({ step: z.literal('store'), import: z.string(), mode: z.enum(['all', 'good']) }),
-  z.strictObject({ step: z.literal('drop'), import: z.string() }),
+  z.strictObject({ step: z.literal('store'), import: z.string().max(200), mode: z.enum(['all', 'good']) }),
+  z.strictObject({ step: z.literal('drop'), import: z.string().max(200) }),
 ]);
 
 const counts = z.strictObject({

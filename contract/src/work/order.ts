@@ -63,15 +63,15 @@ export const stepFields = {
 
 /** Which version of which standard a task was copied from. */
 export const originSchema = z.strictObject({
-  job: z.string().nullable(),
+  job: z.string().max(200).nullable(),
   jobVersion: z.int().nullable(),
-  task: z.string(),
+  task: z.string().max(200),
   taskVersion: z.int(),
 });
 
 const taskFields = z.strictObject({
   /** The task that this one goes on from; absent for a new one. */
-  id: z.string().nullable().default(null),
+  id: z.string().max(200).nullable().default(null),
   ...stepFields,
   isOptional: z.boolean().default(false),
   costCode: label,
@@ -94,7 +94,7 @@ const header = {
   jobType: label,
   /** What is made for stock, where it is no customer's unit. */
   item: label,
-  unit: z.string().nullable().default(null),
+  unit: z.string().max(200).nullable().default(null),
   price: priceText.nullable().default(null),
   notes: z.string().trim().max(2000).default(''),
   charge: chargeSchema.nullable().default(null),
@@ -112,12 +112,12 @@ export const saveOrderSchema = newOrderSchema.extend({ version: z.int().min(1) }
 /** `accepted` names the optional tasks that were accepted; it is looked at only when the order is accepted. */
 export const changeOrderStateSchema = z.strictObject({
   state: z.enum(ORDER_STATES),
-  accepted: z.array(z.string()).max(200).exactOptional(),
+  accepted: z.array(z.string().max(200)).max(200).exactOptional(),
   /** Whether to stop whoever is on it; nothing stops by itself. */
   stopsPeople: z.boolean().default(false),
 });
 export const finishTaskSchema = z.strictObject({ isFinished: z.boolean() });
-export const releaseOrdersSchema = z.strictObject({ orders: z.array(z.string()).min(1).max(500) });
+export const releaseOrdersSchema = z.strictObject({ orders: z.array(z.string().max(200)).min(1).max(500) });
 export const releasedSchema = z.strictObject({
   released: z.array(z.string()),
   refused: z.array(z.strictObject({ number: z.string(), reason: z.string() })),
@@ -139,7 +139,7 @@ export const attachmentSchema = z.strictObject({
 });
 
 export const travelersBodySchema = z.strictObject({
-  orders: z.array(z.string()).min(1).max(100),
+  orders: z.array(z.string().max(200)).min(1).max(100),
   /** Kinds of work that get a code of their own beside the task's. */
   workTypes: z.array(z.enum(WORK_TYPES)).default([]),
 });

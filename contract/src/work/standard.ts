@@ -16,14 +16,18 @@ export const standardJobSchema = z.strictObject({
     ])
     .default({ kind: 'general' }),
   steps: z
-    .array(z.strictObject({ task: z.string(), isRequired: z.boolean() }))
+    .array(z.strictObject({ task: z.string().max(200), isRequired: z.boolean() }))
     .min(1, 'a standard job needs at least one task')
     .max(60),
 });
 export type StandardJobFields = z.output<typeof standardJobSchema>;
 
 /** `version` is the one that this grew out of; absent for a new standard. */
-const saved = { id: z.string().nullable(), version: z.int().nullable(), isOff: z.boolean().default(false) };
+const saved = {
+  id: z.string().max(200).nullable(),
+  version: z.int().nullable(),
+  isOff: z.boolean().default(false),
+};
 export const saveStandardTaskSchema = z.strictObject({ ...saved, task: standardTaskSchema });
 export const saveStandardJobSchema = z.strictObject({ ...saved, job: standardJobSchema });
 

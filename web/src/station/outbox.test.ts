@@ -150,3 +150,73 @@ test('a device that is full keeps what it holds, and the rest lives with the pag
   await outbox.drain();
   expect(journal.sort()).toEqual(['e0', 'e1']);
 });
+
+describe('a server that says no to what it is sent', () => {
+  const refusing = (
+    status: number,
+    isBad: (entries: readonly SentEntry[]) => boolean,
+    bad?: ReadonlySet<string>,
+  ) => {
+    const server = createServer(bad);
+    const calls: number[] = [];
+    respond = (entries) => {
+      calls.push(entries.length);
+      return isBad(entries) ? { kind: 'refused', status } : server.take(entries);
+    };
+    return { ...server, calls };
+  };
+  const ids = (count: number) => Array.from({ length: count }, (_, i) => `e${i}`);
+  const open = async (made: readonly string[]) => {
+    const outbox = await openOutbox();
+    await outbox.put(made.map(sent));
+    return outbox;
+  };
+
+  test('too much at once is sent in smaller parts, and all of it arrives in order', async () => {
+    const made = ids(300);
+    const { journal, calls } = refusing(413, (entries) => entries.length > 40);
+    const outbox = await open(made);
+    expect((await outbox.drain()).kind).toBe('drained');
+    expect(journal).toEqual(made);
+    expect(calls[0]).toBe(300);
+    expect(Math.max(...calls.slice(4))).toBeLessThanOrEqual(300);
+    expect(await outbox.count()).toBe(0);
+  });
+
+  test.each([500, 400, 422])(
+    'one entry at which it fails with %i is set aside after some tries; the rest arrives',
+    async (status) => {
+      const made = ids(20);
+      const { journal } = refusing(status, (entries) => entries.some((each) => idOf(each) === 'e7'));
+      const outbox = await open(made);
+      const results = [await outbox.drain(), await outbox.drain(), await outbox.drain()];
+      expect(results.map(({ kind }) => kind)).toEqual(['unreachable', 'unreachable', 'drained']);
+      expect([...journal].sort()).toEqual(made.filter((id) => id !== 'e7').sort());
+      expect(await outbox.count()).toBe(0);
+      expect(await outbox.store.findRefused()).toMatchObject([
+        { technician: 'ada', why: `set aside (${status})` },
+      ]);
+      // The page opened anew tries it again, and by then the server may take it.
+      respond = createServer().take;
+      const again = await openOutbox();
+      expect(await again.count()).toBe(1);
+      expect((await again.drain()).kind).toBe('drained');
+    },
+  );
+
+  test('a server that fails at everything is at fault itself: nothing is set aside', async () => {
+    const made = ids(5);
+    refusing(500, () => true);
+    const outbox = await open(made);
+    for (let i = 0; i < 6; i += 1) expect((await outbox.drain()).kind).toBe('unreachable');
+    expect(await outbox.count()).toBe(5);
+    expect(await outbox.store.findRefused()).toEqual([]);
+  });
+
+  test('a disk that is full is no fault of an entry', async () => {
+    refusing(503, () => true);
+    const outbox = await open(ids(3));
+    for (let i = 0; i < 6; i += 1) expect((await outbox.drain()).kind).toBe('unreachable');
+    expect(await outbox.count()).toBe(3);
+  });
+});
