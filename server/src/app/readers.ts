@@ -54,6 +54,8 @@ const MOST_WAITING = 200;
 const MOST_OF_ONE = 30;
 /** A read that takes longer than this is given up, and its thread with it. */
 const PATIENCE_MS = 60_000;
+/** So long after the server has begun its threads are made ready, one after the other: first come those who wait. */
+const WARM_UP_MS = 1_500;
 
 type Job = {
   readonly id: number;
@@ -69,12 +71,16 @@ const WORKER = fileURLToPath(new URL('./readerThread.js', import.meta.url));
 export const createReaders = (around: Around): Readers | undefined => {
   if (!existsSync(WORKER)) return undefined;
   const threads = { often: createThread(around), long: createThread(around) };
+  const warming = Object.values(threads).map((thread, i) =>
+    setTimeout(() => thread.warmUp(), WARM_UP_MS * (i + 1)).unref(),
+  );
   return {
     read: (call, key, onGone) => {
       const which = READ_APART[call.name];
       return which && threads[which].read(call, key, onGone);
     },
     close: async () => {
+      for (const timer of warming) clearTimeout(timer);
       await Promise.all(Object.values(threads).map((thread) => thread.close()));
     },
   };
@@ -148,6 +154,9 @@ function createThread({ databasePath, isDemo, facts, nowMs, countDeskActs }: Aro
   }
 
   return {
+    warmUp: () => {
+      if (!isClosed) worker ??= start();
+    },
     read: (call: ReadCall, key: string, onGone: (drop: () => void) => void): Promise<ReadAnswer> => {
       const own = waiting.filter((job) => job.key === key).length;
       if (isClosed || waiting.length >= MOST_WAITING || own >= MOST_OF_ONE)

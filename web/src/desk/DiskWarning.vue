@@ -3,8 +3,8 @@ import { isWritable } from './callRoute.ts';
 </script>
 
 <template>
-  <div class="disk" role="alert">
-    <p v-if="!isWritable">
+  <div class="disk">
+    <p v-if="!isWritable" role="alert">
       <b>The server’s disk cannot be written.</b> Nothing is recorded until there is room again; stations keep
       their scans and send them then.
     </p>
