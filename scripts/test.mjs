@@ -36,6 +36,8 @@ const unitReport = join(reports, 'unit.json');
 const unitsRan = npm('Unit tests', ['unit', '--', '--json', `--outputFile=${unitReport}`]);
 count(unitsRan, unitReport, ({ numPassedTests, numFailedTests }) => [numPassedTests, numFailedTests]);
 
+check('Torture, the short form', ['torture', '--', '--short']);
+
 const browserReport = join(reports, 'browser.json');
 if (chromium) {
   const ran = npm('Browser tests', ['e2e', '--', '--reporter=list,json'], {

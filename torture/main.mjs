@@ -10,8 +10,8 @@ const option = (name, otherwise) => {
   return at < 0 ? otherwise : Number(process.argv[at + 1]);
 };
 const seed = option('seed', Math.floor(Math.random() * 2 ** 31));
-const requests = option('requests', isShort ? 2_500 : 100_000);
-const kills = option('kills', isShort ? 16 : 200);
+const requests = option('requests', isShort ? 2_000 : 100_000);
+const kills = option('kills', isShort ? 10 : 200);
 
 ensureBuilt({ packages: ['core', 'contract', 'server'], isQuiet: true });
 const { createDice } = await import('./dice.mjs');
