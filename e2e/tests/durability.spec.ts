@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { createCaller, openShop } from '../shop.ts';
+import { openShop } from '../shop.ts';
 
 test('the server stops in mid-shift; three scans, the tab closed, the server back: all three are recorded once', async ({
   page,

@@ -53,7 +53,7 @@ function hold(connection: FileConnection, databasePath: string, what: string): L
     const who = holder
       ? `: ${holder.what}, process ${holder.pid} on ${holder.host}, since ${holder.since}`
       : '';
-    throw new Error(`${databasePath} is in use${who}. Stop that first.`);
+    throw new Error(`${databasePath} is in use${who}. Stop that first.`, { cause: error });
   }
   const holder: Holder = { what, pid: process.pid, host: hostname(), since: new Date().toISOString() };
   try {
