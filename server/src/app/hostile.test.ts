@@ -63,6 +63,20 @@ test.each([
   expect([answer.status, answer.body]).toMatchObject([422, { errors: [{ field }] }]);
 });
 
+test('a request that says nothing may be sent as nothing, as null, or as an empty object', async () => {
+  for (const body of ['', 'null', '{}']) {
+    const cookie = cookieOf(
+      await request(shop.app).post('/api/sign-in').send({ userName: 'sol', password: 'long enough' }),
+    );
+    const out = request(shop.app)
+      .post('/api/sign-out')
+      .set('cookie', cookie)
+      .set('content-type', 'application/json');
+    expect((await (body === '' ? out : out.send(body))).status).toBe(200);
+    expect((await shop.get('/api/session', cookie)).status).toBe(401);
+  }
+});
+
 test('every text of a request has an end', () => {
   const unbounded: string[] = [];
   const look = (schema: unknown, path: string): void => {

@@ -53,7 +53,8 @@ export function createMount(
     before.push(checkPath);
     // Who may not call is turned away before a body of megabytes is read.
     before.push(admit(context, route.caller));
-    if (route.method === 'post') before.push(readJson(route.bodyLimit ?? MAX_BODY));
+    // Whoever has nothing to say may send anything, or nothing.
+    if (route.body) before.push(readJson(route.bodyLimit ?? MAX_BODY));
     // What came from another site, or is no JSON, is nobody's try at a secret.
     before.push(...(limits[name] ?? []));
     app[route.method](route.path, ...before, async (req: Request, res: Response) => {

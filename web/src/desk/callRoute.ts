@@ -41,7 +41,7 @@ export async function callRoute<Name extends RouteName>(
         ...(isPost ? { 'content-type': 'application/json' } : {}),
         ...(isPersonThere() ? { 'wergon-person': '1' } : {}),
       },
-      ...(isPost ? { body: JSON.stringify(options?.body ?? null) } : {}),
+      ...(isPost ? { body: JSON.stringify(options?.body ?? {}) } : {}),
     });
   } catch {
     throw new CallFailed(null);
