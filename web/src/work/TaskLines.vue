@@ -47,7 +47,13 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
       <span
         >{{ task.title
         }}<small
-          >{{ task.peopleOn.length > 0 ? `now: ${task.peopleOn.join(', ')}` : who || task.workCenter }}
+          >{{
+            nowOn.length > 0
+              ? `now: ${nowOn.join(', ')}`
+              : task.signedOut.length > 0
+                ? ''
+                : who || task.workCenter
+          }}
           <SignedOutWords :people="task.signedOut" /></small
       ></span>
     </span>
