@@ -23,6 +23,10 @@ const finish = (isFinished: boolean) =>
 const openedLine = ref<string | null>(null);
 
 const balance = computed(() => balanceOf(props.task.comparison, props.task.hasEstimate, desk.hours));
+/** Of whoever has signed out it is said below, with how long that runs. */
+const nowOn = computed(() =>
+  props.task.peopleOn.filter((name) => !props.task.signedOut.some((person) => person.name === name)),
+);
 const who = computed(() => [...new Set(props.task.lines.map(({ name }) => name))].join(', '));
 const keyOf = ({ technician, workType, day }: LineRow) => `${technician} ${workType} ${day}`;
 const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>

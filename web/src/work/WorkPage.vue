@@ -151,13 +151,15 @@ const sums = computed(() => {
     <template v-else>
       <div class="counts">
         <span
-          ><b>{{ count }}</b> {{ count === 1 ? 'order' : 'orders' }}
-          {{ FILTERS[filter].word.toLowerCase() }}</span
+          ><b>{{ count }}</b> {{ count === 1 ? 'order' : 'orders' }} {{ FILTERS[filter].word.toLowerCase()
+          }}<template v-if="past.orders.value.length < past.total.value"
+            >, the last {{ past.orders.value.length }} of them shown</template
+          ></span
         >
         <span :class="{ attention: sums.over > 0 }"
           ><b>{{ sums.over }}</b> past an estimate</span
         >
-        <span
+        <span v-if="past.orders.value.length === 0"
           ><b class="figure">{{ sums.left }}</b> left of
           <span class="figure">{{ sums.estimated }}</span></span
         >
