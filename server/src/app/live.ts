@@ -29,14 +29,23 @@ export function createLive(): Live {
   const tell = (kind: string) => {
     for (const { res } of open) send(res, kind);
   };
+  /** Ends a stream: whatever is told from here on is not told to it. */
+  const finish = (each: Open) => {
+    open.delete(each);
+    each.res.end();
+  };
   const endAll = (which: (each: Open) => boolean) => {
-    for (const each of open) if (which(each)) each.res.end();
+    for (const each of open) if (which(each)) finish(each);
   };
 
   /** A right may be taken away, or a session run out, while nobody asks for anything. */
   const lookAgain = (each: Open) =>
     each.listener.mayHear().then(
-      (mayHear) => (mayHear ? void each.res.write(': still here\n\n') : void each.res.end()),
+      (mayHear) => {
+        if (!open.has(each)) return;
+        if (mayHear) each.res.write(': still here\n\n');
+        else finish(each);
+      },
       // Whether he may is not known just now; he is asked again soon.
       () => undefined,
     );
@@ -52,7 +61,7 @@ export function createLive(): Live {
       if (isClosed) return void res.status(503).end();
       lastSeq = Math.max(lastSeq, currentSeq);
       const own = [...open].filter((each) => each.listener.key === listener.key);
-      own.slice(0, Math.max(0, own.length - MOST_STREAMS + 1)).forEach((each) => each.res.end());
+      own.slice(0, Math.max(0, own.length - MOST_STREAMS + 1)).forEach(finish);
       res.writeHead(200, {
         'content-type': 'text/event-stream',
         'cache-control': 'no-store',
@@ -64,6 +73,8 @@ export function createLive(): Live {
       const each: Open = { res, listener };
       open.add(each);
       const keepAlive = setInterval(() => void lookAgain(each), KEEP_ALIVE_MS);
+      // A connection that breaks under a word is only a page that has gone.
+      res.on('error', () => open.delete(each));
       res.on('close', () => {
         clearInterval(keepAlive);
         open.delete(each);
