@@ -179,15 +179,7 @@ const ODD_PATHS = [
 ];
 
 /** Acts that would end the torture rather than the server: everybody signed out, switched off, or locked out. */
-const LEFT_ALONE = new Set([
-  'signOut',
-  'saveUser',
-  'changePassword',
-  'revokeStation',
-  'pairAgain',
-  'makeBackup',
-  'firstRun',
-]);
+const LEFT_ALONE = new Set(['signOut', 'saveUser', 'changePassword', 'pairAgain', 'makeBackup', 'firstRun']);
 
 /** Sends varied requests of all kinds of callers over all routes; gives how they were answered. */
 export async function fuzz({ dice, url, shop, count, isAlive, at = 8, say }) {
@@ -257,7 +249,24 @@ export async function fuzz({ dice, url, shop, count, isAlive, at = 8, say }) {
       if (!isAlive()) return;
     }
   }
+  /** Pages that hear of every change, and go away and come back at any time. */
+  async function hear(path, cookie) {
+    while (sent < count && isAlive()) {
+      await fetch(`${url}${path}`, {
+        headers: { cookie },
+        signal: AbortSignal.timeout(200 + dice.below(3_000)),
+      })
+        .then((response) => response.text())
+        .catch(() => undefined);
+      await new Promise((again) => setTimeout(again, 50));
+    }
+  }
+  const hearing = [
+    ...shop.stations.map(({ cookie }) => hear('/api/station/stream', cookie)),
+    ...Object.values(shop.users).map((cookie) => hear('/api/stream', cookie)),
+  ];
   await Promise.all(Array.from({ length: at }, run));
+  await Promise.all(hearing);
   return { sent, statuses, failures, slowest };
 }
 

@@ -42,7 +42,8 @@ export async function createServerProcess(database, folder, more = {}) {
       server.lastWords = () => said;
       return new Promise((ready) => {
         own.stdout.on('data', (text) => text.includes('listens at') && ready(true));
-        own.once('exit', () => ready(false));
+        // Not at its exit: what it said last may still be on its way then.
+        own.once('close', () => ready(false));
       });
     },
     end: async (signal) => {
