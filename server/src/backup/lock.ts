@@ -38,8 +38,10 @@ export function lockDatabase(databasePath: string, what: string): Lock {
   }
 }
 
-const isBusy = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_BUSY');
+function isBusy(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  return ('code' in error && String(error.code).startsWith('SQLITE_BUSY')) || isBusy(error.cause);
+}
 
 function hold(connection: FileConnection, databasePath: string, what: string): Lock {
   const holderPath = `${databasePath}.lock.json`;
