@@ -158,7 +158,8 @@ describe('how a station behaves', () => {
     shop.post(`/api/stations/${shop.stationId}`, { name: 'Winding 1', settings });
 
   test('is set at the desk and known at the station', async () => {
-    expect((await directory()).settings).toEqual(DEFAULT_STATION_SETTINGS);
+    // Typing is no way in at a new station, until the shop allows it.
+    expect((await directory()).settings).toEqual({ ...DEFAULT_STATION_SETTINGS, mayType: false });
     await save({ ...DEFAULT_STATION_SETTINGS, kind: 'presence', language: 'de' });
     expect((await directory()).settings).toMatchObject({ kind: 'presence', language: 'de' });
   });
