@@ -68,3 +68,14 @@ say(`   a correction with 1,000,000 entries of history: ${two(day.correctLarge)}
 say(
   `   with a tenth of the history ${two(day.correctSmall)} ms, ratio ${two(day.correctLarge / day.correctSmall)}   (aim: 1.2)`,
 );
+
+const read = measure('reading.mjs');
+say(`\n7  Reading while stations scan, ${read.entries} entries of history`);
+say(
+  `   open work: ${two(read.oldWork)} ms, with a tenth of the history ${two(read.youngWork)} ms, ratio ${two(read.oldWork / read.youngWork)}   (aims: 300 ms, 1.3)`,
+);
+say(`   one page of finished orders, searched: ${two(read.past)} ms`);
+say(
+  `   20 scans a second while ${read.readCount} long readings ran: p50 ${two(read.scanP50)}, p99 ${two(read.scanP99)}, longest ${two(read.scanMost)} ms   (aim: p99 50 ms)`,
+);
+say(`   the queue of a day with 10,000 starts of one person: ${two(read.queue / 1000)} s   (aim: 2 s)`);
