@@ -199,6 +199,19 @@ describe('a time that has not come', () => {
     },
   );
 
+  test.each([
+    ['2026-03-04T00:20:00+01:00', '2026-03-04', 'after midnight in the shop, before it in UTC'],
+    ['2026-03-04T23:20:00+01:00', '2026-03-04', 'before midnight in both'],
+  ])('what a clock said at %s is a loose end of the shop’s %s: %s', async (now, day) => {
+    shop.clock.set(Date.parse(now));
+    const ahead = new Date(Date.parse(now) + 5 * 3_600_000).toISOString();
+    await send({ id: newId(), type: 'shift-in', at: ahead, technician: shop.ada });
+    const rows = await readSql(shop.database, (sql) =>
+      sql.all('select "settled_day" as "day" from "loose_end" where "kind" = ?', ['clock']),
+    );
+    expect(rows).toEqual([{ day: Date.parse(`${day}T00:00:00Z`) / 86_400_000 }]);
+  });
+
   test('once it has come the entry counts, and a rebuild gives the same before and after', async () => {
     await send(shop.scan('work-start', 200, shop.ada, [shop.winding]));
     const rows = () =>
@@ -229,6 +242,26 @@ describe('a time that has not come', () => {
     await shop.context.journal.takeInDue();
     expect(await readSql(shop.database, (sql) => sql.all('select 1 from "effective_entry"'))).toEqual([]);
   });
+});
+
+test('what is scanned while a rate changes costs the same as a rebuild says', async () => {
+  const costs = () => readSql(shop.database, (sql) => sql.all('select * from "labor_line" order by 1, 2, 3'));
+  for (let round = 0; round < 5; round += 1) {
+    const minute = 10 * round;
+    const record = { from: `2026-02-0${round + 1}`, per: 'hour', base: `${40 + round}.00` };
+    await Promise.all([
+      send(shop.scan('work-start', minute, shop.ada, [shop.strip])),
+      shop.post(`/api/people/${shop.ada}/rates`, { record }),
+      send(shop.scan('work-stop', minute + 5, shop.ada)),
+      shop.post(`/api/people/${shop.bo}/rates`, { record }),
+      send(shop.scan('work-start', minute, shop.bo, [shop.winding])),
+      send(shop.scan('work-stop', minute + 7, shop.bo)),
+    ]);
+  }
+  const before = await costs();
+  expect(before.length).toBeGreaterThan(0);
+  await rebuild(shop.database, await shop.context.facts.get(), shop.clock.now());
+  expect(await costs()).toEqual(before);
 });
 
 test('what is refused is kept once, and of one station not for ever', async () => {

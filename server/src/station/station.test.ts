@@ -51,6 +51,26 @@ describe('what a station takes home', () => {
   });
 });
 
+test.each([
+  ['2026-03-28', '2026-03-28T14:30:00Z', 'the day before clocks go forward'],
+  ['2026-03-29', '2026-03-29T13:30:00Z', 'the day on which they do'],
+])('a shift of %s that was forgotten was planned to end at %s: %s', async (day, end) => {
+  const own = await openTestShop();
+  try {
+    const daily = { startMinute: 420, endMinute: 930, breakMinutes: 30 };
+    const weeks = [Array.from({ length: 7 }, () => daily)];
+    await own.post(`/api/people/${own.ada}/patterns`, { from: '2026-03-02', weeks });
+    own.clock.set(Date.parse(`${day}T08:05:00+02:00`));
+    await own.send({ id: newId(), type: 'shift-in', at: `${day}T08:00:00+02:00`, technician: own.ada });
+    own.clock.set(Date.parse(`${day}T08:00:00+02:00`) + 30 * 3_600_000);
+    const { people } = (await own.get('/api/station/directory', own.station)).body as DirectoryJson;
+    const brief = people.find(({ technician }) => technician === own.ada);
+    expect(Date.parse(brief?.plannedEnd ?? '')).toBe(Date.parse(end));
+  } finally {
+    await own.close();
+  }
+});
+
 describe('requests', () => {
   const ask = (more: object = {}) => ({
     id: newId(),
