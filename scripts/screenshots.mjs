@@ -73,6 +73,7 @@ await page.getByLabel('Password').fill('odden-rewind');
 await page.getByRole('button', { name: 'Sign in' }).click();
 await page.getByText('on work').first().waitFor();
 await page.getByText('live', { exact: true }).waitFor();
+await page.getByText(/^\d+ loose$/).waitFor();
 await take('floor');
 
 const week = '2026-11-17';

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query';
-import { onMounted } from 'vue';
+import { defineAsyncComponent, onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import type { SessionView } from '@wergon/contract/access';
 import FirstRunPage from '../access/FirstRunPage.vue';
-import PasswordPage from '../access/PasswordPage.vue';
 import SignInPage from '../access/SignInPage.vue';
 import { forgetWall } from '../floor/wall/wallStore.ts';
 import { callRoute } from './callRoute.ts';
@@ -12,6 +11,9 @@ import DeskRail from './DeskRail.vue';
 import DiskWarning from './DiskWarning.vue';
 import { useDesk } from './useDesk.ts';
 import { useStart } from './useStart.ts';
+
+// Few ever see it; the router fetches it the same way.
+const PasswordPage = defineAsyncComponent(() => import('../access/PasswordPage.vue'));
 
 const desk = useDesk();
 const queries = useQueryClient();
