@@ -110,6 +110,8 @@ test.describe('a day is made true', () => {
     await page.getByRole('button', { name: 'Put it right' }).click();
     await expect(page.getByRole('row').filter({ hasText: '5001 Strip' })).toContainText('rework');
     await asItWas();
+    // Its hours were the same all along: only the kind says that it is back.
+    await expect(page.getByRole('row').filter({ hasText: '5001 Strip' })).not.toContainText('rework');
 
     await block('5001 Strip, 7:00 to 10:00').click();
     await page.getByRole('combobox', { name: 'Person' }).selectOption({ label: 'Bo Moe' });
