@@ -20,20 +20,18 @@ import type { Standing } from './needs.ts';
 import type { Answer, Question } from './question.ts';
 import { blank, finish, instantOf, refuse, sound, wait } from './show.ts';
 
-type Crew = OpenCrew;
-
 /** How long a crew that was opened by its label waits for the next badge, in milliseconds. */
 const CREW_WAITS_MS = 10_000;
 
 /** Leaves the screen as long as an open crew waits: briefly for the next badge, longer for a list to be ticked. */
-function withCrew(step: StationStep, crew: Crew, { now }: Moment, { settings }: Table): StationStep {
+function withCrew(step: StationStep, crew: OpenCrew, { now }: Moment, { settings }: Table): StationStep {
   const waits = crew.lead ? settings.clearAfterBadge * 1000 : CREW_WAITS_MS;
   return { ...step, state: { ...step.state, conversation: crew, blankAt: now + waits } };
 }
 
 /** Opens a crew by its own label: every badge from here on belongs to it. */
 export function openCrew(state: StationState, moment: Moment, table: Table): StationStep {
-  const crew: Crew = { step: 'crew', lead: null, members: [], work: null, started: [] };
+  const crew: OpenCrew = { step: 'crew', lead: null, members: [], work: null, started: [] };
   return withCrew(wait(blank(state), crew, moment, table, 'question'), crew, moment, table);
 }
 
@@ -63,14 +61,14 @@ export function openOwnCrew(state: StationState, lead: Person, moment: Moment, t
     badge: id === lead.technician ? lead.badge : null,
     isMissing: isAnyIn && !isPresent(id),
   }));
-  const crew: Crew = { step: 'crew', lead, members, work: null, started: [] };
+  const crew: OpenCrew = { step: 'crew', lead, members, work: null, started: [] };
   return withCrew(wait(state, crew, moment, table, 'question'), crew, moment, table);
 }
 
 /** A badge in an open crew: one more of it, started at once if the task is known. */
 export function joinCrew(
   state: StationState,
-  crew: Crew,
+  crew: OpenCrew,
   technician: TechnicianId,
   badge: BadgeId,
   moment: Moment,
@@ -87,7 +85,7 @@ export function joinCrew(
 /** A name of the list was touched: that one is missing, or is there after all. */
 export function tickOff(
   state: StationState,
-  crew: Crew,
+  crew: OpenCrew,
   technician: TechnicianId,
   moment: Moment,
   table: Table,
@@ -102,7 +100,7 @@ export function tickOff(
 /** A task in an open crew: everybody who is there begins on it. */
 export function putCrewOn(
   state: StationState,
-  crew: Crew,
+  crew: OpenCrew,
   intent: WorkIntent,
   moment: Moment,
   table: Table,
@@ -133,7 +131,7 @@ function personOf(
 function askedOfCrew(
   members: readonly Member[],
   intentOf: (standing: Standing) => WorkIntent | ActIntent,
-  { lead }: Crew,
+  { lead }: OpenCrew,
   moment: Moment,
   table: Table,
 ): Question | undefined {
@@ -148,7 +146,7 @@ function askedOfCrew(
 /** Asks the crew: whoever opened it, else the first of it, stands for all. */
 function askCrew(
   state: StationState,
-  crew: Crew,
+  crew: OpenCrew,
   intent: WorkIntent | ActIntent,
   question: Question,
   moment: Moment,
@@ -170,7 +168,7 @@ function askCrew(
 /** Goes on with a crew once it has answered. */
 export const resumeCrew = (
   state: StationState,
-  crew: Crew,
+  crew: OpenCrew,
   intent: Intent,
   moment: Moment,
   table: Table,
@@ -195,7 +193,7 @@ function answersOf(
 }
 
 /** Starts whoever is there and has not been started yet. Each one's start is an act of his own. */
-function startCrew(state: StationState, crew: Crew, moment: Moment, table: Table): StationStep {
+function startCrew(state: StationState, crew: OpenCrew, moment: Moment, table: Table): StationStep {
   const { work } = crew;
   if (work?.target === undefined)
     return withCrew(wait(state, crew, moment, table, 'question'), crew, moment, table);
@@ -231,7 +229,7 @@ function startCrew(state: StationState, crew: Crew, moment: Moment, table: Table
 /** Signs a crew in, out, on a break or off its task, all who are there; those for whom it makes no sense are named. */
 export function actForCrew(
   state: StationState,
-  crew: Crew,
+  crew: OpenCrew,
   intent: ActIntent,
   moment: Moment,
   table: Table,

@@ -196,20 +196,25 @@ export function missingMustReport(
   return need?.kind === 'ask' ? need.question : undefined;
 }
 
+const isStopOf = ({ action }: ActIntent): boolean => action === 'off-task' || action === 'done';
+
+/** What an act ends: what it names, or all that runs when somebody goes home. */
+function endedBy(intent: ActIntent, { stands }: Standing): readonly TargetId[] {
+  if (isStopOf(intent)) return intent.targets ?? [];
+  return intent.action === 'shift-out' ? runningOf(stands).map(({ target }) => target) : [];
+}
+
 /** Reports that an act brings: those of what it ends. */
-function reportsOfAct({ action, targets }: ActIntent, { stands }: Standing): Due {
-  const isStop = action === 'off-task' || action === 'done';
-  const all = runningOf(stands).map(({ target }) => target);
-  const ended = isStop ? (targets ?? []) : action === 'shift-out' ? all : [];
-  const when: TaskReport['when'][] = action === 'done' ? ['end', 'done'] : ['end'];
-  return ended.map((target) => ({ target, when }));
+function reportsOfAct(intent: ActIntent, standing: Standing): Due {
+  const when: TaskReport['when'][] = intent.action === 'done' ? ['end', 'done'] : ['end'];
+  return endedBy(intent, standing).map((target) => ({ target, when }));
 }
 
 function needOfAct(intent: ActIntent, standing: Standing, table: Table): Need {
   const { stands } = standing;
   const running = runningOf(stands);
   const all = running.map(({ target }) => target);
-  const isStop = intent.action === 'off-task' || intent.action === 'done';
+  const isStop = isStopOf(intent);
   if (isStop && running.length === 0) return refuse('station.on_nothing');
   if (intent.action === 'shift-in' && stands.shift) return refuse('station.already_in');
   if (intent.action === 'shift-out' && !stands.shift && stands.doing.status === 'nothing')
@@ -220,9 +225,8 @@ function needOfAct(intent: ActIntent, standing: Standing, table: Table): Need {
       : ask({ kind: 'which-running', choices: all });
   // A label that was scanned while he was on it may be answered when he is on it no longer.
   if (isStop && !intent.targets?.some((target) => all.includes(target))) return refuse('station.on_nothing');
-  const ended = isStop ? (intent.targets ?? []) : intent.action === 'shift-out' ? all : [];
   const ends = isStop || intent.action === 'shift-out';
-  if (ends && !intent.isConfirmed) return ask({ kind: 'confirm-stop', targets: ended });
+  if (ends && !intent.isConfirmed) return ask({ kind: 'confirm-stop', targets: endedBy(intent, standing) });
   return missingReport(intent, reportsOfAct(intent, standing), table) ?? NOTHING;
 }
 

@@ -84,7 +84,8 @@ const steps = computed(() =>
     isDone: !has(step.kinds) && (i < FIRST_STEPS.length - 1 || !has(['no-station'])),
   })),
 );
-const next = computed(() => steps.value.findIndex(({ isDone }) => !isDone));
+// While it is asked anew nothing is called next: it may be what has just been done.
+const next = computed(() => (query.isFetching.value ? -1 : steps.value.findIndex(({ isDone }) => !isDone)));
 </script>
 
 <template>
