@@ -1,6 +1,6 @@
 import type { BoardJson } from '@wergon/contract/floor';
 import type { LooseEndsJson } from '@wergon/contract/reconcile';
-import { readSql } from '../db/index.ts';
+import { readSql, writeSql } from '../db/index.ts';
 import { at, line, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 import { SEVEN } from '../app/testShop.fixture.ts';
@@ -244,24 +244,31 @@ describe('a time that has not come', () => {
   });
 });
 
-test('what is scanned while a rate changes costs the same as a rebuild says', async () => {
-  const costs = () => readSql(shop.database, (sql) => sql.all('select * from "labor_line" order by 1, 2, 3'));
-  for (let round = 0; round < 5; round += 1) {
-    const minute = 10 * round;
-    const record = { from: `2026-02-0${round + 1}`, per: 'hour', base: `${40 + round}.00` };
-    await Promise.all([
-      send(shop.scan('work-start', minute, shop.ada, [shop.strip])),
-      shop.post(`/api/people/${shop.ada}/rates`, { record }),
-      send(shop.scan('work-stop', minute + 5, shop.ada)),
-      shop.post(`/api/people/${shop.bo}/rates`, { record }),
-      send(shop.scan('work-start', minute, shop.bo, [shop.winding])),
-      send(shop.scan('work-stop', minute + 7, shop.bo)),
-    ]);
-  }
-  const before = await costs();
-  expect(before.length).toBeGreaterThan(0);
-  await rebuild(shop.database, await shop.context.facts.get(), shop.clock.now());
-  expect(await costs()).toEqual(before);
+test('a rate that changes between the look at it and the recording is the one that counts', async () => {
+  await send(shop.scan('work-start', 10, shop.ada, [shop.strip]));
+  const { facts } = shop.context;
+  const { get } = facts;
+  const bases = ['36.00', '37.00', '38.00', '39.00'];
+  // Whoever asks for facts is given those that were true until just now.
+  const outdated = async () => {
+    const before = await get();
+    const [was, becomes] = bases;
+    if (was === undefined || becomes === undefined) return before;
+    bases.shift();
+    await writeSql(shop.database, (sql) =>
+      sql.run('update "cost_rate" set "record" = replace("record", ?, ?)', [was, becomes]),
+    );
+    facts.forget('shop');
+    return before;
+  };
+  Object.assign(facts, { get: outdated });
+  await send(shop.scan('work-stop', 70, shop.ada));
+  Object.assign(facts, { get });
+  const costs = () => readSql(shop.database, (sql) => sql.all('select "cost" from "labor_line"'));
+  const recorded = await costs();
+  expect(recorded).toHaveLength(1);
+  await rebuild(shop.database, await facts.get(), shop.clock.now());
+  expect(recorded).toEqual(await costs());
 });
 
 test('what is refused is kept once, and of one station not for ever', async () => {
