@@ -204,6 +204,16 @@ describe('tries at a password', () => {
         .status,
     ).toBe(200);
   });
+
+  test('one’s own password is guessed no more often for dressing each try up as another', async () => {
+    const cookie = await shop.addUser({ userName: 'pia', role: 'lead' });
+    const statuses = [];
+    for (let i = 0; i < 22; i += 1) {
+      const body = { password: `wrong wrong ${i}`, newPassword: 'another long one' };
+      statuses.push((await shop.post('/api/password', body, `${cookie}; more=${i}`)).status);
+    }
+    expect([statuses[0], statuses.at(-1)]).toEqual([422, 429]);
+  });
 });
 
 describe('own time', () => {

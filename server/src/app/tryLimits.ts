@@ -1,6 +1,7 @@
-import type { Request, RequestHandler } from 'express';
+import type { Request, RequestHandler, Response } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import type { RouteName } from '@wergon/contract/routes';
+import type { Who } from '../access/identify.ts';
 import { refuse, sendProblem } from './problem.ts';
 
 const WINDOW_MS = 15 * 60_000;
@@ -11,7 +12,7 @@ const TRIES_PER_ADDRESS = 200;
 
 const addressOf = (req: Request) => ipKeyGenerator(req.ip ?? '');
 
-const limitTries = (limit: number, keyOf: (req: Request) => string): RequestHandler =>
+const limitTries = (limit: number, keyOf: (req: Request, res: Response) => string): RequestHandler =>
   rateLimit({
     windowMs: WINDOW_MS,
     limit,
@@ -23,6 +24,11 @@ const limitTries = (limit: number, keyOf: (req: Request) => string): RequestHand
     requestWasSuccessful: (_req, res) => res.locals['isWrongTry'] !== true,
     handler: (_req, res) => sendProblem(res, refuse('access.too_many_tries')),
   });
+
+/** Tries of whoever was let in: by who he is, not by what he sent to say so, which can be dressed up anew each time. */
+const byCaller = (idOf: (who: Who) => string | undefined) => (req: Request, res: Response) =>
+  `${addressOf(req)} ${idOf(res.locals['who'] as Who) ?? ''}`;
+const userIdOf = (who: Who) => (who.kind === 'desk' ? who.user.id : undefined);
 
 /** How often each of the routes that ask for a secret may be tried. */
 export function createTryLimits(): Partial<Record<RouteName, readonly RequestHandler[]>> {
@@ -36,7 +42,12 @@ export function createTryLimits(): Partial<Record<RouteName, readonly RequestHan
     signIn: [byAddress, limitTries(TRIES_PER_USER, (req) => `${addressOf(req)} ${userOf(req)}`)],
     firstRun: [guessing],
     pair: [guessing],
-    changePassword: [limitTries(TRIES_PER_USER, (req) => `${addressOf(req)} ${req.headers.cookie ?? ''}`)],
-    proveSelf: [limitTries(TRIES_PER_USER, (req) => `${addressOf(req)} ${req.headers.cookie ?? ''}`)],
+    changePassword: [limitTries(TRIES_PER_USER, byCaller(userIdOf))],
+    proveSelf: [
+      limitTries(
+        TRIES_PER_USER,
+        byCaller(({ station }) => station?.id),
+      ),
+    ],
   };
 }

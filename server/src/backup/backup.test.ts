@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, utimesSync, writeFileSync } from 'node:fs';
 import { spawnSync } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -12,7 +12,7 @@ import { openFile } from './file.ts';
 import { findCut, headsPath, readHeads } from './heads.ts';
 import { lockDatabase } from './lock.ts';
 import { restoreBackup } from './restore.ts';
-import { lastDue } from './schedule.ts';
+import { createBackups, lastDue } from './schedule.ts';
 
 let shop: TestShop;
 let path: string;
@@ -46,6 +46,35 @@ test('only as many are kept as were asked for, the newest', async () => {
   expect(listBackups(folder).map(({ at }) => at)).toEqual(
     [minute(3), minute(2)].map((at) => at.toISOString()),
   );
+});
+
+test('what a backup that was killed left half done goes with a later one', async () => {
+  mkdirSync(folder, { recursive: true });
+  const left = [
+    'wergon-a.sqlite.part',
+    'wergon-a.sqlite.check',
+    'wergon-a.sqlite.check-wal',
+    'restore-b.check',
+  ];
+  const others = ['wergon-now.sqlite.part', 'before-restore-c.sqlite', 'notes.txt'];
+  for (const name of [...left, ...others]) writeFileSync(join(folder, name), 'x');
+  // Whoever works there at this time began less than a day ago.
+  for (const name of [...left, 'notes.txt']) utimesSync(join(folder, name), 0, Date.now() / 1000 - 90_000);
+  expect((await makeBackup(path, folder, 2)).ok).toBe(true);
+  const names = readdirSync(folder);
+  expect(names.filter((name) => left.includes(name))).toEqual([]);
+  expect(names).toEqual(expect.arrayContaining(others));
+});
+
+test('one that ends without a word is tried again in an hour, not at every look', async () => {
+  let tries = 0;
+  const backups = createBackups(path, folder, shop.context.facts, () => {
+    tries += 1;
+    return Promise.resolve();
+  });
+  const now = Number(shop.clock.now());
+  for (const later of [0, 60, 120, 3_599, 3_601]) await backups.runIfDue(now + later);
+  expect(tries).toBe(2);
 });
 
 test.each<[string, (file: ReturnType<typeof openFile>) => void, RegExp]>([

@@ -42,6 +42,19 @@ export function copyDatabase(from: string, to: string): void {
 
 export const stampOf = (at: Date): string => at.toISOString().slice(0, 19).replace(/:/g, '-') + 'Z';
 
+/** What a copy is called while it is not known to be good: being made, or being checked. */
+const UNFINISHED = /^(wergon|restore)-.*\.(part|check)(-wal|-shm|-journal)?$/;
+/** Older than this it is nobody's any more: whoever made it was stopped. */
+const ABANDONED_MS = 24 * 3_600_000;
+
+function sweep(folder: string): void {
+  for (const name of readdirSync(folder).filter((each) => UNFINISHED.test(each))) {
+    const path = join(folder, name);
+    const { mtimeMs } = statSync(path, { throwIfNoEntry: false }) ?? { mtimeMs: Infinity };
+    if (mtimeMs < Date.now() - ABANDONED_MS) rmSync(path, { force: true });
+  }
+}
+
 /** Makes a backup, checks it, and lets the oldest ones go once it is good. What went wrong is kept beside them. */
 export async function makeBackup(
   databasePath: string,
@@ -58,6 +71,7 @@ export async function makeBackup(
     return result;
   };
   try {
+    sweep(folder);
     // What is kept from here on may be longer than the copy.
     const heads = readHeads(headsPath(databasePath));
     copyDatabase(databasePath, part);

@@ -23,21 +23,29 @@ export type Backups = {
 };
 
 const COMMAND = fileURLToPath(new URL('../command.js', import.meta.url));
-/** After one that failed it is tried again so many seconds later. */
+/** After one that failed, with a word or without, it is tried again so many seconds later. */
 const AGAIN_SECONDS = 3600;
 
-export function createBackups(databasePath: string, folder: string | null, facts: FactsCache): Backups {
+/** Makes one in a process of its own; resolves when that has ended. */
+const makeApart = (databasePath: string, folder: string | null) =>
+  new Promise<void>((done) => {
+    const env = { ...process.env, WERGON_DATABASE: databasePath, WERGON_BACKUPS: folder ?? '' };
+    const child = spawn(process.execPath, [COMMAND, 'backup'], { env, stdio: 'ignore' });
+    child.once('exit', () => done());
+    child.once('error', () => done());
+  });
+
+export function createBackups(
+  databasePath: string,
+  folder: string | null,
+  facts: FactsCache,
+  make = () => makeApart(databasePath, folder),
+): Backups {
   let running: Promise<void> | undefined;
+  let triedAt = -Infinity;
   const run = () =>
-    (running ??= new Promise<void>((done) => {
-      const env = { ...process.env, WERGON_DATABASE: databasePath, WERGON_BACKUPS: folder ?? '' };
-      const child = spawn(process.execPath, [COMMAND, 'backup'], { env, stdio: 'ignore' });
-      const end = () => {
-        running = undefined;
-        done();
-      };
-      child.once('exit', end);
-      child.once('error', end);
+    (running ??= make().finally(() => {
+      running = undefined;
     }));
   const status = () =>
     folder === null
@@ -55,7 +63,10 @@ export function createBackups(databasePath: string, folder: string | null, facts
       const { last, failed } = status();
       const due = lastDue((await facts.get()).zone, hour, now);
       const since = (at: string | undefined) => (at === undefined ? -Infinity : Date.parse(at) / 1000);
-      if (since(last?.at) < due && since(failed?.at) < now - AGAIN_SECONDS) await run();
+      const triedLast = Math.max(triedAt, since(failed?.at));
+      if (since(last?.at) >= due || triedLast >= now - AGAIN_SECONDS) return;
+      triedAt = now;
+      await run();
     },
   };
 }

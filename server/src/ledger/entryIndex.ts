@@ -39,36 +39,48 @@ export function dayOfBody({ at, day }: Body, zone: Zone): LocalDay | null {
 export const aboutOfBody = ({ type, about, request, target }: Body): string | null =>
   type === 'proposal' ? textOf(about) : type === 'answer' ? textOf(request) : textOf(target);
 
-type Recorded = {
+type Indexed = {
   readonly seq: number;
   readonly stream: Stream;
+  readonly type: string;
+  readonly json: Body;
+  /** Whom the entry that it corrects is about; absent where it corrects none. */
+  readonly corrected: string | null | undefined;
   readonly author: Author;
   readonly recordedAt: Instant;
+  readonly isScanned: boolean;
 };
+
+function indexRow(zone: Zone, indexed: Indexed): EntryIndexRow {
+  const { seq, stream, type, json, corrected, author, recordedAt, isScanned } = indexed;
+  return {
+    seq,
+    stream,
+    type,
+    technician: corrected === undefined ? textOf(json['technician']) : corrected,
+    day: dayOfBody(json, zone),
+    recorded_at: recordedAt,
+    author: author.id,
+    author_kind: author.kind,
+    about: stream === 'labor' ? null : aboutOfBody(json),
+    is_scanned: Number(isScanned),
+  };
+}
+
+type Recorded = Pick<Indexed, 'seq' | 'stream' | 'author' | 'recordedAt'>;
 
 /** Writes what a newly recorded entry is looked up by. */
 export function indexEntry(
   sql: Sql,
   zone: Zone,
   { entry, body, sent }: Exclude<Incoming, { kind: 'unreadable' }>,
-  { seq, stream, author, recordedAt }: Recorded,
+  recorded: Recorded,
 ): void {
   const json = body as Body;
-  const corrected = stream === 'labor' ? textOf(json['target']) : null;
-  const technician = corrected === null ? textOf(json['technician']) : findTechnician(sql, corrected);
-  const row: EntryIndexRow = {
-    seq,
-    stream,
-    type: entry.type,
-    technician,
-    day: dayOfBody(json, zone),
-    recorded_at: recordedAt,
-    author: author.id,
-    author_kind: author.kind,
-    about: stream === 'labor' ? null : aboutOfBody(json),
-    is_scanned: Number(sent.via.length > 0),
-  };
-  sql.insert('entry_index', [row]);
+  const target = recorded.stream === 'labor' ? textOf(json['target']) : null;
+  const corrected = target === null ? undefined : findTechnician(sql, target);
+  const isScanned = sent.via.length > 0;
+  sql.insert('entry_index', [indexRow(zone, { ...recorded, type: entry.type, json, corrected, isScanned })]);
 }
 
 /** Whom an entry that was recorded before is about. */
@@ -93,21 +105,20 @@ export function rebuildIndex(sql: Sql, zone: Zone): void {
     // Written by the journal itself.
     const json = JSON.parse(body) as Body;
     const { author, recordedAt, via } = JSON.parse(envelope) as Envelope;
-    const technician = corrects === null ? textOf(json['technician']) : (technicians.get(corrects) ?? null);
-    if (stream === 'labor') technicians.set(id, technician);
-    const recorded = parseInstant(recordedAt);
-    rows.push({
+    const corrected = corrects === null ? undefined : (technicians.get(corrects) ?? null);
+    const at = parseInstant(recordedAt);
+    const row = indexRow(zone, {
       seq,
       stream,
       type,
-      technician,
-      day: dayOfBody(json, zone),
-      recorded_at: recorded.ok ? recorded.value : (0 as Instant),
-      author: author.id,
-      author_kind: author.kind,
-      about: stream === 'labor' ? null : aboutOfBody(json),
-      is_scanned: Number(via.length > 0),
+      json,
+      corrected,
+      author,
+      recordedAt: at.ok ? at.value : (0 as Instant),
+      isScanned: via.length > 0,
     });
+    if (stream === 'labor') technicians.set(id, row.technician);
+    rows.push(row);
     if (rows.length >= AT_ONCE) flush();
   }
   flush();
