@@ -2,7 +2,7 @@ import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs
 import { basename, join, resolve } from 'node:path';
 import { stampOf, copyDatabase } from './backup.ts';
 import { checkCopy } from './checkCopy.ts';
-import { flush } from './file.ts';
+import { flush, openFile } from './file.ts';
 import { headsPath, keepHead } from './heads.ts';
 import { lockDatabase } from './lock.ts';
 
@@ -52,6 +52,7 @@ function saveWhatIsThere(databasePath: string, folder: string, at: Date): string
   const saved = join(folder, `before-restore-${stampOf(at)}.sqlite`);
   try {
     copyDatabase(databasePath, saved);
+    emptyLog(databasePath);
   } catch {
     rmSync(saved, { force: true });
     for (const end of ['', '-wal', '-shm'])
@@ -61,4 +62,15 @@ function saveWhatIsThere(databasePath: string, folder: string, at: Date): string
   if (existsSync(heads)) copyFileSync(heads, `${saved}.heads`);
   flush(saved);
   return saved;
+}
+
+/** Takes what stands in the log beside a database into its file, so that the file is whole without it: should the power
+ *  fail before the file is replaced, nothing is missing from it. */
+function emptyLog(databasePath: string): void {
+  const connection = openFile(databasePath);
+  try {
+    connection.prepare('pragma wal_checkpoint(truncate)').all();
+  } finally {
+    connection.close();
+  }
 }
