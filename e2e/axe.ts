@@ -3,7 +3,8 @@ import { expect } from '@playwright/test';
 import type { Page } from '@playwright/test';
 
 async function expectNothing(builder: AxeBuilder): Promise<void> {
-  const { violations } = await builder.analyze();
+  // The product has no frames of strangers; without them all can be found in the page itself, which takes half as long.
+  const { violations } = await builder.setLegacyMode().analyze();
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
   expect(serious.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`)).toEqual([]);
 }

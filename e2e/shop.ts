@@ -1,7 +1,7 @@
+import { copyFileSync } from 'node:fs';
 import type { OrderJson } from '@wergon/contract/work';
 import type { Page } from '@playwright/test';
 import { createServerProcess } from './server.ts';
-import type { TestServer } from './server.ts';
 
 export const PASSWORD = 'a long password';
 
@@ -20,27 +20,27 @@ export const scanText = (page: Page, code: string): Promise<void> =>
     }
   }, code);
 
-/** A caller with the cookie of a desk or a station. */
-export const createCaller = (url: string) => {
-  let cookie = '';
+/** A caller with the cookie of a desk or a station, or with one it is given. */
+export const createCaller = (url: string, jar = { cookie: '' }) => {
   const call = async <T>(path: string, body?: unknown): Promise<T> => {
     const response = await fetch(`${url}${path}`, {
       ...(body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) }),
-      headers: { cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      headers: { cookie: jar.cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
     });
     const given = response.headers.get('set-cookie')?.split(';')[0];
-    if (given) cookie = given;
+    if (given) jar.cookie = given;
     if (!response.ok) throw new Error(`${path}: ${response.status} ${await response.text()}`);
     return (await response.json()) as T;
   };
   return call;
 };
 
-/** The product with a small shop in it: Ada and Bo, one released order and one draft, and a station to be paired. */
-export async function openShop(env?: Readonly<Record<string, string>>) {
-  const server: TestServer = await createServerProcess(env);
+/** Makes a small shop: Ada and Bo, one released order and one draft. */
+async function makeShop(env: Readonly<Record<string, string>>) {
+  const server = await createServerProcess(env);
   await server.start();
-  const desk = createCaller(server.url);
+  const jar = { cookie: '' };
+  const desk = createCaller(server.url, jar);
   await desk('/api/first-run', {
     shopName: 'Test shop',
     zone: 'Europe/Oslo',
@@ -87,6 +87,28 @@ export async function openShop(env?: Readonly<Record<string, string>>) {
     ),
     ...Object.fromEntries(actions.map(({ action, code }) => [action, code])),
   };
+  return { server, jar, technicians, codes, order: released };
+}
+
+/** Each shop begins as a copy of the first one of its worker: to make it takes several times as long. */
+let first: ReturnType<typeof makeFirst> | undefined;
+const makeFirst = async () => {
+  const made = await makeShop({});
+  await made.server.stop();
+  return { ...made, clock: new Date(made.server.nowMs()).toISOString() };
+};
+async function copyShop() {
+  const { server: original, clock, jar, ...rest } = await (first ??= makeFirst());
+  const server = await createServerProcess({ WERGON_CLOCK: clock });
+  copyFileSync(original.database, server.database);
+  await server.start();
+  return { server, jar: { ...jar }, ...rest };
+}
+
+/** The product with a small shop in it, and a station to be paired. */
+export async function openShop(env?: Readonly<Record<string, string>>) {
+  const { server, jar, technicians, codes, order } = await (env ? makeShop(env) : copyShop());
+  const desk = createCaller(server.url, jar);
   /** A station at which codes may also be typed by hand. */
   const pairingCode = async (name: string) => {
     const { id, code } = await desk<{ id: string; code: string }>('/api/stations', { name });
@@ -100,7 +122,7 @@ export async function openShop(env?: Readonly<Record<string, string>>) {
     desk,
     codes,
     technicians,
-    order: released,
+    order,
     pairingCode,
     /** Opens a station page and pairs it. */
     openStation: async (page: Page, name = 'Winding 1') => {

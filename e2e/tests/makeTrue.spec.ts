@@ -27,6 +27,7 @@ const line = (
 };
 
 test.describe('a day is made true', () => {
+  test.describe.configure({ mode: 'parallel' });
   let shop: Shop;
   let ada: string;
   let bo: string;

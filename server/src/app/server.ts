@@ -1,13 +1,14 @@
 import { createServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
-import type { AddressInfo } from 'node:net';
+import type { Server as HttpServer } from 'node:http';
+import type { AddressInfo, Socket } from 'node:net';
 import { pino } from 'pino';
 import type { Logger } from 'pino';
 import { Defect } from '@wergon/core/result';
 import { parseInstant } from '@wergon/core/time';
 import { createBackups, headsPath, keepHead as keepHeadAt, lockDatabase } from '../backup/index.ts';
 import type { Lock } from '../backup/lock.ts';
-import { openDatabase, readSql } from '../db/index.ts';
+import { closeDatabase, openDatabase, readSql } from '../db/index.ts';
 import type { Database } from '../db/index.ts';
 import { createJournal } from '../ledger/journal.ts';
 import { findHead } from '../ledger/record.ts';
@@ -122,6 +123,7 @@ async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningSe
   const app = createApp(context, config.webPath, outside, readers);
   const server =
     tls.kind === 'tls' ? createTlsServer({ cert: tls.cert, key: tls.key }, app) : createServer(app);
+  const endUnasked = watchUnasked(server, tls.kind === 'tls' ? 'secureConnection' : 'connection');
   await new Promise<void>((resolve, reject) => {
     server.once('error', (error: NodeJS.ErrnoException) =>
       reject(
@@ -147,19 +149,33 @@ async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningSe
       clearInterval(backingUp);
       context.live.close();
       await new Promise<void>((resolve) => {
-        // A browser keeps connections open on which it has asked for nothing yet; they would hold the end up for ever.
         const grace = setTimeout(() => server.closeAllConnections(), GRACE_MS);
         server.close(() => {
           clearTimeout(grace);
           resolve();
         });
+        endUnasked();
         server.closeIdleConnections();
       });
       if (config.isDemo) await saveClock(database, clock);
       await readers?.close();
-      await database.close();
+      await closeDatabase(database);
       lock.release();
     },
+  };
+}
+
+/** Knows the connections on which nothing has been asked yet, and ends them: a browser keeps some of these, and each would
+ *  hold the server's end up until its grace is over. */
+function watchUnasked(server: HttpServer, opened: 'connection' | 'secureConnection'): () => void {
+  const unasked = new Set<Socket>();
+  server.on(opened, (socket: Socket) => {
+    unasked.add(socket);
+    socket.once('close', () => unasked.delete(socket));
+  });
+  server.on('request', ({ socket }) => unasked.delete(socket));
+  return () => {
+    for (const socket of unasked) socket.destroy();
   };
 }
 

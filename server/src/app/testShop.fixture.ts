@@ -5,7 +5,7 @@ import type { Express } from 'express';
 import { pino } from 'pino';
 import request from 'supertest';
 import { formatInstant, parseInstant, toInstant } from '@wergon/core/time';
-import { openDatabase } from '../db/index.ts';
+import { closeDatabase, openDatabase } from '../db/index.ts';
 import { createSetClock } from './clock.ts';
 import { createApp } from './createApp.ts';
 import { createContext } from './server.ts';
@@ -91,8 +91,7 @@ async function makeShop() {
   const pairing = (await post('/api/stations', { name: 'Winding 1' })).body as { id: string; code: string };
   const station = cookieOf(await request(app).post('/api/station/pair').send({ code: pairing.code }));
   // What is copied is the file alone.
-  await database.em.fork().execute('pragma wal_checkpoint(truncate)');
-  await database.close();
+  await closeDatabase(database);
   return { path, desk, ada, bo, grade, order, strip, winding, station, stationId: pairing.id };
 }
 

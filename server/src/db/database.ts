@@ -1,30 +1,13 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { MikroORM } from '@mikro-orm/libsql';
-import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities.ts';
-import { Migration20261123FirstSchema } from './migrations/Migration20261123FirstSchema.ts';
-import { Migration20261124PrepareWork } from './migrations/Migration20261124PrepareWork.ts';
-import { Migration20261126Reconcile } from './migrations/Migration20261126Reconcile.ts';
-import { Migration20261127UnsettledDays } from './migrations/Migration20261127UnsettledDays.ts';
-import { Migration20261128Hardened } from './migrations/Migration20261128Hardened.ts';
-import { Migration20261125StationInDepth } from './migrations/Migration20261125StationInDepth.ts';
 
 export type Database = MikroORM;
 
 /** What every connection is told; the pool makes a new one now and then. An acknowledged scan survives a power cut:
  *  each commit reaches the disk before it is answered. */
 const PRAGMAS = ['journal_mode = WAL', 'synchronous = FULL', 'busy_timeout = 5000'];
-
-/** In the order in which they are run. */
-const MIGRATIONS = [
-  Migration20261123FirstSchema,
-  Migration20261124PrepareWork,
-  Migration20261125StationInDepth,
-  Migration20261126Reconcile,
-  Migration20261127UnsettledDays,
-  Migration20261128Hardened,
-];
 
 type RawConnection = { readonly exec: (sql: string) => unknown };
 
@@ -50,17 +33,12 @@ export async function openDatabase(path: string): Promise<Database> {
     entities: ENTITIES,
     dbName: path,
     pool: { min: 1, max: 1, afterCreate: prepareConnection },
-    extensions: [Migrator],
     discovery: { checkDuplicateTableNames: true },
-    migrations: {
-      migrationsList: MIGRATIONS.map((each) => ({ name: each.name, class: each })),
-      snapshot: false,
-      silent: true,
-      transactional: true,
-    },
   });
   keepConnection(orm);
-  await orm.migrator.up();
+  // Loaded here alone: threads that only read need nothing of it, and begin the sooner.
+  const { migrate } = await import('./migrate.ts');
+  await migrate(orm);
   return orm;
 }
 
@@ -86,4 +64,15 @@ export async function openForReading(path: string): Promise<Database> {
   keepConnection(orm);
   reading.add(orm);
   return orm;
+}
+
+/** Closes a database that was opened to write, with nothing left in the log beside it: the file alone is whole then, and
+ *  whoever copies it while the server is stopped has everything. */
+export async function closeDatabase(orm: Database): Promise<void> {
+  try {
+    await orm.em.fork().execute('pragma wal_checkpoint(truncate)');
+  } catch {
+    // A disk that is full: the log stays beside the file, and is read at the next start.
+  }
+  await orm.close();
 }

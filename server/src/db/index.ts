@@ -1,4 +1,4 @@
-export { openDatabase, openForReading } from './database.ts';
+export { closeDatabase, openDatabase, openForReading } from './database.ts';
 export type { Database } from './database.ts';
 export { insertOnce } from './insertOnce.ts';
 export { isDiskFault, readSql, trySql, writeSql } from './sql.ts';

@@ -2,7 +2,6 @@ import { readFileSync } from 'node:fs';
 import { hostname, networkInterfaces } from 'node:os';
 import { dirname, join } from 'node:path';
 import type { Config } from '../app/config.ts';
-import { openLocalAuthority } from './authority.ts';
 import type { Certificate } from './authority.ts';
 
 /** How the server speaks: in the clear (to this machine only, or behind a proxy that does the rest), or with a
@@ -24,6 +23,8 @@ export async function chooseTls(config: Config): Promise<Tls> {
     };
   if (LOOPBACK.includes(config.host) || config.isBehindProxy) return { kind: 'none' };
   const folder = join(dirname(config.databasePath), 'tls');
+  // Only loaded where it is needed: it takes as long as the tenth part of a start.
+  const { openLocalAuthority } = await import('./authority.ts');
   const { root, cert, key } = await openLocalAuthority(folder, namesOf(config));
   return { kind: 'tls', cert, key, root };
 }

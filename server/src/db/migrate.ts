@@ -1,0 +1,31 @@
+import type { MikroORM } from '@mikro-orm/libsql';
+import { Migrator } from '@mikro-orm/migrations';
+import { Migration20261123FirstSchema } from './migrations/Migration20261123FirstSchema.ts';
+import { Migration20261124PrepareWork } from './migrations/Migration20261124PrepareWork.ts';
+import { Migration20261125StationInDepth } from './migrations/Migration20261125StationInDepth.ts';
+import { Migration20261126Reconcile } from './migrations/Migration20261126Reconcile.ts';
+import { Migration20261127UnsettledDays } from './migrations/Migration20261127UnsettledDays.ts';
+import { Migration20261128Hardened } from './migrations/Migration20261128Hardened.ts';
+
+/** In the order in which they are run. */
+const MIGRATIONS = [
+  Migration20261123FirstSchema,
+  Migration20261124PrepareWork,
+  Migration20261125StationInDepth,
+  Migration20261126Reconcile,
+  Migration20261127UnsettledDays,
+  Migration20261128Hardened,
+];
+
+/** Brings the schema of a database up to date. */
+export async function migrate(orm: MikroORM): Promise<void> {
+  orm.config.set('migrations', {
+    ...orm.config.get('migrations'),
+    migrationsList: MIGRATIONS.map((each) => ({ name: each.name, class: each })),
+    snapshot: false,
+    silent: true,
+    transactional: true,
+  });
+  Migrator.register(orm);
+  await orm.migrator.up();
+}
