@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { CALIBRATION_TEXT } from '@wergon/core/scan';
-import { decodePng } from '../../web/src/labels/decode.fixture.ts';
+import { decode } from '../../web/src/labels/decode.fixture.ts';
 import { expectNothingSerious } from '../axe.ts';
 import { createServerProcess } from '../server.ts';
 import { PASSWORD, openShop, scanText } from '../shop.ts';
@@ -75,7 +75,7 @@ test.describe('preparing the work', () => {
     await page.getByRole('button', { name: 'Draw' }).click();
     const sheet = page.getByRole('img', { name: 'Sheet 1 of 1' });
     await expect(sheet).toBeVisible();
-    const codes = await decodePng(new Uint8Array(await sheet.screenshot()), 'Code128');
+    const codes = await decode(new Uint8Array(await sheet.screenshot()), 'Code128');
     expect(codes).toHaveLength(3);
     const [first = ''] = codes.filter((code) => code.startsWith('K'));
 

@@ -14,8 +14,17 @@ prepareZXingModule({
   },
 });
 
-/** Every code of one symbology that a decoder finds in a PNG. */
-export async function decodePng(png: Uint8Array, format: 'Code128' | 'Code39' | 'QRCode'): Promise<string[]> {
-  const found = await readBarcodes(png, { formats: [format], maxNumberOfSymbols: 255, tryHarder: true });
+/** A PNG, or the points of a picture as they are. */
+type Picture =
+  Uint8Array | { readonly data: Uint8ClampedArray; readonly width: number; readonly height: number };
+
+/** Every code of one symbology that a decoder finds in a picture. */
+export async function decode(picture: Picture, format: 'Code128' | 'Code39' | 'QRCode'): Promise<string[]> {
+  // Of an ImageData, which is a browser's, the decoder uses what is given here.
+  const found = await readBarcodes(picture as Uint8Array | ImageData, {
+    formats: [format],
+    maxNumberOfSymbols: 255,
+    tryHarder: true,
+  });
   return found.filter(({ isValid }) => isValid).map(({ text }) => text);
 }

@@ -3,7 +3,7 @@ import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
 import type { Traveler } from '@wergon/core/labels';
 import { ACTIONS, CALIBRATION_TEXT, codeOfAction } from '@wergon/core/scan';
 import { badgeCells } from './badgeCells.ts';
-import { decodePng } from './decode.fixture.ts';
+import { decode } from './decode.fixture.ts';
 import { drawJob } from './drawJob.ts';
 import type { LabelJob } from './drawJob.ts';
 
@@ -70,8 +70,9 @@ async function read(
   format: (typeof FORMATS)[keyof typeof FORMATS],
 ): Promise<string[]> {
   const pixels = Math.round((width / 25.4) * DPI);
-  const png = new Resvg(svg, { fitTo: { mode: 'width', value: pixels } }).render().asPng();
-  return decodePng(new Uint8Array(png), format);
+  const picture = new Resvg(svg, { fitTo: { mode: 'width', value: pixels } }).render();
+  const { width: across, height } = picture;
+  return decode({ data: new Uint8ClampedArray(picture.pixels), width: across, height }, format);
 }
 
 describe.each(Object.keys(JOBS))('%s', (name) => {
