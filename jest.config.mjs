@@ -10,6 +10,7 @@ export default {
     '^@wergon/(core|contract|server|demo)/([a-z-]+)$': '<rootDir>/$1/src/$2/index.ts',
   },
   testTimeout: 180_000,
+  testSequencer: '<rootDir>/scripts/longestFirst.mjs',
   // Most of them wait for a database; nothing else runs beside them.
   maxWorkers: '100%',
 };

@@ -1,17 +1,75 @@
 import { expect, test } from '@playwright/test';
 import { expectNothingSerious, expectNothingSeriousInBoth } from '../axe.ts';
 import { createServerProcess } from '../server.ts';
-import { openShop } from '../shop.ts';
+import { createCaller, openShop } from '../shop.ts';
 import type { Shop } from '../shop.ts';
 
+/** Every page of the desk, and something that stands there when it is ready. */
+const PAGES = {
+  'Floor, Work and Pay': [
+    ['/floor', 'Ada Lund'],
+    ['/work', 'Rewind pump motor'],
+    ['/work/ORDER', 'Winding'],
+    ['/work/new', 'New work order'],
+    ['/floor/days', 'All days'],
+    ['/wall', 'on work'],
+    ['/pay', 'of labor'],
+  ],
+  Reconcile: [
+    ['/reconcile', 'loose'],
+    ['/reconcile/day/ADA', 'Starts and stops'],
+    ['/reconcile/week/ADA', 'written down'],
+    ['/reconcile/job', 'Choose what was worked on'],
+    ['/reconcile/slips', 'To compare with the paper'],
+    ['/reconcile/accounted', 'found no work'],
+    ['/reconcile/approve', 'to approve'],
+    ['/reconcile/trail', 'work start'],
+  ],
+  Shop: [
+    ['/shop', 'What is missing'],
+    ['/shop/people', 'Ada Lund'],
+    ['/shop/people/ADA', 'Badges and PIN'],
+    ['/shop/people/ADA/rates', 'Cost of an hour'],
+    ['/shop/standards', 'Standard tasks'],
+    ['/shop/lists', 'Indirect activities'],
+    ['/shop/units', 'Customers'],
+    ['/shop/stations', 'Last scan'],
+    ['/shop/scanner', 'then scan any label'],
+    ['/shop/labels', 'Paper'],
+    ['/shop/import', 'Choose a file'],
+    ['/shop/users', 'Who may sign in at the desk'],
+    ['/shop/settings', 'Closed days'],
+  ],
+} as const;
+
 test.describe('a shop at work', () => {
+  test.describe.configure({ mode: 'parallel' });
   let shop: Shop;
   test.beforeAll(async () => {
     shop = await openShop();
+    await putToWork();
   });
   test.afterAll(() => shop.server.stop());
+  /** Ada is on work, started at a station: pages have something to show. */
+  async function putToWork(): Promise<void> {
+    const station = createCaller(shop.server.url);
+    await station('/api/station/pair', { code: await shop.pairingCode('Winding 1') });
+    const at = new Date(shop.server.nowMs()).toISOString();
+    const entry = (type: string, more: object) => ({
+      source: 'scan',
+      via: [],
+      action: `desk-${type}`,
+      deviceAt: at,
+      clockOffset: 0,
+      entry: { id: `desk-${type}`, type, at, technician: shop.technicians[0]?.id, ...more },
+    });
+    const targets = [shop.order.tasks[1]?.id];
+    await station('/api/station/entries', {
+      entries: [entry('shift-in', {}), entry('work-start', { targets })],
+    });
+  }
 
-  test('axe finds nothing serious on any page, in the light and in the dark', async ({ page, context }) => {
+  test('axe finds nothing serious before signing in, and at a station', async ({ page, context }) => {
     await page.goto(shop.server.url);
     await page.getByLabel('User name').waitFor();
     await expectNothingSeriousInBoth(page);
@@ -22,42 +80,18 @@ test.describe('a shop at work', () => {
     await shop.scan(station, 'winding');
     await station.getByText('Started Winding').or(station.getByText('You are on Winding')).waitFor();
     await expectNothingSerious(station);
-    await shop.openDesk(page, '/floor');
-    for (const [path, ready] of [
-      ['/floor', 'Ada Lund'],
-      ['/work', 'Rewind pump motor'],
-      [`/work/${shop.order.order.id}`, 'Winding'],
-      ['/work/new', 'New work order'],
-      ['/floor/days', 'All days'],
-      ['/wall', 'on work'],
-      ['/reconcile', 'loose'],
-      [`/reconcile/day/${shop.technicians[0]?.id ?? ''}`, 'Starts and stops'],
-      [`/reconcile/week/${shop.technicians[0]?.id ?? ''}`, 'written down'],
-      ['/reconcile/job', 'Choose what was worked on'],
-      ['/reconcile/slips', 'To compare with the paper'],
-      ['/reconcile/accounted', 'found no work'],
-      ['/reconcile/approve', 'to approve'],
-      ['/reconcile/trail', 'work start'],
-      ['/pay', 'of labor'],
-      ['/shop', 'What is missing'],
-      ['/shop/people', 'Ada Lund'],
-      [`/shop/people/${shop.technicians[0]?.id ?? ''}`, 'Badges and PIN'],
-      [`/shop/people/${shop.technicians[0]?.id ?? ''}/rates`, 'Cost of an hour'],
-      ['/shop/standards', 'Standard tasks'],
-      ['/shop/lists', 'Indirect activities'],
-      ['/shop/units', 'Customers'],
-      ['/shop/stations', 'Last scan'],
-      ['/shop/scanner', 'then scan any label'],
-      ['/shop/labels', 'Paper'],
-      ['/shop/import', 'Choose a file'],
-      ['/shop/users', 'Who may sign in at the desk'],
-      ['/shop/settings', 'Closed days'],
-    ] as const) {
-      await page.goto(`${shop.server.url}${path}`);
-      await page.getByText(ready).first().waitFor();
-      await expectNothingSeriousInBoth(page);
-    }
   });
+
+  for (const [places, pages] of Object.entries(PAGES))
+    test(`axe finds nothing serious in ${places}, in the light and in the dark`, async ({ page }) => {
+      await shop.openDesk(page, '/floor');
+      for (const [path, ready] of pages) {
+        const ada = shop.technicians[0]?.id ?? '';
+        await page.goto(shop.server.url + path.replace('ADA', ada).replace('ORDER', shop.order.order.id));
+        await page.getByText(ready).first().waitFor();
+        await expectNothingSeriousInBoth(page);
+      }
+    });
 
   test('a filter that hides rows says so and is cleared in one step', async ({ page }) => {
     await shop.openDesk(page, '/work');
