@@ -1,6 +1,7 @@
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { readConfig } from './app/config.ts';
+import { spreadLastNet } from './app/lastNet.ts';
 import { startServer } from './app/server.ts';
 
 const root = resolve(fileURLToPath(import.meta.url), '../../..');
@@ -8,6 +9,7 @@ const server = await startServer(readConfig(process.env, root)).catch((error: un
   process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
   process.exit(1);
 });
+spreadLastNet(process, server.context.log, () => process.exit(1));
 process.stdout.write(`Wergon listens at ${server.address}\n`);
 
 let isStopping = false;
