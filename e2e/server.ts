@@ -48,7 +48,9 @@ export async function createServerProcess(env: Readonly<Record<string, string>> 
     if (!ending || ending.exitCode !== null) return;
     const ended = new Promise((done) => ending.once('exit', done));
     ending.kill(signal);
-    await ended;
+    const code = await ended;
+    if (signal === 'SIGTERM' && code !== 0)
+      throw new Error(`the server did not stop in order: ${String(code)}`);
   };
   return {
     nowMs,

@@ -64,6 +64,19 @@ check(
   JSON.stringify(fuzzed.failures.slice(0, 3)),
 );
 check('the server is alive', server.isAlive());
+const reading = Array.from({ length: 20 }, () => shop.desk('/api/ledger/trail').catch(({ status }) => status));
+const killedReaders = server.readers();
+for (const pid of killedReaders) process.kill(pid, 'SIGKILL');
+await Promise.all(reading);
+const readAgain = await shop.desk('/api/ledger/trail').then(
+  () => 200,
+  ({ status }) => status,
+);
+check(
+  `${killedReaders.length} reading processes are killed at work; others take their place`,
+  killedReaders.length === 2 && server.isAlive() && readAgain === 200,
+  `answered ${readAgain}`,
+);
 const verified = runCommand(server.database, folder, 'verify');
 check('the chain holds', verified.ok, verified.words);
 const backup = runCommand(server.database, folder, 'backup');

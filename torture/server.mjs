@@ -1,4 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { root } from '../scripts/prepare.mjs';
 
@@ -49,10 +50,14 @@ export async function createServerProcess(database, folder, more = {}) {
     end: async (signal) => {
       const ending = child;
       if (!ending || !server.isAlive()) return;
-      const ended = new Promise((done) => ending.once('exit', done));
+      // Not its exit: the processes that read for it end just after it, and hold its files until then.
+      const ended = new Promise((done) => ending.once('close', done));
       ending.kill(signal);
       await ended;
     },
+    /** The processes it began: those that read for it. */
+    readers: () =>
+      readFileSync(`/proc/${child.pid}/task/${child.pid}/children`, 'utf8').split(' ').map(Number).filter((pid) => pid > 0),
     lastWords: () => '',
   };
   process.once('exit', () => child?.kill('SIGKILL'));

@@ -1,7 +1,7 @@
 import type { RouteName } from '@wergon/contract/routes';
 
 /** Which reads are answered apart from the rest, on connections of their own that only read, so that no scan waits for
- *  them. What pages ask for again and again has a thread to itself: it does not wait for what takes seconds either. */
+ *  them. What pages ask for again and again has a reader to itself: it does not wait for what takes seconds either. */
 export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   floor: 'often',
   latest: 'often',

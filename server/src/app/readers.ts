@@ -1,6 +1,7 @@
+import { fork } from 'node:child_process';
+import type { ChildProcess } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { Worker } from 'node:worker_threads';
 import type { RouteName } from '@wergon/contract/routes';
 import { Defect } from '@wergon/core/result';
 import type { Who } from '../access/identify.ts';
@@ -9,7 +10,7 @@ import { refuse } from './problem.ts';
 import type { RouteRefusal } from './problem.ts';
 import { READ_APART } from './readApart.ts';
 
-/** What a read is asked for; everything of it can cross into another thread. */
+/** What a read is asked for; everything of it can cross into another process. */
 export type ReadCall = {
   readonly name: RouteName;
   readonly query: unknown;
@@ -19,7 +20,7 @@ export type ReadCall = {
 };
 export type ReadAnswer = { readonly ok: true; readonly value: unknown } | RouteRefusal;
 
-/** What a thread is sent: a call, the moment it is asked at, and what of the shop has changed since the last one. */
+/** What a reader is sent: a call, the moment it is asked at, and what of the shop has changed since the last one. */
 export type ToReader = {
   readonly id: number;
   readonly call: ReadCall;
@@ -31,7 +32,7 @@ export type FromReader =
   | { readonly id: number; readonly answer: ReadAnswer }
   | { readonly id: number; readonly failed: Readonly<Record<string, unknown>> };
 
-/** Answers reads on threads of their own; absent where a read is not answered apart. */
+/** Answers reads in processes of their own; absent where a read is not answered apart. */
 export type Readers = {
   readonly read: (
     call: ReadCall,
@@ -52,9 +53,9 @@ type Around = {
 /** Reads that may wait at a time, of everybody and of one caller; more are told to come again. */
 const MOST_WAITING = 200;
 const MOST_OF_ONE = 30;
-/** A read that takes longer than this is given up, and its thread with it. */
+/** A read that takes longer than this is given up, and its reader with it. */
 const PATIENCE_MS = 60_000;
-/** So long after the server has begun its threads are made ready, one after the other: first come those who wait. */
+/** So long after the server has begun its readers are made ready, one after the other: first come those who wait. */
 const WARM_UP_MS = 1_500;
 
 type Job = {
@@ -65,28 +66,28 @@ type Job = {
   readonly reject: (error: unknown) => void;
 };
 
-const WORKER = fileURLToPath(new URL('./readerThread.js', import.meta.url));
+const READER = fileURLToPath(new URL('./readerProcess.js', import.meta.url));
 
-/** Starts the threads; absent where the product was not built, as in its unit tests. */
+/** Starts the readers; absent where the product was not built, as in its unit tests. */
 export const createReaders = (around: Around): Readers | undefined => {
-  if (!existsSync(WORKER)) return undefined;
-  const threads = { often: createThread(around), long: createThread(around) };
-  const warming = Object.values(threads).map((thread, i) =>
-    setTimeout(() => thread.warmUp(), WARM_UP_MS * (i + 1)).unref(),
+  if (!existsSync(READER)) return undefined;
+  const readers = { often: createReader(around), long: createReader(around) };
+  const warming = Object.values(readers).map((reader, i) =>
+    setTimeout(() => reader.warmUp(), WARM_UP_MS * (i + 1)).unref(),
   );
   return {
     read: (call, key, onGone) => {
       const which = READ_APART[call.name];
-      return which && threads[which].read(call, key, onGone);
+      return which && readers[which].read(call, key, onGone);
     },
     close: async () => {
       for (const timer of warming) clearTimeout(timer);
-      await Promise.all(Object.values(threads).map((thread) => thread.close()));
+      await Promise.all(Object.values(readers).map((reader) => reader.close()));
     },
   };
 };
 
-/** A read that a thread could not answer, with what may be logged of it. */
+/** A read that a reader could not answer, with what may be logged of it. */
 export class ReadFailed extends Error {
   override readonly name = 'ReadFailed';
   constructor(readonly told: Readonly<Record<string, unknown>>) {
@@ -94,36 +95,36 @@ export class ReadFailed extends Error {
   }
 }
 
-/** One thread that answers one read after the other. */
-function createThread({ databasePath, isDemo, facts, nowMs, countDeskActs }: Around) {
+/** One process that answers one read after the other. A process and no thread: a thread that is ended while its database is
+ *  at work takes the whole server with it. */
+function createReader({ databasePath, isDemo, facts, nowMs, countDeskActs }: Around) {
   const waiting: Job[] = [];
   let running: Job | undefined;
-  let worker: Worker | undefined;
+  let child: ChildProcess | undefined;
   let patience: NodeJS.Timeout | undefined;
-  /** How much of what was forgotten the thread has been told. */
+  /** How much of what was forgotten the reader has been told. */
   let told = 0;
   let ids = 0;
   let isClosed = false;
 
-  function start(): Worker {
-    const own = new Worker(WORKER, { workerData: { databasePath, isDemo } });
+  function start(): ChildProcess {
+    const own = fork(READER, [databasePath, String(isDemo)], { serialization: 'advanced' });
     told = facts.forgotten(0).count;
-    own.on('message', (message: FromReader) => {
-      if (running?.id !== message.id) return;
+    own.on('message', (message) => {
+      const said = message as FromReader;
+      if (running?.id !== said.id) return;
       const { resolve, reject } = running;
       done();
-      if ('failed' in message) reject(new ReadFailed(message.failed));
-      else resolve(message.answer);
+      if ('failed' in said) reject(new ReadFailed(said.failed));
+      else resolve(said.answer);
       next();
     });
-    const ended = (error: unknown) => {
-      if (worker !== own) return;
-      worker = undefined;
+    const ended = () => {
+      if (child !== own) return;
+      child = undefined;
       const job = running;
       done();
-      job?.reject(
-        new ReadFailed({ error: 'the reading thread ended', why: error instanceof Error ? error.name : '' }),
-      );
+      job?.reject(new ReadFailed({ error: 'the reading process ended' }));
       next();
     };
     own.on('error', ended);
@@ -139,7 +140,7 @@ function createThread({ databasePath, isDemo, facts, nowMs, countDeskActs }: Aro
     const job = waiting.shift();
     if (!job) return;
     running = job;
-    worker ??= start();
+    child ??= start();
     const { count, stale } = facts.forgotten(told);
     told = count;
     const message: ToReader = {
@@ -149,13 +150,14 @@ function createThread({ databasePath, isDemo, facts, nowMs, countDeskActs }: Aro
       stale,
       deskActs: countDeskActs(),
     };
-    patience = setTimeout(() => void worker?.terminate(), PATIENCE_MS);
-    worker.postMessage(message);
+    patience = setTimeout(() => child?.kill('SIGKILL'), PATIENCE_MS);
+    // A reader that has just ended is known by its end; what is sent to it meanwhile goes nowhere.
+    child.send(message, () => undefined);
   }
 
   return {
     warmUp: () => {
-      if (!isClosed) worker ??= start();
+      if (!isClosed) child ??= start();
     },
     read: (call: ReadCall, key: string, onGone: (drop: () => void) => void): Promise<ReadAnswer> => {
       const own = waiting.filter((job) => job.key === key).length;
@@ -178,12 +180,16 @@ function createThread({ databasePath, isDemo, facts, nowMs, countDeskActs }: Aro
       isClosed = true;
       for (const { resolve } of waiting.splice(0)) resolve(refuse('server.busy'));
       clearTimeout(patience);
-      await worker?.terminate();
+      const ending = child;
+      if (!ending || ending.exitCode !== null || ending.signalCode !== null) return;
+      const ended = new Promise((done) => ending.once('exit', done));
+      ending.kill('SIGKILL');
+      await ended;
     },
   };
 }
 
-/** A caller in a form that can cross into another thread. */
+/** A caller in a form that can cross into another process. */
 export function plainWho(who: Who): Who {
   if (who.kind !== 'desk') return who;
   const { id, name, userName, role, seesRates, technician, departments } = who.user;
@@ -192,7 +198,7 @@ export function plainWho(who: Who): Who {
   return { ...who, user, tokenHash: '' };
 }
 
-/** What stands in for whatever a reading thread must not do. */
+/** What stands in for whatever a reading process must not do. */
 export const notHere = (what: string) => (): never => {
-  throw new Defect(`a reading thread cannot ${what}`);
+  throw new Defect(`a reading process cannot ${what}`);
 };

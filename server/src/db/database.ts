@@ -36,7 +36,7 @@ export async function openDatabase(path: string): Promise<Database> {
     discovery: { checkDuplicateTableNames: true },
   });
   keepConnection(orm);
-  // Loaded here alone: threads that only read need nothing of it, and begin the sooner.
+  // Loaded here alone: processes that only read need nothing of it, and begin the sooner.
   const { migrate } = await import('./migrate.ts');
   await migrate(orm);
   return orm;

@@ -1,4 +1,3 @@
-import { parentPort, workerData } from 'node:worker_threads';
 import { pino } from 'pino';
 import type { RouteName } from '@wergon/contract/routes';
 import { openForReading } from '../db/index.ts';
@@ -11,9 +10,13 @@ import { notHere } from './readers.ts';
 import type { FromReader, ReadAnswer, ToReader } from './readers.ts';
 import { sayError } from './sayError.ts';
 
-/** Runs the reads of the routes on a connection that only reads. The same handlers serve here as on the main thread; what
- *  would write is not here. */
-const { databasePath, isDemo } = workerData as { readonly databasePath: string; readonly isDemo: boolean };
+/** Runs the reads of the routes on a connection that only reads. The same handlers serve here as in the server; what would
+ *  write is not here. */
+const [databasePath = '', demo] = process.argv.slice(2);
+const isDemo = demo === 'true';
+// A reader does not outlive its server, however that ended; and what an operator ends is the server.
+process.on('disconnect', () => process.exit());
+for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => undefined);
 const database = await openForReading(databasePath);
 const facts = createFactsCache(database);
 const clock = createSetClock(0);
@@ -72,6 +75,6 @@ async function answer({ id, call, nowMs, stale, deskActs: acts }: ToReader): Pro
   }
 }
 
-parentPort?.on('message', (message: ToReader) => {
-  void answer(message).then((told) => parentPort?.postMessage(told));
+process.on('message', (message) => {
+  void answer(message as ToReader).then((told) => process.send?.(told));
 });
