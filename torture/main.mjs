@@ -64,7 +64,9 @@ check(
   JSON.stringify(fuzzed.failures.slice(0, 3)),
 );
 check('the server is alive', server.isAlive());
-const reading = Array.from({ length: 20 }, () => shop.desk('/api/ledger/trail').catch(({ status }) => status));
+const reading = Array.from({ length: 20 }, () =>
+  shop.desk('/api/ledger/trail').catch(({ status }) => status),
+);
 const killedReaders = server.readers();
 for (const pid of killedReaders) process.kill(pid, 'SIGKILL');
 await Promise.all(reading);

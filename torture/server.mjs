@@ -57,7 +57,10 @@ export async function createServerProcess(database, folder, more = {}) {
     },
     /** The processes it began: those that read for it. */
     readers: () =>
-      readFileSync(`/proc/${child.pid}/task/${child.pid}/children`, 'utf8').split(' ').map(Number).filter((pid) => pid > 0),
+      readFileSync(`/proc/${child.pid}/task/${child.pid}/children`, 'utf8')
+        .split(' ')
+        .map(Number)
+        .filter((pid) => pid > 0),
     lastWords: () => '',
   };
   process.once('exit', () => child?.kill('SIGKILL'));

@@ -14,6 +14,7 @@ import type {
   StationSettings,
 } from '@wergon/core/station';
 import { formatInstant, toInstant } from '@wergon/core/time';
+import { inOrder } from './inOrder.ts';
 import { createSending } from './sending.ts';
 import { playSound } from './sounds.ts';
 import { createOwnProof } from './ownProof.ts';
@@ -103,10 +104,10 @@ export function useStation() {
     }
   }
 
-  /** What happened here while a directory was on its way; it is laid on top of it when it comes. */
-  let meanwhile: (Entry | FloorEntry)[] = [];
+  /** What happens here while directories are being made ready, for each of them; it is laid on top of it. */
+  const meanwhile = new Set<(Entry | FloorEntry)[]>();
   function happened(entry: Entry | FloorEntry): void {
-    meanwhile.push(entry);
+    for (const list of meanwhile) list.push(entry);
     if (directory.value) directory.value = recordLocally(directory.value, entry);
   }
 
@@ -166,24 +167,32 @@ export function useStation() {
   }
 
   /** Takes a directory in, with what was done here since it was made laid on top of it. */
-  async function know(json: DirectoryJson): Promise<void> {
-    // An answer that was asked for earlier than the one that is known has nothing to say.
-    if (info.value && json.seq < info.value.seq) return;
-    meanwhile = [];
-    const pending = (await sending.pending(json.seq)).map(({ entry }) => readEntry(entry));
-    const known = new Set(pending.map(({ id }) => id));
-    const before = directory.value;
-    const fresh = readDirectory(json);
-    const merged = [...pending, ...meanwhile.filter(({ id }) => !known.has(id))].reduce(recordLocally, {
-      ...fresh,
-      proposed: new Set([...fresh.proposed, ...(before?.proposed ?? [])]),
-    });
-    info.value = json;
-    directory.value = {
-      ...merged,
-      remembered: [...merged.remembered, ...(before?.remembered ?? [])],
-    };
-  }
+  const know = inOrder(
+    () => info.value?.seq ?? 0,
+    async ({ seq }: DirectoryJson) => {
+      const since: (Entry | FloorEntry)[] = [];
+      meanwhile.add(since);
+      try {
+        return { pending: (await sending.pending(seq)).map(({ entry }) => readEntry(entry)), since };
+      } finally {
+        meanwhile.delete(since);
+      }
+    },
+    (json, { pending, since }) => {
+      const known = new Set(pending.map(({ id }) => id));
+      const before = directory.value;
+      const fresh = readDirectory(json);
+      const merged = [...pending, ...since.filter(({ id }) => !known.has(id))].reduce(recordLocally, {
+        ...fresh,
+        proposed: new Set([...fresh.proposed, ...(before?.proposed ?? [])]),
+      });
+      info.value = json;
+      directory.value = {
+        ...merged,
+        remembered: [...merged.remembered, ...(before?.remembered ?? [])],
+      };
+    },
+  );
 
   /** What this device knew when it was last connected: enough to go on without the server. */
   async function recall(): Promise<void> {
