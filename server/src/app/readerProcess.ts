@@ -14,8 +14,10 @@ import { sayError } from './sayError.ts';
  *  write is not here. */
 const [databasePath = '', demo] = process.argv.slice(2);
 const isDemo = demo === 'true';
-// A reader does not outlive its server, however that ended; and what an operator ends is the server.
+// A reader does not outlive its server, however that ended, were it while this was being loaded; and what an operator ends
+// is the server.
 process.on('disconnect', () => process.exit());
+if (!process.connected) process.exit();
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => undefined);
 const database = await openForReading(databasePath);
 const facts = createFactsCache(database);
