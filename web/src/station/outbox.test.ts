@@ -48,7 +48,7 @@ const createServer = (bad: ReadonlySet<string> = new Set()) => {
       return { id, result: isKnown ? 'known' : 'recorded' } as BatchResult['results'][number];
     });
     const value = { results, seq: journal.length, now: 0 } as unknown as BatchResult;
-    return { kind: 'ok', value, offsetMs: 5 };
+    return { kind: 'ok', value, time: { ms: 5, at: 0 } };
   };
   return { journal, take };
 };
@@ -96,7 +96,7 @@ test('what the server would not take holds up nothing, and whoever made it can b
   const outbox = await openOutbox();
   await outbox.put(['e0', 'e1', 'e2'].map(sent));
   const refused = [{ technician: 'ada', what: 'work-start', why: 'no such task' }];
-  expect(await outbox.drain()).toEqual({ kind: 'drained', refused, offsetMs: 5 });
+  expect(await outbox.drain()).toEqual({ kind: 'drained', refused, time: { ms: 5, at: 0 } });
   expect(journal).toEqual(['e0', 'e2']);
   expect(await outbox.store.findRefused()).toEqual(refused);
   expect(await outbox.count()).toBe(0);

@@ -2,6 +2,7 @@ import type { BatchResult, SentEntry } from '@wergon/contract/station';
 import { createMemoryStore, openDeviceStore } from './deviceStore.ts';
 import type { DeviceStore, Refused } from './deviceStore.ts';
 import { sendEntries } from './stationApi.ts';
+import type { ServerTime } from './stationClock.ts';
 
 /** Entries sent in one go. */
 const BATCH = 500;
@@ -11,7 +12,7 @@ const TRIES = 3;
 const IS_ABOUT_ENTRIES: ReadonlySet<number> = new Set([400, 413, 415, 422, 500]);
 
 export type DrainResult =
-  | { readonly kind: 'drained'; readonly refused: readonly Refused[]; readonly offsetMs: number | null }
+  | { readonly kind: 'drained'; readonly refused: readonly Refused[]; readonly time: ServerTime | null }
   | { readonly kind: 'unreachable' | 'unpaired' };
 
 export type Outbox = {
@@ -38,14 +39,14 @@ export async function openOutbox(): Promise<Outbox> {
 
   async function drainStore(from: DeviceStore): Promise<DrainResult> {
     const refused: Refused[] = [];
-    let offsetMs: number | null = null;
+    let time: ServerTime | null = null;
     let most = BATCH;
     for (;;) {
       const { keys, entries } = await from.next(most);
-      if (keys.length === 0) return { kind: 'drained', refused, offsetMs };
+      if (keys.length === 0) return { kind: 'drained', refused, time };
       const answer = await sendEntries(entries);
       if (answer.kind === 'ok') {
-        offsetMs = answer.offsetMs;
+        time = answer.time;
         refused.push(...findRefused(entries, answer.value));
         // Acknowledged, so durable there; what was refused is kept whole on the server's side list.
         const taken = entries.filter((_entry, i) => answer.value.results[i]?.result !== 'refused');
@@ -90,15 +91,15 @@ export async function openOutbox(): Promise<Outbox> {
 
   async function drainAll(): Promise<DrainResult> {
     const refused: Refused[] = [];
-    let offsetMs: number | null = null;
+    let time: ServerTime | null = null;
     for (const each of stores) {
       const result = await drainStore(each);
       if (result.kind !== 'drained') return result;
       refused.push(...result.refused);
-      offsetMs = result.offsetMs ?? offsetMs;
+      time = result.time ?? time;
     }
     if (refused.length > 0) await store.keepRefused([...(await store.findRefused()), ...refused]);
-    return { kind: 'drained', refused, offsetMs };
+    return { kind: 'drained', refused, time };
   }
 
   return {

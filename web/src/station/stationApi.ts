@@ -1,10 +1,12 @@
 import { ref } from 'vue';
 import type { ScannerProfile } from '@wergon/core/scan';
 import type { BatchResult, DirectoryJson, OwnTimeJson, SentEntry } from '@wergon/contract/station';
+import type { ServerTime } from './stationClock.ts';
 
-/** What came of asking the server: an answer, a "no" with its status, or nothing at all. */
+/** What came of asking the server: an answer with the time it was there, if it said so; a "no" with its status; or
+ *  nothing at all. */
 export type Answer<T> =
-  | { readonly kind: 'ok'; readonly value: T; readonly offsetMs: number }
+  | { readonly kind: 'ok'; readonly value: T; readonly time: ServerTime | null }
   | { readonly kind: 'refused'; readonly status: number }
   | { readonly kind: 'unreachable' };
 
@@ -17,7 +19,7 @@ async function ask<T extends { readonly now?: number } | null>(
   path: string,
   body?: unknown,
 ): Promise<Answer<T>> {
-  const askedAt = Date.now();
+  const askedAt = performance.now();
   try {
     const response = await fetch(path, {
       ...(body === undefined
@@ -29,8 +31,9 @@ async function ask<T extends { readonly now?: number } | null>(
     if (!response.ok) return { kind: 'refused', status: response.status };
     // Our own server, of this same build, wrote it.
     const value = (await response.json()) as T;
-    const middle = (askedAt + Date.now()) / 2;
-    return { kind: 'ok', value, offsetMs: value?.now === undefined ? 0 : Math.round(value.now - middle) };
+    // By the page's running time: the device's clock may be moved while the answer is on its way.
+    const at = (askedAt + performance.now()) / 2;
+    return { kind: 'ok', value, time: value?.now === undefined ? null : { ms: value.now, at } };
   } catch {
     return { kind: 'unreachable' };
   }

@@ -28,7 +28,7 @@ function device(kept: Record<string, string> = {}) {
 test('it shows the device’s time with the offset that was measured', () => {
   const { clock } = device();
   const station = clock();
-  station.setOffset(5 * MINUTE);
+  station.setServerTime({ ms: 10 * DAY + 5 * MINUTE, at: 0 });
   expect(station.now()).toBe(10 * DAY + 5 * MINUTE);
 });
 
@@ -47,6 +47,24 @@ test.each([
   expect(station.findJump()).toBe(0);
 });
 
+test.each([-DAY, 2 * 60 * MINUTE])(
+  'a clock moved by %i while an answer of the server is on its way moves no time, and is a jump all the same',
+  (moved) => {
+    const { time, clock, pass } = device();
+    const station = clock();
+    const said = 20 * DAY;
+    pass(100);
+    time.device += moved;
+    pass(100);
+    // The server said so half way between question and answer.
+    station.setServerTime({ ms: said, at: 100 });
+    expect(station.now()).toBe(said + 100);
+    expect(station.findJump()).toBe(moved);
+    expect(station.now()).toBe(said + 100);
+    expect(station.findJump()).toBe(0);
+  },
+);
+
 test('a device that slept has only slept', () => {
   const { time, clock, pass } = device();
   const station = clock();
@@ -58,7 +76,7 @@ test('a device that slept has only slept', () => {
 
 test('a clock set back while the page was closed does not show time again that was shown before', () => {
   const { time, storage, clock } = device();
-  clock().setOffset(0);
+  clock().setServerTime({ ms: 10 * DAY, at: 0 });
   time.device -= DAY;
   const reopened = device(storage);
   reopened.time.device = time.device;

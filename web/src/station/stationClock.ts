@@ -7,12 +7,15 @@ const LAST_KEY = 'wergon-clock-last';
 /** The last time seen is written down this often. */
 const REMEMBER_MS = 5_000;
 
+/** What the server's clock said, in milliseconds, and when that was by this page's own running time, which nobody moves. */
+export type ServerTime = { readonly ms: number; readonly at: number };
+
 export type StationClock = {
   /** Milliseconds of the server's clock, as far as this device knows it. */
   readonly now: () => number;
   /** Milliseconds that are added to the device's clock. */
   readonly offsetMs: () => number;
-  readonly setOffset: (offsetMs: number) => void;
+  readonly setServerTime: (time: ServerTime) => void;
   /** Looks whether the device's clock was moved. By how much, in milliseconds; 0 where it was not. The station's own
    *  time goes on as if nothing had happened. */
   readonly findJump: () => number;
@@ -44,29 +47,36 @@ export function createStationClock({ device, running, storage }: Ticking = inBro
     unsaid = now() - last;
     offset += last - now();
   }
+  /** Takes in how far the device's clock was moved since the last look; by how much. */
+  function look(): number {
+    const current = { device: device(), running: running() };
+    const passed = current.running - seen.running;
+    const drift = current.device - seen.device - passed;
+    seen = current;
+    const isAsleep = drift > 0 && passed > ASLEEP_MS;
+    const isJump = Math.abs(drift) > JUMP_MS && !isAsleep;
+    if (!isJump) return 0;
+    offset -= drift;
+    return drift;
+  }
   return {
     now,
     offsetMs: () => offset,
-    setOffset: (measured) => {
-      offset = measured;
-      storage.setItem(OFFSET_KEY, String(measured));
+    setServerTime: ({ ms, at }) => {
+      // A jump up to here is within what the server says: it is said at the next look, and not reckoned with again.
+      unsaid += look();
+      offset = Math.round(ms + (running() - at) - device());
+      storage.setItem(OFFSET_KEY, String(offset));
       storage.setItem(LAST_KEY, String(now()));
     },
     findJump: () => {
-      const current = { device: device(), running: running() };
-      const passed = current.running - seen.running;
-      const drift = current.device - seen.device - passed;
-      seen = current;
-      const isAsleep = drift > 0 && passed > ASLEEP_MS;
-      const isJump = Math.abs(drift) > JUMP_MS && !isAsleep;
-      if (isJump) offset -= drift;
-      if (current.running - rememberedAt > REMEMBER_MS) {
-        rememberedAt = current.running;
+      const jump = unsaid + look();
+      unsaid = 0;
+      if (seen.running - rememberedAt > REMEMBER_MS) {
+        rememberedAt = seen.running;
         storage.setItem(LAST_KEY, String(now()));
         storage.setItem(OFFSET_KEY, String(offset));
       }
-      const jump = unsaid + (isJump ? drift : 0);
-      unsaid = 0;
       return jump;
     },
   };

@@ -20,6 +20,7 @@ import { playSound } from './sounds.ts';
 import { createOwnProof } from './ownProof.ts';
 import { fetchDirectory, pairStation, sendProfile } from './stationApi.ts';
 import { createStationClock } from './stationClock.ts';
+import type { ServerTime } from './stationClock.ts';
 import { readEntry, writeEntry } from './wireEntry.ts';
 
 export type Connection = 'starting' | 'connected' | 'offline' | 'unpaired';
@@ -64,8 +65,8 @@ export function useStation() {
   let refreshedAt = 0;
   let isDisposed = false;
 
-  const setOffset = (measured: number) => {
-    clock.setOffset(measured);
+  const setServerTime = (time: ServerTime | null) => {
+    if (time) clock.setServerTime(time);
     nowMs.value = clock.now();
   };
 
@@ -124,8 +125,8 @@ export function useStation() {
   async function drain(): Promise<boolean> {
     const result = await sending.drain();
     if (result.kind === 'drained') {
-      if (result.offsetMs !== null) setOffset(result.offsetMs);
-      if (connection.value === 'offline' && result.offsetMs !== null) connection.value = 'connected';
+      setServerTime(result.time);
+      if (connection.value === 'offline' && result.time) connection.value = 'connected';
       return true;
     }
     if (result.kind === 'unpaired') await forget();
@@ -133,8 +134,11 @@ export function useStation() {
     return false;
   }
 
+  /** What the calibration label taught here: it holds against answers that were on their way meanwhile. */
+  let taught: ScannerProfile | null = null;
   /** Keeps what the calibration label taught: here at once, on the server for when the page is opened again. */
   async function calibrate(profile: ScannerProfile): Promise<void> {
+    taught = profile;
     if (info.value) info.value = { ...info.value, scanner: profile };
     dispatch({ type: 'calibrated' });
     // A page that is opened again before the server has answered must hear its scanner all the same.
@@ -148,11 +152,11 @@ export function useStation() {
     if (answer.kind === 'refused' && answer.status === 401) await forget();
     else if (answer.kind !== 'ok') connection.value = 'offline';
     else {
-      setOffset(answer.offsetMs);
+      setServerTime(answer.time);
       refreshedAt = performance.now();
       await know(answer.value);
       connection.value = 'connected';
-      await sending.keepDirectory(answer.value);
+      await sending.keepDirectory(info.value);
       listen();
     }
   }
@@ -163,6 +167,7 @@ export function useStation() {
     connection.value = 'unpaired';
     directory.value = null;
     info.value = null;
+    taught = null;
     await sending.keepDirectory(null);
   }
 
@@ -186,7 +191,7 @@ export function useStation() {
         ...fresh,
         proposed: new Set([...fresh.proposed, ...(before?.proposed ?? [])]),
       });
-      info.value = json;
+      info.value = taught ? { ...json, scanner: taught } : json;
       directory.value = {
         ...merged,
         remembered: [...merged.remembered, ...(before?.remembered ?? [])],
