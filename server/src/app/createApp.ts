@@ -154,5 +154,5 @@ const answerErrors =
     // A part of a file that was asked for in vain leaves headers behind that speak of the file.
     for (const name of ['content-range', 'content-length', 'content-encoding', 'etag'])
       res.removeHeader(name);
-    sendProblem(res, known ?? refuse('server.failed'));
+    sendProblem(res, known ?? refuse(error instanceof ReadFailed ? error.problem : 'server.failed'));
   };

@@ -87,10 +87,13 @@ export const createReaders = (around: Around): Readers | undefined => {
   };
 };
 
-/** A read that a reader could not answer, with what may be logged of it. */
+/** A read that a reader could not answer, with what may be logged of it and what is answered. */
 export class ReadFailed extends Error {
   override readonly name = 'ReadFailed';
-  constructor(readonly told: Readonly<Record<string, unknown>>) {
+  constructor(
+    readonly told: Readonly<Record<string, unknown>>,
+    readonly problem: 'server.failed' | 'server.busy' = 'server.failed',
+  ) {
     super('a read failed');
   }
 }
@@ -124,7 +127,8 @@ function createReader({ databasePath, isDemo, facts, nowMs, countDeskActs }: Aro
       child = undefined;
       const job = running;
       done();
-      job?.reject(new ReadFailed({ error: 'the reading process ended' }));
+      // It was given up, or came to an end of its own; nothing says that the next one will.
+      job?.reject(new ReadFailed({ error: 'the reading process ended', read: job.call.name }, 'server.busy'));
       next();
     };
     own.on('error', ended);
