@@ -5,6 +5,7 @@ import { A_DAY, addPast, call, fill, line, makeShop, newPath, now, percentile, r
  *  scan waits meanwhile. */
 const DAYS = Number(process.argv[2] ?? 250);
 const STARTS = 10_000;
+const ENDS = 5_000;
 const SCANS_A_SECOND = 20;
 
 const middle = (took) =>
@@ -75,18 +76,24 @@ while (performance.now() < readFor) {
 }
 const scans = await endScans();
 
-// One person starts one task over and over in one day.
 const at = now() - 3600 * 3;
-for (let i = 0; i < STARTS; i += 500) {
-  const entries = Array.from({ length: 500 }, (_, n) => {
-    const one = line(old.shop, 0, at + Math.floor((i + n) / 2));
-    one.entry.targets = [old.shop.tasks[(i + n) % 2]];
-    return one;
-  });
-  await call(old.url, '/api/station/entries', { entries }, old.shop.station);
-}
 const day = new Date(at * 1000).toISOString().slice(0, 10);
-const queue = await timed(3, () => old.get(`/api/reconcile?from=${day}&to=${day}`));
+const readQueue = () => timed(3, () => old.get(`/api/reconcile?from=${day}&to=${day}`));
+async function send(count, entryOf) {
+  for (let i = 0; i < count; i += 500) {
+    const entries = Array.from({ length: 500 }, (_, n) => {
+      const one = line(old.shop, 0, at + Math.floor((i + n) / 2));
+      Object.assign(one.entry, entryOf(i + n));
+      return one;
+    });
+    await call(old.url, '/api/station/entries', { entries }, old.shop.station);
+  }
+}
+// One person starts one task over and over in one day; another signs in over and over, each time a loose end.
+await send(STARTS, (i) => ({ targets: [old.shop.tasks[i % 2]] }));
+const queue = await readQueue();
+await send(ENDS, () => ({ type: 'shift-in', technician: old.shop.technicians[1], targets: undefined }));
+const endsQueue = await readQueue();
 await old.stop();
 
 process.stdout.write(
@@ -100,5 +107,6 @@ process.stdout.write(
     scanP99: percentile(scans, 0.99),
     scanMost: scans.at(-1),
     queue,
+    endsQueue,
   }),
 );

@@ -79,3 +79,4 @@ say(
   `   20 scans a second while ${read.readCount} long readings ran: p50 ${two(read.scanP50)}, p99 ${two(read.scanP99)}, longest ${two(read.scanMost)} ms   (aim: p99 50 ms)`,
 );
 say(`   the queue of a day with 10,000 starts of one person: ${two(read.queue / 1000)} s   (aim: 2 s)`);
+say(`   the same with 5,000 loose ends of another person: ${two(read.endsQueue / 1000)} s   (aim: 2 s)`);

@@ -308,15 +308,15 @@ test.describe('a day is made true', () => {
       ],
     });
     await shop.openDesk(page, '/reconcile');
-    const alike = page.getByRole('region', { name: 'Alike' });
-    await alike.getByRole('button', { name: 'Went on as before, for all 2' }).click();
+    const alike = page.getByRole('region', { name: 'Similar cases' });
+    await alike.getByRole('button', { name: 'The work before went on, all 2' }).click();
     await expect(alike).toContainText('3:00 over becomes 5:00 over');
     await alike.getByRole('button', { name: 'Put all 2 right' }).click();
-    const done = page.getByRole('status').filter({ hasText: '2 alike, Went on as before, done.' });
+    const done = page.getByRole('status').filter({ hasText: '2 gaps, The work before went on, done.' });
     await expect(done).toBeVisible();
-    await expect(page.getByText('signed in but on nothing')).toHaveCount(0);
+    await expect(page.getByText('signed in without a task')).toHaveCount(0);
     await done.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByText('signed in but on nothing')).toHaveCount(2);
+    await expect(page.getByText('signed in without a task')).toHaveCount(2);
   });
 
   test('a technician confirms a day at the station, and whoever approves sees it', async ({ page }) => {

@@ -51,7 +51,7 @@ test('a forgotten stop is put right by one key, seen before and after, and undon
       record('shift-out', bo, 5),
     ],
   });
-  const gap = page.getByRole('listitem').filter({ hasText: 'on nothing' });
+  const gap = page.getByRole('listitem').filter({ hasText: 'without a task' });
   await expect(gap).toContainText('Bo Moe');
   await gap.focus();
   await gap.getByRole('textbox').fill('Sent for parts');

@@ -153,8 +153,8 @@ test('a touch is as good as a label: the list, the keys, an answer in words, and
   await shop.openDesk(floor, '/floor');
   const requests = floor.getByRole('region', { name: 'Requests from the floor' });
   await expect(requests).toContainText('Ada Lund needs a part: slot paper');
-  await requests.getByRole('textbox', { name: 'Answer to Ada Lund' }).fill('It is at the counter');
-  await requests.getByRole('button', { name: 'Answer' }).click();
+  await requests.getByRole('textbox', { name: 'Reply to Ada Lund' }).fill('It is at the counter');
+  await requests.getByRole('button', { name: 'Reply' }).click();
   await expect(requests).toBeHidden();
 
   await page.bringToFront();

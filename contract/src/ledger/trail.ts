@@ -8,7 +8,7 @@ export const trailQuery = z.strictObject({
   technician: z.string().max(200).exactOptional(),
   stream: z.enum(['labor', 'floor', 'decision']).exactOptional(),
   type: z.string().max(40).exactOptional(),
-  /** Only what corrects something. */
+  /** Only what corrects something, and what was added at the desk. */
   corrections: z.literal('only').exactOptional(),
   before: z.coerce.number().int().min(1).exactOptional(),
 });
@@ -26,6 +26,8 @@ export const trailSchema = z.strictObject({
       source: z.string(),
       name: z.string().nullable(),
       about: z.string(),
+      /** What a correction is of: its type, and its instant or day. */
+      of: z.strictObject({ type: z.string(), at: z.string().nullable() }).nullable(),
       why: z.string().nullable(),
       changes: z.array(z.strictObject({ field: z.string(), before: z.string(), after: z.string() })),
       hash: z.string(),

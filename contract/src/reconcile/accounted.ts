@@ -8,6 +8,8 @@ const parts = {
   breakSeconds: z.number(),
   enteredSeconds: z.number(),
   unaccountedSeconds: z.number(),
+  /** Of jobs and indirect time, what does not lie in attended time. */
+  outsideSeconds: z.number(),
   /** Of all labor of these days, what nobody has approved yet. */
   unapprovedSeconds: z.number(),
   /** From 0 to 1; `null` where nobody has attended. */

@@ -11,7 +11,13 @@ export const approveSchema = z.strictObject({
     .min(1)
     .max(2000),
 });
-export const unapproveSchema = z.strictObject({ technician, day: dayText });
+/** Approvals to be taken back, all or none. */
+export const unapproveSchema = z.strictObject({
+  days: z
+    .array(z.strictObject({ technician, day: dayText }))
+    .min(1)
+    .max(2000),
+});
 
 export const approvalsSchema = z.strictObject({
   asOf: z.string(),

@@ -1,3 +1,5 @@
+export { balanceOf, balanceOfTasks, formatBalance, isPastEstimate } from './balance.ts';
+export type { Balance, BalanceInput, OrderBalance } from './balance.ts';
 export { compareTask, sumComparisons } from './compare.ts';
 export type { Comparison, Expected } from './compare.ts';
 export { drawYardstick } from './yardstick.ts';

@@ -10,8 +10,8 @@ export function splitHours(length: Seconds): { hours: number; minutes: number; s
   return { hours: Math.floor(whole / 3600), minutes: Math.floor(whole / 60) % 60, seconds: whole % 60 };
 }
 
-/** Writes a length for people. What does not fit is cut off, never rounded, so a total never shows less than
- *  the rows above it. Source: docs/ledger.md, section 6, display. */
+/** Writes a length for people. On a clock what does not fit is cut off, so a total never shows less than the rows
+ *  above it; decimals are rounded to hundredths, half away from zero. Source: docs/ledger.md, section 6. */
 export function formatHours(length: Seconds, style: HoursStyle): string {
   const sign = length < 0 ? '−' : '';
   const { hours, minutes, seconds } = splitHours(length);
@@ -21,10 +21,17 @@ export function formatHours(length: Seconds, style: HoursStyle): string {
       return `${sign}${hours}:${two(minutes)}:${two(seconds)}`;
     case 'h:mm':
       return `${sign}${hours}:${two(minutes)}`;
-    case 'decimal':
-      return `${sign}${hours}.${two(Math.floor(((minutes * 60 + seconds) * 100) / 3600))}`;
+    case 'decimal': {
+      const hundredths = Math.floor((Math.abs(length) + 18) / 36);
+      return `${sign}${Math.floor(hundredths / 100)}.${two(hundredths % 100)}`;
+    }
   }
 }
+
+/** Writes what is left of an estimate. On a clock without seconds it is rounded up to the minute, so that used and left
+ *  make the estimate again. Source: docs/ledger.md, section 6. */
+export const formatLeft = (length: Seconds, style: HoursStyle): string =>
+  formatHours(style === 'h:mm' ? toSeconds(Math.ceil(length / 60) * 60) : length, style);
 
 /** Reads a length as a hand writes it: `1:30`, `1.5`, `1,5`, `2`, or `0:45:30`. Seconds, cut off; absent for anything
  *  else. A dot or comma is decimal, a colon parts hours from minutes. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { formatDay, parseDay, toDay, weekdayOf } from './day.ts';
-import { formatHours, parseHours } from './hours.ts';
+import { formatHours, formatLeft, parseHours } from './hours.ts';
 import { formatInstant, parseInstant, toInstant } from './instant.ts';
 import { merge, subtract } from './span.ts';
 import { toSeconds } from './seconds.ts';
@@ -63,11 +63,38 @@ test.each([
   [24_330, 'h:mm', '6:45'],
   [24_359, 'h:mm', '6:45'],
   [24_330, 'h:mm:ss', '6:45:30'],
-  [24_335, 'decimal', '6.75'],
+  [24_335, 'decimal', '6.76'],
+  [24_317, 'decimal', '6.75'],
+  [2_400, 'decimal', '0.67'],
+  [3_599, 'decimal', '1.00'],
+  [-18, 'decimal', '−0.01'],
   [-90, 'h:mm:ss', '−0:01:30'],
   [0, 'decimal', '0.00'],
-] as const)('%i s as %s: %s, cut off and not rounded', (seconds, style, text) => {
+] as const)('%i s as %s: %s, a clock cut off, decimals rounded', (seconds, style, text) => {
   expect(formatHours(toSeconds(seconds), style)).toBe(text);
+});
+
+test.each([
+  [24_241, 'h:mm', '6:45'],
+  [24_300, 'h:mm', '6:45'],
+  [24_301, 'h:mm', '6:46'],
+  [1, 'h:mm', '0:01'],
+  [24_301, 'h:mm:ss', '6:45:01'],
+  [2_400, 'decimal', '0.67'],
+] as const)('%i s left, as %s: %s', (seconds, style, text) => {
+  expect(formatLeft(toSeconds(seconds), style)).toBe(text);
+});
+
+test('used and left make an estimate of whole minutes', () => {
+  fc.assert(
+    fc.property(fc.nat(6000), fc.nat(360_000), (minutes, some) => {
+      const estimate = minutes * 60;
+      const used = Math.min(some, estimate);
+      const read = (text: string) => parseHours(text) ?? NaN;
+      const shown = read(formatHours(toSeconds(used), 'h:mm')) + read(formatLeft(toSeconds(estimate - used), 'h:mm'));
+      expect(shown).toBe(estimate);
+    }),
+  );
 });
 
 test.each<[text: string, seconds: number | undefined, why: string]>([

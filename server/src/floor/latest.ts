@@ -1,7 +1,6 @@
 import type { LaborEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Sql } from '../db/index.ts';
-import type { Envelope } from '../ledger/envelope.ts';
 import type { Names } from '../ledger/scans.ts';
 import { titleOf } from '../reconcile/effect.ts';
 import type { ShopFacts } from '../shop/facts.ts';
@@ -9,16 +8,16 @@ import type { ShopFacts } from '../shop/facts.ts';
 /** As many as one glance takes in. */
 const SHOWN = 12;
 
-/** The latest entries that stations sent, newest first; what meant nothing is among them. */
+/** The latest entries that stations sent, newest first; what meant nothing is among them, what was done at the desk is not. */
 export function loadLatest(sql: Sql, facts: ShopFacts, names: Names) {
-  const rows = sql.all<{ seq: number; type: string; body: string; envelope: string }>(
-    `select "seq", "type", "body", "envelope" from "journal"
-     where "stream" in ('labor', 'floor') and "type" not in ('answer', 'request', 'proposal') and "corrects" is null
-     order by "seq" desc limit ?`,
+  const rows = sql.all<{ seq: number; type: string; body: string; author: string }>(
+    `select i."seq", i."type", j."body", i."author" from "entry_index" i join "journal" j on j."seq" = i."seq"
+     where i."stream" in ('labor', 'floor') and i."type" not in ('answer', 'request', 'proposal')
+       and i."author_kind" <> 'desk' and j."corrects" is null
+     order by i."seq" desc limit ?`,
     [SHOWN],
   );
-  return rows.map(({ seq, type, body, envelope }) => {
-    const { author } = JSON.parse(envelope) as Envelope;
+  return rows.map(({ seq, type, body, author }) => {
     const { at, day, technician, targets, text } = JSON.parse(body) as {
       readonly at?: string;
       readonly day?: string;
@@ -35,7 +34,7 @@ export function loadLatest(sql: Sql, facts: ShopFacts, names: Names) {
       about:
         targets?.map((target) => titleOf(facts, target)).join(', ') ??
         (type === 'unread-scan' ? (text ?? '') : ''),
-      station: names.get(author.id) ?? author.id,
+      station: names.get(author) ?? author,
     };
   });
 }

@@ -60,7 +60,9 @@ function loadTrail(sql: Sql, facts: ShopFacts, names: Names, asked: ParsedQueryO
   if (asked.before !== undefined) add('i."seq" < ?', asked.before);
   if (asked.stream) add('i."stream" = ?', asked.stream);
   if (asked.type) add('i."type" = ?', asked.type);
-  if (asked.corrections) add('j."corrects" is not null');
+  // What was added at the desk corrects what was scanned as much as what changes it.
+  if (asked.corrections)
+    add(`(j."corrects" is not null or (i."author_kind" = 'desk' and i."stream" = 'labor'))`);
   if (asked.from !== undefined) add('i."recorded_at" >= ?', startOf(asked.from));
   if (asked.to !== undefined) add('i."recorded_at" < ?', startOf((asked.to + 1) as LocalDay));
   // A correction is about whom its entry is about.
@@ -76,12 +78,18 @@ function loadTrail(sql: Sql, facts: ShopFacts, names: Names, asked: ParsedQueryO
   };
 }
 
+const textOf = (body: Body, field: string): string | null => {
+  const value = body[field];
+  return typeof value === 'string' ? value : null;
+};
+
 function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson['entries'][number] {
   const body = JSON.parse(row.body) as Body;
   const { author, recordedAt, source } = JSON.parse(row.envelope) as Envelope;
-  const text = (field: string) => (typeof body[field] === 'string' ? body[field] : null);
-  const original = findOriginal(sql, text('target'));
-  const about = original ?? body;
+  const text = (field: string) => textOf(body, field);
+  const target = text('target');
+  const original = target === null ? undefined : findOriginal(sql, target);
+  const about = original?.body ?? body;
   const set = (body['set'] ?? {}) as Body;
   const technician = about['technician'];
   return {
@@ -89,7 +97,8 @@ function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson
     id: row.id,
     stream: row.stream,
     type: row.type,
-    at: text('at') ?? text('day'),
+    // A decision is about a day; when it was made is when it was recorded.
+    at: row.stream === 'decision' ? (text('day') ?? text('at')) : (text('at') ?? text('day')),
     recordedAt,
     author: names.get(author.id) ?? author.id,
     source,
@@ -98,20 +107,29 @@ function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson
         ? (facts.technicians.get(technician as TechnicianId)?.name ?? technician)
         : null,
     about: sayAbout(facts, about),
+    of: original
+      ? { type: original.type, at: textOf(original.body, 'at') ?? textOf(original.body, 'day') }
+      : null,
     why: text('why') ?? text('reason') ?? text('text'),
     changes: Object.entries(set).map(([field, after]) => ({
       field,
-      before: sayValue(original?.[field]),
+      before: sayValue(original?.body[field]),
       after: sayValue(after),
     })),
     hash: row.hash,
   };
 }
 
-function findOriginal(sql: Sql, id: string | null): Body | undefined {
-  if (id === null) return undefined;
-  const [row] = sql.all<{ body: string }>('select "body" from "journal" where "id" = ?', [id]);
-  return row && (JSON.parse(row.body) as Body);
+/** What a correction is of; of a correction that was undone, what that one was of. */
+function findOriginal(sql: Sql, id: string): { readonly type: string; readonly body: Body } | undefined {
+  const [row] = sql.all<{ type: string; body: string }>(
+    'select "type", "body" from "journal" where "id" = ?',
+    [id],
+  );
+  if (!row) return undefined;
+  const body = JSON.parse(row.body) as Body;
+  const further = ['void', 'restore', 'amend'].includes(row.type) ? body['target'] : undefined;
+  return (typeof further === 'string' ? findOriginal(sql, further) : undefined) ?? { type: row.type, body };
 }
 
 /** The tasks and activities that an entry names. */

@@ -62,7 +62,7 @@ test('time is approved as it was seen; what changes after that shows as changed'
   expect(await ownDays()).toMatchObject([{ state: 'changed' }]);
   await approve();
   expect(await ownDays()).toMatchObject([{ state: 'approved' }]);
-  await post('/api/reconcile/unapprove', { technician: shop.ada, day: '2026-03-03' });
+  await post('/api/reconcile/unapprove', { days: [{ technician: shop.ada, day: '2026-03-03' }] });
   expect(await ownDays()).toMatchObject([{ state: 'open' }]);
 });
 

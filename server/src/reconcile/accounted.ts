@@ -78,13 +78,16 @@ function loadPeople(
     for (const { day, targets, seconds } of own)
       if (targets[0] !== undefined) charge(day, targets[0], seconds);
     const accounted = sumAccounted(days);
+    const jobSeconds = [...jobsOn.values()].reduce((total, seconds) => total + seconds, 0);
+    const indirectSeconds = [...activities.values()].reduce((total, seconds) => total + seconds, 0);
     return {
       technician: id,
       name,
       department,
       ...accounted,
-      jobSeconds: [...jobsOn.values()].reduce((total, seconds) => total + seconds, 0),
-      indirectSeconds: [...activities.values()].reduce((total, seconds) => total + seconds, 0),
+      jobSeconds,
+      indirectSeconds,
+      outsideSeconds: jobSeconds + indirectSeconds - (accounted.attendedSeconds - accounted.unaccountedSeconds),
       breakSeconds: breaks.reduce((total, each) => total + overlapSeconds(each, span), 0),
       enteredSeconds: days.reduce((total, day) => total + day.enteredSeconds, 0),
       unapprovedSeconds: unapproved.get(technician) ?? 0,
@@ -114,6 +117,7 @@ function sumParts(people: readonly Person[]): Parts {
     breakSeconds: sum(({ breakSeconds }) => breakSeconds),
     enteredSeconds: sum(({ enteredSeconds }) => enteredSeconds),
     unaccountedSeconds: unaccounted,
+    outsideSeconds: sum(({ outsideSeconds }) => outsideSeconds),
     unapprovedSeconds: sum(({ unapprovedSeconds }) => unapprovedSeconds),
     share: shareAccounted(attended, unaccounted),
   };

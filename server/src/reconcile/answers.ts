@@ -15,20 +15,30 @@ import { loadProposals } from './floorEnds.ts';
 import { findLooseEnds } from './looseEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
 import { findEntryBefore, findMade } from './made.ts';
-import { loadSurroundings, patternsOf } from './surroundings.ts';
+import { loadSurroundings, patternsOf, readDaysOf } from './surroundings.ts';
 import type { Plans } from './surroundings.ts';
 
-/** The likely answers to a loose end; none to one that is about nobody. */
-export const answersTo = (
+/** The likely answers to loose ends; none to one that is about nobody. Person by person, so that what is read of one is
+ *  held no longer than it is needed. */
+export function findAnswers<End extends DatedLooseEnd>(
   sql: Sql,
   facts: ShopFacts,
   plans: Plans,
-  end: DatedLooseEnd,
+  ends: readonly End[],
   now: Instant,
-): readonly LikelyAnswer[] =>
-  end.technician === undefined || !canBeAnswered(end.kind)
-    ? []
-    : findLikelyAnswers(end, loadSurroundings(sql, facts, plans, end.technician, end, now));
+): ReadonlyMap<End, readonly LikelyAnswer[]> {
+  const answers = new Map<End, readonly LikelyAnswer[]>();
+  const answerable = ends.filter(({ kind }) => canBeAnswered(kind));
+  for (const technician of new Set(answerable.flatMap((end) => end.technician ?? []))) {
+    const daysOf = readDaysOf(sql, facts, technician, now);
+    for (const end of answerable.filter((each) => each.technician === technician))
+      answers.set(
+        end,
+        findLikelyAnswers(end, loadSurroundings(sql, facts, plans, { ...end, technician }, now, daysOf)),
+      );
+  }
+  return answers;
+}
 
 type Chosen = Call<'previewAnswer'>['body']['answers'][number];
 
@@ -98,7 +108,10 @@ const planAnswer =
     );
     const plans = { patterns, proposals: loadProposals(sql) };
     const answer =
-      end && answersTo(sql, known, plans, end, now).find((each) => each.reason === reason && each.at === at);
+      end &&
+      findAnswers(sql, known, plans, [end], now)
+        .get(end)
+        ?.find((each) => each.reason === reason && each.at === at);
     return answer
       ? ok({ people, firstDay: day, lastDay: day, changes: answer.changes })
       : refuse('reconcile.changed');

@@ -107,18 +107,24 @@ export function mountApprovals(mount: Mount, { database, clock, facts, journal }
     return kept.refusal ?? ok(null);
   });
 
-  mount('unapprove', async ({ body: { technician, day }, who }) => {
+  mount('unapprove', async ({ body: { days }, who }) => {
     if (who.kind !== 'desk') return refuse('access.not_signed_in');
     const kept: { refusal?: RouteRefusal | undefined } = {};
     await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
       const closedUntil = findClosedUntil(sql);
-      kept.refusal =
-        closedUntil !== null && day <= closedUntil
-          ? refuse('approve.closed')
-          : refusalOf(known, who.user, technician);
+      kept.refusal = days
+        .map(({ technician, day }) =>
+          closedUntil !== null && day <= closedUntil
+            ? refuse('approve.closed')
+            : refusalOf(known, who.user, technician),
+        )
+        .find((refusal) => refusal !== undefined);
+      const now = clock.now();
       return kept.refusal
         ? []
-        : [writeDecision({ type: 'unapprove', technician, day, by: who.user.name }, clock.now())];
+        : days.map(({ technician, day }) =>
+            writeDecision({ type: 'unapprove', technician, day, by: who.user.name }, now),
+          );
     });
     return kept.refusal ?? ok(null);
   });

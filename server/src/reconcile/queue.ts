@@ -17,7 +17,7 @@ import { loadPlans } from '../people/planned.ts';
 import type { Plans as PlannedDays } from '../people/planned.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { StationEntity } from '../station/entities.ts';
-import { answersTo } from './answers.ts';
+import { findAnswers } from './answers.ts';
 import { loadAccepted } from './decisions.ts';
 import { findFloorEnds, loadProposals } from './floorEnds.ts';
 import type { ToldFloorEnd } from './floorEnds.ts';
@@ -43,11 +43,10 @@ export function mountQueue(mount: Mount, { database, clock, facts }: Context): v
       const plans = { patterns, proposals: loadProposals(sql) };
       const labor = findLooseEnds(sql, known, fromDay, toDay, now);
       const floor = findFloorEnds(sql, known, fromDay, toDay);
+      const openLabor = keepOpen(sql, known, labor);
+      const answers = findAnswers(sql, known, plans, openLabor, now);
       const open: readonly Queued[] = [
-        ...keepOpen(sql, known, labor).map((end) => ({
-          ...end,
-          answers: answersTo(sql, known, plans, end, now),
-        })),
+        ...openLabor.map((end) => ({ ...end, answers: answers.get(end) ?? [] })),
         ...keepOpen(sql, known, floor),
       ];
       return { open, accepted: findAccepted(sql, known, [...labor, ...floor]), proposals: plans.proposals };

@@ -158,3 +158,29 @@ test('a loose end is accepted as it is, with a reason, is open again when that i
   expect(await forgotten()).toHaveLength(1);
   expect((await page()).accepted).toEqual([]);
 });
+
+test('what the queue offers of a day with many loose ends is what each of them alone is offered', async () => {
+  const people = [shop.ada, shop.bo];
+  await shop.send(
+    ...people.flatMap((who, i) => [
+      shop.scan('work-stop', 61 + i, who),
+      shop.scan('shift-in', 70 + i, who),
+      shop.scan('shift-in', 80 + i, who),
+      shop.scan('work-start', 90 + i, who, [shop.winding]),
+      shop.scan('shift-out', 100 + i, who),
+      shop.scan('shift-out', 110 + i, who),
+      shop.scan('work-stop', 120 + i, who),
+    ]),
+  );
+  const offered = (await page()).looseEnds.flatMap((end) =>
+    end.answers.map((answer) => ({
+      end: { kind: end.kind, technician: end.technician, target: end.targetId, from: end.from },
+      ...answer,
+    })),
+  );
+  expect(new Set(offered.map(({ end }) => `${end.technician} ${end.kind}`)).size).toBeGreaterThan(5);
+  for (const answer of offered) {
+    const { status } = await post('/api/reconcile/preview', { answers: [answer] });
+    expect([answer.end.kind, answer.reason, status]).toEqual([answer.end.kind, answer.reason, 200]);
+  }
+});

@@ -20,29 +20,57 @@ export type Plans = {
 
 type Timed = Exclude<LaborEntry, { type: 'hours' }>;
 
+/** What a person did in some days: entries that count, by time, and stints. */
+type Days = Pick<Surroundings, 'own' | 'stints'>;
+
+/** Reads stretches of days of one person, each of them once: a bad day has many loose ends. */
+export function readDaysOf(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  now: Instant,
+): (first: LocalDay, last: LocalDay) => Days {
+  const known = new Map<string, Days>();
+  const read = (first: LocalDay, last: LocalDay): Days => {
+    const own = sql
+      .all<{ body: string }>(
+        `select "body" from "effective_entry" where "technician" = ? and "day" between ? and ? order by "seq"`,
+        [technician, first, last],
+      )
+      .map(({ body }) => JSON.parse(body) as LaborEntry);
+    const span = { from: facts.zone.startOf(first), to: facts.zone.startOf((last + 1) as LocalDay) };
+    return {
+      own: [
+        ...inOrderOfTime(own.filter((entry): entry is Timed => entry.type !== 'hours')),
+        ...own.filter(({ type }) => type === 'hours'),
+      ],
+      stints: loadPersonStrands(sql, facts, technician, span, now).stints,
+    };
+  };
+  return (first, last) => {
+    const key = `${first} ${last}`;
+    const days = known.get(key) ?? read(first, last);
+    known.set(key, days);
+    return days;
+  };
+}
+
 /** Reads what is known around a loose end of a person. */
 export function loadSurroundings(
   sql: Sql,
   facts: ShopFacts,
   { patterns, proposals }: Plans,
-  technician: TechnicianId,
-  end: LooseEnd,
+  end: LooseEnd & { readonly technician: TechnicianId },
   now: Instant,
+  daysOf = readDaysOf(sql, facts, end.technician, now),
 ): Surroundings {
   const { zone } = facts;
   const from = end.from ?? now;
   const day = zone.dayAt(from);
   const first = (day - DAYS_AROUND) as LocalDay;
   const last = (zone.dayAt(end.to ?? from) + DAYS_AROUND) as LocalDay;
-  const own = sql
-    .all<{ body: string }>(
-      `select "body" from "effective_entry" where "technician" = ? and "day" between ? and ? order by "seq"`,
-      [technician, first, last],
-    )
-    .map(({ body }) => JSON.parse(body) as LaborEntry);
-  const span = { from: zone.startOf(first), to: zone.startOf((last + 1) as LocalDay) };
-  const { stints } = loadPersonStrands(sql, facts, technician, span, now);
-  const planned = plannedOn(patterns.get(technician) ?? [], false, false, day);
+  const { own, stints } = daysOf(first, last);
+  const planned = plannedOn(patterns.get(end.technician) ?? [], false, false, day);
   const plan = planned.kind === 'work' ? planned.plan : undefined;
   // An end at or before the start lies on the next day.
   const isNight = plan !== undefined && plan.endMinute <= plan.startMinute;
@@ -57,10 +85,7 @@ export function loadSurroundings(
     plannedBreakSeconds: plan ? plan.breakMinutes * 60 : null,
     lastOnTask: end.kind === 'forgotten-stop' ? findLastOnTask(sql, end, stints) : null,
     doneAt: end.target === undefined ? null : findDoneAt(sql, end.target, from),
-    own: [
-      ...inOrderOfTime(own.filter((entry): entry is Timed => entry.type !== 'hours')),
-      ...own.filter(({ type }) => type === 'hours'),
-    ],
+    own,
     stints,
   };
 }

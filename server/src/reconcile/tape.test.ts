@@ -125,4 +125,10 @@ test('a code, words, and nothing at all find what time can be put on', async () 
   });
   expect((await find('1001 winding')).targets.map(({ title }) => title)).toEqual(['1001 Winding']);
   expect((await find('nothing such')).targets).toEqual([]);
+  // What somebody is on comes before what answers as well, with how many are.
+  expect((await find('')).targets.slice(0, 2)).toMatchObject([
+    { title: '1001 Winding', more: expect.stringContaining('1 on it now') as string },
+    { title: '1001 Strip' },
+  ]);
+  expect((await find('st')).targets[0]).toMatchObject({ title: '1001 Strip' });
 });

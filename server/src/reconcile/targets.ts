@@ -1,14 +1,19 @@
 import type { TargetJson } from '@wergon/contract/reconcile';
+import { settleAt } from '@wergon/core/ledger';
+import type { TargetId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { inForceAt } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
+import type { WorkType } from '@wergon/core/work';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
 import { BadgeEntity } from '../people/entities.ts';
-import { loadFinished } from '../ledger/strands.ts';
+import { loadFinished, loadStates } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
+import { rankByWords } from './rankByWords.ts';
 import { TravelerCodeEntity } from '../work/entities.ts';
 
 /** As many as a list under a field shows. */
@@ -34,9 +39,8 @@ export function mountTargets(mount: Mount, { database, clock, facts }: Context):
 
   mount('targets', async ({ query }) => {
     const known = await facts.get();
-    const finished = await readSql(database, (sql) => loadFinished(sql, [...known.tasks.keys()]));
     const words = query.search.trim().toLowerCase();
-    const all = candidates(known, clock.now(), finished);
+    const all = candidates(known, clock.now());
     const printed =
       words === ''
         ? null
@@ -45,40 +49,87 @@ export function mountTargets(mount: Mount, { database, clock, facts }: Context):
       words === ''
         ? undefined
         : all.find(({ code, target }) => code.toLowerCase() === words || target.id === printed?.task);
-    if (coded) {
-      const workType = WORK_TYPES.find((each) => each === printed?.workType) ?? null;
-      return ok({ targets: [{ ...coded.target, workType }], exact: coded.target.id });
-    }
-    const parts = words.split(/\s+/).filter((part) => part !== '');
-    const found = all.filter(({ text }) => parts.every((part) => text.includes(part)));
-    return ok({ targets: found.slice(0, SHOWN).map(({ target }) => target), exact: null });
+    return readSql(database, (sql) => {
+      const write = (found: readonly Candidate[], workType: WorkType | null) => {
+        const finished = loadFinished(
+          sql,
+          found.map(({ id }) => id),
+        );
+        return found.map(({ id, target: { more, ...target } }) => ({
+          ...target,
+          more: [more, finished.has(id) ? 'finished' : '', sayHowMany(onIt.get(id))]
+            .filter(Boolean)
+            .join(', '),
+          workType,
+        }));
+      };
+      const onIt = countPeople(sql, clock.now(), known);
+      if (coded) {
+        const workType = WORK_TYPES.find((each) => each === printed?.workType) ?? null;
+        return ok({ targets: write([coded], workType), exact: coded.target.id });
+      }
+      const parts = words.split(/\s+/).filter((part) => part !== '');
+      const found = all
+        .filter(({ text }) => parts.every((part) => text.includes(part)))
+        .map((each) => ({
+          each,
+          rank: rankByWords(each.name, words),
+          people: onIt.get(each.target.id) ?? 0,
+        }))
+        // What people are on now comes before what answers as well.
+        .sort((a, b) => a.rank - b.rank || b.people - a.people)
+        .slice(0, SHOWN)
+        .map(({ each }) => each);
+      return ok({ targets: write(found, null), exact: null });
+    });
   });
 }
 
-type Candidate = { readonly target: TargetJson; readonly code: string; readonly text: string };
+const sayHowMany = (people: number | undefined): string => (people ? `${people} on it now` : '');
 
-function candidates(facts: ShopFacts, now: Instant, finished: ReadonlySet<string>): Candidate[] {
-  const activities = [...facts.activities.values()].filter(({ isOff }) => !isOff);
-  const tasks = [...facts.tasks.values()].flatMap((task): Candidate[] => {
+/** How many people are on each task and activity now. */
+function countPeople(sql: Sql, now: Instant, { policy }: ShopFacts): ReadonlyMap<string, number> {
+  const count = new Map<string, number>();
+  for (const [technician, stored] of loadStates(sql)) {
+    const { doing } = settleAt(technician, stored, now, policy).state;
+    for (const { target } of doing.status === 'work' ? doing.running : [])
+      count.set(target, (count.get(target) ?? 0) + 1);
+  }
+  return count;
+}
+
+type Candidate = {
+  readonly id: TargetId;
+  readonly target: Omit<TargetJson, 'workType'>;
+  readonly code: string;
+  /** What it is called, and all that it is found by. */
+  readonly name: string;
+  readonly text: string;
+};
+
+function candidates(facts: ShopFacts, now: Instant): Candidate[] {
+  const activities = [...facts.activities].filter(([, { isOff }]) => !isOff);
+  const tasks = [...facts.tasks].flatMap(([id, task]): Candidate[] => {
     const order = facts.orders.get(task.order);
     if (!order || !task.isAccepted || inForceAt(order.states, now) === 'closed') return [];
     const title = `${order.number} ${task.title}`;
-    const more = [order.customer, ...(finished.has(task.id) ? ['finished'] : [])].filter(
-      (each) => each !== '',
-    );
     return [
       {
-        target: { id: task.id, kind: 'task', title, more: more.join(', '), workType: null },
+        id,
+        target: { id, kind: 'task', title, more: order.customer },
         code: task.code,
+        name: title,
         text: `${title} ${order.customer} ${order.title}`.toLowerCase(),
       },
     ];
   });
   return [
     ...tasks,
-    ...activities.map(({ id, title, code }): Candidate => ({
-      target: { id, kind: 'activity', title, more: 'indirect', workType: null },
+    ...activities.map(([id, { title, code }]): Candidate => ({
+      id,
+      target: { id, kind: 'activity', title, more: 'indirect' },
       code,
+      name: title,
       text: `${title} indirect`.toLowerCase(),
     })),
   ];

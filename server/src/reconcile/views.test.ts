@@ -42,8 +42,8 @@ test('accounted: attended, on jobs, written down, and what found no work, by per
     '/api/reconcile/accounted?from=2026-03-03&to=2026-03-03',
   );
   expect(people).toMatchObject([
-    { name: 'Ada', attendedSeconds: 5400, jobSeconds: 3600, unaccountedSeconds: 1800 },
-    { name: 'Bo', attendedSeconds: 0, jobSeconds: 1800, enteredSeconds: 1800, share: null },
+    { name: 'Ada', attendedSeconds: 5400, jobSeconds: 3600, unaccountedSeconds: 1800, outsideSeconds: 0 },
+    { name: 'Bo', attendedSeconds: 0, jobSeconds: 1800, enteredSeconds: 1800, outsideSeconds: 1800, share: null },
   ]);
   expect(total.share).toBeCloseTo(2 / 3);
   expect(total.unapprovedSeconds).toBe(3600 + 1800);
@@ -80,9 +80,12 @@ test('the trail is the journal, newest first, with what a correction changed and
     author: 'Sol',
     why: 'said so',
     changes: [{ field: 'at', before: at(60), after: at(50) }],
+    // Of what: the stop at 8:00.
+    of: { type: 'work-stop', at: at(60) },
   });
   const only = async (query: string) => (await read<TrailJson>(`/api/ledger/trail?${query}`)).entries.length;
-  expect(await only('corrections=only')).toBe(1);
+  // The correction, and the hours that were added at the desk.
+  expect(await only('corrections=only')).toBe(2);
   expect(await only(`technician=${shop.bo}`)).toBe(1);
   expect(await only('stream=decision')).toBe(0);
   expect(await only('before=3')).toBe(2);
@@ -124,8 +127,9 @@ test('the floor shows the latest scans with who and where, and what was planned'
   const { latest } = await read<{ latest: { name: string; station: string; about: string }[] }>(
     '/api/floor/latest',
   );
-  expect(latest[0]).toMatchObject({ name: 'Bo', about: '1001 Winding' });
-  expect(latest[1]).toMatchObject({ name: 'Ada', station: 'Winding 1' });
+  // What was entered at the desk is no scan.
+  expect(latest[0]).toMatchObject({ name: 'Ada', station: 'Winding 1' });
+  expect(latest.every(({ name }) => name === 'Ada')).toBe(true);
 });
 
 test('an open stint left for thirteen hours reads the same everywhere: cut to twelve', async () => {

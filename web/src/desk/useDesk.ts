@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import type { Right, SessionView } from '@wergon/contract/access';
-import { createZone, formatHours, toSeconds } from '@wergon/core/time';
+import { createZone, formatHours, formatLeft, toSeconds } from '@wergon/core/time';
 import type { HoursStyle, Zone } from '@wergon/core/time';
 
 const HOURS_KEY = 'wergon-hours';
@@ -34,6 +34,11 @@ export const useDesk = defineStore('desk', () => {
     hoursStyle,
     may,
     hours: (seconds: number) => formatHours(toSeconds(seconds), hoursStyle.value),
+    /** What is left of an estimate: rounded up, so that used and left make it. */
+    left: (seconds: number) => formatLeft(toSeconds(seconds), hoursStyle.value),
+    /** Where a figure opens to its scans, seconds are shown. */
+    exactHours: (seconds: number) =>
+      formatHours(toSeconds(seconds), hoursStyle.value === 'decimal' ? 'decimal' : 'h:mm:ss'),
     nextHoursStyle: () => {
       hoursStyle.value = STYLES[(STYLES.indexOf(hoursStyle.value) + 1) % STYLES.length] ?? 'h:mm';
       localStorage.setItem(HOURS_KEY, hoursStyle.value);

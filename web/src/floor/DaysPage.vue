@@ -8,6 +8,8 @@ import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDays } from '../desk/useDays.ts';
 import { useDesk } from '../desk/useDesk.ts';
+import DepartmentFilter from '../people/DepartmentFilter.vue';
+import { useDepartments } from '../people/useDepartments.ts';
 
 /** Hours per person and day: what each was on, and how much of it on jobs, against the billed hours expected of him. */
 const desk = useDesk();
@@ -20,10 +22,14 @@ const query = useQuery({
   refetchInterval: 60_000,
 });
 type Person = AccountedJson['people'][number];
+const { department, departments, isChosen } = useDepartments(() => query.data.value?.people ?? []);
 const people = computed(() => {
   const words = search.value.trim().toLowerCase();
   return (query.data.value?.people ?? [])
-    .filter(({ name, department }) => `${name} ${department}`.toLowerCase().includes(words))
+    .filter(
+      (person) =>
+        isChosen(person) && `${person.name} ${person.department}`.toLowerCase().includes(words),
+    )
     .sort((a, b) => a.department.localeCompare(b.department) || a.name.localeCompare(b.name));
 });
 const totals = computed(() => {
@@ -57,6 +63,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     <template #ruler>
       <p class="lead">
         Dark: on jobs. Grey: indirect. The notch: the billed hours expected of that person on a planned day.
+        Days are calendar days, from midnight to midnight; Approve counts a night shift to the day it began.
       </p>
     </template>
     <QueryState
@@ -79,6 +86,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
         <span v-if="totals.unapproved > 0"
           ><b class="figure">{{ desk.hours(totals.unapproved) }}</b> not yet approved</span
         >
+        <DepartmentFilter v-model="department" :departments="departments" />
         <RouterLink :to="{ name: 'floor' }" class="live">The floor, live</RouterLink>
       </p>
       <table class="across">
@@ -87,6 +95,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
             <th scope="col">Person</th>
             <th v-for="day in days" :key="day" scope="col">{{ sayDate(day) }}</th>
             <th scope="col" class="number">All days</th>
+            <th scope="col" class="number">Not approved</th>
           </tr>
         </thead>
         <tbody>
@@ -119,15 +128,15 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
             </td>
             <td class="figure number">
               {{ desk.hours(person.jobSeconds + person.indirectSeconds) }}
-              <small v-if="person.unapprovedSeconds > 0"
-                >{{ desk.hours(person.unapprovedSeconds) }} not approved</small
-              >
+            </td>
+            <td class="figure number">
+              {{ person.unapprovedSeconds > 0 ? desk.hours(person.unapprovedSeconds) : '' }}
             </td>
           </tr>
         </tbody>
       </table>
       <p v-if="people.length === 0" class="none">
-        {{ search ? 'Nobody of this name.' : 'Nothing is recorded in these days.' }}
+        {{ search || department ? 'Nobody matches.' : 'No time recorded in these days.' }}
       </p>
     </template>
   </DeskFrame>

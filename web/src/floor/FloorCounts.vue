@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import type { Presently } from '@wergon/core/floor';
 import { useDesk } from '../desk/useDesk.ts';
+import type { Shown } from './floorRows.ts';
 
 const props = defineProps<{
   counts: Readonly<Record<Presently, number>>;
@@ -12,28 +14,39 @@ const props = defineProps<{
   /** Who was there on a day gone by, and what that day was charged with, in seconds. */
   people: number;
   charged: number;
+  shown: Shown;
 }>();
+const emit = defineEmits<{ show: [Shown] }>();
 const desk = useDesk();
+/** Each figure shows, when it is pressed, whom it counts. */
+const figures = computed(
+  (): readonly { count: number; what: Shown; words: string; isWanting: boolean }[] => {
+    const { work, indirect, break: resting, nothing } = props.counts;
+    return [
+      { count: work, what: 'on tasks', words: 'on tasks', isWanting: false },
+      { count: indirect, what: 'on indirect work', words: 'indirect', isWanting: false },
+      { count: resting, what: 'on break', words: 'on break', isWanting: false },
+      { count: nothing, what: 'no task', words: 'signed in, no task', isWanting: nothing > 0 },
+      ...(props.away > 0
+        ? [{ count: props.away, what: 'not here' as const, words: 'expected, not here', isWanting: true }]
+        : []),
+    ];
+  },
+);
 const percent = computed(() => (props.accounted === null ? null : Math.floor(props.accounted * 100)));
 </script>
 
 <template>
   <p class="counts" aria-label="The shop in figures">
     <template v-if="isToday">
-      <span
-        ><b>{{ counts.work }}</b> on work</span
-      >
-      <span
-        ><b>{{ counts.indirect }}</b> indirect</span
-      >
-      <span
-        ><b>{{ counts.break }}</b> on break</span
-      >
-      <span :class="{ attention: counts.nothing > 0 }"
-        ><b>{{ counts.nothing }}</b> signed in, on nothing</span
-      >
-      <span v-if="away > 0" class="attention"
-        ><b>{{ away }}</b> planned, not in</span
+      <BButton
+        v-for="{ count, what, words, isWanting } in figures"
+        :key="what"
+        variant="link"
+        :class="{ attention: isWanting }"
+        :aria-pressed="shown === what"
+        @click="emit('show', what)"
+        ><b>{{ count }}</b> {{ words }}</BButton
       >
     </template>
     <template v-else>
@@ -53,6 +66,20 @@ const percent = computed(() => (props.accounted === null ? null : Math.floor(pro
 <style scoped>
 b {
   font-size: 21px;
+}
+.btn {
+  padding: 0;
+  color: inherit;
+  font-size: inherit;
+  text-decoration: none;
+}
+.btn:hover,
+.btn[aria-pressed='true'] {
+  text-decoration: underline;
+  text-underline-offset: 4px;
+}
+.btn.attention {
+  color: var(--attention);
 }
 .accounted {
   margin-left: auto;

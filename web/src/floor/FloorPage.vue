@@ -47,7 +47,7 @@ const isPlannedNow = (id: string) => {
   return planned ? readInstant(planned.from) <= now.value && now.value < readInstant(planned.to) : false;
 };
 const isAway = (lane: Lane) =>
-  isShown(lane, 'missing', people.value.get(lane.technician.id), isPlannedNow(lane.technician.id));
+  isShown(lane, 'not here', people.value.get(lane.technician.id), isPlannedNow(lane.technician.id));
 const away = computed(() => lanes.value.filter((lane) => !lane.technician.hasLeft && isAway(lane)));
 /** What people are doing now says nothing of a day gone by. */
 const isAmong = (lane: Lane, wanted: Shown) =>
@@ -55,6 +55,10 @@ const isAmong = (lane: Lane, wanted: Shown) =>
     ? isShown(lane, wanted, people.value.get(lane.technician.id), isPlannedNow(lane.technician.id))
     : isDrawn(lane);
 const present = computed(() => lanes.value.filter((lane) => isAmong(lane, 'everybody')));
+/** Who is not signed in: what they asked for they asked without. */
+const out = computed(
+  () => new Set(lanes.value.filter(({ presently }) => presently === 'out').map(({ technician }) => technician.id)),
+);
 const charged = computed(() => sumSeconds(present.value.map((lane) => ({ seconds: chargedOf(lane) }))));
 const listed = computed(() => {
   const words = search.value.trim().toLowerCase();
@@ -165,8 +169,10 @@ const tints = computed(() =>
         :away="away.length"
         :people="present.length"
         :charged="charged"
+        :shown="shown"
+        @show="shown = shown === $event ? 'everybody' : $event"
       />
-      <RequestLines v-if="isToday" />
+      <RequestLines v-if="isToday" :out="out" />
       <LatestLine v-if="isToday" />
       <FloorFilters
         v-model:shown="shown"
@@ -207,6 +213,8 @@ const tints = computed(() =>
             :is-today="isToday"
             :width="width"
             :units="units"
+            :day="day"
+            :person="people.get(row.lane.technician.id)"
             :opened="opened?.technician === row.lane.technician.id ? opened.from : null"
             @open="open(row.lane.technician.id, $event)"
           />
@@ -236,11 +244,11 @@ const tints = computed(() =>
         <span><i class="swatch rework"></i>rework</span>
         <span><i class="swatch indirect"></i>indirect</span>
         <span><i class="swatch pause"></i>break</span>
-        <span><i class="swatch nothing"></i>signed in, on nothing</span>
+        <span><i class="swatch nothing"></i>signed in, no task</span>
         <span><i class="swatch torn"></i>stop is missing</span>
-        <span><i class="swatch written"></i>written down, not scanned</span>
+        <span><i class="swatch written"></i>entered by hand, not scanned</span>
         <span v-if="isToday && away.length > 0" class="absent">
-          planned, not in: {{ away.map(({ technician }) => technician.name).join(', ') }}
+          expected, not here: {{ away.map(({ technician }) => technician.name).join(', ') }}
         </span>
       </footer>
     </template>

@@ -3,18 +3,26 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { readInstant } from '@wergon/contract/floor';
 import { callRoute } from '../desk/callRoute.ts';
-import { sayClock } from '../desk/dates.ts';
+import { sayClock, sayDay } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
+import type { Instant, Zone } from '@wergon/core/time';
+import { useNow } from '../desk/useNow.ts';
 import { sayEntryType } from '../reconcile/entryWords.ts';
 
 /** The latest scans as they arrive: one line, or the last dozen. */
 const desk = useDesk();
 const query = useQuery({ queryKey: ['latest'], queryFn: () => callRoute('latest') });
+const now = useNow();
 const isOpen = ref(false);
+/** What was scanned without the server may come days later: then its day is said. */
+const sayTime = (zone: Zone, at: Instant) => {
+  const day = zone.dayAt(at);
+  return `${day === zone.dayAt(now.value) ? '' : `${sayDay(day)} `}${sayClock(zone, at)}`;
+};
 const latest = computed(() =>
   (query.data.value?.latest ?? []).map(({ seq, at, type, name, about, station }) => ({
     seq,
-    time: desk.zone && at.includes('T') ? sayClock(desk.zone, readInstant(at)) : at,
+    time: desk.zone && at.includes('T') ? sayTime(desk.zone, readInstant(at)) : at,
     words: [name, sayEntryType(type), about].filter((part) => part).join(' '),
     station,
   })),

@@ -13,9 +13,11 @@ const SHOWN_SECONDS = 24 * 3600;
 const WANTS = {
   part: 'needs a part',
   help: 'needs help',
-  correction: 'asks to have a time put right',
+  correction: 'asks for a time to be corrected',
 } as const;
 
+/** Who is not signed in now. */
+const props = defineProps<{ out: ReadonlySet<string> }>();
 const desk = useDesk();
 const now = useNow();
 const query = useQuery({ queryKey: ['requests'], queryFn: () => callRoute('requests') });
@@ -43,20 +45,23 @@ async function send(request: string): Promise<void> {
         }}<template v-if="request.text">: {{ request.text }}</template>
         <span class="quiet">
           <template v-if="request.target">{{ request.target }}, </template>{{ request.station }},
-          {{ desk.zone ? sayClock(desk.zone, readInstant(request.at)) : '' }}
+          {{ desk.zone ? sayClock(desk.zone, readInstant(request.at)) : ''
+          }}<template v-if="props.out.has(request.technician)"
+            >, not signed in</template
+          >
         </span>
       </p>
       <template v-if="desk.may('floor.answer')">
         <input
           v-model="answers[request.id]"
           class="form-control form-control-sm"
-          :aria-label="`Answer to ${request.name}`"
-          placeholder="answer: stands at the next badge"
+          :aria-label="`Reply to ${request.name}`"
+          placeholder="Reply, shown at their next badge scan"
           maxlength="300"
           @keydown.stop
         />
         <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy || !answers[request.id]?.trim()">
-          Answer
+          Reply
         </button>
       </template>
     </form>

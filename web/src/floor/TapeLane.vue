@@ -2,11 +2,14 @@
 import { computed } from 'vue';
 import { chargedOf, standingOf } from '@wergon/core/floor';
 import type { Block, Board, Lane } from '@wergon/core/floor';
-import type { Instant } from '@wergon/core/time';
+import { formatDay } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { FloorJson } from '@wergon/contract/floor';
 import Yardstick from '../compare/Yardstick.vue';
 import { sayClock } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import { fittingLabel, tintOf } from './jobLook.ts';
+import { sayOut } from './laneWords.ts';
 import type { TapeScale } from './tapeScale.ts';
 
 const props = defineProps<{
@@ -16,17 +19,33 @@ const props = defineProps<{
   tints: ReadonlyMap<string, number>;
   now: Instant;
   isToday: boolean;
+  day: LocalDay;
   /** Width of the tape in pixels: a label is drawn only where it fits whole. */
   width: number;
   /** The stint whose scans are open. */
   opened: Instant | null;
   /** What the current order's work is done on, by order. */
   units: ReadonlyMap<string, string>;
+  /** What was planned of this person that day. */
+  person: FloorJson['people'][number] | undefined;
 }>();
 const emit = defineEmits<{ open: [from: Instant] }>();
 const pointed = defineModel<string | null>('pointed', { required: true });
 const desk = useDesk();
 
+const clock = (at: Instant) => sayClock(props.board.facts.zone, at);
+/** The day of this person, to whoever may see days. */
+const ownDay = computed(() =>
+  desk.may('reconcile.see')
+    ? {
+        name: 'person-day',
+        params: {
+          technician: props.lane.technician.id,
+          day: formatDay(props.day),
+        },
+      }
+    : undefined,
+);
 const orderOf = (block: Block) => {
   if (block.kind !== 'work') return undefined;
   const target = block.running
@@ -46,7 +65,7 @@ const blocks = computed(() =>
         ? block.running.map(({ target }) => props.board.targets.get(target)?.title ?? '').join(' and ')
         : block.kind === 'break'
           ? 'break'
-          : 'on nothing';
+          : 'no task';
     const { zone } = props.board.facts;
     return {
       key: `${block.kind}${block.from}`,
@@ -90,9 +109,9 @@ const words = computed((): string => {
     case 'nothing':
       return lastTorn.value
         ? `No scan since ${sayClock(props.board.facts.zone, lastTorn.value.from)}`
-        : `On nothing for ${length.value}`;
+        : `No task since ${clock(props.lane.since ?? props.now)}, ${length.value}`;
     case 'out':
-      return 'Gone';
+      return sayOut(props.lane, props.person, props.now, clock);
   }
 });
 /** For whom, on what, and what was written down beside the scans. */
@@ -121,7 +140,8 @@ const yardstickLabel = computed(() => {
 <template>
   <div class="lane" :class="{ needs: needsSomebody }">
     <div class="name">
-      <span>{{ lane.technician.name }}</span>
+      <RouterLink v-if="ownDay" :to="ownDay" title="Open this day">{{ lane.technician.name }}</RouterLink>
+      <span v-else>{{ lane.technician.name }}</span>
       <span
         v-if="isToday && (lane.presently === 'work' || lane.presently === 'indirect')"
         class="figure quiet"
@@ -153,6 +173,14 @@ const yardstickLabel = computed(() => {
         >
           {{ block.label }}
         </button>
+        <RouterLink
+          v-else-if="block.kind === 'nothing' && ownDay"
+          :to="ownDay"
+          class="block nothing"
+          :style="block.style"
+          :title="block.words"
+          :aria-label="block.words"
+        />
         <span
           v-else
           class="block"
@@ -214,6 +242,15 @@ const yardstickLabel = computed(() => {
   border-right: 1px solid var(--line);
   white-space: nowrap;
   overflow: hidden;
+  a {
+    overflow: hidden;
+    color: var(--ink);
+    text-decoration: none;
+    text-overflow: ellipsis;
+    &:hover {
+      text-decoration: underline;
+    }
+  }
   .figure {
     font-size: 14px;
   }

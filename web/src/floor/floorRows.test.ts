@@ -13,11 +13,11 @@ const lane = (name: string, presently: Presently, blocks: readonly object[] = []
   }) as unknown as Lane;
 
 test.each<[presently: Presently, isPlanned: boolean, shown: readonly Shown[]]>([
-  ['work', true, ['everybody', 'at work']],
-  ['indirect', true, ['everybody', 'on indirect time']],
-  ['break', true, ['everybody', 'resting']],
-  ['nothing', true, ['everybody', 'idle']],
-  ['out', true, ['missing']],
+  ['work', true, ['everybody', 'on tasks']],
+  ['indirect', true, ['everybody', 'on indirect work']],
+  ['break', true, ['everybody', 'on break']],
+  ['nothing', true, ['everybody', 'no task']],
+  ['out', true, ['not here']],
   ['out', false, []],
 ])('somebody who is on %s, planned now: %s, is shown among %j', (presently, isPlanned, shown) => {
   const own = lane('ada', presently);
@@ -26,7 +26,7 @@ test.each<[presently: Presently, isPlanned: boolean, shown: readonly Shown[]]>([
 
 test('who is away as planned is not missing', () => {
   const person = { technician: 'ada', crew: '', planned: null, isAway: true, billedSeconds: null };
-  expect(isShown(lane('ada', 'out'), 'missing', person, true)).toBe(false);
+  expect(isShown(lane('ada', 'out'), 'not here', person, true)).toBe(false);
 });
 
 test('lanes stand under their group, with the scans of the opened block behind their lane', () => {

@@ -2,7 +2,14 @@ import type { FloorJson } from '@wergon/contract/floor';
 import type { Block, Board, Lane } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 
-export const SHOWN = ['everybody', 'at work', 'on indirect time', 'resting', 'idle', 'missing'] as const;
+export const SHOWN = [
+  'everybody',
+  'on tasks',
+  'on indirect work',
+  'on break',
+  'no task',
+  'not here',
+] as const;
 export type Shown = (typeof SHOWN)[number];
 export type Grouping = 'department' | 'crew';
 
@@ -29,15 +36,15 @@ export function isShown(
   switch (shown) {
     case 'everybody':
       return isDrawn(lane) || lane.presently !== 'out';
-    case 'at work':
+    case 'on tasks':
       return lane.presently === 'work';
-    case 'on indirect time':
+    case 'on indirect work':
       return lane.presently === 'indirect';
-    case 'resting':
+    case 'on break':
       return lane.presently === 'break';
-    case 'idle':
+    case 'no task':
       return lane.presently === 'nothing';
-    case 'missing':
+    case 'not here':
       return lane.presently === 'out' && isPlannedNow && person?.isAway !== true;
   }
 }

@@ -50,8 +50,8 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
   >
     <template #ruler>
       <p class="lead">
-        Accounted: attended time that lies in work or indirect time, or was written down. The goal is that
-        every paid minute has found its work.
+        Accounted: attended time that lies in job or indirect work, or was entered by hand. Days are calendar
+        days, from midnight to midnight.
       </p>
     </template>
     <ReconcileWays />
@@ -76,8 +76,14 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
           ><b class="figure">{{ desk.hours(query.data.value.total.indirectSeconds) }}</b> indirect</span
         >
         <span :class="{ attention: query.data.value.total.unaccountedSeconds > 0 }"
-          ><b class="figure">{{ desk.hours(query.data.value.total.unaccountedSeconds) }}</b> found no
-          work</span
+          ><b class="figure">{{ desk.hours(query.data.value.total.unaccountedSeconds) }}</b> not accounted
+          for</span
+        >
+        <span
+          v-if="query.data.value.total.outsideSeconds > 0"
+          title="Time on jobs or indirect work while not signed in, on a break, or beyond what was attended: it is in those sums and not in the attended time"
+          ><b class="figure">{{ desk.hours(query.data.value.total.outsideSeconds) }}</b> of it outside a
+          shift</span
         >
         <RouterLink
           v-if="query.data.value.total.unapprovedSeconds > 0"

@@ -9,7 +9,7 @@ import { useDesk } from '../desk/useDesk.ts';
 import { likeliestAnswers, namesOf } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 import EffectView from './EffectView.vue';
-import { sayAlike, sayAnswer } from './sentences.ts';
+import { sayAlike, sayAnswer, sayKinds } from './sentences.ts';
 
 /** Several loose ends that have the same likeliest answer: looked at and answered together, one by one if not. */
 const props = defineProps<{ ends: readonly LooseEndJson[]; isBusy: boolean }>();
@@ -33,10 +33,10 @@ const effect = useQuery({
   <li class="alike" :class="{ open: isOpen }">
     <p>
       <span
-        ><b>{{ ends.length }}</b> alike: {{ names }}</span
+        ><b>{{ ends.length }}</b> {{ sayKinds(ends) }}: {{ names }}</span
       >
       <button type="button" class="btn btn-quiet btn-sm" :aria-expanded="isOpen" @click="isOpen = !isOpen">
-        {{ words }}, for all {{ ends.length }}
+        {{ words }}, all {{ ends.length }}
       </button>
     </p>
     <template v-if="isOpen">
@@ -46,7 +46,7 @@ const effect = useQuery({
           {{ end.answers[0] ? sayAnswer(end.answers[0], { clock, hours: desk.hours }) : '' }}
         </li>
       </ul>
-      <p v-if="effect.isPending.value" class="quiet">Looking what it would do…</p>
+      <p v-if="effect.isPending.value" class="quiet">Checking what it would do…</p>
       <p v-else-if="effect.error.value" class="attention" role="alert">{{ wordsOf(effect.error.value) }}</p>
       <div v-else-if="effect.data.value" class="effect">
         <EffectView :effect="effect.data.value" />
@@ -54,7 +54,7 @@ const effect = useQuery({
           type="button"
           class="btn btn-primary btn-sm"
           :disabled="isBusy"
-          @click="emit('answer', answers, `${ends.length} alike, ${words}`)"
+          @click="emit('answer', answers, `${ends.length} ${sayKinds(ends)}, ${words}`)"
         >
           Put all {{ ends.length }} right
         </button>

@@ -3,13 +3,14 @@ import { computed, ref } from 'vue';
 import { readDay, readInstant } from '@wergon/contract/floor';
 import type { EffectJson } from '@wergon/contract/reconcile';
 import type { ComparisonJson } from '@wergon/contract/work';
+import { isPastEstimate } from '@wergon/core/compare';
 import type { LocalDay } from '@wergon/core/time';
 import Yardstick from '../compare/Yardstick.vue';
 import { sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import { fittingLabel, tintOf, tintsOf } from '../floor/jobLook.ts';
 import { useElementWidth } from '../floor/useElementWidth.ts';
-import { balanceOf, yardstickWords } from '../work/figures.ts';
+import { sayBalance, yardstickWords } from '../work/figures.ts';
 
 /** The tapes before and after, each pair on one scale, and what happens to the jobs. */
 const props = defineProps<{ effect: EffectJson }>();
@@ -73,7 +74,7 @@ const change = (before: string, after: string) =>
 const jobs = computed(() =>
   props.effect.jobs.map(({ title, task, ...job }) => {
     const say = (comparison: ComparisonJson) => {
-      const { hours, word } = balanceOf(comparison, task?.hasEstimate ?? false, desk.hours);
+      const { hours, word } = sayBalance(comparison, task?.hasEstimate ?? false, desk.hoursStyle);
       return `${hours} ${word}`;
     };
     const [was, is] = task
@@ -85,7 +86,7 @@ const jobs = computed(() =>
       hours: task
         ? change(say(task.before), say(task.after))
         : change(desk.hours(job.beforeSeconds), desk.hours(job.afterSeconds)),
-      isOver: task !== null && task.hasEstimate && task.after.overSeconds > 0,
+      isOver: task !== null && task.hasEstimate && isPastEstimate(task.after.overSeconds),
       cost: change(desk.money(was), desk.money(is)),
       of: task?.hasEstimate ? `of ${desk.money(task.after.estimatedCost)}` : '',
     };

@@ -46,9 +46,15 @@ const effect = useQuery({
   retry: false,
 });
 
+const line = ref<HTMLElement>();
 function choose(next: number): void {
   if (next < props.end.answers.length) place.value = next;
   emit('open');
+}
+/** After a click the line has the focus, where Enter gives the answer; on its button it would choose it again. */
+function pick(next: number): void {
+  choose(next);
+  line.value?.focus();
 }
 function confirm(): void {
   const answer = props.end.answers[place.value];
@@ -72,7 +78,9 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <li :tabindex="mayDecide ? 0 : undefined" :class="{ open: isOpen }" @keydown="onKey" @focus="emit('open')">
+  <li
+    ref="line"
+    :tabindex="mayDecide ? 0 : undefined" :class="{ open: isOpen }" @keydown="onKey" @focus="emit('open')">
     <div class="told">
       <p class="sentence">
         <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
@@ -84,18 +92,18 @@ function onKey(event: KeyboardEvent): void {
           type="button"
           class="btn btn-quiet btn-sm"
           :aria-pressed="isOpen && place === i"
-          @click="choose(i)"
+          @click="pick(i)"
         >
           <b class="figure">{{ i + 1 }}</b> {{ sayAnswer(answer, words) }}
         </button>
-        <RouterLink :to="another" class="btn btn-quiet btn-sm">Another</RouterLink>
+        <RouterLink :to="another" class="btn btn-quiet btn-sm">Something else…</RouterLink>
       </div>
       <div v-else-if="mayDecide && end.technician" class="answers">
-        <RouterLink :to="another" class="btn btn-quiet btn-sm">Look at the tape</RouterLink>
+        <RouterLink :to="another" class="btn btn-quiet btn-sm">Open the day</RouterLink>
       </div>
       <div v-else-if="mayDecide && end.kind === 'unknown-code' && desk.may('people.see')" class="answers">
         <RouterLink :to="{ name: 'people' }" class="btn btn-quiet btn-sm"
-          >Bind it to somebody’s badges</RouterLink
+          >Assign as a badge</RouterLink
         >
       </div>
     </div>
@@ -106,14 +114,21 @@ function onKey(event: KeyboardEvent): void {
       <pre class="mono">{{ end.refused.body }}</pre>
     </details>
     <div v-if="isOpen && canAnswer" class="effect">
-      <p v-if="effect.isPending.value" class="quiet">Looking what it would do…</p>
-      <p v-else-if="effect.error.value" class="attention" role="alert">{{ wordsOf(effect.error.value) }}</p>
-      <template v-else-if="effect.data.value">
-        <EffectView :effect="effect.data.value" />
-        <button type="button" class="btn btn-primary btn-sm" :disabled="isBusy" @click="confirm">
-          Put it right
-        </button>
-        <span class="quiet keys">or Enter</span>
+      <p v-if="effect.error.value" class="attention" role="alert">{{ wordsOf(effect.error.value) }}</p>
+      <template v-else>
+        <!-- Above what it would do, so that it stays where it is when that arrives. -->
+        <p class="act">
+          <button
+            type="button"
+            class="btn btn-primary btn-sm"
+            :disabled="isBusy || effect.isPending.value"
+            @click="confirm"
+          >
+            Put it right
+          </button>
+          <span class="quiet">{{ effect.isPending.value ? 'Checking what it would do…' : 'or Enter' }}</span>
+        </p>
+        <EffectView v-if="effect.data.value" :effect="effect.data.value" />
       </template>
     </div>
     <form v-if="isOpen && mayDecide" class="accept" @submit.prevent="accept">
@@ -178,7 +193,10 @@ pre {
   margin: 6px 0 0;
   white-space: pre-wrap;
 }
-.keys {
-  margin-left: 8px;
+.act {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin: 6px 0;
 }
 </style>

@@ -16,7 +16,11 @@ defineProps<{ acts: Pick<Made, 'made' | 'problem' | 'isBusy' | 'undo'> }>();
 </template>
 
 <style scoped>
+/* What was done stands in sight, wherever on the page it was done. */
 .told {
+  position: sticky;
+  top: 0;
+  z-index: 4;
   margin: 0;
   padding: 6px 16px;
   background: var(--action-tint);

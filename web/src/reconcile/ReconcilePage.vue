@@ -120,9 +120,9 @@ const bars = computed(() =>
         {{ found.length }} of {{ all.length }} match “{{ search }}”.
         <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
       </p>
-      <p v-if="all.length === 0" class="none">Nothing to decide in these days: every scan adds up.</p>
-      <section v-if="alike.length > 0" aria-label="Alike">
-        <h2 class="list-head">Alike <span>answered together, each with its own time</span></h2>
+      <p v-if="all.length === 0" class="none">No loose ends in these days: every scan adds up.</p>
+      <section v-if="alike.length > 0" aria-label="Similar cases">
+        <h2 class="list-head">Similar cases <span>answer all at once, each keeps its own times</span></h2>
         <ul>
           <AlikeLine
             v-for="ends in alike"
@@ -158,8 +158,8 @@ const bars = computed(() =>
         </ul>
       </section>
       <p v-if="drawn.length < found.length" class="none">
-        {{ found.length - drawn.length }} older ones are not drawn.
-        <button type="button" class="btn btn-quiet btn-sm" @click="isAllShown = true">Draw them all</button>
+        {{ found.length - drawn.length }} older ones are not shown.
+        <button type="button" class="btn btn-quiet btn-sm" @click="isAllShown = true">Show them all</button>
       </p>
       <section v-if="accepted > 0">
         <h2 class="list-head">
@@ -177,7 +177,7 @@ const bars = computed(() =>
               :disabled="isBusy"
               @click="withdraw(each.id)"
             >
-              Open it again
+              Reopen
             </button>
           </li>
         </ul>

@@ -4,7 +4,7 @@ import { computed, reactive, ref } from 'vue';
 import { readInstant } from '@wergon/contract/floor';
 import type { TrailJson } from '@wergon/contract/ledger';
 import { callRoute, wordsOf } from '../desk/callRoute.ts';
-import { sayInstant } from '../desk/dates.ts';
+import { sayDate, sayInstant } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
@@ -42,8 +42,8 @@ async function save(): Promise<void> {
   }
 }
 const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(text)) : '');
-const sayAt = ({ at }: TrailJson['entries'][number]) =>
-  at === null ? '' : at.includes('T') ? clock(at) : at;
+const sayTime = (at: string | null) => (at === null ? '' : at.includes('T') ? clock(at) : sayDate(at));
+const sayAt = ({ at, of }: TrailJson['entries'][number]) => sayTime(at ?? of?.at ?? null);
 const clearAll = () =>
   Object.assign(filter, { from: '', to: '', technician: '', stream: '', corrections: '' });
 </script>
@@ -79,8 +79,8 @@ const clearAll = () =>
         </select></label
       >
       <label class="check"
-        ><input v-model="filter.corrections" type="checkbox" true-value="only" false-value="" /> corrections
-        only</label
+        ><input v-model="filter.corrections" type="checkbox" true-value="only" false-value="" /> corrections and
+        additions only</label
       >
       <button
         v-if="Object.keys(asked).length > 0"
@@ -116,7 +116,7 @@ const clearAll = () =>
             <th scope="col">Recorded</th>
             <th scope="col">What</th>
             <th scope="col">About</th>
-            <th scope="col">Of</th>
+            <th scope="col">Time of event</th>
             <th scope="col">By</th>
           </tr>
         </thead>
@@ -125,7 +125,8 @@ const clearAll = () =>
             <td class="figure number">{{ entry.seq }}</td>
             <td class="figure">{{ clock(entry.recordedAt) }}</td>
             <td>
-              {{ sayEntryType(entry.type) }}
+              {{ sayEntryType(entry.type)
+              }}<template v-if="entry.of">: {{ sayEntryType(entry.of.type) }} {{ sayTime(entry.of.at) }}</template>
               <span v-for="change in entry.changes" :key="change.field" class="quiet">
                 · {{ sayChange(change, clock) }}</span
               >

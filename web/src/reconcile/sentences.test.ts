@@ -1,7 +1,7 @@
 import { LOOSE_END_KINDS } from '@wergon/core/ledger';
 import { ANSWER_REASONS } from '@wergon/core/reconcile';
 import type { LooseEndJson } from './alike.ts';
-import { sayAlike, sayAnswer, sayLooseEnd } from './sentences.ts';
+import { sayAlike, sayAnswer, sayKinds, sayLooseEnd } from './sentences.ts';
 
 const words = {
   clock: (instant: string | null) => (instant ?? '').slice(11, 16),
@@ -30,14 +30,14 @@ const end = (more: Partial<LooseEndJson>): LooseEndJson => ({
 
 test.each(LOOSE_END_KINDS)('%s is one sentence that says what to do', (kind) => {
   const said = sayLooseEnd(end({ kind }), words);
-  expect(said).toMatch(/^[a-z].*: [a-z].*\.$/);
+  expect(said).toMatch(/^[a-z].*: [a-z].*[.?]$/);
   expect(said).not.toMatch(/undefined|null|NaN|!/);
 });
 
 test('what the technician said at the station stands behind the sentence', () => {
   const said = sayLooseEnd(end({ kind: 'forgotten-stop', proposed: '2026-03-03T15:30:00Z' }), words);
   expect(said).toBe(
-    'started at 07:00 and never stopped; the rule cut it: say when it really ended. Said at the station: it ended at 15:30.',
+    'started at 07:00 and never stopped; it was cut off automatically: when did it really end? Said at the station: it ended at 15:30.',
   );
 });
 
@@ -59,14 +59,21 @@ test('no two answers are said alike', () => {
 test.each<[more: Partial<LooseEndJson>, said: string]>([
   [
     { kind: 'unknown-code', about: '4006381', times: 3 },
-    'read 4006381 3 times, last at 09:00, and it stands for nothing: see what it is.',
+    'scanned 4006381 3 times, last at 09:00, an unknown code: find out what was scanned.',
   ],
   [
     { kind: 'unknown-code', about: 'T7K2P', times: 1 },
-    'read T7K2P, last at 09:00, and it stands for nothing: see what it is.',
+    'scanned T7K2P, last at 09:00, an unknown code: find out what was scanned.',
   ],
   [
     { kind: 'badge-hop', stations: ['Gate', 'Test'], seconds: 40 },
-    'had a badge read at Gate and Test within 40 s at 07:00: see who had it.',
+    'had a badge read at Gate and Test within 40 s at 07:00: find out who had it.',
   ],
 ])('%j is told as “%s”', (more, said) => expect(sayLooseEnd(end(more), words)).toBe(said));
+
+test('several of a kind are called by what they are', () => {
+  for (const kind of LOOSE_END_KINDS) expect(sayKinds([end({ kind })])).toMatch(/^[a-z].*s?/);
+  const overBreak = end({ answers: [{ reason: 'was-break', at: null }] });
+  expect(sayKinds([overBreak, overBreak])).toBe('gaps over a break');
+  expect(sayKinds([])).toBe('');
+});

@@ -11,36 +11,36 @@ type Words = {
 /** What is not right, in one sentence that says what to do. */
 const SENTENCES: Readonly<Record<LooseEndKind, (end: LooseEnd, words: Words) => string>> = {
   'double-shift-in': ({ from }, { clock }) =>
-    `signed in again at ${clock(from)} while signed in: see whether a shift out is missing before it.`,
+    `signed in again at ${clock(from)} while signed in: check whether a sign-out is missing before it.`,
   'shift-out-without-in': ({ from }, { clock }) =>
     `signed out at ${clock(from)} without having signed in: add when the shift began.`,
   'stop-without-start': ({ from }, { clock }) =>
-    `stopped at ${clock(from)} what was not running: see whether a start is missing.`,
+    `stopped at ${clock(from)}, but nothing was running: check whether a start is missing.`,
   'forgotten-shift-out': ({ from, to }, { clock }) =>
-    `signed in at ${clock(from)} and never out; the rule ended the shift at ${clock(to)}: say when it really ended.`,
+    `signed in at ${clock(from)} and did not sign out; the shift was ended automatically at ${clock(to)}: when did it really end?`,
   'forgotten-stop': ({ from }, { clock }) =>
-    `started at ${clock(from)} and never stopped; the rule cut it: say when it really ended.`,
+    `started at ${clock(from)} and never stopped; it was cut off automatically: when did it really end?`,
   gap: ({ from, to, seconds }, { clock, hours }) =>
-    `signed in but on nothing from ${clock(from)} to ${clock(to)}, ${hours(seconds ?? 0)}: say what was done.`,
+    `signed in without a task from ${clock(from)} to ${clock(to)}, ${hours(seconds ?? 0)}: what was done?`,
   'work-outside-shift': ({ seconds }, { hours }) =>
-    `worked ${hours(seconds ?? 0)} outside the shift: move the shift or the work.`,
+    `has ${hours(seconds ?? 0)} of work outside the shift: correct one of them.`,
   'long-break': ({ from, seconds }, { clock, hours }) =>
-    `took a break of ${hours(seconds ?? 0)} from ${clock(from)}: see whether its end was forgotten.`,
+    `took a break of ${hours(seconds ?? 0)} from ${clock(from)}: check whether its end was forgotten.`,
   'no-rate': () => 'worked on a day without a cost rate: add one in Shop.',
   'not-released': ({ target, from }, { clock }) =>
     `worked on ${target ?? 'a task'} at ${clock(from)} while its order was not released: release it or move the work.`,
   'after-done': ({ target, from }, { clock }) =>
     `started ${target ?? 'a task'} at ${clock(from)} although it was finished: reopen it or move the work.`,
   'clock-jump': ({ seconds }, { hours }) =>
-    `had its clock moved by ${hours(seconds ?? 0)}: look at what was scanned there around that time.`,
+    `had its clock moved by ${hours(seconds ?? 0)}: check what was scanned there around that time.`,
   'unknown-code': ({ about, times, to }, { clock }) =>
-    `read ${about ?? ''}${times > 1 ? ` ${times} times` : ''}, last at ${clock(to)}, and it stands for nothing: see what it is.`,
+    `scanned ${about ?? ''}${times > 1 ? ` ${times} times` : ''}, last at ${clock(to)}, an unknown code: find out what was scanned.`,
   'refused-entry': ({ from }, { clock }) =>
-    `sent something at ${clock(from)} that could not be recorded: see what was meant, and enter it on the tape.`,
+    `sent something at ${clock(from)} that could not be recorded: find out what was meant and enter it on the tape.`,
   'badge-hop': ({ from, seconds, stations }, { clock }) =>
-    `had a badge read at ${stations.join(' and ')} within ${seconds ?? 0} s at ${clock(from)}: see who had it.`,
+    `had a badge read at ${stations.join(' and ')} within ${seconds ?? 0} s at ${clock(from)}: find out who had it.`,
   'badge-pair': ({ times }) =>
-    `have badges that are only ever read together, ${times} times: see whether one hand holds both.`,
+    `have badges always scanned together (${times} times): check whether one person uses both.`,
   clock: ({ from, seconds }, { clock, hours }) =>
     `was scanned at ${clock(from)} by a station whose clock is ${hours(seconds ?? 0)} ahead: set that clock.`,
 };
@@ -61,14 +61,42 @@ const ANSWERS: Readonly<Record<AnswerReason, string>> = {
   'last-work': 'Last work',
   'first-work': 'First work',
   'planned-break': 'Planned break, until',
-  'not-so': 'That scan does not count',
-  'as-before': 'Went on as before',
-  'as-after': 'Next work had begun',
+  'not-so': 'Ignore that scan',
+  'as-before': 'The work before went on',
+  'as-after': 'The next work had begun',
   'was-break': 'It was a break',
-  'take-up': 'It was taken up again',
+  'take-up': 'The task was reopened',
 };
 export const sayAnswer = ({ reason, at }: LooseEnd['answers'][number], { clock }: Words): string =>
   at === null ? ANSWERS[reason] : `${ANSWERS[reason]} ${clock(at)}`;
+
+/** What several loose ends of one kind are called. */
+const KINDS: Readonly<Record<LooseEndKind, string>> = {
+  'double-shift-in': 'second sign-ins',
+  'shift-out-without-in': 'sign-outs without a sign-in',
+  'stop-without-start': 'stops without a start',
+  'forgotten-shift-out': 'missing sign-outs',
+  'forgotten-stop': 'missing stops',
+  gap: 'gaps',
+  'work-outside-shift': 'days with work outside the shift',
+  'long-break': 'long breaks',
+  'no-rate': 'days without a rate',
+  'not-released': 'starts on orders that were not released',
+  'after-done': 'starts on finished tasks',
+  'clock-jump': 'moved clocks',
+  'unknown-code': 'unknown codes',
+  'refused-entry': 'refused entries',
+  'badge-hop': 'badges in two places',
+  'badge-pair': 'badges always scanned together',
+  clock: 'scans with a clock ahead',
+};
+
+/** What ends of one kind are, in words that say of what there are several. */
+export const sayKinds = ([first]: readonly LooseEnd[]): string => {
+  if (!first) return '';
+  const reason = first.answers[0]?.reason;
+  return `${KINDS[first.kind]}${first.kind === 'gap' && reason === 'was-break' ? ' over a break' : ''}`;
+};
 
 /** The likeliest answer of ends that are alike, without the instants that differ. */
 export const sayAlike = ([first]: readonly LooseEnd[]): string => {

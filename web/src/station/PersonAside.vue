@@ -5,9 +5,9 @@ import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { nextTasks } from '@wergon/core/station';
 import type { StationDirectory, StationSettings } from '@wergon/core/station';
-import { formatHours } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { Refused } from './deviceStore.ts';
+import { sayBalance } from './sayBalance.ts';
 import { useWords } from './useWords.ts';
 
 const props = defineProps<{
@@ -27,14 +27,8 @@ const next = computed(() =>
     const standing = standingOf(props.directory, id, props.now);
     if (standing?.kind !== 'task') return [];
     const { order, task, comparison } = standing;
-    const { leftSeconds, overSeconds } = comparison;
-    const { words } = said.value;
-    const balance =
-      leftSeconds === null
-        ? words.ui.noEstimate
-        : (overSeconds ?? 0) > 0
-          ? `${formatHours(overSeconds ?? leftSeconds, 'h:mm')} ${words.ui.over}`
-          : `${formatHours(leftSeconds, 'h:mm')} ${words.ui.left}`;
+    const { ui } = said.value.words;
+    const balance = comparison.estimatedSeconds === null ? ui.noEstimate : sayBalance(comparison, ui).text;
     return [{ id, title: task.title, number: order?.number ?? '', customer: order?.customer ?? '', balance }];
   }),
 );

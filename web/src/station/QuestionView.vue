@@ -2,9 +2,9 @@
 import { computed, nextTick, ref, watch } from 'vue';
 import { optionsOf, takesOf } from '@wergon/core/station';
 import type { Conversation, Option, StationDirectory } from '@wergon/core/station';
-import { formatHours } from '@wergon/core/time';
 import { standingOf } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
+import { sayBalance } from './sayBalance.ts';
 import { useWords } from './useWords.ts';
 
 type Asked = Extract<Conversation, { step: 'asked' }>;
@@ -37,13 +37,9 @@ function sayOption(option: Option): { readonly name: string; readonly more: stri
     case 'target': {
       const standing = standingOf(props.directory, option.target, props.now);
       if (standing?.kind !== 'task') return { name: names.target(option.target), more: '' };
-      const { leftSeconds, overSeconds } = standing.comparison;
+      const { comparison } = standing;
       const balance =
-        leftSeconds === null
-          ? words.ui.noEstimate
-          : (overSeconds ?? 0) > 0
-            ? `${formatHours(overSeconds ?? leftSeconds, 'h:mm')} ${words.ui.over}`
-            : `${formatHours(leftSeconds, 'h:mm')} ${words.ui.left}`;
+        comparison.estimatedSeconds === null ? words.ui.noEstimate : sayBalance(comparison, words.ui).text;
       return {
         name: standing.task.title,
         more: `${standing.order?.number ?? ''} ${standing.order?.customer ?? ''} · ${balance}`,

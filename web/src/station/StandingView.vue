@@ -4,27 +4,23 @@ import type { TargetStanding } from '@wergon/core/floor';
 import { formatHours } from '@wergon/core/time';
 import type { Seconds } from '@wergon/core/time';
 import Yardstick from '../compare/Yardstick.vue';
+import { sayBalance } from './sayBalance.ts';
 import { useWords } from './useWords.ts';
 
 const props = defineProps<{ standing: TargetStanding; since?: string; soFar?: string; isSmall?: boolean }>();
 
 const said = useWords();
-const hours = (length: Seconds | null) => (length === null ? '' : formatHours(length, 'h:mm'));
+const hours = (length: Seconds) => formatHours(length, 'h:mm');
 const figures = computed(() => {
   if (props.standing.kind !== 'task') return undefined;
-  const { usedSeconds, estimatedSeconds, leftSeconds, overSeconds } = props.standing.comparison;
-  const isOver = (overSeconds ?? 0) > 0;
+  const { usedSeconds, estimatedSeconds } = props.standing.comparison;
   const { ui } = said.value.words;
+  const { isOver, text } = sayBalance(props.standing.comparison, ui);
   return {
     isOver,
     used: hours(usedSeconds),
     estimate: estimatedSeconds === null ? ui.noEstimate : `${ui.estimate} ${hours(estimatedSeconds)}`,
-    balance:
-      estimatedSeconds === null
-        ? `${hours(usedSeconds)} ${ui.used}`
-        : isOver
-          ? `${hours(overSeconds)} ${ui.over}`
-          : `${hours(leftSeconds)} ${ui.left}`,
+    balance: text,
   };
 });
 const FILLS = ['setup', 'run', 'rework'] as const;

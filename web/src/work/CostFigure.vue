@@ -1,16 +1,19 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import type { ComparisonJson } from '@wergon/contract/work';
 import { useDesk } from '../desk/useDesk.ts';
 
-defineProps<{ comparison: ComparisonJson; hasEstimate: boolean }>();
+const props = defineProps<{ comparison: ComparisonJson; hasEstimate: boolean }>();
 const desk = useDesk();
-const isAbove = ({ costDifference }: ComparisonJson) => Number(costDifference) > 0;
+/** Cost is over as soon as it is true; under is for what is finished, and said on its own page. */
+const isAbove = computed(() => props.hasEstimate && Number(props.comparison.costDifference) > 0);
 </script>
 
 <template>
   <span class="cost figure">
-    <b :class="{ attention: hasEstimate && isAbove(comparison) }">{{ desk.money(comparison.actualCost) }}</b>
+    <b :class="{ attention: isAbove }">{{ desk.money(comparison.actualCost) }}</b>
     <span v-if="hasEstimate" class="of">of {{ desk.money(comparison.estimatedCost) }}</span>
+    <span v-if="isAbove" class="of attention">+{{ desk.money(comparison.costDifference) }}</span>
     <span v-if="comparison.uncostedLines > 0" class="of attention"
       >{{ comparison.uncostedLines }} lines lack a rate</span
     >
@@ -25,7 +28,8 @@ const isAbove = ({ costDifference }: ComparisonJson) => Number(costDifference) >
   color: var(--ink-2);
   font-size: 13px;
 }
-.attention {
+.attention,
+.of.attention {
   color: var(--attention);
 }
 </style>

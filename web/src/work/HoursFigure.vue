@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { Balance } from './figures.ts';
+import type { BalanceWords } from './figures.ts';
 
-defineProps<{ balance: Balance }>();
+defineProps<{ balance: BalanceWords }>();
 </script>
 
 <template>

@@ -34,7 +34,7 @@ const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(t
   />
   <ul v-else class="scans">
     <li v-for="stint in query.data.value.stints" :key="stint.from">
-      <b class="figure">{{ desk.hours(stint.seconds) }}</b>
+      <b class="figure">{{ desk.exactHours(stint.seconds) }}</b>
       <div>
         {{ clock(stint.from) }} to {{ stint.isOpen ? 'now' : clock(stint.to) }}
         <span v-if="stint.sharedWith.length > 0" class="quiet">
@@ -48,7 +48,7 @@ const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(t
       </div>
     </li>
     <li v-for="each in query.data.value.hours" :key="each.entry.id">
-      <b class="figure">{{ desk.hours(each.seconds) }}</b>
+      <b class="figure">{{ desk.exactHours(each.seconds) }}</b>
       <div>
         <ol>
           <ScanHistory :scan="each.entry" />

@@ -8,7 +8,7 @@ import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
-import { STATE_WORDS, balanceOf } from './figures.ts';
+import { STATE_WORDS, sayOrderBalance } from './figures.ts';
 import LaborRuler from './LaborRuler.vue';
 import OrderActs from './OrderActs.vue';
 import OrderPapers from './OrderPapers.vue';
@@ -52,7 +52,14 @@ const saysDifference = computed(
   () => order.value?.isFinished === true || Number(order.value?.comparison.costDifference ?? 0) > 0,
 );
 const balance = computed(
-  () => order.value && balanceOf(order.value.comparison, order.value.hasEstimate, desk.hours),
+  () =>
+    order.value &&
+    sayOrderBalance(
+      order.value.comparison,
+      query.data.value?.tasks ?? [],
+      order.value.hasEstimate,
+      desk.hoursStyle,
+    ),
 );
 </script>
 
@@ -104,10 +111,11 @@ const balance = computed(
             of <span class="figure">{{ desk.hours(order.comparison.estimatedSeconds) }}</span></template
           ></span
         >
-        <span v-if="balance && order.hasEstimate" :class="{ attention: balance.isOver }"
-          ><b class="figure">{{ balance.hours }}</b> {{ balance.word }}</span
+        <span v-if="balance && order.hasEstimate"
+          ><span :class="{ attention: balance.isOver }"
+            ><b class="figure">{{ balance.hours }}</b> {{ balance.word }}</span
+          ><template v-if="balance.also">{{ balance.also.startsWith('on') ? ' ' : '; ' }}{{ balance.also }}</template></span
         >
-        <span v-if="balance?.also" class="figure">{{ balance.also }}</span>
         <span
           v-if="order.comparison.outsideSeconds > 0"
           title="Work types that the estimate does not include: part of the labor cost, not of the comparison"

@@ -8,11 +8,11 @@ import { useDesk } from '../desk/useDesk.ts';
 import CostFigure from './CostFigure.vue';
 import HoursFigure from './HoursFigure.vue';
 import SignedOutWords from './SignedOutWords.vue';
-import { STATE_WORDS, balanceOf, yardstickWords } from './figures.ts';
+import { STATE_WORDS, sayBalance, yardstickWords } from './figures.ts';
 
 const props = defineProps<{ row: OrderRow; today: number }>();
 const desk = useDesk();
-const balance = computed(() => balanceOf(props.row.comparison, props.row.hasEstimate, desk.hours));
+const balance = computed(() => sayBalance(props.row.comparison, props.row.hasEstimate, desk.hoursStyle));
 const isLate = computed(
   () =>
     props.row.due !== null &&

@@ -7,7 +7,7 @@ import { sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import { useAct } from '../shop/useAct.ts';
 import CostFigure from './CostFigure.vue';
-import { balanceOf, yardstickWords } from './figures.ts';
+import { sayBalance, yardstickWords } from './figures.ts';
 import HoursFigure from './HoursFigure.vue';
 import LineScans from './LineScans.vue';
 import SignedOutWords from './SignedOutWords.vue';
@@ -22,7 +22,7 @@ const finish = (isFinished: boolean) =>
   );
 const openedLine = ref<string | null>(null);
 
-const balance = computed(() => balanceOf(props.task.comparison, props.task.hasEstimate, desk.hours));
+const balance = computed(() => sayBalance(props.task.comparison, props.task.hasEstimate, desk.hoursStyle));
 /** Of whoever has signed out it is said below, with how long that runs. */
 const nowOn = computed(() =>
   props.task.peopleOn.filter((name) => !props.task.signedOut.some((person) => person.name === name)),
@@ -110,7 +110,9 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
           <td>{{ sayDate(line.day) }}</td>
           <td>{{ line.name }}</td>
           <td>{{ line.workType }}</td>
-          <td class="number figure">{{ desk.hours(line.seconds) }}</td>
+          <td class="number figure">
+            {{ openedLine === keyOf(line) ? desk.exactHours(line.seconds) : desk.hours(line.seconds) }}
+          </td>
           <td class="number figure">
             <template v-if="line.cost !== null">{{ desk.money(line.cost) }}</template>
             <span v-else class="attention">no rate</span>

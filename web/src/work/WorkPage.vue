@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { BButton } from 'bootstrap-vue-next';
 import { computed, reactive, ref } from 'vue';
+import { isPastEstimate } from '@wergon/core/compare';
 import { sumSeconds } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayDate, weekOf } from '../desk/dates.ts';
@@ -12,7 +13,7 @@ import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
 import { useAct } from '../shop/useAct.ts';
 import DueRuler from './DueRuler.vue';
-import { FILTERS } from './figures.ts';
+import { FILTERS, ORDERS } from './figures.ts';
 import type { Filter } from './figures.ts';
 import OrderRowLine from './OrderRowLine.vue';
 import { usePastWork } from './usePastWork.ts';
@@ -34,7 +35,7 @@ const unapproved = useQuery({
 });
 const search = ref('');
 const filter = ref<Filter>('floor');
-const order = ref<'over' | 'due'>('over');
+const order = ref<keyof typeof ORDERS>('over');
 /** Weeks by which the ruler has been moved. */
 const shift = ref(0);
 
@@ -102,15 +103,7 @@ const shown = computed(() => {
     ({ number, title: name, customer, peopleOn }) =>
       words === '' || `${number} ${name} ${customer} ${peopleOn.join(' ')}`.toLowerCase().includes(words),
   );
-  return [...matching].sort((a, b) =>
-    order.value === 'due'
-      ? (a.due ?? '9999') < (b.due ?? '9999')
-        ? -1
-        : 1
-      : b.comparison.overSeconds - a.comparison.overSeconds ||
-        b.comparison.actualSeconds / (b.comparison.estimatedSeconds || 1) -
-          a.comparison.actualSeconds / (a.comparison.estimatedSeconds || 1),
-  );
+  return [...matching].sort(ORDERS[order.value].compare);
 });
 const waiting = computed(() => {
   const listed = new Set(filtered.value.map(({ id }) => id));
@@ -120,8 +113,8 @@ const sums = computed(() => {
   const of = (figure: 'remainingSeconds' | 'estimatedSeconds') =>
     filtered.value.reduce((sum, { comparison }) => sum + comparison[figure], 0);
   return {
-    over: filtered.value.filter(({ comparison }) => comparison.overSeconds > 0).length,
-    left: desk.hours(of('remainingSeconds')),
+    over: filtered.value.filter(({ comparison }) => isPastEstimate(comparison.overSeconds)).length,
+    left: desk.left(of('remainingSeconds')),
     estimated: desk.hours(of('estimatedSeconds')),
   };
 });
@@ -189,17 +182,14 @@ const sums = computed(() => {
           </select>
         </template>
         <span class="choices">
-          <button
-            type="button"
-            class="btn btn-quiet"
-            :aria-pressed="order === 'over'"
-            @click="order = 'over'"
+          <BButton
+            v-for="({ word }, key) in ORDERS"
+            :key="key"
+            variant="quiet"
+            :aria-pressed="order === key"
+            @click="order = key"
+            >{{ word }}</BButton
           >
-            Most over first
-          </button>
-          <button type="button" class="btn btn-quiet" :aria-pressed="order === 'due'" @click="order = 'due'">
-            Due first
-          </button>
         </span>
         <span v-if="isNarrowed" role="status">
           {{ shown.length }} of {{ stateCount }} orders {{ search ? `match “${search}”` : 'shown' }}.

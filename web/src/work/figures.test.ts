@@ -1,5 +1,5 @@
 import { formatHours, toSeconds } from '@wergon/core/time';
-import { FILTERS, balanceOf, yardstickWords } from './figures.ts';
+import { FILTERS, sayBalance, sayOrderBalance, yardstickWords } from './figures.ts';
 
 const HOUR = 3600;
 const hours = (seconds: number) => formatHours(toSeconds(seconds), 'h:mm');
@@ -30,10 +30,39 @@ test.each<[figures: object, hasEstimate: boolean, words: string, why: string]>([
   ],
   [{ overSeconds: HOUR, underSeconds: 60 }, true, '1:00 over, 0:01 under', 'and so does a finished order'],
   [{ underSeconds: HOUR }, true, '1:00 under', 'under is said of what is finished'],
+  [{ overSeconds: 59, remainingSeconds: HOUR }, true, '1:00 left', 'seconds over are not said'],
   [{}, true, '0:00 even', 'neither over nor under'],
   [{ actualSeconds: HOUR, overSeconds: HOUR }, false, '1:00 used', 'without an estimate only what was used'],
 ])('%j, estimate %s: %s (%s)', (figures, hasEstimate, words) => {
-  const { hours: length, word, also } = balanceOf(comparison(figures), hasEstimate, hours);
+  const { hours: length, word, also } = sayBalance(comparison(figures), hasEstimate, 'h:mm');
+  expect(`${length} ${word}${also ? `, ${also}` : ''}`).toBe(words);
+});
+
+const over = (seconds: number) => ({ overSeconds: seconds });
+const left = (seconds: number) => ({ remainingSeconds: seconds });
+test.each<[tasks: object[], words: string, why: string]>([
+  [
+    [over(9 * HOUR), over(240), left(4.25 * HOUR), left(0)],
+    '4:49 over, 9:04 over on 2 tasks, 4:15 left on others',
+    'past its estimate as a whole',
+  ],
+  [
+    [over(6 * HOUR), left(18 * HOUR), left(0)],
+    '6:00 over, on 1 task, 18:00 left on others',
+    'over on a task, and not as a whole',
+  ],
+  [[over(HOUR), { underSeconds: 1800 }], '0:30 over, 1:00 over on 1 task, 0:30 under on the other', 'finished'],
+  [[over(HOUR), left(HOUR)], '1:00 over, on 1 task, 1:00 left on the other', 'just its estimate'],
+  [[over(HOUR), over(HOUR)], '2:00 over', 'nothing else to say'],
+  [[left(HOUR), left(HOUR)], '2:00 left', 'over nowhere'],
+])('an order of %j: %s (%s)', (tasks, words) => {
+  const sum = (figure: string) =>
+    tasks.reduce((all, task) => all + Number(Object.entries(task).find(([key]) => key === figure)?.[1] ?? 0), 0);
+  const order = Object.fromEntries(
+    ['overSeconds', 'remainingSeconds', 'underSeconds'].map((figure) => [figure, sum(figure)]),
+  );
+  const rows = tasks.map((task) => ({ comparison: comparison(task) }));
+  const { hours: length, word, also } = sayOrderBalance(comparison(order), rows, true, 'h:mm');
   expect(`${length} ${word}${also ? `, ${also}` : ''}`).toBe(words);
 });
 

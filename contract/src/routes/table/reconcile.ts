@@ -229,7 +229,7 @@ export const RECONCILE_ROUTES = {
     method: 'post',
     path: '/api/reconcile/unapprove',
     caller: 'time.approve',
-    summary: 'Take the approval of a shift day back',
+    summary: 'Take approvals of shift days back, all or none',
     body: unapproveSchema,
     response: nothing,
   },

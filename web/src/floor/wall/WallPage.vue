@@ -7,6 +7,7 @@ import { sayClock } from '../../desk/dates.ts';
 import { clockOffsetMs } from '../../desk/callRoute.ts';
 import { isLive } from '../../desk/live.ts';
 import { useDesk } from '../../desk/useDesk.ts';
+import { isPastEstimate } from '@wergon/core/compare';
 import type { TaskStanding } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import { useWall } from './useWall.ts';
@@ -25,15 +26,15 @@ watch(query.data, (floor) => {
   if (floor && session) void keepWall({ session, floor, clockOffsetMs: clockOffsetMs.value });
 });
 const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
-const over = computed(() => jobs.value.filter(({ task }) => (task.comparison.overSeconds ?? 0) > 0).length);
+const over = computed(() => jobs.value.filter(({ task }) => isPastEstimate(task.comparison.overSeconds)).length);
 function sayLeft({ comparison }: TaskStanding): string {
   const { leftSeconds, overSeconds } = comparison;
   if (leftSeconds === null || overSeconds === null) return 'no estimate';
-  return overSeconds > 0 ? `${desk.hours(overSeconds)} over` : `${desk.hours(leftSeconds)} left`;
+  return isPastEstimate(overSeconds) ? `${desk.hours(overSeconds)} over` : `${desk.left(leftSeconds)} left`;
 }
 const label = ({ comparison: { usedSeconds, estimatedSeconds } }: TaskStanding) =>
   `${desk.hours(usedSeconds)} used of ${estimatedSeconds === null ? 'no estimate' : desk.hours(estimatedSeconds)}`;
-const isOver = ({ comparison }: TaskStanding) => (comparison.overSeconds ?? 0) > 0;
+const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overSeconds);
 </script>
 
 <template>

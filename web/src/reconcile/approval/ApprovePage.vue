@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/reconcile';
 import { awaitsApproval, isException } from '@wergon/core/reconcile';
@@ -11,6 +12,8 @@ import { useDays } from '../../desk/useDays.ts';
 import { useDesk } from '../../desk/useDesk.ts';
 import { useAct } from '../../shop/useAct.ts';
 import ReconcileWays from '../ReconcileWays.vue';
+import DepartmentFilter from '../../people/DepartmentFilter.vue';
+import { useDepartments } from '../../people/useDepartments.ts';
 import ApprovalCell from './ApprovalCell.vue';
 
 type Person = ApprovalsJson['people'][number];
@@ -26,11 +29,15 @@ const query = useQuery({
   placeholderData: keepPreviousData,
 });
 
+const { department, departments, isChosen } = useDepartments(() => query.data.value?.people ?? []);
 const people = computed(() => {
   const words = search.value.trim().toLowerCase();
   const exceptions = ({ days: own }: Person) => own.filter(isException).length;
   return (query.data.value?.people ?? [])
-    .filter(({ name, department }) => `${name} ${department}`.toLowerCase().includes(words))
+    .filter(
+      (person) =>
+        isChosen(person) && `${person.name} ${person.department}`.toLowerCase().includes(words),
+    )
     .sort((a, b) => exceptions(b) - exceptions(a) || a.name.localeCompare(b.name));
 });
 const toApprove = (list: readonly Person[], isFit: (day: Day) => boolean) =>
@@ -52,10 +59,22 @@ const counts = computed(() => {
     running: all.filter(({ isOpen }) => isOpen).length,
   };
 });
-const approve = (list: readonly { technician: string; day: string; stamp: string }[]) =>
-  list.length > 0 && void act(() => callRoute('approve', { body: { days: [...list] } }));
-const unapprove = (technician: string, day: string) =>
-  void act(() => callRoute('unapprove', { body: { technician, day } }));
+/** The days that were approved last, in one press: they are taken back in one. */
+const approved = ref<readonly { technician: string; day: string }[]>([]);
+async function approve(list: readonly { technician: string; day: string; stamp: string }[]): Promise<void> {
+  if (list.length === 0) return;
+  const done = await act(() => callRoute('approve', { body: { days: [...list] } }));
+  if (done !== undefined) approved.value = list.map(({ technician, day }) => ({ technician, day }));
+}
+async function unapprove(list: readonly { technician: string; day: string }[]): Promise<void> {
+  const done = await act(() => callRoute('unapprove', { body: { days: [...list] } }));
+  if (done !== undefined) approved.value = [];
+}
+const sayApproved = (list: readonly { technician: string; day: string }[]) => {
+  const [first] = list;
+  const name = people.value.find(({ technician }) => technician === first?.technician)?.name ?? '';
+  return list.length === 1 && first ? `${name}, ${sayDate(first.day)}` : `${list.length} days`;
+};
 const dayOf = (person: Person, day: string) => person.days.find((each) => each.day === day);
 const REFUSALS = {
   own: 'your own time: somebody else approves it',
@@ -76,7 +95,7 @@ const REFUSALS = {
   >
     <template #ruler>
       <p class="span">
-        <b>Approve</b> {{ sayDay(monday) }} to {{ sayDay(sunday) }}, by the day on which a shift began
+        <b>Approve</b> {{ sayDay(monday) }} to {{ sayDay(sunday) }}, by shift start
       </p>
     </template>
     <ReconcileWays />
@@ -104,8 +123,9 @@ const REFUSALS = {
           ><b>{{ counts.changed }}</b> changed since</span
         >
         <span v-if="counts.running > 0"
-          ><b>{{ counts.running }}</b> still going on</span
+          ><b>{{ counts.running }}</b> in progress</span
         >
+        <DepartmentFilter v-model="department" :departments="departments" />
         <button
           v-if="desk.may('time.approve')"
           type="button"
@@ -113,10 +133,14 @@ const REFUSALS = {
           :disabled="isBusy || plain.length === 0"
           @click="approve(plain)"
         >
-          Approve the {{ plain.length }} that add up
+          Approve {{ plain.length }} clean {{ plain.length === 1 ? 'day' : 'days' }}
         </button>
       </p>
       <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>
+      <p v-else-if="approved.length > 0" class="told done" role="status">
+        {{ sayApproved(approved) }} approved.
+        <BButton size="sm" variant="quiet" :disabled="isBusy" @click="unapprove(approved)">Undo</BButton>
+      </p>
       <table class="across">
         <thead>
           <tr>
@@ -141,7 +165,7 @@ const REFUSALS = {
                 :is-busy="isBusy"
                 :is-exception="isException(dayOf(person, day)!)"
                 @approve="approve([{ technician: person.technician, day, stamp: $event }])"
-                @unapprove="unapprove(person.technician, day)"
+                @unapprove="unapprove([{ technician: person.technician, day }])"
               />
             </td>
             <td class="acts-cell">
@@ -159,7 +183,7 @@ const REFUSALS = {
         </tbody>
       </table>
       <p v-if="people.length === 0" class="none">
-        {{ search ? 'Nobody of this name.' : 'Nothing is recorded in this week.' }}
+        {{ search || department ? 'Nobody matches.' : 'No time recorded in this week.' }}
       </p>
     </template>
   </DeskFrame>
@@ -173,6 +197,11 @@ const REFUSALS = {
 }
 .all {
   margin-left: auto;
+}
+.done {
+  position: sticky;
+  top: 0;
+  z-index: 3;
 }
 .told {
   margin: 0;

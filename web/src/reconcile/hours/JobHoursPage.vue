@@ -11,7 +11,7 @@ import QueryState from '../../desk/QueryState.vue';
 import { useDays } from '../../desk/useDays.ts';
 import { useDesk } from '../../desk/useDesk.ts';
 import Yardstick from '../../compare/Yardstick.vue';
-import { balanceOf, yardstickWords } from '../../work/figures.ts';
+import { sayBalance, yardstickWords } from '../../work/figures.ts';
 import ReconcileWays from '../ReconcileWays.vue';
 import TargetPicker from '../TargetPicker.vue';
 import LengthField from './LengthField.vue';
@@ -35,6 +35,12 @@ const query = useQuery({
   enabled: computed(() => target.value !== ''),
   placeholderData: keepPreviousData,
 });
+/** Where to begin: what people are on now. */
+const inWork = useQuery({
+  queryKey: ['targets', ''],
+  queryFn: () => callRoute('targets', { query: { search: '' } }),
+  enabled: computed(() => target.value === ''),
+});
 const week = computed(() => (target.value === '' ? undefined : query.data.value));
 watch(
   () => week.value?.title,
@@ -49,7 +55,7 @@ const people = computed(() => {
 });
 const standing = computed(() => {
   const task = week.value?.task;
-  return task && { ...task, balance: balanceOf(task.comparison, task.hasEstimate, desk.hours) };
+  return task && { ...task, balance: sayBalance(task.comparison, task.hasEstimate, desk.hoursStyle) };
 });
 type Person = JobWeekJson['people'][number];
 function write(person: Person, cell: Person['cells'][number], seconds: number): void {
@@ -65,7 +71,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
       { ...base, entry: first?.id ?? null, seconds },
       ...rest.map(({ id }) => ({ ...base, entry: id, seconds: 0 })),
     ],
-    `${person.name}, ${sayDate(cell.day)}: ${seconds === 0 ? 'taken out' : desk.hours(seconds)}`,
+    `${person.name}, ${sayDate(cell.day)}: ${seconds === 0 ? 'removed' : desk.hours(seconds)}`,
   );
 }
 </script>
@@ -103,9 +109,23 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
       >
     </div>
     <MadeLine :acts="hours" />
-    <p v-if="target === ''" class="none">
-      Choose what was worked on: then write down who was on it, and how long.
-    </p>
+    <template v-if="target === ''">
+      <p class="none">Choose what was worked on, then enter who worked on it and for how long.</p>
+      <QueryState
+        v-if="!inWork.data.value"
+        :is-pending="inWork.isPending.value"
+        :error="inWork.error.value"
+        @retry="inWork.refetch()"
+      />
+      <ul v-else class="jobs" aria-label="In work now">
+        <li v-for="each in inWork.data.value.targets" :key="each.id">
+          <RouterLink :to="{ name: 'job-hours', params: { target: each.id } }">{{
+            each.title
+          }}</RouterLink>
+          <span class="quiet">{{ each.more }}</span>
+        </li>
+      </ul>
+    </template>
     <QueryState
       v-else-if="!week"
       :is-pending="query.isPending.value"
@@ -190,5 +210,19 @@ th[scope='row'] {
 }
 .none {
   padding: 4px 16px;
+}
+.jobs {
+  margin: 0 16px 20px;
+  padding: 0;
+  background: var(--sheet);
+  border-top: 1px solid var(--line);
+  list-style: none;
+}
+.jobs li {
+  display: grid;
+  grid-template-columns: minmax(220px, 380px) 1fr;
+  gap: 18px;
+  padding: 6px 10px;
+  border-bottom: 1px solid var(--line);
 }
 </style>

@@ -12,6 +12,8 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [seconds: number] }>();
 const desk = useDesk();
+const field = ref<HTMLInputElement>();
+defineExpose({ focus: () => field.value?.focus() });
 const write = () => (props.seconds === 0 ? '' : desk.hours(props.seconds));
 const text = ref(write());
 const cannotRead = ref(false);
@@ -28,6 +30,7 @@ function read(): void {
 
 <template>
   <input
+    ref="field"
     v-model="text"
     class="form-control form-control-sm figure"
     :class="{ wrong: isWrong || cannotRead }"

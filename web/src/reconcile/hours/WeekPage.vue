@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
-import { computed, reactive, ref, watch } from 'vue';
+import { computed, nextTick, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { WeekJson } from '@wergon/contract/reconcile';
 import { formatDay, parseDay, sumSeconds, weekdayOf } from '@wergon/core/time';
@@ -80,10 +80,27 @@ async function write(
       // Several lengths that stood in one cell become the one that was typed.
       ...rest.map(({ id }) => ({ ...base, entry: id, seconds: 0 })),
     ],
-    `${week.value?.name ?? ''}, ${sayDate(dayText)}, ${row.title}: ${seconds === 0 ? 'taken out' : desk.hours(seconds)}`,
+    `${week.value?.name ?? ''}, ${sayDate(dayText)}, ${row.title}: ${seconds === 0 ? 'removed' : desk.hours(seconds)}`,
   );
-  if (done) Object.assign(added, { target: '', text: '' });
+  if (done && row.target === added.target) await showNewRow(row, dayText);
 }
+/** Fields of the rows by row and day. */
+const fields = new Map<string, { focus: () => void }>();
+const keyOf = (row: { readonly target: string; readonly workType: WorkType }, dayText: string) =>
+  `${row.target} ${row.workType} ${dayText}`;
+/** How often a row was added: its field begins empty each time. */
+const additions = ref(0);
+/** What was added has become a row of its own: whoever types goes on there. */
+async function showNewRow(row: { readonly target: string; readonly workType: WorkType }, dayText: string) {
+  Object.assign(added, { target: '', text: '', workType: 'run' });
+  additions.value += 1;
+  await nextTick();
+  fields.get(keyOf(row, dayText))?.focus();
+}
+const keepField = (key: string, field: unknown) => {
+  if (field) fields.set(key, field as { focus: () => void });
+  else fields.delete(key);
+};
 const openDate = (event: Event) => {
   const read = parseDay((event.target as HTMLInputElement).value);
   if (read.ok) go(read.value);
@@ -136,7 +153,7 @@ const openDate = (event: Event) => {
         </select>
         <span class="key"><i class="job"></i>scanned on jobs</span>
         <span class="key"><i class="indirect"></i>scanned, indirect</span>
-        <span class="key"><i class="entered"></i>written down</span>
+        <span class="key"><i class="entered"></i>entered by hand</span>
         <span class="key"><i class="planned"></i>planned</span>
       </div>
       <MadeLine :acts="hours" />
@@ -153,10 +170,11 @@ const openDate = (event: Event) => {
                 v-if="cell.scannedSeconds > 0"
                 class="figure scanned"
                 :to="{ name: 'person-day', params: { technician, day: cell.day } }"
-                :title="cell.isOpen ? 'still open' : 'scanned: put right on the tape'"
+                :title="cell.isOpen ? 'in progress' : 'scanned: correct it on the tape'"
                 >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
               >
               <LengthField
+                :ref="(field) => keepField(keyOf(row, cell.day), field)"
                 :seconds="sumSeconds(cell.entered)"
                 :label="`${row.title}, ${sayDate(cell.day)}`"
                 :disabled="!mayWrite || week.days[i]?.isClosed || week.days[i]?.isFuture"
@@ -179,6 +197,7 @@ const openDate = (event: Event) => {
             </span>
             <span v-for="each in week.days" :key="each.day" role="cell" class="cell">
               <LengthField
+                :key="additions"
                 :seconds="0"
                 :label="`${added.text || 'new row'}, ${sayDate(each.day)}`"
                 :disabled="added.target === '' || isThere || each.isClosed || each.isFuture"
@@ -197,10 +216,10 @@ const openDate = (event: Event) => {
         </div>
       </div>
       <AwayForm v-if="desk.may('people.change')" :technician="technician" :days="week.days" />
-      <p v-if="isThere" class="none quiet">This row stands above.</p>
+      <p v-if="isThere" class="none quiet">This row is already above.</p>
       <p v-if="rows.length === 0" class="none">
-        Nothing is recorded of {{ week.name }} in this week<template v-if="week.lastDay"
-          >; the last time before it is
+        No time recorded for {{ week.name }} in this week<template v-if="week.lastDay"
+          >; the last day before it is
           <RouterLink :to="{ name: 'week', params: { technician, day: week.lastDay } }">{{
             sayDate(week.lastDay)
           }}</RouterLink></template

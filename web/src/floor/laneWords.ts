@@ -1,0 +1,20 @@
+import { readInstant } from '@wergon/contract/floor';
+import type { FloorJson } from '@wergon/contract/floor';
+import type { Lane } from '@wergon/core/floor';
+import type { Instant } from '@wergon/core/time';
+
+/** What is said of somebody who is not signed in: away, expected since, expected later, or gone after work. */
+export function sayOut(
+  lane: Pick<Lane, 'blocks'>,
+  person: Pick<FloorJson['people'][number], 'planned' | 'isAway'> | undefined,
+  now: Instant,
+  clock: (at: Instant) => string,
+): string {
+  if (person?.isAway) return 'Absent';
+  if (person?.planned && now < readInstant(person.planned.to)) {
+    const from = readInstant(person.planned.from);
+    if (now < from) return lane.blocks.length > 0 ? 'Gone' : `Expected at ${clock(from)}`;
+    return lane.blocks.length > 0 ? 'Gone' : `Not here, expected at ${clock(from)}`;
+  }
+  return lane.blocks.length > 0 ? 'Gone' : 'Not here';
+}

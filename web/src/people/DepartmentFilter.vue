@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { BFormSelect } from 'bootstrap-vue-next';
+import { computed } from 'vue';
+
+/** Narrows a list of people to one department; not offered where there is only one. */
+const props = defineProps<{ departments: readonly string[] }>();
+const department = defineModel<string>({ required: true });
+const options = computed(() => [
+  { value: '', text: 'all departments' },
+  ...props.departments.map((name) => ({ value: name, text: name })),
+]);
+</script>
+
+<template>
+  <BFormSelect
+    v-if="departments.length > 1"
+    v-model="department"
+    class="departments"
+    size="sm"
+    :options="options"
+    aria-label="Department"
+  />
+</template>
+
+<style scoped>
+.departments {
+  width: auto;
+  max-width: 220px;
+}
+</style>

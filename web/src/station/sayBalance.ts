@@ -1,0 +1,14 @@
+import { balanceOf, formatBalance } from '@wergon/core/compare';
+import type { TaskStanding } from '@wergon/core/floor';
+import type { Words } from './words/index.ts';
+
+/** What a task comes to against its estimate, as a station says it: hours over, left, or used where nobody estimated. */
+export function sayBalance(
+  { usedSeconds, leftSeconds, overSeconds }: TaskStanding['comparison'],
+  { over, left, used }: Pick<Words['ui'], 'over' | 'left' | 'used'>,
+): { readonly isOver: boolean; readonly text: string } {
+  const balance = balanceOf({ used: usedSeconds, left: leftSeconds, over: overSeconds });
+  const isOver = balance.kind === 'over';
+  const word = isOver ? over : balance.kind === 'used' ? used : left;
+  return { isOver, text: `${formatBalance(balance, 'h:mm')} ${word}` };
+}
