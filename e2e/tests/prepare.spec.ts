@@ -240,7 +240,7 @@ test.describe('preparing the work', () => {
       [other, 'Rewind fan, urgent', 'Call before delivery'],
       [page, 'Rewind fan and balance', ''],
     ] as const) {
-      await each.getByLabel('What is done').fill(title);
+      await each.getByLabel('Description').fill(title);
       if (notes) await each.getByLabel(/^Notes/).fill(notes);
       await each.getByRole('button', { name: 'Save', exact: true }).click();
       if (each === other) await expect(other.getByRole('heading', { name: title })).toBeVisible();
@@ -257,14 +257,14 @@ test.describe('preparing the work', () => {
 
   test('unsaved work is warned of before it is lost', async ({ page }) => {
     await shop.openDesk(page, '/work/new');
-    await page.getByLabel('What is done').fill('Something long');
+    await page.getByLabel('Description').fill('Something long');
     page.once('dialog', (dialog) => void dialog.dismiss());
     await page.getByRole('link', { name: /^Floor/ }).click();
-    await expect(page.getByLabel('What is done')).toHaveValue('Something long');
+    await expect(page.getByLabel('Description')).toHaveValue('Something long');
     page.once('dialog', (dialog) => void dialog.accept());
     await page.getByRole('link', { name: /^Floor/ }).click();
     await page.waitForURL('**/floor');
-    await expect(page.getByLabel('What is done')).toBeHidden();
+    await expect(page.getByLabel('Description')).toBeHidden();
   });
 
   test('who holds an order with people on it is told their names', async ({ page, context }) => {
@@ -347,7 +347,7 @@ test('from an empty database to a first scan', async ({ page, context }) => {
   await expect(page.getByText('Winder', { exact: true })).toBeVisible();
   await next();
   await expect(page.getByLabel('Number')).toHaveValue('1001');
-  await page.getByLabel('What is done').fill('Rewind fan motor');
+  await page.getByLabel('Description').fill('Rewind fan motor');
   await page.getByLabel('Customer').fill('Stock');
   await page.getByRole('button', { name: 'Add a task' }).click();
   await page.getByLabel('Task 1', { exact: true }).fill('Winding');

@@ -91,7 +91,8 @@ test('used and left make an estimate of whole minutes', () => {
       const estimate = minutes * 60;
       const used = Math.min(some, estimate);
       const read = (text: string) => parseHours(text) ?? NaN;
-      const shown = read(formatHours(toSeconds(used), 'h:mm')) + read(formatLeft(toSeconds(estimate - used), 'h:mm'));
+      const shown =
+        read(formatHours(toSeconds(used), 'h:mm')) + read(formatLeft(toSeconds(estimate - used), 'h:mm'));
       expect(shown).toBe(estimate);
     }),
   );

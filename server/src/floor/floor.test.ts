@@ -87,7 +87,8 @@ test('a stint that a rule has cut says so, and nothing of the wire says what it 
 
 test('the latest scans are newest first, with who, what and where; what the desk does is not among them', async () => {
   // More than one look takes in, as when an office adds the scans of a day.
-  for (let i = 0; i < 60; i += 1) await shop.correct({ ...shop.scan('break-start', -60 + i, shop.bo), at: at(-60 + i) });
+  for (let i = 0; i < 60; i += 1)
+    await shop.correct({ ...shop.scan('break-start', -60 + i, shop.bo), at: at(-60 + i) });
   await shop.correct({
     id: newId(),
     type: 'void',

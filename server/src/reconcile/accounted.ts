@@ -87,7 +87,8 @@ function loadPeople(
       ...accounted,
       jobSeconds,
       indirectSeconds,
-      outsideSeconds: jobSeconds + indirectSeconds - (accounted.attendedSeconds - accounted.unaccountedSeconds),
+      outsideSeconds:
+        jobSeconds + indirectSeconds - (accounted.attendedSeconds - accounted.unaccountedSeconds),
       breakSeconds: breaks.reduce((total, each) => total + overlapSeconds(each, span), 0),
       enteredSeconds: days.reduce((total, day) => total + day.enteredSeconds, 0),
       unapprovedSeconds: unapproved.get(technician) ?? 0,

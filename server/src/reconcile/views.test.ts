@@ -43,7 +43,14 @@ test('accounted: attended, on jobs, written down, and what found no work, by per
   );
   expect(people).toMatchObject([
     { name: 'Ada', attendedSeconds: 5400, jobSeconds: 3600, unaccountedSeconds: 1800, outsideSeconds: 0 },
-    { name: 'Bo', attendedSeconds: 0, jobSeconds: 1800, enteredSeconds: 1800, outsideSeconds: 1800, share: null },
+    {
+      name: 'Bo',
+      attendedSeconds: 0,
+      jobSeconds: 1800,
+      enteredSeconds: 1800,
+      outsideSeconds: 1800,
+      share: null,
+    },
   ]);
   expect(total.share).toBeCloseTo(2 / 3);
   expect(total.unapprovedSeconds).toBe(3600 + 1800);

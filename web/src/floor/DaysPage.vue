@@ -27,8 +27,7 @@ const people = computed(() => {
   const words = search.value.trim().toLowerCase();
   return (query.data.value?.people ?? [])
     .filter(
-      (person) =>
-        isChosen(person) && `${person.name} ${person.department}`.toLowerCase().includes(words),
+      (person) => isChosen(person) && `${person.name} ${person.department}`.toLowerCase().includes(words),
     )
     .sort((a, b) => a.department.localeCompare(b.department) || a.name.localeCompare(b.name));
 });

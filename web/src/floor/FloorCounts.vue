@@ -19,20 +19,18 @@ const props = defineProps<{
 const emit = defineEmits<{ show: [Shown] }>();
 const desk = useDesk();
 /** Each figure shows, when it is pressed, whom it counts. */
-const figures = computed(
-  (): readonly { count: number; what: Shown; words: string; isWanting: boolean }[] => {
-    const { work, indirect, break: resting, nothing } = props.counts;
-    return [
-      { count: work, what: 'on tasks', words: 'on tasks', isWanting: false },
-      { count: indirect, what: 'on indirect work', words: 'indirect', isWanting: false },
-      { count: resting, what: 'on break', words: 'on break', isWanting: false },
-      { count: nothing, what: 'no task', words: 'signed in, no task', isWanting: nothing > 0 },
-      ...(props.away > 0
-        ? [{ count: props.away, what: 'not here' as const, words: 'expected, not here', isWanting: true }]
-        : []),
-    ];
-  },
-);
+const figures = computed((): readonly { count: number; what: Shown; words: string; isWanting: boolean }[] => {
+  const { work, indirect, break: resting, nothing } = props.counts;
+  return [
+    { count: work, what: 'on tasks', words: 'on tasks', isWanting: false },
+    { count: indirect, what: 'on indirect work', words: 'indirect', isWanting: false },
+    { count: resting, what: 'on break', words: 'on break', isWanting: false },
+    { count: nothing, what: 'no task', words: 'signed in, no task', isWanting: nothing > 0 },
+    ...(props.away > 0
+      ? [{ count: props.away, what: 'not here' as const, words: 'expected, not here', isWanting: true }]
+      : []),
+  ];
+});
 const percent = computed(() => (props.accounted === null ? null : Math.floor(props.accounted * 100)));
 </script>
 

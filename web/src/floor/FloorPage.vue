@@ -57,7 +57,10 @@ const isAmong = (lane: Lane, wanted: Shown) =>
 const present = computed(() => lanes.value.filter((lane) => isAmong(lane, 'everybody')));
 /** Who is not signed in: what they asked for they asked without. */
 const out = computed(
-  () => new Set(lanes.value.filter(({ presently }) => presently === 'out').map(({ technician }) => technician.id)),
+  () =>
+    new Set(
+      lanes.value.filter(({ presently }) => presently === 'out').map(({ technician }) => technician.id),
+    ),
 );
 const charged = computed(() => sumSeconds(present.value.map((lane) => ({ seconds: chargedOf(lane) }))));
 const listed = computed(() => {

@@ -46,9 +46,7 @@ async function send(request: string): Promise<void> {
         <span class="quiet">
           <template v-if="request.target">{{ request.target }}, </template>{{ request.station }},
           {{ desk.zone ? sayClock(desk.zone, readInstant(request.at)) : ''
-          }}<template v-if="props.out.has(request.technician)"
-            >, not signed in</template
-          >
+          }}<template v-if="props.out.has(request.technician)">, not signed in</template>
         </span>
       </p>
       <template v-if="desk.may('floor.answer')">

@@ -80,7 +80,11 @@ function onKey(event: KeyboardEvent): void {
 <template>
   <li
     ref="line"
-    :tabindex="mayDecide ? 0 : undefined" :class="{ open: isOpen }" @keydown="onKey" @focus="emit('open')">
+    :tabindex="mayDecide ? 0 : undefined"
+    :class="{ open: isOpen }"
+    @keydown="onKey"
+    @focus="emit('open')"
+  >
     <div class="told">
       <p class="sentence">
         <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
@@ -102,9 +106,7 @@ function onKey(event: KeyboardEvent): void {
         <RouterLink :to="another" class="btn btn-quiet btn-sm">Open the day</RouterLink>
       </div>
       <div v-else-if="mayDecide && end.kind === 'unknown-code' && desk.may('people.see')" class="answers">
-        <RouterLink :to="{ name: 'people' }" class="btn btn-quiet btn-sm"
-          >Assign as a badge</RouterLink
-        >
+        <RouterLink :to="{ name: 'people' }" class="btn btn-quiet btn-sm">Assign as a badge</RouterLink>
       </div>
     </div>
     <details v-if="end.refused">

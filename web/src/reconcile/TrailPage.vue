@@ -79,8 +79,8 @@ const clearAll = () =>
         </select></label
       >
       <label class="check"
-        ><input v-model="filter.corrections" type="checkbox" true-value="only" false-value="" /> corrections and
-        additions only</label
+        ><input v-model="filter.corrections" type="checkbox" true-value="only" false-value="" /> corrections
+        and additions only</label
       >
       <button
         v-if="Object.keys(asked).length > 0"
@@ -126,7 +126,9 @@ const clearAll = () =>
             <td class="figure">{{ clock(entry.recordedAt) }}</td>
             <td>
               {{ sayEntryType(entry.type)
-              }}<template v-if="entry.of">: {{ sayEntryType(entry.of.type) }} {{ sayTime(entry.of.at) }}</template>
+              }}<template v-if="entry.of"
+                >: {{ sayEntryType(entry.of.type) }} {{ sayTime(entry.of.at) }}</template
+              >
               <span v-for="change in entry.changes" :key="change.field" class="quiet">
                 · {{ sayChange(change, clock) }}</span
               >

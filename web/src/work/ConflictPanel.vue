@@ -5,7 +5,7 @@ defineProps<{ conflicts: readonly Conflict[]; taken: readonly string[] }>();
 const emit = defineEmits<{ theirs: [field: Conflict['field']]; mine: [field: Conflict['field']] }>();
 
 const NAMES: Partial<Record<string, string>> = {
-  title: 'What is done',
+  title: 'Description',
   due: 'Due',
   quantity: 'Pieces',
   jobType: 'Job type',

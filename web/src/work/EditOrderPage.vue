@@ -14,7 +14,7 @@ import { useDesk } from '../desk/useDesk.ts';
 import { useForm } from '../desk/useForm.ts';
 import ChargeFields from '../shop/ChargeFields.vue';
 import ConflictPanel from './ConflictPanel.vue';
-import { draftOf, estimateDraft, joinDrafts, newOrder, orderBody } from './orderDraft.ts';
+import { HOURS, areHours, draftOf, estimateDraft, joinDrafts, newOrder, orderBody } from './orderDraft.ts';
 import type { Conflict, OrderDraft, TaskDraft } from './orderDraft.ts';
 import StandardChooser from './StandardChooser.vue';
 import TaskEditor from './TaskEditor.vue';
@@ -53,6 +53,10 @@ watch(
 
 const draft = computed(() => form.fields.value);
 const estimate = computed(() => estimateDraft(draft.value, preparation.data.value?.grades ?? []));
+/** Tasks that are not in the sums, because their hours cannot be read. */
+const unread = computed(
+  () => draft.value.tasks.filter((task) => !HOURS.every((field) => areHours(task[field]))).length,
+);
 const isReady = computed(() => preparation.data.value && (id.value === null || begun.value));
 const unit = computed(() => preparation.data.value?.units.find((each) => each.id === draft.value.unit));
 watch(unit, (chosen) => {
@@ -151,7 +155,7 @@ const headProblem = computed(() =>
         </FormField>
         <FormField
           v-slot="{ id: field }"
-          label="What is done"
+          label="Description"
           class="wide"
           :error="form.errors.value['title']"
         >
@@ -228,7 +232,7 @@ const headProblem = computed(() =>
           />
           {{ workType }}
         </label>
-        <span class="quiet">Other time is part of the job’s cost, and is compared with nothing.</span>
+        <span class="quiet">Other time adds to the cost but is not compared with the estimate.</span>
       </fieldset>
       <StandardChooser :subject="subject" @take="takeStandard" />
       <TaskEditor
@@ -244,6 +248,9 @@ const headProblem = computed(() =>
       <div class="sum">
         <span
           ><b class="figure">{{ desk.hours(estimate.seconds) }}</b> estimated</span
+        >
+        <span v-if="unread > 0" class="attention"
+          >without the hours of {{ unread }} {{ unread === 1 ? 'task' : 'tasks' }} that cannot be read</span
         >
         <span
           ><b class="figure">{{ desk.money(formatCents(estimate.cost)) }}</b> labor at standard rates, burden

@@ -114,7 +114,9 @@ const balance = computed(
         <span v-if="balance && order.hasEstimate"
           ><span :class="{ attention: balance.isOver }"
             ><b class="figure">{{ balance.hours }}</b> {{ balance.word }}</span
-          ><template v-if="balance.also">{{ balance.also.startsWith('on') ? ' ' : '; ' }}{{ balance.also }}</template></span
+          ><template v-if="balance.also"
+            >{{ balance.also.startsWith('on') ? ' ' : '; ' }}{{ balance.also }}</template
+          ></span
         >
         <span
           v-if="order.comparison.outsideSeconds > 0"

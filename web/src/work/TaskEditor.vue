@@ -8,7 +8,7 @@ import FormField from '../desk/FormField.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import ChargeFields from '../shop/ChargeFields.vue';
 import AssignedField from './AssignedField.vue';
-import { HOURS, newTask } from './orderDraft.ts';
+import { HOURS, HOUR_WORDS, areHours, newTask } from './orderDraft.ts';
 import type { TaskDraft } from './orderDraft.ts';
 import StepFields from './StepFields.vue';
 
@@ -21,7 +21,6 @@ const props = defineProps<{
   split: (task: TaskDraft) => readonly [string, string] | undefined;
 }>();
 const desk = useDesk();
-const WORDS = { setupHours: 'Setup', runHours: 'Run', runHoursPerPiece: 'Per piece' } as const;
 const opened = ref<number | null>(null);
 const dragged = ref<number | null>(null);
 const longest = computed(() => Math.max(1, ...props.estimate.tasks.map(({ seconds }) => seconds)));
@@ -58,9 +57,28 @@ function splitTask(i: number): void {
   if (first !== '') Object.assign(task, { setupHours: '', runHoursPerPiece: '', runHours: first });
   tasks.value.splice(i + 1, 0, part);
 }
+/** Fields by the names that they have on the page. */
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+  ...HOUR_WORDS,
+  title: 'Task',
+  workCenter: 'Work center',
+  grade: 'Grade',
+  price: 'Fixed price',
+  costCode: 'Cost code',
+};
+/** What is wrong with a task: hours that cannot be read at once, all else when it was sent. */
 const errorOf = (i: number): string => {
-  const found = Object.entries(props.errors).filter(([field]) => field.startsWith(`tasks[${i}].`));
-  return found.map(([field, message]) => `${field.replace(`tasks[${i}].`, '')}: ${message}`).join('; ');
+  const task = tasks.value[i];
+  const typed = task ? HOURS.filter((field) => !areHours(task[field])) : [];
+  const isTyped = (field: string) => typed.some((each) => each === field);
+  const sent = Object.entries(props.errors)
+    .filter(([path]) => path.startsWith(`tasks[${i}].`))
+    .map(([path, message]) => [path.replace(`tasks[${i}].`, ''), message] as const)
+    .filter(([field]) => !isTyped(field));
+  return [
+    ...typed.map((field) => `${HOUR_WORDS[field]}: write hours such as 1:15 or 1.25`),
+    ...sent.map(([field, message]) => `${FIELD_WORDS[field] ?? field}: ${message}`),
+  ].join('; ');
 };
 </script>
 
@@ -71,7 +89,7 @@ const errorOf = (i: number): string => {
       <span>Task</span>
       <span>Work center</span>
       <span>Grade</span>
-      <span v-for="field in HOURS" :key="field" class="number">{{ WORDS[field] }}</span>
+      <span v-for="field in HOURS" :key="field" class="number">{{ HOUR_WORDS[field] }}</span>
       <span class="scale">Estimated</span>
       <span class="number">Cost</span>
       <span><span class="visually-hidden">Acts</span></span>
@@ -124,7 +142,9 @@ const errorOf = (i: number): string => {
             size="sm"
             class="figure number"
             inputmode="decimal"
-            :aria-label="`${WORDS[field]} hours of task ${i + 1}`"
+            placeholder="h:mm"
+            :state="areHours(task[field]) ? null : false"
+            :aria-label="`${HOUR_WORDS[field]} hours of task ${i + 1}`"
           />
         </span>
         <span class="scale">

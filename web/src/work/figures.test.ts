@@ -51,13 +51,20 @@ test.each<[tasks: object[], words: string, why: string]>([
     '6:00 over, on 1 task, 18:00 left on others',
     'over on a task, and not as a whole',
   ],
-  [[over(HOUR), { underSeconds: 1800 }], '0:30 over, 1:00 over on 1 task, 0:30 under on the other', 'finished'],
+  [
+    [over(HOUR), { underSeconds: 1800 }],
+    '0:30 over, 1:00 over on 1 task, 0:30 under on the other',
+    'finished',
+  ],
   [[over(HOUR), left(HOUR)], '1:00 over, on 1 task, 1:00 left on the other', 'just its estimate'],
   [[over(HOUR), over(HOUR)], '2:00 over', 'nothing else to say'],
   [[left(HOUR), left(HOUR)], '2:00 left', 'over nowhere'],
 ])('an order of %j: %s (%s)', (tasks, words) => {
   const sum = (figure: string) =>
-    tasks.reduce((all, task) => all + Number(Object.entries(task).find(([key]) => key === figure)?.[1] ?? 0), 0);
+    tasks.reduce(
+      (all, task) => all + Number(Object.entries(task).find(([key]) => key === figure)?.[1] ?? 0),
+      0,
+    );
   const order = Object.fromEntries(
     ['overSeconds', 'remainingSeconds', 'underSeconds'].map((figure) => [figure, sum(figure)]),
   );

@@ -13,14 +13,16 @@ export type BalanceWords = {
 };
 
 /** An order over on some tasks may have hours left on others: both are said. */
-export function sayBalance(comparison: ComparisonJson, hasEstimate: boolean, style: HoursStyle): BalanceWords {
+export function sayBalance(
+  comparison: ComparisonJson,
+  hasEstimate: boolean,
+  style: HoursStyle,
+): BalanceWords {
   const used = toSeconds(comparison.actualSeconds);
   const over = toSeconds(comparison.overSeconds);
   const left = toSeconds(comparison.remainingSeconds);
   const under = toSeconds(comparison.underSeconds);
-  const balance = balanceOf(
-    hasEstimate ? { used, over, left, under } : { used, over: null, left: null },
-  );
+  const balance = balanceOf(hasEstimate ? { used, over, left, under } : { used, over: null, left: null });
   const isOver = balance.kind === 'over';
   const also = !isOver
     ? ''

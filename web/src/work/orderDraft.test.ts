@@ -1,4 +1,14 @@
-import { centsIn, estimateDraft, joinDrafts, newOrder, newTask, orderBody } from './orderDraft.ts';
+import {
+  areHours,
+  centsIn,
+  estimateDraft,
+  hoursGiven,
+  joinDrafts,
+  newOrder,
+  newTask,
+  orderBody,
+  stepDraft,
+} from './orderDraft.ts';
 
 const GRADES = [{ id: 'g', name: 'Winder', standardRate: '50.00' }];
 const task = (title: string, runHours: string) => ({ ...newTask(), title, grade: 'g', runHours });
@@ -26,6 +36,38 @@ test('what is empty is left out of what is sent, and a comma becomes a point', (
   const body = orderBody(draft({ due: '', price: '1250,50' }));
   expect(body).toMatchObject({ due: null, unit: null, price: '1250.50', tasks: [{ runHours: '1.5' }] });
   expect(Object.keys(body.tasks[0] ?? {})).not.toContain('setupHours');
+});
+
+test.each<[typed: string, sent: string, isHours: boolean, why: string]>([
+  ['4:15', '4.25', true, 'hours and minutes'],
+  ['0:20', '0.3333333333', true, 'a third of an hour, right to the second'],
+  ['1:30:36', '1.51', true, 'seconds'],
+  ['1,5', '1.5', true, 'a comma'],
+  ['2', '2', true, 'whole hours'],
+  ['', '', true, 'nothing'],
+  ['4:75', '4:75', false, 'no such minute'],
+  ['soon', 'soon', false, 'words'],
+])('hours typed as %j are sent as %j (%s)', (typed, sent, isHours) => {
+  expect(hoursGiven(typed)).toBe(sent);
+  expect(areHours(typed)).toBe(isHours);
+});
+
+test('a third of an hour per piece is estimated to the second, and stands in its field as minutes again', () => {
+  const turned = { ...task('Turn', ''), runHoursPerPiece: '0:20' };
+  expect(estimateDraft(draft({ quantity: 3000, tasks: [turned] }), GRADES).seconds).toBe(3000 * 1200);
+  const step = { ...turned, workCenter: '', instructions: [{ text: 'x', hours: '0.25' }] };
+  const shown = stepDraft({
+    ...step,
+    runHoursPerPiece: '0.3333333333',
+    setupHours: '1.25',
+    price: null,
+    reports: [],
+  });
+  expect([shown.runHoursPerPiece, shown.setupHours, shown.instructions[0]?.hours]).toEqual([
+    '0:20',
+    '1.25',
+    '0.25',
+  ]);
 });
 
 test.each([

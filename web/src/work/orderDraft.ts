@@ -1,6 +1,7 @@
 import type { NewOrderInput, OrderJson, Preparation, StandardTaskJson } from '@wergon/contract/work';
-import { centsOf, parseDecimal, parseRate, toRate } from '@wergon/core/money';
+import { centsOf, formatDecimal, fraction, parseDecimal, parseRate, toRate } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
+import { formatHours, parseHours, toSeconds } from '@wergon/core/time';
 import { estimateOrder, mergeChanges } from '@wergon/core/work';
 import type { EstimateHours, OrderEstimate, WorkType } from '@wergon/core/work';
 import type { Charge } from '@wergon/contract/shop';
@@ -43,6 +44,12 @@ export type OrderDraft = {
 };
 
 export const HOURS = ['setupHours', 'runHours', 'runHoursPerPiece'] as const;
+/** What the fields of a task are called on the page. */
+export const HOUR_WORDS = {
+  setupHours: 'Setup',
+  runHours: 'Run',
+  runHoursPerPiece: 'Per piece',
+} as const;
 
 export const newTask = (): TaskDraft => ({
   id: null,
@@ -124,13 +131,35 @@ export const stepDraft = (step: Step): TaskDraft => ({
   title: step.title,
   workCenter: step.workCenter,
   grade: step.grade,
-  setupHours: step.setupHours ?? '',
-  runHours: step.runHours ?? '',
-  runHoursPerPiece: step.runHoursPerPiece ?? '',
-  instructions: step.instructions.map(({ text, hours = '' }) => ({ text, hours })),
+  setupHours: hoursShown(step.setupHours),
+  runHours: hoursShown(step.runHours),
+  runHoursPerPiece: hoursShown(step.runHoursPerPiece),
+  instructions: step.instructions.map(({ text, hours }) => ({ text, hours: hoursShown(hours) })),
   reports: step.reports.map((report) => ({ ...report })),
   price: step.price ?? '',
 });
+
+/** Decimals of an hour that the wire takes: a third of an hour, ten thousand times over, is right to the second. */
+const HOUR_DECIMALS = 10;
+
+/** Hours as they are sent: `4:15` becomes `4.25`, a comma a point; what is neither stays as it was typed. */
+export function hoursGiven(text: string): string {
+  const seconds = text.includes(':') ? parseHours(text) : undefined;
+  if (seconds === undefined) return given(text);
+  const scaled = (BigInt(seconds) * 10n ** BigInt(HOUR_DECIMALS) * 2n + 3600n) / 7200n;
+  return formatDecimal(fraction(scaled, 10n ** BigInt(HOUR_DECIMALS)));
+}
+/** Whether what stands in a field for hours can be read; nothing can. */
+export const areHours = (text: string): boolean => {
+  const sent = hoursGiven(text);
+  return sent === '' || parseDecimal(sent).ok;
+};
+/** Hours for a field: as they were entered, and a third of an hour as minutes rather than as ten decimals. */
+function hoursShown(hours: string | undefined): string {
+  const decimals = hours?.split('.')[1]?.length ?? 0;
+  const seconds = Math.round(Number(hours) * 3600);
+  return decimals > 4 && seconds % 60 === 0 ? formatHours(toSeconds(seconds), 'h:mm') : (hours ?? '');
+}
 
 /** A comma is read as a point; empty is left out. */
 const given = (text: string | number): string => String(text).trim().replace(',', '.');
@@ -142,11 +171,11 @@ export const stepBody = (task: TaskDraft) => ({
   workCenter: task.workCenter,
   grade: task.grade,
   ...Object.fromEntries(
-    HOURS.flatMap((field) => (given(task[field]) === '' ? [] : [[field, given(task[field])]])),
+    HOURS.flatMap((field) => (given(task[field]) === '' ? [] : [[field, hoursGiven(task[field])]])),
   ),
   instructions: task.instructions
     .filter(({ text }) => text.trim() !== '')
-    .map(({ text, hours }) => ({ text, ...(given(hours) === '' ? {} : { hours: given(hours) }) })),
+    .map(({ text, hours }) => ({ text, ...(given(hours) === '' ? {} : { hours: hoursGiven(hours) }) })),
   reports: task.reports,
   price: orNull(task.price),
 });
@@ -172,7 +201,7 @@ export const orderBody = (draft: OrderDraft): NewOrderInput => ({
 const hoursOf = (task: TaskDraft): EstimateHours =>
   Object.fromEntries(
     HOURS.flatMap((field) => {
-      const parsed = parseDecimal(given(task[field]));
+      const parsed = parseDecimal(hoursGiven(task[field]));
       return parsed.ok ? [[field, parsed.value]] : [];
     }),
   );

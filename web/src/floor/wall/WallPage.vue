@@ -26,7 +26,9 @@ watch(query.data, (floor) => {
   if (floor && session) void keepWall({ session, floor, clockOffsetMs: clockOffsetMs.value });
 });
 const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
-const over = computed(() => jobs.value.filter(({ task }) => isPastEstimate(task.comparison.overSeconds)).length);
+const over = computed(
+  () => jobs.value.filter(({ task }) => isPastEstimate(task.comparison.overSeconds)).length,
+);
 function sayLeft({ comparison }: TaskStanding): string {
   const { leftSeconds, overSeconds } = comparison;
   if (leftSeconds === null || overSeconds === null) return 'no estimate';

@@ -35,8 +35,7 @@ const people = computed(() => {
   const exceptions = ({ days: own }: Person) => own.filter(isException).length;
   return (query.data.value?.people ?? [])
     .filter(
-      (person) =>
-        isChosen(person) && `${person.name} ${person.department}`.toLowerCase().includes(words),
+      (person) => isChosen(person) && `${person.name} ${person.department}`.toLowerCase().includes(words),
     )
     .sort((a, b) => exceptions(b) - exceptions(a) || a.name.localeCompare(b.name));
 });
@@ -94,9 +93,7 @@ const REFUSALS = {
     v-on="steps"
   >
     <template #ruler>
-      <p class="span">
-        <b>Approve</b> {{ sayDay(monday) }} to {{ sayDay(sunday) }}, by shift start
-      </p>
+      <p class="span"><b>Approve</b> {{ sayDay(monday) }} to {{ sayDay(sunday) }}, by shift start</p>
     </template>
     <ReconcileWays />
     <QueryState

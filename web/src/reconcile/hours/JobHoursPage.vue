@@ -119,9 +119,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
       />
       <ul v-else class="jobs" aria-label="In work now">
         <li v-for="each in inWork.data.value.targets" :key="each.id">
-          <RouterLink :to="{ name: 'job-hours', params: { target: each.id } }">{{
-            each.title
-          }}</RouterLink>
+          <RouterLink :to="{ name: 'job-hours', params: { target: each.id } }">{{ each.title }}</RouterLink>
           <span class="quiet">{{ each.more }}</span>
         </li>
       </ul>
