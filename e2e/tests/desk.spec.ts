@@ -18,10 +18,10 @@ const PAGES = {
   Reconcile: [
     ['/reconcile', 'loose'],
     ['/reconcile/day/ADA', 'Starts and stops'],
-    ['/reconcile/week/ADA', 'written down'],
+    ['/reconcile/week/ADA', 'entered by hand'],
     ['/reconcile/job', 'Choose what was worked on'],
     ['/reconcile/slips', 'To compare with the paper'],
-    ['/reconcile/accounted', 'found no work'],
+    ['/reconcile/accounted', 'not accounted'],
     ['/reconcile/approve', 'to approve'],
     ['/reconcile/trail', 'work start'],
   ],

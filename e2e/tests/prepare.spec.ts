@@ -323,7 +323,7 @@ test('from an empty database to a first scan', async ({ page, context }) => {
   await expect(page.getByRole('heading', { name: 'Set up your shop' })).toBeVisible();
   await expectNothingSerious(page);
   await page.getByLabel('Name of the shop').fill('Odden Rewind Works');
-  await page.getByLabel('Time zone').fill('Europe/Helsinki');
+  await page.getByLabel('Time zone').selectOption('Europe/Helsinki');
   await page.getByLabel('Your name').fill('Solveig Aune');
   await page.getByLabel('User name').fill('solveig');
   await page.getByLabel(/^Password/).fill('a long password');

@@ -113,6 +113,7 @@ export type StationRefusal =
   | 'station.unknown_code'
   | 'station.no_typing'
   | 'station.order_not_released'
+  | 'station.order_on_hold'
   | 'station.no_open_task'
   | 'station.task_finished'
   | 'station.technician_left'

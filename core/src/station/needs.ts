@@ -1,5 +1,5 @@
 import type { EntryId, LaborState, Running, TargetId } from '../ledger/index.ts';
-import type { BoardTechnician } from '../floor/index.ts';
+import type { BoardOrder, BoardTechnician } from '../floor/index.ts';
 import { inForceAt, toInstant } from '../time/index.ts';
 import type { Instant } from '../time/index.ts';
 import { isWorkable } from '../work/index.ts';
@@ -73,14 +73,21 @@ function missingTarget(intent: WorkIntent, { technician }: Standing, { directory
   if (intent.target !== undefined || intent.order === undefined) return undefined;
   const choices = openTasksOf(directory, intent.order, technician.id);
   const [only] = choices;
-  if (only === undefined)
-    return refuse('station.no_open_task', directory.orders.get(intent.order)?.number ?? '');
+  if (only === undefined) {
+    const order = directory.orders.get(intent.order);
+    const code = order && !isWorkable(order.state) ? whyNotWorkable(order) : 'station.no_open_task';
+    return refuse(code, order?.number ?? '');
+  }
   return choices.length === 1
     ? { kind: 'fill', intent: { ...intent, target: only } }
     : ask({ kind: 'which-task', choices });
 }
 
 /** What the shop does not want started, as far as the station can know it. */
+/** Why an order cannot be worked on now. */
+export const whyNotWorkable = ({ state }: Pick<BoardOrder, 'state'>): StationRefusal =>
+  state === 'on-hold' ? 'station.order_on_hold' : 'station.order_not_released';
+
 export function refusedTarget(
   { target, isReopened, override }: WorkIntent,
   { directory, settings, isOnline }: Table,
@@ -92,7 +99,7 @@ export function refusedTarget(
   const no = (code: StationRefusal, text: string) =>
     settings.mayOverride ? ask({ kind: 'override', code, text }) : refuse(code, text);
   const order = directory.orders.get(known.order);
-  if (order && !isWorkable(order.state)) return no('station.order_not_released', order.number);
+  if (order && !isWorkable(order.state)) return no(whyNotWorkable(order), order.number);
   if (!known.isFinished || isReopened) return undefined;
   return settings.mayReopen ? ask({ kind: 'reopen', target }) : no('station.task_finished', known.title);
 }

@@ -14,9 +14,9 @@ import { answerOption, answerText } from './answers.ts';
 import { resumeCrew } from './crew.ts';
 import type { Answered } from './answers.ts';
 import { fulfil, nthId, standingOfPerson, takeBack, without } from './fulfil.ts';
-import { findNeed } from './needs.ts';
+import { findNeed, whyNotWorkable } from './needs.ts';
 import type { Option } from './question.ts';
-import { findTasks } from './tasks.ts';
+import { findTasks, findWaitingOrder } from './tasks.ts';
 import { blank, finish, instantOf, keep, refuse, show, sound, wait } from './show.ts';
 
 /** More answers than any intent can want; a rule that asked for ever would be a bug. */
@@ -104,7 +104,12 @@ export function findTask(
   draft: Draft = {},
 ): StationStep {
   const choices = findTasks(table.directory, words, person.technician);
-  if (choices.length === 0) return refuse(state, 'station.nothing_found', words, moment, table);
+  if (choices.length === 0) {
+    const waiting = findWaitingOrder(table.directory, words);
+    return waiting
+      ? refuse(state, whyNotWorkable(waiting), waiting.number, moment, table)
+      : refuse(state, 'station.nothing_found', words, moment, table);
+  }
   const intent: Intent = { kind: 'work', answers: [], ...draft };
   const question = { kind: 'which-task', choices } as const;
   return wait(

@@ -180,12 +180,14 @@ test('a switch ends one task and begins the next at the same second, without a g
 });
 
 test.each([
-  ['ADA HELD', 'station.order_not_released', 'w2'],
+  ['ADA HELD', 'station.order_on_hold', 'w2'],
   ['LEFT', 'station.technician_left', 'left'],
   ['ADA STRANGE', 'station.unknown_code', LABELS['STRANGE']],
   ['ADA T12', 'code.too_short', 'T12'],
   ['ADA C118', 'code.wrong_check', 'C118'],
-  ['ADA EMPTY', 'station.no_open_task', 'w2'],
+  ['ADA EMPTY', 'station.order_on_hold', 'w2'],
+  ['ADA !find =w2', 'station.order_on_hold', 'w2'],
+  ['ADA !find =nowhere', 'station.nothing_found', 'nowhere'],
   ['ADA BACK', 'station.nothing_to_take_back', ''],
   ['ADA ENTER', 'station.nothing_asked', ''],
 ])('%s is refused with %s and says %s', (words, code, text) => {

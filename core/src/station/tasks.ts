@@ -1,4 +1,4 @@
-import type { BoardTask } from '../floor/index.ts';
+import type { BoardOrder, BoardTask } from '../floor/index.ts';
 import type { TargetId } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { isWorkable } from '../work/index.ts';
@@ -82,6 +82,13 @@ export function nextTasks(
     return [{ task, rank: [near, dueOf(directory, task.order), number, position] }];
   });
   return inOrder(ranked).slice(0, most);
+}
+
+/** The order that these words name and that cannot be worked on now: it waits, or was never released. */
+export function findWaitingOrder({ orders }: StationDirectory, words: string): BoardOrder | undefined {
+  const number = words.trim().toLowerCase();
+  const order = [...orders.values()].find((each) => each.number.toLowerCase() === number);
+  return order && !isWorkable(order.state) ? order : undefined;
 }
 
 /** Open tasks that every one of these words stands in: its title, its order's number, title or customer. */

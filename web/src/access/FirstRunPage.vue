@@ -1,11 +1,16 @@
 <script setup lang="ts">
-import { BButton, BFormInput } from 'bootstrap-vue-next';
-import { reactive, ref } from 'vue';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { computed, reactive } from 'vue';
 import type { SessionView } from '@wergon/contract/access';
-import { callRoute, wordsOf } from '../desk/callRoute.ts';
+import { callRoute } from '../desk/callRoute.ts';
+import FormField from '../desk/FormField.vue';
+import { useForm } from '../desk/useForm.ts';
+import { useNow } from '../desk/useNow.ts';
+import { CURRENCIES, ZONES, clockIn, missingOf } from './firstRun.ts';
+import type { FirstRun } from './firstRun.ts';
 
 const emit = defineEmits<{ done: [session: SessionView] }>();
-const body = reactive({
+const form = useForm<FirstRun>({
   shopName: '',
   zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   currency: 'EUR',
@@ -13,51 +18,64 @@ const body = reactive({
   userName: '',
   password: '',
 });
-const problem = ref('');
-const isBusy = ref(false);
-const ZONES = Intl.supportedValuesOf('timeZone');
+const body = computed(() => form.fields.value);
+const now = useNow();
+const clock = computed(() => clockIn(body.value.zone, now.value));
+/** What is missing is said once somebody has tried to go on. */
+const missing = reactive<{ of: Partial<Record<keyof FirstRun, string>> }>({ of: {} });
+const errorOf = (field: keyof FirstRun) => missing.of[field] ?? form.errors.value[field];
 
 async function submit(): Promise<void> {
-  isBusy.value = true;
-  problem.value = '';
-  try {
-    emit('done', await callRoute('firstRun', { body: { ...body } }));
-  } catch (error) {
-    problem.value = wordsOf(error);
-  } finally {
-    isBusy.value = false;
-  }
+  missing.of = missingOf(body.value);
+  if (Object.keys(missing.of).length > 0) return;
+  const sent = await form.send((fields) => callRoute('firstRun', { body: { ...fields } }));
+  if (sent) emit('done', sent.answer);
 }
 </script>
 
 <template>
   <main class="access">
     <h1>Set up your shop</h1>
-    <p class="quiet">One shop, one time zone, one currency; the last two cannot be changed later.</p>
-    <form @submit.prevent="submit">
-      <label for="shop-name">Name of the shop</label>
-      <BFormInput id="shop-name" v-model="body.shopName" required autofocus />
-      <label for="zone">Time zone</label>
-      <BFormInput id="zone" v-model="body.zone" list="zones" required />
-      <datalist id="zones"><option v-for="zone in ZONES" :key="zone" :value="zone"></option></datalist>
-      <label for="currency">Currency, three letters</label>
-      <BFormInput id="currency" v-model="body.currency" maxlength="3" required />
-      <label for="name">Your name</label>
-      <BFormInput id="name" v-model="body.name" autocomplete="name" required />
-      <label for="user-name">User name</label>
-      <BFormInput id="user-name" v-model="body.userName" autocomplete="username" required />
-      <label for="password">Password, at least 10 characters</label>
-      <BFormInput
-        id="password"
-        v-model="body.password"
-        type="password"
-        minlength="10"
-        autocomplete="new-password"
-        required
-      />
-      <p class="attention" role="alert">{{ problem }}</p>
-      <BButton type="submit" variant="primary" :disabled="isBusy">{{
-        isBusy ? 'Setting up…' : 'Set up'
+    <p>
+      Wergon records who works on what, by scans at stations on your shop floor, and compares hours and labor
+      cost with the estimate of every job while there is still time to act.
+    </p>
+    <form novalidate @submit.prevent="submit">
+      <FormField v-slot="{ id, described }" label="Name of the shop" :error="errorOf('shopName')">
+        <BFormInput :id="id" v-model="body.shopName" :aria-describedby="described" autofocus />
+      </FormField>
+      <FormField v-slot="{ id, described }" label="Time zone" :error="errorOf('zone')">
+        <BFormSelect :id="id" v-model="body.zone" :options="ZONES" :aria-describedby="described" />
+      </FormField>
+      <p class="quiet" role="status">
+        It is <b class="figure">{{ clock }}</b> there now. The time zone cannot be changed later.
+      </p>
+      <FormField v-slot="{ id, described }" label="Currency" :error="errorOf('currency')">
+        <BFormSelect :id="id" v-model="body.currency" :options="CURRENCIES" :aria-describedby="described" />
+      </FormField>
+      <p class="quiet">The currency cannot be changed later either.</p>
+      <FormField v-slot="{ id, described }" label="Your name" :error="errorOf('name')">
+        <BFormInput :id="id" v-model="body.name" autocomplete="name" :aria-describedby="described" />
+      </FormField>
+      <FormField v-slot="{ id, described }" label="User name" :error="errorOf('userName')">
+        <BFormInput :id="id" v-model="body.userName" autocomplete="username" :aria-describedby="described" />
+      </FormField>
+      <FormField
+        v-slot="{ id, described }"
+        label="Password, at least 10 characters"
+        :error="errorOf('password')"
+      >
+        <BFormInput
+          :id="id"
+          v-model="body.password"
+          type="password"
+          autocomplete="new-password"
+          :aria-describedby="described"
+        />
+      </FormField>
+      <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
+      <BButton type="submit" variant="primary" :disabled="form.isBusy.value">{{
+        form.isBusy.value ? 'Setting up…' : 'Set up the shop'
       }}</BButton>
     </form>
   </main>

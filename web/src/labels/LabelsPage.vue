@@ -14,6 +14,7 @@ import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import BookFrame from '../shop/BookFrame.vue';
 import { badgeCells, NAME_FORMS, NAME_ORDERS } from './badgeCells.ts';
+import OrderChoice from './OrderChoice.vue';
 import { pageName, printSheets, saveImage } from './paper.ts';
 import { useLabels } from './useLabels.ts';
 
@@ -124,6 +125,14 @@ const HEADINGS: Partial<Record<Kind, string>> = {
   indirect: 'Indirect activities',
   machines: 'Work centers and machines',
 };
+/** What the saved picture is about: an order, a person, or all of them. */
+const pictureName = computed(() => {
+  const order = openOrders.value.find(({ id }) => id === orders.value[0])?.number;
+  const name = present.value.find(({ id }) => id === person.value)?.name.replaceAll(' ', '-');
+  const about =
+    kind.value === 'travelers' ? order : ['badges', 'day-end'].includes(kind.value) ? (name ?? 'all') : '';
+  return [kind.value, about].filter(Boolean).join('-').toLowerCase();
+});
 const isEmpty = computed(() =>
   kind.value === 'travelers'
     ? orders.value.length === 0
@@ -167,6 +176,10 @@ async function draw(): Promise<void> {
     problem.value = wordsOf(error);
   }
 }
+/** Whoever came from an order or a person has chosen: what is to be printed is there at once. */
+const isChosen = route.query['order'] !== undefined || route.query['person'] !== undefined;
+const canDraw = computed(() => shop.data.value !== undefined && !isEmpty.value);
+if (isChosen) watch(canDraw, (can) => can && void draw(), { once: true, immediate: canDraw.value });
 const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
 </script>
 
@@ -225,23 +238,16 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
           >
         </template>
         <template v-if="kind === 'travelers'">
-          <label
-            >Orders
-            <select v-model="orders" class="form-select orders" multiple size="9">
-              <option v-for="each in openOrders" :key="each.id" :value="each.id">
-                {{ each.number }} {{ each.title }}, {{ each.customer }}
-              </option>
-            </select></label
-          >
+          <OrderChoice v-model="orders" :orders="openOrders" />
           <fieldset>
-            <legend>A code of its own for</legend>
+            <legend>Extra codes for</legend>
             <label v-for="each in WORK_TYPES.filter((type) => type !== 'run')" :key="each" class="check"
               ><input v-model="workTypes" type="checkbox" :value="each" /> {{ each }}</label
             >
           </fieldset>
         </template>
         <BButton type="submit" variant="primary" :disabled="isEmpty || labels.progress.value !== null"
-          >Draw</BButton
+          >Preview</BButton
         >
         <p v-if="kind === 'badges' && cells.length === 0" class="quiet">Nobody has a badge that we issued.</p>
         <p v-if="problem || labels.problem.value" class="attention" role="alert">
@@ -264,7 +270,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
               v-if="labels.sheets.value[0]"
               type="button"
               class="btn btn-quiet"
-              @click="saveImage(labels.sheets.value[0], `${kind}-${orders[0] ?? person ?? 'label'}`)"
+              @click="saveImage(labels.sheets.value[0], pictureName)"
             >
               Save the first as a picture
             </button>
@@ -290,9 +296,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
           </div>
         </template>
         <p v-else class="quiet empty">
-          {{
-            isEmpty ? 'Choose what is to be printed.' : 'Draw them to see what will come out of the printer.'
-          }}
+          {{ isEmpty ? 'Choose what to print.' : 'Press Preview to see what will come out of the printer.' }}
         </p>
       </div>
     </div>
@@ -358,9 +362,6 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
     color: var(--ink-2);
     font-size: 13px;
   }
-}
-.orders {
-  font-size: 14px;
 }
 .said {
   display: flex;

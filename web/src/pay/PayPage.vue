@@ -8,6 +8,7 @@ import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useAct } from '../shop/useAct.ts';
+import { isAbove } from './aboveAttended.ts';
 import PeriodPeople from './PeriodPeople.vue';
 
 const desk = useDesk();
@@ -34,7 +35,8 @@ function step(by: number): void {
   const next = list.value[Math.max(0, Math.min(list.value.length - 1, place.value + by))];
   if (next) firstDay.value = next.firstDay;
 }
-const STATES = { running: 'running', over: 'over, open', closed: 'closed' } as const;
+const above = computed(() => (period.value?.people ?? []).filter(isAbove));
+const STATES = { running: 'running', over: 'ended, not closed', closed: 'closed' } as const;
 const REFUSALS = {
   'not-over': 'It closes when it is over.',
   'earlier-open': 'An earlier pay period is still open: close that one first.',
@@ -116,9 +118,13 @@ const print = () => window.print();
         </p>
         <p v-else-if="period.refusal">{{ REFUSALS[period.refusal] }}</p>
         <p v-else-if="period.totals.unapprovedSeconds > 0">
-          What is not approved stays out of this closing, and is an adjustment of the next period once it is.
+          Unapproved time is left out and becomes an adjustment in the next period once approved.
         </p>
-        <p v-else>All of it is approved.</p>
+        <p v-else>Everything is approved.</p>
+        <p v-if="period.state !== 'closed' && above.length > 0" class="attention">
+          {{ above.length }} {{ above.length === 1 ? 'person has' : 'people have' }} more labor than attended
+          time: check their days before closing.
+        </p>
         <div class="acts">
           <button
             v-if="desk.may('pay.close') && period.state !== 'closed'"

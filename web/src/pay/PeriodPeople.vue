@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { PayPeriodJson } from '@wergon/contract/pay';
 import { sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
+import { isAbove } from './aboveAttended.ts';
 
 /** A pay period person by person, and the adjustments it takes. */
 const props = defineProps<{ period: PayPeriodJson; search: string }>();
@@ -55,7 +56,15 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
             ></i
           ></span>
         </td>
-        <td class="figure number">{{ desk.hours(person.chargedSeconds) }}</td>
+        <td class="figure number" :class="{ attention: isAbove(person) }">
+          {{ desk.hours(person.chargedSeconds) }}
+          <RouterLink
+            v-if="isAbove(person)"
+            :to="{ name: 'week', params: { technician: person.technician, day: period.firstDay } }"
+            class="above"
+            >{{ desk.hours(person.chargedSeconds - person.attendedSeconds) }} above attended</RouterLink
+          >
+        </td>
         <td class="figure number">{{ desk.hours(person.attendedSeconds) }}</td>
         <td class="figure number" :class="{ attention: person.unapprovedSeconds > 0 }">
           {{ person.unapprovedSeconds > 0 ? desk.hours(person.unapprovedSeconds) : '' }}
@@ -72,7 +81,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     </tbody>
   </table>
   <p v-if="people.length === 0" class="none">
-    {{ search ? 'Nobody of this name.' : 'Nothing is recorded in this period.' }}
+    {{ search ? 'Nobody matches.' : 'No time recorded in this period.' }}
   </p>
   <section v-if="period.adjustments.length > 0" aria-label="Adjustments">
     <h2 class="list-head">Adjustments to closed periods</h2>
@@ -115,6 +124,11 @@ i {
 }
 .none {
   padding: 12px 16px;
+}
+.above {
+  display: block;
+  color: var(--attention) !important;
+  font-size: 13px;
 }
 @media (max-width: 900px) {
   .wide {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayDate } from '../desk/dates.ts';
@@ -9,6 +9,7 @@ import FormField from '../desk/FormField.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useForm } from '../desk/useForm.ts';
+import { nextNumber } from './nextNumber.ts';
 import BookFrame from '../shop/BookFrame.vue';
 
 const desk = useDesk();
@@ -20,6 +21,13 @@ const EMPTY = { number: '', name: '', department: '' };
 const form = useForm(EMPTY);
 
 const people = computed(() => query.data.value?.technicians ?? []);
+/** The next number that is free, to be written over. */
+watch(
+  () => nextNumber(people.value),
+  (number) => {
+    if (query.data.value && !form.isDirty.value) form.reset({ ...EMPTY, number });
+  },
+);
 const grades = computed(() => new Map(query.data.value?.grades.map(({ id, name }) => [id, name])));
 const departments = computed(() =>
   [...new Set(people.value.map(({ department }) => department))].filter(Boolean),
@@ -38,7 +46,7 @@ const hidden = computed(() => people.value.length - shown.value.length);
 async function add(): Promise<void> {
   const made = await form.send((fields) => callRoute('addTechnician', { body: fields }));
   if (!made) return;
-  form.reset(EMPTY);
+  form.reset({ ...EMPTY, number: nextNumber(people.value) });
   await router.push({ name: 'person', params: { technician: made.answer.id } });
 }
 </script>
@@ -46,7 +54,7 @@ async function add(): Promise<void> {
 <template>
   <BookFrame
     title="People"
-    lead="Everybody whose time is tracked. Who has left disappears from the floor and stays in history."
+    lead="Everybody whose time is recorded. People who have left no longer appear on the floor but stay in the history."
   >
     <QueryState
       v-if="!query.data.value"
@@ -79,7 +87,7 @@ async function add(): Promise<void> {
           aria-label="Find a person"
           placeholder="Find a person"
         />
-        <label class="check"><input v-model="showsLeft" type="checkbox" /> also who has left</label>
+        <label class="check"><input v-model="showsLeft" type="checkbox" /> include former employees</label>
         <span v-if="hidden > 0" class="quiet" role="status"
           >{{ shown.length }} of {{ people.length }} shown
           <button type="button" class="btn btn-quiet btn-sm" @click="((search = ''), (showsLeft = true))">
@@ -87,7 +95,7 @@ async function add(): Promise<void> {
           </button></span
         >
       </div>
-      <p v-if="people.length === 0">Nobody yet. A badge with a code is made for everybody you add.</p>
+      <p v-if="people.length === 0">Nobody yet. Everybody you add gets a badge with a code.</p>
       <table v-else>
         <thead>
           <tr>

@@ -3,6 +3,7 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { watch } from 'vue';
 import type { TechnicianRow } from '@wergon/contract/people';
 import { callRoute } from '../desk/callRoute.ts';
+import DateField from '../desk/DateField.vue';
 import FormField from '../desk/FormField.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useForm } from '../desk/useForm.ts';
@@ -93,10 +94,10 @@ const save = () =>
         </select>
       </FormField>
       <FormField v-slot="{ id }" label="Hired on" :error="form.errors.value['hiredOn']">
-        <BFormInput :id="id" v-model="form.fields.value.hiredOn" type="date" />
+        <DateField :id="id" v-model="form.fields.value.hiredOn" label="Hired on" />
       </FormField>
       <FormField v-slot="{ id }" label="Last day here" :error="form.errors.value['leftOn']">
-        <BFormInput :id="id" v-model="form.fields.value.leftOn" type="date" />
+        <DateField :id="id" v-model="form.fields.value.leftOn" label="Last day here" />
       </FormField>
       <FormField
         v-slot="{ id, described }"

@@ -15,6 +15,20 @@ const route = useRoute();
 const id = computed(() => String(route.params['technician']));
 const query = useQuery({ queryKey: ['people'], queryFn: () => callRoute('people') });
 const person = computed(() => query.data.value?.technicians.find((each) => each.id === id.value));
+const plan = useQuery({
+  queryKey: ['plan', id],
+  queryFn: () => callRoute('plan', { params: { technician: id.value } }),
+});
+/** What a person cannot be costed, recognized or expected without. */
+const missing = computed(() => {
+  const known = person.value;
+  if (!known) return [];
+  return [
+    ...(desk.may('rates.see') && !known.hasRate ? ['a cost rate for today'] : []),
+    ...(known.badges.every(({ revokedAt }) => revokedAt !== null) ? ['a badge'] : []),
+    ...(plan.data.value?.patterns.length === 0 ? ['a work plan'] : []),
+  ];
+});
 </script>
 
 <template>
@@ -37,6 +51,7 @@ const person = computed(() => query.data.value?.technicians.find((each) => each.
           <span v-if="!person.hasRate" class="attention"> (none today)</span></template
         >
       </p>
+      <p v-if="missing.length > 0" class="attention">Still missing: {{ missing.join(', ') }}.</p>
       <PersonFields :key="id" :person="person" :grades="query.data.value.grades" />
       <BadgeSection :person="person" />
       <PlanSection :technician="id" />

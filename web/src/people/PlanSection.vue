@@ -6,6 +6,7 @@ import { ABSENCE_KINDS } from '@wergon/contract/people';
 import { formatDay, weekdayOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
+import DateField from '../desk/DateField.vue';
 import { sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
@@ -125,9 +126,10 @@ const LONGEST = 12 * 3600;
     </div>
     <form v-if="isEditing" @submit.prevent="save">
       <div class="inline">
-        <label>Holds from <BFormInput v-model="from" type="date" required /></label>
+        <label>Valid from <DateField v-model="from" label="Valid from" required /></label>
         <span class="quiet"
-          >Its first week is the week of that day. An end before the start lies on the next day.</span
+          >Its first week is the week of that day. If the end is earlier than the start, it is on the next
+          day.</span
         >
       </div>
       <div class="weeks">
@@ -192,8 +194,8 @@ const LONGEST = 12 * 3600;
 
     <h2>Absences</h2>
     <form v-if="desk.may('people.change')" class="inline" @submit.prevent="addAbsence">
-      <label>From <BFormInput v-model="absence.from" type="date" required /></label>
-      <label>to <BFormInput v-model="absence.to" type="date" required /></label>
+      <label>From <DateField v-model="absence.from" label="First day of the absence" required /></label>
+      <label>to <DateField v-model="absence.to" label="Last day of the absence" required /></label>
       <label
         >Why
         <select v-model="absence.kind" class="form-select">

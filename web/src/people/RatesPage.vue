@@ -6,6 +6,7 @@ import { useRoute } from 'vue-router';
 import type { PayRecord, RateEffect } from '@wergon/contract/people';
 import { formatDay } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
+import DateField from '../desk/DateField.vue';
 import { sayDate } from '../desk/dates.ts';
 import FormField from '../desk/FormField.vue';
 import QueryState from '../desk/QueryState.vue';
@@ -124,9 +125,7 @@ const asksPast = computed(
         <RouterLink to="/shop/people">all people</RouterLink>
       </p>
       <div class="inline">
-        <label
-          >On <BFormInput v-model="day" type="date" :placeholder="today" aria-label="The day to look at"
-        /></label>
+        <label>On <DateField v-model="day" label="The day to look at" /></label>
         <span v-if="holding" role="status"
           >{{ day ? sayDate(day) : 'Today' }} an hour costs
           <b class="figure big">{{ holding.costPerHour }}</b> {{ desk.session?.currency }}</span
@@ -162,7 +161,7 @@ const asksPast = computed(
         <h2>{{ replaces ? `Correct the rate from ${sayDate(replaces)}` : 'New rate' }}</h2>
         <div class="fields">
           <FormField v-slot="{ id }" label="From" :error="form.errors.value['record.from']">
-            <BFormInput :id="id" v-model="form.fields.value.from" type="date" required />
+            <DateField :id="id" v-model="form.fields.value.from" label="From" required />
           </FormField>
           <FormField v-slot="{ id }" label="Paid by">
             <select :id="id" v-model="form.fields.value.per" class="form-select">

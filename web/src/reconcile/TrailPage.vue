@@ -4,6 +4,7 @@ import { computed, reactive, ref } from 'vue';
 import { readInstant } from '@wergon/contract/floor';
 import type { TrailJson } from '@wergon/contract/ledger';
 import { callRoute, wordsOf } from '../desk/callRoute.ts';
+import DateField from '../desk/DateField.vue';
 import { sayDate, sayInstant } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
@@ -58,10 +59,8 @@ const clearAll = () =>
     </template>
     <ReconcileWays />
     <form class="filters" @submit.prevent>
-      <label
-        >recorded from <input v-model="filter.from" type="date" class="form-control form-control-sm"
-      /></label>
-      <label>to <input v-model="filter.to" type="date" class="form-control form-control-sm" /></label>
+      <label>recorded from <DateField v-model="filter.from" label="Recorded from" is-small /></label>
+      <label>to <DateField v-model="filter.to" label="Recorded to" is-small /></label>
       <label
         >about
         <select v-model="filter.technician" class="form-select form-select-sm">

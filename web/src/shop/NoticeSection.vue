@@ -4,6 +4,7 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive } from 'vue';
 import { readDay, readInstant } from '@wergon/contract/floor';
 import { callRoute } from '../desk/callRoute.ts';
+import DateField from '../desk/DateField.vue';
 import { sayClock, sayDay } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
 import { useAct } from './useAct.ts';
@@ -57,8 +58,8 @@ const say = (at: string) => {
         maxlength="200"
         required
       />
-      <BFormInput v-model="fresh.until" type="date" aria-label="Last day of the notice" />
-      <BButton type="submit" variant="primary" :disabled="isBusy">Put it up</BButton>
+      <DateField v-model="fresh.until" label="Last day of the notice" />
+      <BButton type="submit" variant="primary" :disabled="isBusy">Post</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </section>

@@ -6,6 +6,7 @@ import { DEFAULT_SETTINGS } from '@wergon/contract/shop';
 import type { Settings } from '@wergon/contract/shop';
 import { nextOrderNumber } from '@wergon/core/work';
 import { callRoute } from '../desk/callRoute.ts';
+import DateField from '../desk/DateField.vue';
 import { sayDate } from '../desk/dates.ts';
 import FormField from '../desk/FormField.vue';
 import QueryState from '../desk/QueryState.vue';
@@ -99,7 +100,12 @@ const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { d
               :error="form.errors.value['pay.anchor']"
               hint="closed periods stay as they are"
             >
-              <BFormInput :id="id" v-model="form.fields.value.pay.anchor" type="date" required />
+              <DateField
+                :id="id"
+                v-model="form.fields.value.pay.anchor"
+                label="One of them begins on"
+                required
+              />
             </FormField>
             <FormField v-slot="{ id }" label="Time goes to pay" :error="form.errors.value['pay.approval']">
               <select :id="id" v-model="form.fields.value.pay.approval" class="form-select">
@@ -218,7 +224,7 @@ const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { d
       </form>
       <h2>Closed days</h2>
       <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="close">
-        <BFormInput v-model="closed.day" type="date" aria-label="Closed day" required />
+        <DateField v-model="closed.day" label="Closed day" required />
         <BFormInput v-model="closed.name" placeholder="Why" aria-label="Why the shop is closed" required />
         <button type="submit" class="btn btn-quiet" :disabled="isBusy">Add closed day</button>
       </form>

@@ -85,7 +85,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
 
 <template>
   <PairView v-if="connection === 'unpaired' || isPairing" :pair="station.pair" @paired="isPairing = false" />
-  <div v-else class="station" :lang="settings.language">
+  <div v-else class="station" :class="{ 'with-bench': isBenchOpen }" :lang="settings.language">
     <header>
       <strong>{{ info?.station.name ?? 'Wergon' }}</strong>
       <span class="quiet kind">{{ settings.kind === 'presence' ? ui.presence : ui.labor }}</span>
@@ -204,6 +204,22 @@ header {
   padding: 0 34px;
   border-bottom: 1px solid var(--line);
   white-space: nowrap;
+}
+
+/* The bench stands beside the station, where there is room for both. */
+@media (min-width: 1000px) {
+  .with-bench {
+    grid-template-columns: minmax(0, 1fr) 400px;
+  }
+  .with-bench > .bench {
+    position: static;
+    grid-row: 1 / 4;
+    grid-column: 2;
+    width: auto;
+  }
+  .with-bench > :not(.bench, .deaf) {
+    grid-column: 1;
+  }
 }
 
 .fill {

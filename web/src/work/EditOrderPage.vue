@@ -8,6 +8,7 @@ import { formatCents } from '@wergon/core/money';
 import { toSeconds } from '@wergon/core/time';
 import { WORK_TYPES, splitHoursOf } from '@wergon/core/work';
 import { callRoute } from '../desk/callRoute.ts';
+import DateField from '../desk/DateField.vue';
 import FormField from '../desk/FormField.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
@@ -168,7 +169,7 @@ const headProblem = computed(() =>
           <BFormInput :id="field" v-model="draft.quantity" class="figure" type="number" min="0" required />
         </FormField>
         <FormField v-slot="{ id: field }" label="Due" :error="form.errors.value['due']">
-          <BFormInput :id="field" v-model="draft.due" type="date" />
+          <DateField :id="field" v-model="draft.due" label="Due" />
         </FormField>
         <FormField v-slot="{ id: field }" label="Unit on the bench" :error="form.errors.value['unit']">
           <select :id="field" v-model="draft.unit" class="form-select">

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import type { LineRow } from '@wergon/contract/work';
 import { readInstant } from '@wergon/contract/floor';
+import { formatDay } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayInstant } from '../desk/dates.ts';
 import QueryState from '../desk/QueryState.vue';
@@ -22,6 +23,14 @@ const query = useQuery({
   },
 });
 
+/** The day of a stint, where it can be put right. */
+const dayOf = (from: string) => ({
+  name: 'person-day',
+  params: {
+    technician: props.line.technician,
+    day: desk.zone ? formatDay(desk.zone.dayAt(readInstant(from))) : props.line.day,
+  },
+});
 const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(text)) : '');
 </script>
 
@@ -40,7 +49,10 @@ const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(t
         <span v-if="stint.sharedWith.length > 0" class="quiet">
           · shared with {{ stint.sharedWith.join(', ') }}</span
         >
-        <span v-if="stint.isCapped" class="attention"> · ended by the rule, because nobody said when</span>
+        <span v-if="stint.isCapped" class="attention"> · ended automatically, because nobody said when</span>
+        <RouterLink v-if="desk.may('reconcile.see')" :to="dayOf(stint.from)" class="cure">{{
+          desk.may('ledger.correct') ? 'Correct this day' : 'Open this day'
+        }}</RouterLink>
         <ol>
           <ScanHistory :scan="stint.opened" />
           <ScanHistory v-if="stint.closed" :scan="stint.closed" />
@@ -63,6 +75,9 @@ const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(t
   margin: 0;
   padding: 6px 0 0;
   list-style: none;
+}
+.cure {
+  margin-left: 12px;
 }
 .scans > li {
   display: grid;

@@ -71,11 +71,13 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
     <span class="row-figures figure">
       <HoursFigure :balance="balance" />
       <CostFigure :comparison="task.comparison" :has-estimate="task.hasEstimate" />
-      <span>{{
+      <span :class="{ attention: task.isFinished && task.peopleOn.length > 0 }">{{
         !task.isAccepted
           ? 'declined'
           : task.isFinished
-            ? 'done'
+            ? task.peopleOn.length > 0
+              ? 'done, still worked on'
+              : 'done'
             : task.peopleOn.length > 0
               ? 'on it'
               : task.lines.length > 0
@@ -153,7 +155,7 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
         :disabled="isBusy"
         @click="finish(!task.isFinished)"
       >
-        {{ task.isFinished ? 'Open this task again' : 'Close this task' }}
+        {{ task.isFinished ? 'Reopen task' : 'Mark as done' }}
       </button>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     </div>
@@ -186,6 +188,10 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
   background: var(--sheet);
   border-top: 1px solid var(--line);
   box-shadow: inset 4px 0 var(--action);
+}
+.row-figures > .attention {
+  color: var(--attention);
+  white-space: normal;
 }
 .none {
   margin: 8px 0 0;

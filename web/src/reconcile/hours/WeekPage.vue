@@ -8,6 +8,7 @@ import type { LocalDay } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
 import { callRoute } from '../../desk/callRoute.ts';
+import DateField from '../../desk/DateField.vue';
 import { sayDate, sayDay, weekOf } from '../../desk/dates.ts';
 import DeskFrame from '../../desk/DeskFrame.vue';
 import QueryState from '../../desk/QueryState.vue';
@@ -101,8 +102,8 @@ const keepField = (key: string, field: unknown) => {
   if (field) fields.set(key, field as { focus: () => void });
   else fields.delete(key);
 };
-const openDate = (event: Event) => {
-  const read = parseDay((event.target as HTMLInputElement).value);
+const openDate = (text: string) => {
+  const read = parseDay(text);
   if (read.ok) go(read.value);
 };
 </script>
@@ -123,7 +124,12 @@ const openDate = (event: Event) => {
         <b>{{ week?.name }}</b> {{ sayDay(monday) }} to {{ sayDay((monday + 6) as LocalDay) }}
         <label
           ><span>any day</span>
-          <input type="date" class="form-control form-control-sm" :value="mondayText" @change="openDate"
+          <DateField
+            :model-value="mondayText"
+            label="Any day of the week"
+            required
+            is-small
+            @update:model-value="openDate"
         /></label>
       </p>
     </template>

@@ -138,6 +138,10 @@ export const de: Words = {
       headline: 'Codes werden hier nicht getippt',
       help: 'Das Etikett scannen. Zahlen dürfen getippt werden.',
     }),
+    'station.order_on_hold': (number) => ({
+      headline: `Auftrag ${number} ist angehalten`,
+      help: 'Nichts hat begonnen. Den Meister fragen.',
+    }),
     'station.order_not_released': (number) => ({
       headline: `Auftrag ${number} ist nicht freigegeben`,
       help: 'Nichts hat begonnen. Den Meister um Freigabe bitten.',

@@ -132,6 +132,10 @@ export const en: Words = {
       headline: 'Codes are not typed here',
       help: 'Scan the label. Figures may be typed.',
     }),
+    'station.order_on_hold': (number) => ({
+      headline: `Order ${number} is on hold`,
+      help: 'Nothing was started. Ask the supervisor.',
+    }),
     'station.order_not_released': (number) => ({
       headline: `Order ${number} is not released`,
       help: 'Nothing was started. Ask the supervisor to release it.',
