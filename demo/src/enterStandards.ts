@@ -36,16 +36,19 @@ export const originOf = (origins: Origins, job: string, step: Step) => ({
   taskVersion: 1,
 });
 
+/** What a job is done to: `Rewind 90 kW pump motor` is about a `90 kW pump motor`. */
+const subjectOf = (job: string): string => job.replace(/^(Rewind|Overhaul|Repair) /, '');
+
 /** Makes a standard of every step that the sample jobs have, and a standard job of each job. */
 export async function enterStandards(em: EntityManager, by: string, at: Instant): Promise<Origins> {
   const origins = new Map<string, string>();
   const taken = new Map<string, number>();
-  for (const step of JOBS.flatMap(({ steps }) => steps)) {
+  for (const [step, job] of JOBS.flatMap(({ steps, title }) => steps.map((each) => [each, title] as const))) {
     if (origins.has(keyOf(step))) continue;
     const count = (taken.get(step.title) ?? 0) + 1;
     taken.set(step.title, count);
     const id = `std-${slug(step.title)}${count === 1 ? '' : `-${count}`}`;
-    const title = count === 1 ? step.title : `${step.title}, kind ${count}`;
+    const title = count === 1 ? step.title : `${step.title}, ${subjectOf(job)}`;
     const task = taskBody(standardTaskSchema.parse({ ...stepFields(step), title }));
     await saveStandard(em, { id, kind: 'task', isOff: false, body: { task } }, by, at);
     origins.set(keyOf(step), id);

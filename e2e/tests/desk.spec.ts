@@ -23,7 +23,7 @@ const PAGES = {
     ['/reconcile/slips', 'To compare with the paper'],
     ['/reconcile/accounted', 'not accounted'],
     ['/reconcile/approve', 'to approve'],
-    ['/reconcile/trail', 'work start'],
+    ['/reconcile/trail', 'started'],
   ],
   Shop: [
     ['/shop', 'What is missing'],

@@ -53,7 +53,7 @@ test('badge and task start, the next task switches, off task stops, and the desk
 
   await order.getByRole('button', { name: /Strip/ }).click();
   await order.getByRole('button', { name: 'Scans' }).first().click();
-  await expect(order.getByText(/off task .* scan at Winding 1/)).toBeVisible();
+  await expect(order.getByText(/stopped .* scan at Winding 1/)).toBeVisible();
 });
 
 test('two people at one station: only the one whose badge stood there last starts', async ({ page }) => {
@@ -237,5 +237,5 @@ test('a station whose token is revoked asks to be paired', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'This device is not a station yet' })).toBeVisible();
   await page.getByLabel('Pairing code').fill('WRONG123');
   await page.getByRole('button', { name: 'Pair this device' }).click();
-  await expect(page.getByRole('alert')).toContainText('No station waits for this code');
+  await expect(page.getByRole('alert')).toContainText('This code is not valid');
 });

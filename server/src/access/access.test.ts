@@ -1,7 +1,10 @@
+import { pino } from 'pino';
 import request from 'supertest';
 import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
 import { ROUTES, STREAM_PATHS } from '@wergon/contract/routes';
 import type { Route } from '@wergon/contract/routes';
+import { createApp } from '../app/createApp.ts';
+import { createContext } from '../app/server.ts';
 import { cookieOf, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 
@@ -168,6 +171,16 @@ describe('a station', () => {
     const late = (await shop.post('/api/stations', { name: 'Late' })).body as { code: string };
     shop.clock.set(shop.clock.nowMs() + 601_000);
     expect(await pair(late.code)).toBe(422);
+  });
+
+  test('of the demo is paired by its printed link as often as somebody opens it', async () => {
+    const { code } = (await shop.post('/api/stations', { name: 'Shown' })).body as { code: string };
+    const demo = createApp(
+      createContext(shop.database, shop.clock, pino({ level: 'silent' }), true),
+      '/nowhere',
+    );
+    const pair = () => request(demo).post('/api/station/pair').send({ code });
+    expect([(await pair()).status, (await pair()).status]).toEqual([200, 200]);
   });
 
   test('loses its token when it is revoked', async () => {

@@ -28,7 +28,7 @@ export const PROBLEMS = {
   'access.wrong_pin': [422, 'This PIN is not right'],
   'access.last_administrator': [409, 'Somebody must stay administrator'],
   'station.not_paired': [401, 'This station is not paired, or no longer'],
-  'station.bad_pairing_code': [422, 'No station waits for this code'],
+  'station.bad_pairing_code': [422, 'This code is not valid, or not any more'],
   'reconcile.changed': [409, 'This has changed meanwhile: look at it as it is now'],
   'reconcile.other_people': [403, 'This is the time of somebody who is not yours to put right'],
   'edit.block_changed': [409, 'This block has changed meanwhile: look at it as it is now'],

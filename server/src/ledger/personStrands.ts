@@ -1,10 +1,10 @@
-import { collect, noStrands, settleAt } from '@wergon/core/ledger';
-import type { Strands } from '@wergon/core/ledger';
+import { collect, noStrands, piecesOf, settleAt } from '@wergon/core/ledger';
+import type { Piece, Strands } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Instant, Span } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../shop/facts.ts';
-import { findState, loadPresence, loadStints, longestStint } from './strands.ts';
+import { findState, loadPresence, loadStates, loadStints, longestStint } from './strands.ts';
 
 /** One person's stints, shifts and breaks that reach into a span, with what runs at `now`. */
 export function loadPersonStrands(
@@ -27,3 +27,15 @@ export function loadPersonStrands(
     looseEnds: tail.looseEnds,
   };
 }
+
+/** What everybody's open work comes to at `now`, piece by piece: stored lines do not hold it. */
+export const loadRunning = (
+  sql: Sql,
+  facts: ShopFacts,
+  now: Instant,
+): readonly (Piece & { readonly technician: TechnicianId })[] =>
+  [...loadStates(sql)].flatMap(([technician, state]) => {
+    const tail = noStrands();
+    collect(tail, settleAt(technician, state, now, facts.policy).settled);
+    return tail.stints.flatMap((stint) => piecesOf(stint, facts).map((piece) => ({ ...piece, technician })));
+  });

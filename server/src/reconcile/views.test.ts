@@ -124,6 +124,12 @@ test('the story of a job tells who worked, what was noted and finished, day by d
       ['done', 'Bo', ''],
     ]),
   );
+  // What still runs is told with what it has come to: Bo is on Winding for ten minutes.
+  await shop.send(shop.scan('work-start', 90, shop.bo, [shop.winding]));
+  const running = (await read<StoryJson>('/api/story?day=2026-03-03')).days[0]?.events ?? [];
+  expect(running).toContainEqual(
+    expect.objectContaining({ kind: 'labor', who: 'Bo', about: '1001 Winding', seconds: 1800 + 600 }),
+  );
   const { days: whole } = await read<StoryJson>('/api/story?day=2026-03-03');
   expect(whole[0]?.events.filter(({ kind }) => kind === 'note')).toHaveLength(1);
   expect((await shop.get('/api/story')).status).toBe(422);

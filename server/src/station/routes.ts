@@ -140,7 +140,7 @@ export function mountStation(mount: Mount, context: Context): void {
     const station = await em.findOne(StationEntity, { pairingHash });
     if (!station || (station.pairingExpiresAt ?? 0) < clock.now())
       return refuse('station.bad_pairing_code', [
-        { field: 'code', message: 'no station waits for this code' },
+        { field: 'code', message: 'this code is not valid, or not any more' },
       ]);
     const token = makeToken();
     await em.nativeUpdate(
@@ -149,8 +149,8 @@ export function mountStation(mount: Mount, context: Context): void {
       {
         tokenHash: hashToken(token),
         pairedAt: clock.now(),
-        pairingHash: null,
-        pairingExpiresAt: null,
+        // The demo prints its link once, and whoever tries it out opens it more than once.
+        ...(isDemo ? {} : { pairingHash: null, pairingExpiresAt: null }),
         isRevoked: false,
       },
     );

@@ -9,6 +9,7 @@ import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
+import { loadRunning } from '../ledger/personStrands.ts';
 import { loadLinesOf, loadLinesOn } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { OrderChangeEntity } from './entities.ts';
@@ -29,7 +30,7 @@ type FloorBody = {
 };
 
 /** The readable story of a job, or of a day of the shop. */
-export function mountStory(mount: Mount, { database, facts }: Context): void {
+export function mountStory(mount: Mount, { database, clock, facts }: Context): void {
   mount('story', async ({ query }) => {
     const known = await facts.get();
     const order = query.order === undefined ? undefined : known.orders.get(query.order);
@@ -41,7 +42,13 @@ export function mountStory(mount: Mount, { database, facts }: Context): void {
     const events = await readSql(database, (sql) => [
       ...laborEvents(
         known,
-        query.day === undefined ? loadLinesOf(sql, [...targets]) : loadLinesOn(sql, query.day),
+        // What still runs belongs to the story as much as what has ended.
+        [
+          ...(query.day === undefined ? loadLinesOf(sql, [...targets]) : loadLinesOn(sql, query.day)),
+          ...loadRunning(sql, known, clock.now()).filter(({ day, target }) =>
+            query.day === undefined ? targets.has(target) : day === query.day,
+          ),
+        ],
       ),
       ...entryEvents(sql, known, query.day, order && targets),
       ...floorEvents(sql, known, query.day, order && targets),
@@ -52,7 +59,11 @@ export function mountStory(mount: Mount, { database, facts }: Context): void {
       at: formatInstant(at as never),
       who: by,
       about: '',
-      text: fields.map(({ field, before, after }) => `${field} ${before} → ${after}`).join('; '),
+      text: fields
+        .map(({ field, before, after }) =>
+          field === 'Order' ? after : `${field} ${before || 'none'} → ${after || 'none'}`,
+        )
+        .join('; '),
       seconds: null,
     }));
     const title = order
@@ -94,9 +105,10 @@ function aboutOf(facts: ShopFacts, targets: readonly (TargetId | null | undefine
     .join(', ');
 }
 
-/** Who worked how long on what, summed over the kinds of work; settled labor alone. */
-function laborEvents(facts: ShopFacts, lines: readonly LaborLine[]): Event[] {
-  const sums = new Map<string, { line: LaborLine; seconds: number }>();
+type Worked = Pick<LaborLine, 'technician' | 'target' | 'day' | 'seconds'>;
+/** Who worked how long on what, summed over the kinds of work. */
+function laborEvents(facts: ShopFacts, lines: readonly Worked[]): Event[] {
+  const sums = new Map<string, { line: Worked; seconds: number }>();
   for (const line of lines) {
     const key = `${line.day} ${line.technician} ${line.target}`;
     sums.set(key, { line, seconds: (sums.get(key)?.seconds ?? 0) + line.seconds });
@@ -154,6 +166,13 @@ function entryEvents(
   });
 }
 
+/** What people ask for at a station. */
+const WANTED: Readonly<Record<string, string>> = {
+  part: 'a part',
+  help: 'help',
+  correction: 'a correction',
+};
+
 function floorEvents(
   sql: Sql,
   facts: ShopFacts,
@@ -179,7 +198,9 @@ function floorEvents(
         who: nameOf(facts, technician),
         about: aboutOf(facts, [target]),
         text:
-          type === 'reading' ? `${label ?? ''} ${value ?? ''} ${unit ?? ''}` : `${what ?? ''} ${text ?? ''}`,
+          type === 'reading'
+            ? `${label ?? ''} ${value ?? ''} ${unit ?? ''}`
+            : `${WANTED[what ?? ''] ?? what ?? ''}${text ? `: ${text}` : ''}`,
         seconds: null,
         targets: [target],
       },

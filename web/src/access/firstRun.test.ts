@@ -28,8 +28,8 @@ test('zones are grouped by region and currencies named', () => {
 
 test.each([
   ['Europe/Helsinki', 'Tue 24 Nov 13:37'],
-  ['America/New_York', 'Tue 24 Nov 06:37'],
-  ['Pacific/Kiritimati', 'Wed 25 Nov 01:37'],
+  ['America/New_York', 'Tue 24 Nov 6:37'],
+  ['Pacific/Kiritimati', 'Wed 25 Nov 1:37'],
 ])('at one moment it is, in %s, %s', (zone, said) =>
   expect(clockIn(zone, toInstant(Date.UTC(2026, 10, 24, 11, 37) / 1000))).toBe(said),
 );

@@ -45,7 +45,7 @@ const factor = computed(() => {
         :class="[stretch.fill, { over: stretch.isOver, torn: factor && i === drawing.stretches.length - 1 }]"
         :style="{ left: percent(stretch.from), width: percent(stretch.to - stretch.from) }"
       ></span>
-      <span v-if="!hidesNotch" class="notch" :style="{ left: percent(drawing.notch) }"></span>
+      <span class="notch" :class="{ shared: hidesNotch }" :style="{ left: percent(drawing.notch) }"></span>
       <span v-if="factor" class="factor figure">{{ factor }}</span>
     </template>
     <span v-else class="none">no estimate</span>
@@ -124,6 +124,16 @@ const factor = computed(() => {
   width: 2px;
   margin-left: -1px;
   background: var(--ink);
+}
+
+/* One line through a whole list stands for it, where there is room for a column of yardsticks. */
+.shared {
+  display: none;
+}
+@media (max-width: 700px) {
+  .shared {
+    display: block;
+  }
 }
 
 .large .notch {

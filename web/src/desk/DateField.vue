@@ -103,5 +103,16 @@ const inputAttrs = computed(() => ({
 }
 .date-field {
   min-width: 150px;
+
+  /* As high as any other field. */
+  .form-control {
+    padding: 0.375rem 1.9rem 0.375rem 0.75rem;
+    font-size: 1rem;
+    line-height: 1.5;
+  }
+  .form-control-sm {
+    padding: 0.25rem 1.7rem 0.25rem 0.5rem;
+    font-size: 0.875rem;
+  }
 }
 </style>

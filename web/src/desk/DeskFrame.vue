@@ -154,7 +154,11 @@ main {
 }
 @media (max-width: 520px) {
   header {
-    grid-template-columns: minmax(0, 1fr);
+    grid-template-columns: auto minmax(0, 1fr);
+  }
+  .who p span:first-child {
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
 }
 </style>

@@ -216,16 +216,13 @@ dd {
 }
 @media (max-width: 760px) {
   .rail {
-    flex-direction: row;
+    flex-flow: row wrap;
     align-items: center;
+    justify-content: space-between;
     min-width: 0;
-    overflow-x: auto;
   }
   .mark {
-    flex: none;
-    width: 56px;
-    height: 56px;
-    border: 0;
+    display: none;
   }
   ul {
     display: flex;
@@ -236,7 +233,7 @@ dd {
     margin: 0;
   }
   .place {
-    padding: 6px 10px;
+    padding: 6px 8px;
     white-space: nowrap;
     &::before {
       display: none;
@@ -250,8 +247,11 @@ dd {
   .foot button,
   .foot a {
     width: auto;
-    padding: 6px 10px;
+    padding: 4px 8px;
     white-space: nowrap;
+  }
+  .foot .mono {
+    display: inline;
   }
 }
 </style>

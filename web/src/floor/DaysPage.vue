@@ -86,7 +86,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
           ><b class="figure">{{ desk.hours(totals.unapproved) }}</b> not yet approved</span
         >
         <DepartmentFilter v-model="department" :departments="departments" />
-        <RouterLink :to="{ name: 'floor' }" class="live">The floor, live</RouterLink>
+        <RouterLink :to="{ name: 'floor' }" class="live">Live floor</RouterLink>
       </p>
       <table class="across">
         <thead>

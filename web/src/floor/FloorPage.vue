@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useVirtualizer } from '@tanstack/vue-virtual';
+import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { readInstant } from '@wergon/contract/floor';
 import { chargedOf } from '@wergon/core/floor';
@@ -93,12 +94,13 @@ function open(technician: string, from: Instant): void {
 /** Only the rows in sight are drawn: a big shop scrolls as smoothly as a small one. */
 const list = ref<HTMLElement>();
 const scroller = computed(() => list.value?.closest('main') ?? null);
-const HEIGHTS = { group: 27, lane: 41, scans: 150 } as const;
+const isNarrow = useMediaQuery('(max-width: 900px)');
+const heights = computed(() => ({ group: 27, lane: isNarrow.value ? 75 : 41, scans: 150 }));
 const virtual = useVirtualizer(
   computed(() => ({
     count: rows.value.length,
     getScrollElement: () => scroller.value,
-    estimateSize: (i: number) => HEIGHTS[rows.value[i]?.kind ?? 'lane'],
+    estimateSize: (i: number) => heights.value[rows.value[i]?.kind ?? 'lane'],
     getItemKey: (i: number) => rows.value[i]?.key ?? i,
     overscan: 6,
     scrollMargin: list.value?.offsetTop ?? 0,

@@ -360,11 +360,26 @@ const yardstickLabel = computed(() => {
     line-height: 16px;
   }
 }
+/* Beside a name there is no room for what somebody is on: it stands below, above the tape. */
 @media (max-width: 900px) {
   .lane {
+    grid-template-rows: 36px 38px;
     grid-template-columns: 130px minmax(0, 1fr);
+    height: 75px;
+  }
+  .name,
+  .current {
+    border: 0;
   }
   .current {
+    grid-row: 1;
+    grid-column: 2;
+  }
+  .blocks {
+    grid-row: 2;
+    grid-column: 2;
+  }
+  .about {
     display: none;
   }
 }

@@ -202,18 +202,22 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
             <option v-for="each in kinds" :key="each" :value="each">{{ KINDS[each].word }}</option>
           </select></label
         >
-        <label
-          >Code
-          <select v-model="style.symbology" class="form-select">
-            <option v-for="each in SYMBOLOGIES" :key="each" :value="each">{{ SYMBOLOGY_WORDS[each] }}</option>
-          </select></label
-        >
-        <label
-          >Paper
-          <select v-model="style.paper" class="form-select">
-            <option v-for="each in PAPERS" :key="each" :value="each">{{ PAPER_WORDS[each] }}</option>
-          </select></label
-        >
+        <div class="pair">
+          <label
+            >Code
+            <select v-model="style.symbology" class="form-select">
+              <option v-for="each in SYMBOLOGIES" :key="each" :value="each">
+                {{ SYMBOLOGY_WORDS[each] }}
+              </option>
+            </select></label
+          >
+          <label
+            >Paper
+            <select v-model="style.paper" class="form-select">
+              <option v-for="each in PAPERS" :key="each" :value="each">{{ PAPER_WORDS[each] }}</option>
+            </select></label
+          >
+        </div>
         <template v-if="kind === 'badges' || kind === 'day-end'">
           <label
             >For
@@ -356,6 +360,11 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
   label:not(.check) {
     color: var(--ink-2);
     font-size: 13px;
+  }
+  .pair {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 10px;
   }
   legend {
     margin: 0;

@@ -63,7 +63,7 @@ legend {
   margin: 6px 0;
 }
 .list {
-  max-height: 320px;
+  max-height: 250px;
   padding: 6px 8px;
   overflow: auto;
   background: var(--sheet);

@@ -25,6 +25,6 @@ const options = computed(() => [
 <style scoped>
 .departments {
   width: auto;
-  max-width: 220px;
+  max-width: 170px;
 }
 </style>

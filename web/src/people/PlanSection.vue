@@ -105,9 +105,14 @@ const LONGEST = 12 * 3600;
   <section>
     <h2>Plan</h2>
     <p v-if="plan && plan.patterns.length === 0 && !isEditing" class="quiet">
-      Nothing is planned yet: nobody can tell who is late or missing.
+      No work plan yet: without one nobody can tell who is late or missing.
     </p>
-    <div v-if="plan && !isEditing" class="ahead" role="list" aria-label="The next four weeks">
+    <div
+      v-if="plan && plan.patterns.length > 0 && !isEditing"
+      class="ahead"
+      role="list"
+      aria-label="The next four weeks"
+    >
       <div
         v-for="day in plan.days"
         :key="day.day"

@@ -14,7 +14,7 @@ test.each<[field: string, before: string, after: string, said: string, why: stri
   ['at', '2026-03-02T07:00:00Z', '2026-03-02T07:30:00Z', 'time 07:00 became 07:30', 'a time by the clock'],
   ['workType', 'run', 'rework', 'kind of work run became rework', 'a kind of work'],
   ['workType', 'rework', '', 'kind of work rework became none', 'what was taken out'],
-  ['seconds', '60', '120', 'length in seconds 60 became 120', 'a length'],
+  ['seconds', '60', '120', 'length 0:01:00 became 0:02:00', 'a length'],
   ['technician', 't1', 't2', 'another person', 'ids are nobody’s words'],
   ['targets', '["a"]', '["b"]', 'another work', 'of targets neither'],
   ['chargeRate', '', 'x', 'chargeRate none became x', 'a field without words by its name'],

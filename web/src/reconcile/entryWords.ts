@@ -1,26 +1,27 @@
 import type { ScanJson } from '@wergon/contract/ledger';
+import { formatHours, toSeconds } from '@wergon/core/time';
 
 const WORDS: Readonly<Record<string, string>> = {
-  'shift-in': 'shift in',
-  'shift-out': 'shift out',
+  'shift-in': 'signed in',
+  'shift-out': 'signed out',
   'break-start': 'break began',
   'break-end': 'break ended',
-  'work-start': 'work start',
-  'work-stop': 'off task',
+  'work-start': 'started',
+  'work-stop': 'stopped',
   'task-done': 'task done',
-  'task-reopen': 'task taken up again',
-  hours: 'hours written down',
+  'task-reopen': 'task reopened',
+  hours: 'hours entered by hand',
   count: 'pieces reported',
   note: 'note',
   void: 'voided',
   restore: 'restored',
   amend: 'amended',
-  'unread-scan': 'a scan that meant nothing',
-  reading: 'a reading',
-  request: 'a request',
-  proposal: 'an end proposed',
-  'clock-jump': 'a clock moved',
-  answer: 'an answer',
+  'unread-scan': 'unknown code scanned',
+  reading: 'reading',
+  request: 'request',
+  proposal: 'end proposed',
+  'clock-jump': 'clock moved',
+  answer: 'reply',
   accept: 'accepted as it is',
   withdraw: 'acceptance withdrawn',
   approve: 'approved',
@@ -38,7 +39,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   targets: 'work',
   workType: 'kind of work',
   technician: 'person',
-  seconds: 'length in seconds',
+  seconds: 'length',
   day: 'day',
   join: 'beside other work',
 };
@@ -50,5 +51,10 @@ export function sayChange({ field, before, after }: Change, clock: (instant: str
   const words = FIELDS[field] ?? field;
   if (field === 'at') return `${words} ${clock(before)} became ${clock(after)}`;
   if (field === 'targets' || field === 'technician') return `another ${words}`;
+  if (field === 'seconds') return `${words} ${sayLength(before)} became ${sayLength(after)}`;
   return `${words} ${before || 'none'} became ${after || 'none'}`;
 }
+
+/** Seconds that are kept as text, to the second. */
+const sayLength = (seconds: string): string =>
+  /^\d+$/.test(seconds) ? formatHours(toSeconds(Number(seconds)), 'h:mm:ss') : 'none';

@@ -109,8 +109,8 @@ const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { d
             </FormField>
             <FormField v-slot="{ id }" label="Time goes to pay" :error="form.errors.value['pay.approval']">
               <select :id="id" v-model="form.fields.value.pay.approval" class="form-select">
-                <option value="person-day">when its person and day are approved</option>
-                <option value="none">without approval</option>
+                <option value="person-day">once approved</option>
+                <option value="none">at once</option>
               </select>
             </FormField>
             <label class="check"

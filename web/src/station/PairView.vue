@@ -23,7 +23,7 @@ async function submit(): Promise<void> {
     problem.value =
       answer.status === 429
         ? 'Too many tries. Wait a few minutes.'
-        : 'No station waits for this code. It may be older than ten minutes: get a new one at the desk.';
+        : 'This code is not valid, or not any more: it holds for ten minutes. Get a new one at the desk.';
 }
 
 onMounted(() => {

@@ -193,7 +193,19 @@ button:focus-visible {
   }
 }
 @media (max-width: 600px) {
-  .blank {
+  .band {
+    min-height: 0;
+    padding: 10px 14px;
+  }
+  .mark {
+    font-size: 32px;
+  }
+  .words p {
+    margin-top: 2px;
+    line-height: 1.25;
+  }
+  .blank,
+  .side:not(:has(button, output)) {
     display: none;
   }
   h2 {

@@ -290,7 +290,7 @@ h1 {
 }
 .fields {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
   gap: 10px 14px;
   align-items: start;
 }

@@ -12,6 +12,7 @@ import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useNow } from '../desk/useNow.ts';
+import { sayEvent } from './storyWords.ts';
 
 /** Notes and findings as a story that can be read and printed: of one job, or of one day of the shop. */
 const desk = useDesk();
@@ -33,15 +34,6 @@ const go = (to: LocalDay) =>
   order.value === '' && void router.push({ name: 'day-story', params: { day: formatDay(to) } });
 
 type Event = StoryJson['days'][number]['events'][number];
-const VERBS: Readonly<Record<Exclude<Event['kind'], 'labor'>, string>> = {
-  note: 'noted at',
-  pieces: 'reported pieces of',
-  reading: 'measured at',
-  request: 'asked at',
-  done: 'finished',
-  reopened: 'took up again',
-  order: 'changed the order:',
-};
 /** What was said and found, in the order of the day; behind it each person's hours, in one line. */
 const days = computed(() =>
   (query.data.value?.days ?? []).map(({ day: of, events }) => {
@@ -51,7 +43,7 @@ const days = computed(() =>
     return {
       day: of,
       told: events.flatMap((event) =>
-        event.kind === 'labor' ? [] : [{ ...event, verb: VERBS[event.kind] }],
+        event.kind === 'labor' ? [] : [{ ...event, said: sayEvent({ ...event, kind: event.kind }) }],
       ),
       hours: [...hours].sort(([a], [b]) => a.localeCompare(b)),
     };
@@ -63,7 +55,7 @@ const print = () => window.print();
 
 <template>
   <DeskFrame
-    :title="order === '' ? sayDay(day) : 'Story'"
+    :title="order === '' ? sayDay(day) : 'History'"
     :step="order === '' ? 'day' : ''"
     today="today"
     @back="go((day - 1) as LocalDay)"
@@ -89,10 +81,7 @@ const print = () => window.print();
         <p v-for="(event, i) in each.told" :key="i" :class="event.kind">
           <span class="figure time">{{ clock(event.at) }}</span>
           <span>
-            <b>{{ event.who || 'The desk' }}</b> {{ event.verb }} {{ event.about
-            }}<template v-if="event.text"
-              >{{ event.about || event.kind === 'order' ? ': ' : ' ' }}{{ event.text }}</template
-            >.
+            <b>{{ event.who || 'The desk' }}</b> {{ event.said }}.
           </span>
         </p>
         <p v-for="[who, own] in each.hours" :key="who" class="labor">
@@ -106,7 +95,7 @@ const print = () => window.print();
           </span>
         </p>
       </section>
-      <p v-if="query.data.value.days.length === 0" class="quiet">Nothing has happened here yet.</p>
+      <p v-if="query.data.value.days.length === 0" class="quiet">Nothing recorded yet.</p>
     </article>
   </DeskFrame>
 </template>

@@ -207,9 +207,9 @@ const errorOf = (i: number): string => {
 .row-grid {
   display: grid;
   grid-template-columns:
-    46px minmax(150px, 1.8fr) minmax(110px, 1fr) 124px 66px 66px 74px minmax(80px, 0.8fr)
-    92px 190px;
-  gap: 8px;
+    30px minmax(150px, 1.8fr) minmax(130px, 1.2fr) minmax(140px, 1fr) 60px 60px 66px minmax(70px, 0.6fr)
+    86px 186px;
+  gap: 6px;
   align-items: center;
   padding: 5px 10px 5px 0;
 }
@@ -231,7 +231,7 @@ const errorOf = (i: number): string => {
   padding: 0 10px 6px 54px;
 }
 .handle {
-  width: 46px;
+  width: 30px;
   height: 31px;
   background: none;
   border: 0;
@@ -243,7 +243,7 @@ const errorOf = (i: number): string => {
 }
 .scale {
   position: relative;
-  min-height: 26px;
+  min-height: 31px;
   border-left: 1px solid var(--line);
 }
 .head .scale {
@@ -259,7 +259,7 @@ const errorOf = (i: number): string => {
 .hours {
   position: relative;
   padding-left: 6px;
-  line-height: 26px;
+  line-height: 23px;
 }
 .acts {
   display: flex;

@@ -17,6 +17,11 @@ const highest = computed(() =>
   ),
 );
 const pixels = (seconds: number) => `${(seconds / highest.value) * HEIGHT}px`;
+/** The hours that the columns are read by. */
+const TICK = 4 * 3600;
+const ticks = computed(() =>
+  Array.from({ length: Math.floor(highest.value / TICK) }, (_, i) => (i + 1) * TICK),
+);
 const columns = computed(() =>
   props.week.days.map((day, i) => {
     const own = props.week.rows.map(({ cells, ...row }) => ({ ...row, cell: cells[i] }));
@@ -36,9 +41,14 @@ const STATES = { open: '', approved: 'approved', changed: 'changed since approve
 
 <template>
   <div class="columns">
-    <div></div>
+    <div class="scale" :style="{ height: `${HEIGHT}px` }" aria-hidden="true">
+      <span v-for="tick in ticks" :key="tick" class="figure" :style="{ bottom: pixels(tick) }">{{
+        desk.hours(tick)
+      }}</span>
+    </div>
     <div v-for="day in columns" :key="day.day" class="day" :class="{ future: day.isFuture }">
       <div class="stack" :style="{ height: `${HEIGHT}px` }">
+        <span v-for="tick in ticks" :key="tick" class="tick" :style="{ bottom: pixels(tick) }"></span>
         <span class="planned" :style="{ height: pixels(day.plannedSeconds) }"></span>
         <div class="parts">
           <i
@@ -74,6 +84,23 @@ const STATES = { open: '', approved: 'approved', changed: 'changed since approve
 .day {
   padding: 0 8px 6px;
   border-left: 1px solid var(--line);
+}
+.scale {
+  position: relative;
+}
+.scale span {
+  position: absolute;
+  right: 8px;
+  color: var(--ink-2);
+  font-size: 13px;
+  line-height: 1;
+  transform: translateY(50%);
+}
+.tick {
+  position: absolute;
+  right: -8px;
+  left: -8px;
+  border-top: 1px dotted var(--ink-2);
 }
 .future a {
   color: var(--ink-2);
