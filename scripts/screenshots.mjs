@@ -71,7 +71,7 @@ await page.goto(url);
 await page.getByLabel('User name').fill('solveig');
 await page.getByLabel('Password').fill('odden-rewind');
 await page.getByRole('button', { name: 'Sign in' }).click();
-await page.getByText('on work').first().waitFor();
+await page.getByText('on tasks').first().waitFor();
 await page.getByText('live', { exact: true }).waitFor();
 await page.getByText(/^\d+ loose$/).waitFor();
 await take('floor');

@@ -13,7 +13,7 @@ test('the server stops in mid-shift; three scans, the tab closed, the server bac
   await expect(page.getByRole('contentinfo')).toContainText('Signed in');
   await shop.scan(page, 'winding');
   await expect(page.getByRole('contentinfo')).toContainText('Started Winding');
-  await page.getByRole('button', { name: 'Blank screen' }).click();
+  await page.getByRole('button', { name: 'Done, clear' }).click();
   await shop.scan(page, 'bo');
   await shop.scan(page, 'strip');
   await expect(page.getByRole('status')).toContainText('3 scans waiting');

@@ -36,7 +36,7 @@ test('badge and task start, the next task switches, off task stops, and the desk
   await expect(says).toContainText('Started Winding, 5001');
   await expect(page.getByText('on Winding, order 5001')).toBeVisible();
   await expect(floor.getByRole('link', { name: '5001 Winding' })).toBeVisible();
-  await expect(floor.getByLabel('The shop in figures')).toContainText('1 on work');
+  await expect(floor.getByLabel('The shop in figures')).toContainText('1 on tasks');
   await expect(order.getByRole('button', { name: /Winding/ })).toContainText('now: Ada Lund');
 
   await scan(page, 'strip');
@@ -48,7 +48,7 @@ test('badge and task start, the next task switches, off task stops, and the desk
   await expect.poll(async () => usedSeconds(1)).toBeGreaterThan(0);
   await scan(page, 'off-task');
   await expect(says).toContainText('Left Strip, 5001');
-  await expect(floor.getByLabel('The shop in figures')).toContainText('0 on work');
+  await expect(floor.getByLabel('The shop in figures')).toContainText('0 on tasks');
   await expect(order.getByRole('button', { name: /Strip/ })).not.toContainText('now:');
 
   await order.getByRole('button', { name: /Strip/ }).click();
@@ -63,9 +63,9 @@ test('two people at one station: only the one whose badge stood there last start
   await expect(page.getByRole('heading', { name: 'Bo Moe' })).toBeVisible();
   await shop.scan(page, 'winding');
   await expect(page.getByRole('contentinfo')).toContainText('Started Winding');
-  await page.getByRole('button', { name: 'Blank screen' }).click();
+  await page.getByRole('button', { name: 'Done, clear' }).click();
   await shop.scan(page, 'ada');
-  await expect(page.getByRole('main')).toContainText('on nothing');
+  await expect(page.getByRole('main')).toContainText('no task');
 });
 
 test('task then badge starts that person, who can take it back', async ({ page }) => {
@@ -77,7 +77,7 @@ test('task then badge starts that person, who can take it back', async ({ page }
   await page.getByRole('button', { name: 'Take back' }).click();
   await expect(page.getByRole('contentinfo')).toContainText('Taken back');
   await shop.scan(page, 'ada');
-  await expect(page.getByRole('main')).toContainText('on nothing');
+  await expect(page.getByRole('main')).toContainText('no task');
 });
 
 test('what cannot be understood is refused in words, starts nothing, and the desk sees what meant nothing', async ({
@@ -91,7 +91,7 @@ test('what cannot be understood is refused in words, starts nothing, and the des
   await expect(says).toContainText('Order 5002 is not released');
   await shop.scan(page, '4006381333931');
   await expect(says).toContainText('Not one of our labels');
-  await expect(page.getByRole('main')).toContainText('on nothing');
+  await expect(page.getByRole('main')).toContainText('no task');
   const desk = await context.newPage();
   await shop.openDesk(desk, '/reconcile');
   const line = desk.getByRole('listitem').filter({ hasText: '4006381333931' });

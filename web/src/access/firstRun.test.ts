@@ -23,6 +23,8 @@ test.each<[change: Partial<FirstRun>, fields: string[], why: string]>([
 test('zones are grouped by region and currencies named', () => {
   const europe = ZONES.find(({ label }) => label === 'Europe');
   expect(europe?.options).toContainEqual({ value: 'Europe/Helsinki', text: 'Helsinki' });
+  // A computer may be set to it, though no place on earth is.
+  expect(ZONES.find(({ label }) => label === 'UTC')?.options).toEqual([{ value: 'UTC', text: 'UTC' }]);
   expect(CURRENCIES).toContainEqual({ value: 'EUR', text: 'Euro (EUR)' });
 });
 

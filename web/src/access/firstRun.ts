@@ -14,7 +14,7 @@ type Choice = { readonly value: string; readonly text: string };
 /** Time zones by the part of the world they lie in, as a list offers them. */
 export const ZONES: readonly { readonly label: string; readonly options: readonly Choice[] }[] = (() => {
   const groups = new Map<string, Choice[]>();
-  for (const zone of Intl.supportedValuesOf('timeZone')) {
+  for (const zone of [...new Set([...Intl.supportedValuesOf('timeZone'), 'UTC'])]) {
     const [region = '', ...place] = zone.split('/');
     const choice = { value: zone, text: place.join(', ').replaceAll('_', ' ') || region };
     const own = groups.get(region);

@@ -48,6 +48,11 @@ const textInput = {
   selectOnFocus: true,
   openMenu: 'open',
 } as const;
+/** The shop's today, which need not be the browser's. */
+const ui = computed(() => ({
+  input: `form-control ${props.isSmall ? 'form-control-sm' : ''}`,
+  dayClass: (date: Date) => (writeDate(date) === formatDay(today.value) ? 'shop-today' : ''),
+}));
 const inputAttrs = computed(() => ({
   ...(props.id ? { id: props.id } : {}),
   required: props.required ?? false,
@@ -72,7 +77,8 @@ const inputAttrs = computed(() => ({
     :disabled="disabled ?? false"
     placeholder="day month year"
     :aria-labels="{ input: label ?? 'Day', menu: 'Calendar', clearInput: 'No day' }"
-    :ui="{ input: `form-control ${isSmall ? 'form-control-sm' : ''}` }"
+    :ui="ui"
+    no-today
   />
 </template>
 
@@ -100,6 +106,10 @@ const inputAttrs = computed(() => ({
   --dp-icon-color: var(--ink-2);
   --dp-success-color: var(--action);
   --dp-danger-color: var(--attention);
+}
+.dp--menu .shop-today {
+  outline: 1px solid var(--action);
+  outline-offset: -1px;
 }
 .date-field {
   min-width: 150px;

@@ -299,6 +299,12 @@ const tints = computed(() =>
   width: 2px;
   background: var(--attention);
 }
+/* Where a lane is two lines high the line of now would run through its words. */
+@media (max-width: 900px) {
+  .overlay {
+    display: none;
+  }
+}
 h2 {
   margin: 0;
   padding: 4px 14px;

@@ -30,7 +30,7 @@ const latest = computed(() =>
 </script>
 
 <template>
-  <div v-if="latest.length > 0" class="latest">
+  <div v-if="latest.length > 0" class="latest" :class="{ open: isOpen }">
     <ol aria-label="Latest scans">
       <li v-for="each in isOpen ? latest : latest.slice(0, 2)" :key="each.seq">
         <span class="figure">{{ each.time }}</span> {{ each.words }}
@@ -63,5 +63,11 @@ ol {
   margin: 0;
   padding: 3px 0;
   list-style: none;
+}
+@media (max-width: 600px) {
+  /* On a phone what people are on comes first; the scans are a press away. */
+  .latest:not(.open) ol {
+    display: none;
+  }
 }
 </style>

@@ -364,12 +364,16 @@ const yardstickLabel = computed(() => {
 @media (max-width: 900px) {
   .lane {
     grid-template-rows: 36px 38px;
-    grid-template-columns: 130px minmax(0, 1fr);
+    grid-template-columns: var(--col-name) minmax(0, 1fr);
     height: 75px;
   }
   .name,
   .current {
+    padding: 0 8px;
     border: 0;
+  }
+  .name span:last-child {
+    font-size: 13px;
   }
   .current {
     grid-row: 1;

@@ -29,7 +29,7 @@ function type(event: Event): void {
         :value="charge === null ? '' : charge.isBillable ? charge.per : 'none'"
         @change="choose"
       >
-        <option value="">as usual</option>
+        <option value="">standard</option>
         <option value="none">not billable</option>
         <option value="hour">by the hour</option>
         <option value="flat">flat</option>

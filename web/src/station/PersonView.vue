@@ -78,12 +78,14 @@ const only = computed(() => {
         <p v-if="targets.length > 1" class="quiet more">{{ said.words.ui.shared(isByEstimate) }}</p>
       </template>
       <p v-else-if="doing.status === 'break'" class="line">
-        {{ said.words.ui.onBreak }} <span class="quiet">{{ said.words.ui.since }}</span>
-        <b class="figure">{{ clock }}</b>, <b class="figure">{{ soFar }}</b> {{ said.words.ui.soFar }}
+        {{ said.words.ui.onBreak }} <span class="quiet">{{ said.words.ui.since }}</span>&nbsp;<b
+          class="figure"
+          >{{ clock }}</b
+        >, <b class="figure">{{ soFar }}</b> {{ said.words.ui.soFar }}
       </p>
       <p v-else-if="person.state.shift" class="line">
-        {{ said.words.ui.onNothing }} <span class="quiet">· {{ said.words.ui.signedInSince }}</span>
-        <b class="figure">{{ clock }}</b>
+        {{ said.words.ui.onNothing }} <span class="quiet">· {{ said.words.ui.signedInSince }}</span
+        >&nbsp;<b class="figure">{{ clock }}</b>
       </p>
       <p v-else class="line">
         {{ said.words.ui.onNothing }} <span class="quiet">· {{ said.words.ui.notSignedIn }}</span>

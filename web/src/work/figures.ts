@@ -112,15 +112,15 @@ const overCost = ({ comparison: { costDifference }, hasEstimate }: OrderRow) =>
 /** What a list of orders can begin with. */
 export const ORDERS = {
   over: {
-    word: 'Most hours over first',
+    word: 'Most hours over',
     compare: (a, b) => b.comparison.overSeconds - a.comparison.overSeconds || shareOf(b) - shareOf(a),
   },
   cost: {
-    word: 'Most money over first',
+    word: 'Most money over',
     compare: (a, b) => overCost(b) - overCost(a) || shareOf(b) - shareOf(a),
   },
   due: {
-    word: 'Due first',
+    word: 'Due soonest',
     compare: (a, b) => (a.due ?? '9999').localeCompare(b.due ?? '9999'),
   },
 } as const satisfies Record<

@@ -31,7 +31,7 @@ const save = () =>
 <template>
   <form class="away" @submit.prevent="save">
     <label
-      >Away on
+      >Absent on
       <select v-model="away.day" class="form-select form-select-sm">
         <option v-for="each in days" :key="each.day" :value="each.day">{{ sayDate(each.day) }}</option>
       </select></label
@@ -46,7 +46,7 @@ const save = () =>
       <label class="check"><input v-model="away.isPaid" type="checkbox" /> paid</label>
     </template>
     <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy">
-      {{ isAway() ? 'Was not away after all' : 'Say so' }}
+      {{ isAway() ? 'Remove absence' : 'Save absence' }}
     </button>
     <span v-if="problem" class="attention" role="alert">{{ problem }}</span>
   </form>
