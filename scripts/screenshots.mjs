@@ -141,7 +141,7 @@ await take('import');
 
 await page.goto(`${url}/shop/labels?kind=travelers&order=${over.id}`);
 await page.getByLabel('setup').check();
-await page.getByRole('button', { name: 'Draw' }).click();
+await page.getByRole('button', { name: 'Preview' }).click();
 await page.getByText('Print, or save as PDF').waitFor();
 await page.getByText('live', { exact: true }).waitFor();
 await take('labels');

@@ -71,8 +71,8 @@ test.describe('preparing the work', () => {
     await page.getByRole('button', { name: 'Release', exact: true }).click();
     await expect(page.getByText('released', { exact: true })).toBeVisible();
 
+    // Whoever comes from an order has chosen it: its traveler is there at once.
     await page.getByRole('link', { name: 'Traveler' }).click();
-    await page.getByRole('button', { name: 'Draw' }).click();
     const sheet = page.getByRole('img', { name: 'Sheet 1 of 1' });
     await expect(sheet).toBeVisible();
     const codes = await decode(new Uint8Array(await sheet.screenshot()), 'Code128');

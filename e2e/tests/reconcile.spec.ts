@@ -59,7 +59,7 @@ test('a forgotten stop is put right by one key, seen before and after, and undon
   const accepted = page.getByRole('listitem').filter({ hasText: 'Sent for parts' });
   await expect(accepted).toContainText('Bo Moe gap');
   await expect(gap).toBeHidden();
-  await accepted.getByRole('button', { name: 'Open it again' }).click();
+  await accepted.getByRole('button', { name: 'Reopen' }).click();
   await expect(gap).toBeVisible();
   await shop.server.stop();
 });

@@ -95,7 +95,7 @@ test('what cannot be understood is refused in words, starts nothing, and the des
   const desk = await context.newPage();
   await shop.openDesk(desk, '/reconcile');
   const line = desk.getByRole('listitem').filter({ hasText: '4006381333931' });
-  await expect(line).toContainText('Winding 4 read 4006381333931');
+  await expect(line).toContainText('Winding 4 scanned 4006381333931');
   await line.focus();
   await line.getByRole('textbox').fill('a bottle of lemonade');
   await line.getByRole('button', { name: 'Accept' }).click();
