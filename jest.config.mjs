@@ -1,11 +1,13 @@
 const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }];
 
+/** Packages that are published as modules only, which the runner cannot load as they are. */
+const MODULES = ['@noble/hashes', '@tanstack/match-sorter-utils'].join('|');
+
 /** Unit tests run on the sources; the packages' own names lead to their `src`. */
 export default {
   testMatch: ['<rootDir>/{core,contract,server,web,demo}/src/**/*.test.ts'],
-  // The hashes are published as modules only, which the runner cannot load as they are.
-  transform: { '^.+\\.ts$': swc, '@noble/hashes/.+\\.js$': swc },
-  transformIgnorePatterns: ['/node_modules/(?!@noble/hashes/)'],
+  transform: { '^.+\\.ts$': swc, [`(${MODULES})/.+\\.js$`]: swc },
+  transformIgnorePatterns: [`/node_modules/(?!(${MODULES})/)`],
   moduleNameMapper: {
     '^@wergon/(core|contract|server|demo)/([a-z-]+)$': '<rootDir>/$1/src/$2/index.ts',
   },

@@ -104,7 +104,7 @@ function pagesOf(traveler: Traveler, style: LabelStyle, page: Page): Sheet[] {
   beginPage();
   items.push(fitText(LEFT, 20, symbolX - LEFT - 4, `Order ${traveler.number}`, { size: 9, isBold: true }));
   items.push(fitText(LEFT, 28, symbolX - LEFT - 4, traveler.title, { size: 5 }));
-  drawCode({ title: '', detail: '', code: traveler.code }, 10, '');
+  drawCode({ title: '', detail: '', code: traveler.code }, 10, 'whole order');
   y = 34;
   for (const fact of traveler.facts) {
     items.push(fitText(LEFT, y, symbolX - LEFT - 4, fact, { size: 3.8 }));

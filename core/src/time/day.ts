@@ -33,3 +33,12 @@ export function parseDay(text: string): Result<LocalDay, 'day.bad'> {
 
 /** The weekday as ISO 8601 counts it: 1 is Monday, 7 is Sunday. */
 export const weekdayOf = (day: LocalDay): number => ((((day + 3) % 7) + 7) % 7) + 1;
+
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
+
+/** Writes a day as people read it, on screens and on paper alike: `Tue 24 Nov 2026`. */
+export function formatLongDay(day: LocalDay): string {
+  const [year = '', month = '', ofMonth = ''] = formatDay(day).split('-');
+  return `${WEEKDAYS[weekdayOf(day) - 1] ?? ''} ${Number(ofMonth)} ${MONTHS[Number(month) - 1] ?? ''} ${year}`;
+}

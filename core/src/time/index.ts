@@ -1,6 +1,6 @@
 export { dated, inForceAt } from './dated.ts';
 export type { Dated } from './dated.ts';
-export { formatDay, parseDay, toDay, weekdayOf } from './day.ts';
+export { formatDay, formatLongDay, parseDay, toDay, weekdayOf } from './day.ts';
 export type { LocalDay } from './day.ts';
 export { formatHours, formatLeft, parseHours, secondsOfHours, splitHours } from './hours.ts';
 export type { HoursStyle } from './hours.ts';

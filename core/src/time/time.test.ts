@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatDay, parseDay, toDay, weekdayOf } from './day.ts';
+import { formatDay, formatLongDay, parseDay, toDay, weekdayOf } from './day.ts';
 import { formatHours, formatLeft, parseHours } from './hours.ts';
 import { formatInstant, parseInstant, toInstant } from './instant.ts';
 import { merge, subtract } from './span.ts';
@@ -120,6 +120,16 @@ test('a length is read as it is written', () => {
     }),
     { seed: 20_260 },
   );
+});
+
+test.each([
+  ['2026-11-24', 'Tue 24 Nov 2026'],
+  ['2026-09-01', 'Tue 1 Sept 2026'],
+  ['2028-02-29', 'Tue 29 Feb 2028'],
+  ['1970-01-01', 'Thu 1 Jan 1970'],
+])('%s is read as %s', (text, words) => {
+  const day = parseDay(text);
+  expect(day.ok && formatLongDay(day.value)).toBe(words);
 });
 
 test('a day is read as it is written', () => {

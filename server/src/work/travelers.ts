@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatHours, inForceAt, toSeconds } from '@wergon/core/time';
+import { formatHours, formatLongDay, inForceAt, toSeconds } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import type { Context } from '../app/context.ts';
@@ -40,7 +40,7 @@ export function mountTravelers(mount: Mount, { database, clock, facts, live }: C
     const em = database.em.fork();
     const units = new Map((await em.findAll(UnitEntity)).map((unit) => [unit.id, unit]));
     const now = clock.now();
-    const today = formatDay(known.zone.dayAt(now));
+    const today = formatLongDay(known.zone.dayAt(now));
     const travelers = await em.transactional(async (inner) => {
       const written = [];
       for (const order of orders) {
@@ -55,7 +55,7 @@ export function mountTravelers(mount: Mount, { database, clock, facts, live }: C
           title: order.title,
           facts: [
             `${order.customer}, ${order.quantity} ${order.quantity === 1 ? 'piece' : 'pieces'}`,
-            ...(order.dueDay == null ? [] : [`Due ${formatDay(order.dueDay as LocalDay)}`]),
+            ...(order.dueDay == null ? [] : [`Due ${formatLongDay(order.dueDay as LocalDay)}`]),
             ...(unit
               ? [`Unit: ${[unit.type, unit.maker, unit.serialNumber].filter(Boolean).join(', ')}`]
               : []),

@@ -2,9 +2,8 @@
 import { VueDatePicker } from '@vuepic/vue-datepicker';
 import '@vuepic/vue-datepicker/dist/main.css';
 import { computed } from 'vue';
-import { formatDay, parseDay } from '@wergon/core/time';
+import { formatDay, formatLongDay, parseDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { sayFullDay } from './dates.ts';
 import { readDateText } from './dateText.ts';
 import { useDesk } from './useDesk.ts';
 import { useNow } from './useNow.ts';
@@ -36,7 +35,7 @@ const picked = computed({
 const formats = {
   input: (date: Date) => {
     const read = parseDay(writeDate(date));
-    return read.ok ? sayFullDay(read.value) : '';
+    return read.ok ? formatLongDay(read.value) : '';
   },
 };
 const textInput = {

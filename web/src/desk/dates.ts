@@ -9,9 +9,6 @@ const DAY = format({ weekday: 'short', day: 'numeric', month: 'short' });
 export const sayDay = (day: LocalDay): string =>
   DAY.format(new Date(`${formatDay(day)}T00:00:00Z`)).replace(',', '');
 
-/** A day with its year, `Tue 24 Nov 2026`. */
-export const sayFullDay = (day: LocalDay): string => `${sayDay(day)} ${formatDay(day).slice(0, 4)}`;
-
 /** A day in the server's form as people say it; empty for none. */
 export function sayDate(text: string | null): string {
   const day = text === null ? undefined : parseDay(text);

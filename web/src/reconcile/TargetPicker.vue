@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { useElementBounding, useWindowSize } from '@vueuse/core';
 import { computed, ref, useId, watch } from 'vue';
 import type { TargetJson } from '@wergon/contract/reconcile';
 import type { WorkType } from '@wergon/core/work';
-import { callRoute } from '../desk/callRoute.ts';
+import { useTargetSearch } from './useTargetSearch.ts';
 
 /** A field for what time is put on: words or a scanned code, found while it is typed. */
 const props = defineProps<{ label: string; title?: string; isWrong?: boolean; fieldId?: string }>();
@@ -15,24 +15,30 @@ const ownId = useId();
 const id = computed(() => props.fieldId ?? ownId);
 const isOpen = ref(false);
 const place = ref(0);
+
+/** The list lies over whatever clips the field, such as a table that scrolls sideways; above it where there is no room below. */
+const field = ref<HTMLInputElement>();
+const { top, bottom, left, width } = useElementBounding(field);
+const { height: windowHeight } = useWindowSize();
+const LEAST_ROOM = 200;
+const MOST_HEIGHT = 300;
+const listStyle = computed(() => {
+  const below = windowHeight.value - bottom.value;
+  const isAbove = below < LEAST_ROOM && top.value > below;
+  const room = (isAbove ? top.value : below) - 8;
+  return {
+    left: `${left.value}px`,
+    minWidth: `${width.value}px`,
+    maxHeight: `${Math.min(MOST_HEIGHT, room)}px`,
+    ...(isAbove ? { bottom: `${windowHeight.value - top.value}px` } : { top: `${bottom.value}px` }),
+  };
+});
 if (text.value === '' && props.title) text.value = props.title;
 
-const query = useQuery({
-  queryKey: ['targets', text],
-  queryFn: () => callRoute('targets', { query: { search: text.value } }),
-  enabled: isOpen,
-  placeholderData: keepPreviousData,
-});
-const found = computed(() => query.data.value?.targets ?? []);
-watch(
-  () => query.data.value,
-  (answer) => {
-    place.value = 0;
-    // A scanned code stands for one thing alone: nobody has to choose it.
-    const [only] = answer?.targets ?? [];
-    if (isOpen.value && answer?.exact && only) choose(only);
-  },
-);
+const { found, isLooking, only, scanned, find } = useTargetSearch(text, isOpen);
+watch(found, () => (place.value = 0));
+// A scanned code stands for one thing alone: nobody has to choose it.
+watch(scanned, (each) => isOpen.value && each && choose(each));
 
 function choose(each: TargetJson): void {
   target.value = each.id;
@@ -47,8 +53,7 @@ function type(event: Event): void {
   isOpen.value = true;
 }
 function leave(): void {
-  const [only] = found.value;
-  if (isOpen.value && target.value === '' && found.value.length === 1 && only) choose(only);
+  if (isOpen.value && target.value === '' && only.value) choose(only.value);
   isOpen.value = false;
 }
 async function onKey(event: KeyboardEvent): Promise<void> {
@@ -60,9 +65,9 @@ async function onKey(event: KeyboardEvent): Promise<void> {
     event.preventDefault();
     event.stopPropagation();
     // A scanner sends Enter faster than the server answers.
-    const { data } = await query.refetch();
-    const chosen = data?.targets[place.value];
-    if (chosen) choose(chosen);
+    const { targets, isCurrent, wasChanged } = await find();
+    const chosen = targets[isCurrent ? place.value : 0];
+    if (chosen && !wasChanged) choose(chosen);
     return;
   } else if (event.key === 'Escape' && isOpen.value) isOpen.value = false;
   else return;
@@ -74,6 +79,7 @@ async function onKey(event: KeyboardEvent): Promise<void> {
   <div class="picker">
     <input
       :id="id"
+      ref="field"
       :value="text"
       class="form-control form-control-sm"
       :class="{ wrong: isWrong }"
@@ -89,7 +95,7 @@ async function onKey(event: KeyboardEvent): Promise<void> {
       @blur="leave"
       @keydown="onKey"
     />
-    <ul v-if="isOpen" :id="`${id}-list`" role="listbox" :aria-label="label">
+    <ul v-if="isOpen" :id="`${id}-list`" role="listbox" :aria-label="label" :style="listStyle">
       <li
         v-for="(each, i) in found"
         :id="`${id}-${i}`"
@@ -100,13 +106,8 @@ async function onKey(event: KeyboardEvent): Promise<void> {
       >
         {{ each.title }} <span class="quiet">{{ each.more }}</span>
       </li>
-      <li
-        v-if="found.length === 0 && !query.isFetching.value"
-        class="quiet"
-        role="option"
-        aria-selected="false"
-      >
-        nothing of these words
+      <li v-if="found.length === 0 && !isLooking" class="quiet" role="option" aria-selected="false">
+        no task or activity matches
       </li>
     </ul>
   </div>
@@ -117,14 +118,10 @@ async function onKey(event: KeyboardEvent): Promise<void> {
   position: relative;
 }
 ul {
-  position: absolute;
-  top: 100%;
-  left: 0;
+  position: fixed;
   z-index: 5;
-  min-width: 100%;
   width: max-content;
-  max-width: 420px;
-  max-height: 300px;
+  max-width: min(420px, 100vw);
   margin: 0;
   padding: 0;
   overflow: auto;

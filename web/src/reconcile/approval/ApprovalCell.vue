@@ -21,7 +21,7 @@ const share = computed(() => {
 });
 const words = computed(() => {
   const { state, isOpen, looseEnds, by, isConfirmed } = props.day;
-  if (isOpen) return 'going on';
+  if (isOpen) return 'in progress';
   if (state === 'approved') return `approved, ${by ?? ''}`;
   if (state === 'changed') return 'changed since';
   return [
