@@ -58,6 +58,11 @@ const old = await open(DAYS);
 const oldWork = await timed(12, () => old.get('/api/work'));
 const past = await timed(8, () => old.get('/api/work/past?search=P1'));
 
+// What a scan waits for when nobody reads: mostly the disk.
+const endAlone = scanSteadily(old);
+await new Promise((done) => setTimeout(done, 20_000));
+const alone = await endAlone();
+
 /** Reads what is long, over and over, while scans come in. */
 const reads = [
   '/api/work',
@@ -103,6 +108,8 @@ process.stdout.write(
     oldWork,
     past,
     readCount,
+    aloneP50: percentile(alone, 0.5),
+    aloneP99: percentile(alone, 0.99),
     scanP50: percentile(scans, 0.5),
     scanP99: percentile(scans, 0.99),
     scanMost: scans.at(-1),

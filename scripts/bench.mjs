@@ -75,6 +75,7 @@ say(
   `   open work: ${two(read.oldWork)} ms, with a tenth of the history ${two(read.youngWork)} ms, ratio ${two(read.oldWork / read.youngWork)}   (aims: 300 ms, 1.3)`,
 );
 say(`   one page of finished orders, searched: ${two(read.past)} ms`);
+say(`   20 scans a second while nobody reads: p50 ${two(read.aloneP50)}, p99 ${two(read.aloneP99)} ms`);
 say(
   `   20 scans a second while ${read.readCount} long readings ran: p50 ${two(read.scanP50)}, p99 ${two(read.scanP99)}, longest ${two(read.scanMost)} ms   (aim: p99 50 ms)`,
 );

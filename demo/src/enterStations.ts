@@ -13,7 +13,7 @@ const NOTICES = [
 ];
 
 /** The shop's stations: one at each work center, one at the gate where people only sign in and out, and one that
- *  nobody uses. */
+ *  is hardly used. */
 export async function enterStations(em: EntityManager, firstDay: LocalDay, opensAt: Instant): Promise<void> {
   const centers = new Map(
     (await em.find(ResourceEntity, { kind: 'work-center' })).map(({ id, name }) => [name, id]),
@@ -42,7 +42,7 @@ export async function enterStations(em: EntityManager, firstDay: LocalDay, opens
       cardKey: '',
       scanner: null,
       calibratedAt: null,
-      lastScanAt: at.some((each) => each.name === name) ? opensAt - 240 : null,
+      lastScanAt: at.some((each) => each.name === name) ? opensAt - 240 : opensAt - 37 * 60,
     });
   for (const [i, { text, hoursAgo }] of NOTICES.entries())
     await em.insert(NoticeEntity, {

@@ -1,3 +1,4 @@
+import { constants, setPriority } from 'node:os';
 import { pino } from 'pino';
 import type { RouteName } from '@wergon/contract/routes';
 import { openForReading } from '../db/index.ts';
@@ -19,6 +20,8 @@ const isDemo = demo === 'true';
 process.on('disconnect', () => process.exit());
 if (!process.connected) process.exit();
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => undefined);
+// Where both want the processor a scan comes before a page.
+setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 const database = await openForReading(databasePath);
 const facts = createFactsCache(database);
 const clock = createSetClock(0);

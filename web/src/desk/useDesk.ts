@@ -43,6 +43,13 @@ export const useDesk = defineStore('desk', () => {
       hoursStyle.value = STYLES[(STYLES.indexOf(hoursStyle.value) + 1) % STYLES.length] ?? 'h:mm';
       localStorage.setItem(HOURS_KEY, hoursStyle.value);
     },
+    /** A rate as money of the shop, with the decimals that it has beyond cents. */
+    rate: (amount: string) =>
+      new Intl.NumberFormat('en-IE', {
+        style: 'currency',
+        currency: session.value?.currency ?? 'EUR',
+        maximumFractionDigits: 4,
+      }).format(Number(amount)),
     /** A decimal string of the server as money of the shop. */
     money: (amount: string) =>
       new Intl.NumberFormat('en-IE', {

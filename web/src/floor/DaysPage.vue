@@ -14,7 +14,7 @@ import { useDepartments } from '../people/useDepartments.ts';
 /** Hours per person and day: what each was on, and how much of it on jobs, against the billed hours expected of him. */
 const desk = useDesk();
 const search = ref('');
-const { firstDay, lastDay, days, asked, steps } = useDays(7);
+const { firstDay, lastDay, days, asked, steps } = useDays('calendar week');
 const query = useQuery({
   queryKey: ['accounted', asked],
   queryFn: () => callRoute('accounted', { query: asked.value }),
@@ -55,7 +55,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     v-model:search="search"
     :title="`${sayDay(firstDay).slice(4)} to ${sayDay(lastDay).slice(4)}`"
     step="week"
-    today="today"
+    today="this week"
     search-label="Person, department"
     v-on="steps"
   >

@@ -128,7 +128,7 @@ const asksPast = computed(
         <label>On <DateField v-model="day" label="The day to look at" /></label>
         <span v-if="holding" role="status"
           >{{ day ? sayDate(day) : 'Today' }} an hour costs
-          <b class="figure big">{{ holding.costPerHour }}</b> {{ desk.session?.currency }}</span
+          <b class="figure big">{{ desk.rate(holding.costPerHour) }}</b></span
         >
         <span v-else class="attention" role="status"
           >No rate holds on {{ day ? sayDate(day) : 'this day' }}: the hours count, their cost is left
@@ -241,7 +241,8 @@ const asksPast = computed(
         <div v-if="asksPast && effect" class="effect" role="status">
           <p>
             <b>This changes days gone by.</b> An hour would cost
-            <b class="figure">{{ effect.costPerHour }}</b>. Hours stay as they are; these costs change:
+            <b class="figure">{{ desk.rate(effect.costPerHour) }}</b>. Hours stay as they are; these costs
+            change:
           </p>
           <table>
             <thead>

@@ -13,7 +13,7 @@ import ReconcileWays from './ReconcileWays.vue';
 const desk = useDesk();
 const search = ref('');
 const opened = ref<string | null>(null);
-const { firstDay, lastDay, asked, steps } = useDays(7);
+const { firstDay, lastDay, asked, steps } = useDays('calendar week');
 const query = useQuery({
   queryKey: ['accounted', asked],
   queryFn: () => callRoute('accounted', { query: asked.value }),
@@ -44,7 +44,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     v-model:search="search"
     :title="`${sayDay(firstDay).slice(4)} to ${sayDay(lastDay).slice(4)}`"
     step="week"
-    today="today"
+    today="this week"
     search-label="Person, department"
     v-on="steps"
   >

@@ -81,7 +81,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
     v-model:search="search"
     :title="`Week ${weekOf(monday)}`"
     step="week"
-    today="now"
+    today="this week"
     search-label="Person, department"
     v-on="steps"
   >

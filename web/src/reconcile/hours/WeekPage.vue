@@ -113,7 +113,7 @@ const openDate = (text: string) => {
     v-model:search="search"
     :title="`Week ${weekOf(monday)}`"
     step="week"
-    today="now"
+    today="this week"
     search-label="Another person"
     @back="go((monday - 7) as LocalDay)"
     @on="go((monday + 7) as LocalDay)"
