@@ -165,8 +165,22 @@ test.describe('a day is made true', () => {
     await shop.openDesk(page, '/reconcile/job');
     await page.getByRole('combobox', { name: 'Task or activity' }).fill('5001 winding');
     await page.getByRole('option', { name: /5001 Winding/ }).click();
+    const monday = page.getByRole('textbox', { name: /^Bo Moe, Mon/ });
+    await expect(monday).toBeVisible();
+    // As long as the week that is asked for has not come, nothing can be entered into the one that stands there.
+    let answer = () => {};
+    await page.route(
+      '**/api/reconcile/job-week?*',
+      async (route) => {
+        await new Promise<void>((done) => (answer = done));
+        await route.continue();
+      },
+      { times: 1 },
+    );
     await page.getByRole('button', { name: 'one week back' }).click();
-    await page.getByRole('textbox', { name: /^Bo Moe, Mon/ }).fill('1.5');
+    await expect(monday).toBeDisabled();
+    answer();
+    await monday.fill('1.5');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('status').filter({ hasText: 'Bo Moe' })).toContainText('1:30');
     await page.getByRole('link', { name: 'Bo Moe' }).click();

@@ -127,7 +127,7 @@ const REFUSALS = {
           v-if="desk.may('time.approve')"
           type="button"
           class="btn btn-primary btn-sm all"
-          :disabled="isBusy || plain.length === 0"
+          :disabled="isBusy || query.isPlaceholderData.value || plain.length === 0"
           @click="approve(plain)"
         >
           Approve {{ plain.length }} clean {{ plain.length === 1 ? 'day' : 'days' }}

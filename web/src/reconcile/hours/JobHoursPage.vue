@@ -41,6 +41,8 @@ const inWork = useQuery({
   queryFn: () => callRoute('targets', { query: { search: '' } }),
   enabled: computed(() => target.value === ''),
 });
+/** What stands there is still the week or the job before: nothing is entered into it. */
+const isBehind = query.isPlaceholderData;
 const week = computed(() => (target.value === '' ? undefined : query.data.value));
 watch(
   () => week.value?.title,
@@ -158,7 +160,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
             <LengthField
               :seconds="sumSeconds(cell.entered)"
               :label="`${person.name}, ${sayDate(cell.day)}`"
-              :disabled="week.days[i]?.isClosed || week.days[i]?.isFuture"
+              :disabled="isBehind || week.days[i]?.isClosed || week.days[i]?.isFuture"
               @change="write(person, cell, $event)"
             />
           </td>

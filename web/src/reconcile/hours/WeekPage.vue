@@ -45,6 +45,8 @@ const query = useQuery({
   enabled: computed(() => technician.value !== ''),
 });
 const week = computed(() => query.data.value);
+/** What stands there is still the week or the person before: nothing is entered into it. */
+const isBehind = query.isPlaceholderData;
 const mayWrite = computed(() => week.value?.mayCorrect ?? false);
 const found = computed(() => {
   const words = search.value.trim().toLowerCase();
@@ -183,7 +185,7 @@ const openDate = (text: string) => {
                 :ref="(field) => keepField(keyOf(row, cell.day), field)"
                 :seconds="sumSeconds(cell.entered)"
                 :label="`${row.title}, ${sayDate(cell.day)}`"
-                :disabled="!mayWrite || week.days[i]?.isClosed || week.days[i]?.isFuture"
+                :disabled="!mayWrite || isBehind || week.days[i]?.isClosed || week.days[i]?.isFuture"
                 @change="write(row, cell.day, cell.entered, $event)"
               />
             </span>
@@ -206,7 +208,7 @@ const openDate = (text: string) => {
                 :key="additions"
                 :seconds="0"
                 :label="`${added.text || 'new row'}, ${sayDate(each.day)}`"
-                :disabled="added.target === '' || isThere || each.isClosed || each.isFuture"
+                :disabled="added.target === '' || isBehind || isThere || each.isClosed || each.isFuture"
                 @change="
                   write(
                     { target: added.target, workType: added.workType, title: added.text },
