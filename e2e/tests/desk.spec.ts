@@ -12,7 +12,7 @@ const PAGES = {
     ['/work/ORDER', 'Winding'],
     ['/work/new', 'New work order'],
     ['/floor/days', 'All days'],
-    ['/wall', 'on work'],
+    ['/wall', 'on tasks'],
     ['/pay', 'of labor'],
   ],
   Reconcile: [

@@ -364,7 +364,7 @@ test.describe('a day is made true', () => {
     await expect(page).toHaveURL(/\/wall\?by=jobs$/);
     await expect(page.getByRole('list', { name: 'Jobs' })).toContainText('5001Winding, Stock Bo Moe');
     await page.goto(`${shop.server.url}/wall?by=people&division=nothing`);
-    await expect(page.getByText('Nobody is on work of nothing.')).toBeVisible();
+    await expect(page.getByText('Nobody is working on nothing.')).toBeVisible();
     await page.goto(`${shop.server.url}/wall?by=people`);
     const people = page.getByRole('list', { name: 'People' });
     await expect(people).toContainText('Bo Moe');

@@ -78,7 +78,9 @@ export const RIGHTS_OF_ROLE: Readonly<Record<Role, readonly Right[]>> = {
 
 const name = z.string().trim().min(1).max(80);
 const userName = z.string().trim().min(1).max(80);
-const password = z.string().min(10, 'must have at least 10 characters').max(200);
+/** Characters that a password has at least. */
+export const LEAST_PASSWORD = 10;
+const password = z.string().min(LEAST_PASSWORD, `must have at least ${LEAST_PASSWORD} characters`).max(200);
 
 export const signInSchema = z.strictObject({
   userName,

@@ -1,4 +1,5 @@
 export {
+  LEAST_PASSWORD,
   RIGHTS,
   RIGHTS_OF_ROLE,
   RIGHT_WORDS,

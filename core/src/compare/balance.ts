@@ -1,4 +1,4 @@
-import { formatHours, formatLeft, sumSeconds, toSeconds } from '../time/index.ts';
+import { formatHours, formatLeft, isSaidLength, sumSeconds, toSeconds } from '../time/index.ts';
 import type { HoursStyle, Seconds } from '../time/index.ts';
 
 /** What work comes to against its estimate, as one length and what it is. */
@@ -16,11 +16,8 @@ export type BalanceInput = {
   readonly under?: Seconds;
 };
 
-/** Less than this is said to be past nothing, in seconds. Source: docs/ledger.md, section 6. */
-const LEAST_OVER = 60;
-
 /** Whether work is past its estimate by as much as is said, a minute. */
-export const isPastEstimate = (over: number | null): boolean => over !== null && over >= LEAST_OVER;
+export const isPastEstimate = (over: number | null): boolean => over !== null && isSaidLength(over);
 
 /** Over as soon as it is true by a minute, under only of what is finished, else what is left; without an estimate what
  *  was used. An order that is over on one task may have hours left on others: over is what it comes to then.

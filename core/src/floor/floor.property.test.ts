@@ -126,7 +126,13 @@ test('a lane holds all that the ledger charges to the day, and the share that fo
         const { blocks } = lane;
         blocks.forEach((block, i) => expect(block.from).toBeGreaterThanOrEqual(blocks[i - 1]?.from ?? 0));
       }
-      expect(accountedShare(board, settled, day, now)).toBe(sumAccounted(days).share);
+      const accounted = sumAccounted(days);
+      expect(accountedShare(board, settled, day, now)).toBe(accounted.share);
+      const { attendedSeconds, unaccountedSeconds, outsideSeconds } = accounted;
+      expect(outsideSeconds).toBeGreaterThanOrEqual(0);
+      expect(attendedSeconds - unaccountedSeconds + outsideSeconds).toBe(
+        sumSeconds(days.map(({ chargedSeconds }) => ({ seconds: chargedSeconds }))),
+      );
     }),
     SEED,
   );

@@ -53,22 +53,26 @@ export const isUncounted = (stint: Attended['stints'][number], facts: LedgerFact
 export const shareAccounted = (attended: number, unaccounted: number): number | null =>
   attended === 0 ? null : (attended - unaccounted) / attended;
 
-/** Attended seconds of some days, and those of them that found nothing to be charged to. Of a day with more written
+/** Attended seconds of some days, and those of them that found nothing to be charged to; what was charged beyond attended
+ *  time is outside, so that attended − unaccounted + outside is all that was charged. Of a day with more written
  *  down than it lacks, the rest explains no other day. `share` is accounted time from 0 to 1, `null` where nobody has
  *  attended. Source: docs/ledger.md, section 7. */
 export function sumAccounted(days: readonly AttendanceDay[]): {
   readonly attendedSeconds: Seconds;
   readonly unaccountedSeconds: Seconds;
+  readonly outsideSeconds: Seconds;
   readonly share: number | null;
 } {
-  let [attended, missing] = [0, 0];
-  for (const { attendedSeconds, insideSeconds, enteredSeconds } of days) {
+  let [attended, missing, charged] = [0, 0, 0];
+  for (const { attendedSeconds, chargedSeconds, insideSeconds, enteredSeconds } of days) {
     attended += attendedSeconds;
+    charged += chargedSeconds;
     missing += Math.max(0, attendedSeconds - insideSeconds - enteredSeconds);
   }
   return {
     attendedSeconds: toSeconds(attended),
     unaccountedSeconds: toSeconds(missing),
+    outsideSeconds: toSeconds(charged - (attended - missing)),
     share: shareAccounted(attended, missing),
   };
 }

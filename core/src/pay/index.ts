@@ -1,3 +1,4 @@
+export { isAboveAttended } from './aboveAttended.ts';
 export { adjustmentsOf } from './adjustments.ts';
 export type { Adjustment, ClosedLine } from './adjustments.ts';
 export { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';

@@ -1,3 +1,4 @@
+import { isAboveAttended } from './aboveAttended.ts';
 import fc from 'fast-check';
 import { deriveLedger, effectiveEntries, piecesOf, splitByShiftDay } from '../ledger/index.ts';
 import type { HoursEntry } from '../ledger/index.ts';
@@ -106,3 +107,13 @@ test('nothing changed, nothing to adjust', () => {
   const { split } = shiftLines([]);
   expect(adjustmentsOf(split, split)).toEqual([]);
 });
+
+test.each([
+  [8 * 3600, 8 * 3600, false, 'as much as was attended'],
+  [8 * 3600 + 59, 8 * 3600, false, 'seconds more are nothing'],
+  [8 * 3600 + 60, 8 * 3600, true, 'a minute more'],
+  [3600, 0, true, 'hours entered for a day without a shift'],
+  [0, 8 * 3600, false, 'attended and charged to nothing'],
+])('%i s of labor, %i s attended: above %p (%s)', (chargedSeconds, attendedSeconds, isAbove) =>
+  expect(isAboveAttended({ chargedSeconds, attendedSeconds })).toBe(isAbove),
+);

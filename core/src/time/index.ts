@@ -2,7 +2,7 @@ export { dated, inForceAt } from './dated.ts';
 export type { Dated } from './dated.ts';
 export { formatDay, formatLongDay, parseDay, toDay, weekdayOf } from './day.ts';
 export type { LocalDay } from './day.ts';
-export { formatHours, formatLeft, parseHours, secondsOfHours, splitHours } from './hours.ts';
+export { formatHours, formatLeft, isSaidLength, parseHours, secondsOfHours, splitHours } from './hours.ts';
 export type { HoursStyle } from './hours.ts';
 export { formatInstant, parseInstant, toInstant } from './instant.ts';
 export type { Instant } from './instant.ts';

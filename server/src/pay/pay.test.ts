@@ -66,6 +66,22 @@ test('time is approved as it was seen; what changes after that shows as changed'
   expect(await ownDays()).toMatchObject([{ state: 'open' }]);
 });
 
+test('what was approved is taken back once, however often it is said; a day that was never approved leaves nothing', async () => {
+  await approve();
+  const own = { technician: shop.ada, day: '2026-03-03' };
+  const takeBack = (...days: object[]) => post('/api/reconcile/unapprove', { days });
+  const decisions = async () =>
+    ((await shop.get('/api/ledger/trail?type=unapprove', desk)).body as { entries: object[] }).entries.length;
+  const answers = [
+    await takeBack(own, own),
+    await takeBack(own),
+    await takeBack({ ...own, day: '2026-03-01' }),
+  ];
+  expect(answers.map(({ status }) => status)).toEqual([200, 200, 200]);
+  expect(await decisions()).toBe(1);
+  expect(await ownDays()).toMatchObject([{ state: 'open' }]);
+});
+
 test('a technician confirms his own days at a station, if the shop wants that, as he saw them', async () => {
   const proof = await shop.prove(shop.ada);
   const waiting = async () =>

@@ -87,8 +87,6 @@ function loadPeople(
       ...accounted,
       jobSeconds,
       indirectSeconds,
-      outsideSeconds:
-        jobSeconds + indirectSeconds - (accounted.attendedSeconds - accounted.unaccountedSeconds),
       breakSeconds: breaks.reduce((total, each) => total + overlapSeconds(each, span), 0),
       enteredSeconds: days.reduce((total, day) => total + day.enteredSeconds, 0),
       unapprovedSeconds: unapproved.get(technician) ?? 0,

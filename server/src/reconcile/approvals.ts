@@ -122,12 +122,24 @@ export function mountApprovals(mount: Mount, { database, clock, facts, journal }
       const now = clock.now();
       return kept.refusal
         ? []
-        : days.map(({ technician, day }) =>
+        : findApproved(sql, days).map(({ technician, day }) =>
             writeDecision({ type: 'unapprove', technician, day, by: who.user.name }, now),
           );
     });
     return kept.refusal ?? ok(null);
   });
+}
+
+/** Those of some days that are approved, each once: said again it leaves nothing to take back. */
+function findApproved(sql: Sql, days: readonly Day[]): readonly Day[] {
+  const known = new Map(days.map((each) => [`${each.technician} ${each.day}`, each]));
+  return [...known.values()].filter(
+    ({ technician, day }) =>
+      sql.all(`select 1 from "approval" where "kind" = 'approve' and "technician" = ? and "shift_day" = ?`, [
+        technician,
+        day,
+      ]).length > 0,
+  );
 }
 
 function refusalOf(facts: ShopFacts, user: User, technician: Day['technician']): RouteRefusal | undefined {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
-import { computed, reactive } from 'vue';
+import { computed, ref } from 'vue';
+import { LEAST_PASSWORD } from '@wergon/contract/access';
 import type { SessionView } from '@wergon/contract/access';
 import { callRoute } from '../desk/callRoute.ts';
 import FormField from '../desk/FormField.vue';
@@ -21,13 +22,15 @@ const form = useForm<FirstRun>({
 const body = computed(() => form.fields.value);
 const now = useNow();
 const clock = computed(() => clockIn(body.value.zone, now.value));
-/** What is missing is said once somebody has tried to go on. */
-const missing = reactive<{ of: Partial<Record<keyof FirstRun, string>> }>({ of: {} });
-const errorOf = (field: keyof FirstRun) => missing.of[field] ?? form.errors.value[field];
+/** What is missing is said once somebody has tried to go on, until it is there. */
+const wasTried = ref(false);
+const missing = computed(() => missingOf(body.value));
+const errorOf = (field: keyof FirstRun) =>
+  (wasTried.value ? missing.value[field] : undefined) ?? form.errors.value[field];
 
 async function submit(): Promise<void> {
-  missing.of = missingOf(body.value);
-  if (Object.keys(missing.of).length > 0) return;
+  wasTried.value = true;
+  if (Object.keys(missing.value).length > 0) return;
   const sent = await form.send((fields) => callRoute('firstRun', { body: { ...fields } }));
   if (sent) emit('done', sent.answer);
 }
@@ -62,7 +65,7 @@ async function submit(): Promise<void> {
       </FormField>
       <FormField
         v-slot="{ id, described }"
-        label="Password, at least 10 characters"
+        :label="`Password, at least ${LEAST_PASSWORD} characters`"
         :error="errorOf('password')"
       >
         <BFormInput

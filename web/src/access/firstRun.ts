@@ -1,3 +1,4 @@
+import { LEAST_PASSWORD } from '@wergon/contract/access';
 import type { Instant } from '@wergon/core/time';
 
 export type FirstRun = {
@@ -44,8 +45,6 @@ export const clockIn = (zone: string, now: Instant): string =>
   })
     .format(now * 1000)
     .replaceAll(',', '');
-
-const LEAST_PASSWORD = 10;
 
 /** What still has to be filled in, in words, by field. */
 export function missingOf({ shopName, name, userName, password }: FirstRun) {

@@ -20,7 +20,8 @@ export function readDateText(text: string, today: LocalDay): LocalDay | undefine
   return words && month > 0 ? nearest(Number(words[1]), month, words[3], today) : undefined;
 }
 
-function dayOf(year: number, month: number, day: number): LocalDay | undefined {
+/** The day of a calendar date; absent for one that no calendar has. Months count from 1. */
+export function dayOf(year: number, month: number, day: number): LocalDay | undefined {
   const read = parseDay(`${year}-${two(month)}-${two(day)}`);
   return read.ok ? read.value : undefined;
 }

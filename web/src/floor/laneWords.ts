@@ -11,10 +11,8 @@ export function sayOut(
   clock: (at: Instant) => string,
 ): string {
   if (person?.isAway) return 'Absent';
-  if (person?.planned && now < readInstant(person.planned.to)) {
-    const from = readInstant(person.planned.from);
-    if (now < from) return lane.blocks.length > 0 ? 'Gone' : `Expected at ${clock(from)}`;
-    return lane.blocks.length > 0 ? 'Gone' : `Not here, expected at ${clock(from)}`;
-  }
-  return lane.blocks.length > 0 ? 'Gone' : 'Not here';
+  if (lane.blocks.length > 0) return 'Gone';
+  if (!person?.planned || now >= readInstant(person.planned.to)) return 'Not here';
+  const from = readInstant(person.planned.from);
+  return now < from ? `Expected at ${clock(from)}` : `Not here, expected at ${clock(from)}`;
 }

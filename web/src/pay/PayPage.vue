@@ -2,13 +2,13 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { readInstant } from '@wergon/contract/floor';
+import { isAboveAttended } from '@wergon/core/pay';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayDate, sayInstant } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';
 import QueryState from '../desk/QueryState.vue';
 import { useDesk } from '../desk/useDesk.ts';
 import { useAct } from '../shop/useAct.ts';
-import { isAbove } from './aboveAttended.ts';
 import PeriodPeople from './PeriodPeople.vue';
 
 const desk = useDesk();
@@ -35,7 +35,7 @@ function step(by: number): void {
   const next = list.value[Math.max(0, Math.min(list.value.length - 1, place.value + by))];
   if (next) firstDay.value = next.firstDay;
 }
-const above = computed(() => (period.value?.people ?? []).filter(isAbove));
+const above = computed(() => (period.value?.people ?? []).filter(isAboveAttended));
 const STATES = { running: 'running', over: 'ended, not closed', closed: 'closed' } as const;
 const REFUSALS = {
   'not-over': 'It closes when it is over.',

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { PayPeriodJson } from '@wergon/contract/pay';
+import { isAboveAttended } from '@wergon/core/pay';
 import { sayDate } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
-import { isAbove } from './aboveAttended.ts';
 
 /** A pay period person by person, and the adjustments it takes. */
 const props = defineProps<{ period: PayPeriodJson; search: string }>();
@@ -56,10 +56,10 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
             ></i
           ></span>
         </td>
-        <td class="figure number" :class="{ attention: isAbove(person) }">
+        <td class="figure number" :class="{ attention: isAboveAttended(person) }">
           {{ desk.hours(person.chargedSeconds) }}
           <RouterLink
-            v-if="isAbove(person)"
+            v-if="isAboveAttended(person)"
             :to="{ name: 'week', params: { technician: person.technician, day: period.firstDay } }"
             class="above"
             >{{ desk.hours(person.chargedSeconds - person.attendedSeconds) }} above attended</RouterLink

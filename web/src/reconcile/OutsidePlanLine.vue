@@ -16,14 +16,14 @@ const seconds = computed(() => sumSeconds(props.ends));
 <template>
   <li class="outside">
     <p>
-      <b>{{ first?.name ?? 'Somebody' }}</b> was signed in but on nothing outside the planned time,
+      <b>{{ first?.name ?? 'Somebody' }}</b> was signed in without a task outside the planned time,
       <span class="figure">{{ desk.hours(seconds) }}</span><template v-if="ends.length > 1">
         in {{ ends.length }} stretches</template
       >: accept it, or
       <RouterLink
         v-if="first?.technician"
         :to="{ name: 'person-day', params: { technician: first.technician, day: first.day } }"
-        >say what was done</RouterLink
+        >enter what was done</RouterLink
       >.
     </p>
     <form v-if="first?.mayDecide" @submit.prevent="emit('accept', ends, reason)">

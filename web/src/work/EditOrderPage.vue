@@ -311,10 +311,6 @@ h1 {
     font-weight: 700;
   }
 }
-.check {
-  display: inline-flex;
-  gap: 5px;
-}
 .sum {
   display: flex;
   flex-wrap: wrap;

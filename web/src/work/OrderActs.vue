@@ -137,10 +137,6 @@ async function copy(): Promise<void> {
   margin: 0;
   text-align: right;
 }
-.check {
-  display: inline-flex;
-  gap: 5px;
-}
 .attention {
   margin: 6px 0 0;
   text-align: right;

@@ -93,8 +93,6 @@ label {
   font-weight: 700;
 }
 .check {
-  display: inline-flex;
-  gap: 5px;
   font-weight: 400;
 }
 .form-select {

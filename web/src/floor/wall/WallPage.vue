@@ -45,7 +45,7 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
       <b class="figure clock">{{ clock(now) }}</b>
       <p>
         <span
-          ><b>{{ counts.work }}</b> on work</span
+          ><b>{{ counts.work }}</b> on tasks</span
         >
         <span
           ><b>{{ counts.indirect }}</b> indirect</span
@@ -54,7 +54,7 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
           ><b>{{ counts.break }}</b> on break</span
         >
         <span :class="{ attention: counts.nothing > 0 }"
-          ><b>{{ counts.nothing }}</b> on nothing</span
+          ><b>{{ counts.nothing }}</b> no task</span
         >
         <span :class="{ attention: over > 0 }"
           ><b>{{ over }}</b> over</span
@@ -66,7 +66,7 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
     </p>
     <p v-if="!board" class="empty">{{ query.error.value ? 'The server does not answer.' : 'Opening…' }}</p>
     <p v-else-if="!page" class="empty">
-      {{ isNarrowed(asked) ? `Nobody is on work of ${asked.division || asked.jobType}.` : 'Nobody is in.' }}
+      {{ isNarrowed(asked) ? `Nobody is working on ${asked.division || asked.jobType}.` : 'Nobody is in.' }}
     </p>
     <ul v-else-if="page.kind === 'people'" aria-label="People">
       <li v-for="person in page.people" :key="person.id" :class="person.presently">

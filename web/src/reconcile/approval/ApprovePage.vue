@@ -170,7 +170,7 @@ const REFUSALS = {
                 v-if="person.refusal === null && toApprove([person], () => true).length > 1"
                 type="button"
                 class="btn btn-quiet btn-sm"
-                :disabled="isBusy"
+                :disabled="isBusy || query.isPlaceholderData.value"
                 @click="approve(toApprove([person], () => true))"
               >
                 Approve the week

@@ -14,6 +14,8 @@ test.each([
   ['-1', '2026-11-24', '2026-11-23', 'yesterday'],
   ['-3', '2026-03-02', '2026-02-27', 'over the month’s end'],
   ['32', '2026-11-24', '32', 'no day at all is left as it was typed'],
+  ['23 Nov', '2026-11-24', '2026-11-23', 'a day as every other field reads it'],
+  ['23.11.', '2026-11-24', '2026-11-23', 'in figures too'],
   ['monday', '2026-11-24', 'monday', 'nor are words'],
   ['', '2026-11-24', '', 'nothing is nothing'],
 ])('“%s” on %s means “%s”: %s', (typed, on, means) => {
