@@ -130,17 +130,22 @@ const factor = computed(() => {
 .shared {
   display: none;
 }
-@media (max-width: 700px) {
-  .shared {
-    display: block;
-  }
-}
 
 .large .notch {
   top: -32px;
   bottom: -22px;
   width: 4px;
   margin-left: -2px;
+}
+
+@media (max-width: 700px) {
+  .shared {
+    display: block;
+  }
+  /* On a phone words stand close below it. */
+  .large .notch {
+    bottom: -6px;
+  }
 }
 
 .torn {

@@ -55,7 +55,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     v-model:search="search"
     :title="`${sayDay(firstDay).slice(4)} to ${sayDay(lastDay).slice(4)}`"
     step="week"
-    today="this week"
+    today="now"
     search-label="Person, department"
     v-on="steps"
   >

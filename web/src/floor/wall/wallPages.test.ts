@@ -70,7 +70,7 @@ const people = (search = '') => peopleOf(board, LANES, NOW, readAsked(search), D
 
 test('who needs somebody stands first, then who works, by name; who is out is not there', () => {
   expect(people().map(({ name, words }) => [name, words])).toEqual([
-    ['Cy', 'on nothing'],
+    ['Cy', 'no task'],
     ['Ada', '100 Winding + 1'],
     ['Bo', '200 Winding'],
     ['Gro', '200 Winding'],

@@ -137,7 +137,7 @@ function personOf(board: Board, lane: Lane, now: Instant): WallPerson {
     work: `${title}${more.length > 0 ? ` + ${more.length}` : ''}`,
     indirect: title,
     break: 'on a break',
-    nothing: 'on nothing',
+    nothing: 'no task',
     out: '',
   };
   return {

@@ -83,7 +83,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
     v-model:search="search"
     :title="`Week ${weekOf(monday)}`"
     step="week"
-    today="this week"
+    today="now"
     search-label="Person, department"
     v-on="steps"
   >

@@ -115,7 +115,7 @@ const openDate = (text: string) => {
     v-model:search="search"
     :title="`Week ${weekOf(monday)}`"
     step="week"
-    today="this week"
+    today="now"
     search-label="Another person"
     @back="go((monday - 7) as LocalDay)"
     @on="go((monday + 7) as LocalDay)"
