@@ -1,5 +1,5 @@
 import { copyFileSync } from 'node:fs';
-import type { OrderJson } from '@wergon/contract/work';
+import type { OrderJson } from '@wergon/contract/compare';
 import type { Page } from '@playwright/test';
 import { createServerProcess } from './server.ts';
 

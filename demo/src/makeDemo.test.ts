@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import { LOOSE_END_KINDS } from '@wergon/core/ledger';
-import type { LooseEndsJson } from '@wergon/contract/reconcile';
+import type { LooseEndsJson } from '@wergon/contract/loose-ends';
 import { createApp, createContext, createSetClock } from '@wergon/server/app';
 import type { Context } from '@wergon/server/app';
 import { openDatabase, readSql } from '@wergon/server/db';

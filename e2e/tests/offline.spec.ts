@@ -1,7 +1,7 @@
 import { copyFileSync, existsSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import type { Page } from '@playwright/test';
-import type { OrderJson } from '@wergon/contract/work';
+import type { OrderJson } from '@wergon/contract/compare';
 import { createServerProcess } from '../server.ts';
 import { PASSWORD, createCaller, openShop } from '../shop.ts';
 import type { Shop } from '../shop.ts';

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import type { OrderJson } from '@wergon/contract/work';
+import type { OrderJson } from '@wergon/contract/compare';
 import { expectNothingSerious } from '../axe.ts';
 import { openShop } from '../shop.ts';
 

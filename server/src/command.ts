@@ -2,16 +2,12 @@ import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { systemClock } from './app/clock.ts';
 import { readConfig } from './app/config.ts';
-import {
-  findCut,
-  headsPath,
-  listBackups,
-  lockDatabase,
-  makeBackup,
-  readHeads,
-  restoreBackup,
-} from './backup/index.ts';
-import { openDatabase, readSql } from './db/index.ts';
+import { findCut, headsPath, readHeads } from './backup/heads.ts';
+import { listBackups, makeBackup } from './backup/backup.ts';
+import { lockDatabase } from './backup/lock.ts';
+import { restoreBackup } from './backup/restore.ts';
+import { openDatabase } from './db/database.ts';
+import { readSql } from './db/sql.ts';
 import { rebuild } from './ledger/rebuild.ts';
 import { verifyChain } from './ledger/verify.ts';
 import { createFactsCache } from './shop/facts.ts';

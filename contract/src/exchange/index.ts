@@ -12,7 +12,6 @@ export {
   orderRowSchema,
   personRowSchema,
   rateRowSchema,
-  rowSchema,
   standardRowSchema,
 } from './kinds.ts';
 export type { ExchangeKind, ExchangeRow } from './kinds.ts';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
+import { usedSchema } from '../ledger/index.ts';
 
 const workType = z.enum(WORK_TYPES);
 const running = z.array(z.strictObject({ target: z.string(), workType }));
@@ -20,8 +21,6 @@ const policy = z.strictObject({
   gapMinutes: z.number(),
   maxBreakMinutes: z.number(),
 });
-
-export const usedSchema = z.partialRecord(workType, z.number());
 
 /** Who is on what, in JSON: instants are RFC 3339, days are dates, lengths are seconds. Holds no rate and no cost. */
 export const boardSchema = z.strictObject({

@@ -1,3 +1,3 @@
-export { boardSchema, floorSchema, latestSchema, usedSchema } from './board.ts';
+export { boardSchema, floorSchema, latestSchema } from './board.ts';
 export type { BoardJson, FloorJson } from './board.ts';
-export { readBoard, readDay, readInstant, readLanes } from './readBoard.ts';
+export { readBoard, readLanes } from './readBoard.ts';

@@ -1,26 +1,13 @@
-import type { Board, BoardTarget, DrawnStint, SettledDay, UsedByType } from '@wergon/core/floor';
-import type { EntryId, LaborState, Running, TargetFacts, TargetId } from '@wergon/core/ledger';
+import { readDay, readInstant } from '../wire/index.ts';
+import type { Board, BoardTarget, DrawnStint, SettledDay } from '@wergon/core/floor';
+import type { UsedByType, EntryId, LaborState, Running, TargetFacts, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { Defect } from '@wergon/core/result';
-import { createZone, inForceAt, parseDay, parseInstant, toInstant, toSeconds } from '@wergon/core/time';
-import type { Dated, Instant, LocalDay, Span } from '@wergon/core/time';
+import { createZone, inForceAt, toInstant, toSeconds } from '@wergon/core/time';
+import type { Dated, Span } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
 import type { WorkOrderId } from '@wergon/core/work';
 import type { BoardJson, FloorJson } from './board.ts';
-
-/** Reads an instant that our own server wrote. Throws `Defect` on anything else. */
-export function readInstant(text: string): Instant {
-  const parsed = parseInstant(text);
-  if (!parsed.ok) throw new Defect(`instant from the server: ${text}`);
-  return parsed.value;
-}
-
-/** Reads a day that our own server wrote. Throws `Defect` on anything else. */
-export function readDay(text: string): LocalDay {
-  const parsed = parseDay(text);
-  if (!parsed.ok) throw new Defect(`day from the server: ${text}`);
-  return parsed.value;
-}
 
 const readDated = <From, To>(
   values: readonly { from: string; value: From }[],

@@ -1,11 +1,10 @@
 export { entrySchema, storedEntrySchema } from './entry.ts';
 export type { EntryJson } from './entry.ts';
-export { entryProblem, fieldProblemsOf, formatPath } from './problem.ts';
-export type { FieldProblem } from './problem.ts';
-export { factsOf, replayScenario } from './replay.ts';
+export { lineDetailSchema, lineQuerySchema } from './line.ts';
+export type { LineDetail } from './line.ts';
+export { entryProblem } from './problem.ts';
 export { scanSchema } from './scan.ts';
 export type { ScanJson } from './scan.ts';
 export { trailQuery, trailSchema, verifiedSchema, verifySchema } from './trail.ts';
 export type { TrailJson } from './trail.ts';
-export { parseScenario, policySchema, rateRecordSchema } from './scenario.ts';
-export type { Scenario } from './scenario.ts';
+export { usedSchema } from './used.ts';

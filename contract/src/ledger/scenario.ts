@@ -5,10 +5,20 @@ import { fail, ok } from '@wergon/core/result';
 import type { Refusal } from '@wergon/core/result';
 import { createZone } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
-import { amountText, dayText, hoursText, idText, instantText, rateText, wholeNumber } from '../wire/index.ts';
+import {
+  amountText,
+  dayText,
+  hoursText,
+  idText,
+  instantText,
+  rateText,
+  wholeNumber,
+  fieldProblemsOf,
+  formatPath,
+} from '../wire/index.ts';
 import { entrySchema } from './entry.ts';
-import { entryProblem, fieldProblemsOf, formatPath } from './problem.ts';
-import type { FieldProblem } from './problem.ts';
+import { entryProblem } from './problem.ts';
+import type { FieldProblem } from '../wire/index.ts';
 
 const atLeastOne = z.int().min(1);
 

@@ -5,10 +5,9 @@ export {
   absenceSchema,
   badgeCodeSchema,
   bindBadgeSchema,
-  issueBadgeSchema,
   changePinSchema,
   checkPinSchema,
-  createdSchema,
+  issueBadgeSchema,
   newGradeSchema,
   patternSchema,
   peopleSchema,
@@ -16,6 +15,6 @@ export {
   setPinSchema,
   technicianSchema,
 } from './people.ts';
-export type { PlanJson, TechnicianFields, TechnicianRow } from './people.ts';
+export type { TechnicianFields, TechnicianRow } from './people.ts';
 export { newRateSchema, payRecordSchema, rateEffectSchema, ratesSchema } from './rates.ts';
 export type { PayRecord, RateEffect, RatesJson } from './rates.ts';

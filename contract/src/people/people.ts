@@ -76,7 +76,6 @@ export const peopleSchema = z.strictObject({
 });
 
 export const newGradeSchema = z.strictObject({ name: shortText, standardRate: rateText });
-export const createdSchema = z.strictObject({ id: z.string() });
 
 export const badgeCodeSchema = z.strictObject({ id: z.string(), code: z.string() });
 export const issueBadgeSchema = z.strictObject({ once: onceId });

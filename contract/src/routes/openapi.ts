@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { problemSchema } from '../station/index.ts';
+import { problemSchema } from '../wire/index.ts';
 import { ROUTES } from './routes.ts';
 import type { Route } from './route.ts';
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { dayText } from '../wire/index.ts';
 import type { Right } from '../access/index.ts';
 
 /** Who may call a route: anybody, a paired station, whoever is signed in, or whoever has a right. */
@@ -19,3 +20,8 @@ export type Route = {
 };
 
 export const nothing = z.null();
+/** The id of what was added. */
+export const createdSchema = z.strictObject({ id: z.string() });
+
+/** From one day to another; the route says what holds without them. */
+export const days = z.strictObject({ from: dayText.exactOptional(), to: dayText.exactOptional() });

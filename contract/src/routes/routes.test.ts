@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { RIGHTS } from '../access/index.ts';
+import { RIGHTS } from '../access/access.ts';
 import { describeRoutes } from './openapi.ts';
 import type { Route } from './route.ts';
 import { ROUTES, STREAM_PATHS } from './routes.ts';

@@ -1,26 +1,42 @@
 import type { z } from 'zod';
 import type { Route } from './route.ts';
 import { ACCESS_ROUTES } from './table/access.ts';
-import { EXCHANGE_ROUTES } from './table/exchange.ts';
-import { FLOOR_ROUTES } from './table/floor.ts';
-import { PAY_ROUTES } from './table/pay.ts';
-import { RECONCILE_ROUTES } from './table/reconcile.ts';
-import { PEOPLE_ROUTES } from './table/people.ts';
 import { SHOP_ROUTES } from './table/shop.ts';
-import { STATION_ROUTES } from './table/station.ts';
+import { PEOPLE_ROUTES } from './table/people.ts';
 import { WORK_ROUTES } from './table/work.ts';
+import { LEDGER_ROUTES } from './table/ledger.ts';
+import { COMPARE_ROUTES } from './table/compare.ts';
+import { FLOOR_ROUTES } from './table/floor.ts';
+import { STATION_ROUTES } from './table/station.ts';
+import { LOOSE_ENDS_ROUTES } from './table/looseEnds.ts';
+import { TAPE_ROUTES } from './table/tape.ts';
+import { TIMESHEET_ROUTES } from './table/timesheet.ts';
+import { APPROVAL_ROUTES } from './table/approval.ts';
+import { ATTENDANCE_ROUTES } from './table/attendance.ts';
+import { PAY_ROUTES } from './table/pay.ts';
+import { EXCHANGE_ROUTES } from './table/exchange.ts';
+import { LABELS_ROUTES } from './table/labels.ts';
+import { APP_ROUTES } from './table/app.ts';
 
 /** Every route, with the one right that it asks for. Server, pages and the OpenAPI document are made from it. */
 export const ROUTES = {
   ...ACCESS_ROUTES,
-  ...FLOOR_ROUTES,
-  ...RECONCILE_ROUTES,
-  ...PAY_ROUTES,
-  ...WORK_ROUTES,
-  ...PEOPLE_ROUTES,
   ...SHOP_ROUTES,
-  ...EXCHANGE_ROUTES,
+  ...PEOPLE_ROUTES,
+  ...WORK_ROUTES,
+  ...LEDGER_ROUTES,
+  ...COMPARE_ROUTES,
+  ...FLOOR_ROUTES,
   ...STATION_ROUTES,
+  ...LOOSE_ENDS_ROUTES,
+  ...TAPE_ROUTES,
+  ...TIMESHEET_ROUTES,
+  ...APPROVAL_ROUTES,
+  ...ATTENDANCE_ROUTES,
+  ...PAY_ROUTES,
+  ...EXCHANGE_ROUTES,
+  ...LABELS_ROUTES,
+  ...APP_ROUTES,
 } as const satisfies Record<string, Route>;
 
 export type RouteName = keyof typeof ROUTES;

@@ -1,7 +1,6 @@
 export {
   DEFAULT_SETTINGS,
   LISTS,
-  RESOURCE_KINDS,
   activityFieldsSchema,
   backupsSchema,
   chargeJson,
@@ -12,13 +11,12 @@ export {
   dayOnlySchema,
   listItemSchema,
   newListItemSchema,
+  newUnitSchema,
   noticeSchema,
   noticesSchema,
-  railSchema,
   resourceFieldsSchema,
   settingsSchema,
   shopSchema,
-  newUnitSchema,
   unitFieldsSchema,
 } from './shop.ts';
 export type { Charge, Checklist, ListName, Settings, ShopJson } from './shop.ts';

@@ -233,12 +233,3 @@ export const checklistSchema = z.strictObject({
   hasScans: z.boolean(),
 });
 export type Checklist = z.output<typeof checklistSchema>;
-
-/** The live figures beside the places of the rail. */
-export const railSchema = z.strictObject({
-  peopleIn: z.number(),
-  openOrders: z.number(),
-  looseEnds: z.number(),
-  /** Pay periods that are over and not closed. */
-  periodsOver: z.number(),
-});

@@ -10,19 +10,17 @@ export {
 } from './directory.ts';
 export type { DirectoryJson, OwnTimeJson } from './directory.ts';
 export { answerSchema, floorEntrySchema, requestsSchema } from './floorEntry.ts';
-export type { FloorEntryJson, RequestsJson } from './floorEntry.ts';
+export type { RequestsJson } from './floorEntry.ts';
 export { readDirectory } from './readDirectory.ts';
-export { stationSettingsSchema } from './settings.ts';
 export {
   batchResultSchema,
   batchSchema,
   newStationSchema,
   pairSchema,
   pairingSchema,
-  problemSchema,
   saveStationSchema,
   scannerProfileSchema,
   sentEntrySchema,
   stationsSchema,
 } from './station.ts';
-export type { BatchResult, Problem, SentEntry } from './station.ts';
+export type { BatchResult, SentEntry } from './station.ts';

@@ -2,7 +2,8 @@ import type { EntryId, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { BadgeId, Meaning, ResourceId, StationDirectory } from '@wergon/core/station';
 import type { WorkOrderId } from '@wergon/core/work';
-import { readBoard, readDay, readInstant } from '../floor/index.ts';
+import { readBoard } from '../floor/index.ts';
+import { readDay, readInstant } from '../wire/index.ts';
 import type { DirectoryJson } from './directory.ts';
 
 function readMeaning({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { instantText, idText } from '../wire/index.ts';
+import { instantText, idText, problemSchema } from '../wire/index.ts';
 import { stationSettingsSchema } from './settings.ts';
 
 const shortName = z.string().trim().min(1).max(60);
@@ -56,15 +56,6 @@ const envelope = {
 export const sentEntrySchema = z.strictObject({ ...envelope, entry: z.unknown() });
 
 export const batchSchema = z.strictObject({ entries: z.array(z.unknown()).min(1).max(500) });
-
-export const problemSchema = z.strictObject({
-  type: z.string(),
-  title: z.string(),
-  status: z.number(),
-  detail: z.string().exactOptional(),
-  errors: z.array(z.strictObject({ field: z.string(), message: z.string() })).exactOptional(),
-});
-export type Problem = z.output<typeof problemSchema>;
 
 export const batchResultSchema = z.strictObject({
   results: z.array(

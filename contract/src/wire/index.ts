@@ -1,3 +1,6 @@
+export { fieldProblemsOf, formatPath, problemSchema } from './problem.ts';
+export type { FieldProblem, Problem } from './problem.ts';
+export { readDay, readInstant } from './read.ts';
 export {
   amountText,
   dayText,

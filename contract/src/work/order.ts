@@ -137,31 +137,3 @@ export const attachmentSchema = z.strictObject({
   type: z.enum(ATTACHMENT_TYPES),
   base64: z.string(),
 });
-
-export const travelersBodySchema = z.strictObject({
-  orders: z.array(z.string().max(200)).min(1).max(100),
-  /** Kinds of work that get a code of their own beside the task's. */
-  workTypes: z.array(z.enum(WORK_TYPES)).default([]),
-});
-const cell = z.strictObject({ title: z.string(), detail: z.string(), code: z.string() });
-export const travelersSchema = z.strictObject({
-  travelers: z.array(
-    z.strictObject({
-      number: z.string(),
-      title: z.string(),
-      facts: z.array(z.string()),
-      notes: z.string(),
-      code: z.string(),
-      printed: z.string(),
-      tasks: z.array(
-        z.strictObject({
-          position: z.number(),
-          title: z.string(),
-          detail: z.string(),
-          instructions: z.array(z.string()),
-          codes: z.array(cell),
-        }),
-      ),
-    }),
-  ),
-});

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { target, technician } from '../ledger/shop.fixture.ts';
-import { toCents } from '../money/index.ts';
-import { toSeconds } from '../time/index.ts';
-import { withAlwaysIncluded } from '../work/index.ts';
+import { toCents } from '../money/money.ts';
+import { toSeconds } from '../time/seconds.ts';
+import { withAlwaysIncluded } from '../work/workType.ts';
 import { balanceOf, balanceOfTasks, formatBalance, isPastEstimate } from './balance.ts';
 import type { BalanceInput } from './balance.ts';
 import { compareTask } from './compare.ts';

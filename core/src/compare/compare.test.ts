@@ -1,9 +1,9 @@
-import { toCents } from '../money/index.ts';
-import { toSeconds } from '../time/index.ts';
-import type { LaborLine } from '../ledger/index.ts';
+import { toCents } from '../money/money.ts';
+import { toSeconds } from '../time/seconds.ts';
+import type { LaborLine } from '../ledger/lines.ts';
 import { target, technician } from '../ledger/shop.fixture.ts';
-import { withAlwaysIncluded } from '../work/index.ts';
-import type { WorkType } from '../work/index.ts';
+import { withAlwaysIncluded } from '../work/workType.ts';
+import type { WorkType } from '../work/workType.ts';
 import { compareTask, sumComparisons } from './compare.ts';
 import { drawYardstick } from './yardstick.ts';
 

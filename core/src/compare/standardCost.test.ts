@@ -1,9 +1,10 @@
 import fc from 'fast-check';
-import { parseRate, toCents } from '../money/index.ts';
-import type { Rate } from '../money/index.ts';
-import type { TargetId } from '../ledger/index.ts';
-import type { TechnicianId } from '../people/index.ts';
-import { parseDay, toSeconds } from '../time/index.ts';
+import { parseRate, toCents } from '../money/money.ts';
+import type { Rate } from '../money/money.ts';
+import type { TargetId } from '../ledger/entries.ts';
+import type { TechnicianId } from '../people/costRate.ts';
+import { parseDay } from '../time/day.ts';
+import { toSeconds } from '../time/seconds.ts';
 import { atStandardCost } from './standardCost.ts';
 import type { StandardFacts } from './standardCost.ts';
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { guessColumns, neutralize, readDate, readNumber, restoreText } from './index.ts';
-import type { Column } from './index.ts';
+import { guessColumns } from './columns.ts';
+import { neutralize, readDate, readNumber, restoreText } from './values.ts';
+import type { Column } from './columns.ts';
 
 const column = (field: string, heading: string, ...words: string[]): Column => ({
   field,

@@ -1,10 +1,8 @@
-import type { LaborState, LedgerFacts, TargetId } from '../ledger/index.ts';
+import type { LaborState, LedgerFacts, TargetId, UsedByType } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
 import type { OrderState, WorkOrderId, WorkType } from '../work/index.ts';
 
-/** Seconds of labor by the kind of work. */
-export type UsedByType = Readonly<Partial<Record<WorkType, Seconds>>>;
 
 export type BoardTechnician = {
   readonly id: TechnicianId;

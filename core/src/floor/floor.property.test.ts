@@ -1,23 +1,23 @@
 import fc from 'fast-check';
-import {
-  AT_REST,
-  deriveLedger,
-  effectiveEntries,
-  foldEntries,
-  inOrderOfTime,
-  piecesOf,
-  sumAccounted,
-  sumLines,
-} from '../ledger/index.ts';
-import type { HoursEntry, LaborEntry, LaborLine } from '../ledger/index.ts';
+import { AT_REST } from '../ledger/fold.ts';
+import { deriveLedger, foldEntries } from '../ledger/derive.ts';
+import { effectiveEntries, inOrderOfTime } from '../ledger/effective.ts';
+import { piecesOf } from '../ledger/pieces.ts';
+import { sumAccounted } from '../ledger/attendance.ts';
+import { sumLines } from '../ledger/lines.ts';
+import type { HoursEntry, LaborEntry } from '../ledger/entries.ts';
+import type { LaborLine } from '../ledger/lines.ts';
 import { TARGETS, TECHNICIANS, anyEntries, clock, factsWith, zone } from '../ledger/shop.fixture.ts';
-import { sumSeconds, toSeconds } from '../time/index.ts';
-import type { Instant, LocalDay } from '../time/index.ts';
-import { WORK_TYPES, withAlwaysIncluded } from '../work/index.ts';
-import type { WorkOrderId } from '../work/index.ts';
-import { addUsed, orderStanding, personStanding, standingOf } from './standing.ts';
+import { sumSeconds, toSeconds } from '../time/seconds.ts';
+import type { Instant } from '../time/instant.ts';
+import type { LocalDay } from '../time/day.ts';
+import { WORK_TYPES, withAlwaysIncluded } from '../work/workType.ts';
+import type { WorkOrderId } from '../work/orderState.ts';
+import { addUsed } from '../ledger/used.ts';
+import { orderStanding, personStanding, standingOf } from './standing.ts';
 import { accountedShare, chargedOf, countPresently, drawLane } from './tape.ts';
-import type { Board, BoardTarget, UsedByType } from './board.ts';
+import type { Board, BoardTarget } from './board.ts';
+import type { UsedByType } from '../ledger/used.ts';
 import type { SettledDay } from './tape.ts';
 
 // Whatever was scanned: what the floor shows, settled rows with open time on top, is what the ledger derives.

@@ -1,13 +1,5 @@
-export type {
-  Board,
-  BoardActivity,
-  BoardOrder,
-  BoardTarget,
-  BoardTask,
-  BoardTechnician,
-  UsedByType,
-} from './board.ts';
-export { addUsed, orderStanding, personStanding, piecesIn, standingOf, stateAt } from './standing.ts';
-export type { PersonStanding, TargetStanding, TaskStanding, UsedComparison } from './standing.ts';
-export { accountedShare, atClock, chargedOf, countPresently, drawLane } from './tape.ts';
+export type { Board, BoardOrder, BoardTarget, BoardTask, BoardTechnician } from './board.ts';
+export { orderStanding, personStanding, piecesIn, standingOf, stateAt } from './standing.ts';
+export type { TargetStanding, TaskStanding } from './standing.ts';
+export { accountedShare, chargedOf, countPresently, drawLane } from './tape.ts';
 export type { Block, DrawnStint, Lane, Presently, SettledDay } from './tape.ts';

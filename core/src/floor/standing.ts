@@ -1,11 +1,10 @@
-import { piecesOf, settleAt } from '../ledger/index.ts';
-import type { LaborState, LedgerFacts, Piece, Settled, TargetId } from '../ledger/index.ts';
+import { piecesOf, settleAt, addUsed } from '../ledger/index.ts';
+import type { LaborState, LedgerFacts, Piece, Settled, TargetId, UsedByType } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { toSeconds } from '../time/index.ts';
 import type { Instant, Seconds } from '../time/index.ts';
 import { WORK_TYPES } from '../work/index.ts';
-import type { WorkType } from '../work/index.ts';
-import type { Board, BoardActivity, BoardOrder, BoardTask, BoardTechnician, UsedByType } from './board.ts';
+import type { Board, BoardActivity, BoardOrder, BoardTask, BoardTechnician } from './board.ts';
 
 /** The pieces of the stints among settled things. */
 export const piecesIn = (settled: readonly Settled[], facts: LedgerFacts): Piece[] =>
@@ -14,12 +13,6 @@ export const piecesIn = (settled: readonly Settled[], facts: LedgerFacts): Piece
 /** A technician's labor that is still running at `now`, divided over its targets. */
 export const openPieces = (board: Board, technician: BoardTechnician, now: Instant): Piece[] =>
   piecesIn(settleAt(technician.id, technician.state, now, board.facts.policy).settled, board.facts);
-
-/** Seconds by kind of work with more of one kind. */
-export const addUsed = (used: UsedByType, workType: WorkType, seconds: number): UsedByType => ({
-  ...used,
-  [workType]: toSeconds((used[workType] ?? 0) + seconds),
-});
 
 /** Seconds used on a task by kind of work, with everything that runs on it now, whoever does it. */
 export function usedAt(board: Board, task: BoardTask, now: Instant): UsedByType {

@@ -1,7 +1,8 @@
-import { AT_REST, foldEntries } from '../ledger/index.ts';
-import type { Entry, LaborEntry } from '../ledger/index.ts';
+import { AT_REST } from '../ledger/fold.ts';
+import { foldEntries } from '../ledger/derive.ts';
+import type { Entry, LaborEntry } from '../ledger/entries.ts';
 import { clock, entryId, factsWith, target, technician, zone } from '../ledger/shop.fixture.ts';
-import { toSeconds } from '../time/index.ts';
+import { toSeconds } from '../time/seconds.ts';
 import { accountedShare, chargedOf, countPresently, drawLane } from './tape.ts';
 import type { Board } from './board.ts';
 

@@ -1,6 +1,5 @@
-import { fitText } from './sheet.ts';
+import { fitText, PAGE_SIZES } from './sheet.ts';
 import type { DrawSymbol, Item, Paper, Sheet, Symbology } from './sheet.ts';
-import { PAGE_SIZES } from './sheet.ts';
 import { lengthOfSymbol, placeSymbol } from './symbol.ts';
 import type { Box } from './symbol.ts';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { overlapSeconds } from '../time/index.ts';
+import { overlapSeconds } from '../time/span.ts';
 import { deriveLedger, foldEntries } from './derive.ts';
 import { effectiveEntries, inOrderOfTime, undoOfAmend } from './effective.ts';
 import type { Entry, HoursEntry, LaborEntry } from './entries.ts';

@@ -1,4 +1,6 @@
-import { dated, toInstant, toSeconds } from '../time/index.ts';
+import { dated } from '../time/dated.ts';
+import { toInstant } from '../time/instant.ts';
+import { toSeconds } from '../time/seconds.ts';
 import { deriveLedger } from './derive.ts';
 import type { Entry } from './entries.ts';
 import { isClockAhead } from './looseEnd.ts';

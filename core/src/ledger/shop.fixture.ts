@@ -1,8 +1,12 @@
 import fc from 'fast-check';
-import { toRate } from '../money/index.ts';
-import type { TechnicianId } from '../people/index.ts';
-import { createZone, dated, toDay, toInstant, toSeconds } from '../time/index.ts';
-import { WORK_TYPES } from '../work/index.ts';
+import { toRate } from '../money/money.ts';
+import type { TechnicianId } from '../people/costRate.ts';
+import { createZone } from '../time/zone.ts';
+import { dated } from '../time/dated.ts';
+import { toDay } from '../time/day.ts';
+import { toInstant } from '../time/instant.ts';
+import { toSeconds } from '../time/seconds.ts';
+import { WORK_TYPES } from '../work/workType.ts';
 import { DEFAULT_POLICY } from './facts.ts';
 import type { AmendSet, Correction, Entry, EntryId, LaborEntry, TargetId } from './entries.ts';
 import type { LedgerFacts, Policy, TargetFacts } from './facts.ts';

@@ -1,5 +1,3 @@
-export { centsOf, formatCents, formatRate, laborCost, parseRate, toCents, toRate } from './money.ts';
-export type { Cents, Rate } from './money.ts';
 export {
   addFractions,
   formatDecimal,
@@ -9,4 +7,6 @@ export {
   roundFraction,
 } from './fraction.ts';
 export type { Fraction } from './fraction.ts';
+export { centsOf, formatCents, formatRate, laborCost, parseRate, toCents, toRate } from './money.ts';
+export type { Cents, Rate } from './money.ts';
 export { shareByWeight } from './shareByWeight.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { toSeconds } from '../time/index.ts';
+import { toSeconds } from '../time/seconds.ts';
 import { formatCents, formatRate, laborCost, parseRate, toCents, toRate } from './money.ts';
 import { fraction, parseDecimal, roundFraction } from './fraction.ts';
 import { shareByWeight } from './shareByWeight.ts';

@@ -1,10 +1,13 @@
 import { isAboveAttended } from './aboveAttended.ts';
 import fc from 'fast-check';
-import { deriveLedger, effectiveEntries, piecesOf, splitByShiftDay } from '../ledger/index.ts';
-import type { HoursEntry } from '../ledger/index.ts';
+import { deriveLedger } from '../ledger/derive.ts';
+import { effectiveEntries } from '../ledger/effective.ts';
+import { piecesOf } from '../ledger/pieces.ts';
+import { splitByShiftDay } from '../ledger/shiftLines.ts';
+import type { HoursEntry } from '../ledger/entries.ts';
 import { THE_END, anyEntries, factsWith } from '../ledger/shop.fixture.ts';
-import { formatDay, parseDay, toDay } from '../time/index.ts';
-import type { LocalDay } from '../time/index.ts';
+import { formatDay, parseDay, toDay } from '../time/day.ts';
+import type { LocalDay } from '../time/day.ts';
 import { adjustmentsOf } from './adjustments.ts';
 import { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';
 import type { PayPeriodKind } from './payPeriod.ts';

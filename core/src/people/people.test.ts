@@ -1,9 +1,12 @@
 import fc from 'fast-check';
-import { formatRate, fraction } from '../money/index.ts';
-import { parseDay, toDay } from '../time/index.ts';
-import type { LocalDay } from '../time/index.ts';
-import { checkPattern, costRatesOf, explainRate, plannedMinutes, plannedOn } from './index.ts';
-import type { BurdenItem, PatternWeek, RateRecord, ShiftPlan } from './index.ts';
+import { formatRate } from '../money/money.ts';
+import { fraction } from '../money/fraction.ts';
+import { parseDay, toDay } from '../time/day.ts';
+import type { LocalDay } from '../time/day.ts';
+import { checkPattern, plannedMinutes, plannedOn } from './pattern.ts';
+import { costRatesOf, explainRate } from './costRate.ts';
+import type { BurdenItem, RateRecord } from './costRate.ts';
+import type { PatternWeek, ShiftPlan } from './pattern.ts';
 
 const day = (text: string): LocalDay => {
   const parsed = parseDay(text);

@@ -1,15 +1,15 @@
 import {
   CALIBRATION_TEXT,
-  PAUSE_MS,
   PLAIN_SCANNER,
   applyProfile,
   checkScan,
   isScanOver,
   learnProfile,
-  normalizeForeign,
-  parseForeign,
-} from './index.ts';
-import type { Key, ScannerFinding } from './index.ts';
+} from './profile.ts';
+import { PAUSE_MS } from './keys.ts';
+import { normalizeForeign, parseForeign } from './foreign.ts';
+import type { Key } from './keys.ts';
+import type { ScannerFinding } from './profile.ts';
 
 const BADGE = 'BND9L1B44TL9SJ';
 

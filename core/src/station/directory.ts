@@ -1,6 +1,6 @@
-import { addUsed, piecesIn } from '../floor/index.ts';
+import { addUsed, applyEntry, isCorrection, targetsOf } from '../ledger/index.ts';
+import { piecesIn } from '../floor/index.ts';
 import type { Board, BoardTechnician } from '../floor/index.ts';
-import { applyEntry, isCorrection, targetsOf } from '../ledger/index.ts';
 import type { Entry, EntryId, LaborEntry, Piece, TargetId } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { Brand } from '../result/index.ts';

@@ -1,5 +1,5 @@
 import { clock, technician } from '../ledger/shop.fixture.ts';
-import { toInstant } from '../time/index.ts';
+import { toInstant } from '../time/instant.ts';
 import { findBadgeHints } from './hints.ts';
 import type { BadgeScan } from './hints.ts';
 

@@ -1,46 +1,27 @@
 export { IDLE } from './conversation.ts';
 export type {
-  Act,
   Conversation,
-  Draft,
   Effect,
-  Identity,
-  Intent,
-  Member,
-  Person,
   Said,
   Sound,
   Source,
   StationInput,
   StationRefusal,
   StationState,
-  StationStep,
-  Table,
   Touch,
 } from './conversation.ts';
 export { recordLocally } from './directory.ts';
-export type {
-  BadgeId,
-  Meaning,
-  Message,
-  OrderBrief,
-  PersonBrief,
-  Resource,
-  ResourceId,
-  StationDirectory,
-  TaskBrief,
-  TaskReport,
-} from './directory.ts';
-export { FLOOR_ENTRY_TYPES, REQUEST_KINDS, isFloorEntry } from './floorEntry.ts';
+export type { BadgeId, Meaning, PersonBrief, ResourceId, StationDirectory } from './directory.ts';
+export { FLOOR_ENTRY_TYPES, REQUEST_KINDS } from './floorEntry.ts';
 export type { FloorEntry, RequestKind } from './floorEntry.ts';
 export { findBadgeHints } from './hints.ts';
-export type { BadgeHint, BadgeScan } from './hints.ts';
+export type { BadgeScan } from './hints.ts';
 export { promptFor } from './prompt.ts';
 export type { Prompt } from './prompt.ts';
-export { optionsOf, partOf, takesOf } from './question.ts';
+export { optionsOf, takesOf } from './question.ts';
 export type { Option, Question } from './question.ts';
 export { DEFAULT_STATION_SETTINGS, IDENTITIES, LANGUAGES, STATION_KINDS, THEMES } from './settings.ts';
-export type { IdentityRule, Language, StationKind, StationSettings } from './settings.ts';
+export type { Language, StationSettings } from './settings.ts';
 export { TAKE_BACK_MS } from './show.ts';
 export { converse } from './station.ts';
 export { nextTasks } from './tasks.ts';

@@ -1,6 +1,6 @@
-import { clock, target, technician } from '../ledger/shop.fixture.ts';
-import { entryId } from '../ledger/shop.fixture.ts';
-import { createZone, toInstant } from '../time/index.ts';
+import { clock, target, technician, entryId } from '../ledger/shop.fixture.ts';
+import { createZone } from '../time/zone.ts';
+import { toInstant } from '../time/instant.ts';
 import type { StationDirectory } from './directory.ts';
 import { conversationOf, directory, play, saidOf, withPerson, withReports } from './shop.fixture.ts';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { clock, entryId, target, technician } from '../ledger/shop.fixture.ts';
-import type { TechnicianId } from '../people/index.ts';
-import { ACTIONS, codeOfAction } from '../scan/index.ts';
+import type { TechnicianId } from '../people/costRate.ts';
+import { ACTIONS, codeOfAction } from '../scan/action.ts';
 import { IDLE } from './conversation.ts';
 import type { StationInput, StationState, Touch } from './conversation.ts';
 import { recordLocally } from './directory.ts';

@@ -1,7 +1,7 @@
-import { personStanding, standingOf } from '../floor/index.ts';
+import { personStanding, standingOf } from '../floor/standing.ts';
 import { HOUR, clock, entryId, target, technician } from '../ledger/shop.fixture.ts';
-import type { TechnicianId } from '../people/index.ts';
-import { toInstant } from '../time/index.ts';
+import type { TechnicianId } from '../people/costRate.ts';
+import { toInstant } from '../time/instant.ts';
 import { promptFor } from './prompt.ts';
 import { DEFAULT_STATION_SETTINGS } from './settings.ts';
 import { LABELS, conversationOf, directory, play, saidOf } from './shop.fixture.ts';

@@ -1,13 +1,12 @@
 export { findChanges, mergeChanges } from './changes.ts';
-export type { FieldChange, InWords, Merge } from './changes.ts';
+export type { FieldChange, InWords } from './changes.ts';
 export { estimateCost, estimateOrder, estimateSeconds } from './estimate.ts';
-export type { EstimateHours, EstimatedTask, OrderEstimate } from './estimate.ts';
+export type { EstimateHours, OrderEstimate } from './estimate.ts';
 export { nextOrderNumber } from './orderNumber.ts';
-export type { OrderNumberScheme } from './orderNumber.ts';
-export { ORDER_MOVES, ORDER_MOVE_ERROR_CODES, ORDER_STATES, checkMove, isWorkable } from './orderState.ts';
-export type { OrderMoveErrorCode, OrderState, WorkOrderId } from './orderState.ts';
+export { ORDER_MOVES, ORDER_STATES, checkMove, isWorkable } from './orderState.ts';
+export type { OrderState, WorkOrderId } from './orderState.ts';
 export { splitHoursOf } from './splitTask.ts';
 export { chooseSteps, isMeantFor } from './standard.ts';
-export type { OrderSubject, StandardId, StandardScope, StandardStep } from './standard.ts';
+export type { OrderSubject, StandardId, StandardScope } from './standard.ts';
 export { WORK_TYPES, withAlwaysIncluded } from './workType.ts';
 export type { WorkType } from './workType.ts';

@@ -1,16 +1,12 @@
 import fc from 'fast-check';
-import { toSeconds } from '../time/index.ts';
-import {
-  ORDER_STATES,
-  checkMove,
-  chooseSteps,
-  findChanges,
-  isMeantFor,
-  mergeChanges,
-  nextOrderNumber,
-  splitHoursOf,
-} from './index.ts';
-import type { OrderState, StandardId, StandardScope } from './index.ts';
+import { toSeconds } from '../time/seconds.ts';
+import { ORDER_STATES, checkMove } from './orderState.ts';
+import { chooseSteps, isMeantFor } from './standard.ts';
+import { findChanges, mergeChanges } from './changes.ts';
+import { nextOrderNumber } from './orderNumber.ts';
+import { splitHoursOf } from './splitTask.ts';
+import type { OrderState } from './orderState.ts';
+import type { StandardId, StandardScope } from './standard.ts';
 
 test.each<[OrderState, OrderState, number, string]>([
   ['draft', 'released', 1, 'ok'],

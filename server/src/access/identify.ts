@@ -3,7 +3,7 @@ import type { Request, Response } from 'express';
 import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
 import type { Right } from '@wergon/contract/access';
 import type { Context } from '../app/context.ts';
-import { readSql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
 import { settingsOf } from '../shop/settings.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
 import { hashToken, makeToken } from './token.ts';

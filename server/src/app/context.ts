@@ -1,6 +1,6 @@
 import type { Logger } from 'pino';
 import type { Backups } from '../backup/schedule.ts';
-import type { Database } from '../db/index.ts';
+import type { Database } from '../db/database.ts';
 import type { Journal } from '../ledger/journal.ts';
 import type { FactsCache } from '../shop/facts.ts';
 import type { Proofs } from '../station/proofs.ts';

@@ -6,7 +6,7 @@ import type { ErrorRequestHandler, Express, Request, RequestHandler } from 'expr
 import helmet from 'helmet';
 import { STREAM_PATHS, describeRoutes } from '@wergon/contract/routes';
 import { identify } from '../access/identify.ts';
-import { isDiskFault, readSql } from '../db/index.ts';
+import { isDiskFault, readSql } from '../db/sql.ts';
 import { loadSeq } from '../ledger/strands.ts';
 import type { Context } from './context.ts';
 import { checkHost } from './checkHost.ts';

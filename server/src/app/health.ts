@@ -1,6 +1,6 @@
 import type { Logger } from 'pino';
-import { writeSql } from '../db/index.ts';
-import type { Database } from '../db/index.ts';
+import { writeSql } from '../db/sql.ts';
+import type { Database } from '../db/database.ts';
 import { sayError } from './sayError.ts';
 
 /** Whether the server can write its disk, said on every screen while it cannot. */

@@ -1,6 +1,6 @@
 import express from 'express';
 import type { Express, Request, RequestHandler, Response } from 'express';
-import { fieldProblemsOf, formatPath } from '@wergon/contract/ledger';
+import { fieldProblemsOf, formatPath, findIllFormed, isIllFormed } from '@wergon/contract/wire';
 import { ROUTES } from '@wergon/contract/routes';
 import type {
   Caller,
@@ -10,7 +10,6 @@ import type {
   Route,
   RouteName,
 } from '@wergon/contract/routes';
-import { findIllFormed, isIllFormed } from '@wergon/contract/wire';
 import type { z } from 'zod';
 import { identify } from '../access/identify.ts';
 import type { Who } from '../access/identify.ts';

@@ -1,5 +1,5 @@
 import { mountAccess } from '../access/routes.ts';
-import { mountBackups } from '../backup/index.ts';
+import { mountBackups } from '../backup/routes.ts';
 import { mountExchange } from '../exchange/routes.ts';
 import { mountFloor } from '../floor/routes.ts';
 import { mountLedger } from '../ledger/routes.ts';

@@ -1,4 +1,4 @@
-import { readSql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
 import { newId, openTestShop } from './testShop.fixture.ts';
 import type { TestShop } from './testShop.fixture.ts';
 

@@ -1,8 +1,8 @@
 import type { Response } from 'express';
-import type { EditErrorCode } from '@wergon/core/reconcile';
+import type { EditErrorCode } from '@wergon/core/tape';
 import { fail } from '@wergon/core/result';
 import type { Refusal } from '@wergon/core/result';
-import type { Problem } from '@wergon/contract/station';
+import type { Problem } from '@wergon/contract/wire';
 import type { FieldError } from '../ledger/incoming.ts';
 
 /** Every refusal of a route, with its status and its words; RFC 9457 makes the answer of it. */

@@ -1,7 +1,7 @@
 import { constants, setPriority } from 'node:os';
 import { pino } from 'pino';
 import type { RouteName } from '@wergon/contract/routes';
-import { openForReading } from '../db/index.ts';
+import { openForReading } from '../db/database.ts';
 import { createFactsCache } from '../shop/facts.ts';
 import { createSetClock } from './clock.ts';
 import type { Context } from './context.ts';

@@ -5,7 +5,7 @@ import type { Express } from 'express';
 import { pino } from 'pino';
 import request from 'supertest';
 import { formatInstant, parseInstant, toInstant } from '@wergon/core/time';
-import { closeDatabase, openDatabase } from '../db/index.ts';
+import { closeDatabase, openDatabase } from '../db/database.ts';
 import { createSetClock } from './clock.ts';
 import { createApp } from './createApp.ts';
 import { createContext } from './server.ts';

@@ -1,6 +1,7 @@
 import { copyFileSync, rmSync } from 'node:fs';
-import { openDatabase, readSql } from '../db/index.ts';
-import type { Sql } from '../db/index.ts';
+import { openDatabase } from '../db/database.ts';
+import { readSql } from '../db/sql.ts';
+import type { Sql } from '../db/sql.ts';
 import { PROJECTIONS, rebuild } from '../ledger/rebuild.ts';
 import { walkChain } from '../ledger/verify.ts';
 import { createFactsCache } from '../shop/facts.ts';

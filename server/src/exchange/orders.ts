@@ -1,11 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { orderRowSchema } from '@wergon/contract/exchange';
 import type { NewOrder } from '@wergon/contract/work';
-import { formatDecimal } from '@wergon/core/money';
+import { formatDecimal, formatCents, toCents } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
 import { dated, formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { formatCents, toCents } from '@wergon/core/money';
 import { GradeEntity } from '../people/entities.ts';
 import { ensureLabels } from '../shop/labels.ts';
 import { drawRandomCode } from '../station/drawCode.ts';

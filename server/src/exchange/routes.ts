@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { COLUMNS, MOST_ROWS } from '@wergon/contract/exchange';
 import type { ExchangeKind, ExchangeRow, ImportAnswer } from '@wergon/contract/exchange';
-import { fieldProblemsOf } from '@wergon/contract/ledger';
+import { fieldProblemsOf } from '@wergon/contract/wire';
 import { ok } from '@wergon/core/result';
 import type { TechnicianId } from '@wergon/core/people';
 import { toDay } from '@wergon/core/time';

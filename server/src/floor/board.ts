@@ -4,7 +4,7 @@ import type { LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { atWallClock, formatDay, formatInstant, inForceAt, sumSeconds } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay, Span } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import {
   loadChargedOn,
   loadFinished,

@@ -1,6 +1,6 @@
 import type { LaborEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import type { Names } from '../ledger/scans.ts';
 import { titleOf } from '../reconcile/effect.ts';
 import type { ShopFacts } from '../shop/facts.ts';

@@ -3,7 +3,7 @@ import { correctedEntry, isCorrection } from '@wergon/core/ledger';
 import type { AmendSet, Entry, LaborEntry } from '@wergon/core/ledger';
 import { formatDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { findClosedUntil } from './decisionRows.ts';
 import type { FieldError } from './incoming.ts';

@@ -1,9 +1,8 @@
 import type { BoardJson } from '@wergon/contract/floor';
-import type { LooseEndsJson } from '@wergon/contract/reconcile';
-import { readSql, writeSql } from '../db/index.ts';
-import { at, line, newId, openTestShop } from '../app/testShop.fixture.ts';
+import type { LooseEndsJson } from '@wergon/contract/loose-ends';
+import { readSql, writeSql } from '../db/sql.ts';
+import { at, line, newId, openTestShop, SEVEN } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
-import { SEVEN } from '../app/testShop.fixture.ts';
 import { rebuild } from './rebuild.ts';
 import { verifyChain } from './verify.ts';
 

@@ -1,6 +1,6 @@
-import type { LooseEndsJson } from '@wergon/contract/reconcile';
+import type { LooseEndsJson } from '@wergon/contract/loose-ends';
 import fc from 'fast-check';
-import { readSql, writeSql } from '../db/index.ts';
+import { readSql, writeSql } from '../db/sql.ts';
 import { at, line, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 import { PROJECTIONS, rebuild } from './rebuild.ts';

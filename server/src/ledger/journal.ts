@@ -1,7 +1,8 @@
 import { Defect } from '@wergon/core/result';
 import type { Instant } from '@wergon/core/time';
-import { isDiskFault, readSql, trySql, writeSql } from '../db/index.ts';
-import type { Database, Sql } from '../db/index.ts';
+import { isDiskFault, readSql, trySql, writeSql } from '../db/sql.ts';
+import type { Database } from '../db/database.ts';
+import type { Sql } from '../db/sql.ts';
 import type { Clock } from '../app/clock.ts';
 import type { Live } from '../app/live.ts';
 import type { FactsCache, ShopFacts } from '../shop/facts.ts';

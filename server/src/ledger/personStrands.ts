@@ -2,7 +2,7 @@ import { collect, noStrands, piecesOf, settleAt } from '@wergon/core/ledger';
 import type { Piece, Strands } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Instant, Span } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { findState, loadPresence, loadStates, loadStints, longestStint } from './strands.ts';
 

@@ -1,6 +1,6 @@
-import { entrySchema, fieldProblemsOf, formatPath } from '@wergon/contract/ledger';
+import { entrySchema } from '@wergon/contract/ledger';
+import { fieldProblemsOf, formatPath, findIllFormed } from '@wergon/contract/wire';
 import { floorEntrySchema, sentEntrySchema } from '@wergon/contract/station';
-import { findIllFormed } from '@wergon/contract/wire';
 import { FLOOR_ENTRY_TYPES } from '@wergon/core/station';
 import type { Incoming } from './incoming.ts';
 

@@ -5,7 +5,7 @@ import { TAKE_BACK_MS } from '@wergon/core/station';
 import type { FloorEntry } from '@wergon/core/station';
 import { formatInstant, parseInstant } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
 import type { Author, Envelope, Stream } from './envelope.ts';

@@ -1,4 +1,4 @@
-import type { LineDetail } from '@wergon/contract/work';
+import type { LineDetail } from '@wergon/contract/ledger';
 import { collect, isCorrection, noStrands, piecesOf, settleAt } from '@wergon/core/ledger';
 import type { Entry, HoursEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
@@ -10,8 +10,8 @@ import { covers } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import { readSql } from '../db/index.ts';
-import type { Sql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
+import type { Sql } from '../db/sql.ts';
 import { writeOutcome } from '../station/routes.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { findAmended } from './closedDays.ts';

@@ -8,15 +8,15 @@ import type {
   Running,
   Stint,
   TargetId,
+  UsedByType,
 } from '@wergon/core/ledger';
-import { addUsed } from '@wergon/core/floor';
-import type { UsedByType } from '@wergon/core/floor';
+import { addUsed } from '@wergon/core/ledger';
 import type { Cents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { toSeconds } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay, Seconds, Span } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 
 // Rows read here were written by the projection from parsed values, so their brands hold.
 

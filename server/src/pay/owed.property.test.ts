@@ -1,12 +1,12 @@
 import fc from 'fast-check';
-import type { ApprovalsJson } from '@wergon/contract/reconcile';
+import type { ApprovalsJson } from '@wergon/contract/approval';
 import type { PayPeriodJson } from '@wergon/contract/pay';
 import { adjustmentsOf } from '@wergon/core/pay';
 import type { ClosedLine } from '@wergon/core/pay';
 import type { LocalDay } from '@wergon/core/time';
 import { SEVEN, cookieOf, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
-import { readSql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
 import { findOwed, isPayable, loadClosedLines, loadClosedPeriods } from './periods.ts';
 import { loadShiftDays } from './shiftDays.ts';
 

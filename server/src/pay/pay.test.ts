@@ -1,10 +1,10 @@
-import type { ApprovalsJson } from '@wergon/contract/reconcile';
+import type { ApprovalsJson } from '@wergon/contract/approval';
 import type { PayPeriodJson } from '@wergon/contract/pay';
-import type { Problem } from '@wergon/contract/station';
+import type { Problem } from '@wergon/contract/wire';
 import { SEVEN, at, cookieOf, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 import { rebuild } from '../ledger/rebuild.ts';
-import { readSql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
 
 const DAY = 24 * 60;
 // Weekly periods from Monday on. Ada worked on Tuesday from 7:00 to 15:00; it is Monday after that week.

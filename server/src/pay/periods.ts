@@ -6,7 +6,7 @@ import { Defect } from '@wergon/core/result';
 import { parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { TechnicianId } from '@wergon/core/people';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import type { LeftOut } from '../ledger/incoming.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { settingsOf } from '../shop/settings.ts';

@@ -2,7 +2,7 @@ import type { LaborLine, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { isPayable, nextPeriod } from './periods.ts';
 import { loadShiftDays } from './shiftDays.ts';

@@ -1,5 +1,5 @@
 import { FLOOR_END_KINDS } from '@wergon/core/ledger';
-import { looseEndFacts, looseEndKey } from '@wergon/core/reconcile';
+import { looseEndFacts, looseEndKey } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
 import type { Instant } from '@wergon/core/time';
 import { covers } from '../access/scope.ts';
@@ -7,8 +7,8 @@ import type { Context } from '../app/context.ts';
 import type { Call, Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
 import type { RouteRefusal } from '../app/problem.ts';
-import { readSql } from '../db/index.ts';
-import type { Sql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
+import type { Sql } from '../db/sql.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import { loadAccepted, writeDecision } from './decisions.ts';
 import { findFloorEnds } from './floorEnds.ts';

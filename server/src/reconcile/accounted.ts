@@ -1,4 +1,4 @@
-import type { AccountedJson } from '@wergon/contract/reconcile';
+import type { AccountedJson } from '@wergon/contract/attendance';
 import { deriveAttendance, piecesOf, shareAccounted, sumAccounted, sumEntered } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
@@ -7,8 +7,8 @@ import { formatDay, formatInstant, overlapSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
-import { readSql } from '../db/index.ts';
-import type { Sql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
+import type { Sql } from '../db/sql.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';
 import { unapprovedByPerson } from '../pay/unapproved.ts';

@@ -1,12 +1,12 @@
 import type { EntryId } from '@wergon/core/ledger';
-import { canBeAnswered, findLikelyAnswers, undoOf } from '@wergon/core/reconcile';
-import type { LikelyAnswer } from '@wergon/core/reconcile';
+import { canBeAnswered, findLikelyAnswers, undoOf } from '@wergon/core/loose-ends';
+import type { LikelyAnswer } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Call, Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import { PatternEntity } from '../people/entities.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 import type { DeskAct, Plan, Planner } from './deskAct.ts';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EntryId } from '@wergon/core/ledger';
 import type { Instant } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import type { Decision, Incoming } from '../ledger/incoming.ts';
 import { writeDecisionBody } from '../ledger/readDecision.ts';
 

@@ -5,7 +5,7 @@ import type { Instant } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import { insertOnce } from '../db/index.ts';
+import { insertOnce } from '../db/insertOnce.ts';
 import { DraftEntity } from './entities.ts';
 
 /** Rows that still lack something, kept for whoever wrote them; outside the journal, counted nowhere. */

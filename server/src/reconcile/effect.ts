@@ -1,11 +1,11 @@
-import type { EffectJson } from '@wergon/contract/reconcile';
+import type { EffectJson } from '@wergon/contract/loose-ends';
 import { piecesOf, sumLines } from '@wergon/core/ledger';
 import type { LaborLine, Stint, TargetId } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatDay, formatInstant, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';

@@ -1,5 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
-import type { DraftFields } from '@wergon/contract/reconcile';
+import type { DraftFields } from '@wergon/contract/timesheet';
 
 /** A row of a paper slip that still lacks something: outside the journal, counted nowhere. */
 export const DraftEntity = defineEntity({

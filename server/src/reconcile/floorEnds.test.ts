@@ -1,4 +1,4 @@
-import type { LooseEndsJson } from '@wergon/contract/reconcile';
+import type { LooseEndsJson } from '@wergon/contract/loose-ends';
 import { rebuild } from '../ledger/rebuild.ts';
 import { at, line, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';

@@ -1,11 +1,11 @@
 import type { EntryId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { findBadgeEnds, findUnknownCodes } from '@wergon/core/reconcile';
-import type { FloorEnd } from '@wergon/core/reconcile';
+import { findBadgeEnds, findUnknownCodes } from '@wergon/core/loose-ends';
+import type { FloorEnd } from '@wergon/core/loose-ends';
 import type { BadgeScan } from '@wergon/core/station';
 import { parseInstant, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import type { FieldError } from '../ledger/incoming.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 

@@ -1,12 +1,12 @@
 import type { LaborEntry, LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import type { TapeGround, TimedEntry } from '@wergon/core/reconcile';
+import type { TapeGround, TimedEntry } from '@wergon/core/tape';
 import type { Params } from '@wergon/core/result';
 import { inForceAt, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { refuse } from '../app/problem.ts';
 import type { RouteRefusal } from '../app/problem.ts';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import { findClosedUntil } from '../ledger/decisionRows.ts';
 import { findStateBefore } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';

@@ -1,5 +1,5 @@
-import type { DraftJson, JobWeekJson, WeekJson } from '@wergon/contract/reconcile';
-import type { Problem } from '@wergon/contract/station';
+import type { DraftJson, JobWeekJson, WeekJson } from '@wergon/contract/timesheet';
+import type { Problem } from '@wergon/contract/wire';
 import { openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 

@@ -1,14 +1,14 @@
 import { piecesOf } from '@wergon/core/ledger';
 import type { AmendSet, HoursEntry, LaborEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import type { Change } from '@wergon/core/reconcile';
+import type { Change } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
 import { formatDay, inForceAt, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Call, Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import { findClosedUntil } from '../ledger/decisionRows.ts';
 import type { FieldError } from '../ledger/incoming.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';

@@ -1,4 +1,4 @@
-import type { JobWeekJson } from '@wergon/contract/reconcile';
+import type { JobWeekJson } from '@wergon/contract/timesheet';
 import { piecesOf } from '@wergon/core/ledger';
 import type { HoursEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
@@ -11,8 +11,8 @@ import type { Who } from '../access/identify.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import { readSql } from '../db/index.ts';
-import type { Sql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
+import type { Sql } from '../db/sql.ts';
 import { findClosedUntil } from '../ledger/decisionRows.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';

@@ -9,9 +9,9 @@ import {
 } from '@wergon/core/ledger';
 import type { EntryId, LooseEnd, LooseEndKind, TaskEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { isAnsweredByRule, withoutAccepted } from '@wergon/core/reconcile';
+import { isAnsweredByRule, withoutAccepted } from '@wergon/core/loose-ends';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';

@@ -1,7 +1,7 @@
 import { storedEntrySchema } from '@wergon/contract/ledger';
 import { correctedEntry, isCorrection } from '@wergon/core/ledger';
 import type { Entry, EntryId, LaborEntry } from '@wergon/core/ledger';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 
 type JournalRow = { readonly body: string; readonly type: string };
 

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
-import type { EffectJson, LooseEndsJson, PersonDayJson } from '@wergon/contract/reconcile';
-import type { Problem } from '@wergon/contract/station';
-import type { OrderJson } from '@wergon/contract/work';
+import type { EffectJson, LooseEndsJson } from '@wergon/contract/loose-ends';
+import type { PersonDayJson } from '@wergon/contract/tape';
+import type { Problem } from '@wergon/contract/wire';
+import type { OrderJson } from '@wergon/contract/compare';
 import { at, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 

@@ -1,5 +1,5 @@
-import type { EffectJson, LooseEndsJson } from '@wergon/contract/reconcile';
-import type { OrderJson } from '@wergon/contract/work';
+import type { EffectJson, LooseEndsJson } from '@wergon/contract/loose-ends';
+import type { OrderJson } from '@wergon/contract/compare';
 import { SEVEN, at, cookieOf, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 

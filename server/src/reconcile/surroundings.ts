@@ -2,10 +2,10 @@ import { inOrderOfTime } from '@wergon/core/ledger';
 import type { EntryId, LaborEntry, LooseEnd, TargetId } from '@wergon/core/ledger';
 import { plannedOn } from '@wergon/core/people';
 import type { TechnicianId, WorkPattern } from '@wergon/core/people';
-import type { Surroundings } from '@wergon/core/reconcile';
+import type { Surroundings } from '@wergon/core/loose-ends';
 import { atWallClock, inForceAt, parseInstant, toDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 

@@ -1,5 +1,6 @@
-import type { EffectJson, PersonDayJson } from '@wergon/contract/reconcile';
-import type { Problem } from '@wergon/contract/station';
+import type { EffectJson } from '@wergon/contract/loose-ends';
+import type { PersonDayJson } from '@wergon/contract/tape';
+import type { Problem } from '@wergon/contract/wire';
 import { at, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 

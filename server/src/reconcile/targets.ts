@@ -1,4 +1,4 @@
-import type { TargetJson } from '@wergon/contract/reconcile';
+import type { TargetJson } from '@wergon/contract/tape';
 import { settleAt } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
@@ -8,8 +8,8 @@ import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
-import { readSql } from '../db/index.ts';
-import type { Sql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
+import type { Sql } from '../db/sql.ts';
 import { BadgeEntity } from '../people/entities.ts';
 import { loadFinished, loadStates } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';

@@ -1,15 +1,12 @@
-import type { TrailJson } from '@wergon/contract/ledger';
-import type {
-  AccountedJson,
-  ApprovalsJson,
-  JobWeekJson,
-  PersonDayJson,
-  WeekJson,
-} from '@wergon/contract/reconcile';
-import type { LineDetail, OrderJson, StoryJson } from '@wergon/contract/work';
+import type { TrailJson, LineDetail } from '@wergon/contract/ledger';
+import type { AccountedJson } from '@wergon/contract/attendance';
+import type { ApprovalsJson } from '@wergon/contract/approval';
+import type { JobWeekJson, WeekJson } from '@wergon/contract/timesheet';
+import type { PersonDayJson } from '@wergon/contract/tape';
+import type { OrderJson, StoryJson } from '@wergon/contract/compare';
 import { SEVEN, at, cookieOf, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
-import { writeSql } from '../db/index.ts';
+import { writeSql } from '../db/sql.ts';
 
 // Ada was signed in from 7:00 to 8:30, on Strip for an hour of it; Bo wrote half an hour of Winding down.
 let shop: TestShop;

@@ -1,4 +1,4 @@
-import type { WeekJson } from '@wergon/contract/reconcile';
+import type { WeekJson } from '@wergon/contract/timesheet';
 import { deriveAttendance, piecesOf, sumEntered } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
@@ -10,8 +10,8 @@ import { mayCorrect } from '../access/scope.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import { readSql } from '../db/index.ts';
-import type { Sql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
+import type { Sql } from '../db/sql.ts';
 import { findClosedUntil } from '../ledger/decisionRows.ts';
 import { loadPersonStrands } from '../ledger/personStrands.ts';
 import { loadHours } from '../ledger/strands.ts';

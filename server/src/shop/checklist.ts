@@ -4,7 +4,7 @@ import { costRateOn } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
-import { readSql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
 import { BadgeEntity, GradeEntity, PatternEntity } from '../people/entities.ts';
 import { StationEntity } from '../station/entities.ts';
 

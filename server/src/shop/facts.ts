@@ -9,7 +9,7 @@ import { createZone } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { Rate } from '@wergon/core/money';
 import { isWorkable } from '@wergon/core/work';
-import type { Database } from '../db/index.ts';
+import type { Database } from '../db/database.ts';
 import { CostRateEntity, GradeEntity, TechnicianEntity } from '../people/entities.ts';
 import type { Technician } from '../people/entities.ts';
 import { OrderEntity, TaskEntity } from '../work/entities.ts';

@@ -5,7 +5,7 @@ import type { Instant } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import { insertOnce } from '../db/index.ts';
+import { insertOnce } from '../db/insertOnce.ts';
 import { NoticeEntity } from './entities.ts';
 
 /** Notices of the shop on the stations' idle screens. */

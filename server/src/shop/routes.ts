@@ -10,7 +10,7 @@ import type { LocalDay } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import { insertOnce } from '../db/index.ts';
+import { insertOnce } from '../db/insertOnce.ts';
 import { drawRandomCode } from '../station/drawCode.ts';
 import { mountChecklist } from './checklist.ts';
 import { mountNotices } from './notices.ts';

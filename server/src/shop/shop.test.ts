@@ -1,4 +1,4 @@
-import type { OrderJson } from '@wergon/contract/work';
+import type { OrderJson } from '@wergon/contract/compare';
 import type { Checklist, ShopJson } from '@wergon/contract/shop';
 import { openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';

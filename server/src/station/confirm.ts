@@ -6,7 +6,7 @@ import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
 import type { RouteRefusal } from '../app/problem.ts';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import { loadShiftDays } from '../pay/shiftDays.ts';
 import type { ShiftDay } from '../pay/shiftDays.ts';
 import { writeDecision } from '../reconcile/decisions.ts';

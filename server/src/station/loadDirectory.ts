@@ -14,7 +14,7 @@ import {
   toInstant,
 } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import { loadAnswers } from '../floor/requests.ts';
 import { PatternEntity } from '../people/entities.ts';
 import { ActivityEntity, ListItemEntity, NoticeEntity, ResourceEntity } from '../shop/entities.ts';

@@ -4,7 +4,7 @@ import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatDay, weekdayOf, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/index.ts';
+import type { Sql } from '../db/sql.ts';
 import { loadHours, loadPresence, findState, loadStints } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';
 

@@ -10,7 +10,7 @@ import { hashToken, makeToken } from '../access/token.ts';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { problemOf, refuse } from '../app/problem.ts';
-import { readSql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
 import { loadBoard } from '../floor/board.ts';
 import type { Outcome } from '../ledger/incoming.ts';
 import { readBatch } from '../ledger/readBatch.ts';

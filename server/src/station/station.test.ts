@@ -1,6 +1,6 @@
 import { badgeKey } from '@wergon/contract/station';
 import type { DirectoryJson, OwnTimeJson, RequestsJson } from '@wergon/contract/station';
-import type { LooseEndsJson } from '@wergon/contract/reconcile';
+import type { LooseEndsJson } from '@wergon/contract/loose-ends';
 import { DEFAULT_STATION_SETTINGS } from '@wergon/core/station';
 import { at, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';

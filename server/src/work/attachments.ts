@@ -4,7 +4,7 @@ import { ok } from '@wergon/core/result';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import { insertOnce } from '../db/index.ts';
+import { insertOnce } from '../db/insertOnce.ts';
 import { AttachmentEntity, OrderEntity } from './entities.ts';
 
 const startsWith = (bytes: Buffer, hex: string, offset = 0) =>

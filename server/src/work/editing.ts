@@ -12,7 +12,7 @@ import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { PROBLEMS, refuse } from '../app/problem.ts';
 import type { RouteRefusal } from '../app/problem.ts';
-import { readSql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
 import { readBatch } from '../ledger/readBatch.ts';
 import { loadStates } from '../ledger/strands.ts';
 import { GradeEntity } from '../people/entities.ts';

@@ -1,6 +1,7 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
-import type { StandardJobJson, StandardTaskJson, TaskRow } from '@wergon/contract/work';
+import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
+import type { TaskRow } from '@wergon/contract/compare';
 import type { Charge } from '@wergon/contract/shop';
 import type { Dated, Seconds } from '@wergon/core/time';
 import type { FieldChange, OrderState, WorkType } from '@wergon/core/work';

@@ -1,6 +1,6 @@
 import type { ListName } from '@wergon/contract/shop';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
-import type { OrderRow } from '@wergon/contract/work';
+import type { OrderRow } from '@wergon/contract/compare';
 import { sumComparisons } from '@wergon/core/compare';
 import {
   centsOf,
@@ -20,7 +20,7 @@ import { nextOrderNumber } from '@wergon/core/work';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import { readSql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
 import { loadSeq, loadStates } from '../ledger/strands.ts';
 import { GradeEntity } from '../people/entities.ts';
 import { CustomerEntity, ListItemEntity, ResourceEntity, UnitEntity } from '../shop/entities.ts';

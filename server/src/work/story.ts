@@ -1,4 +1,4 @@
-import type { StoryJson } from '@wergon/contract/work';
+import type { StoryJson } from '@wergon/contract/compare';
 import type { LaborEntry, LaborLine, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
@@ -7,8 +7,8 @@ import type { LocalDay } from '@wergon/core/time';
 import type { Context } from '../app/context.ts';
 import type { Mount } from '../app/mount.ts';
 import { refuse } from '../app/problem.ts';
-import { readSql } from '../db/index.ts';
-import type { Sql } from '../db/index.ts';
+import { readSql } from '../db/sql.ts';
+import type { Sql } from '../db/sql.ts';
 import { loadRunning } from '../ledger/personStrands.ts';
 import { loadLinesOf, loadLinesOn } from '../ledger/strands.ts';
 import type { ShopFacts } from '../shop/facts.ts';

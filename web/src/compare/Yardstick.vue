@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { drawYardstick } from '@wergon/core/compare';
-import type { UsedByType } from '@wergon/core/floor';
+import type { UsedByType } from '@wergon/core/ledger';
 import { toSeconds } from '@wergon/core/time';
 import type { Seconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';

@@ -1,7 +1,7 @@
 import { ref } from 'vue';
 import { ROUTES } from '@wergon/contract/routes';
 import type { BodyOf, ResponseOf, RouteName } from '@wergon/contract/routes';
-import type { Problem } from '@wergon/contract/station';
+import type { Problem } from '@wergon/contract/wire';
 import { isPersonThere } from './presence.ts';
 
 /** How far the server's clock is ahead of this computer's, in milliseconds; measured at every answer. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
+import { readInstant } from '@wergon/contract/wire';
 import type { Block, Board } from '@wergon/core/floor';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
-import type { AccountedJson } from '@wergon/contract/reconcile';
+import type { AccountedJson } from '@wergon/contract/attendance';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayDate, sayDay } from '../desk/dates.ts';
 import DeskFrame from '../desk/DeskFrame.vue';

@@ -2,7 +2,7 @@
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
+import { readInstant } from '@wergon/contract/wire';
 import { chargedOf } from '@wergon/core/floor';
 import type { Lane } from '@wergon/core/floor';
 import { sumSeconds } from '@wergon/core/time';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
+import { readInstant } from '@wergon/contract/wire';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayClock, sayDay } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';

@@ -1,4 +1,4 @@
-import { readInstant } from '@wergon/contract/floor';
+import { readInstant } from '@wergon/contract/wire';
 import type { FloorJson } from '@wergon/contract/floor';
 import type { Lane } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
-import { readBoard, readDay, readLanes } from '@wergon/contract/floor';
+import { readBoard, readLanes } from '@wergon/contract/floor';
+import { readDay } from '@wergon/contract/wire';
 import type { FloorJson } from '@wergon/contract/floor';
 import { accountedShare, countPresently, drawLane } from '@wergon/core/floor';
 import type { Lane } from '@wergon/core/floor';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
+import { readInstant } from '@wergon/contract/wire';
 import { isAboveAttended } from '@wergon/core/pay';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayDate, sayInstant } from '../desk/dates.ts';

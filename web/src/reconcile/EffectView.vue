@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { readDay, readInstant } from '@wergon/contract/floor';
-import type { EffectJson } from '@wergon/contract/reconcile';
-import type { ComparisonJson } from '@wergon/contract/work';
+import { readDay, readInstant } from '@wergon/contract/wire';
+import type { EffectJson } from '@wergon/contract/loose-ends';
+import type { ComparisonJson } from '@wergon/contract/compare';
 import { isPastEstimate } from '@wergon/core/compare';
 import type { LocalDay } from '@wergon/core/time';
 import Yardstick from '../compare/Yardstick.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
-import type { ChosenAnswer } from '@wergon/contract/reconcile';
+import { readInstant } from '@wergon/contract/wire';
+import type { ChosenAnswer } from '@wergon/contract/loose-ends';
 import { callRoute, wordsOf } from '../desk/callRoute.ts';
 import { sayClock } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';

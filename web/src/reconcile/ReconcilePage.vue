@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, ref } from 'vue';
-import { readDay } from '@wergon/contract/floor';
+import { readDay } from '@wergon/contract/wire';
 import { formatDay, weekdayOf } from '@wergon/core/time';
-import type { ChosenAnswer } from '@wergon/contract/reconcile';
+import type { ChosenAnswer } from '@wergon/contract/loose-ends';
 import type { LocalDay } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayDate, sayDay } from '../desk/dates.ts';

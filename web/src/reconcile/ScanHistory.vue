@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readInstant } from '@wergon/contract/floor';
+import { readInstant } from '@wergon/contract/wire';
 import type { ScanJson } from '@wergon/contract/ledger';
 import { sayInstant } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementBounding, useWindowSize } from '@vueuse/core';
 import { computed, ref, useId, watch } from 'vue';
-import type { TargetJson } from '@wergon/contract/reconcile';
+import type { TargetJson } from '@wergon/contract/tape';
 import type { WorkType } from '@wergon/core/work';
 import { useTargetSearch } from './useTargetSearch.ts';
 

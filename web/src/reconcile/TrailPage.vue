@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useInfiniteQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
+import { readInstant } from '@wergon/contract/wire';
 import type { TrailJson } from '@wergon/contract/ledger';
 import { callRoute, wordsOf } from '../desk/callRoute.ts';
 import DateField from '../desk/DateField.vue';

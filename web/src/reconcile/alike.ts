@@ -1,4 +1,4 @@
-import type { Acceptance, ChosenAnswer, LooseEndsJson } from '@wergon/contract/reconcile';
+import type { Acceptance, ChosenAnswer, LooseEndsJson } from '@wergon/contract/loose-ends';
 
 export type LooseEndJson = LooseEndsJson['looseEnds'][number];
 

@@ -1,5 +1,5 @@
 import { LOOSE_END_KINDS } from '@wergon/core/ledger';
-import { ANSWER_REASONS } from '@wergon/core/reconcile';
+import { ANSWER_REASONS } from '@wergon/core/loose-ends';
 import type { LooseEndJson } from './alike.ts';
 import { sayAlike, sayAnswer, sayKinds, sayLooseEnd } from './sentences.ts';
 

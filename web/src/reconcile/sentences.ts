@@ -1,6 +1,6 @@
-import type { LooseEndsJson } from '@wergon/contract/reconcile';
+import type { LooseEndsJson } from '@wergon/contract/loose-ends';
 import type { LooseEndKind } from '@wergon/core/ledger';
-import type { AnswerReason } from '@wergon/core/reconcile';
+import type { AnswerReason } from '@wergon/core/loose-ends';
 
 type LooseEnd = LooseEndsJson['looseEnds'][number];
 type Words = {

@@ -1,4 +1,4 @@
-import type { Acceptance, ChosenAnswer } from '@wergon/contract/reconcile';
+import type { Acceptance, ChosenAnswer } from '@wergon/contract/loose-ends';
 import { callRoute } from '../desk/callRoute.ts';
 import { useMade } from './useMade.ts';
 

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive } from 'vue';
-import { readDay, readInstant } from '@wergon/contract/floor';
+import { readDay, readInstant } from '@wergon/contract/wire';
 import { callRoute } from '../desk/callRoute.ts';
 import DateField from '../desk/DateField.vue';
 import { sayClock, sayDay } from '../desk/dates.ts';

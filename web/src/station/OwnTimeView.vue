@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import { readDay } from '@wergon/contract/floor';
+import { readDay } from '@wergon/contract/wire';
 import type { OwnTimeJson } from '@wergon/contract/station';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatHours, toSeconds, weekdayOf } from '@wergon/core/time';

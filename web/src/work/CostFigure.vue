@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { ComparisonJson } from '@wergon/contract/work';
+import type { ComparisonJson } from '@wergon/contract/compare';
 import { useDesk } from '../desk/useDesk.ts';
 
 const props = defineProps<{ comparison: ComparisonJson; hasEstimate: boolean }>();

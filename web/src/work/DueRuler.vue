@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { OrderRow } from '@wergon/contract/work';
+import type { OrderRow } from '@wergon/contract/compare';
 import { parseDay } from '@wergon/core/time';
 import { weekOf } from '../desk/dates.ts';
 

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { OrderJson } from '@wergon/contract/work';
+import type { OrderJson } from '@wergon/contract/compare';
 import { formatCents } from '@wergon/core/money';
 import { toSeconds } from '@wergon/core/time';
 import { WORK_TYPES, splitHoursOf } from '@wergon/core/work';

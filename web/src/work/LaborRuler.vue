@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { TaskRow } from '@wergon/contract/work';
+import type { TaskRow } from '@wergon/contract/compare';
 import { parseDay } from '@wergon/core/time';
 import { weekOf } from '../desk/dates.ts';
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import type { LineRow } from '@wergon/contract/work';
-import { readInstant } from '@wergon/contract/floor';
+import type { LineRow } from '@wergon/contract/compare';
+import { readInstant } from '@wergon/contract/wire';
 import { formatDay } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayInstant } from '../desk/dates.ts';

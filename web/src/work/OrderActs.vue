@@ -2,7 +2,7 @@
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { OrderJson, OrderRow, TaskRow } from '@wergon/contract/work';
+import type { OrderJson, OrderRow, TaskRow } from '@wergon/contract/compare';
 import { ORDER_MOVES } from '@wergon/core/work';
 import { callRoute } from '../desk/callRoute.ts';
 import { useDesk } from '../desk/useDesk.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { OrderJson } from '@wergon/contract/work';
+import type { OrderJson } from '@wergon/contract/compare';
 import { parseInstant } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayClock, sayDay } from '../desk/dates.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { OrderRow } from '@wergon/contract/work';
+import type { OrderRow } from '@wergon/contract/compare';
 import { formatDay } from '@wergon/core/time';
 import Yardstick from '../compare/Yardstick.vue';
 import { sayDate } from '../desk/dates.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { OrderRow } from '@wergon/contract/work';
-import { readInstant } from '@wergon/contract/floor';
+import type { OrderRow } from '@wergon/contract/compare';
+import { readInstant } from '@wergon/contract/wire';
 import { sayClock } from '../desk/dates.ts';
 import { useDesk } from '../desk/useDesk.ts';
 

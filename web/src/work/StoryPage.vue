@@ -2,8 +2,8 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { readInstant } from '@wergon/contract/floor';
-import type { StoryJson } from '@wergon/contract/work';
+import { readInstant } from '@wergon/contract/wire';
+import type { StoryJson } from '@wergon/contract/compare';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { callRoute } from '../desk/callRoute.ts';

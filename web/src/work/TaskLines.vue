@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { LineRow, TaskRow } from '@wergon/contract/work';
+import type { LineRow, TaskRow } from '@wergon/contract/compare';
 import Yardstick from '../compare/Yardstick.vue';
 import { callRoute } from '../desk/callRoute.ts';
 import { sayDate } from '../desk/dates.ts';

@@ -1,4 +1,4 @@
-import type { ComparisonJson, OrderRow } from '@wergon/contract/work';
+import type { ComparisonJson, OrderRow } from '@wergon/contract/compare';
 import { balanceOf, balanceOfTasks, formatBalance } from '@wergon/core/compare';
 import type { Balance } from '@wergon/core/compare';
 import { formatHours, formatLeft, toSeconds } from '@wergon/core/time';

@@ -1,4 +1,5 @@
-import type { NewOrderInput, OrderJson, Preparation, StandardTaskJson } from '@wergon/contract/work';
+import type { NewOrderInput, Preparation, StandardTaskJson } from '@wergon/contract/work';
+import type { OrderJson } from '@wergon/contract/compare';
 import { centsOf, formatDecimal, fraction, parseDecimal, parseRate, toRate } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
 import { formatHours, parseHours, toSeconds } from '@wergon/core/time';

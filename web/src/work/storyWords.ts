@@ -1,4 +1,4 @@
-import type { StoryJson } from '@wergon/contract/work';
+import type { StoryJson } from '@wergon/contract/compare';
 
 type Event = StoryJson['days'][number]['events'][number];
 export type ToldEvent = Omit<Event, 'kind'> & { readonly kind: Exclude<Event['kind'], 'labor'> };

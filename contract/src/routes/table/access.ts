@@ -8,8 +8,7 @@ import {
   userFieldsSchema,
   usersSchema,
 } from '../../access/index.ts';
-import { createdSchema } from '../../people/index.ts';
-import { nothing } from '../route.ts';
+import { createdSchema, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
 export const ACCESS_ROUTES = {

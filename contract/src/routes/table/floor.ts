@@ -1,9 +1,9 @@
-import { z } from 'zod';
 import { floorSchema, latestSchema } from '../../floor/index.ts';
-import { answerSchema, batchResultSchema, batchSchema, requestsSchema } from '../../station/index.ts';
+import { answerSchema, requestsSchema } from '../../station/index.ts';
 import { dayText } from '../../wire/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
+import { z } from 'zod';
 
 const day = z.strictObject({ day: dayText.exactOptional() });
 
@@ -37,14 +37,5 @@ export const FLOOR_ROUTES = {
     summary: 'Answer a request; it stands at the technician’s next badge',
     body: answerSchema,
     response: nothing,
-  },
-  deskEntries: {
-    method: 'post',
-    path: '/api/ledger/entries',
-    caller: 'ledger.correct',
-    summary: 'Record entries and corrections from the desk, all or none',
-    body: batchSchema,
-    readsEach: 'entries',
-    response: batchResultSchema,
   },
 } as const satisfies Record<string, Route>;

@@ -3,7 +3,6 @@ import {
   absenceSchema,
   badgeCodeSchema,
   bindBadgeSchema,
-  createdSchema,
   issueBadgeSchema,
   newGradeSchema,
   newRateSchema,
@@ -15,7 +14,7 @@ import {
   setPinSchema,
   technicianSchema,
 } from '../../people/index.ts';
-import { nothing } from '../route.ts';
+import { createdSchema, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
 export const PEOPLE_ROUTES = {

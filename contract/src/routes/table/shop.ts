@@ -1,5 +1,3 @@
-import type { z } from 'zod';
-import { createdSchema } from '../../people/index.ts';
 import {
   activityFieldsSchema,
   backupsSchema,
@@ -9,18 +7,17 @@ import {
   dayOnlySchema,
   listItemSchema,
   newListItemSchema,
+  newUnitSchema,
   noticeSchema,
   noticesSchema,
-  railSchema,
   resourceFieldsSchema,
   settingsSchema,
   shopSchema,
-  newUnitSchema,
   unitFieldsSchema,
 } from '../../shop/index.ts';
-import { newStationSchema, pairingSchema, saveStationSchema, stationsSchema } from '../../station/index.ts';
-import { nothing } from '../route.ts';
+import { createdSchema, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
+import type { z } from 'zod';
 
 /** A thing that is added at `path` and changed at `path/:id`. */
 const add = <Body extends z.ZodType>(path: string, summary: string, body: Body) =>
@@ -49,13 +46,6 @@ export const SHOP_ROUTES = {
     caller: 'shop.change',
     summary: 'Start a backup now',
     response: nothing,
-  },
-  rail: {
-    method: 'get',
-    path: '/api/rail',
-    caller: 'signed-in',
-    summary: 'Live figures of the places',
-    response: railSchema,
   },
   shop: {
     method: 'get',
@@ -101,36 +91,6 @@ export const SHOP_ROUTES = {
     path: '/api/shop/notices/:notice/remove',
     caller: 'shop.change',
     summary: 'Take a notice down',
-    response: nothing,
-  },
-  stations: {
-    method: 'get',
-    path: '/api/stations',
-    caller: 'shop.see',
-    summary: 'All stations',
-    response: stationsSchema,
-  },
-  addStation: {
-    method: 'post',
-    path: '/api/stations',
-    caller: 'shop.change',
-    summary: 'Add a station and get its pairing code',
-    body: newStationSchema,
-    response: pairingSchema,
-  },
-  saveStation: save('/api/stations/:station', 'Rename a station, or set how it behaves', saveStationSchema),
-  pairAgain: {
-    method: 'post',
-    path: '/api/stations/:station/pairing',
-    caller: 'shop.change',
-    summary: 'Get a new pairing code',
-    response: pairingSchema,
-  },
-  revokeStation: {
-    method: 'post',
-    path: '/api/stations/:station/revoke',
-    caller: 'shop.change',
-    summary: 'Take a station its token',
     response: nothing,
   },
 } as const satisfies Record<string, Route>;

@@ -1,22 +1,62 @@
-import { z } from 'zod';
 import { changePinSchema, checkPinSchema } from '../../people/index.ts';
 import {
   askOwnTimeSchema,
   batchResultSchema,
   batchSchema,
   benchSchema,
-  confirmOwnTimeSchema,
   directorySchema,
+  newStationSchema,
   ownTimeSchema,
   pairSchema,
+  pairingSchema,
   proveSelfSchema,
   provedSchema,
+  saveStationSchema,
   scannerProfileSchema,
+  stationsSchema,
 } from '../../station/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
+import { z } from 'zod';
 
 export const STATION_ROUTES = {
+  stations: {
+    method: 'get',
+    path: '/api/stations',
+    caller: 'shop.see',
+    summary: 'All stations',
+    response: stationsSchema,
+  },
+  addStation: {
+    method: 'post',
+    path: '/api/stations',
+    caller: 'shop.change',
+    summary: 'Add a station and get its pairing code',
+    body: newStationSchema,
+    response: pairingSchema,
+  },
+  saveStation: {
+    method: 'post',
+    path: '/api/stations/:station',
+    caller: 'shop.change',
+    summary: 'Rename a station, or set how it behaves',
+    body: saveStationSchema,
+    response: nothing,
+  },
+  pairAgain: {
+    method: 'post',
+    path: '/api/stations/:station/pairing',
+    caller: 'shop.change',
+    summary: 'Get a new pairing code',
+    response: pairingSchema,
+  },
+  revokeStation: {
+    method: 'post',
+    path: '/api/stations/:station/revoke',
+    caller: 'shop.change',
+    summary: 'Take a station its token',
+    response: nothing,
+  },
   pair: {
     method: 'post',
     path: '/api/station/pair',
@@ -48,14 +88,6 @@ export const STATION_ROUTES = {
     summary: 'A technician’s own day and week, for whoever has proved that he is this technician',
     body: askOwnTimeSchema,
     response: ownTimeSchema,
-  },
-  confirmOwnTime: {
-    method: 'post',
-    path: '/api/station/own-time/confirm',
-    caller: 'station',
-    summary: 'A technician confirms his own days as he saw them',
-    body: confirmOwnTimeSchema,
-    response: nothing,
   },
   proveSelf: {
     method: 'post',

@@ -1,14 +1,10 @@
-import { createdSchema } from '../../people/index.ts';
 import {
   attachmentSchema,
   changeOrderStateSchema,
   duplicateSchema,
   finishTaskSchema,
-  lineDetailSchema,
-  lineQuerySchema,
   newAttachmentSchema,
   newOrderSchema,
-  orderSchema,
   preparationSchema,
   releaseOrdersSchema,
   releasedSchema,
@@ -17,54 +13,17 @@ import {
   saveStandardTaskSchema,
   standardVersionsSchema,
   standardsSchema,
-  travelersBodySchema,
-  travelersSchema,
-  unapprovedWorkSchema,
-  workSchema,
-  pastWorkQuery,
-  pastWorkSchema,
-  storyQuery,
-  storySchema,
 } from '../../work/index.ts';
-import { nothing } from '../route.ts';
+import { createdSchema, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
 export const WORK_ROUTES = {
-  work: {
-    method: 'get',
-    path: '/api/work',
-    caller: 'work.see',
-    summary: 'Orders whose work is not behind them, actual against estimate',
-    response: workSchema,
-  },
-  pastWork: {
-    method: 'get',
-    path: '/api/work/past',
-    caller: 'work.see',
-    summary: 'Finished and closed orders, searched, a page at a time',
-    query: pastWorkQuery,
-    response: pastWorkSchema,
-  },
-  unapprovedWork: {
-    method: 'get',
-    path: '/api/work/unapproved',
-    caller: 'work.see',
-    summary: 'What nobody has approved yet, by order',
-    response: unapprovedWorkSchema,
-  },
   preparation: {
     method: 'get',
     path: '/api/preparation',
     caller: 'work.see',
     summary: 'What a form for an order needs to know',
     response: preparationSchema,
-  },
-  order: {
-    method: 'get',
-    path: '/api/work/:order',
-    caller: 'work.see',
-    summary: 'One order with its tasks and labor lines',
-    response: orderSchema,
   },
   addOrder: {
     method: 'post',
@@ -81,14 +40,6 @@ export const WORK_ROUTES = {
     summary: 'Release several orders at once',
     body: releaseOrdersSchema,
     response: releasedSchema,
-  },
-  travelers: {
-    method: 'post',
-    path: '/api/travelers',
-    caller: 'work.change',
-    summary: 'What stands on the travelers of some orders, with the codes made for this print',
-    body: travelersBodySchema,
-    response: travelersSchema,
   },
   saveOrder: {
     method: 'post',
@@ -145,7 +96,6 @@ export const WORK_ROUTES = {
     summary: 'Take an attachment away',
     response: nothing,
   },
-
   standards: {
     method: 'get',
     path: '/api/standards',
@@ -175,23 +125,5 @@ export const WORK_ROUTES = {
     caller: 'work.see',
     summary: 'What each version of a standard changed',
     response: standardVersionsSchema,
-  },
-
-  story: {
-    method: 'get',
-    path: '/api/story',
-    caller: 'work.see',
-    summary: 'What happened to an order, or in the shop on a day, as a story',
-    query: storyQuery,
-    response: storySchema,
-  },
-
-  line: {
-    method: 'get',
-    path: '/api/ledger/line',
-    caller: 'ledger.see',
-    summary: 'What a labor line is made of',
-    query: lineQuerySchema,
-    response: lineDetailSchema,
   },
 } as const satisfies Record<string, Route>;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, toRaw, watch } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
+import { readInstant } from '@wergon/contract/wire';
 import type { FloorJson } from '@wergon/contract/floor';
 import Yardstick from '../../compare/Yardstick.vue';
 import { sayClock } from '../../desk/dates.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { ApprovalsJson } from '@wergon/contract/reconcile';
+import type { ApprovalsJson } from '@wergon/contract/approval';
 import { sayDate } from '../../desk/dates.ts';
 import { useDesk } from '../../desk/useDesk.ts';
 

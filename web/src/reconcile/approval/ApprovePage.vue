@@ -2,8 +2,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
-import type { ApprovalsJson } from '@wergon/contract/reconcile';
-import { awaitsApproval, isException } from '@wergon/core/reconcile';
+import type { ApprovalsJson } from '@wergon/contract/approval';
+import { awaitsApproval, isException } from '@wergon/core/approval';
 import { callRoute } from '../../desk/callRoute.ts';
 import { sayDate, sayDay, weekOf } from '../../desk/dates.ts';
 import DeskFrame from '../../desk/DeskFrame.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { reactive, watch } from 'vue';
 import { ABSENCE_KINDS } from '@wergon/contract/people';
-import type { WeekJson } from '@wergon/contract/reconcile';
+import type { WeekJson } from '@wergon/contract/timesheet';
 import { callRoute } from '../../desk/callRoute.ts';
 import { sayDate } from '../../desk/dates.ts';
 import { useAct } from '../../shop/useAct.ts';

@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { JobWeekJson } from '@wergon/contract/reconcile';
+import type { JobWeekJson } from '@wergon/contract/timesheet';
 import { sumSeconds } from '@wergon/core/time';
 import { callRoute } from '../../desk/callRoute.ts';
 import { sayDate, sayDay, weekOf } from '../../desk/dates.ts';

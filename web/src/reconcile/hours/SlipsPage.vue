@@ -3,7 +3,7 @@ import { computed, nextTick, onMounted, ref } from 'vue';
 import { parseDay, parseHours } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
-import type { EnterHours } from '@wergon/contract/reconcile';
+import type { EnterHours } from '@wergon/contract/timesheet';
 import { sayDay } from '../../desk/dates.ts';
 import DeskFrame from '../../desk/DeskFrame.vue';
 import { useDesk } from '../../desk/useDesk.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { readDay } from '@wergon/contract/floor';
-import type { WeekJson } from '@wergon/contract/reconcile';
+import { readDay } from '@wergon/contract/wire';
+import type { WeekJson } from '@wergon/contract/timesheet';
 import { sayDay } from '../../desk/dates.ts';
 import { useDesk } from '../../desk/useDesk.ts';
 

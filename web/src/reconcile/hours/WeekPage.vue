@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import type { WeekJson } from '@wergon/contract/reconcile';
+import type { WeekJson } from '@wergon/contract/timesheet';
 import { formatDay, parseDay, sumSeconds, weekdayOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';

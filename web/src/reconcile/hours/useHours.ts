@@ -1,4 +1,4 @@
-import type { EnterHours } from '@wergon/contract/reconcile';
+import type { EnterHours } from '@wergon/contract/timesheet';
 import { callRoute } from '../../desk/callRoute.ts';
 import { useMade } from '../useMade.ts';
 

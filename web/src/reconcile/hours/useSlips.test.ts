@@ -1,4 +1,4 @@
-import type { DraftFields } from '@wergon/contract/reconcile';
+import type { DraftFields } from '@wergon/contract/timesheet';
 import { CallFailed, bodies, server } from '../../desk/fakeServer.fixture.ts';
 import { isComplete, useSlips } from './useSlips.ts';
 

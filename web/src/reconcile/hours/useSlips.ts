@@ -1,7 +1,7 @@
 import { useDebounceFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
-import type { DraftFields, DraftJson } from '@wergon/contract/reconcile';
+import { readInstant } from '@wergon/contract/wire';
+import type { DraftFields, DraftJson } from '@wergon/contract/timesheet';
 import { parseDay, parseHours } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { callRoute, wordsOf } from '../../desk/callRoute.ts';

@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
-import type { TapeEditJson } from '@wergon/contract/reconcile';
+import type { TapeEditJson } from '@wergon/contract/tape';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { readInstant } from '@wergon/contract/floor';
+import { readInstant } from '@wergon/contract/wire';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay, Span } from '@wergon/core/time';
 import { callRoute } from '../../desk/callRoute.ts';

@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
-import type { PresenceEditJson } from '@wergon/contract/reconcile';
+import type { PresenceEditJson } from '@wergon/contract/tape';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
 import { callRoute, sayRefusal } from '../../desk/callRoute.ts';

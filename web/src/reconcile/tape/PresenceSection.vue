@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
-import type { PersonDayJson, PresentJson } from '@wergon/contract/reconcile';
+import { readInstant } from '@wergon/contract/wire';
+import type { PersonDayJson, PresentJson } from '@wergon/contract/tape';
 import type { Instant, Span, Zone } from '@wergon/core/time';
 import { sayClock } from '../../desk/dates.ts';
 import { useDesk } from '../../desk/useDesk.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { readDay } from '@wergon/contract/floor';
-import type { PersonDayJson } from '@wergon/contract/reconcile';
+import { readDay } from '@wergon/contract/wire';
+import type { PersonDayJson } from '@wergon/contract/tape';
 import type { Instant, Zone } from '@wergon/core/time';
 import { sayClock, sayDay } from '../../desk/dates.ts';
 import { useDesk } from '../../desk/useDesk.ts';

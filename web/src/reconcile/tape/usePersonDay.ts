@@ -1,8 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import type { Ref } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
-import type { PersonDayJson } from '@wergon/contract/reconcile';
+import { readInstant } from '@wergon/contract/wire';
+import type { PersonDayJson } from '@wergon/contract/tape';
 import { subtract } from '@wergon/core/time';
 import type { Instant, LocalDay, Span, Zone } from '@wergon/core/time';
 import { callRoute } from '../../desk/callRoute.ts';

@@ -1,5 +1,5 @@
 import { toInstant } from '@wergon/core/time';
-import type { PresentJson } from '@wergon/contract/reconcile';
+import type { PresentJson } from '@wergon/contract/tape';
 import { bodies, server } from '../../desk/fakeServer.fixture.ts';
 import { useMade } from '../useMade.ts';
 import { usePresenceEdit } from './usePresenceEdit.ts';

@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/floor';
-import type { PresenceEditJson, PresentJson } from '@wergon/contract/reconcile';
+import { readInstant } from '@wergon/contract/wire';
+import type { PresenceEditJson, PresentJson } from '@wergon/contract/tape';
 import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { callRoute } from '../../desk/callRoute.ts';

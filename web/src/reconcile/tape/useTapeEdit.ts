@@ -1,5 +1,5 @@
 import { computed, ref } from 'vue';
-import type { TapeEditJson } from '@wergon/contract/reconcile';
+import type { TapeEditJson } from '@wergon/contract/tape';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';

@@ -1,0 +1,2 @@
+export { approvalsSchema, approveSchema, unapproveSchema } from './approval.ts';
+export type { ApprovalsJson } from './approval.ts';

@@ -1,0 +1,2 @@
+export { accountedSchema } from './accounted.ts';
+export type { AccountedJson } from './accounted.ts';

@@ -1,0 +1,153 @@
+import { z } from 'zod';
+import { usedSchema } from '../ledger/index.ts';
+import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
+import { chargeJson } from '../shop/index.ts';
+import { originSchema, stepJson } from '../work/index.ts';
+
+/** Costs are decimal strings; `null` where they are not to be shown, which `costs` explains. */
+export const comparisonSchema = z.strictObject({
+  estimatedSeconds: z.number(),
+  actualSeconds: z.number(),
+  outsideSeconds: z.number(),
+  remainingSeconds: z.number(),
+  overSeconds: z.number(),
+  underSeconds: z.number(),
+  estimatedCost: z.string(),
+  actualCost: z.string(),
+  outsideCost: z.string(),
+  costDifference: z.string(),
+  uncostedLines: z.number(),
+  /** `shown`; `private` where the figure would give one person's wage away. */
+  costs: z.enum(['actual', 'standard']),
+});
+export type ComparisonJson = z.output<typeof comparisonSchema>;
+
+const standing = {
+  comparison: comparisonSchema,
+  used: usedSchema,
+  hasEstimate: z.boolean(),
+  isFinished: z.boolean(),
+  peopleOn: z.array(z.string()),
+  /** Who is on it although he has signed out, since when, and how much of it that is. */
+  signedOut: z.array(z.strictObject({ name: z.string(), at: z.string(), seconds: z.number() })),
+};
+
+const orderRow = z.strictObject({
+  id: z.string(),
+  number: z.string(),
+  title: z.string(),
+  customer: z.string(),
+  quantity: z.number(),
+  due: z.string().nullable(),
+  state: z.enum(ORDER_STATES),
+  division: z.string(),
+  jobType: z.string(),
+  unit: z.string().nullable(),
+  unitWords: z.string(),
+  taskCount: z.number(),
+  finishedTaskCount: z.number(),
+  ...standing,
+});
+export type OrderRow = z.output<typeof orderRow>;
+
+/** Orders whose work is not behind them, and how many others there are. */
+export const workSchema = z.strictObject({
+  asOf: z.string(),
+  seq: z.number(),
+  orders: z.array(orderRow),
+  pastCount: z.number(),
+});
+
+/** Which finished and closed orders, a page at a time. */
+export const pastWorkQuery = z.strictObject({
+  state: z.enum(['finished', 'closed']).exactOptional(),
+  unit: z.string().max(200).exactOptional(),
+  search: z.string().max(100).default(''),
+  skip: z.coerce.number().int().min(0).max(1_000_000).default(0),
+});
+export const pastWorkSchema = z.strictObject({
+  asOf: z.string(),
+  seq: z.number(),
+  orders: z.array(orderRow),
+  total: z.number(),
+});
+
+/** Labor that nobody has approved yet, by order, of the days from `since` on that are not closed. */
+export const unapprovedWorkSchema = z.strictObject({
+  since: z.string(),
+  orders: z.array(z.strictObject({ order: z.string(), seconds: z.number() })),
+});
+
+const lineSchema = z.strictObject({
+  technician: z.string(),
+  name: z.string(),
+  workType: z.enum(WORK_TYPES),
+  day: z.string(),
+  seconds: z.number(),
+  measuredSeconds: z.number(),
+  sharedSeconds: z.number(),
+  enteredSeconds: z.number(),
+  cost: z.string().nullable(),
+  costs: z.enum(['actual', 'standard']),
+});
+export type LineRow = z.output<typeof lineSchema>;
+
+const taskRow = z.strictObject({
+  id: z.string(),
+  position: z.number(),
+  code: z.string(),
+  ...stepJson,
+  isOptional: z.boolean(),
+  /** Whether an optional task was accepted; one that was not is no part of the estimate. */
+  isAccepted: z.boolean(),
+  costCode: z.string(),
+  charge: chargeJson.nullable(),
+  assigned: z.array(
+    z.strictObject({ kind: z.enum(['technician', 'crew']), id: z.string(), name: z.string() }),
+  ),
+  origin: originSchema.nullable(),
+  /** What was estimated at first. */
+  originalSeconds: z.number(),
+  originalCost: z.string(),
+  ...standing,
+  lines: z.array(lineSchema),
+});
+export type TaskRow = z.output<typeof taskRow>;
+
+export const orderSchema = z.strictObject({
+  asOf: z.string(),
+  seq: z.number(),
+  order: orderRow.extend({
+    code: z.string(),
+    includes: z.array(z.enum(WORK_TYPES)),
+    version: z.number(),
+    item: z.string(),
+    price: z.string().nullable(),
+    notes: z.string(),
+    charge: chargeJson.nullable(),
+    /** Price less estimated cost; `null` without a price. */
+    margin: z.string().nullable(),
+    peopleOnIds: z.array(z.string()),
+    /** Of all its labor, what nobody has approved yet. */
+    unapprovedSeconds: z.number(),
+    attachments: z.array(
+      z.strictObject({
+        id: z.string(),
+        name: z.string(),
+        type: z.string(),
+        size: z.number(),
+        addedAt: z.string(),
+        addedBy: z.string(),
+      }),
+    ),
+    changes: z.array(
+      z.strictObject({
+        at: z.string(),
+        by: z.string(),
+        changes: z.array(z.strictObject({ field: z.string(), before: z.string(), after: z.string() })),
+      }),
+    ),
+  }),
+  tasks: z.array(taskRow),
+});
+export type OrderJson = z.output<typeof orderSchema>;

@@ -1,0 +1,1 @@
+export { travelersBodySchema, travelersSchema } from './travelers.ts';

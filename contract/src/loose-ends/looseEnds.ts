@@ -1,0 +1,142 @@
+import { z } from 'zod';
+import { LOOSE_END_KINDS } from '@wergon/core/ledger';
+import { ANSWER_REASONS } from '@wergon/core/loose-ends';
+import { usedSchema } from '../ledger/index.ts';
+import { comparisonSchema } from '../compare/index.ts';
+import { dayText, idText, instantText } from '../wire/index.ts';
+
+/** What names a loose end: its kind, whom and what it is about, and since when. */
+const looseEndKey = z.strictObject({
+  kind: z.enum(LOOSE_END_KINDS),
+  technician: idText<'TechnicianId'>(),
+  target: idText<'TargetId'>().nullable(),
+  from: instantText,
+});
+
+/** One of the likely answers to a loose end as it was shown: if it would be another one now, it is refused. */
+export const chosenAnswerSchema = z.strictObject({
+  end: looseEndKey,
+  reason: z.enum(ANSWER_REASONS),
+  at: instantText.nullable(),
+});
+export type ChosenAnswer = z.input<typeof chosenAnswerSchema>;
+/** Answers to loose ends that are alike, given together, all or none. */
+export const chosenAnswersSchema = z.strictObject({ answers: z.array(chosenAnswerSchema).min(1).max(200) });
+
+const lane = z.array(
+  z.strictObject({
+    from: z.string(),
+    to: z.string(),
+    title: z.string(),
+    /** The number of the order that it is on first; `null` of an activity. */
+    order: z.string().nullable(),
+    isTorn: z.boolean(),
+  }),
+);
+
+/** Loose ends are accepted as they are, with a reason, all or none. */
+export const acceptSchema = z.strictObject({
+  ends: z
+    .array(
+      looseEndKey.extend({
+        technician: idText<'TechnicianId'>().nullable(),
+        from: instantText.nullable(),
+        day: dayText,
+        about: z.string().max(200).nullable(),
+      }),
+    )
+    .min(1)
+    .max(100),
+  reason: z.string().trim().min(1).max(200),
+  /** The days within which they were seen: what is odd about badges depends on it. */
+  seen: z.strictObject({ from: dayText, to: dayText }),
+});
+export type Acceptance = z.input<typeof acceptSchema>;
+export const withdrawSchema = z.strictObject({ id: idText<'EntryId'>() });
+
+/** What answers or an edit would do, before it is confirmed: the days of people that it is about, and the jobs that it
+ *  touches, in the days shown and in all; costs only for whoever sees rates. */
+export const effectSchema = z.strictObject({
+  lanes: z.array(z.strictObject({ name: z.string(), day: z.string(), before: lane, after: lane })),
+  jobs: z.array(
+    z.strictObject({
+      title: z.string(),
+      beforeSeconds: z.number(),
+      afterSeconds: z.number(),
+      beforeCost: z.string(),
+      afterCost: z.string(),
+      costs: z.enum(['actual', 'standard']),
+      /** What a task comes to in all, everybody's labor counted; `null` of an activity. */
+      task: z
+        .strictObject({
+          before: comparisonSchema,
+          after: comparisonSchema,
+          hasEstimate: z.boolean(),
+          used: usedSchema,
+        })
+        .nullable(),
+    }),
+  ),
+  /** Loose ends of these people and the days around. */
+  looseEndsBefore: z.number(),
+  looseEndsAfter: z.number(),
+});
+export type EffectJson = z.output<typeof effectSchema>;
+
+/** The entries that an answer made, by which it is undone. */
+export const answeredSchema = z.strictObject({ entries: z.array(z.string()) });
+export const undoSchema = z.strictObject({ entries: z.array(idText<'EntryId'>()).min(1).max(1000) });
+
+/** Loose ends of a stretch of days, newest first, with the names that their sentences need. */
+export const looseEndsSchema = z.strictObject({
+  asOf: z.string(),
+  fromDay: z.string(),
+  toDay: z.string(),
+  looseEnds: z.array(
+    z.strictObject({
+      kind: z.enum(LOOSE_END_KINDS),
+      day: z.string(),
+      technician: z.string().nullable(),
+      name: z.string().nullable(),
+      target: z.string().nullable(),
+      from: z.string().nullable(),
+      to: z.string().nullable(),
+      seconds: z.number().nullable(),
+      targetId: z.string().nullable(),
+      /** The text of a code, or whom a badge is a pair with, by id. */
+      about: z.string().nullable(),
+      /** Where it happened, if it comes from the floor. */
+      stations: z.array(z.string()),
+      /** How often it happened. */
+      times: z.number(),
+      /** What a station sent that could not be recorded, whole, and why not. */
+      refused: z
+        .strictObject({
+          body: z.string(),
+          errors: z.array(z.strictObject({ field: z.string(), message: z.string() })),
+        })
+        .nullable(),
+      /** Whether whoever asks may decide on it: whose people they are says so. */
+      mayDecide: z.boolean(),
+      /** A gap before the planned beginning or after the planned end. */
+      isOutsidePlan: z.boolean(),
+      /** What would likely put it right, the likeliest first. */
+      answers: z.array(z.strictObject({ reason: z.enum(ANSWER_REASONS), at: z.string().nullable() })),
+      /** When it ended, by the technician's own word; for the supervisor to decide. */
+      proposed: z.string().nullable(),
+    }),
+  ),
+  /** Accepted as they are, newest first; one whose facts have changed is a loose end again and not here. */
+  accepted: z.array(
+    z.strictObject({
+      id: z.string(),
+      kind: z.enum(LOOSE_END_KINDS),
+      day: z.string(),
+      name: z.string().nullable(),
+      reason: z.string(),
+      by: z.string(),
+      at: z.string(),
+    }),
+  ),
+});
+export type LooseEndsJson = z.output<typeof looseEndsSchema>;

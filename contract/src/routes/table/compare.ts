@@ -1,0 +1,42 @@
+import {
+  orderSchema,
+  pastWorkQuery,
+  pastWorkSchema,
+  storyQuery,
+  storySchema,
+  workSchema,
+} from '../../compare/index.ts';
+import type { Route } from '../route.ts';
+
+export const COMPARE_ROUTES = {
+  work: {
+    method: 'get',
+    path: '/api/work',
+    caller: 'work.see',
+    summary: 'Orders whose work is not behind them, actual against estimate',
+    response: workSchema,
+  },
+  pastWork: {
+    method: 'get',
+    path: '/api/work/past',
+    caller: 'work.see',
+    summary: 'Finished and closed orders, searched, a page at a time',
+    query: pastWorkQuery,
+    response: pastWorkSchema,
+  },
+  order: {
+    method: 'get',
+    path: '/api/work/:order',
+    caller: 'work.see',
+    summary: 'One order with its tasks and labor lines',
+    response: orderSchema,
+  },
+  story: {
+    method: 'get',
+    path: '/api/story',
+    caller: 'work.see',
+    summary: 'What happened to an order, or in the shop on a day, as a story',
+    query: storyQuery,
+    response: storySchema,
+  },
+} as const satisfies Record<string, Route>;

@@ -1,0 +1,62 @@
+import { answeredSchema } from '../../loose-ends/index.ts';
+import {
+  draftsSchema,
+  enterHoursSchema,
+  jobWeekQuery,
+  jobWeekSchema,
+  saveDraftSchema,
+  weekQuery,
+  weekSchema,
+} from '../../timesheet/index.ts';
+import { nothing } from '../route.ts';
+import type { Route } from '../route.ts';
+import { z } from 'zod';
+
+export const TIMESHEET_ROUTES = {
+  week: {
+    method: 'get',
+    path: '/api/reconcile/week',
+    caller: 'reconcile.see',
+    summary: 'A person’s week, by task, activity and day',
+    query: weekQuery,
+    response: weekSchema,
+  },
+  jobWeek: {
+    method: 'get',
+    path: '/api/reconcile/job-week',
+    caller: 'ledger.correct',
+    summary: 'A week of one task or activity, by person and day',
+    query: jobWeekQuery,
+    response: jobWeekSchema,
+  },
+  enterHours: {
+    method: 'post',
+    path: '/api/reconcile/hours',
+    caller: 'ledger.correct',
+    summary: 'Write lengths of time down, change them or take them out, all or none',
+    body: enterHoursSchema,
+    response: answeredSchema,
+  },
+  drafts: {
+    method: 'get',
+    path: '/api/reconcile/drafts',
+    caller: 'ledger.correct',
+    summary: 'Rows that still lack something',
+    response: draftsSchema,
+  },
+  saveDraft: {
+    method: 'post',
+    path: '/api/reconcile/drafts',
+    caller: 'ledger.correct',
+    summary: 'Keep a row that still lacks something; it counts nowhere',
+    body: saveDraftSchema,
+    response: z.strictObject({ id: z.string() }),
+  },
+  dropDraft: {
+    method: 'post',
+    path: '/api/reconcile/drafts/:draft/drop',
+    caller: 'ledger.correct',
+    summary: 'Drop a row that was never recorded',
+    response: nothing,
+  },
+} as const satisfies Record<string, Route>;

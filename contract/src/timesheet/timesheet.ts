@@ -1,0 +1,129 @@
+import { z } from 'zod';
+import { toSeconds } from '@wergon/core/time';
+import { WORK_TYPES } from '@wergon/core/work';
+import { usedSchema } from '../ledger/index.ts';
+import { dayText, idText, onceId } from '../wire/index.ts';
+import { comparisonSchema } from '../compare/index.ts';
+
+const technician = idText<'TechnicianId'>();
+const target = idText<'TargetId'>();
+const workType = z.enum(WORK_TYPES);
+const seconds = z
+  .int()
+  .min(0)
+  .max(24 * 3600, 'a day holds no more than 24 hours')
+  .transform(toSeconds);
+
+/** One length of time written down for a day; of 0 seconds where what stands there is to go. */
+const hoursRow = z.strictObject({
+  /** The entry that it changes; absent for a new one. */
+  entry: idText<'EntryId'>().nullable(),
+  technician,
+  target,
+  workType,
+  day: dayText,
+  seconds,
+});
+
+/** Lengths of time written down together, all or none. Drafts that they come from are gone with it. */
+export const enterHoursSchema = z.strictObject({
+  rows: z.array(hoursRow).min(1).max(500),
+  drafts: z.array(z.string().max(100)).max(500).default([]),
+  reason: z.string().trim().max(200).default(''),
+  once: onceId,
+});
+export type EnterHours = z.input<typeof enterHoursSchema>;
+
+export const weekQuery = z.strictObject({ technician, day: dayText });
+
+const cell = z.strictObject({
+  day: z.string(),
+  /** Seconds of stints, which are put right on the tape. */
+  scannedSeconds: z.number(),
+  /** Lengths written down, each an entry of its own. */
+  entered: z.array(z.strictObject({ id: z.string(), seconds: z.number(), workType })),
+  isOpen: z.boolean(),
+});
+
+/** A person's week, Monday to Sunday: what each day was planned to hold and what it holds, by task and activity. */
+export const weekSchema = z.strictObject({
+  asOf: z.string(),
+  technician: z.string(),
+  name: z.string(),
+  /** Whether whoever asks may write this person's time down. */
+  mayCorrect: z.boolean(),
+  days: z.array(
+    z.strictObject({
+      day: z.string(),
+      plannedSeconds: z.number(),
+      attendedSeconds: z.number(),
+      absence: z.string().nullable(),
+      isClosed: z.boolean(),
+      isFuture: z.boolean(),
+      totalSeconds: z.number(),
+      state: z.enum(['open', 'approved', 'changed']),
+    }),
+  ),
+  rows: z.array(
+    z.strictObject({
+      target: z.string(),
+      workType,
+      title: z.string(),
+      isTask: z.boolean(),
+      cells: z.array(cell),
+      totalSeconds: z.number(),
+    }),
+  ),
+  /** The last day before this week on which something is recorded of him. */
+  lastDay: z.string().nullable(),
+});
+export type WeekJson = z.output<typeof weekSchema>;
+
+export const jobWeekQuery = z.strictObject({ target, day: dayText });
+
+/** A week of one task or activity, by the people who were on it or may be. */
+export const jobWeekSchema = z.strictObject({
+  asOf: z.string(),
+  target: z.string(),
+  title: z.string(),
+  days: z.array(z.strictObject({ day: z.string(), isClosed: z.boolean(), isFuture: z.boolean() })),
+  people: z.array(
+    z.strictObject({
+      technician: z.string(),
+      name: z.string(),
+      department: z.string(),
+      cells: z.array(cell),
+      totalSeconds: z.number(),
+    }),
+  ),
+  totalSeconds: z.number(),
+  /** What a task comes to in all, up to now; `null` of an activity. */
+  task: z
+    .strictObject({ comparison: comparisonSchema, hasEstimate: z.boolean(), used: usedSchema })
+    .nullable(),
+});
+export type JobWeekJson = z.output<typeof jobWeekSchema>;
+
+/** A row as far as it has been written: every field may still be missing. */
+export const draftFieldsSchema = z.strictObject({
+  technician: z.string().max(200).default(''),
+  target: z.string().max(200).default(''),
+  /** What was typed for the person and for the task, found or not. */
+  personText: z.string().max(200).default(''),
+  targetText: z.string().max(200).default(''),
+  workType: workType.default('run'),
+  day: z.string().max(10).default(''),
+  hours: z.string().max(20).default(''),
+});
+export type DraftFields = z.output<typeof draftFieldsSchema>;
+export const saveDraftSchema = z.strictObject({
+  id: z.string().max(100).nullable(),
+  fields: draftFieldsSchema,
+  once: onceId,
+});
+export const draftsSchema = z.strictObject({
+  drafts: z.array(
+    z.strictObject({ id: z.string(), at: z.string(), by: z.string(), fields: draftFieldsSchema }),
+  ),
+});
+export type DraftJson = z.output<typeof draftsSchema>['drafts'][number];

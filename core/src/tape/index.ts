@@ -1,0 +1,3 @@
+export { planEdit } from './planEdit.ts';
+export { planPresence } from './planPresence.ts';
+export type { EditErrorCode, TapeEdit, TapeGround, TimedEntry } from './tapeEdit.ts';
