@@ -40,7 +40,7 @@ const sender = (shop, url) => (i) =>
 
 /** The middle time of one append after another, in milliseconds. */
 async function oneAppend(shop) {
-  const { url, stop } = await startProcess(`${root}server/dist/main.js`, { WERGON_DATABASE: shop.path });
+  const { url, stop } = await startProcess(`${root}server/dist/app/main.js`, { WERGON_DATABASE: shop.path });
   const send = sender(shop, url);
   const took = [];
   for (let i = 0; i < 600; i += 1) {
@@ -57,7 +57,7 @@ async function oneAppend(shop) {
 
 const shop = await makeShop(newPath());
 const bare = await startProcess(`${root}bench/bareServer.mjs`);
-const ours = await startProcess(`${root}server/dist/main.js`, { WERGON_DATABASE: shop.path });
+const ours = await startProcess(`${root}server/dist/app/main.js`, { WERGON_DATABASE: shop.path });
 const sendBare = (i) => call(bare.url, '/', { entries: [line(shop, i, now())] });
 const sendOurs = sender(shop, ours.url);
 await throughput(sendBare, 2);

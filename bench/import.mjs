@@ -22,7 +22,7 @@ function makeFile() {
 }
 
 const database = join(mkdtempSync(join(tmpdir(), 'wergon-bench-')), 'import.sqlite');
-const { url, stop } = await startProcess(`${root}server/dist/main.js`, { WERGON_DATABASE: database });
+const { url, stop } = await startProcess(`${root}server/dist/app/main.js`, { WERGON_DATABASE: database });
 process.once('exit', () => void stop());
 const browser = await chromium.launch({
   executablePath: process.env.WERGON_CHROMIUM ?? '/usr/bin/chromium',

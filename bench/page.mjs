@@ -13,7 +13,7 @@ const SHIFT = 5_000;
 const THROTTLE = 4;
 
 const database = join(mkdtempSync(join(tmpdir(), 'wergon-page-')), 'shop.sqlite');
-const { url, stop } = await startProcess(`${root}server/dist/main.js`, { WERGON_DATABASE: database });
+const { url, stop } = await startProcess(`${root}server/dist/app/main.js`, { WERGON_DATABASE: database });
 let cookie = '';
 const call = async (path, body) => {
   const response = await fetch(`${url}${path}`, {
@@ -138,7 +138,7 @@ const firstPaint = await page.evaluate(
   () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? Infinity,
 );
 
-const again = await startProcess(`${root}server/dist/main.js`, {
+const again = await startProcess(`${root}server/dist/app/main.js`, {
   WERGON_DATABASE: database,
   WERGON_PORT: new URL(url).port,
 });

@@ -27,7 +27,7 @@ async function open(days) {
   const shop = await makeShop(newPath());
   await addPast(shop, days);
   await fill(shop, days * A_DAY, days);
-  const { url, stop } = await startProcess(`${root}server/dist/main.js`, { WERGON_DATABASE: shop.path });
+  const { url, stop } = await startProcess(`${root}server/dist/app/main.js`, { WERGON_DATABASE: shop.path });
   return { shop, url, stop, get: (path) => call(url, path, undefined, shop.cookie) };
 }
 

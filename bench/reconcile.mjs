@@ -24,7 +24,7 @@ async function timed(times, work) {
 const dayText = new Date(Date.now() - 2 * DAY_MS).toISOString().slice(0, 10);
 
 async function open(shop) {
-  const { url, stop } = await startProcess(`${root}server/dist/main.js`, { WERGON_DATABASE: shop.path });
+  const { url, stop } = await startProcess(`${root}server/dist/app/main.js`, { WERGON_DATABASE: shop.path });
   const post = (path, body) => call(url, path, body, shop.cookie);
   const get = (path) => call(url, path, undefined, shop.cookie);
   return { url, stop, post, get };

@@ -1,11 +1,10 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { createFactsCache } from '../server/dist/shop/facts.js';
-import { openDatabase } from '@wergon/server/db';
-import { rebuild } from '@wergon/server/ledger';
-import { writeSql } from '../server/dist/db/index.js';
-import { chainHash, GENESIS, writeEnvelope } from '../server/dist/ledger/envelope.js';
+import { openShop } from '@wergon/server/app';
+import { createFactsCache } from '@wergon/server/catalog';
+import { writeSql } from '@wergon/server/db';
+import { GENESIS, chainHash, rebuild, writeEnvelope } from '@wergon/server/ledger';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import { startProcess } from './serverProcess.mjs';
 
@@ -26,7 +25,7 @@ export const call = async (url, path, body, cookie = '') => {
 
 /** A shop of 200 people, 100 orders and one station, all in one database file. */
 export async function makeShop(path) {
-  const { url, stop } = await startProcess(`${root}server/dist/main.js`, { WERGON_DATABASE: path });
+  const { url, stop } = await startProcess(`${root}server/dist/app/main.js`, { WERGON_DATABASE: path });
   const person = { name: 'Bench', userName: 'bench', password: 'a long password' };
   const { cookie } = await call(url, '/api/first-run', {
     shopName: 'Bench',
@@ -76,7 +75,7 @@ const TASKS_PER_DAY = 80;
 
 /** Closed orders for each day of a long history, copied from one that is there. */
 export async function addPast(shop, days) {
-  const database = await openDatabase(shop.path);
+  const database = await openShop(shop.path);
   shop.past = await writeSql(database, (sql) => {
     const [order] = sql.all('select * from "work_order" limit 1');
     const [task] = sql.all('select * from "task" limit 1');
@@ -117,7 +116,7 @@ export const percentile = (sorted, share) =>
 
 /** Fills a journal to a size over some days up to today, with a right chain, and derives its projections. */
 export async function fill(shop, size, days = 299) {
-  const database = await openDatabase(shop.path);
+  const database = await openShop(shop.path);
   await writeSql(database, (sql) => {
     let previous = GENESIS;
     const from = now() - (days + 1) * 86_400;

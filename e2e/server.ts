@@ -7,7 +7,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
-const MAIN = fileURLToPath(new URL('../server/dist/main.js', import.meta.url));
+const MAIN = fileURLToPath(new URL('../server/dist/app/main.js', import.meta.url));
 
 /** When it is by the servers' clock as the tests begin: a Tuesday afternoon, on which nothing happens to clocks. */
 export const OPENS = '2026-11-24T15:00:00+01:00';

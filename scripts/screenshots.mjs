@@ -12,7 +12,7 @@ const { chromium } = createRequire(join(root, 'e2e/package.json'))('@playwright/
 const database = join(mkdtempSync(join(tmpdir(), 'wergon-pictures-')), 'demo.sqlite');
 run(process.execPath, ['demo/dist/main.js', '--only-data'], { env: { WERGON_DATABASE: database } });
 
-const server = spawn(process.execPath, ['server/dist/main.js'], {
+const server = spawn(process.execPath, ['server/dist/app/main.js'], {
   cwd: root,
   env: {
     ...process.env,

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { closeSync, mkdtempSync, openSync, rmSync, writeSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openFile } from '../server/dist/backup/file.js';
+import { openFile } from '@wergon/server/backup';
 import { createCaller, createServerProcess } from './server.mjs';
 import { line, makeShop, nowSeconds, scanOf } from './shop.mjs';
 

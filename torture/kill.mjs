@@ -1,5 +1,5 @@
 import { copyFileSync, existsSync, rmSync } from 'node:fs';
-import { openFile } from '../server/dist/backup/file.js';
+import { openFile } from '@wergon/server/backup';
 import { createCaller, startCommand } from './server.mjs';
 import { FIRST_RUN, line, nowSeconds, scanOf } from './shop.mjs';
 

@@ -1,6 +1,6 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
-import { ENTITIES } from '../server/dist/db/entities.js';
+import { ENTITIES } from '@wergon/server/app';
 import { Migration20261123FirstSchema } from '../server/dist/db/migrations/Migration20261123FirstSchema.js';
 
 /** A shop as the first version kept it, to be brought up to date. */

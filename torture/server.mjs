@@ -3,8 +3,8 @@ import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { root } from '../scripts/prepare.mjs';
 
-const MAIN = `${root}/server/dist/main.js`;
-const COMMAND = `${root}/server/dist/command.js`;
+const MAIN = `${root}/server/dist/app/main.js`;
+const COMMAND = `${root}/server/dist/app/command.js`;
 
 async function findPort() {
   const probe = createServer();

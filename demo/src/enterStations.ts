@@ -1,8 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import { NoticeEntity, ResourceEntity } from '@wergon/server/shop';
-import { StationEntity } from '@wergon/server/station';
+import { NoticeEntity, ResourceEntity, StationEntity } from '@wergon/server/shop';
 import { STATIONS } from './sampleShop.ts';
 
 export const stationId = (name: string) => `s-${name.toLowerCase().replace(/\W+/g, '-')}`;

@@ -6,9 +6,10 @@ import { join } from 'node:path';
 import { pino } from 'pino';
 import { LOOSE_END_KINDS } from '@wergon/core/ledger';
 import type { LooseEndsJson } from '@wergon/contract/loose-ends';
-import { createApp, createContext, createSetClock } from '@wergon/server/app';
+import { createApp, createContext, openShop } from '@wergon/server/app';
+import { createSetClock } from '@wergon/server/http';
 import type { Context } from '@wergon/server/app';
-import { openDatabase, readSql } from '@wergon/server/db';
+import { readSql } from '@wergon/server/db';
 import { rebuild, verifyChain } from '@wergon/server/ledger';
 import { OPENS_AT, makeDemo } from './makeDemo.ts';
 import { DEMO_USERS } from './setUpShop.ts';
@@ -18,7 +19,7 @@ beforeAll(async () => {
   const path = join(mkdtempSync(join(tmpdir(), 'wergon-demo-')), 'demo.sqlite');
   await makeDemo(path, () => undefined);
   context = createContext(
-    await openDatabase(path),
+    await openShop(path),
     createSetClock(Date.parse(OPENS_AT)),
     pino({ level: 'silent' }),
     true,

@@ -15,9 +15,9 @@ import {
 } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import type { FieldChange, OrderState } from '@wergon/core/work';
-import { createContext, createSetClock } from '@wergon/server/app';
+import { createContext, openShop } from '@wergon/server/app';
+import { createSetClock } from '@wergon/server/http';
 import type { Context } from '@wergon/server/app';
-import { openDatabase } from '@wergon/server/db';
 import { readBatch } from '@wergon/server/ledger';
 import { BadgeEntity } from '@wergon/server/people';
 import { AttachmentEntity, OrderChangeEntity, addOrder } from '@wergon/server/work';
@@ -50,7 +50,7 @@ type Progress = (text: string) => void;
 /** Makes the sample shop in a new database file: its people, its orders, its standards, and ten weeks of scans, recorded
  *  through the journal as stations record them. The same every time. */
 export async function makeDemo(databasePath: string, say: Progress): Promise<void> {
-  const database = await openDatabase(databasePath);
+  const database = await openShop(databasePath);
   const clock = createSetClock(0);
   const context = createContext(database, clock, pino({ level: 'warn' }), true);
   const dice = createDice(SEED);

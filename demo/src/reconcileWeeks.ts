@@ -3,8 +3,10 @@ import { formatDay, formatInstant, toInstant, weekdayOf } from '@wergon/core/tim
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import { UserEntity } from '@wergon/server/access';
 import type { Context } from '@wergon/server/app';
-import { closingOf, findOwed, loadShiftDays, nextPeriod } from '@wergon/server/pay';
-import { DraftEntity, findOpenLooseEnds, writeDecision } from '@wergon/server/reconcile';
+import { closingOf, findOwed, nextPeriod } from '@wergon/server/pay';
+import { loadShiftDays, writeDecision } from '@wergon/server/ledger';
+import { DraftEntity } from '@wergon/server/timesheet';
+import { findOpenLooseEnds } from '@wergon/server/loose-ends';
 import { recordAt, stationAs } from './recordAt.ts';
 
 /** Something that happens at the desk of the sample shop between two scans. */

@@ -72,12 +72,6 @@ export const pastWorkSchema = z.strictObject({
   total: z.number(),
 });
 
-/** Labor that nobody has approved yet, by order, of the days from `since` on that are not closed. */
-export const unapprovedWorkSchema = z.strictObject({
-  since: z.string(),
-  orders: z.array(z.strictObject({ order: z.string(), seconds: z.number() })),
-});
-
 const lineSchema = z.strictObject({
   technician: z.string(),
   name: z.string(),
@@ -128,8 +122,6 @@ export const orderSchema = z.strictObject({
     /** Price less estimated cost; `null` without a price. */
     margin: z.string().nullable(),
     peopleOnIds: z.array(z.string()),
-    /** Of all its labor, what nobody has approved yet. */
-    unapprovedSeconds: z.number(),
     attachments: z.array(
       z.strictObject({
         id: z.string(),

@@ -1,8 +1,2 @@
-export {
-  closePeriodSchema,
-  payPeriodSchema,
-  payPeriodsSchema,
-  periodQuery,
-  reopenPeriodSchema,
-} from './pay.ts';
+export { closePeriodSchema, payPeriodSchema, payPeriodsSchema, periodQuery, reopenPeriodSchema } from './pay.ts';
 export type { PayPeriodJson } from './pay.ts';

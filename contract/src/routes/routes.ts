@@ -41,6 +41,8 @@ export const ROUTES = {
 
 export type RouteName = keyof typeof ROUTES;
 type Of<Name extends RouteName> = (typeof ROUTES)[Name];
+/** What a route asks of its caller. */
+export type CallerOf<Name extends RouteName> = Of<Name>['caller'];
 /** What a caller sends. */
 export type BodyOf<Name extends RouteName> =
   Of<Name> extends { body: infer Body extends z.ZodType } ? z.input<Body> : undefined;

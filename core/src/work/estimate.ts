@@ -1,11 +1,4 @@
-import {
-  addFractions,
-  fraction,
-  laborCost,
-  multiplyFractions,
-  roundFraction,
-  toCents,
-} from '../money/index.ts';
+import { addFractions, fraction, laborCost, multiplyFractions, roundFraction, toCents } from '../money/index.ts';
 import type { Cents, Fraction, Rate } from '../money/index.ts';
 import { toSeconds, sumSeconds } from '../time/index.ts';
 import type { Seconds } from '../time/index.ts';

@@ -2,28 +2,12 @@ import { parseCookie } from 'cookie';
 import type { Request, Response } from 'express';
 import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
 import type { Right } from '@wergon/contract/access';
-import type { Context } from '../app/context.ts';
-import { readSql } from '../db/sql.ts';
-import { settingsOf } from '../shop/settings.ts';
+import type { Context, CallingStation, DeskUser, Who } from '../http/index.ts';
+export type { Who } from '../http/index.ts';
+import { readSql } from '../db/index.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
 import { hashToken, makeToken } from './token.ts';
 import type { User } from './entities.ts';
-
-/** A paired station. */
-type CallingStation = { readonly id: string; readonly name: string };
-
-/** Who is calling. One browser can be a desk and a station at once. */
-export type Who =
-  | {
-      readonly kind: 'desk';
-      readonly user: User;
-      readonly rights: ReadonlySet<Right>;
-      readonly tokenHash: string;
-      readonly isTrusted: boolean;
-      readonly station: CallingStation | undefined;
-    }
-  | { readonly kind: 'station'; readonly station: CallingStation }
-  | { readonly kind: 'nobody'; readonly station: undefined };
 
 export const COOKIES = { desk: 'wergon_desk', station: 'wergon_station' } as const;
 
@@ -52,7 +36,7 @@ export function giveCookie(
   });
 }
 
-export const rightsOf = ({ role, seesRates }: User): ReadonlySet<Right> =>
+export const rightsOf = ({ role, seesRates }: DeskUser): ReadonlySet<Right> =>
   new Set<Right>([...RIGHTS_OF_ROLE[role], ...(seesRates ? (['rates.see'] as const) : [])]);
 
 /** Finds out who sent a request, from its cookies. */
@@ -80,9 +64,9 @@ async function findStation(
 }
 
 /** How long a session may go unused: on a shared computer as long as the shop says. */
-async function idleSeconds({ facts }: Context, isTrusted: boolean): Promise<number> {
-  const shop = (await facts.find())?.shop;
-  return isTrusted || !shop ? TRUSTED_IDLE_SECONDS : settingsOf(shop).desk.signOutMinutes * 60;
+async function idleSeconds({ shop }: Context, isTrusted: boolean): Promise<number> {
+  const settings = (await shop.find())?.settings;
+  return isTrusted || !settings ? TRUSTED_IDLE_SECONDS : settings.desk.signOutMinutes * 60;
 }
 
 async function findSession(context: Context, token: string | undefined, isPersonThere: boolean) {

@@ -1,39 +1,34 @@
 import { hash, verify } from '@node-rs/argon2';
-import { DEFAULT_POLICY } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
-import { createZone, dated, formatInstant } from '@wergon/core/time';
-import type { Context } from '../app/context.ts';
-import { settingsOf } from '../shop/settings.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
-import { ShopEntity } from '../shop/entities.ts';
-import { addStarterSet } from '../shop/starterSet.ts';
+import { formatInstant } from '@wergon/core/time';
+import type { Context, Mount, DeskUser } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
-import type { User } from './entities.ts';
 import { COOKIES, endSessions, endStreams, openSession, rightsOf } from './identify.ts';
 import { addUser } from './users.ts';
 
 /** A hash to hold a wrong user's password against, so that a wrong name takes as long as a wrong password. */
 const NOBODY = hash('nobody has this password');
 
-async function sessionView({ facts, clock, isDemo }: Context, user: User, isTrusted: boolean) {
-  const { shop } = await facts.get();
+/** What a page is told of whoever is signed in, and of the shop. */
+export async function sessionView({ shop, clock, isDemo }: Context, user: DeskUser, isTrusted: boolean) {
+  const { name, zoneName, currency, settings } = await shop.get();
   return {
     name: user.name,
     role: user.role,
     rights: [...rightsOf(user)],
     mustChangePassword: user.mustChangePassword ?? false,
-    signOutMinutes: isTrusted ? null : settingsOf(shop).desk.signOutMinutes,
-    shopName: shop.name,
-    zone: shop.zone,
-    currency: shop.currency,
+    signOutMinutes: isTrusted ? null : settings.desk.signOutMinutes,
+    shopName: name,
+    zone: zoneName,
+    currency,
     isDemo,
     now: formatInstant(clock.now()),
   };
 }
 
 export function mountAccess(mount: Mount, context: Context): void {
-  const { database, clock, facts, health, isDemo, live } = context;
+  const { database, clock, health, isDemo, live } = context;
 
   mount('start', async () =>
     ok({
@@ -43,29 +38,6 @@ export function mountAccess(mount: Mount, context: Context): void {
       now: formatInstant(clock.now()),
     }),
   );
-
-  mount('firstRun', async ({ body, req, res }) => {
-    if (!createZone(body.zone).ok)
-      return refuse('input.invalid', [{ field: 'zone', message: 'no such time zone' }]);
-    const user = await database.em.fork().transactional(async (em) => {
-      if ((await em.count(UserEntity)) > 0) return undefined;
-      const { shopName, zone, currency, ...person } = body;
-      await em.insert(ShopEntity, {
-        id: 1,
-        name: shopName,
-        zone,
-        currency,
-        policy: dated(DEFAULT_POLICY),
-        settings: null,
-      });
-      await addStarterSet(em);
-      return addUser(em, { ...person, role: 'administrator', seesRates: true });
-    });
-    if (!user) return refuse('access.already_set_up');
-    facts.forget('shop', 'orders');
-    await openSession(context, req, res, user, false);
-    return ok(await sessionView(context, user, false));
-  });
 
   mount('signIn', async ({ body, req, res }) => {
     const user = await database.em
@@ -86,15 +58,11 @@ export function mountAccess(mount: Mount, context: Context): void {
     return ok(null);
   });
 
-  mount('session', async ({ who }) =>
-    who.kind === 'desk'
-      ? ok(await sessionView(context, who.user, who.isTrusted))
-      : refuse('access.not_signed_in'),
-  );
+  mount('session', async ({ who }) => ok(await sessionView(context, who.user, who.isTrusted)));
 
   mount('changePassword', async ({ body, who }) => {
-    if (who.kind !== 'desk') return refuse('access.not_signed_in');
-    if (!(await verify(who.user.passwordHash, body.password)))
+    const user = await database.em.fork().findOneOrFail(UserEntity, { id: who.user.id });
+    if (!(await verify(user.passwordHash, body.password)))
       return refuse('access.wrong_own_password', [{ field: 'password', message: 'is not right' }]);
     if (body.newPassword === body.password)
       return refuse('input.invalid', [{ field: 'newPassword', message: 'must be another one' }]);
@@ -140,7 +108,7 @@ export function mountAccess(mount: Mount, context: Context): void {
     const others = await em.count(UserEntity, { role: 'administrator', isOff: false, id: { $ne: id } });
     const staysAdministrator = body.role === 'administrator' && !body.isOff;
     if (!staysAdministrator && others === 0) return refuse('access.last_administrator');
-    const isOwn = who.kind === 'desk' && who.user.id === id;
+    const isOwn = who.user.id === id;
     const given = password === null ? {} : { passwordHash: await hash(password), mustChangePassword: !isOwn };
     await em.nativeUpdate(UserEntity, { id }, { ...body, ...given });
     // Whoever knew the old password is not to stay signed in with it, and what a page was let hear by another role it

@@ -1,21 +1,30 @@
 import type { TechnicianId } from '@wergon/core/people';
-import type { ShopFacts } from '../shop/facts.ts';
-import type { User } from './entities.ts';
-import type { Who } from './identify.ts';
+import type { DeskUser, Who } from '../http/index.ts';
+
+/** What of the shop's people decides whose time a user may touch. */
+type People = {
+  readonly technicians: ReadonlyMap<string, { readonly department: string; readonly crew: string }>;
+  /** Names of departments by their ids in the list. */
+  readonly departments: ReadonlyMap<string, string>;
+};
 
 /** Whether a user may put right and approve the time of a person: of all people, of some departments, or, for a lead
  *  of whom nothing else is said, of the crew that he leads on the floor. Source: docs/reconcile.md. */
-export function covers({ role, departments, technician }: User, facts: ShopFacts, id: TechnicianId): boolean {
+export function covers(
+  { role, departments, technician }: DeskUser,
+  people: People,
+  id: TechnicianId,
+): boolean {
   if (!departments && role !== 'lead') return true;
-  const person = facts.technicians.get(id);
+  const person = people.technicians.get(id);
   if (!person) return false;
-  if (departments) return departments.some((list) => facts.departments.get(list) === person.department);
-  const himself = technician == null ? undefined : facts.technicians.get(technician as TechnicianId);
-  return himself !== undefined && himself.crew !== '' && himself.crew === person.crew;
+  if (departments) return departments.some((list) => people.departments.get(list) === person.department);
+  const lead = technician == null ? undefined : people.technicians.get(technician);
+  return lead !== undefined && lead.crew !== '' && lead.crew === person.crew;
 }
 
 /** Whether whoever asks may put somebody's time right; of what is about nobody the right to correct is enough. */
-export const mayCorrect = (who: Who, facts: ShopFacts, id: TechnicianId | undefined): boolean =>
+export const mayCorrect = (who: Who, people: People, id: TechnicianId | undefined): boolean =>
   who.kind === 'desk' &&
   who.rights.has('ledger.correct') &&
-  (id === undefined || covers(who.user, facts, id));
+  (id === undefined || covers(who.user, people, id));

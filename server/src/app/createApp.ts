@@ -5,19 +5,22 @@ import express from 'express';
 import type { ErrorRequestHandler, Express, Request, RequestHandler } from 'express';
 import helmet from 'helmet';
 import { STREAM_PATHS, describeRoutes } from '@wergon/contract/routes';
-import { identify } from '../access/identify.ts';
-import { isDiskFault, readSql } from '../db/sql.ts';
-import { loadSeq } from '../ledger/strands.ts';
+import { identify } from '../access/index.ts';
+import { isDiskFault, readSql } from '../db/index.ts';
+import { loadSeq } from '../ledger/index.ts';
 import type { Context } from './context.ts';
-import { checkHost } from './checkHost.ts';
-import { checkCaller, createMount } from './mount.ts';
+import {
+  checkHost,
+  checkCaller,
+  createMount,
+  ReadFailed,
+  refuse,
+  sendProblem,
+  sayError,
+  createTryLimits,
+} from '../http/index.ts';
 import { mountAll } from './mountAll.ts';
-import { ReadFailed } from './readers.ts';
-import type { Readers } from './readers.ts';
-import { refuse, sendProblem } from './problem.ts';
-import type { ProblemCode, RouteRefusal } from './problem.ts';
-import { sayError } from './sayError.ts';
-import { createTryLimits } from './tryLimits.ts';
+import type { Readers, ProblemCode, RouteRefusal } from '../http/index.ts';
 
 /** What stands between the server and its devices. */
 type Outside = {
@@ -49,7 +52,8 @@ export function createApp(
     next();
   });
   app.use(checkHost(outside));
-  const mount = createMount(app, context, createTryLimits(), readers);
+  const who = (req: Request) => identify(context, req);
+  const mount = createMount(app, context, { identify: who, limits: createTryLimits(), readers });
   mountAll(mount, context);
   mountStreams(app, context);
   app.get('/api/openapi.json', (_req, res) => void res.json(describeRoutes()));

@@ -5,7 +5,7 @@ import type { Route } from '@wergon/contract/routes';
 import { z } from 'zod';
 import { cookieOf, newId, openTestShop } from './testShop.fixture.ts';
 import type { TestShop } from './testShop.fixture.ts';
-import { sayError } from './sayError.ts';
+import { sayError } from '../http/sayError.ts';
 
 // A stranger, or a browser that a stranger has sent: refused, told why, and nothing changes.
 let shop: TestShop;

@@ -1,28 +1,44 @@
-import { mountAccess } from '../access/routes.ts';
-import { mountBackups } from '../backup/routes.ts';
-import { mountExchange } from '../exchange/routes.ts';
-import { mountFloor } from '../floor/routes.ts';
-import { mountLedger } from '../ledger/routes.ts';
-import { mountPay } from '../pay/routes.ts';
-import { mountPeople } from '../people/routes.ts';
-import { mountReconcile } from '../reconcile/routes.ts';
-import { mountShop } from '../shop/routes.ts';
-import { mountStation } from '../station/routes.ts';
-import { mountWork } from '../work/routes.ts';
+import { mountAccess } from '../access/index.ts';
+import { mountShop } from '../shop/index.ts';
+import { mountPeople } from '../people/index.ts';
+import { mountWork } from '../work/index.ts';
+import { mountCatalog } from '../catalog/index.ts';
+import { mountLedger } from '../ledger/index.ts';
+import { mountCompare } from '../compare/index.ts';
+import { mountFloor } from '../floor/index.ts';
+import { mountStation } from '../station/index.ts';
+import { mountLooseEnds } from '../loose-ends/index.ts';
+import { mountTape } from '../tape/index.ts';
+import { mountTimesheet } from '../timesheet/index.ts';
+import { mountApproval } from '../approval/index.ts';
+import { mountAttendance } from '../attendance/index.ts';
+import { mountPay } from '../pay/index.ts';
+import { mountExchange } from '../exchange/index.ts';
+import { mountLabels } from '../labels/index.ts';
+import { mountBackups } from '../backup/index.ts';
+import type { Mount } from '../http/index.ts';
 import type { Context } from './context.ts';
-import type { Mount } from './mount.ts';
+import { mountRail } from './rail.ts';
 
-/** Mounts every route of the contract. */
+/** Mounts every route of the contract, room by room. */
 export function mountAll(mount: Mount, context: Context): void {
   mountAccess(mount, context);
-  mountFloor(mount, context);
-  mountWork(mount, context);
-  mountLedger(mount, context);
-  mountReconcile(mount, context);
-  mountPay(mount, context);
-  mountPeople(mount, context);
-  mountBackups(mount, context);
   mountShop(mount, context);
-  mountExchange(mount, context);
+  mountPeople(mount, context);
+  mountWork(mount, context);
+  mountCatalog(mount, context);
+  mountLedger(mount, context);
+  mountCompare(mount, context);
+  mountFloor(mount, context);
   mountStation(mount, context);
+  mountLooseEnds(mount, context);
+  mountTape(mount, context);
+  mountTimesheet(mount, context);
+  mountApproval(mount, context);
+  mountAttendance(mount, context);
+  mountPay(mount, context);
+  mountExchange(mount, context);
+  mountLabels(mount, context);
+  mountBackups(mount, context);
+  mountRail(mount, context);
 }

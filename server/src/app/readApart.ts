@@ -16,6 +16,7 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   looseEnds: 'long',
   pastWork: 'long',
   unapprovedWork: 'long',
+  unapprovedOrder: 'long',
   story: 'long',
   jobWeek: 'long',
   accounted: 'long',

@@ -1,15 +1,15 @@
 import { constants, setPriority } from 'node:os';
 import { pino } from 'pino';
 import type { RouteName } from '@wergon/contract/routes';
-import { openForReading } from '../db/database.ts';
-import { createFactsCache } from '../shop/facts.ts';
-import { createSetClock } from './clock.ts';
+import { openShopForReading } from './database.ts';
+import { createFactsCache } from '../catalog/index.ts';
+import { readContext } from './readContext.ts';
+import { createSetClock, sayError } from '../http/index.ts';
 import type { Context } from './context.ts';
-import type { Mount } from './mount.ts';
+import type { Mount, ReadAnswer } from '../http/index.ts';
 import { mountAll } from './mountAll.ts';
 import { notHere } from './readers.ts';
-import type { FromReader, ReadAnswer, ToReader } from './readers.ts';
-import { sayError } from './sayError.ts';
+import type { FromReader, ToReader } from './readers.ts';
 
 /** Runs the reads of the routes on a connection that only reads. The same handlers serve here as in the server; what would
  *  write is not here. */
@@ -22,15 +22,14 @@ if (!process.connected) process.exit();
 for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => undefined);
 // Where both want the processor a scan comes before a page.
 setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
-const database = await openForReading(databasePath);
+const database = await openShopForReading(databasePath);
 const facts = createFactsCache(database);
 const clock = createSetClock(0);
 let deskActs = 0;
 
 const context: Context = {
-  database,
+  ...readContext(database, facts),
   clock,
-  facts,
   isDemo,
   log: pino({ level: 'silent' }),
   live: {
@@ -56,6 +55,7 @@ const context: Context = {
     run: notHere('back up'),
     runIfDue: notHere('back up'),
   },
+  setupChanged: notHere('change records'),
   keepHead: notHere('write'),
 };
 

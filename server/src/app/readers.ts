@@ -2,23 +2,13 @@ import { fork } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import type { RouteName } from '@wergon/contract/routes';
 import { Defect } from '@wergon/core/result';
-import type { Who } from '../access/identify.ts';
-import type { FactsCache, Stale } from '../shop/facts.ts';
-import { refuse } from './problem.ts';
-import type { RouteRefusal } from './problem.ts';
+export { ReadFailed, plainWho } from '../http/index.ts';
+export type { ReadAnswer, ReadCall, Readers } from '../http/index.ts';
+import { ReadFailed, refuse } from '../http/index.ts';
+import type { ReadAnswer, ReadCall, Readers, Stale } from '../http/index.ts';
+import type { FactsCache } from '../catalog/index.ts';
 import { READ_APART } from './readApart.ts';
-
-/** What a read is asked for; everything of it can cross into another process. */
-export type ReadCall = {
-  readonly name: RouteName;
-  readonly query: unknown;
-  readonly body: unknown;
-  readonly params: Readonly<Record<string, string>>;
-  readonly who: Who;
-};
-export type ReadAnswer = { readonly ok: true; readonly value: unknown } | RouteRefusal;
 
 /** What a reader is sent: a call, the moment it is asked at, and what of the shop has changed since the last one. */
 export type ToReader = {
@@ -31,16 +21,6 @@ export type ToReader = {
 export type FromReader =
   | { readonly id: number; readonly answer: ReadAnswer }
   | { readonly id: number; readonly failed: Readonly<Record<string, unknown>> };
-
-/** Answers reads in processes of their own; absent where a read is not answered apart. */
-export type Readers = {
-  readonly read: (
-    call: ReadCall,
-    key: string,
-    onGone: (drop: () => void) => void,
-  ) => Promise<ReadAnswer> | undefined;
-  readonly close: () => Promise<void>;
-};
 
 type Around = {
   readonly databasePath: string;
@@ -86,17 +66,6 @@ export const createReaders = (around: Around): Readers | undefined => {
     },
   };
 };
-
-/** A read that a reader could not answer, with what may be logged of it and what is answered. */
-export class ReadFailed extends Error {
-  override readonly name = 'ReadFailed';
-  constructor(
-    readonly told: Readonly<Record<string, unknown>>,
-    readonly problem: 'server.failed' | 'server.busy' = 'server.failed',
-  ) {
-    super('a read failed');
-  }
-}
 
 /** One process that answers one read after the other. A process and no thread: a thread that is ended while its database is
  *  at work takes the whole server with it. */
@@ -191,15 +160,6 @@ function createReader({ databasePath, isDemo, facts, nowMs, countDeskActs }: Aro
       await ended;
     },
   };
-}
-
-/** A caller in a form that can cross into another process. */
-export function plainWho(who: Who): Who {
-  if (who.kind !== 'desk') return who;
-  const { id, name, userName, role, seesRates, technician, departments } = who.user;
-  // Of the user only what reads ask for goes along, and nothing secret.
-  const user = { id, name, userName, role, seesRates, technician, departments } as typeof who.user;
-  return { ...who, user, tokenHash: '' };
 }
 
 /** What stands in for whatever a reading process must not do. */

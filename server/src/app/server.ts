@@ -2,34 +2,30 @@ import { createServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
 import type { Server as HttpServer } from 'node:http';
 import type { AddressInfo, Socket } from 'node:net';
+import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import type { Logger } from 'pino';
 import { Defect } from '@wergon/core/result';
 import { parseInstant } from '@wergon/core/time';
-import { createBackups } from '../backup/schedule.ts';
-import { headsPath, keepHead as keepHeadAt } from '../backup/heads.ts';
-import { lockDatabase } from '../backup/lock.ts';
-import type { Lock } from '../backup/lock.ts';
-import { closeDatabase, openDatabase } from '../db/database.ts';
-import { readSql } from '../db/sql.ts';
-import type { Database } from '../db/database.ts';
-import { createJournal } from '../ledger/journal.ts';
-import { findHead } from '../ledger/record.ts';
-import { catchUp } from '../ledger/rebuild.ts';
-import { ClockEntity } from '../shop/entities.ts';
-import { createFactsCache } from '../shop/facts.ts';
-import { clockFrom, createSetClock, systemClock } from './clock.ts';
-import type { Clock } from './clock.ts';
+import { createBackups, headsPath, keepHead as keepHeadAt, lockDatabase } from '../backup/index.ts';
+import type { Lock } from '../backup/index.ts';
+import { closeDatabase, readSql } from '../db/index.ts';
+import { openShop } from './database.ts';
+import type { Database } from '../db/index.ts';
+import { createJournal, findHead, catchUp } from '../ledger/index.ts';
+import { ClockEntity } from '../shop/index.ts';
+import { createFactsCache } from '../catalog/index.ts';
+import { readContext } from './readContext.ts';
+import { clockFrom, createSetClock, systemClock, createHealth, createLive, sayError } from '../http/index.ts';
+import type { Clock } from '../http/index.ts';
 import type { Config } from './config.ts';
 import type { Context } from './context.ts';
 import { createApp } from './createApp.ts';
-import { createHealth } from './health.ts';
-import { createLive } from './live.ts';
 import { createReaders } from './readers.ts';
-import { sayError } from './sayError.ts';
-import { createProofs } from '../station/proofs.ts';
-import { chooseTls } from '../tls/chooseTls.ts';
+import { createProofs } from '../station/index.ts';
+import { chooseTls } from './tls/chooseTls.ts';
 
+const COMMAND = fileURLToPath(new URL('./command.js', import.meta.url));
 /** How often the demo's clock is written down, so that a crash sets it back by little. */
 const CLOCK_SAVE_MS = 5_000;
 /** What is being answered when the server stops has so long; stations send again what nobody acknowledged. */
@@ -61,7 +57,8 @@ export function createContext(
   const journal = createJournal(database, facts, clock, live);
   const health = createHealth(database, log, () => live.publishSetup());
   const proofs = createProofs(clock);
-  const backups = createBackups(databasePath, backupsPath, facts);
+  const reading = readContext(database, facts);
+  const backups = createBackups({ databasePath, folder: backupsPath, command: COMMAND }, reading.shop);
   const keepHead = async (why: string) => {
     const head = await readSql(database, findHead);
     const at = new Date(clock.nowMs()).toISOString();
@@ -72,7 +69,22 @@ export function createContext(
       log.error(sayError(error), 'the head of the chain could not be kept');
     }
   };
-  return { database, clock, live, facts, journal, health, proofs, backups, keepHead, log, isDemo };
+  return {
+    ...reading,
+    clock,
+    live,
+    journal,
+    health,
+    proofs,
+    backups,
+    setupChanged: (...stale) => {
+      facts.forget(...stale);
+      live.publishSetup();
+    },
+    keepHead,
+    log,
+    isDemo,
+  };
 }
 
 /** Opens the database, starts to listen, and says where. */
@@ -88,7 +100,7 @@ export async function startServer(config: Config): Promise<RunningServer> {
 }
 
 async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningServer> {
-  const database = await openDatabase(config.databasePath);
+  const database = await openShop(config.databasePath);
   const clock = await chooseClock(config, database);
   const context = createContext(database, clock, log, config.isDemo, config.backupsPath);
   const known = await context.facts.find();

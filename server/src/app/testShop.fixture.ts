@@ -5,8 +5,9 @@ import type { Express } from 'express';
 import { pino } from 'pino';
 import request from 'supertest';
 import { formatInstant, parseInstant, toInstant } from '@wergon/core/time';
-import { closeDatabase, openDatabase } from '../db/database.ts';
-import { createSetClock } from './clock.ts';
+import { closeDatabase } from '../db/database.ts';
+import { openShop } from './database.ts';
+import { createSetClock } from '../http/clock.ts';
 import { createApp } from './createApp.ts';
 import { createContext } from './server.ts';
 
@@ -49,7 +50,7 @@ const newOrderOf = (grade: string) => (number: string) => ({
 });
 
 async function serve(path: string) {
-  const database = await openDatabase(path);
+  const database = await openShop(path);
   const clock = createSetClock((SEVEN + 100 * 60) * 1000);
   const context = createContext(database, clock, pino({ level: 'silent' }), false);
   const app: Express = createApp(context, '/nowhere');

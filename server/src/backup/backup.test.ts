@@ -3,7 +3,8 @@ import { spawnSync } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createZone } from '@wergon/core/time';
-import { openDatabase } from '../db/database.ts';
+import { openShop } from '../app/database.ts';
+import { ENTITIES } from '../app/entities.ts';
 import { readSql } from '../db/sql.ts';
 import { openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
@@ -31,11 +32,11 @@ const minute = (n: number) => new Date(Date.UTC(2026, 2, 3, 12, n));
 test('a backup is a whole copy, taken while the shop works, and found good', async () => {
   // Nothing of it has left the write-ahead log yet.
   const [result] = await Promise.all([
-    makeBackup(path, folder, 3, minute(0)),
+    makeBackup({ databasePath: path, folder, entities: ENTITIES }, 3, minute(0)),
     shop.send(shop.scan('work-stop', 50, shop.ada)),
   ]);
   if (!result.ok) throw new Error(result.why);
-  const copy = await openDatabase(join(folder, result.backup.file));
+  const copy = await openShop(join(folder, result.backup.file));
   expect((await verifyChain(copy)).count).toBe(result.backup.entries);
   await copy.close();
   expect(readHeads(headsPath(path)).at(-1)).toMatchObject({ why: 'backup', seq: result.backup.entries });
@@ -43,7 +44,8 @@ test('a backup is a whole copy, taken while the shop works, and found good', asy
 });
 
 test('only as many are kept as were asked for, the newest', async () => {
-  for (const n of [0, 1, 2, 3]) await makeBackup(path, folder, 2, minute(n));
+  for (const n of [0, 1, 2, 3])
+    await makeBackup({ databasePath: path, folder, entities: ENTITIES }, 2, minute(n));
   expect(listBackups(folder).map(({ at }) => at)).toEqual(
     [minute(3), minute(2)].map((at) => at.toISOString()),
   );
@@ -61,7 +63,7 @@ test('what a backup that was killed left half done goes with a later one', async
   for (const name of [...left, ...others]) writeFileSync(join(folder, name), 'x');
   // Whoever works there at this time began less than a day ago.
   for (const name of [...left, 'notes.txt']) utimesSync(join(folder, name), 0, Date.now() / 1000 - 90_000);
-  expect((await makeBackup(path, folder, 2)).ok).toBe(true);
+  expect((await makeBackup({ databasePath: path, folder, entities: ENTITIES }, 2)).ok).toBe(true);
   const names = readdirSync(folder);
   expect(names.filter((name) => left.includes(name))).toEqual([]);
   expect(names).toEqual(expect.arrayContaining(others));
@@ -69,7 +71,7 @@ test('what a backup that was killed left half done goes with a later one', async
 
 test('one that ends without a word is tried again in an hour, not at every look', async () => {
   let tries = 0;
-  const backups = createBackups(path, folder, shop.context.facts, () => {
+  const backups = createBackups({ databasePath: path, folder, command: '' }, shop.context.shop, () => {
     tries += 1;
     return Promise.resolve();
   });
@@ -96,30 +98,36 @@ test.each<[string, (file: ReturnType<typeof openFile>) => void, RegExp]>([
   const file = openFile(path);
   spoil(file);
   file.close();
-  const result = await makeBackup(path, folder, 3, minute(0));
+  const result = await makeBackup({ databasePath: path, folder, entities: ENTITIES }, 3, minute(0));
   expect(result).toMatchObject({ ok: false, why: expect.stringMatching(why) as string });
   expect(listBackups(folder)).toEqual([]);
   expect(lastFailure(folder)?.why).toMatch(why);
 });
 
 test('a backup is brought back, what is there is saved first, and nothing replaces a server that runs', async () => {
-  const made = await makeBackup(path, folder, 3, minute(0));
+  const made = await makeBackup({ databasePath: path, folder, entities: ENTITIES }, 3, minute(0));
   if (!made.ok) throw new Error(made.why);
   await shop.send(shop.scan('work-stop', 50, shop.ada));
   const lock = lockDatabase(path, 'server');
-  await expect(restoreBackup(path, folder, made.backup.file)).rejects.toThrow(/in use: server, process \d+/);
+  await expect(
+    restoreBackup({ databasePath: path, folder, entities: ENTITIES }, made.backup.file),
+  ).rejects.toThrow(/in use: server, process \d+/);
   lock.release();
   await shop.close();
-  const restored = await restoreBackup(path, folder, made.backup.file, minute(5));
+  const restored = await restoreBackup(
+    { databasePath: path, folder, entities: ENTITIES },
+    made.backup.file,
+    minute(5),
+  );
   expect(restored).toMatchObject({ ok: true, entries: 2 });
   const count = async (file: string) => {
-    const database = await openDatabase(file);
+    const database = await openShop(file);
     const { count: entries } = await verifyChain(database);
     await database.close();
     return entries;
   };
   expect([await count(path), await count((restored as { saved: string }).saved)]).toEqual([2, 3]);
-  const database = await openDatabase(path);
+  const database = await openShop(path);
   expect(await readSql(database, (sql) => findCut(sql, readHeads(headsPath(path))))).toBeUndefined();
   await database.close();
 });
@@ -128,16 +136,18 @@ test('what is no good backup replaces nothing', async () => {
   await shop.close();
   const rubbish = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'rubbish.sqlite');
   writeFileSync(rubbish, 'x'.repeat(10_000));
-  expect(await restoreBackup(path, folder, rubbish)).toMatchObject({
+  expect(await restoreBackup({ databasePath: path, folder, entities: ENTITIES }, rubbish)).toMatchObject({
     ok: false,
     why: expect.stringMatching(/not good/) as string,
   });
-  expect(await restoreBackup(path, folder, '/nowhere')).toMatchObject({ ok: false });
+  expect(await restoreBackup({ databasePath: path, folder, entities: ENTITIES }, '/nowhere')).toMatchObject({
+    ok: false,
+  });
   expect(existsSync(path)).toBe(true);
 });
 
 test('an end that was cut off the chain is found missing', async () => {
-  await makeBackup(path, folder, 3, minute(0));
+  await makeBackup({ databasePath: path, folder, entities: ENTITIES }, 3, minute(0));
   const file = openFile(path);
   file.exec('drop trigger "journal_no_delete"');
   file.exec('delete from "journal" where "seq" = 2');

@@ -9,6 +9,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
+import type { Entities } from '../db/index.ts';
 import { checkCopy } from './checkCopy.ts';
 import { flush, openFile } from './file.ts';
 import { headsPath, keepHead, readHeads } from './heads.ts';
@@ -55,10 +56,12 @@ function sweep(folder: string): void {
   }
 }
 
+/** A database, where its backups are kept, and what its rooms keep in it. */
+export type Place = { readonly databasePath: string; readonly folder: string; readonly entities: Entities };
+
 /** Makes a backup, checks it, and lets the oldest ones go once it is good. What went wrong is kept beside them. */
 export async function makeBackup(
-  databasePath: string,
-  folder: string,
+  { databasePath, folder, entities }: Place,
   keep: number,
   at = new Date(),
 ): Promise<BackupResult> {
@@ -75,7 +78,7 @@ export async function makeBackup(
     // What is kept from here on may be longer than the copy.
     const heads = readHeads(headsPath(databasePath));
     copyDatabase(databasePath, part);
-    const checked = await checkCopy(part, heads, join(folder, `${name}.check`));
+    const checked = await checkCopy(part, heads, join(folder, `${name}.check`), entities);
     if (!checked.ok) return fail(checked.why);
     renameSync(part, join(folder, name));
     const { entries, hash } = checked;

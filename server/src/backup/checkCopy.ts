@@ -1,10 +1,8 @@
 import { copyFileSync, rmSync } from 'node:fs';
-import { openDatabase } from '../db/database.ts';
-import { readSql } from '../db/sql.ts';
-import type { Sql } from '../db/sql.ts';
-import { PROJECTIONS, rebuild } from '../ledger/rebuild.ts';
-import { walkChain } from '../ledger/verify.ts';
-import { createFactsCache } from '../shop/facts.ts';
+import { openDatabase, readSql } from '../db/index.ts';
+import type { Database, Entities, Sql } from '../db/index.ts';
+import { PROJECTIONS, rebuild, walkChain } from '../ledger/index.ts';
+import { createFactsCache } from '../catalog/index.ts';
 import { toInstant } from '@wergon/core/time';
 import { openFile } from './file.ts';
 import { findCut } from './heads.ts';
@@ -24,12 +22,13 @@ export async function checkCopy(
   path: string,
   heads: readonly KeptHead[],
   scratchPath: string,
+  entities: Entities,
 ): Promise<Checked> {
   const fault = findBrokenPages(path);
   if (fault) return bad(fault);
   copyFileSync(path, scratchPath);
   try {
-    return await checkScratch(scratchPath, heads);
+    return await checkScratch(scratchPath, heads, entities);
   } catch (error) {
     return bad(error instanceof Error ? error.message : String(error));
   } finally {
@@ -52,8 +51,8 @@ function findBrokenPages(path: string): string | undefined {
   }
 }
 
-async function checkScratch(path: string, heads: readonly KeptHead[]): Promise<Checked> {
-  const database = await openDatabase(path);
+async function checkScratch(path: string, heads: readonly KeptHead[], entities: Entities): Promise<Checked> {
+  const database = await openDatabase(path, entities);
   try {
     const { count, hash, broken, why } = await readSql(database, walkChain);
     if (broken !== undefined) return bad(`the chain breaks at entry ${broken}: ${why ?? ''}`);
@@ -70,11 +69,10 @@ async function checkScratch(path: string, heads: readonly KeptHead[]): Promise<C
   }
 }
 
-type Opened = Awaited<ReturnType<typeof openDatabase>>;
 type Facts = Parameters<typeof rebuild>[1];
 
 /** The projections of which a rebuild gives other rows than are stored. */
-async function findDerivedOtherwise(database: Opened, facts: Facts): Promise<readonly string[]> {
+async function findDerivedOtherwise(database: Database, facts: Facts): Promise<readonly string[]> {
   const now = await readSql(database, (sql) => {
     for (const table of PROJECTIONS) sql.run(`create temp table "was_${table}" as select * from "${table}"`);
     return asOfStored(sql);

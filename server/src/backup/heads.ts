@@ -1,5 +1,5 @@
 import { appendFileSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
-import type { Sql } from '../db/sql.ts';
+import type { Sql } from '../db/index.ts';
 import { flush } from './file.ts';
 
 /** How long the chain was at a moment and what its last hash was: kept outside the journal, so that an end that was cut

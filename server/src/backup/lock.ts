@@ -1,7 +1,7 @@
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { hostname } from 'node:os';
 import { dirname } from 'node:path';
-import { isDiskFault } from '../db/sql.ts';
+import { isDiskFault } from '../db/index.ts';
 import { openFile } from './file.ts';
 import type { FileConnection } from './file.ts';
 

@@ -1,6 +1,7 @@
 import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { basename, join, resolve } from 'node:path';
-import { stampOf, copyDatabase } from './backup.ts';
+import { copyDatabase, stampOf } from './backup.ts';
+import type { Place } from './backup.ts';
 import { checkCopy } from './checkCopy.ts';
 import { flush, openFile } from './file.ts';
 import { headsPath, keepHead } from './heads.ts';
@@ -12,8 +13,7 @@ export type Restored =
 
 /** Brings a backup back. What is there now is saved first, whole; without that nothing is replaced. */
 export async function restoreBackup(
-  databasePath: string,
-  folder: string,
+  { databasePath, folder, entities }: Place,
   file: string,
   at = new Date(),
 ): Promise<Restored> {
@@ -22,7 +22,7 @@ export async function restoreBackup(
   const lock = lockDatabase(databasePath, 'restore');
   try {
     mkdirSync(folder, { recursive: true });
-    const checked = await checkCopy(from, [], join(folder, `restore-${stampOf(at)}.check`));
+    const checked = await checkCopy(from, [], join(folder, `restore-${stampOf(at)}.check`), entities);
     if (!checked.ok) return { ok: false, why: `${basename(from)} is not good: ${checked.why}` };
     const saved = saveWhatIsThere(databasePath, folder, at);
     const next = `${databasePath}.restoring`;

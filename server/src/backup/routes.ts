@@ -1,10 +1,10 @@
 import { ok } from '@wergon/core/result';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
+import type { BackupContext } from './context.ts';
+import type { Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
 
 /** How the shop's backups are doing, and one more of them. */
-export function mountBackups(mount: Mount, { backups, isDemo }: Context): void {
+export function mountBackups(mount: Mount, { backups, isDemo }: BackupContext): void {
   mount('backups', async () => {
     const { last, failed } = backups.status();
     return ok({

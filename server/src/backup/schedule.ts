@@ -1,9 +1,7 @@
 import { spawn } from 'node:child_process';
-import { fileURLToPath } from 'node:url';
 import { atWallClock, toInstant } from '@wergon/core/time';
 import type { Zone } from '@wergon/core/time';
-import { settingsOf } from '../shop/settings.ts';
-import type { FactsCache } from '../shop/facts.ts';
+import type { Context } from '../http/index.ts';
 import { lastFailure, listBackups } from './backup.ts';
 import type { Backup } from './backup.ts';
 
@@ -22,24 +20,29 @@ export type Backups = {
   readonly runIfDue: (nowSeconds: number) => Promise<void>;
 };
 
-const COMMAND = fileURLToPath(new URL('../command.js', import.meta.url));
 /** After one that failed, with a word or without, it is tried again so many seconds later. */
 const AGAIN_SECONDS = 3600;
 
 /** Makes one in a process of its own; resolves when that has ended. */
-const makeApart = (databasePath: string, folder: string | null) =>
+const makeApart = (command: string, databasePath: string, folder: string | null) =>
   new Promise<void>((done) => {
     const env = { ...process.env, WERGON_DATABASE: databasePath, WERGON_BACKUPS: folder ?? '' };
-    const child = spawn(process.execPath, [COMMAND, 'backup'], { env, stdio: 'ignore' });
+    const child = spawn(process.execPath, [command, 'backup'], { env, stdio: 'ignore' });
     child.once('exit', () => done());
     child.once('error', () => done());
   });
 
+type Around = {
+  readonly databasePath: string;
+  readonly folder: string | null;
+  /** The program that makes one, for a process of its own. */
+  readonly command: string;
+};
+
 export function createBackups(
-  databasePath: string,
-  folder: string | null,
-  facts: FactsCache,
-  make = () => makeApart(databasePath, folder),
+  { databasePath, folder, command }: Around,
+  shop: Context['shop'],
+  make = () => makeApart(command, databasePath, folder),
 ): Backups {
   let running: Promise<void> | undefined;
   let triedAt = -Infinity;
@@ -57,11 +60,11 @@ export function createBackups(
     status,
     run,
     runIfDue: async (now) => {
-      const shop = (await facts.find())?.shop;
-      const hour = shop && settingsOf(shop).backup.hour;
-      if (folder === null || hour == null || running) return;
+      const known = await shop.find();
+      const hour = known?.settings.backup.hour;
+      if (folder === null || !known || hour == null || running) return;
       const { last, failed } = status();
-      const due = lastDue((await facts.get()).zone, hour, now);
+      const due = lastDue(known.zone, hour, now);
       const since = (at: string | undefined) => (at === undefined ? -Infinity : Date.parse(at) / 1000);
       const triedLast = Math.max(triedAt, since(failed?.at));
       if (since(last?.at) >= due || triedLast >= now - AGAIN_SECONDS) return;

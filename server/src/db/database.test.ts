@@ -5,14 +5,14 @@ import { Migrator } from '@mikro-orm/migrations';
 import { TechnicianEntity } from '../people/entities.ts';
 import { CustomerEntity, ListItemEntity, ResourceEntity } from '../shop/entities.ts';
 import { OrderEntity, TaskEntity } from '../work/entities.ts';
-import { openDatabase } from './database.ts';
-import { ENTITIES } from './entities.ts';
+import { openShop } from '../app/database.ts';
+import { ENTITIES } from '../app/entities.ts';
 import { Migration20261123FirstSchema } from './migrations/Migration20261123FirstSchema.ts';
 
 test('migrations give just the schema that the entities want, and can be run again', async () => {
   const path = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'schema.sqlite');
-  await (await openDatabase(path)).close();
-  const database = await openDatabase(path);
+  await (await openShop(path)).close();
+  const database = await openShop(path);
   const missing = await database.schema.getUpdateSchemaSQL({ dropTables: false });
   expect(missing.trim()).toBe('');
   await database.close();
@@ -20,7 +20,7 @@ test('migrations give just the schema that the entities want, and can be run aga
 
 test('every connection writes through to the disk before it says so', async () => {
   const path = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'durable.sqlite');
-  const database = await openDatabase(path);
+  const database = await openShop(path);
   const pragma = async (name: string) => (await database.em.fork().execute(`pragma ${name}`)) as unknown;
   expect(await pragma('journal_mode')).toEqual([{ journal_mode: 'wal' }]);
   expect(await pragma('synchronous')).toEqual([{ synchronous: 2 }]);
@@ -50,7 +50,7 @@ test('data of the first version opens in this one, with its words in the new lis
   ])
     await old.em.execute(statement);
   await old.close();
-  const database = await openDatabase(path);
+  const database = await openShop(path);
   const em = database.em.fork();
   expect(await em.findOneOrFail(TechnicianEntity, { id: 't' })).toMatchObject({
     name: 'Ada',

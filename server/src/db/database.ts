@@ -1,9 +1,11 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { MikroORM } from '@mikro-orm/libsql';
-import { ENTITIES } from './entities.ts';
+import type { Options } from '@mikro-orm/libsql';
 
 export type Database = MikroORM;
+/** What the rooms keep in it; put together in `app`. */
+export type Entities = NonNullable<Options['entities']>;
 
 /** What every connection is told; the pool makes a new one now and then. An acknowledged scan survives a power cut:
  *  each commit reaches the disk before it is answered. */
@@ -27,10 +29,10 @@ function keepConnection(orm: MikroORM): void {
 }
 
 /** Opens the database file, makes it durable, and brings its schema up to date. */
-export async function openDatabase(path: string): Promise<Database> {
+export async function openDatabase(path: string, entities: Entities): Promise<Database> {
   if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true });
   const orm = await MikroORM.init({
-    entities: ENTITIES,
+    entities,
     dbName: path,
     pool: { min: 1, max: 1, afterCreate: prepareConnection },
     discovery: { checkDuplicateTableNames: true },
@@ -54,9 +56,9 @@ function prepareReader(...[connection, done]: readonly unknown[]): void {
 }
 
 /** Opens a database that another connection has brought up to date, to read it and nothing else. */
-export async function openForReading(path: string): Promise<Database> {
+export async function openForReading(path: string, entities: Entities): Promise<Database> {
   const orm = await MikroORM.init({
-    entities: ENTITIES,
+    entities,
     dbName: path,
     pool: { min: 1, max: 1, afterCreate: prepareReader },
     discovery: { checkDuplicateTableNames: true },

@@ -1,5 +1,5 @@
 export { closeDatabase, openDatabase, openForReading } from './database.ts';
-export type { Database } from './database.ts';
+export type { Database, Entities } from './database.ts';
 export { insertOnce } from './insertOnce.ts';
 export { isDiskFault, readSql, trySql, writeSql } from './sql.ts';
 export type { Row, Sql } from './sql.ts';

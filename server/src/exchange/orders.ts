@@ -5,12 +5,11 @@ import { formatDecimal, formatCents, toCents } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
 import { dated, formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { GradeEntity } from '../people/entities.ts';
-import { ensureLabels } from '../shop/labels.ts';
-import { drawRandomCode } from '../station/drawCode.ts';
-import { OrderEntity, TaskEntity } from '../work/entities.ts';
-import type { Task, WorkOrder } from '../work/entities.ts';
-import { newOrderRows } from '../work/orders.ts';
+import { GradeEntity } from '../people/index.ts';
+import { ensureLabels } from '../shop/index.ts';
+import { drawRandomCode } from '../scan/index.ts';
+import { OrderEntity, TaskEntity, newOrderRows } from '../work/index.ts';
+import type { Task, WorkOrder } from '../work/index.ts';
 import { groupBy, inParts } from './list.ts';
 import type { Judged, List } from './list.ts';
 

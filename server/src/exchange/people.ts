@@ -2,10 +2,9 @@ import { personRowSchema } from '@wergon/contract/exchange';
 import type { TechnicianFields } from '@wergon/contract/people';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { GradeEntity, TechnicianEntity } from '../people/entities.ts';
-import { addTechnician, columnsOf, writeTechnician } from '../people/technicians.ts';
-import { ensureLabels } from '../shop/labels.ts';
-import { drawRandomCode } from '../station/drawCode.ts';
+import { GradeEntity, TechnicianEntity, addTechnician, columnsOf, writeTechnician } from '../people/index.ts';
+import { ensureLabels } from '../shop/index.ts';
+import { drawRandomCode } from '../scan/index.ts';
 import type { Judged, List } from './list.ts';
 
 const FIELDS = [

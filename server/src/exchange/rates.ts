@@ -2,8 +2,7 @@ import { rateRowSchema } from '@wergon/contract/exchange';
 import { formatDecimal } from '@wergon/core/money';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { CostRateEntity, TechnicianEntity } from '../people/entities.ts';
-import { readStored } from '../people/rates.ts';
+import { CostRateEntity, TechnicianEntity, readStored } from '../people/index.ts';
 import type { Judged, List } from './list.ts';
 import type { z } from 'zod';
 

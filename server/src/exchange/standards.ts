@@ -2,11 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { standardRowSchema } from '@wergon/contract/exchange';
 import type { Instant } from '@wergon/core/time';
 import type { z } from 'zod';
-import { GradeEntity } from '../people/entities.ts';
-import { ensureLabels } from '../shop/labels.ts';
-import { StandardEntity } from '../work/entities.ts';
-import type { Standard } from '../work/entities.ts';
-import { saveStandard, taskBody } from '../work/standards.ts';
+import { GradeEntity } from '../people/index.ts';
+import { ensureLabels } from '../shop/index.ts';
+import { StandardEntity, saveStandard, taskBody } from '../work/index.ts';
+import type { Standard } from '../work/index.ts';
 import { groupBy } from './list.ts';
 import type { Judged, List } from './list.ts';
 

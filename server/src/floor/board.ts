@@ -4,7 +4,7 @@ import type { LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { atWallClock, formatDay, formatInstant, inForceAt, sumSeconds } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay, Span } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
+import type { Sql } from '../db/index.ts';
 import {
   loadChargedOn,
   loadFinished,
@@ -15,10 +15,10 @@ import {
   loadStints,
   loadUsedOf,
   longestStint,
-} from '../ledger/strands.ts';
-import type { Plans } from '../people/planned.ts';
-import type { ShopFacts } from '../shop/facts.ts';
-import type { WorkOrder } from '../work/entities.ts';
+} from '../ledger/index.ts';
+import type { Plans } from '../people/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import type { WorkOrder } from '../work/index.ts';
 
 /** So long a finished order stays on the floor's mind, in seconds: whoever scans its label is told that it is finished. */
 const REMEMBERED_SECONDS = 14 * 86_400;

@@ -1,9 +1,9 @@
 import type { LaborEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import type { Sql } from '../db/sql.ts';
-import type { Names } from '../ledger/scans.ts';
-import { titleOf } from '../reconcile/effect.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { Sql } from '../db/index.ts';
+import type { Names } from '../ledger/index.ts';
+import { titleOf } from '../catalog/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 
 /** As many as one glance takes in. */
 const SHOWN = 12;

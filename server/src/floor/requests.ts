@@ -2,10 +2,9 @@ import type { RequestsJson } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
 import type { FloorEntry } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
-import type { Envelope } from '../ledger/envelope.ts';
-import type { FloorAnswer } from '../ledger/incoming.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { Sql } from '../db/index.ts';
+import type { Envelope, FloorAnswer } from '../ledger/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 
 /** Requests that one page shows. */
 const NEWEST = 100;

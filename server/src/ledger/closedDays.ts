@@ -3,17 +3,17 @@ import { correctedEntry, isCorrection } from '@wergon/core/ledger';
 import type { AmendSet, Entry, LaborEntry } from '@wergon/core/ledger';
 import { formatDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { Sql } from '../db/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 import { findClosedUntil } from './decisionRows.ts';
-import type { FieldError } from './incoming.ts';
+import type { FieldProblem } from '@wergon/contract/wire';
 
 /** What is wrong with recording an entry or a correction from the desk: closed is closed. Scans of stations are
  *  recorded all the same, and become adjustments. Source: docs/ledger.md, section 9. */
-export function findClosed(sql: Sql, facts: ShopFacts, entry: Entry): readonly FieldError[] {
+export function findClosed(sql: Sql, facts: ShopFacts, entry: Entry): readonly FieldProblem[] {
   const closedUntil = findClosedUntil(sql);
   if (closedUntil === null) return [];
-  const refused = (field: string, day: LocalDay): readonly FieldError[] =>
+  const refused = (field: string, day: LocalDay): readonly FieldProblem[] =>
     day <= closedUntil ? [{ field, message: `${formatDay(day)} lies in a closed pay period` }] : [];
   if (!isCorrection(entry)) {
     // What only says that a task is finished moves nobody's time.

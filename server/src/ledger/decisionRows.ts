@@ -1,6 +1,6 @@
 import type { ClosedLine } from '@wergon/core/pay';
 import type { LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
+import type { Sql } from '../db/index.ts';
 import type { Decision, LeftOut } from './incoming.ts';
 
 /** The tables that are derived from decisions alone. */

@@ -1,6 +1,6 @@
 import { parseDay, parseInstant } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
+import type { Sql } from '../db/index.ts';
 import type { Author, Envelope, Stream } from './envelope.ts';
 import type { Incoming } from './incoming.ts';
 import { journalRows } from './journalRows.ts';

@@ -1,3 +1,4 @@
+import type { FieldProblem } from '@wergon/contract/wire';
 import type { Entry, EntryId } from '@wergon/core/ledger';
 import type { ClosedLine } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
@@ -87,8 +88,6 @@ export type Sent = {
   readonly identity?: string;
 };
 
-export type FieldError = { readonly field: string; readonly message: string };
-
 /** An entry on its way in: read, or what is wrong with it. `body` is its JSON as it was sent. */
 export type Incoming =
   | {
@@ -116,10 +115,10 @@ export type Incoming =
       readonly kind: 'unreadable';
       readonly id: string | null;
       readonly body: unknown;
-      readonly errors: readonly FieldError[];
+      readonly errors: readonly FieldProblem[];
     };
 
 /** What became of one entry of a batch. */
 export type Outcome =
   | { readonly id: string | null; readonly result: 'recorded' | 'known'; readonly seq: number }
-  | { readonly id: string | null; readonly result: 'refused'; readonly errors: readonly FieldError[] };
+  | { readonly id: string | null; readonly result: 'refused'; readonly errors: readonly FieldProblem[] };

@@ -1,3 +1,52 @@
+export type { LedgerContext } from './context.ts';
+export { ApprovalEntity, ClosedLineEntity, PayPeriodEntity, UnsettledDayEntity } from './decisionEntities.ts';
+export { findClosedUntil } from './decisionRows.ts';
+export { acceptedFacts, loadAccepted, writeDecision } from './decisions.ts';
+export {
+  EffectiveEntity,
+  EntryIndexEntity,
+  JournalEntity,
+  LaborLineEntity,
+  LaborStateEntity,
+  LooseEndEntity,
+  PieceCountEntity,
+  PresenceEntity,
+  RefusedEntity,
+  StintEntity,
+  TaskMarkEntity,
+  WaitingEntity,
+} from './entities.ts';
+export { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
+export type { Envelope } from './envelope.ts';
+export type { FloorAnswer, Incoming, LeftOut, Outcome } from './incoming.ts';
+export { createJournal } from './journal.ts';
+export type { Journal } from './journal.ts';
+export { peopleOnOrder } from './orderActs.ts';
+export { writeOutcome } from './outcome.ts';
+export { loadPersonStrands, loadRunning } from './personStrands.ts';
+export { costAnew } from './rates.ts';
 export { readBatch } from './readBatch.ts';
-export { rebuild } from './rebuild.ts';
-export { verifyChain } from './verify.ts';
+export { PROJECTIONS, catchUp, rebuild } from './rebuild.ts';
+export { findHead } from './record.ts';
+export { mountLedger } from './routes.ts';
+export { loadNames, loadScan } from './scans.ts';
+export type { Names } from './scans.ts';
+export { loadShiftDays } from './shiftDays.ts';
+export type { AskedDays, ShiftDay } from './shiftDays.ts';
+export {
+  findState,
+  findStateBefore,
+  hasLabor,
+  loadChargedOn,
+  loadFinished,
+  loadHours,
+  loadLinesOf,
+  loadLinesOn,
+  loadPresence,
+  loadSeq,
+  loadStates,
+  loadStints,
+  loadUsedOf,
+  longestStint,
+} from './strands.ts';
+export { verifyChain, walkChain } from './verify.ts';

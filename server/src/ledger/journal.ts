@@ -1,13 +1,12 @@
 import { Defect } from '@wergon/core/result';
 import type { Instant } from '@wergon/core/time';
-import { isDiskFault, readSql, trySql, writeSql } from '../db/sql.ts';
-import type { Database } from '../db/database.ts';
-import type { Sql } from '../db/sql.ts';
-import type { Clock } from '../app/clock.ts';
-import type { Live } from '../app/live.ts';
-import type { FactsCache, ShopFacts } from '../shop/facts.ts';
+import { isDiskFault, readSql, trySql, writeSql } from '../db/index.ts';
+import type { Database, Sql } from '../db/index.ts';
+import type { Clock, Live } from '../http/index.ts';
+import type { FactsCache, ShopFacts } from '../catalog/index.ts';
 import type { Author } from './envelope.ts';
-import type { FieldError, Incoming, Outcome } from './incoming.ts';
+import type { FieldProblem } from '@wergon/contract/wire';
+import type { Incoming, Outcome } from './incoming.ts';
 import { project } from './projection.ts';
 import { findHead, keepRefused, recordEntry } from './record.ts';
 import type { Head, Recorded } from './record.ts';
@@ -69,7 +68,7 @@ class OnlyTried extends Error {}
 
 /** Ids that the database refuses twice, disk full, and the like end a whole transaction; what an entry itself makes go
  *  wrong is told as far as it helps whoever looks at the side list. */
-const sayThrown = (error: unknown): FieldError => ({
+const sayThrown = (error: unknown): FieldProblem => ({
   field: 'entry',
   message: `could not be recorded (${error instanceof Error ? error.name : 'unknown'}): set aside for somebody to look at`,
 });

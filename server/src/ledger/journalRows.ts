@@ -1,4 +1,4 @@
-import type { Sql } from '../db/sql.ts';
+import type { Sql } from '../db/index.ts';
 import type { Stream } from './envelope.ts';
 
 const ROWS_AT_ONCE = 5_000;

@@ -2,8 +2,8 @@ import { collect, noStrands, piecesOf, settleAt } from '@wergon/core/ledger';
 import type { Piece, Strands } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Instant, Span } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { Sql } from '../db/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 import { findState, loadPresence, loadStates, loadStints, longestStint } from './strands.ts';
 
 /** One person's stints, shifts and breaks that reach into a span, with what runs at `now`. */

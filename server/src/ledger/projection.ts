@@ -15,8 +15,8 @@ import type { Correction, Entry, HoursEntry, LaborEntry, LaborState, Strands } f
 import type { TechnicianId } from '@wergon/core/people';
 import { Defect } from '@wergon/core/result';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { Sql } from '../db/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 import { findClosedUntil, markUnsettled } from './decisionRows.ts';
 import { loadStints } from './strands.ts';
 import { dueOf, takeDue, waitForDue } from './waiting.ts';

@@ -5,14 +5,15 @@ import { TAKE_BACK_MS } from '@wergon/core/station';
 import type { FloorEntry } from '@wergon/core/station';
 import { formatInstant, parseInstant } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { Sql } from '../db/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
 import type { Author, Envelope, Stream } from './envelope.ts';
 import { findClosed } from './closedDays.ts';
 import { projectDecision } from './decisionRows.ts';
 import { indexEntry } from './entryIndex.ts';
-import type { FieldError, FloorAnswer, Incoming, Outcome } from './incoming.ts';
+import type { FieldProblem } from '@wergon/contract/wire';
+import type { FloorAnswer, Incoming, Outcome } from './incoming.ts';
 
 /** What stations may say; hours and corrections other than taking back are the desk's. */
 const STATION_TYPES: ReadonlySet<Entry['type']> = new Set<Entry['type']>([
@@ -94,7 +95,7 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
 const isFromTheFuture = ({ entry }: Exclude<Incoming, { kind: 'unreadable' }>, now: Instant): boolean =>
   'at' in entry && isClockFault(entry.at, now);
 
-const refused = (id: string | null, errors: readonly FieldError[]): Outcome => ({
+const refused = (id: string | null, errors: readonly FieldProblem[]): Outcome => ({
   id,
   result: 'refused',
   errors,
@@ -102,7 +103,7 @@ const refused = (id: string | null, errors: readonly FieldError[]): Outcome => (
 
 type LaborIncoming = Extract<Incoming, { kind: 'labor' }>;
 
-function findErrors(recording: Recording, incoming: LaborIncoming): readonly FieldError[] {
+function findErrors(recording: Recording, incoming: LaborIncoming): readonly FieldProblem[] {
   const { facts, author, sql } = recording;
   const { entry } = incoming;
   const corrected = isCorrection(entry) ? findRow(sql, entry.target) : undefined;
@@ -134,8 +135,8 @@ function isOwnAndRecent(author: Author, { sent }: LaborIncoming, corrected: Jour
 }
 
 /** What a floor entry names must exist; the words of it are nobody's business here. */
-function findUnknown({ facts }: Recording, entry: FloorEntry | FloorAnswer): readonly FieldError[] {
-  const errors: FieldError[] = [];
+function findUnknown({ facts }: Recording, entry: FloorEntry | FloorAnswer): readonly FieldProblem[] {
+  const errors: FieldProblem[] = [];
   if ('technician' in entry && !facts.technicians.has(entry.technician))
     errors.push({ field: 'technician', message: 'no such technician' });
   if ('target' in entry && entry.target !== null && !facts.targets.has(entry.target))
@@ -196,7 +197,7 @@ export function keepRefused(
   sql: Sql,
   station: string,
   body: unknown,
-  errors: readonly FieldError[],
+  errors: readonly FieldProblem[],
   now: Instant,
 ): void {
   const text = JSON.stringify(body).slice(0, MOST_KEPT);

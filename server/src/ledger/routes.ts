@@ -6,26 +6,29 @@ import type { ParsedQueryOf } from '@wergon/contract/routes';
 import { ok } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import { covers } from '../access/scope.ts';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
-import { readSql } from '../db/sql.ts';
-import type { Sql } from '../db/sql.ts';
-import { writeOutcome } from '../station/routes.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import { covers } from '../access/index.ts';
+import type { LedgerContext } from './context.ts';
+import type { Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { writeOutcome } from './outcome.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 import { findAmended } from './closedDays.ts';
 import { readBatch } from './readBatch.ts';
+import { mountOrderActs } from './orderActs.ts';
+import { mountRates } from './rates.ts';
 import { mountTrail } from './trail.ts';
 import { loadNames, loadScan } from './scans.ts';
 import type { Names } from './scans.ts';
 import { loadHours, findState, loadStints } from './strands.ts';
 
-export function mountLedger(mount: Mount, context: Context): void {
+export function mountLedger(mount: Mount, context: LedgerContext): void {
   const { database, clock, facts, journal } = context;
   mountTrail(mount, context);
+  mountOrderActs(mount, context);
+  mountRates(mount, context);
   mount('deskEntries', async ({ body, who }) => {
-    if (who.kind !== 'desk') return refuse('access.not_signed_in');
     const incoming = readBatch(body.entries);
     const kept = { isOthers: false };
     const { outcomes, seq } = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {

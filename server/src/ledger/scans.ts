@@ -2,10 +2,9 @@ import type { ScanJson } from '@wergon/contract/ledger';
 import { Defect } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
-import { UserEntity } from '../access/entities.ts';
-import type { Database } from '../db/database.ts';
-import type { Sql } from '../db/sql.ts';
-import { StationEntity } from '../station/entities.ts';
+import { UserEntity } from '../access/index.ts';
+import type { Database, Sql } from '../db/index.ts';
+import { StationEntity } from '../shop/index.ts';
 import type { Envelope } from './envelope.ts';
 
 /** Names of stations and users by their ids. */

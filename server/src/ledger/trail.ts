@@ -4,11 +4,11 @@ import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import type { LocalDay } from '@wergon/core/time';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { readSql } from '../db/sql.ts';
-import type { Sql } from '../db/sql.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { LedgerContext } from './context.ts';
+import type { Mount } from '../http/index.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 import type { Envelope } from './envelope.ts';
 import { GENESIS } from './envelope.ts';
 import { verifyPart } from './verify.ts';
@@ -20,7 +20,7 @@ const PAGE = 100;
 const VERIFIED_AT_ONCE = 5_000;
 
 /** The journal to read, and its chain to walk. */
-export function mountTrail(mount: Mount, { database, facts }: Context): void {
+export function mountTrail(mount: Mount, { database, facts }: LedgerContext): void {
   mount('trail', async ({ query }) => {
     const known = await facts.get();
     const names = await loadNames(database);

@@ -1,6 +1,5 @@
-import type { Database } from '../db/database.ts';
-import type { Sql } from '../db/sql.ts';
-import { readSql } from '../db/sql.ts';
+import type { Database, Sql } from '../db/index.ts';
+import { readSql } from '../db/index.ts';
 import type { Envelope } from './envelope.ts';
 import { GENESIS, chainHash } from './envelope.ts';
 import type { JournalRow } from './journalRows.ts';

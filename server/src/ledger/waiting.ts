@@ -1,7 +1,7 @@
 import { CLOCK_TOLERANCE } from '@wergon/core/ledger';
 import type { LaborEntry } from '@wergon/core/ledger';
 import type { Instant, Zone } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
+import type { Sql } from '../db/index.ts';
 
 /** When an entry is taken into the projections: once its time has come. A clock that runs ahead must not make what a
  *  person does now look over; so what it says waits, and nothing that is asked as of now sees it.

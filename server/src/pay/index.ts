@@ -1,3 +1,2 @@
-export { loadShiftDays } from './shiftDays.ts';
-export type { ShiftDay } from './shiftDays.ts';
-export { closingOf, findOwed, nextPeriod } from './periods.ts';
+export { closingOf, findOwed, nextPeriod, openPeriods } from './periods.ts';
+export { mountPay } from './routes.ts';

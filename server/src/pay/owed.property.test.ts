@@ -7,8 +7,9 @@ import type { LocalDay } from '@wergon/core/time';
 import { SEVEN, cookieOf, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 import { readSql } from '../db/sql.ts';
-import { findOwed, isPayable, loadClosedLines, loadClosedPeriods } from './periods.ts';
-import { loadShiftDays } from './shiftDays.ts';
+import { findOwed, loadClosedLines, loadClosedPeriods } from './periods.ts';
+import { isPayable } from '../approval/payable.ts';
+import { loadShiftDays } from '../ledger/shiftDays.ts';
 
 const DAY = 24 * 60;
 const WEEKS = ['2026-03-02', '2026-03-09', '2026-03-16'];

@@ -106,9 +106,8 @@ test('a technician confirms his own days at a station, if the shop wants that, a
 
 test('an order, and the list of orders, say how much of their labor nobody has approved', async () => {
   const unapproved = async () =>
-    ((await shop.get(`/api/work/${shop.order}`, desk)).body as { order: { unapprovedSeconds: number } }).order
-      .unapprovedSeconds;
-  const listed = async () => (await shop.get('/api/work/unapproved', desk)).body as object;
+    ((await shop.get(`/api/work/${shop.order}/unapproved`, desk)).body as { seconds: number }).seconds;
+  const listed = async () => (await shop.get('/api/unapproved', desk)).body as object;
   expect(await unapproved()).toBe(8 * 3600);
   expect(await listed()).toMatchObject({ orders: [{ order: shop.order, seconds: 8 * 3600 }] });
   await approve();

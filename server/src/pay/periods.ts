@@ -6,12 +6,13 @@ import { Defect } from '@wergon/core/result';
 import { parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { TechnicianId } from '@wergon/core/people';
-import type { Sql } from '../db/sql.ts';
-import type { LeftOut } from '../ledger/incoming.ts';
-import type { ShopFacts } from '../shop/facts.ts';
-import { settingsOf } from '../shop/settings.ts';
-import { loadShiftDays } from './shiftDays.ts';
-import type { ShiftDay } from './shiftDays.ts';
+import type { Sql } from '../db/index.ts';
+import type { LeftOut, ShiftDay } from '../ledger/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { settingsOf } from '../shop/index.ts';
+export { isPayable } from '../approval/index.ts';
+import { isPayable } from '../approval/index.ts';
+import { loadShiftDays } from '../ledger/index.ts';
 
 export type ClosedPeriod = PayPeriod & {
   readonly entry: string;
@@ -27,12 +28,6 @@ export function payRuleOf({ shop }: ShopFacts): PayRule {
   if (!day.ok) throw new Defect(`stored anchor: ${anchor}`);
   return { kind: period, anchor: day.value };
 }
-
-const needsApproval = ({ shop }: ShopFacts): boolean => settingsOf(shop).pay.approval === 'person-day';
-
-/** Whether a shift day goes to pay as it is now. */
-export const isPayable = (facts: ShopFacts, { state }: Pick<ShiftDay, 'state'>): boolean =>
-  state === 'approved' || !needsApproval(facts);
 
 /** Closed periods, oldest first. */
 export const loadClosedPeriods = (sql: Sql): ClosedPeriod[] =>

@@ -4,37 +4,33 @@ import { formatCents, toCents } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
-import type { RouteRefusal } from '../app/problem.ts';
-import { readSql } from '../db/sql.ts';
-import type { Sql } from '../db/sql.ts';
-import { costedAs, costsFor } from '../work/standing.ts';
-import type { Costs } from '../work/standing.ts';
-import { findHead } from '../ledger/record.ts';
-import { writeDecision } from '../reconcile/decisions.ts';
-import { titleOf } from '../reconcile/effect.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { LedgerContext, ShiftDay } from '../ledger/index.ts';
+import type { Mount, RouteRefusal } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { costedAs, costsFor } from '../compare/index.ts';
+import type { Costs } from '../compare/index.ts';
+import { findHead, writeDecision, loadShiftDays } from '../ledger/index.ts';
+import { titleOf } from '../catalog/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 import {
   closingOf,
   findOwed,
   findPeriod,
-  isPayable,
   loadClosedLines,
   loadClosedPeriods,
   nextPeriod,
   openPeriods,
   stampOfPeriod,
 } from './periods.ts';
+import { isPayable } from '../approval/index.ts';
 import type { Owed } from './periods.ts';
-import { loadShiftDays } from './shiftDays.ts';
-import type { ShiftDay } from './shiftDays.ts';
 
 /** So many closed periods are listed. */
 const LISTED = 26;
 
-export function mountPay(mount: Mount, { database, clock, facts, journal, keepHead }: Context): void {
+export function mountPay(mount: Mount, { database, clock, facts, journal, keepHead }: LedgerContext): void {
   mount('payPeriods', async () => {
     const known = await facts.get();
     const now = clock.now();
@@ -48,7 +44,7 @@ export function mountPay(mount: Mount, { database, clock, facts, journal, keepHe
     const known = await facts.get();
     const now = clock.now();
     const costs = costsFor(who);
-    const mayReopen = who.kind === 'desk' && who.rights.has('pay.reopen');
+    const mayReopen = who.rights.has('pay.reopen');
     const found = await readSql(database, (sql) => {
       const seen = seePeriod(sql, known, query.firstDay, now);
       return seen && writePeriod(known, seen, now, costs, mayReopen);
@@ -57,7 +53,6 @@ export function mountPay(mount: Mount, { database, clock, facts, journal, keepHe
   });
 
   mount('closePeriod', async ({ body: { firstDay, stamp }, who }) => {
-    if (who.kind !== 'desk') return refuse('access.not_signed_in');
     const kept: { refusal?: RouteRefusal } = {};
     await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
       const now = clock.now();
@@ -75,7 +70,6 @@ export function mountPay(mount: Mount, { database, clock, facts, journal, keepHe
   });
 
   mount('reopenPeriod', async ({ body: { firstDay, reason }, who }) => {
-    if (who.kind !== 'desk') return refuse('access.not_signed_in');
     const kept: { refusal?: RouteRefusal } = {};
     await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) => {
       if (loadClosedPeriods(sql).at(-1)?.firstDay !== firstDay) {

@@ -2,11 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { parseForeign } from '@wergon/core/scan';
 import type { ForeignErrorCode } from '@wergon/core/scan';
 import { ok } from '@wergon/core/result';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
-import { insertOnce } from '../db/insertOnce.ts';
-import { drawRandomCode } from '../station/drawCode.ts';
+import type { Context, Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { insertOnce } from '../db/index.ts';
+import { drawRandomCode } from '../scan/index.ts';
 import { BadgeEntity, PersonLabelEntity, TechnicianEntity } from './entities.ts';
 
 const BIND_WORDS: Readonly<Record<ForeignErrorCode, string>> = {
@@ -16,12 +15,9 @@ const BIND_WORDS: Readonly<Record<ForeignErrorCode, string>> = {
 };
 
 /** Routes of badges: issued by us, bound from any card, revoked when lost. */
-export function mountBadges(mount: Mount, { database, clock, facts, live }: Context): void {
+export function mountBadges(mount: Mount, { database, clock, setupChanged }: Context): void {
   const findTechnician = (id: string) => database.em.fork().findOne(TechnicianEntity, { id });
-  const changed = () => {
-    facts.forget('shop');
-    live.publishSetup();
-  };
+  const changed = () => setupChanged('shop');
 
   mount('issueBadge', async ({ param, body: { once } }) => {
     const technician = await findTechnician(param('technician'));

@@ -1,9 +1,17 @@
+export { costRatesByTechnician, gradeRatesOf, gradesByTechnician } from './costRates.ts';
 export {
   AbsenceEntity,
   BadgeEntity,
   CostRateEntity,
   GradeEntity,
   PatternEntity,
+  PersonLabelEntity,
   TechnicianEntity,
 } from './entities.ts';
-export { addTechnician } from './technicians.ts';
+export type { Technician } from './entities.ts';
+export { createPinCheck, hashPin } from './pins.ts';
+export { loadPlans } from './planned.ts';
+export type { Plans } from './planned.ts';
+export { explainStored, loadRecords, planRecords, readStored } from './rateRecords.ts';
+export { mountPeople } from './routes.ts';
+export { addTechnician, columnsOf, writeTechnician } from './technicians.ts';

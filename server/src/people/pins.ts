@@ -1,5 +1,5 @@
 import { hash, verify } from '@node-rs/argon2';
-import type { Clock } from '../app/clock.ts';
+import type { Clock } from '../http/index.ts';
 
 /** Wrong PINs that a person has at one station before he must wait there, and at all of them together, and for how long
  *  they are remembered, in seconds. Whoever guesses at one station locks its owner out there, not everywhere. */

@@ -3,7 +3,7 @@ import { plannedMinutes, plannedOn } from '@wergon/core/people';
 import type { ShiftPlan, WorkPattern } from '@wergon/core/people';
 import { toDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { ClosedDayEntity } from '../shop/entities.ts';
+import { ClosedDayEntity } from '../shop/index.ts';
 import { AbsenceEntity, PatternEntity } from './entities.ts';
 
 /** What a day was to be for a person: its shift, its paid length, and why there is none. */

@@ -3,10 +3,9 @@ import type { PlannedDay, WorkPattern } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import { formatDay, toDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
-import { ClosedDayEntity } from '../shop/entities.ts';
+import type { Context, Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { ClosedDayEntity } from '../shop/index.ts';
 import { AbsenceEntity, PatternEntity, TechnicianEntity } from './entities.ts';
 
 /** How far ahead a plan is told. */
@@ -34,14 +33,14 @@ const wordsOf = (
 };
 
 /** Routes of what is planned: patterns and absences, apart from what was worked. */
-export function mountPlans(mount: Mount, { database, clock, facts, live }: Context): void {
+export function mountPlans(mount: Mount, { database, clock, shop, live }: Context): void {
   const hasTechnician = async (id: string) => (await database.em.fork().count(TechnicianEntity, { id })) > 0;
 
   mount('plan', async ({ param }) => {
     const technician = param('technician');
     if (!(await hasTechnician(technician))) return refuse('record.not_found');
     const em = database.em.fork();
-    const { zone } = await facts.get();
+    const { zone } = await shop.get();
     const today = zone.dayAt(clock.now());
     const rows = await em.find(PatternEntity, { technician }, { orderBy: { fromDay: 1 } });
     const patterns = rows.map(({ fromDay, weeks }): WorkPattern => ({ from: fromDay as LocalDay, weeks }));

@@ -6,38 +6,33 @@ import type { Rate } from '@wergon/core/money';
 import { costRateOn } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { gradeRatesOf } from '../shop/facts.ts';
-import { refuse } from '../app/problem.ts';
-import { drawRandomCode } from '../station/drawCode.ts';
-import { ensureLabels } from '../shop/labels.ts';
+import type { Context, Mount } from '../http/index.ts';
+import { costRatesByTechnician, gradeRatesOf } from './costRates.ts';
+import { refuse } from '../http/index.ts';
+import { drawRandomCode } from '../scan/index.ts';
+import { ensureLabels } from '../shop/index.ts';
 import { mountBadges } from './badges.ts';
-import { BadgeEntity, GradeEntity, TechnicianEntity } from './entities.ts';
-import { createPinCheck, hashPin } from './pins.ts';
+import { BadgeEntity, CostRateEntity, GradeEntity, TechnicianEntity } from './entities.ts';
+import { hashPin } from './pins.ts';
 import { mountPlans } from './plans.ts';
-import { mountRates } from './rates.ts';
 import { addTechnician, columnsOf, writeTechnician } from './technicians.ts';
 
 export function mountPeople(mount: Mount, context: Context): void {
-  const { database, clock, facts, live, proofs } = context;
-  const changed = () => {
-    facts.forget('shop');
-    live.publishSetup();
-  };
+  const { database, clock, shop, setupChanged } = context;
+  const changed = () => setupChanged('shop');
   mountBadges(mount, context);
   mountPlans(mount, context);
-  mountRates(mount, context);
 
   mount('people', async ({ who }) => {
-    const known = await facts.get();
     const em = database.em.fork();
+    const technicians = await em.findAll(TechnicianEntity);
+    const costRates = costRatesByTechnician(await em.findAll(CostRateEntity));
     const badges = await em.findAll(BadgeEntity);
     const grades = await em.findAll(GradeEntity, { orderBy: { name: 1 } });
-    const today = known.zone.dayAt(clock.now());
-    const mayHandOut = who.kind === 'desk' && who.rights.has('people.change');
+    const today = (await shop.get()).zone.dayAt(clock.now());
+    const mayHandOut = who.rights.has('people.change');
     return ok({
-      technicians: [...known.technicians.values()].map((technician) => ({
+      technicians: technicians.map((technician) => ({
         ...writeTechnician(technician),
         badges: badges
           .filter((badge) => badge.technician === technician.id)
@@ -47,7 +42,7 @@ export function mountPeople(mount: Mount, context: Context): void {
             isBound,
             revokedAt: revokedAt == null ? null : formatInstant(revokedAt as Instant),
           })),
-        hasRate: costRateOn(known.costRates.get(technician.id as TechnicianId) ?? [], today) !== undefined,
+        hasRate: costRateOn(costRates.get(technician.id as TechnicianId) ?? [], today) !== undefined,
       })),
       grades: grades.map(({ id, name, standardRate }) => ({
         id,
@@ -100,26 +95,6 @@ export function mountPeople(mount: Mount, context: Context): void {
     return found > 0 ? ok(null) : refuse('record.not_found');
   });
 
-  const checkPin = createPinCheck(clock);
-  mount('checkPin', async ({ body, who }) => {
-    const station = who.station?.id ?? '';
-    const technician = await database.em.fork().findOne(TechnicianEntity, { id: body.technician });
-    const answer = await checkPin(station, body.technician, technician?.pinHash ?? null, body.pin);
-    if (answer === 'right') return ok({ proof: proofs.give(station, body.technician) });
-    return refuse(answer === 'wait' ? 'access.too_many_tries' : 'access.wrong_pin');
-  });
-
-  mount('changePin', async ({ body, who }) => {
-    const station = who.station?.id ?? '';
-    const technician = await database.em.fork().findOne(TechnicianEntity, { id: body.technician });
-    const answer = await checkPin(station, body.technician, technician?.pinHash ?? null, body.pin);
-    if (answer !== 'right') return refuse(answer === 'wait' ? 'access.too_many_tries' : 'access.wrong_pin');
-    const pinHash = await hashPin(body.newPin);
-    await database.em.fork().nativeUpdate(TechnicianEntity, { id: body.technician }, { pinHash });
-    changed();
-    return ok(null);
-  });
-
   const findGrade = (name: string) => database.em.fork().findOne(GradeEntity, { name });
   const gradeTaken = () =>
     refuse('record.taken', [{ field: 'name', message: 'there is a grade of this name' }]);
@@ -139,7 +114,7 @@ export function mountPeople(mount: Mount, context: Context): void {
     const grade = await database.em.fork().findOne(GradeEntity, { id });
     if (!grade) return refuse('record.not_found');
     // Work of days gone by stays at the standard rate of those days.
-    const today = (await facts.get()).zone.dayAt(clock.now());
+    const today = (await shop.get()).zone.dayAt(clock.now());
     const earlier = gradeRatesOf(grade).filter(({ from }) => from < today);
     const rates =
       body.standardRate === grade.standardRate

@@ -2,10 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant, toDay } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
-import { insertOnce } from '../db/insertOnce.ts';
+import type { Context, Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { insertOnce } from '../db/index.ts';
 import { NoticeEntity } from './entities.ts';
 
 /** Notices of the shop on the stations' idle screens. */
@@ -25,7 +24,7 @@ export function mountNotices(mount: Mount, { database, clock, live }: Context): 
 
   mount('addNotice', async ({ body: { text, until, once }, who }) => {
     const id = once ?? randomUUID();
-    const by = who.kind === 'desk' ? who.user.name : '';
+    const by = who.user.name;
     const sent = { by, text, untilDay: until };
     const isKept = await insertOnce(database.em.fork(), NoticeEntity, { id, at: clock.now(), ...sent }, sent);
     live.publishSetup();

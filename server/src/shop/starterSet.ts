@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { dated } from '@wergon/core/time';
-import { drawRandomCode } from '../station/drawCode.ts';
+import { drawRandomCode } from '../scan/index.ts';
 import { ActivityEntity, ListItemEntity } from './entities.ts';
 
 /** Indirect activities that every shop has, so that no hour is homeless on the first day. */

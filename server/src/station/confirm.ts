@@ -2,16 +2,14 @@ import { ok } from '@wergon/core/result';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
-import type { RouteRefusal } from '../app/problem.ts';
-import type { Sql } from '../db/sql.ts';
-import { loadShiftDays } from '../pay/shiftDays.ts';
-import type { ShiftDay } from '../pay/shiftDays.ts';
-import { writeDecision } from '../reconcile/decisions.ts';
-import type { ShopFacts } from '../shop/facts.ts';
-import { settingsOf } from '../shop/settings.ts';
+import type { StationContext } from './context.ts';
+import type { Mount, RouteRefusal } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import type { Sql } from '../db/index.ts';
+import { loadShiftDays, writeDecision } from '../ledger/index.ts';
+import type { ShiftDay } from '../ledger/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { settingsOf } from '../shop/index.ts';
 
 /** So far back a technician is asked about his own days. */
 const DAYS_BACK = 14;
@@ -42,10 +40,9 @@ export const writeToConfirm = ({ day, stamp, attendedSeconds, chargedSeconds }: 
 });
 
 /** A technician says of his own days that they are right, as he saw them. */
-export function mountConfirm(mount: Mount, { clock, journal, proofs }: Context): void {
+export function mountConfirm(mount: Mount, { clock, journal, proofs }: StationContext): void {
   mount('confirmOwnTime', async ({ body: { technician, proof, days }, who }) => {
-    const station = who.station?.id;
-    if (station === undefined) return refuse('station.not_paired');
+    const station = who.station.id;
     if (!proofs.holds(proof, station, technician)) return refuse('access.not_proved');
     const kept: { refusal?: RouteRefusal } = {};
     await journal.appendAll({ kind: 'station', id: station }, (sql, facts) => {

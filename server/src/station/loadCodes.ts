@@ -5,10 +5,10 @@ import type { DirectoryJson } from '@wergon/contract/station';
 import type { TargetId } from '@wergon/core/ledger';
 import type { Action } from '@wergon/core/scan';
 import { WORK_TYPES } from '@wergon/core/work';
-import { BadgeEntity, PersonLabelEntity } from '../people/entities.ts';
-import { ResourceEntity } from '../shop/entities.ts';
-import type { ShopFacts } from '../shop/facts.ts';
-import { TravelerCodeEntity } from '../work/entities.ts';
+import { BadgeEntity, PersonLabelEntity } from '../people/index.ts';
+import { ResourceEntity } from '../shop/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { TravelerCodeEntity } from '../work/index.ts';
 
 type CodeRow = DirectoryJson['codes'][number];
 

@@ -14,11 +14,11 @@ import {
   toInstant,
 } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
-import { loadAnswers } from '../floor/requests.ts';
-import { PatternEntity } from '../people/entities.ts';
-import { ActivityEntity, ListItemEntity, NoticeEntity, ResourceEntity } from '../shop/entities.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { Sql } from '../db/index.ts';
+import { loadAnswers } from '../floor/index.ts';
+import { PatternEntity } from '../people/index.ts';
+import { ActivityEntity, ListItemEntity, NoticeEntity, ResourceEntity } from '../shop/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 
 const DAY_SECONDS = 86_400;
 /** How long an answer from the desk stands at its technician's badge: the rest of any shift. */

@@ -4,9 +4,9 @@ import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatDay, weekdayOf, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { Sql } from '../db/sql.ts';
-import { loadHours, loadPresence, findState, loadStints } from '../ledger/strands.ts';
-import type { ShopFacts } from '../shop/facts.ts';
+import type { Sql } from '../db/index.ts';
+import { loadHours, loadPresence, findState, loadStints } from '../ledger/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 
 const WEEK = 7;
 

@@ -1,8 +1,8 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Instant } from '@wergon/core/time';
-import { hashToken } from '../access/token.ts';
-import { drawPairingCode } from './drawCode.ts';
-import { StationEntity } from './entities.ts';
+import { hashToken } from '../access/index.ts';
+import { drawPairingCode } from '../scan/index.ts';
+import { StationEntity } from '../shop/index.ts';
 
 const PAIRING_SECONDS = 10 * 60;
 

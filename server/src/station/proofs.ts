@@ -1,5 +1,5 @@
-import type { Clock } from '../app/clock.ts';
-import { makeToken } from '../access/token.ts';
+import type { Clock } from '../http/index.ts';
+import { makeToken } from '../access/index.ts';
 
 /** How long it is believed at a station that somebody is who he has shown to be, in seconds. */
 const HOLDS_SECONDS = 5 * 60;

@@ -1,16 +1,15 @@
 import { normalizeForeign } from '@wergon/core/scan';
 import { ok } from '@wergon/core/result';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
-import { BadgeEntity } from '../people/entities.ts';
+import type { StationContext } from './context.ts';
+import type { Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { BadgeEntity } from '../people/index.ts';
 
 /** Somebody shows at a station that he has the badge of a technician. What a station's page says of it is not enough: it
  *  knows only keys of badges, and anybody's. */
-export function mountProveSelf(mount: Mount, { database, proofs }: Context): void {
+export function mountProveSelf(mount: Mount, { database, proofs }: StationContext): void {
   mount('proveSelf', async ({ body: { technician, code }, who }) => {
-    const station = who.station;
-    if (!station) return refuse('station.not_paired');
+    const { station } = who;
     const own = await database.em.fork().find(BadgeEntity, { technician, revokedAt: null });
     const isHis = own.some((badge) => {
       const read = badge.isBound ? normalizeForeign(code) : code.trim().toUpperCase();

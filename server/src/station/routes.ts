@@ -5,22 +5,22 @@ import { DEFAULT_STATION_SETTINGS } from '@wergon/core/station';
 import type { StationSettings } from '@wergon/core/station';
 import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
-import { COOKIES, giveCookie } from '../access/identify.ts';
-import { hashToken, makeToken } from '../access/token.ts';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { problemOf, refuse } from '../app/problem.ts';
-import { readSql } from '../db/sql.ts';
-import { loadBoard } from '../floor/board.ts';
-import type { Outcome } from '../ledger/incoming.ts';
-import { readBatch } from '../ledger/readBatch.ts';
-import { BadgeEntity } from '../people/entities.ts';
-import type { ShopFacts } from '../shop/facts.ts';
-import { StationEntity } from './entities.ts';
+import { COOKIES, giveCookie, hashToken, makeToken } from '../access/index.ts';
+import type { StationContext } from './context.ts';
+import type { Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { readSql } from '../db/index.ts';
+import { loadBoard } from '../floor/index.ts';
+import { readBatch, writeOutcome } from '../ledger/index.ts';
+import { BadgeEntity } from '../people/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { StationEntity } from '../shop/index.ts';
+export { writeOutcome } from '../ledger/index.ts';
 import { loadCodes } from './loadCodes.ts';
 import { loadDetails, loadMoves } from './loadDirectory.ts';
 import { findToConfirm, mountConfirm, writeToConfirm } from './confirm.ts';
 import { loadOwnTime } from './ownTime.ts';
+import { mountPins } from './pins.ts';
 import { mountProveSelf } from './proveSelf.ts';
 import { drawPairing, offerPairing } from './pairing.ts';
 
@@ -43,17 +43,7 @@ const SEEN_SECONDS = 60;
 
 const TOKEN_SECONDS = 10 * 365 * 86_400;
 
-/** An outcome as it is answered. */
-export const writeOutcome = (outcome: Outcome) =>
-  outcome.result === 'refused'
-    ? {
-        id: outcome.id,
-        result: outcome.result,
-        problem: problemOf({ code: 'input.invalid', errors: outcome.errors }),
-      }
-    : outcome;
-
-export function mountStation(mount: Mount, context: Context): void {
+export function mountStation(mount: Mount, context: StationContext): void {
   const { database, clock, journal, live, facts, proofs, isDemo } = context;
 
   mount('stations', async () => {
@@ -110,8 +100,7 @@ export function mountStation(mount: Mount, context: Context): void {
   });
 
   mount('calibrate', async ({ body, who }) => {
-    const station = who.station;
-    if (!station) return refuse('station.not_paired');
+    const { station } = who;
     const columns = { scanner: body, calibratedAt: clock.now() };
     await database.em.fork().nativeUpdate(StationEntity, { id: station.id }, columns);
     live.publishSetup();
@@ -160,8 +149,7 @@ export function mountStation(mount: Mount, context: Context): void {
   });
 
   mount('directory', async ({ who }) => {
-    const station = who.station;
-    if (!station) return refuse('station.not_paired');
+    const { station } = who;
     const known = await facts.get();
     const em = database.em.fork();
     const now = clock.now();
@@ -195,10 +183,11 @@ export function mountStation(mount: Mount, context: Context): void {
 
   mountConfirm(mount, context);
   mountProveSelf(mount, context);
+  mountPins(mount, context);
   mount('ownTime', async ({ body: { technician, proof }, who }) => {
     const known = await facts.get();
     if (!known.technicians.has(technician)) return refuse('record.not_found');
-    if (!proofs.holds(proof, who.station?.id ?? '', technician)) return refuse('access.not_proved');
+    if (!proofs.holds(proof, who.station.id, technician)) return refuse('access.not_proved');
     const now = clock.now();
     return ok(
       await readSql(database, (sql) => ({
@@ -221,8 +210,7 @@ export function mountStation(mount: Mount, context: Context): void {
   });
 
   mount('stationEntries', async ({ body, who }) => {
-    const station = who.station;
-    if (!station) return refuse('station.not_paired');
+    const { station } = who;
     const { outcomes, seq } = await journal.append(
       { kind: 'station', id: station.id },
       readBatch(body.entries),

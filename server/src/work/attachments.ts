@@ -1,10 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { MOST_ATTACHMENT_BYTES } from '@wergon/contract/work';
 import { ok } from '@wergon/core/result';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
-import { insertOnce } from '../db/insertOnce.ts';
+import type { Context, Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { insertOnce } from '../db/index.ts';
 import { AttachmentEntity, OrderEntity } from './entities.ts';
 
 const startsWith = (bytes: Buffer, hex: string, offset = 0) =>
@@ -44,7 +43,7 @@ export function mountAttachments(mount: Mount, { database, clock, live }: Contex
     const others = own.filter((each) => each.id !== id);
     if (others.length >= MOST_OF_AN_ORDER || sumOf(others) + bytes.length > MOST_BYTES_OF_AN_ORDER)
       return refuse('order.too_many_papers');
-    const addedBy = who.kind === 'desk' ? who.user.name : '';
+    const addedBy = who.user.name;
     const row = { id, ...sent, addedAt: clock.now(), addedBy, bytes };
     const isKept = await insertOnce(database.em.fork(), AttachmentEntity, row, sent);
     live.publishSetup();

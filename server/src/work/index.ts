@@ -1,3 +1,15 @@
-export { AttachmentEntity, OrderChangeEntity } from './entities.ts';
-export { addOrder } from './orders.ts';
+export type { WorkContext } from './editing.ts';
+export {
+  AttachmentEntity,
+  OrderChangeEntity,
+  OrderEntity,
+  StandardEntity,
+  StandardVersionEntity,
+  TaskEntity,
+  TravelerCodeEntity,
+} from './entities.ts';
+export type { Standard, Task, WorkOrder } from './entities.ts';
+export { moveOrder } from './move.ts';
+export { addOrder, newOrderRows } from './orders.ts';
+export { mountWork } from './routes.ts';
 export { jobBody, saveStandard, taskBody } from './standards.ts';

@@ -7,9 +7,8 @@ import { dated, formatDay, inForceAt } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import { estimateCost, estimateSeconds } from '@wergon/core/work';
 import type { InWords, OrderState } from '@wergon/core/work';
-import { writeCharge } from '../shop/routes.ts';
-import { ensureLabels } from '../shop/labels.ts';
-import type { CodeDrawer } from '../station/drawCode.ts';
+import { writeCharge, ensureLabels } from '../shop/index.ts';
+import type { CodeDrawer } from '../scan/index.ts';
 import { OrderEntity, TaskEntity } from './entities.ts';
 import type { HoursText, Task, WorkOrder } from './entities.ts';
 

@@ -12,11 +12,10 @@ import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { findChanges } from '@wergon/core/work';
 import type { InWords } from '@wergon/core/work';
-import type { Context } from '../app/context.ts';
-import type { Mount } from '../app/mount.ts';
-import { refuse } from '../app/problem.ts';
-import { GradeEntity } from '../people/entities.ts';
-import { ensureLabels } from '../shop/labels.ts';
+import type { Context, Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { GradeEntity } from '../people/index.ts';
+import { ensureLabels } from '../shop/index.ts';
 import { StandardEntity, StandardVersionEntity } from './entities.ts';
 import type { Standard } from './entities.ts';
 import { priceInCents, writeInstructions } from './orders.ts';
@@ -131,7 +130,7 @@ export function mountStandards(mount: Mount, { database, clock, live }: Context)
       return refuse('input.invalid', [{ field: 'task.grade', message: 'no such grade' }]);
     const id = await em.transactional(async (inner) => {
       await ensureLabels(inner, { 'work-center': [body.task.workCenter] });
-      return saveStandard(inner, saved, who.kind === 'desk' ? who.user.name : '', clock.now());
+      return saveStandard(inner, saved, who.user.name, clock.now());
     });
     live.publishSetup();
     return ok({ id });
@@ -148,9 +147,7 @@ export function mountStandards(mount: Mount, { database, clock, live }: Context)
       return refuse('input.invalid', [
         { field: `job.steps[${unknown}].task`, message: 'no such standard task' },
       ]);
-    const id = await em.transactional((inner) =>
-      saveStandard(inner, saved, who.kind === 'desk' ? who.user.name : '', clock.now()),
-    );
+    const id = await em.transactional((inner) => saveStandard(inner, saved, who.user.name, clock.now()));
     live.publishSetup();
     return ok({ id });
   });

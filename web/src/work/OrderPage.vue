@@ -28,6 +28,12 @@ const query = useQuery({
   queryFn: () => callRoute('order', { params: { order: id.value } }),
   refetchInterval: REFRESH_MS,
 });
+/** Looked up beside the order, as in the list of orders: it takes longer. */
+const unapproved = useQuery({
+  queryKey: ['order', id, 'unapproved'],
+  queryFn: () => callRoute('unapprovedOrder', { params: { order: id.value } }),
+});
+const unapprovedSeconds = computed(() => unapproved.data.value?.seconds ?? 0);
 const search = ref('');
 const shift = ref(0);
 const opened = ref<string | null>(null);
@@ -125,9 +131,9 @@ const balance = computed(
           {{ desk.money(order.comparison.outsideCost) }}</span
         >
         <span
-          v-if="order.unapprovedSeconds > 0"
+          v-if="unapprovedSeconds > 0"
           title="It counts in the job’s cost at once, and goes to pay when approved"
-          ><b class="figure">{{ desk.hours(order.unapprovedSeconds) }}</b> not yet approved</span
+          ><b class="figure">{{ desk.hours(unapprovedSeconds) }}</b> not yet approved</span
         >
         <span :title="desk.costTitle"
           ><b class="figure">{{ desk.money(order.comparison.actualCost) }}</b>

@@ -1,13 +1,4 @@
-import {
-  changePasswordSchema,
-  firstRunSchema,
-  newUserSchema,
-  sessionSchema,
-  signInSchema,
-  startSchema,
-  userFieldsSchema,
-  usersSchema,
-} from '../../access/index.ts';
+import { changePasswordSchema, firstRunSchema, newUserSchema, sessionSchema, signInSchema, startSchema, userFieldsSchema, usersSchema } from '../../access/index.ts';
 import { createdSchema, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 

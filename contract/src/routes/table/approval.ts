@@ -1,6 +1,4 @@
-import { approvalsSchema, approveSchema, unapproveSchema } from '../../approval/index.ts';
-import { confirmOwnTimeSchema } from '../../station/index.ts';
-import { unapprovedWorkSchema } from '../../compare/index.ts';
+import { approvalsSchema, approveSchema, unapproveSchema, unapprovedOrderSchema, unapprovedWorkSchema } from '../../approval/index.ts';
 import { days, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
@@ -31,17 +29,16 @@ export const APPROVAL_ROUTES = {
   },
   unapprovedWork: {
     method: 'get',
-    path: '/api/work/unapproved',
+    path: '/api/unapproved',
     caller: 'work.see',
     summary: 'What nobody has approved yet, by order',
     response: unapprovedWorkSchema,
   },
-  confirmOwnTime: {
-    method: 'post',
-    path: '/api/station/own-time/confirm',
-    caller: 'station',
-    summary: 'A technician confirms his own days as he saw them',
-    body: confirmOwnTimeSchema,
-    response: nothing,
+  unapprovedOrder: {
+    method: 'get',
+    path: '/api/work/:order/unapproved',
+    caller: 'work.see',
+    summary: 'Of all the labor of an order, what nobody has approved yet',
+    response: unapprovedOrderSchema,
   },
 } as const satisfies Record<string, Route>;

@@ -9,7 +9,7 @@ const bringIn = <C extends Caller>(kind: string, caller: C) =>
     summary: `Bring in ${kind}, step by step`,
     body: importStepSchema,
     response: importAnswerSchema,
-  }) as const satisfies Route;
+  }) as const;
 const takeOut = <C extends Caller>(kind: string, caller: C) =>
   ({
     method: 'get',
@@ -17,7 +17,7 @@ const takeOut = <C extends Caller>(kind: string, caller: C) =>
     caller,
     summary: `Take out ${kind} in the columns of the import`,
     response: exportSchema,
-  }) as const satisfies Route;
+  }) as const;
 
 export const EXCHANGE_ROUTES = {
   importOrders: bringIn('orders', 'work.change'),

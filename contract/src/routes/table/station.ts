@@ -1,20 +1,5 @@
 import { changePinSchema, checkPinSchema } from '../../people/index.ts';
-import {
-  askOwnTimeSchema,
-  batchResultSchema,
-  batchSchema,
-  benchSchema,
-  directorySchema,
-  newStationSchema,
-  ownTimeSchema,
-  pairSchema,
-  pairingSchema,
-  proveSelfSchema,
-  provedSchema,
-  saveStationSchema,
-  scannerProfileSchema,
-  stationsSchema,
-} from '../../station/index.ts';
+import { askOwnTimeSchema, batchResultSchema, batchSchema, benchSchema, confirmOwnTimeSchema, directorySchema, newStationSchema, ownTimeSchema, pairSchema, pairingSchema, proveSelfSchema, provedSchema, saveStationSchema, scannerProfileSchema, stationsSchema } from '../../station/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 import { z } from 'zod';
@@ -88,6 +73,14 @@ export const STATION_ROUTES = {
     summary: 'A technician’s own day and week, for whoever has proved that he is this technician',
     body: askOwnTimeSchema,
     response: ownTimeSchema,
+  },
+  confirmOwnTime: {
+    method: 'post',
+    path: '/api/station/own-time/confirm',
+    caller: 'station',
+    summary: 'A technician confirms his own days as he saw them',
+    body: confirmOwnTimeSchema,
+    response: nothing,
   },
   proveSelf: {
     method: 'post',

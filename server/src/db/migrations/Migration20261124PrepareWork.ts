@@ -1,6 +1,6 @@
-import { randomUUID } from 'node:crypto';
+import { randomInt, randomUUID } from 'node:crypto';
 import { Migration } from '@mikro-orm/migrations';
-import { drawRandomCode } from '../../station/drawCode.ts';
+import { CODE_ALPHABET, drawCode } from '@wergon/core/scan';
 
 /** What preparing the work needs: plans, lists, customers, units, standards, travelers. This file is never changed. */
 const TABLES = [
@@ -79,7 +79,7 @@ export class Migration20261124PrepareWork extends Migration {
     for (const name of await this.wordsOf('task', 'work_center'))
       await this.execute(
         'insert into "resource" ("id", "kind", "name", "work_center", "code", "is_off") values (?, ?, ?, \'\', ?, 0)',
-        [randomUUID(), 'work-center', name, drawRandomCode('resource')],
+        [randomUUID(), 'work-center', name, drawCode('resource', () => randomInt(CODE_ALPHABET.length))],
       );
     for (const name of await this.wordsOf('work_order', 'customer'))
       await this.execute(

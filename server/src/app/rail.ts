@@ -1,0 +1,66 @@
+import { settleAt } from '@wergon/core/ledger';
+import { ok } from '@wergon/core/result';
+import type { Instant } from '@wergon/core/time';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import type { Journal } from '../ledger/index.ts';
+import { loadStates } from '../ledger/index.ts';
+import { openPeriods } from '../pay/index.ts';
+import { findFloorEnds, RECONCILE_DAYS, findOpenLooseEnds, keepOpen } from '../loose-ends/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import type { Context } from './context.ts';
+import type { Mount } from '../http/index.ts';
+
+/** The live figures beside the places of the rail. */
+export function mountRail(mount: Mount, { database, clock, facts, journal }: Context): void {
+  const countLooseEnds = createLooseEndCount(journal);
+  mount('rail', async () => {
+    const known = await facts.get();
+    const now = clock.now();
+    const today = known.zone.dayAt(now);
+    return readSql(database, (sql) => {
+      const states = [...loadStates(sql)].map(([id, state]) => settleAt(id, state, now, known.policy).state);
+      return ok({
+        peopleIn: states.filter(({ shift, doing }) => shift || doing.status !== 'nothing').length,
+        openOrders: [...known.openOrders].filter((id) => {
+          const state = known.orders.get(id)?.states.at(-1)?.value;
+          return state === 'released' || state === 'on-hold';
+        }).length,
+        looseEnds: countLooseEnds(sql, known, now),
+        periodsOver: openPeriods(sql, known, now).filter(({ lastDay }) => lastDay < today).length,
+      });
+    });
+  });
+}
+
+/** So long the count of loose ends stands at least while only stations write, in seconds: a big shop scans every few
+ *  seconds, and to look through two weeks of it takes a while. */
+const COUNT_STANDS = 20;
+/** And so many times as long as it took: stations are not to wait for it more than a sixtieth of the time. */
+const TIMES_AS_LONG = 60;
+
+function createLooseEndCount(journal: Journal) {
+  let kept:
+    | {
+        readonly facts: ShopFacts;
+        readonly acts: number;
+        readonly at: Instant;
+        readonly stands: number;
+        readonly count: number;
+      }
+    | undefined;
+  return (sql: Sql, facts: ShopFacts, now: Instant): number => {
+    const acts = journal.countDeskActs();
+    const age = kept?.facts === facts && kept.acts === acts ? now - kept.at : Infinity;
+    if (kept && age >= 0 && age < kept.stands) return kept.count;
+    const from = performance.now();
+    const today = facts.zone.dayAt(now);
+    const firstDay = (today - RECONCILE_DAYS + 1) as typeof today;
+    const count =
+      findOpenLooseEnds(sql, facts, firstDay, today, now).length +
+      keepOpen(sql, facts, findFloorEnds(sql, facts, firstDay, today)).length;
+    const took = (performance.now() - from) / 1000;
+    kept = { facts, acts, at: now, stands: Math.max(COUNT_STANDS, took * TIMES_AS_LONG), count };
+    return count;
+  };
+}

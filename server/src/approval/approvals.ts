@@ -1,0 +1,170 @@
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant, weekdayOf } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { DeskUser, Mount, RouteRefusal } from '../http/index.ts';
+import { covers } from '../access/index.ts';
+import type { LedgerContext, ShiftDay } from '../ledger/index.ts';
+import { refuse } from '../http/index.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { findClosedUntil, loadShiftDays, writeDecision } from '../ledger/index.ts';
+import { loadPlans } from '../people/index.ts';
+import { settingsOf } from '../shop/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { findOpenLooseEnds } from '../loose-ends/index.ts';
+
+const WEEK = 7;
+type Day = { readonly technician: ShiftDay['technician']; readonly day: LocalDay };
+
+/** Approval by person and shift day. Source: docs/reconcile.md, approval. */
+export function mountApprovals(mount: Mount, { database, clock, facts, journal }: LedgerContext): void {
+  mount('approvals', async ({ query, who }) => {
+    const known = await facts.get();
+    const now = clock.now();
+    const today = known.zone.dayAt(now);
+    const firstDay = query.from ?? ((today - weekdayOf(today) + 1) as LocalDay);
+    const lastDay = query.to ?? ((firstDay + WEEK - 1) as LocalDay);
+    const plans = await loadPlans(database.em.fork(), firstDay, lastDay);
+    const { days, ends, closedUntil } = await readSql(database, (sql) => ({
+      days: loadShiftDays(sql, known, { firstDay, lastDay }, now),
+      ends: findOpenLooseEnds(sql, known, firstDay, lastDay, now),
+      closedUntil: findClosedUntil(sql),
+    }));
+    const mayApprove = who.rights.has('time.approve');
+    const refusalFor = (id: Day['technician']) =>
+      who.user.technician === id
+        ? ('own' as const)
+        : !mayApprove
+          ? ('right' as const)
+          : covers(who.user, known, id)
+            ? null
+            : ('other-department' as const);
+    return ok({
+      asOf: formatInstant(now),
+      firstDay: formatDay(firstDay),
+      lastDay: formatDay(lastDay),
+      approval: settingsOf(known.shop).pay.approval,
+      people: [...known.technicians.values()]
+        .map(({ id, name, department }) => ({
+          technician: id,
+          name,
+          department,
+          refusal: refusalFor(id as Day['technician']),
+          days: days
+            .filter(({ technician }) => technician === id)
+            .map((each) => ({
+              day: formatDay(each.day),
+              stamp: each.stamp,
+              plannedSeconds: plans(id, each.day).seconds,
+              attendedSeconds: each.attendedSeconds,
+              chargedSeconds: each.chargedSeconds,
+              looseEnds: ends.filter((end) => end.technician === id && end.day === each.day).length,
+              state: each.state,
+              by: each.approvedBy,
+              isConfirmed: each.isConfirmed,
+              isClosed: closedUntil !== null && each.day <= closedUntil,
+              isOpen: each.isOpen,
+            })),
+        }))
+        .filter((person) => person.days.length > 0),
+    });
+  });
+
+  mount('approve', async ({ body: { days }, who }) => {
+    const kept: { refusal?: RouteRefusal } = {};
+    await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
+      const now = clock.now();
+      const found = findSeen(sql, known, who.user, days, now);
+      const refused = found.find((each) => 'code' in each);
+      if (refused && 'code' in refused) {
+        kept.refusal = refused;
+        return [];
+      }
+      return found.flatMap((each) =>
+        'code' in each || each.state === 'approved'
+          ? []
+          : [
+              writeDecision(
+                {
+                  type: 'approve',
+                  technician: each.technician,
+                  day: each.day,
+                  facts: each.facts,
+                  by: who.user.name,
+                },
+                now,
+              ),
+            ],
+      );
+    });
+    return kept.refusal ?? ok(null);
+  });
+
+  mount('unapprove', async ({ body: { days }, who }) => {
+    const kept: { refusal?: RouteRefusal | undefined } = {};
+    await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
+      const closedUntil = findClosedUntil(sql);
+      kept.refusal = days
+        .map(({ technician, day }) =>
+          closedUntil !== null && day <= closedUntil
+            ? refuse('approve.closed')
+            : refusalOf(known, who.user, technician),
+        )
+        .find((refusal) => refusal !== undefined);
+      const now = clock.now();
+      return kept.refusal
+        ? []
+        : findApproved(sql, days).map(({ technician, day }) =>
+            writeDecision({ type: 'unapprove', technician, day, by: who.user.name }, now),
+          );
+    });
+    return kept.refusal ?? ok(null);
+  });
+}
+
+/** Those of some days that are approved, each once: said again it leaves nothing to take back. */
+function findApproved(sql: Sql, days: readonly Day[]): readonly Day[] {
+  const known = new Map(days.map((each) => [`${each.technician} ${each.day}`, each]));
+  return [...known.values()].filter(
+    ({ technician, day }) =>
+      sql.all(`select 1 from "approval" where "kind" = 'approve' and "technician" = ? and "shift_day" = ?`, [
+        technician,
+        day,
+      ]).length > 0,
+  );
+}
+
+function refusalOf(
+  facts: ShopFacts,
+  user: DeskUser,
+  technician: Day['technician'],
+): RouteRefusal | undefined {
+  if (user.technician === technician) return refuse('approve.own');
+  return covers(user, facts, technician) ? undefined : refuse('reconcile.other_people');
+}
+
+/** Shift days as the user saw them; a refusal in the place of each that he may not approve, or that is another now. */
+function findSeen(
+  sql: Sql,
+  facts: ShopFacts,
+  user: DeskUser,
+  seen: readonly (Day & { readonly stamp: string })[],
+  now: Instant,
+): (ShiftDay | RouteRefusal)[] {
+  const all = seen.map(({ day }) => day);
+  const asked = {
+    firstDay: Math.min(...all) as LocalDay,
+    lastDay: Math.max(...all) as LocalDay,
+    people: new Set(seen.map(({ technician }) => technician)),
+  };
+  const days = new Map(
+    loadShiftDays(sql, facts, asked, now).map((each) => [`${each.technician} ${each.day}`, each]),
+  );
+  return seen.map(({ technician, day, stamp }) => {
+    const found = days.get(`${technician} ${day}`);
+    const refusal = refusalOf(facts, user, technician);
+    if (refusal) return refusal;
+    if (found?.stamp !== stamp) return refuse('approve.changed');
+    return found.isOpen ? refuse('approve.open') : found;
+  });
+}

@@ -1,0 +1,3 @@
+export { isPayable } from './payable.ts';
+export { mountApproval } from './routes.ts';
+export { unapprovedByPerson } from './unapproved.ts';

@@ -1,0 +1,1 @@
+export { mountAttendance } from './accounted.ts';

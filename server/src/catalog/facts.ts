@@ -1,0 +1,222 @@
+import type { StandardFacts } from '@wergon/core/compare';
+import type { EntityManager } from '@mikro-orm/libsql';
+import type { LedgerFacts, TargetFacts, TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { Defect } from '@wergon/core/result';
+import { createZone } from '@wergon/core/time';
+import { isWorkable } from '@wergon/core/work';
+import type { Database } from '../db/index.ts';
+export { gradeRatesOf } from '../people/index.ts';
+import {
+  costRatesByTechnician,
+  gradeRatesOf,
+  gradesByTechnician,
+  CostRateEntity,
+  GradeEntity,
+  TechnicianEntity,
+} from '../people/index.ts';
+import type { Technician } from '../people/index.ts';
+import { OrderEntity, TaskEntity } from '../work/index.ts';
+import type { Task, WorkOrder } from '../work/index.ts';
+import { ActivityEntity, ListItemEntity, ResourceEntity, ShopEntity } from '../shop/index.ts';
+import type { Shop } from '../shop/index.ts';
+export type { Stale } from '../http/index.ts';
+import type { Stale } from '../http/index.ts';
+
+/** Everything but the journal that the ledger reads, and the names that go with it. */
+export type ShopFacts = LedgerFacts &
+  StandardFacts & {
+    readonly shop: Shop;
+    /** Names of departments by their ids in the list. */
+    readonly departments: ReadonlyMap<string, string>;
+    /** Names of everything that a station can be set to, by id: departments, crews, work centers. */
+    readonly groups: ReadonlyMap<string, string>;
+    readonly technicians: ReadonlyMap<TechnicianId, Technician>;
+    readonly orders: ReadonlyMap<string, WorkOrder>;
+    readonly tasks: ReadonlyMap<TargetId, Task>;
+    /** Tasks by their order, in their order. */
+    readonly tasksByOrder: ReadonlyMap<string, Task[]>;
+    /** Orders whose work is not behind them: neither finished nor closed. */
+    readonly openOrders: ReadonlySet<string>;
+    readonly activities: ReadonlyMap<
+      TargetId,
+      {
+        readonly id: string;
+        readonly title: string;
+        readonly code: string;
+        readonly isOff: boolean;
+        readonly isPaid: boolean;
+      }
+    >;
+  };
+
+/** The facts of the shop, read once and kept until something of them changes; absent before the first run. Orders are by
+ *  far the most of them and are read anew one by one, so that a change costs the same in an old shop as in a young one. */
+export type FactsCache = {
+  readonly find: () => Promise<ShopFacts | undefined>;
+  readonly get: () => Promise<ShopFacts>;
+  /** Whether facts are still those of now: nothing of them has changed since they were got. */
+  readonly isCurrent: (facts: ShopFacts) => boolean;
+  readonly forget: (...stale: readonly Stale[]) => void;
+  /** How often something was forgotten, and what since then: another reader of the same database forgets it too. */
+  readonly forgotten: (since: number) => { readonly count: number; readonly stale: readonly Stale[] };
+};
+
+/** Changes that another reader may be behind before it reads everything anew. */
+const MOST_REMEMBERED = 500;
+
+export function createFactsCache(database: Database): FactsCache {
+  let orders: Orders | undefined;
+  let stale = new Set<string>();
+  let areOrdersStale = true;
+  let base: Base | undefined | 'stale' = 'stale';
+  let current: ShopFacts | undefined;
+  let loading: Promise<ShopFacts | undefined> | undefined;
+  let count = 0;
+  let remembered: Stale[] = [];
+
+  async function load(): Promise<ShopFacts | undefined> {
+    for (;;) {
+      const before = count;
+      const em = database.em.fork();
+      const nextBase = base === 'stale' ? await loadBase(em) : base;
+      const wanted = areOrdersStale ? 'all' : [...stale];
+      const nextOrders = await refreshOrders(em, orders, wanted);
+      // What was forgotten while this was being read may be of before the change.
+      if (count !== before) continue;
+      [base, orders, stale, areOrdersStale] = [nextBase, nextOrders, new Set(), false];
+      current = nextBase && compose(nextBase, nextOrders);
+      return current;
+    }
+  }
+  function find(): Promise<ShopFacts | undefined> {
+    if (current) return Promise.resolve(current);
+    return (loading ??= load().finally(() => {
+      loading = undefined;
+    }));
+  }
+  return {
+    find,
+    get: async () => {
+      const facts = await find();
+      if (!facts) throw new Defect('the shop is not set up yet');
+      return facts;
+    },
+    isCurrent: (facts) => facts === current,
+    forget: (...what) => {
+      for (const each of what.length === 0 ? (['shop'] as const) : what) {
+        if (each === 'shop') base = 'stale';
+        else if (each === 'orders') areOrdersStale = true;
+        else for (const id of each) stale.add(id);
+        count += 1;
+        remembered = [...remembered, each].slice(-MOST_REMEMBERED);
+      }
+      current = undefined;
+    },
+    forgotten: (since) => ({
+      count,
+      stale:
+        count - since > remembered.length
+          ? ['shop', 'orders']
+          : remembered.slice(remembered.length - (count - since)),
+    }),
+  };
+}
+
+type Orders = {
+  readonly orders: Map<string, WorkOrder>;
+  readonly tasks: Map<TargetId, Task>;
+  readonly tasksByOrder: Map<string, Task[]>;
+  readonly targets: Map<TargetId, TargetFacts>;
+  readonly openOrders: Set<string>;
+};
+const noOrders = (): Orders => ({
+  orders: new Map(),
+  tasks: new Map(),
+  tasksByOrder: new Map(),
+  targets: new Map(),
+  openOrders: new Set(),
+});
+type Base = NonNullable<Awaited<ReturnType<typeof loadBase>>>;
+
+async function loadBase(em: EntityManager) {
+  const shop = await em.findOne(ShopEntity, { id: 1 });
+  if (!shop) return undefined;
+  const zone = createZone(shop.zone);
+  if (!zone.ok) throw new Defect(`stored zone: ${shop.zone}`);
+  const listed = await em.find(ListItemEntity, { list: { $in: ['department', 'crew'] } });
+  const centers = await em.find(ResourceEntity, { kind: 'work-center' });
+  const rates = await em.findAll(CostRateEntity);
+  const grades = await em.findAll(GradeEntity);
+  const technicians = await em.findAll(TechnicianEntity);
+  const activities = await em.findAll(ActivityEntity);
+  return {
+    shop,
+    zone: zone.value,
+    policy: shop.policy,
+    costRates: costRatesByTechnician(rates),
+    gradesOf: gradesByTechnician(rates),
+    gradeRates: new Map(grades.map((grade) => [grade.id, gradeRatesOf(grade)])),
+    departments: new Map(
+      listed.filter(({ list }) => list === 'department').map(({ id, name }) => [id, name]),
+    ),
+    groups: new Map([...listed, ...centers].map(({ id, name }) => [id, name])),
+    technicians: new Map(technicians.map((each) => [each.id as TechnicianId, each])),
+    activities: new Map(activities.map((activity) => [activity.id as TargetId, activity])),
+  };
+}
+
+/** Orders and tasks as they are now: all of them read, or only those that have changed. */
+async function refreshOrders(
+  em: EntityManager,
+  before: Orders | undefined,
+  wanted: 'all' | readonly string[],
+): Promise<Orders> {
+  const isAll = wanted === 'all' || !before;
+  if (!isAll && wanted.length === 0) return before;
+  const found = isAll
+    ? await em.findAll(OrderEntity)
+    : await em.find(OrderEntity, { id: { $in: [...wanted] } });
+  const foundTasks = await em.find(TaskEntity, isAll ? {} : { order: { $in: [...wanted] } }, {
+    orderBy: { order: 1, position: 1 },
+  });
+  // Changed in place: to copy what a hundred thousand tasks are found by would cost more with every year.
+  const next = isAll ? noOrders() : before;
+  const { orders, tasks, tasksByOrder, targets, openOrders } = next;
+  for (const id of isAll ? [] : wanted) {
+    for (const task of tasksByOrder.get(id) ?? []) {
+      tasks.delete(task.id as TargetId);
+      targets.delete(task.id as TargetId);
+    }
+    orders.delete(id);
+    tasksByOrder.delete(id);
+    openOrders.delete(id);
+  }
+  for (const order of found) {
+    orders.set(order.id, order);
+    if (!PAST.includes(order.states.at(-1)?.value ?? 'draft')) openOrders.add(order.id);
+  }
+  for (const task of foundTasks) {
+    const id = task.id as TargetId;
+    const own = tasksByOrder.get(task.order);
+    if (own) own.push(task);
+    else tasksByOrder.set(task.order, [task]);
+    const states = orders.get(task.order)?.states ?? [];
+    const isReleased = states.map(({ from, value }) => ({
+      from,
+      value: task.isAccepted && isWorkable(value),
+    }));
+    tasks.set(id, task);
+    targets.set(id, { kind: 'task', estimate: task.estimate, isReleased });
+  }
+  return next;
+}
+
+/** States of orders whose work is behind them. */
+const PAST: readonly string[] = ['finished', 'closed'];
+
+function compose(base: Base, orders: Orders): ShopFacts {
+  for (const { id, counts } of base.activities.values())
+    orders.targets.set(id as TargetId, { kind: 'activity', counts });
+  return { ...base, ...orders };
+}

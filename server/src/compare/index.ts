@@ -1,0 +1,3 @@
+export { mountCompare } from './routes.ts';
+export { costedAs, costsFor, loadLabor, usedOf, writeComparison } from './taskLabor.ts';
+export type { Costs, TaskWithLabor } from './taskLabor.ts';

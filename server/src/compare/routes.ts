@@ -1,0 +1,233 @@
+import type { ParsedQueryOf } from '@wergon/contract/routes';
+import type { OrderRow } from '@wergon/contract/compare';
+import { sumComparisons } from '@wergon/core/compare';
+import { centsOf, formatCents, formatDecimal, fraction, parseDecimal, toCents } from '@wergon/core/money';
+import type { TechnicianId } from '@wergon/core/people';
+import { Defect, ok } from '@wergon/core/result';
+import { formatDay, formatInstant, inForceAt } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { LedgerContext } from '../ledger/index.ts';
+import type { Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { readSql } from '../db/index.ts';
+import { loadSeq, loadStates, peopleOnOrder } from '../ledger/index.ts';
+import { UnitEntity } from '../shop/index.ts';
+import type { Unit } from '../shop/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { unitWords } from '../catalog/index.ts';
+import { AttachmentEntity, OrderChangeEntity } from '../work/index.ts';
+import type { Task, WorkOrder } from '../work/index.ts';
+import { mountStory } from './story.ts';
+import { costsFor, loadLabor, usedOf, writeComparison, writeLine } from './taskLabor.ts';
+import type { Costs, SignedOut, TaskWithLabor } from './taskLabor.ts';
+
+/** The latest changes of an order that are told with it. */
+const MOST_CHANGES = 40;
+
+function orderRow(
+  order: WorkOrder,
+  tasks: readonly TaskWithLabor[],
+  costs: Costs,
+  now: Instant,
+  units: ReadonlyMap<string, Unit>,
+): OrderRow {
+  const unit = order.unit == null ? undefined : units.get(order.unit);
+  const accepted = tasks.filter(({ task }) => task.isAccepted);
+  return {
+    id: order.id,
+    number: order.number,
+    title: order.title,
+    customer: order.customer,
+    quantity: order.quantity,
+    due: order.dueDay === null ? null : formatDay(order.dueDay as LocalDay),
+    state: inForceAt(order.states, now),
+    division: order.division,
+    jobType: order.jobType,
+    unit: order.unit ?? null,
+    unitWords: unit ? unitWords(unit) : '',
+    taskCount: accepted.length,
+    finishedTaskCount: accepted.filter(({ isFinished }) => isFinished).length,
+    comparison: writeComparison(sumComparisons(tasks.map(({ comparison }) => comparison)), costs),
+    used: { ...usedOf(tasks, order) },
+    hasEstimate: accepted.some(({ task }) => task.hasEstimate),
+    isFinished: accepted.length > 0 && accepted.every(({ isFinished }) => isFinished),
+    peopleOn: [...new Set(tasks.flatMap(({ peopleOn }) => peopleOn))],
+    signedOut: tasks.flatMap(({ signedOut }) => signedOut.map(writeSignedOut)),
+  };
+}
+
+const writeSignedOut = ({ name, at, seconds }: SignedOut) => ({ name, at: formatInstant(at), seconds });
+
+/** Orders that one page of past work shows. */
+const PAGE = 50;
+
+/** Orders whose work is behind them, the last ones first: of one unit, in one state, or that match some words. */
+function findPast(
+  { orders, openOrders }: ShopFacts,
+  { state, unit, search }: ParsedQueryOf<'pastWork'>,
+): readonly WorkOrder[] {
+  const words = search.trim().toLowerCase();
+  const since = ({ states }: WorkOrder) => states.at(-1)?.from ?? 0;
+  return [...orders.values()]
+    .filter(
+      (order) =>
+        !openOrders.has(order.id) &&
+        (state === undefined || order.states.at(-1)?.value === state) &&
+        (unit === undefined || order.unit === unit) &&
+        `${order.number} ${order.title} ${order.customer}`.toLowerCase().includes(words),
+    )
+    .sort((a, b) => since(b) - since(a) || (a.number < b.number ? 1 : -1));
+}
+
+/** A task as it was written, apart from its labor. */
+function writeTask(facts: ShopFacts, task: Task) {
+  const first = task.estimate[0]?.value ?? 0;
+  return {
+    id: task.id,
+    position: task.position,
+    title: task.title,
+    workCenter: task.workCenter,
+    code: task.code,
+    grade: task.grade,
+    ...(task.hours ?? (task.hasEstimate ? { runHours: hoursText(task.estimate.at(-1)?.value ?? 0) } : {})),
+    instructions: task.instructions ?? [],
+    reports: task.reports ?? [],
+    price: task.price == null ? null : formatCents(toCents(task.price)),
+    isOptional: task.isOptional,
+    isAccepted: task.isAccepted,
+    costCode: task.costCode,
+    charge: task.charge ?? null,
+    assigned: (task.assigned ?? []).map(({ kind, id }) => ({
+      kind,
+      id,
+      name: kind === 'crew' ? id : (facts.technicians.get(id as TechnicianId)?.name ?? id),
+    })),
+    origin: task.origin ?? null,
+    originalSeconds: first,
+    originalCost: formatCents(toCents(task.originalCost ?? task.estimatedCost)),
+  };
+}
+
+/** Seconds as hours for a field: to a hundredth, because tasks of old data keep no more than their seconds. */
+const hoursText = (seconds: number) => formatDecimal(fraction(BigInt(Math.round(seconds / 36)), 100n));
+
+/** Routes of orders with what was worked on them, actual against estimate. */
+export function mountCompare(mount: Mount, context: LedgerContext): void {
+  const { database, clock, facts } = context;
+
+  const loadUnits = async () =>
+    new Map((await database.em.fork().findAll(UnitEntity)).map((unit) => [unit.id, unit]));
+
+  /** All that goes with an order beside its labor. */
+  const loadPapers = async (order: WorkOrder, estimatedCost: string) => {
+    const em = database.em.fork();
+
+    const attachments = await em.find(
+      AttachmentEntity,
+      { order: order.id },
+      { orderBy: { addedAt: 1 }, exclude: ['bytes'] },
+    );
+    const changes = await em.find(
+      OrderChangeEntity,
+      { order: order.id },
+      { orderBy: { id: -1 }, limit: MOST_CHANGES },
+    );
+    const known = await facts.get();
+    const onIt = await readSql(database, (sql) => peopleOnOrder(known, loadStates(sql), order.id));
+    const parsed = parseDecimal(estimatedCost);
+    if (!parsed.ok) throw new Defect('an estimated cost that is no amount');
+    const cost = centsOf(parsed.value);
+    return {
+      code: order.code,
+      includes: order.includes,
+      version: order.version,
+      item: order.item,
+      price: order.price == null ? null : formatCents(toCents(order.price)),
+      margin: order.price == null ? null : formatCents(toCents(order.price - cost)),
+      notes: order.notes,
+      charge: order.charge ?? null,
+      peopleOnIds: onIt.map(({ technician }) => technician),
+      attachments: attachments.map(({ id, name, type, size, addedAt, addedBy }) => ({
+        id,
+        name,
+        type,
+        size,
+        addedAt: formatInstant(addedAt as Instant),
+        addedBy,
+      })),
+      changes: changes.map(({ at, by, changes: fields }) => ({
+        at: formatInstant(at as Instant),
+        by,
+        changes: fields,
+      })),
+    };
+  };
+
+  /** Rows of some orders, each with what its tasks come to. */
+  const loadRows = async (known: ShopFacts, orders: readonly WorkOrder[], costs: Costs) => {
+    const units = await loadUnits();
+    const now = clock.now();
+    const tasks = orders.flatMap(({ id }) => known.tasksByOrder.get(id) ?? []);
+    const { labor, seq } = await readSql(database, (sql) => ({
+      labor: loadLabor(sql, known, tasks, now, costs),
+      seq: loadSeq(sql),
+    }));
+    const byOrder = new Map<string, TaskWithLabor[]>();
+    for (const each of labor) {
+      const own = byOrder.get(each.task.order);
+      if (own) own.push(each);
+      else byOrder.set(each.task.order, [each]);
+    }
+    const rows = orders.map((order) => orderRow(order, byOrder.get(order.id) ?? [], costs, now, units));
+    return { asOf: formatInstant(now), seq, orders: rows };
+  };
+
+  mount('work', async ({ who }) => {
+    const known = await facts.get();
+    const open = [...known.openOrders].flatMap((id) => known.orders.get(id) ?? []);
+    return ok({
+      ...(await loadRows(known, open, costsFor(who))),
+      pastCount: known.orders.size - open.length,
+    });
+  });
+
+  mount('pastWork', async ({ query, who }) => {
+    const known = await facts.get();
+    const found = findPast(known, query);
+    const page = found.slice(query.skip, query.skip + PAGE);
+    return ok({ ...(await loadRows(known, page, costsFor(who))), total: found.length });
+  });
+
+  mountStory(mount, context);
+
+  mount('order', async ({ param, who }) => {
+    const known = await facts.get();
+    const order = known.orders.get(param('order'));
+    if (!order) return refuse('record.not_found');
+    const now = clock.now();
+    const own = known.tasksByOrder.get(order.id) ?? [];
+    const costs = costsFor(who);
+    const { labor, seq } = await readSql(database, (sql) => ({
+      labor: loadLabor(sql, known, own, now, costs),
+      seq: loadSeq(sql),
+    }));
+    const row = orderRow(order, labor, costs, now, await loadUnits());
+    return ok({
+      asOf: formatInstant(now),
+      seq,
+      order: { ...row, ...(await loadPapers(order, row.comparison.estimatedCost)) },
+      tasks: labor.map(({ task, lines, comparison, isFinished, peopleOn, signedOut }) => ({
+        ...writeTask(known, task),
+        comparison: writeComparison(comparison, costs),
+        used: { ...usedOf([{ lines }], order) },
+        hasEstimate: task.hasEstimate,
+        isFinished,
+        peopleOn: [...peopleOn],
+        signedOut: signedOut.map(writeSignedOut),
+        lines: [...lines]
+          .sort((a, b) => a.day - b.day || (a.technician < b.technician ? -1 : 1))
+          .map((line) => writeLine(known, line, costs)),
+      })),
+    });
+  });
+}

@@ -1,0 +1,208 @@
+import type { StoryJson } from '@wergon/contract/compare';
+import type { LaborEntry, LaborLine, TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant, parseInstant } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import type { LedgerContext } from '../ledger/index.ts';
+import type { Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { loadRunning, loadLinesOf, loadLinesOn } from '../ledger/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { OrderChangeEntity } from '../work/index.ts';
+
+type Event = StoryJson['days'][number]['events'][number] & { readonly day: LocalDay };
+type Told = Extract<LaborEntry, { type: 'note' | 'count' | 'task-done' | 'task-reopen' }>;
+/** A floor entry as it was recorded: its instant is text. */
+type FloorBody = {
+  readonly type: string;
+  readonly at: string;
+  readonly technician?: TechnicianId;
+  readonly target?: TargetId | null;
+  readonly what?: string;
+  readonly text?: string;
+  readonly label?: string;
+  readonly value?: number;
+  readonly unit?: string;
+};
+
+/** The readable story of a job, or of a day of the shop. */
+export function mountStory(mount: Mount, { database, clock, facts }: LedgerContext): void {
+  mount('story', async ({ query }) => {
+    const known = await facts.get();
+    const order = query.order === undefined ? undefined : known.orders.get(query.order);
+    if (query.order !== undefined && !order) return refuse('record.not_found');
+    const targets = new Set((known.tasksByOrder.get(order?.id ?? '') ?? []).map(({ id }) => id as TargetId));
+    const changes = order
+      ? await database.em.fork().find(OrderChangeEntity, { order: order.id }, { orderBy: { at: 1 } })
+      : [];
+    const events = await readSql(database, (sql) => [
+      ...laborEvents(
+        known,
+        // What still runs belongs to the story as much as what has ended.
+        [
+          ...(query.day === undefined ? loadLinesOf(sql, [...targets]) : loadLinesOn(sql, query.day)),
+          ...loadRunning(sql, known, clock.now()).filter(({ day, target }) =>
+            query.day === undefined ? targets.has(target) : day === query.day,
+          ),
+        ],
+      ),
+      ...entryEvents(sql, known, query.day, order && targets),
+      ...floorEvents(sql, known, query.day, order && targets),
+    ]);
+    const orderEvents = changes.map(({ at, by, changes: fields }): Event => ({
+      kind: 'order',
+      day: known.zone.dayAt(at as never),
+      at: formatInstant(at as never),
+      who: by,
+      about: '',
+      text: fields
+        .map(({ field, before, after }) =>
+          field === 'Order' ? after : `${field} ${before || 'none'} → ${after || 'none'}`,
+        )
+        .join('; '),
+      seconds: null,
+    }));
+    const title = order
+      ? `${order.number} ${order.title}, ${order.customer}`
+      : query.day === undefined
+        ? ''
+        : formatDay(query.day);
+    return ok({ title, days: byDay([...events, ...orderEvents]) });
+  });
+}
+
+const byDay = (events: readonly Event[]): StoryJson['days'] => {
+  const days = new Map<LocalDay, Event[]>();
+  for (const event of events) days.set(event.day, [...(days.get(event.day) ?? []), event]);
+  return [...days]
+    .sort(([a], [b]) => a - b)
+    .map(([day, own]) => ({
+      day: formatDay(day),
+      events: own
+        .sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1))
+        .map(({ kind, at, who, about, text, seconds }) => ({ kind, at, who, about, text, seconds })),
+    }));
+};
+
+const nameOf = (facts: ShopFacts, id: TechnicianId | undefined): string =>
+  id === undefined ? '' : (facts.technicians.get(id)?.name ?? id);
+
+function aboutOf(facts: ShopFacts, targets: readonly (TargetId | null | undefined)[]): string {
+  return targets
+    .flatMap((target) => {
+      const task = target == null ? undefined : facts.tasks.get(target);
+      const order = task && facts.orders.get(task.order);
+      return task
+        ? `${order?.number ?? ''} ${task.title}`
+        : target == null
+          ? []
+          : (facts.activities.get(target)?.title ?? '');
+    })
+    .join(', ');
+}
+
+type Worked = Pick<LaborLine, 'technician' | 'target' | 'day' | 'seconds'>;
+/** Who worked how long on what, summed over the kinds of work. */
+function laborEvents(facts: ShopFacts, lines: readonly Worked[]): Event[] {
+  const sums = new Map<string, { line: Worked; seconds: number }>();
+  for (const line of lines) {
+    const key = `${line.day} ${line.technician} ${line.target}`;
+    sums.set(key, { line, seconds: (sums.get(key)?.seconds ?? 0) + line.seconds });
+  }
+  return [...sums.values()].map(({ line, seconds }) => ({
+    kind: 'labor',
+    day: line.day,
+    at: null,
+    who: nameOf(facts, line.technician),
+    about: aboutOf(facts, [line.target]),
+    text: '',
+    seconds,
+  }));
+}
+
+type About = Event & { readonly targets: readonly (TargetId | null | undefined)[] };
+
+/** What was noted, reported and finished: on one day, or of some tasks. The database looks which entries name them, so
+ *  that of a long history only those are read. */
+function entryEvents(
+  sql: Sql,
+  facts: ShopFacts,
+  day: LocalDay | undefined,
+  tasks: ReadonlySet<TargetId> | undefined,
+): About[] {
+  const which =
+    tasks === undefined
+      ? `"type" in ('note', 'count', 'task-done', 'task-reopen') and "day" = ?1`
+      : `"id" in (select "id" from "effective_entry" where "target" in (select "value" from json_each(?1))
+           union select "entry" from "task_mark" where "target" in (select "value" from json_each(?1)))
+         and "type" in ('note', 'count', 'task-done', 'task-reopen')`;
+  const rows = sql.all<{ body: string }>(`select "body" from "effective_entry" where ${which}`, [
+    tasks === undefined ? (day ?? 0) : JSON.stringify([...tasks]),
+  ]);
+  const kinds = { note: 'note', count: 'pieces', 'task-done': 'done', 'task-reopen': 'reopened' } as const;
+  return rows.map(({ body }) => {
+    const entry = JSON.parse(body) as Told;
+    const text =
+      entry.type === 'note'
+        ? entry.text
+        : entry.type === 'count'
+          ? `${entry.good} good, ${entry.scrap} scrap${entry.reason ? `: ${entry.reason}` : ''}`
+          : '';
+    const targets = entry.targets ?? [];
+    return {
+      kind: kinds[entry.type],
+      day: facts.zone.dayAt(entry.at),
+      at: formatInstant(entry.at),
+      who: nameOf(facts, entry.technician),
+      about: aboutOf(facts, targets),
+      text,
+      seconds: null,
+      targets,
+    };
+  });
+}
+
+/** What people ask for at a station. */
+const WANTED: Readonly<Record<string, string>> = {
+  part: 'a part',
+  help: 'help',
+  correction: 'a correction',
+};
+
+function floorEvents(
+  sql: Sql,
+  facts: ShopFacts,
+  day: LocalDay | undefined,
+  tasks: ReadonlySet<TargetId> | undefined,
+): About[] {
+  const which = tasks === undefined ? 'i."day" = ?' : 'i."about" in (select "value" from json_each(?))';
+  const rows = sql.all<{ body: string }>(
+    `select j."body" from "entry_index" i join "journal" j on j."seq" = i."seq"
+     where i."stream" = 'floor' and i."type" in ('reading', 'request') and ${which}`,
+    [tasks === undefined ? (day ?? 0) : JSON.stringify([...tasks])],
+  );
+  return rows.flatMap(({ body }): About[] => {
+    const { type, at, technician, target, what, text, label, value, unit } = JSON.parse(body) as FloorBody;
+    const instant = parseInstant(at);
+    if (!instant.ok) return [];
+    const own = facts.zone.dayAt(instant.value);
+    return [
+      {
+        kind: type === 'reading' ? 'reading' : 'request',
+        day: own,
+        at: formatInstant(instant.value),
+        who: nameOf(facts, technician),
+        about: aboutOf(facts, [target]),
+        text:
+          type === 'reading'
+            ? `${label ?? ''} ${value ?? ''} ${unit ?? ''}`
+            : `${WANTED[what ?? ''] ?? what ?? ''}${text ? `: ${text}` : ''}`,
+        seconds: null,
+        targets: [target],
+      },
+    ];
+  });
+}

@@ -1,0 +1,168 @@
+import type { ComparisonJson, LineRow } from '@wergon/contract/compare';
+import { atStandardCost, compareTask } from '@wergon/core/compare';
+import type { Comparison } from '@wergon/core/compare';
+import { addUsed, collect, noStrands, piecesOf, settleAt, sumLines } from '@wergon/core/ledger';
+import type { UsedByType, LaborLine, TargetId } from '@wergon/core/ledger';
+import { formatCents, toCents } from '@wergon/core/money';
+import type { Rate } from '@wergon/core/money';
+import type { TechnicianId } from '@wergon/core/people';
+import { formatDay, inForceAt, sumSeconds, toSeconds } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import { withAlwaysIncluded } from '@wergon/core/work';
+import type { DeskWho } from '../http/index.ts';
+import type { Sql } from '../db/index.ts';
+import { loadFinished, loadLinesOf, loadStates } from '../ledger/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import type { Task, WorkOrder } from '../work/index.ts';
+
+/** A task with its labor lines, open time included, and what they come to. */
+export type TaskWithLabor = {
+  readonly task: Task;
+  readonly lines: readonly LaborLine[];
+  readonly comparison: Comparison;
+  readonly isFinished: boolean;
+  readonly peopleOn: readonly string[];
+  readonly signedOut: readonly SignedOut[];
+};
+
+/** Somebody who is on a task although he has signed out: what he is charged with there runs on unseen. */
+export type SignedOut = { readonly name: string; readonly at: Instant; readonly seconds: number };
+
+/** Labor lines of some tasks as of `now`: the settled ones with open time on top, each costed once, as they may be
+ *  shown to whoever asks. */
+export function loadLabor(
+  sql: Sql,
+  facts: ShopFacts,
+  tasks: readonly Task[],
+  now: Instant,
+  costs: Costs,
+): readonly TaskWithLabor[] {
+  const wanted = new Set(tasks.map(({ id }) => id as TargetId));
+  const byTechnician = new Map<TechnicianId, LaborLine[]>();
+  for (const line of loadLinesOf(sql, [...wanted])) {
+    const own = byTechnician.get(line.technician);
+    if (own) own.push(line);
+    else byTechnician.set(line.technician, [line]);
+  }
+  const lines: LaborLine[] = [];
+  const peopleOn = new Map<TargetId, string[]>();
+  const signedOut = new Map<TargetId, SignedOut[]>();
+  const states = loadStates(sql);
+  for (const technician of new Set([...byTechnician.keys(), ...states.keys()])) {
+    const tail = noStrands();
+    const stored = states.get(technician);
+    const settledNow = stored && settleAt(technician, stored, now, facts.policy);
+    if (settledNow) collect(tail, settledNow.settled);
+    const open = tail.stints
+      .flatMap((stint) => piecesOf(stint, facts))
+      .filter(({ target }) => wanted.has(target));
+    const settled = byTechnician.get(technician) ?? [];
+    lines.push(...sumLines(open, [], facts.costRates.get(technician) ?? [], settled));
+    const name = facts.technicians.get(technician)?.name ?? technician;
+    const isCut = tail.stints.some(({ open: isOpen, capped }) => isOpen && capped);
+    const doing = settledNow?.state.doing;
+    for (const { target } of doing?.status === 'work' && !isCut ? doing.running : [])
+      peopleOn.set(target, [...(peopleOn.get(target) ?? []), name]);
+    if (doing?.status === 'work' && !isCut && !settledNow?.state.shift && open.length > 0)
+      for (const out of findSignedOut(sql, technician, now))
+        for (const target of new Set(open.map((piece) => piece.target))) {
+          const seconds = sumSeconds(open.filter((piece) => piece.target === target));
+          signedOut.set(target, [...(signedOut.get(target) ?? []), { name, at: out, seconds }]);
+        }
+  }
+  const byTarget = new Map<TargetId, LaborLine[]>();
+  for (const line of costedAs(lines, facts, costs)) {
+    const own = byTarget.get(line.target);
+    if (own) own.push(line);
+    else byTarget.set(line.target, [line]);
+  }
+  const finished = loadFinished(sql, [...wanted]);
+  return tasks.map((task): TaskWithLabor => {
+    const id = task.id as TargetId;
+    const own = byTarget.get(id) ?? [];
+    const isFinished = finished.has(id);
+    const includes = withAlwaysIncluded(facts.orders.get(task.order)?.includes ?? []);
+    const expected = {
+      // What was offered and not accepted was never to be done.
+      estimatedSeconds: task.isAccepted ? inForceAt(task.estimate, now) : toSeconds(0),
+      estimatedCost: toCents(task.isAccepted ? task.estimatedCost : 0),
+      includes,
+      isFinished,
+    };
+    return {
+      task,
+      lines: own,
+      isFinished,
+      comparison: compareTask(expected, own),
+      peopleOn: peopleOn.get(id) ?? [],
+      signedOut: signedOut.get(id) ?? [],
+    };
+  });
+}
+
+/** What fills a yardstick: the work types that the estimate includes. */
+export function usedOf(tasks: readonly Pick<TaskWithLabor, 'lines'>[], order: WorkOrder): UsedByType {
+  const includes = withAlwaysIncluded(order.includes);
+  return tasks
+    .flatMap(({ lines }) => lines)
+    .filter(({ workType }) => includes.has(workType))
+    .reduce<UsedByType>((used, { workType, seconds }) => addUsed(used, workType, seconds), {});
+}
+
+/** What labor is shown at: what it really cost, or, to whoever may not see rates, standard cost. */
+export type Costs = ComparisonJson['costs'];
+
+export const costsFor = (who: DeskWho): Costs => (who.rights.has('rates.see') ? 'actual' : 'standard');
+
+export function writeComparison(comparison: Comparison, costs: Costs): ComparisonJson {
+  return {
+    ...comparison,
+    estimatedCost: formatCents(comparison.estimatedCost),
+    actualCost: formatCents(comparison.actualCost),
+    outsideCost: formatCents(comparison.outsideCost),
+    costDifference: formatCents(comparison.costDifference),
+    costs,
+  };
+}
+
+/** The rate that a task keeps from its estimate. */
+const keptRateOf =
+  (facts: ShopFacts) =>
+  (target: TargetId): Rate | undefined =>
+    facts.tasks.get(target)?.standardRate as Rate | undefined;
+
+/** Lines as they may be shown: with what they really cost, or at standard cost. */
+export const costedAs = <Line extends Parameters<typeof atStandardCost>[0][number]>(
+  lines: readonly Line[],
+  facts: ShopFacts,
+  costs: Costs,
+): readonly Line[] => (costs === 'actual' ? lines : atStandardCost(lines, facts, keptRateOf(facts)));
+
+export function writeLine(facts: ShopFacts, line: LaborLine, costs: Costs): LineRow {
+  const { technician, workType, day, seconds, measuredSeconds, sharedSeconds, enteredSeconds, cost } = line;
+  return {
+    technician,
+    name: facts.technicians.get(technician)?.name ?? technician,
+    workType,
+    day: formatDay(day),
+    seconds,
+    measuredSeconds,
+    sharedSeconds,
+    enteredSeconds,
+    cost: cost === null ? null : formatCents(cost),
+    costs,
+  };
+}
+
+/** How long after signing out it is said of somebody that he is on work all the same, in seconds. */
+const SAID_SECONDS = 86_400;
+
+/** When somebody last signed out, if that was lately. */
+const findSignedOut = (sql: Sql, technician: TechnicianId, now: Instant): Instant[] =>
+  sql
+    .all<{ at: Instant | null }>(
+      `select max("to_at") as "at" from "presence" where "technician" = ? and "kind" = 'shift' and "to_at" > ?
+         and not "capped"`,
+      [technician, now - SAID_SECONDS],
+    )
+    .flatMap(({ at }) => at ?? []);

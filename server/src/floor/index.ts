@@ -1,0 +1,3 @@
+export { loadBoard } from './board.ts';
+export { loadAnswers } from './requests.ts';
+export { mountFloor } from './routes.ts';

@@ -1,0 +1,17 @@
+export { ReadFailed, plainWho } from './apart.ts';
+export type { ReadAnswer, ReadCall, Readers } from './apart.ts';
+export { checkHost } from './checkHost.ts';
+export { clockFrom, createSetClock, systemClock } from './clock.ts';
+export type { Clock } from './clock.ts';
+export type { Context, ShopNow, Stale } from './context.ts';
+export { createHealth } from './health.ts';
+export { spreadLastNet } from './lastNet.ts';
+export { createLive } from './live.ts';
+export type { Live } from './live.ts';
+export { checkCaller, createMount } from './mount.ts';
+export type { Call, Mount } from './mount.ts';
+export { PROBLEMS, problemOf, refuse, sendProblem } from './problem.ts';
+export type { ProblemCode, RouteRefusal } from './problem.ts';
+export { sayError } from './sayError.ts';
+export { createTryLimits } from './tryLimits.ts';
+export type { CallingStation, DeskUser, DeskWho, Who } from './who.ts';

@@ -1,0 +1,90 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { createLive } from './live.ts';
+import { openTestShop } from '../app/testShop.fixture.ts';
+
+// Streams over real connections: what is told, to whom, and until when.
+type Stream = { readonly heard: () => string; readonly ended: Promise<void>; readonly leave: () => void };
+
+async function listen(url: string, cookie = ''): Promise<Stream> {
+  const leaving = new AbortController();
+  const response = await fetch(url, { headers: { cookie }, signal: leaving.signal });
+  let text = '';
+  const reader = response.body?.getReader();
+  const read = async () => {
+    for (;;) {
+      const part = await reader?.read();
+      if (!part || part.done) return;
+      text += Buffer.from(part.value).toString();
+    }
+  };
+  return { heard: () => text, ended: read().catch(() => undefined), leave: () => leaving.abort() };
+}
+
+/** Waits until something is so; the test's own limit is all the patience there is. */
+async function until(isSo: () => boolean): Promise<void> {
+  while (!isSo()) await new Promise((again) => setTimeout(again, 5));
+}
+
+async function openLive(mayHear = () => Promise.resolve(true)) {
+  const live = createLive();
+  const server = createServer((req, res) => {
+    const key = new URL(req.url ?? '/', 'http://x').searchParams.get('key') ?? '';
+    live.stream(Object.assign(req, { query: {} }) as never, res as never, 1, { key, mayHear });
+  });
+  await new Promise<void>((ready) => server.listen(0, '127.0.0.1', ready));
+  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}/`;
+  const close = async () => {
+    live.close();
+    server.closeAllConnections();
+    await new Promise((done) => server.close(done));
+  };
+  return { live, url, close };
+}
+
+test('a stream that is ended hears nothing more, the others do, and nothing breaks', async () => {
+  const { live, url, close } = await openLive();
+  const [ada, bo] = [await listen(`${url}?key=ada`), await listen(`${url}?key=bo`)];
+  live.end('ada');
+  // In the same moment, before the connection is closed: this once ended the server.
+  live.publishSetup();
+  live.publish(7);
+  await ada.ended;
+  await until(() => bo.heard().includes('"seq":7'));
+  expect(ada.heard()).not.toContain('"seq":7');
+  bo.leave();
+  live.publish(8);
+  live.publish(9);
+  await close();
+});
+
+test('of one session no more than twenty are open: the oldest ends for a new one', async () => {
+  const { live, url, close } = await openLive();
+  const streams: Stream[] = [];
+  for (let i = 0; i < 22; i += 1) streams.push(await listen(`${url}?key=ada`));
+  await Promise.all(streams.slice(0, 2).map(({ ended }) => ended));
+  live.publish(5);
+  const hearing = streams.slice(2);
+  await until(() => hearing.every((each) => each.heard().includes('"seq":5')));
+  expect(streams.filter((each) => each.heard().includes('"seq":5'))).toHaveLength(20);
+  await close();
+});
+
+test('a stream ends with its session, and with its station’s token, and the server goes on', async () => {
+  const shop = await openTestShop();
+  const server = shop.app.listen(0, '127.0.0.1');
+  await new Promise((ready) => server.once('listening', ready));
+  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const [desk, station] = [
+    await listen(`${url}/api/stream`, shop.desk),
+    await listen(`${url}/api/station/stream`, shop.station),
+  ];
+  expect((await shop.post(`/api/stations/${shop.stationId}/revoke`, {})).status).toBe(200);
+  await station.ended;
+  expect((await shop.post('/api/sign-out', {})).status).toBe(200);
+  await desk.ended;
+  expect((await fetch(`${url}/api/start`)).status).toBe(200);
+  server.closeAllConnections();
+  await new Promise((done) => server.close(done));
+  await shop.close();
+});

@@ -1,0 +1,37 @@
+import type { Right, Role } from '@wergon/contract/access';
+import type { Caller } from '@wergon/contract/routes';
+
+/** A paired station. */
+export type CallingStation = { readonly id: string; readonly name: string };
+
+/** What routes know of the user who calls. */
+export type DeskUser = {
+  readonly id: string;
+  readonly name: string;
+  readonly userName: string;
+  readonly role: Role;
+  readonly seesRates: boolean;
+  readonly technician?: string | null | undefined;
+  readonly departments?: readonly string[] | null | undefined;
+  readonly mustChangePassword?: boolean | null | undefined;
+};
+
+export type DeskWho = {
+  readonly kind: 'desk';
+  readonly user: DeskUser;
+  readonly rights: ReadonlySet<Right>;
+  readonly tokenHash: string;
+  readonly isTrusted: boolean;
+  readonly station: CallingStation | undefined;
+};
+type StationWho = { readonly kind: 'station'; readonly station: CallingStation };
+
+/** Who is calling. One browser can be a desk and a station at once. */
+export type Who = DeskWho | StationWho | { readonly kind: 'nobody'; readonly station: undefined };
+
+/** Who can be calling a route, by what it asks of its caller. */
+export type WhoOf<Asked extends Caller> = Asked extends 'public'
+  ? Who
+  : Asked extends 'station'
+    ? StationWho | (DeskWho & { readonly station: CallingStation })
+    : DeskWho;

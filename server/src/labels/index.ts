@@ -1,0 +1,1 @@
+export { mountLabels } from './travelers.ts';

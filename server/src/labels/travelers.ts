@@ -1,0 +1,96 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import { ok } from '@wergon/core/result';
+import { formatHours, formatLongDay, inForceAt, toSeconds } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import type { WorkType } from '@wergon/core/work';
+import type { LedgerContext } from '../ledger/index.ts';
+import type { Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { UnitEntity } from '../shop/index.ts';
+import { drawRandomCode } from '../scan/index.ts';
+import { TravelerCodeEntity } from '../work/index.ts';
+import type { Task } from '../work/index.ts';
+
+/** Codes of a print: the same for as long as the order stays as it is, and fresh ones once it has changed, so that a
+ *  scan tells an old paper from the one that holds. */
+async function codesOf(
+  em: EntityManager,
+  tasks: readonly Task[],
+  version: number,
+  workTypes: readonly WorkType[],
+) {
+  const known = await em.find(TravelerCodeEntity, { task: { $in: tasks.map(({ id }) => id) }, version });
+  const codes = new Map(known.map(({ task, workType, code }) => [`${task} ${workType}`, code as string]));
+  for (const { id: task } of tasks)
+    for (const workType of ['', ...workTypes]) {
+      if (codes.has(`${task} ${workType}`)) continue;
+      const code = drawRandomCode('macro');
+      await em.insert(TravelerCodeEntity, { code, task, workType, version });
+      codes.set(`${task} ${workType}`, code);
+    }
+  return (task: string, workType: string) => codes.get(`${task} ${workType}`) ?? '';
+}
+
+/** Routes of the papers that go with an order. */
+export function mountLabels(mount: Mount, { database, clock, facts, live }: LedgerContext): void {
+  mount('travelers', async ({ body }) => {
+    const known = await facts.get();
+    const orders = body.orders.map((id) => known.orders.get(id));
+    if (orders.some((order) => !order)) return refuse('record.not_found');
+    const em = database.em.fork();
+    const units = new Map((await em.findAll(UnitEntity)).map((unit) => [unit.id, unit]));
+    const now = clock.now();
+    const today = formatLongDay(known.zone.dayAt(now));
+    const travelers = await em.transactional(async (inner) => {
+      const written = [];
+      for (const order of orders) {
+        if (!order) continue;
+        const tasks = (known.tasksByOrder.get(order.id) ?? [])
+          .filter((task) => task.isAccepted)
+          .sort((a, b) => a.position - b.position);
+        const codeOf = await codesOf(inner, tasks, order.version, body.workTypes);
+        const unit = order.unit == null ? undefined : units.get(order.unit);
+        written.push({
+          number: order.number,
+          title: order.title,
+          facts: [
+            `${order.customer}, ${order.quantity} ${order.quantity === 1 ? 'piece' : 'pieces'}`,
+            ...(order.dueDay == null ? [] : [`Due ${formatLongDay(order.dueDay as LocalDay)}`]),
+            ...(unit
+              ? [`Unit: ${[unit.type, unit.maker, unit.serialNumber].filter(Boolean).join(', ')}`]
+              : []),
+            ...(order.item === '' ? [] : [`Item: ${order.item}`]),
+          ],
+          notes: order.notes,
+          code: order.code,
+          printed: `Printed ${today}, version ${order.version}`,
+          tasks: tasks.map((task) => ({
+            position: task.position,
+            title: task.title,
+            detail: [
+              task.workCenter,
+              task.hasEstimate
+                ? `${formatHours(toSeconds(inForceAt(task.estimate, now)), 'h:mm')} h estimated`
+                : '',
+            ]
+              .filter(Boolean)
+              .join(' · '),
+            instructions: (task.instructions ?? []).map(({ text, hours }) =>
+              hours ? `${text} (${hours} h)` : text,
+            ),
+            codes: [
+              { title: body.workTypes.length > 0 ? 'run' : '', detail: '', code: codeOf(task.id, '') },
+              ...body.workTypes
+                .filter((workType) => workType !== 'run')
+                .map((workType) => ({ title: workType, detail: '', code: codeOf(task.id, workType) })),
+            ],
+          })),
+        });
+      }
+      return written;
+    });
+    // Stations must know the new codes before the paper reaches the floor.
+    live.publishSetup();
+    return ok({ travelers });
+  });
+}

@@ -1,0 +1,128 @@
+import { createHash } from 'node:crypto';
+import { attendedByShiftDay, piecesOf, splitByShiftDay, sumLines } from '@wergon/core/ledger';
+import type { HoursEntry, ShiftLine } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { approvalFacts, approvalState } from '@wergon/core/approval';
+import type { ApprovalState } from '@wergon/core/approval';
+import { inForceAt, sumSeconds, toSeconds } from '@wergon/core/time';
+import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import { loadPersonStrands } from './personStrands.ts';
+import { loadHours } from './strands.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+
+/** A shift can begin so many days before the last calendar day of its labor. */
+const DAYS_AROUND = 2;
+
+/** One person's shift day as it is now, with what has been said of it. */
+export type ShiftDay = {
+  readonly technician: TechnicianId;
+  readonly day: LocalDay;
+  readonly attendedSeconds: Seconds;
+  readonly chargedSeconds: number;
+  readonly lines: readonly ShiftLine[];
+  readonly facts: string;
+  /** Names what can be seen of it without rates. */
+  readonly stamp: string;
+  readonly state: ApprovalState;
+  readonly approvedBy: string | null;
+  readonly isConfirmed: boolean;
+  readonly isOpen: boolean;
+};
+
+export type AskedDays = {
+  readonly firstDay: LocalDay;
+  readonly lastDay: LocalDay;
+  readonly people?: Iterable<TechnicianId>;
+};
+
+type ApprovalRow = {
+  kind: 'approve' | 'confirm';
+  technician: TechnicianId;
+  shift_day: LocalDay;
+  facts: string;
+  said_by: string;
+};
+
+/** Shift days with anything in them, by person and day. Labor of a night shift after midnight belongs to the day on
+ *  which the shift began. */
+export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now: Instant): ShiftDay[] {
+  const { firstDay, lastDay, people = facts.technicians.keys() } = asked;
+  const [first, last] = [(firstDay - DAYS_AROUND) as LocalDay, (lastDay + DAYS_AROUND) as LocalDay];
+  const span = { from: facts.zone.startOf(first), to: facts.zone.startOf((last + 1) as LocalDay) };
+  const hoursOf = byTechnician(loadHours(sql, first, last));
+  const said = loadSaid(sql, firstDay, lastDay);
+  return [...people].flatMap((technician) => {
+    const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
+    const hours = hoursOf.get(technician) ?? [];
+    const pieces = stints.flatMap((stint) => piecesOf(stint, facts));
+    const lines = sumLines(pieces, hours, facts.costRates.get(technician) ?? []);
+    const byDay = new Map<LocalDay, ShiftLine[]>();
+    for (const line of splitByShiftDay(lines, pieces, hours).filter((each) => isForPay(each, facts)))
+      byDay.set(line.shiftDay, [...(byDay.get(line.shiftDay) ?? []), line]);
+    const attended = attendedByShiftDay(shifts, breaks, stints, facts);
+    const openDays = new Set([
+      ...shifts.filter(({ open }) => open).map(({ from }) => facts.zone.dayAt(from)),
+      ...stints
+        .filter(({ open, capped }) => open && !capped)
+        .map(({ shiftSince, from }) => facts.zone.dayAt(shiftSince ?? from)),
+    ]);
+    return [...new Set([...byDay.keys(), ...attended.keys()])]
+      .filter((day) => day >= firstDay && day <= lastDay)
+      .sort((a, b) => a - b)
+      .map((day): ShiftDay => {
+        const own = byDay.get(day) ?? [];
+        const attendedSeconds = attended.get(day) ?? toSeconds(0);
+        const seen = approvalFacts(own, attendedSeconds);
+        const approval = said.get(`approve ${technician} ${day}`);
+        return {
+          technician,
+          day,
+          attendedSeconds,
+          chargedSeconds: sumSeconds(own),
+          lines: own,
+          facts: seen,
+          stamp: stampOf(own, attendedSeconds),
+          state: approvalState(approval?.facts, seen),
+          approvedBy: approval?.said_by ?? null,
+          isConfirmed: said.get(`confirm ${technician} ${day}`)?.facts === seen,
+          isOpen: openDays.has(day),
+        };
+      });
+  });
+}
+
+/** Time on an activity that is not paid, or does not count, is nobody's to approve and goes to no pay.
+ *  Source: docs/ledger.md, section 7. */
+function isForPay({ target, day }: ShiftLine, facts: ShopFacts): boolean {
+  const activity = facts.activities.get(target);
+  const known = facts.targets.get(target);
+  if (!activity || known?.kind !== 'activity') return true;
+  return activity.isPaid && inForceAt(known.counts, facts.zone.startOf(day));
+}
+
+/** Of costs a stamp says nothing: they are few enough to be guessed. */
+const stampOf = (lines: readonly ShiftLine[], attended: Seconds): string =>
+  createHash('sha256')
+    .update(
+      approvalFacts(
+        lines.map((line) => ({ ...line, cost: null })),
+        attended,
+      ),
+    )
+    .digest('base64url')
+    .slice(0, 22);
+
+function loadSaid(sql: Sql, firstDay: LocalDay, lastDay: LocalDay): ReadonlyMap<string, ApprovalRow> {
+  const rows = sql.all<ApprovalRow>('select * from "approval" where "shift_day" between ? and ?', [
+    firstDay,
+    lastDay,
+  ]);
+  return new Map(rows.map((row) => [`${row.kind} ${row.technician} ${row.shift_day}`, row]));
+}
+
+function byTechnician(hours: readonly HoursEntry[]): ReadonlyMap<TechnicianId, HoursEntry[]> {
+  const own = new Map<TechnicianId, HoursEntry[]>();
+  for (const entry of hours) own.set(entry.technician, [...(own.get(entry.technician) ?? []), entry]);
+  return own;
+}

@@ -1,0 +1,133 @@
+import type { EntryId } from '@wergon/core/ledger';
+import { canBeAnswered, findLikelyAnswers, undoOf } from '@wergon/core/loose-ends';
+import type { LikelyAnswer } from '@wergon/core/loose-ends';
+import { ok } from '@wergon/core/result';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { LedgerContext } from '../ledger/index.ts';
+import type { Call, Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import type { Sql } from '../db/index.ts';
+import { PatternEntity } from '../people/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { createDeskAct } from './deskAct.ts';
+import type { Plan, Planner } from './deskAct.ts';
+import type { Scene, Spot } from './effect.ts';
+import { loadProposals } from './floorEnds.ts';
+import { findLooseEnds } from './looseEnds.ts';
+import type { DatedLooseEnd } from './looseEnds.ts';
+import { findEntryBefore, findMade } from './made.ts';
+import { loadSurroundings, patternsOf, readDaysOf } from './surroundings.ts';
+import type { Plans } from './surroundings.ts';
+
+/** The likely answers to loose ends; none to one that is about nobody. Person by person, so that what is read of one is
+ *  held no longer than it is needed. */
+export function findAnswers<End extends DatedLooseEnd>(
+  sql: Sql,
+  facts: ShopFacts,
+  plans: Plans,
+  ends: readonly End[],
+  now: Instant,
+): ReadonlyMap<End, readonly LikelyAnswer[]> {
+  const answers = new Map<End, readonly LikelyAnswer[]>();
+  const answerable = ends.filter(({ kind }) => canBeAnswered(kind));
+  for (const technician of new Set(answerable.flatMap((end) => end.technician ?? []))) {
+    const daysOf = readDaysOf(sql, facts, technician, now);
+    for (const end of answerable.filter((each) => each.technician === technician))
+      answers.set(
+        end,
+        findLikelyAnswers(end, loadSurroundings(sql, facts, plans, { ...end, technician }, now, daysOf)),
+      );
+  }
+  return answers;
+}
+
+type Chosen = Call<'previewAnswer'>['body']['answers'][number];
+
+/** Answers to loose ends: what they would do, doing it, and taking it back. */
+export function mountAnswers(mount: Mount, context: LedgerContext): void {
+  const act = createDeskAct(context);
+  const { database, facts } = context;
+  const loadPatterns = async () => patternsOf(await database.em.fork().findAll(PatternEntity));
+
+  mount('previewAnswer', async ({ body: { answers }, who }) => {
+    const { zone } = await facts.get();
+    const patterns = await loadPatterns();
+    const spots = new Map(
+      answers.map(({ end: { technician, from } }) => {
+        const day = zone.dayAt(from);
+        return [`${technician} ${day}`, { technician, day }];
+      }),
+    );
+    const planner = planAll(answers.map((answer) => planAnswer(answer, patterns)));
+    return act.preview(who, sceneAround([...spots.values()]), planner, [...spots.values()]);
+  });
+
+  mount('answerLooseEnd', async ({ body: { answers }, who }) => {
+    const patterns = await loadPatterns();
+    const reasons = [...new Set(answers.map(({ reason }) => reason))].join(', ');
+    return act.record(who, planAll(answers.map((answer) => planAnswer(answer, patterns))), reasons);
+  });
+
+  mount('undoAnswer', async ({ body, who }) => {
+    return act.record(who, planUndo(body.entries, who.user.id), 'undone');
+  });
+}
+
+/** The people and the stretch of days that some of their days lie in. */
+const sceneAround = (spots: readonly Spot[]): Scene => ({
+  people: [...new Set(spots.map(({ technician }) => technician))],
+  firstDay: Math.min(...spots.map(({ day }) => day)) as LocalDay,
+  lastDay: Math.max(...spots.map(({ day }) => day)) as LocalDay,
+});
+
+/** Several plans as one: what refuses one of them refuses all. */
+const planAll =
+  (planners: readonly Planner[]): Planner =>
+  (sql, facts, now) => {
+    const plans: Plan[] = [];
+    for (const planner of planners) {
+      const planned = planner(sql, facts, now);
+      if (!planned.ok) return planned;
+      plans.push(planned.value);
+    }
+    return ok({
+      people: [...new Set(plans.flatMap(({ people }) => people))],
+      firstDay: Math.min(...plans.map(({ firstDay }) => firstDay)) as LocalDay,
+      lastDay: Math.max(...plans.map(({ lastDay }) => lastDay)) as LocalDay,
+      changes: plans.flatMap(({ changes }) => changes),
+    });
+  };
+
+/** The answer that was chosen, as it would be given now; refused where the loose end or the answer is another one. */
+const planAnswer =
+  ({ end: key, reason, at }: Chosen, patterns: Plans['patterns']): Planner =>
+  (sql, known, now) => {
+    const day = known.zone.dayAt(key.from);
+    const people = [key.technician];
+    const end = findLooseEnds(sql, known, day, (day + 1) as LocalDay, now, people).find(
+      (each) => each.kind === key.kind && (each.target ?? null) === key.target && each.from === key.from,
+    );
+    const plans = { patterns, proposals: loadProposals(sql) };
+    const answer =
+      end &&
+      findAnswers(sql, known, plans, [end], now)
+        .get(end)
+        ?.find((each) => each.reason === reason && each.at === at);
+    return answer
+      ? ok({ people, firstDay: day, lastDay: day, changes: answer.changes })
+      : refuse('reconcile.changed');
+  };
+
+/** Takes back what a user recorded himself: what others did is not taken back by a list of ids. */
+const planUndo =
+  (entries: readonly EntryId[], user: string): Planner =>
+  (sql, known, now) => {
+    const made = entries.map((id) => findMade(sql, id, user));
+    if (made.some((each) => each === undefined)) return refuse('record.not_found');
+    const changes = undoOf(
+      made.flatMap((each) => each ?? []),
+      (id) => findEntryBefore(sql, id, entries),
+    );
+    const today = known.zone.dayAt(now);
+    return ok({ people: [], firstDay: today, lastDay: today, changes });
+  };

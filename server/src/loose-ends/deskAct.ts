@@ -1,0 +1,134 @@
+import { randomUUID } from 'node:crypto';
+import type { EffectJson } from '@wergon/contract/loose-ends';
+import type { EntryId } from '@wergon/core/ledger';
+import type { Change } from '@wergon/core/loose-ends';
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { DeskUser, DeskWho, RouteRefusal } from '../http/index.ts';
+import { covers } from '../access/index.ts';
+import type { FieldProblem } from '@wergon/contract/wire';
+import type { LedgerContext, Incoming, Outcome } from '../ledger/index.ts';
+import { refuse } from '../http/index.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { readBatch } from '../ledger/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { costsFor, loadLabor } from '../compare/index.ts';
+import { look, touchedTasks, writeEffect } from './effect.ts';
+import type { Scene, Spot } from './effect.ts';
+
+/** What somebody at the desk is about to do to the journal: one group of changes, all or none. */
+export type Plan = Scene & { readonly changes: readonly Change[] };
+/** Plans on the state in which it is then recorded; a refusal does nothing. */
+export type Planner = (
+  sql: Sql,
+  facts: ShopFacts,
+  now: Instant,
+) => { readonly ok: true; readonly value: Plan } | RouteRefusal;
+
+type Answer<T> = Promise<{ readonly ok: true; readonly value: T } | RouteRefusal>;
+type EntryBody = Readonly<Record<string, unknown>> & { readonly id: EntryId };
+
+/** Acts of the desk, planned and recorded inside one transaction, or only tried out. */
+export function createDeskAct({ clock, database, journal, facts }: LedgerContext) {
+  const makeLines = (changes: readonly Change[], by: string, why: string, action: string) => {
+    const around = { source: 'desk', via: [], action, deviceAt: formatInstant(clock.now()), clockOffset: 0 };
+    return changes.map((change, i) => ({
+      ...around,
+      entry: writeChange(change, `${action}-${i}` as EntryId, by, why),
+    }));
+  };
+  /** Plans within the journal's transaction and keeps what came of it. */
+  function planWithin(planner: Planner, user: DeskUser, why: string, once?: string) {
+    const kept: { refusal?: RouteRefusal; ids: string[] } = { ids: [] };
+    const decide = (sql: Sql, known: ShopFacts): readonly Incoming[] => {
+      // Sent before it is recorded already, and is not planned on top of itself.
+      const before = once === undefined ? [] : findOfAct(sql, once);
+      if (before.length > 0) {
+        kept.ids = before;
+        return [];
+      }
+      const planned = planner(sql, known, clock.now());
+      if (!planned.ok) {
+        kept.refusal = planned;
+        return [];
+      }
+      if (!planned.value.people.every((id) => covers(user, known, id))) {
+        kept.refusal = refuse('reconcile.other_people');
+        return [];
+      }
+      const lines = makeLines(planned.value.changes, user.name, why, once ?? randomUUID());
+      kept.ids = lines.map(({ entry }) => entry.id);
+      return readBatch(lines);
+    };
+    return { kept, decide };
+  }
+
+  return {
+    /** What an act would do; nothing is recorded. Shown are the days at `spots`, else each person's first. */
+    preview: async (
+      who: DeskWho,
+      scene: Scene,
+      planner: Planner,
+      spots: readonly Spot[] = scene.people.map((technician) => ({ technician, day: scene.firstDay })),
+    ): Answer<EffectJson> => {
+      const known = await facts.get();
+      const { kept, decide } = planWithin(planner, who.user, 'tried out');
+      const now = clock.now();
+      const costs = costsFor(who);
+      const { before, after, outcomes } = await journal.tryOut({ kind: 'desk', id: who.user.id }, decide, {
+        before: (sql) => look(sql, known, scene, now, costs),
+        after: (sql, was) => {
+          const is = look(sql, known, scene, now, costs);
+          const touched = touchedTasks(known, was, is);
+          return { ...is, touched, tasks: loadLabor(sql, known, touched, now, costs) };
+        },
+      });
+      const refusal = kept.refusal ?? refusalOf(outcomes);
+      if (refusal) return refusal;
+      // Nothing was recorded: the tasks stand as they stood before.
+      const tasks = await readSql(database, (sql) => loadLabor(sql, known, after.touched, now, costs));
+      return ok(writeEffect(known, spots, { ...before, tasks }, after, costs));
+    },
+    /** Does it; the ids of what was recorded take it back. */
+    record: async (
+      who: DeskWho,
+      planner: Planner,
+      why: string,
+      once?: string,
+    ): Answer<{ entries: string[] }> => {
+      const { kept, decide } = planWithin(planner, who.user, why, once);
+      const { outcomes } = await journal.appendAll({ kind: 'desk', id: who.user.id }, decide);
+      return kept.refusal ?? refusalOf(outcomes) ?? ok({ entries: kept.ids });
+    },
+  };
+}
+export type DeskAct = ReturnType<typeof createDeskAct>;
+
+function refusalOf(outcomes: readonly Outcome[]): RouteRefusal | undefined {
+  const errors = outcomes.flatMap((outcome): readonly FieldProblem[] =>
+    outcome.result === 'refused' ? outcome.errors : [],
+  );
+  return errors.length > 0 ? refuse('entries.refused', errors) : undefined;
+}
+
+/** A change as an entry's JSON: instants and days are text. Corrections say who made them and why. */
+function writeChange(change: Change, id: EntryId, by: string, why: string): EntryBody {
+  const text = ({ at, day }: { readonly at?: Instant | null; readonly day?: LocalDay | null }) => ({
+    ...(at == null ? {} : { at: formatInstant(at) }),
+    ...(day == null ? {} : { day: formatDay(day) }),
+  });
+  if (!('target' in change)) return { ...change, id, ...text(change) };
+  const reasoned = { ...change, id, by, why };
+  return change.type === 'amend' ? { ...reasoned, set: { ...change.set, ...text(change.set) } } : reasoned;
+}
+
+/** The entries of an act that was recorded under the id that its sender made for it. */
+const findOfAct = (sql: Sql, action: string): string[] =>
+  sql
+    .all<{ id: string }>('select "id" from "journal" where "id" > ? and "id" < ? order by "seq"', [
+      `${action}-`,
+      `${action}-:`,
+    ])
+    .map(({ id }) => id);

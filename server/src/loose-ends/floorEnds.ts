@@ -1,0 +1,111 @@
+import type { EntryId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { findBadgeEnds, findUnknownCodes } from '@wergon/core/loose-ends';
+import type { FloorEnd } from '@wergon/core/loose-ends';
+import type { BadgeScan } from '@wergon/core/station';
+import { parseInstant, toSeconds } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Sql } from '../db/index.ts';
+import type { FieldProblem } from '@wergon/contract/wire';
+
+import type { ShopFacts } from '../catalog/index.ts';
+
+/** What a station sent that could not be recorded, whole, and why not. */
+export type Refused = { readonly body: string; readonly errors: readonly FieldProblem[] };
+export type ToldFloorEnd = FloorEnd & { readonly refused?: Refused };
+
+/** What stations add to the loose ends of a stretch of days. */
+export function findFloorEnds(sql: Sql, facts: ShopFacts, first: LocalDay, last: LocalDay): ToldFloorEnd[] {
+  const all: readonly ToldFloorEnd[] = [
+    ...findClockJumps(sql, facts, first, last),
+    ...findUnknownCodes(loadUnread(sql, first, last), facts.zone),
+    ...findRefused(sql, facts, first, last),
+    ...findBadgeEnds(loadBadgeScans(sql, first, last), facts.zone),
+  ];
+  return all.filter(({ day }) => day >= first && day <= last);
+}
+
+type Floor = { readonly id: EntryId; readonly at: Instant; readonly station: string } & Readonly<
+  Record<'text' | 'seconds', unknown>
+>;
+
+/** Entries of the floor stream of one type, of some days. */
+function loadFloor(sql: Sql, type: string, first: LocalDay, last: LocalDay): Floor[] {
+  const rows = sql.all<{ id: EntryId; body: string; author: string }>(
+    `select j."id", j."body", i."author" from "entry_index" i join "journal" j on j."seq" = i."seq"
+     where i."stream" = 'floor' and i."type" = ? and i."day" between ? and ? order by i."seq"`,
+    [type, first, last],
+  );
+  return rows.flatMap(({ id, body, author }) => {
+    const { at, text, seconds } = JSON.parse(body) as Readonly<Record<string, unknown>>;
+    const read = parseInstant(String(at));
+    return read.ok ? [{ id, at: read.value, station: author, text, seconds }] : [];
+  });
+}
+
+const loadUnread = (sql: Sql, first: LocalDay, last: LocalDay) =>
+  loadFloor(sql, 'unread-scan', first, last).map((row) => ({ ...row, text: String(row.text) }));
+
+/** Stations whose clock was moved. */
+const findClockJumps = (sql: Sql, { zone }: ShopFacts, first: LocalDay, last: LocalDay): FloorEnd[] =>
+  loadFloor(sql, 'clock-jump', first, last).map(({ id, at, seconds, station }) => ({
+    kind: 'clock-jump',
+    entries: [id],
+    day: zone.dayAt(at),
+    from: at,
+    seconds: toSeconds(Math.abs(Number(seconds))),
+    stations: [station],
+    times: 1,
+  }));
+
+/** Entries that could not be recorded. */
+function findRefused(sql: Sql, { zone }: ShopFacts, first: LocalDay, last: LocalDay): ToldFloorEnd[] {
+  const rows = sql.all<{ id: number; received_at: Instant; station: string; body: string; errors: string }>(
+    'select * from "refused_entry" where "received_at" >= ? and "received_at" < ? order by "id"',
+    [zone.startOf(first), zone.startOf((last + 1) as LocalDay)],
+  );
+  return rows.map(({ id, received_at, station, body, errors }) => ({
+    kind: 'refused-entry',
+    about: String(id),
+    entries: [],
+    day: zone.dayAt(received_at),
+    from: received_at,
+    stations: [station],
+    times: 1,
+    // Written by the journal itself.
+    refused: { body, errors: JSON.parse(errors) as FieldProblem[] },
+  }));
+}
+
+/** Badges read at stations in these days. */
+function loadBadgeScans(sql: Sql, first: LocalDay, last: LocalDay): BadgeScan[] {
+  const rows = sql
+    .all<{ technician: TechnicianId; body: string; station: string }>(
+      `select e."technician", e."body", i."author" as "station"
+       from "effective_entry" e join "entry_index" i on i."seq" = e."seq"
+       where e."day" between ? and ? and e."technician" is not null and e."type" <> 'hours'
+         and i."author_kind" = 'station' and i."is_scanned"`,
+      [first, last],
+    )
+    .map(({ technician, body, station }) => ({
+      technician,
+      station,
+      at: (JSON.parse(body) as { readonly at: Instant }).at,
+    }));
+  // One read of a badge can make several entries; they are one scan.
+  return [...new Map(rows.map((row) => [`${row.technician} ${row.station} ${row.at}`, row])).values()];
+}
+
+/** What technicians said of ends that they forgot, by the entry it is about; the last word counts. */
+export function loadProposals(sql: Sql): ReadonlyMap<EntryId, string> {
+  const rows = sql.all<{ body: string }>(
+    `select j."body" from "entry_index" i join "journal" j on j."seq" = i."seq"
+     where i."stream" = 'floor' and i."type" = 'proposal' order by i."seq"`,
+  );
+  return new Map(
+    rows.map(({ body }) => {
+      const { about, ended } = JSON.parse(body) as { readonly about: EntryId; readonly ended: string };
+      return [about, ended];
+    }),
+  );
+}

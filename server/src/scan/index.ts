@@ -1,0 +1,2 @@
+export { drawPairingCode, drawRandomCode } from './drawCode.ts';
+export type { CodeDrawer } from './drawCode.ts';

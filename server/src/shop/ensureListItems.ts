@@ -1,0 +1,40 @@
+import { randomUUID } from 'node:crypto';
+import type { EntityManager } from '@mikro-orm/libsql';
+import type { ListName } from '@wergon/contract/shop';
+import { drawRandomCode } from '../scan/index.ts';
+import type { CodeDrawer } from '../scan/index.ts';
+import { CustomerEntity, ListItemEntity, ResourceEntity } from './entities.ts';
+
+/** Everything that is kept once in a list and stands by its name wherever it is used. */
+export type LabelKind = ListName | 'work-center' | 'customer';
+
+/** Makes sure that names somebody has used stand in the shop's lists. */
+export async function ensureLabels(
+  em: EntityManager,
+  names: Partial<Record<LabelKind, readonly string[]>>,
+  drawCode: CodeDrawer = drawRandomCode,
+): Promise<void> {
+  for (const kind of Object.keys(names) as LabelKind[]) {
+    const wanted = [...new Set(names[kind])].filter((name) => name !== '');
+    const known = new Set(await namesOf(em, kind));
+    for (const name of wanted) if (!known.has(name)) await addLabel(em, kind, name, drawCode);
+  }
+}
+
+async function namesOf(em: EntityManager, kind: LabelKind): Promise<string[]> {
+  const rows =
+    kind === 'customer'
+      ? await em.findAll(CustomerEntity)
+      : kind === 'work-center'
+        ? await em.find(ResourceEntity, { kind })
+        : await em.find(ListItemEntity, { list: kind });
+  return rows.map(({ name }) => name);
+}
+
+async function addLabel(em: EntityManager, kind: LabelKind, name: string, drawCode: CodeDrawer) {
+  const item = { id: randomUUID(), name, isOff: false };
+  if (kind === 'customer') await em.insert(CustomerEntity, { ...item, note: '', charge: null });
+  else if (kind === 'work-center')
+    await em.insert(ResourceEntity, { ...item, kind, workCenter: '', code: drawCode('resource') });
+  else await em.insert(ListItemEntity, { ...item, list: kind });
+}

@@ -1,0 +1,1 @@
+export { mountTape } from './routes.ts';

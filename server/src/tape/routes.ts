@@ -1,0 +1,9 @@
+import type { Mount } from '../http/index.ts';
+import type { LedgerContext } from '../ledger/index.ts';
+import { mountPersonDay } from './tape.ts';
+import { mountTargets } from './targets.ts';
+
+export function mountTape(mount: Mount, context: LedgerContext): void {
+  mountPersonDay(mount, context);
+  mountTargets(mount, context);
+}

@@ -1,0 +1,137 @@
+import { piecesOf } from '@wergon/core/ledger';
+import type { AmendSet, HoursEntry, LaborEntry } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import type { Change } from '@wergon/core/loose-ends';
+import { ok } from '@wergon/core/result';
+import { formatDay, inForceAt, sumSeconds } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { FieldProblem } from '@wergon/contract/wire';
+import type { LedgerContext } from '../ledger/index.ts';
+import type { Call, Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import type { Sql } from '../db/index.ts';
+import { findClosedUntil, loadPersonStrands, loadHours } from '../ledger/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { createDeskAct } from '../loose-ends/index.ts';
+import type { Planner } from '../loose-ends/index.ts';
+import { DraftEntity } from './entities.ts';
+
+type Row = Call<'enterHours'>['body']['rows'][number];
+
+/** Time written down without a start and an end: for those who do not scan. */
+export function mountHours(mount: Mount, context: LedgerContext): void {
+  const { database } = context;
+  const act = createDeskAct(context);
+  mount('enterHours', async ({ body: { rows, drafts, reason, once }, who }) => {
+    const answer = await act.record(who, planHours(rows), reason || 'written down', once);
+    if (answer.ok && drafts.length > 0)
+      await database.em.fork().nativeDelete(DraftEntity, { id: { $in: drafts }, user: who.user.id });
+    return answer;
+  });
+}
+
+const planHours =
+  (rows: readonly Row[]): Planner =>
+  (sql, facts, now) => {
+    const before = rows.map(({ entry }) => (entry === null ? undefined : findHours(sql, entry)));
+    const errors = rows.flatMap((row, i) =>
+      findErrors(sql, facts, row, before[i], now).map(({ field, message }) => ({
+        field: `rows[${i}].${field}`,
+        message,
+      })),
+    );
+    if (errors.length > 0) return refuse('input.invalid', errors);
+    const full = findFull(sql, facts, rows, before, now);
+    if (full.length > 0) return refuse('hours.day_full', full);
+    const days = rows.map(({ day }) => day);
+    const changes = rows.flatMap((row, i) => changeFor(row, before[i]));
+    return changes.length === 0
+      ? refuse('edit.nothing')
+      : ok({
+          people: [...new Set(rows.map(({ technician }) => technician))],
+          firstDay: Math.min(...days) as LocalDay,
+          lastDay: Math.max(...days) as LocalDay,
+          changes,
+        });
+  };
+
+function findHours(sql: Sql, id: string): HoursEntry | undefined {
+  const [row] = sql.all<{ body: string }>(
+    `select "body" from "effective_entry" where "id" = ? and "type" = 'hours'`,
+    [id],
+  );
+  return row && (JSON.parse(row.body) as Extract<LaborEntry, { type: 'hours' }>);
+}
+
+function findErrors(
+  sql: Sql,
+  facts: ShopFacts,
+  { technician, target, day, entry }: Row,
+  before: HoursEntry | undefined,
+  now: Instant,
+): FieldProblem[] {
+  const errors: FieldProblem[] = [];
+  if (!facts.technicians.has(technician)) errors.push({ field: 'technician', message: 'no such technician' });
+  if (!facts.targets.has(target)) errors.push({ field: 'target', message: 'no such task or activity' });
+  if (entry !== null && before?.technician !== technician)
+    errors.push({ field: 'entry', message: 'this has changed meanwhile' });
+  if (day > facts.zone.dayAt(now)) errors.push({ field: 'day', message: 'lies in the future' });
+  const closedUntil = findClosedUntil(sql);
+  if (closedUntil !== null && Math.min(day, before?.day ?? day) <= closedUntil)
+    errors.push({ field: 'day', message: `${formatDay(day)} lies in a closed pay period` });
+  const task = facts.tasks.get(target);
+  const states = task && facts.orders.get(task.order)?.states;
+  if (states && before?.targets[0] !== target && inForceAt(states, now) === 'closed')
+    errors.push({ field: 'target', message: 'its order is closed' });
+  return errors;
+}
+
+/** Rows that would make a day hold more than it has: stints and everything written down for it. */
+function findFull(
+  sql: Sql,
+  facts: ShopFacts,
+  rows: readonly Row[],
+  before: readonly (HoursEntry | undefined)[],
+  now: Instant,
+): FieldProblem[] {
+  const changed = new Set(before.map((each) => each?.id));
+  const held = new Map<string, number>();
+  const heldBefore = (technician: TechnicianId, day: LocalDay): number => {
+    const span = { from: facts.zone.startOf(day), to: facts.zone.startOf((day + 1) as LocalDay) };
+    const { stints } = loadPersonStrands(sql, facts, technician, span, now);
+    const scanned = stints.flatMap((stint) => piecesOf(stint, facts)).filter((piece) => piece.day === day);
+    const entered = loadHours(sql, day, day).filter(
+      (entry) => entry.technician === technician && !changed.has(entry.id),
+    );
+    return sumSeconds([...scanned, ...entered]);
+  };
+  return rows.flatMap(({ technician, day, seconds }, i) => {
+    const key = `${technician} ${day}`;
+    const sum = (held.get(key) ?? heldBefore(technician, day)) + seconds;
+    held.set(key, sum);
+    const whole = facts.zone.startOf((day + 1) as LocalDay) - facts.zone.startOf(day);
+    return sum <= whole || seconds === 0
+      ? []
+      : [
+          {
+            field: `rows[${i}].seconds`,
+            message: `${formatDay(day)} would hold more than ${whole / 3600} hours`,
+          },
+        ];
+  });
+}
+
+function changeFor(row: Row, before: HoursEntry | undefined): readonly Change[] {
+  const { technician, target, workType, day, seconds } = row;
+  const kind = workType === 'run' ? {} : { workType };
+  if (!before)
+    return seconds === 0 ? [] : [{ type: 'hours', technician, targets: [target], day, seconds, ...kind }];
+  if (seconds === 0) return [{ type: 'void', target: before.id }];
+  const set: AmendSet = {
+    ...(before.seconds === seconds ? {} : { seconds }),
+    ...(before.day === day ? {} : { day }),
+    ...(before.targets[0] === target ? {} : { targets: [target] }),
+    ...((before.workType ?? 'run') === workType ? {} : { workType: workType === 'run' ? null : workType }),
+  };
+  return Object.keys(set).length === 0 ? [] : [{ type: 'amend', target: before.id, set }];
+}

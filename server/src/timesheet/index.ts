@@ -1,0 +1,2 @@
+export { DraftEntity } from './entities.ts';
+export { mountTimesheet } from './routes.ts';

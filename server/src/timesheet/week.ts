@@ -1,0 +1,129 @@
+import type { WeekJson } from '@wergon/contract/timesheet';
+import { deriveAttendance, piecesOf, sumEntered } from '@wergon/core/ledger';
+import type { TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant, weekdayOf } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { WorkType } from '@wergon/core/work';
+import { mayCorrect } from '../access/index.ts';
+import type { LedgerContext } from '../ledger/index.ts';
+import type { Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { findClosedUntil, loadPersonStrands, loadHours, loadShiftDays } from '../ledger/index.ts';
+import { loadPlans } from '../people/index.ts';
+import type { Plans } from '../people/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { titleOf } from '../catalog/index.ts';
+
+const WEEK = 7;
+
+/** A person's week, as it can be read and written at the desk. */
+export function mountWeek(mount: Mount, { database, clock, facts }: LedgerContext): void {
+  mount('week', async ({ query: { technician, day }, who }) => {
+    const known = await facts.get();
+    if (!known.technicians.has(technician)) return refuse('record.not_found');
+    const monday = (day - weekdayOf(day) + 1) as LocalDay;
+    const plans = await loadPlans(database.em.fork(), monday, (monday + WEEK - 1) as LocalDay);
+    const seesAbsences = who.rights.has('people.see');
+    const week = await readSql(database, (sql) =>
+      loadWeek(sql, known, plans, technician, monday, clock.now(), seesAbsences),
+    );
+    return ok({ ...week, mayCorrect: mayCorrect(who, known, technician) });
+  });
+}
+
+/** Why somebody is away is for who may see absences; that the shop is closed, for everybody. */
+const sayAbsence = (absence: string | undefined, isSeen: boolean): string | null =>
+  absence === undefined ? null : isSeen || absence === 'closed' ? absence : 'away';
+
+type Row = { target: TargetId; workType: WorkType; cells: Cell[] };
+type Cell = {
+  scanned: number;
+  isOpen: boolean;
+  entered: { id: string; seconds: number; workType: WorkType }[];
+};
+
+function loadWeek(
+  sql: Sql,
+  facts: ShopFacts,
+  plans: Plans,
+  technician: TechnicianId,
+  monday: LocalDay,
+  now: Instant,
+  seesAbsences: boolean,
+): Omit<WeekJson, 'mayCorrect'> {
+  const days = Array.from({ length: WEEK }, (_, i) => (monday + i) as LocalDay);
+  const sunday = (monday + WEEK - 1) as LocalDay;
+  const span = { from: facts.zone.startOf(monday), to: facts.zone.startOf((sunday + 1) as LocalDay) };
+  const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
+  const hours = loadHours(sql, monday, sunday).filter((entry) => entry.technician === technician);
+  const attendance = deriveAttendance(
+    { technician, stints, shifts, breaks, enteredByDay: sumEntered(hours) },
+    facts,
+  ).days;
+
+  const rows = new Map<string, Row>();
+  const cellOf = (target: TargetId, workType: WorkType, day: LocalDay): Cell | undefined => {
+    const key = `${target} ${workType}`;
+    const row = rows.get(key) ?? {
+      target,
+      workType,
+      cells: days.map(() => ({ scanned: 0, isOpen: false, entered: [] })),
+    };
+    rows.set(key, row);
+    return row.cells[day - monday];
+  };
+  for (const stint of stints)
+    for (const piece of piecesOf(stint, facts)) {
+      const cell = cellOf(piece.target, piece.workType, piece.day);
+      if (!cell) continue;
+      cell.scanned += piece.seconds;
+      cell.isOpen ||= stint.open && piece.to === stint.to;
+    }
+  for (const { id, targets, workType = 'run', day, seconds } of hours)
+    if (targets[0] !== undefined) cellOf(targets[0], workType, day)?.entered.push({ id, seconds, workType });
+
+  const today = facts.zone.dayAt(now);
+  const closedUntil = findClosedUntil(sql);
+  const states = loadShiftDays(sql, facts, { firstDay: monday, lastDay: sunday, people: [technician] }, now);
+  const sumOf = ({ scanned, entered }: Cell) => entered.reduce((sum, { seconds }) => sum + seconds, scanned);
+  const [last] = sql.all<{ day: LocalDay | null }>(
+    'select max("day") as "day" from "effective_entry" where "technician" = ? and "day" < ?',
+    [technician, monday],
+  );
+  return {
+    asOf: formatInstant(now),
+    technician,
+    name: facts.technicians.get(technician)?.name ?? '',
+    days: days.map((day, i) => {
+      const { seconds, absence } = plans(technician, day);
+      return {
+        day: formatDay(day),
+        plannedSeconds: seconds,
+        attendedSeconds: attendance.find((each) => each.day === day)?.attendedSeconds ?? 0,
+        absence: sayAbsence(absence, seesAbsences),
+        isClosed: closedUntil !== null && day <= closedUntil,
+        isFuture: day > today,
+        totalSeconds: [...rows.values()].reduce((sum, { cells }) => sum + sumOf(cells[i] as Cell), 0),
+        state: states.find((each) => each.day === day)?.state ?? 'open',
+      };
+    }),
+    rows: [...rows.values()].map(({ target, workType, cells }) => ({
+      target,
+      workType,
+      title: titleOf(facts, target),
+      isTask: facts.tasks.has(target),
+      cells: cells.map(({ scanned, isOpen, entered }, i) => ({
+        day: formatDay((monday + i) as LocalDay),
+        scannedSeconds: scanned,
+        entered,
+        isOpen,
+      })),
+      totalSeconds: cells.reduce((sum, cell) => sum + sumOf(cell), 0),
+    })),
+    lastDay: last?.day == null ? null : formatDay(last.day),
+  };
+}
