@@ -1,12 +1,24 @@
 const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } } }];
 
 /** Packages that are published as modules only, which the runner cannot load as they are. */
-const MODULES = ['@noble/hashes', '@tanstack/match-sorter-utils'].join('|');
+const MODULES = [
+  '@noble/hashes',
+  '@tanstack/match-sorter-utils',
+  '@vueuse/core',
+  '@vueuse/shared',
+  'bootstrap-vue-next',
+  'nostics',
+  'pinia',
+].join('|');
 
 /** Unit tests run on the sources; the packages' own names lead to their `src`. */
 export default {
   testMatch: ['<rootDir>/{core,contract,server,web,demo}/src/**/*.test.ts'],
-  transform: { '^.+\\.ts$': swc, [`(${MODULES})/.+\\.js$`]: swc },
+  transform: {
+    '^.+\\.ts$': swc,
+    '^.+\\.vue$': '<rootDir>/scripts/vueTransform.cjs',
+    [`(${MODULES})/.+\\.m?js$`]: swc,
+  },
   transformIgnorePatterns: [`/node_modules/(?!(${MODULES})/)`],
   moduleNameMapper: {
     '^@wergon/(core|contract|server|demo)/([a-z-]+)$': '<rootDir>/$1/src/$2/index.ts',

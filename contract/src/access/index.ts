@@ -1,2 +1,16 @@
-export { LEAST_PASSWORD, RIGHTS, RIGHTS_OF_ROLE, RIGHT_WORDS, ROLES, changePasswordSchema, firstRunSchema, newUserSchema, sessionSchema, signInSchema, startSchema, userFieldsSchema, usersSchema } from './access.ts';
+export {
+  LEAST_PASSWORD,
+  RIGHTS,
+  RIGHTS_OF_ROLE,
+  RIGHT_WORDS,
+  ROLES,
+  changePasswordSchema,
+  firstRunSchema,
+  newUserSchema,
+  sessionSchema,
+  signInSchema,
+  startSchema,
+  userFieldsSchema,
+  usersSchema,
+} from './access.ts';
 export type { Right, Role, SessionView } from './access.ts';

@@ -1,4 +1,17 @@
-export { MOST_ROWS, MOST_ROWS_AT_ONCE, exportSchema, importAnswerSchema, importStepSchema } from './exchange.ts';
+export {
+  MOST_ROWS,
+  MOST_ROWS_AT_ONCE,
+  exportSchema,
+  importAnswerSchema,
+  importStepSchema,
+} from './exchange.ts';
 export type { ImportAnswer } from './exchange.ts';
-export { COLUMNS, EXCHANGE_KINDS, orderRowSchema, personRowSchema, rateRowSchema, standardRowSchema } from './kinds.ts';
+export {
+  COLUMNS,
+  EXCHANGE_KINDS,
+  orderRowSchema,
+  personRowSchema,
+  rateRowSchema,
+  standardRowSchema,
+} from './kinds.ts';
 export type { ExchangeKind, ExchangeRow } from './kinds.ts';

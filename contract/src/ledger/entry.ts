@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { toSeconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
-import { dayText, idText, instantText, storedDayText, storedInstantText, wholeNumber } from '../wire/index.ts';
+import {
+  dayText,
+  idText,
+  instantText,
+  storedDayText,
+  storedInstantText,
+  wholeNumber,
+} from '../wire/index.ts';
 
 const entryId = idText<'EntryId'>();
 const technician = idText<'TechnicianId'>();

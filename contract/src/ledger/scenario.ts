@@ -5,7 +5,17 @@ import { fail, ok } from '@wergon/core/result';
 import type { Refusal } from '@wergon/core/result';
 import { createZone } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
-import { amountText, dayText, hoursText, idText, instantText, rateText, wholeNumber, fieldProblemsOf, formatPath } from '../wire/index.ts';
+import {
+  amountText,
+  dayText,
+  hoursText,
+  idText,
+  instantText,
+  rateText,
+  wholeNumber,
+  fieldProblemsOf,
+  formatPath,
+} from '../wire/index.ts';
 import { entrySchema } from './entry.ts';
 import { entryProblem } from './problem.ts';
 import type { FieldProblem } from '../wire/index.ts';

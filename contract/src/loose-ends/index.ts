@@ -1,2 +1,10 @@
-export { acceptSchema, answeredSchema, chosenAnswersSchema, effectSchema, looseEndsSchema, undoSchema, withdrawSchema } from './looseEnds.ts';
+export {
+  acceptSchema,
+  answeredSchema,
+  chosenAnswersSchema,
+  effectSchema,
+  looseEndsSchema,
+  undoSchema,
+  withdrawSchema,
+} from './looseEnds.ts';
 export type { Acceptance, ChosenAnswer, EffectJson, LooseEndsJson } from './looseEnds.ts';

@@ -1,2 +1,8 @@
-export { closePeriodSchema, payPeriodSchema, payPeriodsSchema, periodQuery, reopenPeriodSchema } from './pay.ts';
+export {
+  closePeriodSchema,
+  payPeriodSchema,
+  payPeriodsSchema,
+  periodQuery,
+  reopenPeriodSchema,
+} from './pay.ts';
 export type { PayPeriodJson } from './pay.ts';

@@ -1,4 +1,20 @@
-export { ABSENCE_KINDS, TECHNICIAN_KINDS, absenceDaysSchema, absenceSchema, badgeCodeSchema, bindBadgeSchema, changePinSchema, checkPinSchema, issueBadgeSchema, newGradeSchema, patternSchema, peopleSchema, planSchema, setPinSchema, technicianSchema } from './people.ts';
+export {
+  ABSENCE_KINDS,
+  TECHNICIAN_KINDS,
+  absenceDaysSchema,
+  absenceSchema,
+  badgeCodeSchema,
+  bindBadgeSchema,
+  changePinSchema,
+  checkPinSchema,
+  issueBadgeSchema,
+  newGradeSchema,
+  patternSchema,
+  peopleSchema,
+  planSchema,
+  setPinSchema,
+  technicianSchema,
+} from './people.ts';
 export type { TechnicianFields, TechnicianRow } from './people.ts';
 export { newRateSchema, payRecordSchema, rateEffectSchema, ratesSchema } from './rates.ts';
 export type { PayRecord, RateEffect, RatesJson } from './rates.ts';

@@ -141,4 +141,3 @@ export const planSchema = z.strictObject({
     }),
   ),
 });
-export type PlanJson = z.output<typeof planSchema>;

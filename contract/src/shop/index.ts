@@ -1,2 +1,22 @@
-export { DEFAULT_SETTINGS, LISTS, activityFieldsSchema, backupsSchema, chargeJson, chargeSchema, checklistSchema, closedDaySchema, customerFieldsSchema, dayOnlySchema, listItemSchema, newListItemSchema, newUnitSchema, noticeSchema, noticesSchema, resourceFieldsSchema, settingsSchema, shopSchema, unitFieldsSchema } from './shop.ts';
+export {
+  DEFAULT_SETTINGS,
+  LISTS,
+  activityFieldsSchema,
+  backupsSchema,
+  chargeJson,
+  chargeSchema,
+  checklistSchema,
+  closedDaySchema,
+  customerFieldsSchema,
+  dayOnlySchema,
+  listItemSchema,
+  newListItemSchema,
+  newUnitSchema,
+  noticeSchema,
+  noticesSchema,
+  resourceFieldsSchema,
+  settingsSchema,
+  shopSchema,
+  unitFieldsSchema,
+} from './shop.ts';
 export type { Charge, Checklist, ListName, Settings, ShopJson } from './shop.ts';

@@ -45,7 +45,6 @@ export const floorEntrySchema = z.discriminatedUnion('type', [
   z.strictObject({ ...happened, type: z.literal('clock-jump'), seconds: z.int().min(-8e9).max(8e9) }),
 ]);
 /** A floor entry that was read. */
-export type FloorEntryJson = z.output<typeof floorEntrySchema>;
 
 /** What the desk answers to a request; it stands at the technician's next badge. */
 export const answerSchema = z.strictObject({ text: z.string().trim().min(1).max(300), once: onceId });

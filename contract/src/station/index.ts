@@ -1,8 +1,26 @@
 export { badgeKey, cardKey } from './badgeKey.ts';
-export { askOwnTimeSchema, benchSchema, confirmOwnTimeSchema, directorySchema, ownTimeSchema, proveSelfSchema, provedSchema } from './directory.ts';
+export {
+  askOwnTimeSchema,
+  benchSchema,
+  confirmOwnTimeSchema,
+  directorySchema,
+  ownTimeSchema,
+  proveSelfSchema,
+  provedSchema,
+} from './directory.ts';
 export type { DirectoryJson, OwnTimeJson } from './directory.ts';
 export { answerSchema, floorEntrySchema, requestsSchema } from './floorEntry.ts';
 export type { RequestsJson } from './floorEntry.ts';
 export { readDirectory } from './readDirectory.ts';
-export { batchResultSchema, batchSchema, newStationSchema, pairSchema, pairingSchema, saveStationSchema, scannerProfileSchema, sentEntrySchema, stationsSchema } from './station.ts';
+export {
+  batchResultSchema,
+  batchSchema,
+  newStationSchema,
+  pairSchema,
+  pairingSchema,
+  saveStationSchema,
+  scannerProfileSchema,
+  sentEntrySchema,
+  stationsSchema,
+} from './station.ts';
 export type { BatchResult, SentEntry } from './station.ts';

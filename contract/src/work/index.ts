@@ -1,6 +1,29 @@
-export { MOST_ATTACHMENT_BYTES, REPORT_KINDS, REPORT_TIMES, attachmentSchema, changeOrderStateSchema, duplicateSchema, finishTaskSchema, newAttachmentSchema, newOrderSchema, originSchema, releaseOrdersSchema, releasedSchema, saveOrderSchema } from './order.ts';
+export {
+  MOST_ATTACHMENT_BYTES,
+  REPORT_KINDS,
+  REPORT_TIMES,
+  attachmentSchema,
+  changeOrderStateSchema,
+  duplicateSchema,
+  finishTaskSchema,
+  newAttachmentSchema,
+  newOrderSchema,
+  originSchema,
+  releaseOrdersSchema,
+  releasedSchema,
+  saveOrderSchema,
+} from './order.ts';
 export type { NewOrder, NewOrderInput, TaskFields } from './order.ts';
 export { preparationSchema } from './preparation.ts';
 export type { Preparation } from './preparation.ts';
-export { SCOPE_KINDS, saveStandardJobSchema, saveStandardTaskSchema, standardJobSchema, standardTaskSchema, standardVersionsSchema, standardsSchema, stepJson } from './standard.ts';
+export {
+  SCOPE_KINDS,
+  saveStandardJobSchema,
+  saveStandardTaskSchema,
+  standardJobSchema,
+  standardTaskSchema,
+  standardVersionsSchema,
+  standardsSchema,
+  stepJson,
+} from './standard.ts';
 export type { StandardJobFields, StandardJobJson, StandardTaskFields, StandardTaskJson } from './standard.ts';

@@ -3,7 +3,6 @@ import type { TechnicianId } from '../people/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
 import type { OrderState, WorkOrderId, WorkType } from '../work/index.ts';
 
-
 export type BoardTechnician = {
   readonly id: TechnicianId;
   readonly name: string;

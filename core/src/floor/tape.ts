@@ -1,7 +1,7 @@
 import { collect, deriveAttendance, noStrands, settleAt, sumAccounted } from '../ledger/index.ts';
 import type { AttendanceDay, Running, Stint } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
-import { inForceAt, subtract, toInstant, toSeconds } from '../time/index.ts';
+import { inForceAt, subtract, toSeconds } from '../time/index.ts';
 import type { Instant, LocalDay, Seconds, Span } from '../time/index.ts';
 import type { Board, BoardTechnician } from './board.ts';
 
@@ -179,7 +179,3 @@ export function accountedShare(
   }
   return sumAccounted(days).share;
 }
-
-/** An instant on a local day, by its wall clock in seconds since midnight; for rulers. */
-export const atClock = (board: Board, day: LocalDay, clockSeconds: number): Instant =>
-  toInstant(board.facts.zone.startOf(day) + clockSeconds);

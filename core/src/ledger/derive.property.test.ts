@@ -5,7 +5,16 @@ import { effectiveEntries, inOrderOfTime, undoOfAmend } from './effective.ts';
 import type { Entry, HoursEntry, LaborEntry } from './entries.ts';
 import { AT_REST, settleAt } from './fold.ts';
 import type { LaborState } from './fold.ts';
-import { THE_END, TECHNICIANS, anyCorrectionOf, anyEntries, anyJournal, clock, entryId, factsWith } from './shop.fixture.ts';
+import {
+  THE_END,
+  TECHNICIANS,
+  anyCorrectionOf,
+  anyEntries,
+  anyJournal,
+  clock,
+  entryId,
+  factsWith,
+} from './shop.fixture.ts';
 
 const SEED = { seed: 20_260, numRuns: 400 };
 const facts = factsWith();

@@ -2,7 +2,15 @@ import type { TechnicianId } from '../people/index.ts';
 import { inForceAt, toInstant, toSeconds } from '../time/index.ts';
 import type { Dated, Instant } from '../time/index.ts';
 import { targetsOf } from './entries.ts';
-import type { EntryId, LaborEntry, ShiftEntry, TargetId, TaskDoneEntry, WorkStartEntry, WorkStopEntry } from './entries.ts';
+import type {
+  EntryId,
+  LaborEntry,
+  ShiftEntry,
+  TargetId,
+  TaskDoneEntry,
+  WorkStartEntry,
+  WorkStopEntry,
+} from './entries.ts';
 import type { Policy } from './facts.ts';
 import type { LooseEnd } from './looseEnd.ts';
 import type { Presence, Running, Stint } from './stint.ts';

@@ -1,4 +1,11 @@
-export { addFractions, formatDecimal, fraction, multiplyFractions, parseDecimal, roundFraction } from './fraction.ts';
+export {
+  addFractions,
+  formatDecimal,
+  fraction,
+  multiplyFractions,
+  parseDecimal,
+  roundFraction,
+} from './fraction.ts';
 export type { Fraction } from './fraction.ts';
 export { centsOf, formatCents, formatRate, laborCost, parseRate, toCents, toRate } from './money.ts';
 export type { Cents, Rate } from './money.ts';

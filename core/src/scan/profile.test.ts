@@ -1,4 +1,11 @@
-import { CALIBRATION_TEXT, PLAIN_SCANNER, applyProfile, checkScan, isScanOver, learnProfile } from './profile.ts';
+import {
+  CALIBRATION_TEXT,
+  PLAIN_SCANNER,
+  applyProfile,
+  checkScan,
+  isScanOver,
+  learnProfile,
+} from './profile.ts';
 import { PAUSE_MS } from './keys.ts';
 import { normalizeForeign, parseForeign } from './foreign.ts';
 import type { Key } from './keys.ts';

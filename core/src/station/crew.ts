@@ -1,6 +1,18 @@
 import type { TargetId } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
-import type { ActIntent, Effect, Intent, Member, OpenCrew, Moment, Person, StationState, StationStep, Table, WorkIntent } from './conversation.ts';
+import type {
+  ActIntent,
+  Effect,
+  Intent,
+  Member,
+  OpenCrew,
+  Moment,
+  Person,
+  StationState,
+  StationStep,
+  Table,
+  WorkIntent,
+} from './conversation.ts';
 import type { BadgeId } from './directory.ts';
 import { fulfil, memberId, standingOfPerson } from './fulfil.ts';
 import { findNeed, isLead, missingMustReport, refusedTarget, runningOf } from './needs.ts';

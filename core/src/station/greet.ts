@@ -1,5 +1,16 @@
 import type { TechnicianId } from '../people/index.ts';
-import type { ActIntent, Conversation, Intent, Moment, Person, StationInput, StationState, StationStep, Table, WorkIntent } from './conversation.ts';
+import type {
+  ActIntent,
+  Conversation,
+  Intent,
+  Moment,
+  Person,
+  StationInput,
+  StationState,
+  StationStep,
+  Table,
+  WorkIntent,
+} from './conversation.ts';
 import { joinCrew } from './crew.ts';
 import type { BadgeId } from './directory.ts';
 import { standingOfPerson } from './fulfil.ts';

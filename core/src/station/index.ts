@@ -1,5 +1,15 @@
 export { IDLE } from './conversation.ts';
-export type { Conversation, Effect, Said, Sound, Source, StationInput, StationRefusal, StationState, Touch } from './conversation.ts';
+export type {
+  Conversation,
+  Effect,
+  Said,
+  Sound,
+  Source,
+  StationInput,
+  StationRefusal,
+  StationState,
+  Touch,
+} from './conversation.ts';
 export { recordLocally } from './directory.ts';
 export type { BadgeId, Meaning, PersonBrief, ResourceId, StationDirectory } from './directory.ts';
 export { FLOOR_ENTRY_TYPES, REQUEST_KINDS } from './floorEntry.ts';

@@ -1,6 +1,15 @@
 import { Defect } from '../result/index.ts';
 import { toInstant } from '../time/index.ts';
-import type { Conversation, Draft, Intent, Moment, Person, StationState, StationStep, Table } from './conversation.ts';
+import type {
+  Conversation,
+  Draft,
+  Intent,
+  Moment,
+  Person,
+  StationState,
+  StationStep,
+  Table,
+} from './conversation.ts';
 import { answerOption, answerText } from './answers.ts';
 import { resumeCrew } from './crew.ts';
 import type { Answered } from './answers.ts';

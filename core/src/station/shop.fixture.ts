@@ -10,7 +10,15 @@ import type { OrderState } from '../work/orderState.ts';
 import { IDLE } from './conversation.ts';
 import type { Effect, StationInput, StationState, Touch } from './conversation.ts';
 import { recordLocally } from './directory.ts';
-import type { BadgeId, Meaning, PersonBrief, ResourceId, StationDirectory, TaskBrief, TaskReport } from './directory.ts';
+import type {
+  BadgeId,
+  Meaning,
+  PersonBrief,
+  ResourceId,
+  StationDirectory,
+  TaskBrief,
+  TaskReport,
+} from './directory.ts';
 import { DEFAULT_STATION_SETTINGS } from './settings.ts';
 import type { StationSettings } from './settings.ts';
 import { converse } from './station.ts';

@@ -2,7 +2,20 @@ import type { EntryId } from '../ledger/index.ts';
 import { toInstant } from '../time/index.ts';
 import { isFloorEntry } from './floorEntry.ts';
 import { IDLE } from './conversation.ts';
-import type { Conversation, Effect, Identity, Moment, Person, Said, Sound, StationRefusal, StationState, StationStep, Table, WorkIntent } from './conversation.ts';
+import type {
+  Conversation,
+  Effect,
+  Identity,
+  Moment,
+  Person,
+  Said,
+  Sound,
+  StationRefusal,
+  StationState,
+  StationStep,
+  Table,
+  WorkIntent,
+} from './conversation.ts';
 
 /** How long an act can be taken back by its maker, in milliseconds. */
 export const TAKE_BACK_MS = 30_000;

@@ -1,7 +1,19 @@
 import type { TechnicianId } from '../people/index.ts';
 import type { WorkType } from '../work/index.ts';
 import { matchOption } from './answers.ts';
-import type { ActIntent, Conversation, Draft, Intent, Moment, Person, PersonAct, StationState, StationStep, Table, WorkIntent } from './conversation.ts';
+import type {
+  ActIntent,
+  Conversation,
+  Draft,
+  Intent,
+  Moment,
+  Person,
+  PersonAct,
+  StationState,
+  StationStep,
+  Table,
+  WorkIntent,
+} from './conversation.ts';
 import { actForCrew, putCrewOn } from './crew.ts';
 import type { ResourceId } from './directory.ts';
 import { standingOfPerson, takeBack } from './fulfil.ts';

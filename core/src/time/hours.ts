@@ -49,6 +49,3 @@ export function parseHours(text: string): Seconds | undefined {
 /** Less than a minute is said to be nothing: what is past an estimate or above attended time only by seconds is not past it.
  *  Source: docs/ledger.md, section 6. */
 export const isSaidLength = (seconds: number): boolean => seconds >= 60;
-
-/** Whole hours as a length. */
-export const secondsOfHours = (hours: number): Seconds => toSeconds(hours * 3600);

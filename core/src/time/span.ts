@@ -41,12 +41,3 @@ export function subtract(spans: readonly Span[], holes: readonly Span[]): Span[]
   }
   return left;
 }
-
-/** Parts a span at an instant that lies inside it; a span without it comes back whole. */
-export const cutAt = (span: Span, at: Instant): readonly Span[] =>
-  span.from < at && at < span.to
-    ? [
-        { from: span.from, to: at },
-        { from: at, to: span.to },
-      ]
-    : [span];

@@ -1,4 +1,11 @@
-import { addFractions, fraction, laborCost, multiplyFractions, roundFraction, toCents } from '../money/index.ts';
+import {
+  addFractions,
+  fraction,
+  laborCost,
+  multiplyFractions,
+  roundFraction,
+  toCents,
+} from '../money/index.ts';
 import type { Cents, Fraction, Rate } from '../money/index.ts';
 import { toSeconds, sumSeconds } from '../time/index.ts';
 import type { Seconds } from '../time/index.ts';

@@ -3,7 +3,6 @@ import type { Request, Response } from 'express';
 import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
 import type { Right } from '@wergon/contract/access';
 import type { Context, CallingStation, DeskUser, Who } from '../http/index.ts';
-export type { Who } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
 import { hashToken, makeToken } from './token.ts';

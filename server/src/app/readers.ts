@@ -3,8 +3,6 @@ import type { ChildProcess } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Defect } from '@wergon/core/result';
-export { ReadFailed, plainWho } from '../http/index.ts';
-export type { ReadAnswer, ReadCall, Readers } from '../http/index.ts';
 import { ReadFailed, refuse } from '../http/index.ts';
 import type { ReadAnswer, ReadCall, Readers, Stale } from '../http/index.ts';
 import type { FactsCache } from '../catalog/index.ts';

@@ -6,7 +6,6 @@ import { Defect } from '@wergon/core/result';
 import { createZone } from '@wergon/core/time';
 import { isWorkable } from '@wergon/core/work';
 import type { Database } from '../db/index.ts';
-export { gradeRatesOf } from '../people/index.ts';
 import {
   costRatesByTechnician,
   gradeRatesOf,
@@ -20,7 +19,6 @@ import { OrderEntity, TaskEntity } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 import { ActivityEntity, ListItemEntity, ResourceEntity, ShopEntity } from '../shop/index.ts';
 import type { Shop } from '../shop/index.ts';
-export type { Stale } from '../http/index.ts';
 import type { Stale } from '../http/index.ts';
 
 /** Everything but the journal that the ledger reads, and the names that go with it. */

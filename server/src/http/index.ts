@@ -1,4 +1,4 @@
-export { ReadFailed, plainWho } from './apart.ts';
+export { ReadFailed } from './apart.ts';
 export type { ReadAnswer, ReadCall, Readers } from './apart.ts';
 export { checkHost } from './checkHost.ts';
 export { clockFrom, createSetClock, systemClock } from './clock.ts';

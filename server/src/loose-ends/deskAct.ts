@@ -104,7 +104,6 @@ export function createDeskAct({ clock, database, journal, facts }: LedgerContext
     },
   };
 }
-export type DeskAct = ReturnType<typeof createDeskAct>;
 
 function refusalOf(outcomes: readonly Outcome[]): RouteRefusal | undefined {
   const errors = outcomes.flatMap((outcome): readonly FieldProblem[] =>

@@ -12,7 +12,6 @@ import type { Task } from '../work/index.ts';
 import { costedAs, usedOf, writeComparison } from '../compare/index.ts';
 import type { Costs, TaskWithLabor } from '../compare/index.ts';
 import { findLooseEnds } from './looseEnds.ts';
-export { orderNumberOf, titleOf } from '../catalog/index.ts';
 import { orderNumberOf, titleOf } from '../catalog/index.ts';
 
 /** Whom an act is about, and on which days. */

@@ -10,7 +10,6 @@ import type { Sql } from '../db/index.ts';
 import type { LeftOut, ShiftDay } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { settingsOf } from '../shop/index.ts';
-export { isPayable } from '../approval/index.ts';
 import { isPayable } from '../approval/index.ts';
 import { loadShiftDays } from '../ledger/index.ts';
 

@@ -15,7 +15,6 @@ import { readBatch, writeOutcome } from '../ledger/index.ts';
 import { BadgeEntity } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { StationEntity } from '../shop/index.ts';
-export { writeOutcome } from '../ledger/index.ts';
 import { loadCodes } from './loadCodes.ts';
 import { loadDetails, loadMoves } from './loadDirectory.ts';
 import { findToConfirm, mountConfirm, writeToConfirm } from './confirm.ts';

@@ -3,10 +3,8 @@ import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { LEAST_PASSWORD } from '@wergon/contract/access';
 import type { SessionView } from '@wergon/contract/access';
-import { callRoute } from '../desk/callRoute.ts';
-import FormField from '../desk/FormField.vue';
-import { useForm } from '../desk/useForm.ts';
-import { useNow } from '../desk/useNow.ts';
+import { callRoute, useForm, useNow } from '../kit/index.ts';
+import { FormField } from '../kit/parts/index.ts';
 import { CURRENCIES, ZONES, clockIn, missingOf } from './firstRun.ts';
 import type { FirstRun } from './firstRun.ts';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive, ref } from 'vue';
-import { callRoute, wordsOf } from '../desk/callRoute.ts';
+import { callRoute, wordsOf } from '../kit/index.ts';
 
 defineProps<{
   /** Whether nothing else can be done before. */

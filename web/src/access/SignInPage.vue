@@ -2,7 +2,7 @@
 import { BButton, BFormCheckbox, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { SessionView } from '@wergon/contract/access';
-import { callRoute, wordsOf } from '../desk/callRoute.ts';
+import { callRoute, wordsOf } from '../kit/index.ts';
 
 const props = defineProps<{
   isDemo: boolean;

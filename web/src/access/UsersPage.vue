@@ -4,11 +4,8 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { RIGHTS, RIGHTS_OF_ROLE, RIGHT_WORDS, ROLES } from '@wergon/contract/access';
 import type { Role } from '@wergon/contract/access';
-import { callRoute } from '../desk/callRoute.ts';
-import { useDesk } from '../desk/useDesk.ts';
-import BookFrame from '../shop/BookFrame.vue';
-import { usePeople } from '../reconcile/hours/usePeople.ts';
-import { useAct } from '../shop/useAct.ts';
+import { callRoute, useDesk, usePeople, useAct } from '../kit/index.ts';
+import { BookFrame } from '../kit/parts/index.ts';
 
 const desk = useDesk();
 const mayChange = computed(() => desk.may('users.change'));

@@ -1,5 +1,5 @@
 import { createApp } from 'vue';
-import '../theme/fonts.ts';
+import '../theme/index.ts';
 import '../theme/desk.scss';
 import YardstickStates from './YardstickStates.vue';
 

@@ -5,8 +5,8 @@ import { computed, ref, watch } from 'vue';
 import { COLUMNS, EXCHANGE_KINDS } from '@wergon/contract/exchange';
 import type { ExchangeKind } from '@wergon/contract/exchange';
 import { guessColumns } from '@wergon/core/exchange';
-import { useDesk } from '../desk/useDesk.ts';
-import BookFrame from '../shop/BookFrame.vue';
+import { useDesk } from '../kit/index.ts';
+import { BookFrame } from '../kit/parts/index.ts';
 import { recallMatch, rememberMatch } from './rememberMatch.ts';
 import { useExchange } from './useExchange.ts';
 

@@ -1,8 +1,7 @@
-import { download } from './download.ts';
+import { download, callRoute } from '../kit/index.ts';
 import { onScopeDispose, ref, shallowRef } from 'vue';
 import type { ExchangeKind, ImportAnswer } from '@wergon/contract/exchange';
 import type { ColumnMatch } from '@wergon/core/exchange';
-import { callRoute } from '../desk/callRoute.ts';
 import type { ExchangeAnswer, ExchangeRequest } from './exchangeWorker.ts';
 
 type Read = Extract<ExchangeAnswer, { type: 'table' }>;

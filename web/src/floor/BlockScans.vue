@@ -5,11 +5,9 @@ import { readInstant } from '@wergon/contract/wire';
 import type { Block, Board } from '@wergon/core/floor';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { callRoute } from '../desk/callRoute.ts';
-import { sayClock } from '../desk/dates.ts';
-import QueryState from '../desk/QueryState.vue';
-import { useDesk } from '../desk/useDesk.ts';
-import ScanHistory from '../reconcile/ScanHistory.vue';
+import { callRoute, sayClock, useDesk } from '../kit/index.ts';
+import { QueryState } from '../kit/parts/index.ts';
+import { ScanHistory } from '../ledger/index.ts';
 
 /** What a block of the tape is made of: its work, its order with customer and unit, and the scans at its ends. */
 const props = defineProps<{

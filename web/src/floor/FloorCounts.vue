@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import type { Presently } from '@wergon/core/floor';
-import { useDesk } from '../desk/useDesk.ts';
+import { useDesk } from '../kit/index.ts';
 import type { Shown } from './floorRows.ts';
 
 const props = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import type { FloorJson } from '@wergon/contract/floor';
-import { useDesk } from '../desk/useDesk.ts';
+import { useDesk } from '../kit/index.ts';
 import { SHOWN } from './floorRows.ts';
 import type { Grouping, Shown } from './floorRows.ts';
 import WallWays from './WallWays.vue';

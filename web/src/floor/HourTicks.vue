@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { sayClock } from '../desk/dates.ts';
+import { sayClock } from '../kit/index.ts';
 import type { Instant, Zone } from '@wergon/core/time';
 import type { TapeScale } from './tapeScale.ts';
 

@@ -2,12 +2,9 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { readInstant } from '@wergon/contract/wire';
-import { callRoute } from '../desk/callRoute.ts';
-import { sayClock, sayDay } from '../desk/dates.ts';
-import { useDesk } from '../desk/useDesk.ts';
+import { callRoute, sayClock, sayDay, useDesk, useNow } from '../kit/index.ts';
 import type { Instant, Zone } from '@wergon/core/time';
-import { useNow } from '../desk/useNow.ts';
-import { sayEntryType } from '../reconcile/entryWords.ts';
+import { sayEntryType } from '../ledger/index.ts';
 
 /** The latest scans as they arrive: one line, or the last dozen. */
 const desk = useDesk();

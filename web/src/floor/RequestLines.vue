@@ -2,11 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive } from 'vue';
 import { readInstant } from '@wergon/contract/wire';
-import { callRoute } from '../desk/callRoute.ts';
-import { sayClock } from '../desk/dates.ts';
-import { useDesk } from '../desk/useDesk.ts';
-import { useNow } from '../desk/useNow.ts';
-import { useAct } from '../shop/useAct.ts';
+import { callRoute, sayClock, useDesk, useNow, useAct } from '../kit/index.ts';
 
 /** A request that nobody has answered is shown so long, in seconds: longer than any shift. */
 const SHOWN_SECONDS = 24 * 3600;

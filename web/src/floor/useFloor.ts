@@ -7,9 +7,7 @@ import { accountedShare, countPresently, drawLane } from '@wergon/core/floor';
 import type { Lane } from '@wergon/core/floor';
 import { formatDay, toSeconds } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { callRoute } from '../desk/callRoute.ts';
-import { useDesk } from '../desk/useDesk.ts';
-import { useNow } from '../desk/useNow.ts';
+import { callRoute, useDesk, useNow } from '../kit/index.ts';
 
 /** The floor of one day as it stands now: what the server sent, with open time on top. Until the server answers, what
  *  was `kept` stands there. */

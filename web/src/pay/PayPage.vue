@@ -3,12 +3,8 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { readInstant } from '@wergon/contract/wire';
 import { isAboveAttended } from '@wergon/core/pay';
-import { callRoute } from '../desk/callRoute.ts';
-import { sayDate, sayInstant } from '../desk/dates.ts';
-import DeskFrame from '../desk/DeskFrame.vue';
-import QueryState from '../desk/QueryState.vue';
-import { useDesk } from '../desk/useDesk.ts';
-import { useAct } from '../shop/useAct.ts';
+import { callRoute, sayDate, sayInstant, useDesk, useAct } from '../kit/index.ts';
+import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import PeriodPeople from './PeriodPeople.vue';
 
 const desk = useDesk();

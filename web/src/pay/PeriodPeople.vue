@@ -2,8 +2,7 @@
 import { computed } from 'vue';
 import type { PayPeriodJson } from '@wergon/contract/pay';
 import { isAboveAttended } from '@wergon/core/pay';
-import { sayDate } from '../desk/dates.ts';
-import { useDesk } from '../desk/useDesk.ts';
+import { sayDate, useDesk } from '../kit/index.ts';
 
 /** A pay period person by person, and the adjustments it takes. */
 const props = defineProps<{ period: PayPeriodJson; search: string }>();

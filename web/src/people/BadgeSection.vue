@@ -4,9 +4,7 @@ import { computed, nextTick, ref } from 'vue';
 import type { TechnicianRow } from '@wergon/contract/people';
 import { NO_TYPING, normalizeForeign, typeKey } from '@wergon/core/scan';
 import type { Typing } from '@wergon/core/scan';
-import { callRoute } from '../desk/callRoute.ts';
-import { useDesk } from '../desk/useDesk.ts';
-import { useAct } from '../shop/useAct.ts';
+import { callRoute, useDesk, useAct } from '../kit/index.ts';
 
 const props = defineProps<{ person: TechnicianRow }>();
 const desk = useDesk();

@@ -2,9 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive, ref } from 'vue';
-import { callRoute } from '../desk/callRoute.ts';
-import { useDesk } from '../desk/useDesk.ts';
-import { useAct } from '../shop/useAct.ts';
+import { callRoute, useDesk, useAct } from '../kit/index.ts';
 
 const desk = useDesk();
 const { data } = useQuery({ queryKey: ['preparation'], queryFn: () => callRoute('preparation') });

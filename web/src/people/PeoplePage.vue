@@ -3,14 +3,9 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { callRoute } from '../desk/callRoute.ts';
-import { sayDate } from '../desk/dates.ts';
-import FormField from '../desk/FormField.vue';
-import QueryState from '../desk/QueryState.vue';
-import { useDesk } from '../desk/useDesk.ts';
-import { useForm } from '../desk/useForm.ts';
+import { callRoute, sayDate, useDesk, useForm } from '../kit/index.ts';
+import { FormField, QueryState, BookFrame } from '../kit/parts/index.ts';
 import { nextNumber } from './nextNumber.ts';
-import BookFrame from '../shop/BookFrame.vue';
 
 const desk = useDesk();
 const router = useRouter();

@@ -2,11 +2,8 @@
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { watch } from 'vue';
 import type { TechnicianRow } from '@wergon/contract/people';
-import { callRoute } from '../desk/callRoute.ts';
-import DateField from '../desk/DateField.vue';
-import FormField from '../desk/FormField.vue';
-import { useDesk } from '../desk/useDesk.ts';
-import { useForm } from '../desk/useForm.ts';
+import { callRoute, useDesk, useForm } from '../kit/index.ts';
+import { DateField, FormField } from '../kit/parts/index.ts';
 
 const props = defineProps<{
   person: TechnicianRow;

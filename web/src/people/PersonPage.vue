@@ -2,10 +2,8 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { callRoute } from '../desk/callRoute.ts';
-import QueryState from '../desk/QueryState.vue';
-import { useDesk } from '../desk/useDesk.ts';
-import BookFrame from '../shop/BookFrame.vue';
+import { callRoute, useDesk } from '../kit/index.ts';
+import { QueryState, BookFrame } from '../kit/parts/index.ts';
 import BadgeSection from './BadgeSection.vue';
 import PersonFields from './PersonFields.vue';
 import PlanSection from './PlanSection.vue';

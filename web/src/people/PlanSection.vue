@@ -5,12 +5,8 @@ import { computed, reactive, ref, watch } from 'vue';
 import { ABSENCE_KINDS } from '@wergon/contract/people';
 import { formatDay, weekdayOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { callRoute } from '../desk/callRoute.ts';
-import DateField from '../desk/DateField.vue';
-import { sayDate } from '../desk/dates.ts';
-import { useDesk } from '../desk/useDesk.ts';
-import { useNow } from '../desk/useNow.ts';
-import { useAct } from '../shop/useAct.ts';
+import { callRoute, sayDate, useDesk, useNow, useAct } from '../kit/index.ts';
+import { DateField } from '../kit/parts/index.ts';
 import { readClock, writeClock } from './clockText.ts';
 
 const props = defineProps<{ technician: string }>();

@@ -5,15 +5,8 @@ import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import type { PayRecord, RateEffect } from '@wergon/contract/people';
 import { formatDay } from '@wergon/core/time';
-import { callRoute } from '../desk/callRoute.ts';
-import DateField from '../desk/DateField.vue';
-import { sayDate } from '../desk/dates.ts';
-import FormField from '../desk/FormField.vue';
-import QueryState from '../desk/QueryState.vue';
-import { useDesk } from '../desk/useDesk.ts';
-import { useForm } from '../desk/useForm.ts';
-import { useNow } from '../desk/useNow.ts';
-import BookFrame from '../shop/BookFrame.vue';
+import { callRoute, sayDate, useDesk, useForm, useNow } from '../kit/index.ts';
+import { DateField, FormField, QueryState, BookFrame } from '../kit/parts/index.ts';
 import RateStack from './RateStack.vue';
 
 const desk = useDesk();

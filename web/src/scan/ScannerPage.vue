@@ -3,9 +3,8 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, onScopeDispose, ref } from 'vue';
 import { PAUSE_MS, PLAIN_SCANNER, checkScan, isScanOver, learnProfile } from '@wergon/core/scan';
 import type { CheckedScan, Key, ScannerFinding } from '@wergon/core/scan';
-import { callRoute } from '../desk/callRoute.ts';
-import { useDesk } from '../desk/useDesk.ts';
-import BookFrame from '../shop/BookFrame.vue';
+import { callRoute, useDesk } from '../kit/index.ts';
+import { BookFrame } from '../kit/parts/index.ts';
 import { CALIBRATION_WORDS, CODE_KIND_WORDS, FINDING_WORDS } from './scannerWords.ts';
 
 const desk = useDesk();

@@ -3,11 +3,8 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive } from 'vue';
 import { readDay, readInstant } from '@wergon/contract/wire';
-import { callRoute } from '../desk/callRoute.ts';
-import DateField from '../desk/DateField.vue';
-import { sayClock, sayDay } from '../desk/dates.ts';
-import { useDesk } from '../desk/useDesk.ts';
-import { useAct } from './useAct.ts';
+import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
+import { DateField } from '../kit/parts/index.ts';
 
 const desk = useDesk();
 const query = useQuery({ queryKey: ['notices'], queryFn: () => callRoute('notices') });

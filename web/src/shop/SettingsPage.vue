@@ -5,15 +5,8 @@ import { computed, reactive, watch } from 'vue';
 import { DEFAULT_SETTINGS } from '@wergon/contract/shop';
 import type { Settings } from '@wergon/contract/shop';
 import { nextOrderNumber } from '@wergon/core/work';
-import { callRoute } from '../desk/callRoute.ts';
-import DateField from '../desk/DateField.vue';
-import { sayDate } from '../desk/dates.ts';
-import FormField from '../desk/FormField.vue';
-import QueryState from '../desk/QueryState.vue';
-import { useDesk } from '../desk/useDesk.ts';
-import { useForm } from '../desk/useForm.ts';
-import BookFrame from './BookFrame.vue';
-import { useAct } from './useAct.ts';
+import { callRoute, sayDate, useDesk, useForm, useAct } from '../kit/index.ts';
+import { DateField, FormField, QueryState, BookFrame } from '../kit/parts/index.ts';
 
 const PERIODS = {
   weekly: 'a week',

@@ -4,9 +4,8 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import { IDENTITIES, STATION_KINDS, THEMES } from '@wergon/core/station';
 import type { ResourceId, StationSettings } from '@wergon/core/station';
-import { callRoute } from '../desk/callRoute.ts';
-import FormField from '../desk/FormField.vue';
-import { useForm } from '../desk/useForm.ts';
+import { callRoute, useForm } from '../kit/index.ts';
+import { FormField } from '../kit/parts/index.ts';
 
 const props = defineProps<{ station: { id: string; name: string; settings: StationSettings } }>();
 const emit = defineEmits<{ close: [] }>();

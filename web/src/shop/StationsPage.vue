@@ -3,14 +3,10 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { ref } from 'vue';
 import { parseInstant } from '@wergon/core/time';
-import { callRoute } from '../desk/callRoute.ts';
-import { sayClock, sayDay } from '../desk/dates.ts';
-import QueryState from '../desk/QueryState.vue';
-import { useDesk } from '../desk/useDesk.ts';
-import BookFrame from './BookFrame.vue';
+import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
+import { QueryState, BookFrame } from '../kit/parts/index.ts';
 import NoticeSection from './NoticeSection.vue';
 import StationForm from './StationForm.vue';
-import { useAct } from './useAct.ts';
 
 const desk = useDesk();
 const query = useQuery({ queryKey: ['stations'], queryFn: () => callRoute('stations') });

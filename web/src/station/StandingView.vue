@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { TargetStanding } from '@wergon/core/floor';
 import { formatHours } from '@wergon/core/time';
 import type { Seconds } from '@wergon/core/time';
-import Yardstick from '../compare/Yardstick.vue';
+import { Yardstick } from '../compare/index.ts';
 import { sayBalance } from './sayBalance.ts';
 import { useWords } from './useWords.ts';
 

@@ -5,7 +5,7 @@ import type { Source } from '@wergon/core/station';
 import CrewView from './CrewView.vue';
 import { formatClock } from './formatClock.ts';
 import IdleView from './IdleView.vue';
-import { keepShell } from '../keepShell.ts';
+import { keepShell } from '../kit/index.ts';
 import OwnTimeView from './OwnTimeView.vue';
 import PairView from './PairView.vue';
 import PersonView from './PersonView.vue';

@@ -1,5 +1,15 @@
 import { onScopeDispose, ref } from 'vue';
-import { NO_TYPING, PAUSE_MS, PLAIN_SCANNER, applyProfile, isScannerPace, learnProfile, parseCode, typeKey, typePause } from '@wergon/core/scan';
+import {
+  NO_TYPING,
+  PAUSE_MS,
+  PLAIN_SCANNER,
+  applyProfile,
+  isScannerPace,
+  learnProfile,
+  parseCode,
+  typeKey,
+  typePause,
+} from '@wergon/core/scan';
 import type { Key, ScannerProfile, Typing } from '@wergon/core/scan';
 import type { Source } from '@wergon/core/station';
 

@@ -5,7 +5,14 @@ import type { Entry } from '@wergon/core/ledger';
 import { normalizeForeign } from '@wergon/core/scan';
 import type { ScannerProfile } from '@wergon/core/scan';
 import { DEFAULT_STATION_SETTINGS, IDLE, converse, recordLocally } from '@wergon/core/station';
-import type { Effect, FloorEntry, Source, StationDirectory, StationInput, StationSettings } from '@wergon/core/station';
+import type {
+  Effect,
+  FloorEntry,
+  Source,
+  StationDirectory,
+  StationInput,
+  StationSettings,
+} from '@wergon/core/station';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import { inOrder } from './inOrder.ts';
 import { createSending } from './sending.ts';

@@ -4,9 +4,7 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { OrderJson, OrderRow, TaskRow } from '@wergon/contract/compare';
 import { ORDER_MOVES } from '@wergon/core/work';
-import { callRoute } from '../desk/callRoute.ts';
-import { useDesk } from '../desk/useDesk.ts';
-import { useAct } from '../shop/useAct.ts';
+import { callRoute, useDesk, useAct } from '../kit/index.ts';
 
 type State = OrderRow['state'];
 const props = defineProps<{ order: OrderJson['order']; tasks: readonly TaskRow[] }>();

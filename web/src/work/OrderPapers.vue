@@ -2,10 +2,7 @@
 import { computed, ref } from 'vue';
 import type { OrderJson } from '@wergon/contract/compare';
 import { parseInstant } from '@wergon/core/time';
-import { callRoute } from '../desk/callRoute.ts';
-import { sayClock, sayDay } from '../desk/dates.ts';
-import { useDesk } from '../desk/useDesk.ts';
-import { useAct } from '../shop/useAct.ts';
+import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
 import ChangeList from './ChangeList.vue';
 
 const props = defineProps<{ order: OrderJson['order'] }>();

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { chooseSteps, isMeantFor } from '@wergon/core/work';
 import type { OrderSubject, StandardId, StandardScope } from '@wergon/core/work';
-import { callRoute } from '../desk/callRoute.ts';
+import { callRoute } from '../kit/index.ts';
 import { stepDraft } from './orderDraft.ts';
 import type { TaskDraft } from './orderDraft.ts';
 

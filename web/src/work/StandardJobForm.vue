@@ -3,9 +3,8 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import { SCOPE_KINDS } from '@wergon/contract/work';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
-import { callRoute } from '../desk/callRoute.ts';
-import FormField from '../desk/FormField.vue';
-import { useForm } from '../desk/useForm.ts';
+import { callRoute, useForm } from '../kit/index.ts';
+import { FormField } from '../kit/parts/index.ts';
 
 const props = defineProps<{ tasks: readonly StandardTaskJson[]; job?: StandardJobJson }>();
 const emit = defineEmits<{ done: [] }>();

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import type { Preparation, StandardTaskJson } from '@wergon/contract/work';
-import { callRoute } from '../desk/callRoute.ts';
-import FormField from '../desk/FormField.vue';
-import { useForm } from '../desk/useForm.ts';
+import { callRoute, useForm } from '../kit/index.ts';
+import { FormField } from '../kit/parts/index.ts';
 import { HOURS, newTask, stepBody, stepDraft } from './orderDraft.ts';
 import StepFields from './StepFields.vue';
 

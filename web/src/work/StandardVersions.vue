@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { callRoute } from '../desk/callRoute.ts';
-import { sayDate } from '../desk/dates.ts';
+import { callRoute, sayDate } from '../kit/index.ts';
 import ChangeList from './ChangeList.vue';
 
 const props = defineProps<{ standard: string }>();

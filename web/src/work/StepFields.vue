@@ -2,7 +2,7 @@
 import { BFormInput } from 'bootstrap-vue-next';
 import type { Preparation } from '@wergon/contract/work';
 import { REPORT_KINDS, REPORT_TIMES } from '@wergon/contract/work';
-import FormField from '../desk/FormField.vue';
+import { FormField } from '../kit/parts/index.ts';
 import type { TaskDraft } from './orderDraft.ts';
 
 /** What a step holds beside its line: instructions, reports, a fixed price. */

@@ -1,4 +1,14 @@
-import { areHours, centsIn, estimateDraft, hoursGiven, joinDrafts, newOrder, newTask, orderBody, stepDraft } from './orderDraft.ts';
+import {
+  areHours,
+  centsIn,
+  estimateDraft,
+  hoursGiven,
+  joinDrafts,
+  newOrder,
+  newTask,
+  orderBody,
+  stepDraft,
+} from './orderDraft.ts';
 
 const GRADES = [{ id: 'g', name: 'Winder', standardRate: '50.00' }];
 const task = (title: string, runHours: string) => ({ ...newTask(), title, grade: 'g', runHours });

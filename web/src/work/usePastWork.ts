@@ -1,7 +1,7 @@
 import { keepPreviousData, useInfiniteQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import type { Ref } from 'vue';
-import { callRoute } from '../desk/callRoute.ts';
+import { callRoute } from '../kit/index.ts';
 
 /** Which finished and closed orders are wanted. */
 export type AskedPast = {

@@ -1,4 +1,13 @@
-import { changePasswordSchema, firstRunSchema, newUserSchema, sessionSchema, signInSchema, startSchema, userFieldsSchema, usersSchema } from '../../access/index.ts';
+import {
+  changePasswordSchema,
+  firstRunSchema,
+  newUserSchema,
+  sessionSchema,
+  signInSchema,
+  startSchema,
+  userFieldsSchema,
+  usersSchema,
+} from '../../access/index.ts';
 import { createdSchema, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 

@@ -1,4 +1,10 @@
-import { approvalsSchema, approveSchema, unapproveSchema, unapprovedOrderSchema, unapprovedWorkSchema } from '../../approval/index.ts';
+import {
+  approvalsSchema,
+  approveSchema,
+  unapproveSchema,
+  unapprovedOrderSchema,
+  unapprovedWorkSchema,
+} from '../../approval/index.ts';
 import { days, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 

@@ -1,4 +1,11 @@
-import { orderSchema, pastWorkQuery, pastWorkSchema, storyQuery, storySchema, workSchema } from '../../compare/index.ts';
+import {
+  orderSchema,
+  pastWorkQuery,
+  pastWorkSchema,
+  storyQuery,
+  storySchema,
+  workSchema,
+} from '../../compare/index.ts';
 import type { Route } from '../route.ts';
 
 export const COMPARE_ROUTES = {

@@ -1,4 +1,11 @@
-import { trailQuery, trailSchema, verifiedSchema, verifySchema, lineDetailSchema, lineQuerySchema } from '../../ledger/index.ts';
+import {
+  trailQuery,
+  trailSchema,
+  verifiedSchema,
+  verifySchema,
+  lineDetailSchema,
+  lineQuerySchema,
+} from '../../ledger/index.ts';
 import { batchResultSchema, batchSchema } from '../../station/index.ts';
 import type { Route } from '../route.ts';
 

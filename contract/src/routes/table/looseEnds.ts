@@ -1,4 +1,12 @@
-import { acceptSchema, answeredSchema, chosenAnswersSchema, effectSchema, looseEndsSchema, undoSchema, withdrawSchema } from '../../loose-ends/index.ts';
+import {
+  acceptSchema,
+  answeredSchema,
+  chosenAnswersSchema,
+  effectSchema,
+  looseEndsSchema,
+  undoSchema,
+  withdrawSchema,
+} from '../../loose-ends/index.ts';
 import { days, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 

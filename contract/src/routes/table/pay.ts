@@ -1,4 +1,10 @@
-import { closePeriodSchema, payPeriodSchema, payPeriodsSchema, periodQuery, reopenPeriodSchema } from '../../pay/index.ts';
+import {
+  closePeriodSchema,
+  payPeriodSchema,
+  payPeriodsSchema,
+  periodQuery,
+  reopenPeriodSchema,
+} from '../../pay/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 

@@ -1,4 +1,19 @@
-import { absenceDaysSchema, absenceSchema, badgeCodeSchema, bindBadgeSchema, issueBadgeSchema, newGradeSchema, newRateSchema, patternSchema, peopleSchema, planSchema, rateEffectSchema, ratesSchema, setPinSchema, technicianSchema } from '../../people/index.ts';
+import {
+  absenceDaysSchema,
+  absenceSchema,
+  badgeCodeSchema,
+  bindBadgeSchema,
+  issueBadgeSchema,
+  newGradeSchema,
+  newRateSchema,
+  patternSchema,
+  peopleSchema,
+  planSchema,
+  rateEffectSchema,
+  ratesSchema,
+  setPinSchema,
+  technicianSchema,
+} from '../../people/index.ts';
 import { createdSchema, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 

@@ -1,4 +1,20 @@
-import { activityFieldsSchema, backupsSchema, checklistSchema, closedDaySchema, customerFieldsSchema, dayOnlySchema, listItemSchema, newListItemSchema, newUnitSchema, noticeSchema, noticesSchema, resourceFieldsSchema, settingsSchema, shopSchema, unitFieldsSchema } from '../../shop/index.ts';
+import {
+  activityFieldsSchema,
+  backupsSchema,
+  checklistSchema,
+  closedDaySchema,
+  customerFieldsSchema,
+  dayOnlySchema,
+  listItemSchema,
+  newListItemSchema,
+  newUnitSchema,
+  noticeSchema,
+  noticesSchema,
+  resourceFieldsSchema,
+  settingsSchema,
+  shopSchema,
+  unitFieldsSchema,
+} from '../../shop/index.ts';
 import { createdSchema, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 import type { z } from 'zod';

@@ -1,5 +1,21 @@
 import { changePinSchema, checkPinSchema } from '../../people/index.ts';
-import { askOwnTimeSchema, batchResultSchema, batchSchema, benchSchema, confirmOwnTimeSchema, directorySchema, newStationSchema, ownTimeSchema, pairSchema, pairingSchema, proveSelfSchema, provedSchema, saveStationSchema, scannerProfileSchema, stationsSchema } from '../../station/index.ts';
+import {
+  askOwnTimeSchema,
+  batchResultSchema,
+  batchSchema,
+  benchSchema,
+  confirmOwnTimeSchema,
+  directorySchema,
+  newStationSchema,
+  ownTimeSchema,
+  pairSchema,
+  pairingSchema,
+  proveSelfSchema,
+  provedSchema,
+  saveStationSchema,
+  scannerProfileSchema,
+  stationsSchema,
+} from '../../station/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 import { z } from 'zod';

@@ -1,5 +1,14 @@
 import { answeredSchema, effectSchema } from '../../loose-ends/index.ts';
-import { findPersonSchema, foundPersonSchema, personDayQuery, personDaySchema, presenceEditSchema, tapeEditSchema, targetsQuery, targetsSchema } from '../../tape/index.ts';
+import {
+  findPersonSchema,
+  foundPersonSchema,
+  personDayQuery,
+  personDaySchema,
+  presenceEditSchema,
+  tapeEditSchema,
+  targetsQuery,
+  targetsSchema,
+} from '../../tape/index.ts';
 import type { Route } from '../route.ts';
 
 export const TAPE_ROUTES = {

@@ -1,5 +1,13 @@
 import { answeredSchema } from '../../loose-ends/index.ts';
-import { draftsSchema, enterHoursSchema, jobWeekQuery, jobWeekSchema, saveDraftSchema, weekQuery, weekSchema } from '../../timesheet/index.ts';
+import {
+  draftsSchema,
+  enterHoursSchema,
+  jobWeekQuery,
+  jobWeekSchema,
+  saveDraftSchema,
+  weekQuery,
+  weekSchema,
+} from '../../timesheet/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 import { z } from 'zod';

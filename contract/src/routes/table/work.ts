@@ -1,4 +1,19 @@
-import { attachmentSchema, changeOrderStateSchema, duplicateSchema, finishTaskSchema, newAttachmentSchema, newOrderSchema, preparationSchema, releaseOrdersSchema, releasedSchema, saveOrderSchema, saveStandardJobSchema, saveStandardTaskSchema, standardVersionsSchema, standardsSchema } from '../../work/index.ts';
+import {
+  attachmentSchema,
+  changeOrderStateSchema,
+  duplicateSchema,
+  finishTaskSchema,
+  newAttachmentSchema,
+  newOrderSchema,
+  preparationSchema,
+  releaseOrdersSchema,
+  releasedSchema,
+  saveOrderSchema,
+  saveStandardJobSchema,
+  saveStandardTaskSchema,
+  standardVersionsSchema,
+  standardsSchema,
+} from '../../work/index.ts';
 import { createdSchema, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { onMounted, shallowRef } from 'vue';
-import SignInPage from '../../access/SignInPage.vue';
-import { clockOffsetMs } from '../../desk/callRoute.ts';
-import DiskWarning from '../../desk/DiskWarning.vue';
-import { useStart } from '../../desk/useStart.ts';
+import { SignInPage } from '../../access/index.ts';
+import { clockOffsetMs, useStart } from '../../kit/index.ts';
+import { DiskWarning } from '../../kit/parts/index.ts';
 import WallPage from './WallPage.vue';
 import { findWall } from './wallStore.ts';
 import type { KeptWall } from './wallStore.ts';

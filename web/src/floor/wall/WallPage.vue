@@ -2,11 +2,8 @@
 import { computed, ref, toRaw, watch } from 'vue';
 import { readInstant } from '@wergon/contract/wire';
 import type { FloorJson } from '@wergon/contract/floor';
-import Yardstick from '../../compare/Yardstick.vue';
-import { sayClock } from '../../desk/dates.ts';
-import { clockOffsetMs } from '../../desk/callRoute.ts';
-import { isLive } from '../../desk/live.ts';
-import { useDesk } from '../../desk/useDesk.ts';
+import { Yardstick } from '../../compare/index.ts';
+import { sayClock, clockOffsetMs, isLive, useDesk } from '../../kit/index.ts';
 import { isPastEstimate } from '@wergon/core/compare';
 import type { TaskStanding } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';

@@ -1,6 +1,14 @@
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import type { Option, Prompt, Question, RequestKind, ResourceId, Said, StationRefusal } from '@wergon/core/station';
+import type {
+  Option,
+  Prompt,
+  Question,
+  RequestKind,
+  ResourceId,
+  Said,
+  StationRefusal,
+} from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 

@@ -1,0 +1,6 @@
+import { createApp } from 'vue';
+import '../theme/index.ts';
+import '../theme/station.scss';
+import { StationPage } from '../station/index.ts';
+
+createApp(StationPage).mount('#app');

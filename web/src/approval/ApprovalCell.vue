@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { ApprovalsJson } from '@wergon/contract/approval';
+import { sayDate, useDesk } from '../kit/index.ts';
+
+/** One person's shift day: what he attended, how much of it found its work, and whether somebody said it is right. */
+type Person = ApprovalsJson['people'][number];
+const props = defineProps<{
+  person: Person;
+  day: Person['days'][number];
+  isBusy: boolean;
+  isException: boolean;
+}>();
+const emit = defineEmits<{ approve: [stamp: string]; unapprove: [] }>();
+const desk = useDesk();
+
+const share = computed(() => {
+  const { attendedSeconds, chargedSeconds } = props.day;
+  return attendedSeconds === 0 ? 1 : Math.min(1, chargedSeconds / attendedSeconds);
+});
+const words = computed(() => {
+  const { state, isOpen, looseEnds, by, isConfirmed } = props.day;
+  if (isOpen) return 'in progress';
+  if (state === 'approved') return `approved, ${by ?? ''}`;
+  if (state === 'changed') return 'changed since';
+  return [
+    ...(looseEnds > 0 ? [`${looseEnds} loose ${looseEnds === 1 ? 'end' : 'ends'}`] : []),
+    ...(isConfirmed ? ['confirmed'] : []),
+  ].join(', ');
+});
+const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
+</script>
+
+<template>
+  <div class="day" :class="[day.state, { exception: isException }]">
+    <RouterLink
+      class="figure"
+      :to="{ name: 'person-day', params: { technician: person.technician, day: day.day } }"
+      :aria-label="`${label}: ${desk.hours(day.chargedSeconds)}`"
+      >{{ desk.hours(day.chargedSeconds) }}</RouterLink
+    >
+    <span class="bar" aria-hidden="true"><i :style="{ width: `${share * 100}%` }"></i></span>
+    <span v-if="words" class="words">{{ words }}</span>
+    <template v-if="person.refusal === null && !day.isOpen">
+      <button
+        v-if="day.state !== 'approved'"
+        type="button"
+        :disabled="isBusy"
+        :aria-label="`Approve ${label}`"
+        @click="emit('approve', day.stamp)"
+      >
+        approve
+      </button>
+      <button
+        v-else-if="!day.isClosed"
+        type="button"
+        class="back"
+        :disabled="isBusy"
+        :aria-label="`Take the approval of ${label} back`"
+        @click="emit('unapprove')"
+      >
+        take back
+      </button>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.day {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  font-size: 14px;
+}
+.day a {
+  color: var(--ink);
+  font-weight: 700;
+  text-decoration: none;
+}
+.approved a {
+  font-weight: 400;
+}
+.bar {
+  height: 6px;
+  border: 1px solid var(--line);
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--bar);
+}
+.exception .bar {
+  border: 1px dashed var(--attention);
+}
+.words {
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.exception .words {
+  color: var(--attention);
+}
+button {
+  align-self: flex-start;
+  min-height: 24px;
+  padding: 0 6px;
+  background: none;
+  border: 1px solid var(--action);
+  color: var(--action);
+  font-size: 13px;
+}
+button.back {
+  border-color: transparent;
+  color: var(--ink-2);
+}
+button:hover {
+  background: var(--action-tint);
+}
+</style>

@@ -1,0 +1,1 @@
+export { approvalPages } from './pages.ts';

@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import type { AccountedJson } from '@wergon/contract/attendance';
+import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
+import { DeskFrame, QueryState } from '../kit/parts/index.ts';
+import { DepartmentFilter, useDepartments } from '../people/index.ts';
+
+/** Hours per person and day: what each was on, and how much of it on jobs, against the billed hours expected of him. */
+const desk = useDesk();
+const search = ref('');
+const { firstDay, lastDay, days, asked, steps } = useDays('calendar week');
+const query = useQuery({
+  queryKey: ['accounted', asked],
+  queryFn: () => callRoute('accounted', { query: asked.value }),
+  placeholderData: keepPreviousData,
+  refetchInterval: 60_000,
+});
+type Person = AccountedJson['people'][number];
+const { department, departments, isChosen } = useDepartments(() => query.data.value?.people ?? []);
+const people = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return (query.data.value?.people ?? [])
+    .filter(
+      (person) => isChosen(person) && `${person.name} ${person.department}`.toLowerCase().includes(words),
+    )
+    .sort((a, b) => a.department.localeCompare(b.department) || a.name.localeCompare(b.name));
+});
+const totals = computed(() => {
+  const sum = (of: (person: Person) => number) => people.value.reduce((total, each) => total + of(each), 0);
+  return {
+    jobs: sum(({ jobSeconds }) => jobSeconds),
+    indirect: sum(({ indirectSeconds }) => indirectSeconds),
+    unapproved: sum(({ unapprovedSeconds }) => unapprovedSeconds),
+    expected: sum((person) => person.days.reduce((own, { expectedSeconds }) => own + expectedSeconds, 0)),
+  };
+});
+const dayOf = (person: Person, day: string) => person.days.find((each) => each.day === day);
+const longest = computed(() =>
+  Math.max(
+    8 * 3600,
+    ...people.value.flatMap((person) => person.days.map(({ chargedSeconds }) => chargedSeconds)),
+  ),
+);
+const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="`${sayDay(firstDay).slice(4)} to ${sayDay(lastDay).slice(4)}`"
+    step="week"
+    today="now"
+    search-label="Person, department"
+    v-on="steps"
+  >
+    <template #ruler>
+      <p class="lead">
+        Dark: on jobs. Grey: indirect. The notch: the billed hours expected of that person on a planned day.
+        Days are calendar days, from midnight to midnight; Approve counts a night shift to the day it began.
+      </p>
+    </template>
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <p class="counts">
+        <span
+          ><b class="figure">{{ desk.hours(totals.jobs) }}</b> on jobs</span
+        >
+        <span v-if="totals.expected > 0"
+          >of <b class="figure">{{ desk.hours(totals.expected) }}</b> billed hours expected</span
+        >
+        <span
+          ><b class="figure">{{ desk.hours(totals.indirect) }}</b> indirect</span
+        >
+        <span v-if="totals.unapproved > 0"
+          ><b class="figure">{{ desk.hours(totals.unapproved) }}</b> not yet approved</span
+        >
+        <DepartmentFilter v-model="department" :departments="departments" />
+        <RouterLink :to="{ name: 'floor' }" class="live">Live floor</RouterLink>
+      </p>
+      <table class="across">
+        <thead>
+          <tr>
+            <th scope="col">Person</th>
+            <th v-for="day in days" :key="day" scope="col">{{ sayDate(day) }}</th>
+            <th scope="col" class="number">All days</th>
+            <th scope="col" class="number">Not approved</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="person in people" :key="person.technician">
+            <th scope="row">
+              {{ person.name }} <small>{{ person.department }}</small>
+            </th>
+            <td v-for="day in days" :key="day">
+              <RouterLink
+                v-if="dayOf(person, day)"
+                :to="
+                  desk.may('reconcile.see')
+                    ? { name: 'person-day', params: { technician: person.technician, day } }
+                    : { name: 'floor' }
+                "
+                class="figure"
+                :aria-label="`${person.name}, ${sayDate(day)}: ${desk.hours(dayOf(person, day)!.chargedSeconds)}, ${desk.hours(dayOf(person, day)!.jobSeconds)} of it on jobs`"
+              >
+                {{ desk.hours(dayOf(person, day)!.chargedSeconds) }}
+                <span class="bar" aria-hidden="true">
+                  <i class="all" :style="{ width: width(dayOf(person, day)!.chargedSeconds) }"></i>
+                  <i class="jobs" :style="{ width: width(dayOf(person, day)!.jobSeconds) }"></i>
+                  <i
+                    v-if="dayOf(person, day)!.expectedSeconds > 0"
+                    class="notch"
+                    :style="{ left: width(dayOf(person, day)!.expectedSeconds) }"
+                  ></i>
+                </span>
+              </RouterLink>
+            </td>
+            <td class="figure number">
+              {{ desk.hours(person.jobSeconds + person.indirectSeconds) }}
+            </td>
+            <td class="figure number">
+              {{ person.unapprovedSeconds > 0 ? desk.hours(person.unapprovedSeconds) : '' }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="people.length === 0" class="none">
+        {{ search || department ? 'Nobody matches.' : 'No time recorded in these days.' }}
+      </p>
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.lead,
+.none {
+  margin: 0;
+  padding: 12px 16px;
+}
+.live {
+  margin-left: auto;
+}
+td small {
+  display: block;
+}
+table {
+  table-layout: fixed;
+}
+thead th:first-child {
+  width: 210px;
+}
+td a {
+  display: block;
+  text-decoration: none;
+}
+.bar {
+  position: relative;
+  display: block;
+  height: 9px;
+  background: var(--bar-open);
+}
+i {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  left: 0;
+}
+.all {
+  background: var(--indirect);
+}
+.jobs {
+  background: var(--bar);
+}
+.notch {
+  top: -3px;
+  bottom: -3px;
+  width: 2px;
+  background: var(--ink);
+}
+</style>

@@ -1,0 +1,1 @@
+export { attendancePages } from './pages.ts';

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { ref } from 'vue';
+import type { ShopJson } from '@wergon/contract/shop';
+import { callRoute, useDesk, useAct } from '../kit/index.ts';
+import { ChargeFields } from '../shop/index.ts';
+
+type Customer = ShopJson['customers'][number];
+defineProps<{ customers: readonly Customer[] }>();
+const desk = useDesk();
+const { act, problem, isBusy } = useAct();
+const edited = ref<Customer | null>(null);
+
+async function save(customer: Customer): Promise<void> {
+  const { id, ...body } = customer;
+  const done = await act(() =>
+    id === ''
+      ? callRoute('addCustomer', { body })
+      : callRoute('saveCustomer', { params: { customer: id }, body }).then(() => ({ id })),
+  );
+  if (done) edited.value = null;
+}
+const sayCharge = ({ charge }: Customer) =>
+  charge === null
+    ? ''
+    : !charge.isBillable
+      ? 'not billable'
+      : `${desk.money(charge.amount)} ${charge.per === 'hour' ? 'an hour' : 'flat'}`;
+</script>
+
+<template>
+  <section>
+    <h2>Customers</h2>
+    <form v-if="edited" @submit.prevent="save(edited)">
+      <div class="inline">
+        <label>Name <BFormInput v-model="edited.name" required /></label>
+        <label>Note <BFormInput v-model="edited.note" /></label>
+        <ChargeFields v-model="edited.charge" />
+        <BButton type="submit" variant="primary" :disabled="isBusy">Save customer</BButton>
+        <button type="button" class="btn btn-quiet" @click="edited = null">Leave it as it is</button>
+      </div>
+    </form>
+    <button
+      v-else-if="desk.may('shop.change')"
+      type="button"
+      class="btn btn-quiet"
+      @click="edited = { id: '', name: '', note: '', charge: null, isOff: false }"
+    >
+      Add customer
+    </button>
+    <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+    <table v-if="customers.length > 0">
+      <thead>
+        <tr>
+          <th scope="col">Customer</th>
+          <th scope="col">Note</th>
+          <th scope="col">Charged</th>
+          <td></td>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="each in customers" :key="each.id" :class="{ off: each.isOff }">
+          <td>{{ each.name }}<template v-if="each.isOff">, off</template></td>
+          <td>{{ each.note }}</td>
+          <td class="figure">{{ sayCharge(each) }}</td>
+          <td class="acts-cell">
+            <template v-if="desk.may('shop.change')">
+              <button type="button" class="btn btn-quiet btn-sm" @click="edited = { ...each }">Change</button>
+              <button
+                type="button"
+                class="btn btn-quiet btn-sm"
+                @click="save({ ...each, isOff: !each.isOff })"
+              >
+                {{ each.isOff ? 'Switch on' : 'Switch off' }}
+              </button>
+            </template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else class="quiet">No customer yet. Naming one in an order adds it here.</p>
+  </section>
+</template>

@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed, ref } from 'vue';
+import type { ShopJson } from '@wergon/contract/shop';
+import { callRoute, useDesk, useAct } from '../kit/index.ts';
+import { FormField, QueryState, BookFrame } from '../kit/parts/index.ts';
+import { STATE_WORDS, usePastWork } from '../work/index.ts';
+import CustomerSection from './CustomerSection.vue';
+
+type Unit = ShopJson['units'][number];
+const desk = useDesk();
+const query = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop') });
+const work = useQuery({
+  queryKey: ['work'],
+  queryFn: () => callRoute('work'),
+  enabled: computed(() => desk.may('work.see')),
+});
+const { act, problem, isBusy } = useAct();
+const EMPTY: Unit = {
+  id: '',
+  type: '',
+  maker: '',
+  serialNumber: '',
+  nameplate: '',
+  owner: '',
+  orderCount: 0,
+};
+const edited = ref<Unit | null>(null);
+const opened = ref<string | null>(null);
+const search = ref('');
+
+const units = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return (query.data.value?.units ?? []).filter((unit) =>
+    Object.values(unit).join(' ').toLowerCase().includes(words),
+  );
+});
+const past = usePastWork(
+  computed(() => ({
+    isAsked: opened.value !== null && desk.may('work.see'),
+    ...(opened.value === null ? {} : { unit: opened.value }),
+  })),
+);
+/** The orders of the unit that is open, those whose work is behind them last. */
+const openedOrders = computed(() => [
+  ...(work.data.value?.orders ?? []).filter(({ unit }) => unit === opened.value),
+  ...past.orders.value.filter(({ unit }) => unit === opened.value),
+]);
+const FIELDS = [
+  { field: 'type', label: 'Type' },
+  { field: 'maker', label: 'Maker' },
+  { field: 'serialNumber', label: 'Serial number' },
+  { field: 'owner', label: 'Owner' },
+  { field: 'nameplate', label: 'Nameplate' },
+] as const;
+
+async function save(): Promise<void> {
+  const unit = edited.value;
+  if (!unit) return;
+  const { id, orderCount: _count, ...body } = unit;
+  const done = await act((once) =>
+    id === ''
+      ? callRoute('addUnit', { body: { ...body, once } })
+      : callRoute('saveUnit', { params: { unit: id }, body }).then(() => ({ id })),
+  );
+  if (done) edited.value = null;
+}
+</script>
+
+<template>
+  <BookFrame
+    title="Customers and units"
+    lead="A unit is a customer’s machine on the bench; all its orders, past and present, hang on it."
+  >
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <h2>Units</h2>
+      <div class="inline">
+        <input
+          v-model="search"
+          type="search"
+          class="form-control"
+          aria-label="Find a unit"
+          placeholder="Find a unit"
+        />
+        <span v-if="search" class="quiet" role="status"
+          >{{ units.length }} of {{ query.data.value.units.length }} shown
+          <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button></span
+        >
+        <BButton v-if="desk.may('shop.change') && !edited" variant="primary" @click="edited = { ...EMPTY }"
+          >Add unit</BButton
+        >
+      </div>
+      <form v-if="edited" @submit.prevent="save">
+        <div class="fields">
+          <FormField
+            v-for="{ field, label } in FIELDS"
+            :key="field"
+            v-slot="{ id }"
+            :label="label"
+            :class="{ wide: field === 'nameplate' }"
+          >
+            <BFormInput
+              :id="id"
+              v-model="edited[field]"
+              :required="field === 'type'"
+              v-bind="field === 'owner' ? { list: 'owners' } : {}"
+            />
+          </FormField>
+          <datalist id="owners">
+            <option v-for="{ id, name } in query.data.value.customers" :key="id" :value="name"></option>
+          </datalist>
+        </div>
+        <div class="acts">
+          <BButton type="submit" variant="primary" :disabled="isBusy">Save unit</BButton>
+          <button type="button" class="btn btn-quiet" @click="edited = null">Leave it as it is</button>
+        </div>
+      </form>
+      <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+      <table v-if="units.length > 0">
+        <thead>
+          <tr>
+            <th scope="col">Type</th>
+            <th scope="col">Maker</th>
+            <th scope="col">Serial number</th>
+            <th scope="col">Owner</th>
+            <th scope="col">Nameplate</th>
+            <th scope="col">Orders</th>
+            <td></td>
+          </tr>
+        </thead>
+        <tbody v-for="unit in units" :key="unit.id">
+          <tr>
+            <td>{{ unit.type }}</td>
+            <td>{{ unit.maker }}</td>
+            <td class="mono">{{ unit.serialNumber }}</td>
+            <td>{{ unit.owner }}</td>
+            <td>{{ unit.nameplate }}</td>
+            <td>
+              <button
+                v-if="unit.orderCount > 0"
+                type="button"
+                class="btn btn-quiet btn-sm"
+                :aria-expanded="opened === unit.id"
+                @click="opened = opened === unit.id ? null : unit.id"
+              >
+                <span class="mono">{{ unit.orderCount }}</span>
+              </button>
+              <span v-else class="quiet">none</span>
+            </td>
+            <td class="acts-cell">
+              <button
+                v-if="desk.may('shop.change')"
+                type="button"
+                class="btn btn-quiet btn-sm"
+                @click="edited = { ...unit }"
+              >
+                Change
+              </button>
+            </td>
+          </tr>
+          <tr v-if="opened === unit.id">
+            <td colspan="7">
+              <ul class="orders">
+                <li v-for="order in openedOrders" :key="order.id">
+                  <RouterLink :to="{ name: 'order', params: { order: order.id } }"
+                    ><span class="mono">{{ order.number }}</span> {{ order.title }}</RouterLink
+                  >, {{ STATE_WORDS[order.state] }}
+                </li>
+              </ul>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-else class="quiet">{{ search ? `No unit matches “${search}”.` : 'No unit yet.' }}</p>
+      <CustomerSection :customers="query.data.value.customers" />
+    </template>
+  </BookFrame>
+</template>
+
+<style scoped>
+.orders {
+  margin: 0;
+}
+</style>

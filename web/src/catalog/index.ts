@@ -1,0 +1,1 @@
+export { catalogPages } from './pages.ts';

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { TaskRow } from '@wergon/contract/compare';
+import { parseDay } from '@wergon/core/time';
+import { weekOf } from '../kit/index.ts';
+
+const props = defineProps<{ tasks: readonly TaskRow[]; firstDay: number; days: number; today: number }>();
+
+const place = (day: number) => `${((day - props.firstDay) / props.days) * 100}%`;
+const weeks = computed(() =>
+  Array.from({ length: props.days / 7 }, (_, i) => {
+    const day = props.firstDay + i * 7;
+    return { left: place(day), week: weekOf(day as never) };
+  }),
+);
+const bars = computed(() => {
+  const sums = new Map<number, number>();
+  for (const { lines } of props.tasks)
+    for (const { day: text, seconds } of lines) {
+      const day = parseDay(text);
+      if (day.ok) sums.set(day.value, (sums.get(day.value) ?? 0) + seconds);
+    }
+  const most = Math.max(1, ...sums.values());
+  return [...sums]
+    .filter(([day]) => day >= props.firstDay && day < props.firstDay + props.days)
+    .map(([day, seconds]) => ({ left: place(day + 0.1), height: `${(seconds / most) * 40}px` }));
+});
+</script>
+
+<template>
+  <div class="labor-ruler" role="img" aria-label="Hours of this order by day">
+    <template v-for="{ left, week } in weeks" :key="left">
+      <span class="tick" :style="{ left }"></span>
+      <span class="week figure" :style="{ left }">week {{ week }}</span>
+    </template>
+    <span v-for="bar in bars" :key="bar.left" class="bar" :style="{ ...bar, width: `${80 / days}%` }"></span>
+    <span class="now" :style="{ left: place(today + 0.5) }"></span>
+  </div>
+</template>
+
+<style scoped>
+.labor-ruler {
+  position: absolute;
+  inset: 0;
+  overflow: hidden;
+}
+.tick {
+  position: absolute;
+  top: 0;
+  width: 1px;
+  height: 14px;
+  background: var(--ink);
+}
+.week {
+  position: absolute;
+  top: 3px;
+  padding-left: 6px;
+  font-size: 14px;
+  font-weight: 600;
+}
+.bar {
+  position: absolute;
+  bottom: 0;
+  background: var(--bar);
+}
+.now {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  width: 2px;
+  background: var(--attention);
+}
+</style>

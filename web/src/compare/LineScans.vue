@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import type { LineRow } from '@wergon/contract/compare';
+import { readInstant } from '@wergon/contract/wire';
+import { formatDay } from '@wergon/core/time';
+import { callRoute, sayInstant, useDesk } from '../kit/index.ts';
+import { QueryState } from '../kit/parts/index.ts';
+import { ScanHistory } from '../ledger/index.ts';
+
+const props = defineProps<{ line: LineRow; target: string }>();
+const desk = useDesk();
+const query = useQuery({
+  queryKey: [
+    'line',
+    computed(() => [props.line.technician, props.target, props.line.workType, props.line.day]),
+  ],
+  queryFn: () => {
+    const { technician, workType, day } = props.line;
+    return callRoute('line', { query: { technician, target: props.target, workType, day } });
+  },
+});
+
+/** The day of a stint, where it can be put right. */
+const dayOf = (from: string) => ({
+  name: 'person-day',
+  params: {
+    technician: props.line.technician,
+    day: desk.zone ? formatDay(desk.zone.dayAt(readInstant(from))) : props.line.day,
+  },
+});
+const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(text)) : '');
+</script>
+
+<template>
+  <QueryState
+    v-if="!query.data.value"
+    :is-pending="query.isPending.value"
+    :error="query.error.value"
+    @retry="query.refetch()"
+  />
+  <ul v-else class="scans">
+    <li v-for="stint in query.data.value.stints" :key="stint.from">
+      <b class="figure">{{ desk.exactHours(stint.seconds) }}</b>
+      <div>
+        {{ clock(stint.from) }} to {{ stint.isOpen ? 'now' : clock(stint.to) }}
+        <span v-if="stint.sharedWith.length > 0" class="quiet">
+          · shared with {{ stint.sharedWith.join(', ') }}</span
+        >
+        <span v-if="stint.isCapped" class="attention"> · ended automatically, because nobody said when</span>
+        <RouterLink v-if="desk.may('reconcile.see')" :to="dayOf(stint.from)" class="cure">{{
+          desk.may('ledger.correct') ? 'Correct this day' : 'Open this day'
+        }}</RouterLink>
+        <ol>
+          <ScanHistory :scan="stint.opened" />
+          <ScanHistory v-if="stint.closed" :scan="stint.closed" />
+        </ol>
+      </div>
+    </li>
+    <li v-for="each in query.data.value.hours" :key="each.entry.id">
+      <b class="figure">{{ desk.exactHours(each.seconds) }}</b>
+      <div>
+        <ol>
+          <ScanHistory :scan="each.entry" />
+        </ol>
+      </div>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.scans {
+  margin: 0;
+  padding: 6px 0 0;
+  list-style: none;
+}
+.cure {
+  margin-left: 12px;
+}
+.scans > li {
+  display: grid;
+  grid-template-columns: 80px 1fr;
+  padding: 4px 0;
+}
+ol {
+  margin: 2px 0 0;
+  padding: 0;
+  color: var(--ink-2);
+  font-size: 14px;
+  list-style: none;
+}
+</style>

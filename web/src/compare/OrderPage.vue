@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { callRoute, sayDate, useDesk, useNow } from '../kit/index.ts';
+import { DeskFrame, QueryState } from '../kit/parts/index.ts';
+import { STATE_WORDS, OrderActs, OrderPapers } from '../work/index.ts';
+import { sayOrderBalance } from './figures.ts';
+import LaborRuler from './LaborRuler.vue';
+import SignedOutWords from './SignedOutWords.vue';
+import ScaleHead from './ScaleHead.vue';
+import TaskLines from './TaskLines.vue';
+
+const REFRESH_MS = 60_000;
+const DAYS = 28;
+
+const desk = useDesk();
+const now = useNow();
+const route = useRoute();
+const id = computed(() => String(route.params['order']));
+const query = useQuery({
+  queryKey: ['order', id],
+  queryFn: () => callRoute('order', { params: { order: id.value } }),
+  refetchInterval: REFRESH_MS,
+});
+/** Looked up beside the order, as in the list of orders: it takes longer. */
+const unapproved = useQuery({
+  queryKey: ['order', id, 'unapproved'],
+  queryFn: () => callRoute('unapprovedOrder', { params: { order: id.value } }),
+});
+const unapprovedSeconds = computed(() => unapproved.data.value?.seconds ?? 0);
+const search = ref('');
+const shift = ref(0);
+const opened = ref<string | null>(null);
+watch(id, () => {
+  opened.value = null;
+  shift.value = 0;
+});
+
+const order = computed(() => query.data.value?.order);
+const today = computed(() => desk.zone?.dayAt(now.value) ?? 0);
+const firstDay = computed(() => today.value - ((today.value + 3) % 7) - 21 + shift.value * 7);
+const tasks = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return (query.data.value?.tasks ?? []).filter(
+    ({ title, workCenter, lines }) =>
+      words === '' ||
+      `${title} ${workCenter} ${lines.map(({ name }) => name).join(' ')}`.toLowerCase().includes(words),
+  );
+});
+/** A job that goes on is not under yet; over is said as soon as it is true. */
+const saysDifference = computed(
+  () => order.value?.isFinished === true || Number(order.value?.comparison.costDifference ?? 0) > 0,
+);
+const balance = computed(
+  () =>
+    order.value &&
+    sayOrderBalance(
+      order.value.comparison,
+      query.data.value?.tasks ?? [],
+      order.value.hasEstimate,
+      desk.hoursStyle,
+    ),
+);
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    class="work"
+    :title="order ? `Order ${order.number}` : 'Order'"
+    step="week"
+    today="this week"
+    search-label="Task, person"
+    @back="shift -= 1"
+    @on="shift += 1"
+    @today="shift = 0"
+  >
+    <template #ruler>
+      <LaborRuler :tasks="query.data.value?.tasks ?? []" :first-day="firstDay" :days="DAYS" :today="today" />
+    </template>
+    <QueryState
+      v-if="!order"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <div class="title">
+        <div>
+          <h2>{{ order.title }}</h2>
+          <p>
+            {{ order.customer }} · {{ order.quantity }} {{ order.quantity === 1 ? 'piece' : 'pieces' }}
+            <template v-if="order.due"> · due {{ sayDate(order.due) }}</template>
+            <template v-if="order.unitWords"> · {{ order.unitWords }}</template>
+            <template v-if="order.item"> · {{ order.item }}</template>
+            <template v-if="order.division"> · {{ order.division }}</template>
+            <template v-if="order.jobType"> · {{ order.jobType }}</template> ·
+            <b>{{ STATE_WORDS[order.state] }}</b>
+            <template v-if="order.peopleOn.length > 0">
+              · on it now: {{ order.peopleOn.join(', ') }}</template
+            >
+          </p>
+        </div>
+        <OrderActs :order="order" :tasks="query.data.value?.tasks ?? []" />
+      </div>
+      <div class="counts">
+        <span
+          ><b class="figure">{{ desk.hours(order.comparison.actualSeconds) }}</b> used<template
+            v-if="order.hasEstimate"
+          >
+            of <span class="figure">{{ desk.hours(order.comparison.estimatedSeconds) }}</span></template
+          ></span
+        >
+        <span v-if="balance && order.hasEstimate"
+          ><span :class="{ attention: balance.isOver }"
+            ><b class="figure">{{ balance.hours }}</b> {{ balance.word }}</span
+          ><template v-if="balance.also"
+            >{{ balance.also.startsWith('on') ? ' ' : '; ' }}{{ balance.also }}</template
+          ></span
+        >
+        <span
+          v-if="order.comparison.outsideSeconds > 0"
+          title="Work types that the estimate does not include: part of the labor cost, not of the comparison"
+          ><b class="figure">{{ desk.hours(order.comparison.outsideSeconds) }}</b> outside the estimate,
+          {{ desk.money(order.comparison.outsideCost) }}</span
+        >
+        <span
+          v-if="unapprovedSeconds > 0"
+          title="It counts in the job’s cost at once, and goes to pay when approved"
+          ><b class="figure">{{ desk.hours(unapprovedSeconds) }}</b> not yet approved</span
+        >
+        <span :title="desk.costTitle"
+          ><b class="figure">{{ desk.money(order.comparison.actualCost) }}</b>
+          {{ desk.costWords.toLowerCase() }} of {{ desk.money(order.comparison.estimatedCost)
+          }}<template v-if="saysDifference"
+            >, {{ order.comparison.costDifference.startsWith('-') ? '' : '+'
+            }}{{ desk.money(order.comparison.costDifference) }}</template
+          ></span
+        >
+        <SignedOutWords :people="order.signedOut" />
+        <span v-if="order.comparison.uncostedLines > 0" class="attention"
+          >{{ order.comparison.uncostedLines }} lines lack a rate</span
+        >
+      </div>
+      <p v-if="search" class="filtered" role="status">
+        {{ tasks.length }} of {{ query.data.value?.tasks.length }} tasks match “{{ search }}”.
+        <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
+      </p>
+      <div class="list">
+        <ScaleHead first="Task" last="state" />
+        <TaskLines
+          v-for="task in tasks"
+          :key="task.id"
+          :task="task"
+          :order="order.id"
+          :is-open="opened === task.id"
+          @toggle="opened = opened === task.id ? null : task.id"
+        />
+        <span class="estimate-line" aria-hidden="true"></span>
+      </div>
+      <OrderPapers :order="order" />
+      <p class="legend">
+        <span><i class="swatch setup"></i>setup</span><span><i class="swatch run"></i>run</span
+        ><span><i class="swatch rework"></i>rework</span
+        ><span><i class="swatch over"></i>over the estimate</span>
+        <span
+          >Open a task for its labor lines, and a line for its scans.
+          <RouterLink :to="{ name: 'work' }">All orders</RouterLink></span
+        >
+      </p>
+    </template>
+  </DeskFrame>
+</template>
+
+<style src="./rows.scss" lang="scss"></style>
+<style scoped>
+.title {
+  display: flex;
+  gap: 24px;
+  align-items: flex-start;
+  justify-content: space-between;
+  padding: 12px 16px 2px;
+}
+h2 {
+  margin: 0;
+  font-size: 24px;
+  font-weight: 700;
+}
+.title p {
+  margin: 2px 0 0;
+  color: var(--ink-2);
+}
+.filtered {
+  margin: 0;
+  padding: 6px 16px;
+}
+</style>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { OrderRow } from '@wergon/contract/compare';
+import { formatDay } from '@wergon/core/time';
+import Yardstick from './Yardstick.vue';
+import { sayDate, useDesk } from '../kit/index.ts';
+import CostFigure from './CostFigure.vue';
+import HoursFigure from './HoursFigure.vue';
+import SignedOutWords from './SignedOutWords.vue';
+import { STATE_WORDS } from '../work/index.ts';
+import { sayBalance, yardstickWords } from './figures.ts';
+
+const props = defineProps<{ row: OrderRow; today: number }>();
+const desk = useDesk();
+const balance = computed(() => sayBalance(props.row.comparison, props.row.hasEstimate, desk.hoursStyle));
+const isLate = computed(
+  () =>
+    props.row.due !== null &&
+    props.row.due < formatDay(props.today as never) &&
+    !['finished', 'closed'].includes(props.row.state),
+);
+const people = computed(() => {
+  const count = props.row.peopleOn.length;
+  return count === 0 ? '' : ` · ${count} on it`;
+});
+</script>
+
+<template>
+  <RouterLink :to="{ name: 'order', params: { order: row.id } }" class="row-line">
+    <span class="row-name">
+      <span class="number mono">{{ row.number }}</span>
+      <span
+        >{{ row.title
+        }}<small
+          >{{ row.customer }}{{ row.state === 'released' ? '' : ` · ${STATE_WORDS[row.state]}` }}{{ people }}
+          <SignedOutWords :people="row.signedOut" /></small
+      ></span>
+    </span>
+    <Yardstick
+      :estimated-seconds="row.hasEstimate ? row.comparison.estimatedSeconds : null"
+      :used="row.used"
+      size="row"
+      hides-notch
+      :label="yardstickWords(row.comparison, row.hasEstimate, desk.hours)"
+    />
+    <span class="row-figures figure">
+      <HoursFigure :balance="balance" />
+      <CostFigure :comparison="row.comparison" :has-estimate="row.hasEstimate" />
+      <span :class="{ attention: isLate }">{{ sayDate(row.due) }}<small v-if="isLate">late</small></span>
+    </span>
+  </RouterLink>
+</template>
+
+<style scoped>
+.number {
+  align-self: center;
+}
+</style>

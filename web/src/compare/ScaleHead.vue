@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { useDesk } from '../kit/index.ts';
+
+const desk = useDesk();
+defineProps<{ first: string; last: string }>();
+</script>
+
+<template>
+  <div class="head">
+    <span class="first">{{ first }}</span>
+    <span class="scale" aria-hidden="true">
+      <i class="half">half</i><i class="notch">estimate</i><i class="end">+50%</i>
+    </span>
+    <span class="row-figures">
+      <span>hours</span><span>{{ desk.costWords.toLowerCase() }}</span
+      ><span>{{ last }}</span>
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  display: grid;
+  grid-template-columns: var(--col-name) minmax(0, 1fr) var(--col-side);
+  align-items: end;
+  background: var(--paper);
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.first {
+  padding: 0 16px 3px;
+}
+.scale {
+  position: relative;
+  height: 26px;
+}
+.scale i {
+  position: absolute;
+  bottom: 5px;
+  font-style: normal;
+}
+.half {
+  left: 33.33%;
+  transform: translateX(-50%);
+}
+.notch {
+  left: 66.67%;
+  padding-left: 7px;
+  color: var(--ink);
+  font-weight: 700;
+}
+.end {
+  right: 4px;
+}
+.row-figures :last-child {
+  font-size: 13px !important;
+}
+</style>

@@ -1,0 +1,226 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { LineRow, TaskRow } from '@wergon/contract/compare';
+import Yardstick from './Yardstick.vue';
+import { callRoute, sayDate, useDesk, useAct } from '../kit/index.ts';
+import CostFigure from './CostFigure.vue';
+import { sayBalance, yardstickWords } from './figures.ts';
+import HoursFigure from './HoursFigure.vue';
+import LineScans from './LineScans.vue';
+import SignedOutWords from './SignedOutWords.vue';
+
+const props = defineProps<{ task: TaskRow; order: string; isOpen: boolean }>();
+const emit = defineEmits<{ toggle: [] }>();
+const desk = useDesk();
+const { act, problem, isBusy } = useAct();
+const finish = (isFinished: boolean) =>
+  act(() =>
+    callRoute('finishTask', { params: { order: props.order, task: props.task.id }, body: { isFinished } }),
+  );
+const openedLine = ref<string | null>(null);
+
+const balance = computed(() => sayBalance(props.task.comparison, props.task.hasEstimate, desk.hoursStyle));
+/** Of whoever has signed out it is said below, with how long that runs. */
+const nowOn = computed(() =>
+  props.task.peopleOn.filter((name) => !props.task.signedOut.some((person) => person.name === name)),
+);
+const who = computed(() => [...new Set(props.task.lines.map(({ name }) => name))].join(', '));
+const keyOf = ({ technician, workType, day }: LineRow) => `${technician} ${workType} ${day}`;
+const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
+  [
+    sharedSeconds > 0 ? `${desk.hours(sharedSeconds)} shared` : '',
+    enteredSeconds > 0 ? `${desk.hours(enteredSeconds)} written down` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+</script>
+
+<template>
+  <button
+    type="button"
+    class="row-line task"
+    :class="{ open: isOpen }"
+    :aria-expanded="isOpen"
+    @click="emit('toggle')"
+  >
+    <span class="row-name">
+      <span class="number mono">{{ task.position }}</span>
+      <span
+        >{{ task.title
+        }}<small
+          >{{
+            nowOn.length > 0
+              ? `now: ${nowOn.join(', ')}`
+              : task.signedOut.length > 0
+                ? ''
+                : who || task.workCenter
+          }}
+          <SignedOutWords :people="task.signedOut" /></small
+      ></span>
+    </span>
+    <Yardstick
+      :estimated-seconds="task.hasEstimate ? task.comparison.estimatedSeconds : null"
+      :used="task.used"
+      size="row"
+      hides-notch
+      :label="yardstickWords(task.comparison, task.hasEstimate, desk.hours)"
+    />
+    <span class="row-figures figure">
+      <HoursFigure :balance="balance" />
+      <CostFigure :comparison="task.comparison" :has-estimate="task.hasEstimate" />
+      <span :class="{ attention: task.isFinished && task.peopleOn.length > 0 }">{{
+        !task.isAccepted
+          ? 'declined'
+          : task.isFinished
+            ? task.peopleOn.length > 0
+              ? 'done, still worked on'
+              : 'done'
+            : task.peopleOn.length > 0
+              ? 'on it'
+              : task.lines.length > 0
+                ? 'begun'
+                : 'open'
+      }}</span>
+    </span>
+  </button>
+  <div v-if="isOpen" class="lines">
+    <p v-if="task.lines.length === 0" class="none">
+      Nobody has worked on this yet. Its code is <span class="mono">{{ task.code }}</span>.
+    </p>
+    <table v-else>
+      <caption class="visually-hidden">
+        Labor lines of
+        {{
+          task.title
+        }}
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">Who</th>
+          <th scope="col">Work</th>
+          <th scope="col" class="number">Hours</th>
+          <th scope="col" class="number">{{ desk.costWords }}</th>
+          <th scope="col">Made of</th>
+        </tr>
+      </thead>
+      <tbody v-for="line in task.lines" :key="keyOf(line)">
+        <tr>
+          <td>{{ sayDate(line.day) }}</td>
+          <td>{{ line.name }}</td>
+          <td>{{ line.workType }}</td>
+          <td class="number figure">
+            {{ openedLine === keyOf(line) ? desk.exactHours(line.seconds) : desk.hours(line.seconds) }}
+          </td>
+          <td class="number figure">
+            <template v-if="line.cost !== null">{{ desk.money(line.cost) }}</template>
+            <span v-else class="attention">no rate</span>
+          </td>
+          <td>
+            <button
+              type="button"
+              class="btn btn-quiet btn-sm"
+              :aria-expanded="openedLine === keyOf(line)"
+              @click="openedLine = openedLine === keyOf(line) ? null : keyOf(line)"
+            >
+              Scans
+            </button>
+            <span class="how">{{ howMeasured(line) }}</span>
+          </td>
+        </tr>
+        <tr v-if="openedLine === keyOf(line)">
+          <td colspan="6" class="scans"><LineScans :line="line" :target="task.id" /></td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="beside">
+      <ol v-if="task.instructions.length > 0">
+        <li v-for="(each, i) in task.instructions" :key="i">{{ each.text }}</li>
+      </ol>
+      <p v-if="task.originalSeconds !== task.comparison.estimatedSeconds && task.isAccepted" class="none">
+        First estimated at <span class="figure">{{ desk.hours(task.originalSeconds) }}</span>,
+        {{ desk.money(task.originalCost) }}.
+      </p>
+      <p v-if="task.assigned.length > 0" class="none">
+        Assigned: {{ task.assigned.map(({ name }) => name).join(', then ') }}
+      </p>
+      <p v-if="task.origin" class="none">From a standard, version {{ task.origin.taskVersion }}</p>
+      <button
+        v-if="desk.may('work.change') && task.isAccepted"
+        type="button"
+        class="btn btn-quiet btn-sm"
+        :disabled="isBusy"
+        @click="finish(!task.isFinished)"
+      >
+        {{ task.isFinished ? 'Reopen task' : 'Mark as done' }}
+      </button>
+      <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+    </div>
+    <p v-if="task.lines.length > 0" class="none">
+      Task code <span class="mono">{{ task.code }}</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.task {
+  width: 100%;
+  padding: 0;
+  background: none;
+  border: 0;
+  border-top: 1px solid var(--line);
+  text-align: left;
+}
+.task .number {
+  color: var(--ink-2);
+  font-weight: 600;
+}
+.open {
+  box-shadow: inset 4px 0 var(--action);
+}
+.lines {
+  position: relative;
+  z-index: 1;
+  padding: 4px 16px 12px 84px;
+  background: var(--sheet);
+  border-top: 1px solid var(--line);
+  box-shadow: inset 4px 0 var(--action);
+}
+.row-figures > .attention {
+  color: var(--attention);
+  white-space: normal;
+}
+.none {
+  margin: 8px 0 0;
+  color: var(--ink-2);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  color: var(--ink-2);
+  font-size: 13px;
+  font-weight: 400;
+}
+th,
+td {
+  padding: 4px 12px 4px 0;
+}
+tbody tr:first-child td {
+  border-top: 1px solid var(--line);
+}
+td.number,
+th.number {
+  padding-right: 28px;
+  text-align: right;
+}
+.how {
+  margin-left: 12px;
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.scans {
+  padding: 0 0 10px;
+}
+</style>

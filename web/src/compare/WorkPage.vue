@@ -1,0 +1,272 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { refDebounced } from '@vueuse/core';
+import { BButton } from 'bootstrap-vue-next';
+import { computed, reactive, ref } from 'vue';
+import { isPastEstimate } from '@wergon/core/compare';
+import { sumSeconds } from '@wergon/core/time';
+import { callRoute, sayDate, weekOf, useDesk, useNow, useAct } from '../kit/index.ts';
+import { DeskFrame, QueryState } from '../kit/parts/index.ts';
+import DueRuler from './DueRuler.vue';
+import { FILTERS, ORDERS } from './figures.ts';
+import type { Filter } from './figures.ts';
+import OrderRowLine from './OrderRowLine.vue';
+import { usePastWork } from '../work/index.ts';
+import ScaleHead from './ScaleHead.vue';
+
+const REFRESH_MS = 60_000;
+/** So long after the last key finished orders are looked for. */
+const SEARCH_MS = 250;
+const WEEKS = 7;
+
+const desk = useDesk();
+const now = useNow();
+const query = useQuery({ queryKey: ['work'], queryFn: () => callRoute('work'), refetchInterval: REFRESH_MS });
+/** Looked up beside the list: it takes longer, and changes when somebody approves. */
+const unapproved = useQuery({
+  queryKey: ['work', 'unapproved'],
+  queryFn: () => callRoute('unapprovedWork'),
+  staleTime: REFRESH_MS,
+});
+const search = ref('');
+const filter = ref<Filter>('floor');
+const order = ref<keyof typeof ORDERS>('over');
+/** Weeks by which the ruler has been moved. */
+const shift = ref(0);
+
+const today = computed(() => desk.zone?.dayAt(now.value) ?? 0);
+const firstDay = computed(() => today.value - ((today.value + 3) % 7) + (shift.value - 3) * 7);
+const title = computed(
+  () => `Weeks ${weekOf(firstDay.value as never)} to ${weekOf((firstDay.value + (WEEKS - 1) * 7) as never)}`,
+);
+const asked = refDebounced(search, SEARCH_MS);
+const past = usePastWork(
+  computed(() => {
+    const chosen = FILTERS[filter.value];
+    const state = 'past' in chosen ? chosen.past : undefined;
+    return { isAsked: 'past' in chosen, search: asked.value, ...(state ? { state } : {}) };
+  }),
+);
+const all = computed(() => [...(query.data.value?.orders ?? []), ...past.orders.value]);
+const filtered = computed(() => {
+  const states: readonly string[] = FILTERS[filter.value].states;
+  return all.value.filter(
+    (row) =>
+      states.includes(row.state) &&
+      NARROW.every(({ field }) => narrow[field] === '' || row[field] === narrow[field]),
+  );
+});
+/** Further filters, offered only where the shop uses them. */
+const NARROW = [
+  { field: 'customer', word: 'customers' },
+  { field: 'division', word: 'divisions' },
+  { field: 'jobType', word: 'job types' },
+  { field: 'unitWords', word: 'units' },
+] as const;
+const narrow = reactive({ customer: '', division: '', jobType: '', unitWords: '' });
+const valuesOf = (field: (typeof NARROW)[number]['field']) =>
+  [...new Set(all.value.map((row) => row[field]))].filter(Boolean).sort();
+/** Of past orders the server knows how many there are; only some of them are shown. */
+const count = computed(() => filtered.value.length - past.orders.value.length + past.total.value);
+const isNarrowed = computed(() => search.value !== '' || NARROW.some(({ field }) => narrow[field] !== ''));
+const stateCount = computed(() => {
+  const states: readonly string[] = FILTERS[filter.value].states;
+  return all.value.filter(({ state }) => states.includes(state)).length;
+});
+function showAll(): void {
+  search.value = '';
+  Object.assign(narrow, { customer: '', division: '', jobType: '', unitWords: '' });
+}
+const { act, problem, isBusy } = useAct();
+const said = ref('');
+const releasable = computed(() =>
+  shown.value.filter(({ state }) => state === 'draft' || state === 'accepted'),
+);
+async function releaseAll(): Promise<void> {
+  const answer = await act(() =>
+    callRoute('releaseOrders', { body: { orders: releasable.value.map(({ id }) => id) } }),
+  );
+  if (!answer) return;
+  said.value = [
+    `${answer.released.length} released`,
+    ...answer.refused.map(({ number, reason }) => `${number}: ${reason}`),
+  ].join('. ');
+}
+const shown = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  const matching = filtered.value.filter(
+    ({ number, title: name, customer, peopleOn }) =>
+      words === '' || `${number} ${name} ${customer} ${peopleOn.join(' ')}`.toLowerCase().includes(words),
+  );
+  return [...matching].sort(ORDERS[order.value].compare);
+});
+const waiting = computed(() => {
+  const listed = new Set(filtered.value.map(({ id }) => id));
+  return sumSeconds((unapproved.data.value?.orders ?? []).filter(({ order: id }) => listed.has(id)));
+});
+const sums = computed(() => {
+  const of = (figure: 'remainingSeconds' | 'estimatedSeconds') =>
+    filtered.value.reduce((sum, { comparison }) => sum + comparison[figure], 0);
+  return {
+    over: filtered.value.filter(({ comparison }) => isPastEstimate(comparison.overSeconds)).length,
+    left: desk.left(of('remainingSeconds')),
+    estimated: desk.hours(of('estimatedSeconds')),
+  };
+});
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    class="work"
+    :title="title"
+    step="week"
+    today="this week"
+    search-label="Order, customer, person"
+    @back="shift -= 1"
+    @on="shift += 1"
+    @today="shift = 0"
+  >
+    <template #ruler>
+      <DueRuler :orders="all" :first-day="firstDay" :weeks="WEEKS" :today="today" />
+    </template>
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <div class="counts">
+        <span
+          ><b>{{ count }}</b> {{ count === 1 ? 'order' : 'orders' }} {{ FILTERS[filter].word.toLowerCase()
+          }}<template v-if="past.orders.value.length < past.total.value"
+            >, the last {{ past.orders.value.length }} of them shown</template
+          ></span
+        >
+        <span :class="{ attention: sums.over > 0 }"
+          ><b>{{ sums.over }}</b> past an estimate</span
+        >
+        <span v-if="past.orders.value.length === 0"
+          ><b class="figure">{{ sums.left }}</b> left of
+          <span class="figure">{{ sums.estimated }}</span></span
+        >
+        <span v-if="waiting > 0" :title="`Labor since ${sayDate(unapproved.data.value?.since ?? null)}`"
+          ><b class="figure">{{ desk.hours(waiting) }}</b> not yet approved</span
+        >
+        <div class="choices">
+          <label class="visually-hidden" for="state-filter">Which orders</label>
+          <select id="state-filter" v-model="filter" class="form-select">
+            <option v-for="({ word }, key) in FILTERS" :key="key" :value="key">{{ word }}</option>
+          </select>
+          <RouterLink v-if="desk.may('work.change')" :to="{ name: 'new-order' }" class="btn btn-quiet"
+            >New order</RouterLink
+          >
+        </div>
+      </div>
+      <div v-if="all.length > 0 || isNarrowed" class="narrow">
+        <template v-for="{ field, word } in NARROW" :key="field">
+          <select
+            v-if="valuesOf(field).length > 1"
+            v-model="narrow[field]"
+            class="form-select form-select-sm"
+            :aria-label="`Only some ${word}`"
+          >
+            <option value="">all {{ word }}</option>
+            <option v-for="value in valuesOf(field)" :key="value" :value="value">{{ value }}</option>
+          </select>
+        </template>
+        <span class="choices">
+          <BButton
+            v-for="({ word }, key) in ORDERS"
+            :key="key"
+            variant="quiet"
+            :aria-pressed="order === key"
+            @click="order = key"
+            >{{ word }}</BButton
+          >
+        </span>
+        <span v-if="isNarrowed" role="status">
+          {{ shown.length }} of {{ stateCount }} orders {{ search ? `match “${search}”` : 'shown' }}.
+          <button type="button" class="btn btn-quiet btn-sm" @click="showAll">Show all</button>
+        </span>
+        <button
+          v-if="desk.may('work.change') && releasable.length > 1"
+          type="button"
+          class="btn btn-quiet btn-sm"
+          :disabled="isBusy"
+          @click="releaseAll"
+        >
+          Release these {{ releasable.length }}
+        </button>
+        <span v-if="said" role="status">{{ said }}</span>
+        <span v-if="problem" class="attention" role="alert">{{ problem }}</span>
+      </div>
+      <p v-if="filtered.length === 0" class="filtered">
+        {{
+          past.query.isFetching.value
+            ? 'Looking…'
+            : all.length === 0 && query.data.value.pastCount === 0
+              ? 'There are no orders yet.'
+              : `No orders are ${FILTERS[filter].word.toLowerCase()}.`
+        }}
+      </p>
+      <div v-else class="list">
+        <ScaleHead first="Order" last="due" />
+        <OrderRowLine v-for="row in shown" :key="row.id" :row="row" :today="today" />
+        <span class="estimate-line" aria-hidden="true"></span>
+      </div>
+      <div v-if="past.query.hasNextPage.value" class="more">
+        <BButton
+          variant="outline-secondary"
+          :disabled="past.query.isFetchingNextPage.value"
+          @click="past.query.fetchNextPage()"
+          >{{ past.query.isFetchingNextPage.value ? 'Looking…' : 'Show more' }}</BButton
+        >
+        {{ past.orders.value.length }} of {{ past.total.value }} shown
+      </div>
+      <p class="legend">
+        <span><i class="swatch setup"></i>setup</span><span><i class="swatch run"></i>run</span
+        ><span><i class="swatch rework"></i>rework</span
+        ><span><i class="swatch over"></i>over the estimate</span>
+        <span>a torn end: past the scale, with how many times the estimate</span>
+      </p>
+    </template>
+  </DeskFrame>
+</template>
+
+<style src="./rows.scss" lang="scss"></style>
+<style scoped lang="scss">
+.choices {
+  display: flex;
+  gap: 8px;
+  margin-left: auto;
+}
+.form-select {
+  width: auto;
+  padding-top: 4px;
+  padding-bottom: 4px;
+  font-size: 15px;
+}
+
+.narrow {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  padding: 0 16px 8px;
+}
+.narrow .form-select {
+  max-width: 190px;
+  padding-top: 2px;
+  padding-bottom: 2px;
+  font-size: 14px;
+}
+.more {
+  padding: 8px 16px;
+}
+.filtered {
+  margin: 0;
+  padding: 10px 16px;
+}
+</style>

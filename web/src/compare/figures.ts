@@ -1,0 +1,120 @@
+import type { ComparisonJson, OrderRow } from '@wergon/contract/compare';
+import { balanceOf, balanceOfTasks, formatBalance } from '@wergon/core/compare';
+import type { Balance } from '@wergon/core/compare';
+import { formatHours, formatLeft, toSeconds } from '@wergon/core/time';
+import type { HoursStyle } from '@wergon/core/time';
+
+/** What an order or a task comes to, in words that a row can show. */
+export type BalanceWords = {
+  readonly hours: string;
+  readonly word: Balance['kind'];
+  readonly also: string;
+  readonly isOver: boolean;
+};
+
+/** An order over on some tasks may have hours left on others: both are said. */
+export function sayBalance(
+  comparison: ComparisonJson,
+  hasEstimate: boolean,
+  style: HoursStyle,
+): BalanceWords {
+  const used = toSeconds(comparison.actualSeconds);
+  const over = toSeconds(comparison.overSeconds);
+  const left = toSeconds(comparison.remainingSeconds);
+  const under = toSeconds(comparison.underSeconds);
+  const balance = balanceOf(hasEstimate ? { used, over, left, under } : { used, over: null, left: null });
+  const isOver = balance.kind === 'over';
+  const also = !isOver
+    ? ''
+    : left > 0
+      ? `${formatLeft(left, style)} left`
+      : under > 0
+        ? `${formatHours(under, style)} under`
+        : '';
+  return { hours: formatBalance(balance, style), word: balance.kind, also, isOver };
+}
+
+/** The same of an order with its tasks at hand: how far it is past its estimate in all, and on how many tasks. */
+export function sayOrderBalance(
+  comparison: ComparisonJson,
+  tasks: readonly { readonly comparison: ComparisonJson }[],
+  hasEstimate: boolean,
+  style: HoursStyle,
+): BalanceWords {
+  const words = sayBalance(comparison, hasEstimate, style);
+  if (!words.isOver) return words;
+  const { net, tasksOver, over, left, under } = balanceOfTasks(
+    tasks.map(({ comparison: { overSeconds, remainingSeconds, underSeconds } }) => ({
+      overSeconds: toSeconds(overSeconds),
+      remainingSeconds: toSeconds(remainingSeconds),
+      underSeconds: toSeconds(underSeconds),
+    })),
+  );
+  const others = [
+    left > 0 ? `${formatLeft(left, style)} left` : '',
+    under > 0 ? `${formatHours(under, style)} under` : '',
+  ].filter(Boolean);
+  if (others.length === 0) return words;
+  const onTasks = `${formatHours(over, style)} over on ${tasksOver} ${tasksOver === 1 ? 'task' : 'tasks'}`;
+  const also = `${others.join(', ')} on ${tasks.length - tasksOver === 1 ? 'the other' : 'others'}`;
+  const total = balanceOf({ used: toSeconds(0), over: toSeconds(Math.max(0, net)), left: toSeconds(0) });
+  return total.kind === 'over'
+    ? { ...words, hours: formatBalance(total, style), also: `${onTasks}, ${also}` }
+    : { ...words, also: `on ${tasksOver} ${tasksOver === 1 ? 'task' : 'tasks'}, ${also}` };
+}
+
+/** What a yardstick says to somebody who cannot see it. */
+export const yardstickWords = (
+  { actualSeconds, estimatedSeconds }: ComparisonJson,
+  hasEstimate: boolean,
+  hours: (seconds: number) => string,
+): string =>
+  hasEstimate
+    ? `${hours(actualSeconds)} used of ${hours(estimatedSeconds)} estimated`
+    : `${hours(actualSeconds)} used, no estimate`;
+
+/** Which orders a filter shows. */
+export const FILTERS = {
+  floor: { word: 'On the floor', states: ['released', 'on-hold'] },
+  preparing: { word: 'In preparation', states: ['draft', 'accepted'] },
+  finished: { word: 'Finished', states: ['finished'], past: 'finished' },
+  closed: { word: 'Closed', states: ['closed'], past: 'closed' },
+  all: {
+    word: 'All',
+    states: ['draft', 'accepted', 'released', 'on-hold', 'finished', 'closed'],
+    past: undefined,
+  },
+} as const satisfies Record<
+  string,
+  {
+    word: string;
+    states: readonly OrderRow['state'][];
+    /** Which orders whose work is behind them are looked for on the server; `undefined`: all of them. */
+    past?: 'finished' | 'closed' | undefined;
+  }
+>;
+export type Filter = keyof typeof FILTERS;
+
+const shareOf = ({ comparison: { actualSeconds, estimatedSeconds } }: OrderRow) =>
+  actualSeconds / (estimatedSeconds || 1);
+const overCost = ({ comparison: { costDifference }, hasEstimate }: OrderRow) =>
+  hasEstimate ? Math.max(0, Number(costDifference)) : 0;
+
+/** What a list of orders can begin with. */
+export const ORDERS = {
+  over: {
+    word: 'Most hours over',
+    compare: (a, b) => b.comparison.overSeconds - a.comparison.overSeconds || shareOf(b) - shareOf(a),
+  },
+  cost: {
+    word: 'Most money over',
+    compare: (a, b) => overCost(b) - overCost(a) || shareOf(b) - shareOf(a),
+  },
+  due: {
+    word: 'Due soonest',
+    compare: (a, b) => (a.due ?? '9999').localeCompare(b.due ?? '9999'),
+  },
+} as const satisfies Record<
+  string,
+  { readonly word: string; readonly compare: (a: OrderRow, b: OrderRow) => number }
+>;

@@ -1,0 +1,1 @@
+export { exchangePages } from './pages.ts';

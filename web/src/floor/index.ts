@@ -1,0 +1,7 @@
+export { default as HourTicks } from './HourTicks.vue';
+export { fittingLabel, tintOf, tintsOf } from './jobLook.ts';
+export { floorPages } from './pages.ts';
+export { createHourScale } from './tapeScale.ts';
+export type { TapeScale } from './tapeScale.ts';
+export { default as WallApp } from './wall/WallApp.vue';
+export { forgetWall } from './wall/wallStore.ts';

@@ -1,0 +1,6 @@
+import type { RouteRecordRaw } from 'vue-router';
+
+/** The room's own pages, each fetched when somebody opens it. */
+export const floorPages: RouteRecordRaw[] = [
+  { path: '/floor', name: 'floor', component: () => import('./FloorPage.vue') },
+];

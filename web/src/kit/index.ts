@@ -1,0 +1,15 @@
+export { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './callRoute.ts';
+export { readDateText } from './dateText.ts';
+export { sayClock, sayDate, sayDay, sayInstant, weekOf } from './dates.ts';
+export { download } from './download.ts';
+export { keepShell } from './keepShell.ts';
+export { isLive } from './live.ts';
+export { queryPlugin } from './queryPlugin.ts';
+export { useAct } from './useAct.ts';
+export { useDays } from './useDays.ts';
+export { useDesk } from './useDesk.ts';
+export { useElementWidth } from './useElementWidth.ts';
+export { useForm } from './useForm.ts';
+export { useNow } from './useNow.ts';
+export { usePeople } from './usePeople.ts';
+export { useStart } from './useStart.ts';

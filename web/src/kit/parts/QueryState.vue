@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { wordsOf } from '../callRoute.ts';
+
+defineProps<{ isPending: boolean; error: unknown }>();
+defineEmits<{ retry: [] }>();
+</script>
+
+<template>
+  <p v-if="error" class="state" role="alert">
+    <span class="attention">{{ wordsOf(error) }}</span>
+    <button type="button" class="btn btn-quiet" @click="$emit('retry')">Try again</button>
+  </p>
+  <p v-else-if="isPending" class="state quiet" role="status">Loading…</p>
+</template>
+
+<style scoped>
+.state {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  margin: 0;
+  padding: 20px 16px;
+}
+</style>

@@ -1,0 +1,1 @@
+export { labelsPages } from './pages.ts';

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { readInstant } from '@wergon/contract/wire';
+import type { ScanJson } from '@wergon/contract/ledger';
+import { sayInstant, useDesk } from '../kit/index.ts';
+import { sayChange, sayEntryType } from './entryWords.ts';
+
+/** One entry as it was recorded, and every correction of it with who, why, before and after. */
+defineProps<{ scan: ScanJson }>();
+const desk = useDesk();
+
+const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(text)) : '');
+const sayScan = (scan: ScanJson) =>
+  `${sayEntryType(scan.type)}${scan.at === null ? '' : ` ${clock(scan.at)}`}, ${scan.source} at ${scan.author}, entry ${scan.seq}`;
+const sayCorrection = ({ type, author, recordedAt, why }: ScanJson['corrections'][number]) =>
+  `${sayEntryType(type)} by ${author}, ${clock(recordedAt)}${why ? `: ${why}` : ''}`;
+</script>
+
+<template>
+  <li>{{ sayScan(scan) }}</li>
+  <li v-for="correction in scan.corrections" :key="correction.recordedAt" class="correction">
+    {{ sayCorrection(correction) }}
+    <span v-for="change in correction.changes" :key="change.field" class="quiet">
+      · {{ sayChange(change, clock) }}</span
+    >
+  </li>
+</template>
+
+<style scoped>
+.correction {
+  padding-left: 18px;
+  color: var(--ink);
+}
+</style>

@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { useInfiniteQuery } from '@tanstack/vue-query';
+import { computed, reactive, ref } from 'vue';
+import { readInstant } from '@wergon/contract/wire';
+import type { TrailJson } from '@wergon/contract/ledger';
+import { callRoute, wordsOf, sayDate, sayInstant, useDesk, usePeople } from '../kit/index.ts';
+import { DateField, DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { sayChange, sayEntryType } from './entryWords.ts';
+import { exportTrail } from './exportTrail.ts';
+import { useVerify } from './useVerify.ts';
+
+const desk = useDesk();
+const people = usePeople();
+const filter = reactive({ from: '', to: '', technician: '', stream: '', corrections: '' });
+const asked = computed((): Record<string, string> =>
+  Object.fromEntries(Object.entries(filter).filter(([, value]) => value !== '')),
+);
+const query = useInfiniteQuery({
+  queryKey: ['trail', asked],
+  queryFn: ({ pageParam }) =>
+    callRoute('trail', { query: { ...asked.value, ...(pageParam ? { before: String(pageParam) } : {}) } }),
+  initialPageParam: 0,
+  getNextPageParam: ({ next }) => next ?? undefined,
+});
+const entries = computed(() => query.data.value?.pages.flatMap((page) => page.entries) ?? []);
+const { verify, cancel, state: verified } = useVerify();
+const exporting = ref('');
+const problem = ref('');
+async function save(): Promise<void> {
+  problem.value = '';
+  try {
+    await exportTrail(asked.value, (count) => (exporting.value = `${count} entries read`));
+  } catch (error) {
+    problem.value = wordsOf(error);
+  } finally {
+    exporting.value = '';
+  }
+}
+const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(text)) : '');
+const sayTime = (at: string | null) => (at === null ? '' : at.includes('T') ? clock(at) : sayDate(at));
+const sayAt = ({ at, of }: TrailJson['entries'][number]) => sayTime(at ?? of?.at ?? null);
+const clearAll = () =>
+  Object.assign(filter, { from: '', to: '', technician: '', stream: '', corrections: '' });
+</script>
+
+<template>
+  <DeskFrame title="Trail">
+    <template #ruler>
+      <p class="lead">
+        Everything that was ever recorded, in the order of recording. Nothing in it is changed or deleted;
+        each entry’s hash holds the one before it.
+      </p>
+    </template>
+    <ReconcileWays />
+    <form class="filters" @submit.prevent>
+      <label>recorded from <DateField v-model="filter.from" label="Recorded from" is-small /></label>
+      <label>to <DateField v-model="filter.to" label="Recorded to" is-small /></label>
+      <label
+        >about
+        <select v-model="filter.technician" class="form-select form-select-sm">
+          <option value="">anybody</option>
+          <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
+        </select></label
+      >
+      <label
+        >stream
+        <select v-model="filter.stream" class="form-select form-select-sm">
+          <option value="">all</option>
+          <option value="labor">labor</option>
+          <option value="floor">floor</option>
+          <option value="decision">decisions</option>
+        </select></label
+      >
+      <label class="check"
+        ><input v-model="filter.corrections" type="checkbox" true-value="only" false-value="" /> corrections
+        and additions only</label
+      >
+      <button
+        v-if="Object.keys(asked).length > 0"
+        type="button"
+        class="btn btn-quiet btn-sm"
+        @click="clearAll"
+      >
+        Show all
+      </button>
+      <button type="button" class="btn btn-quiet btn-sm" :disabled="exporting !== ''" @click="save">
+        {{ exporting || 'Export as CSV' }}
+      </button>
+      <button v-if="verified.status !== 'running'" type="button" class="btn btn-quiet btn-sm" @click="verify">
+        Verify the chain
+      </button>
+      <button v-else type="button" class="btn btn-quiet btn-sm" @click="cancel">Stop verifying</button>
+    </form>
+    <p v-if="verified.words" class="told" :class="{ attention: verified.status === 'broken' }" role="status">
+      {{ verified.words }}
+    </p>
+    <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>
+    <QueryState
+      v-if="!query.data.value"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col" class="number">Entry</th>
+            <th scope="col">Recorded</th>
+            <th scope="col">What</th>
+            <th scope="col">About</th>
+            <th scope="col">Time of event</th>
+            <th scope="col">By</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="entry in entries" :key="entry.seq">
+            <td class="figure number">{{ entry.seq }}</td>
+            <td class="figure">{{ clock(entry.recordedAt) }}</td>
+            <td>
+              {{ sayEntryType(entry.type)
+              }}<template v-if="entry.of"
+                >: {{ sayEntryType(entry.of.type) }} {{ sayTime(entry.of.at) }}</template
+              >
+              <span v-for="change in entry.changes" :key="change.field" class="quiet">
+                · {{ sayChange(change, clock) }}</span
+              >
+              <span v-if="entry.why" class="quiet"> · {{ entry.why }}</span>
+            </td>
+            <td>{{ entry.name }}{{ entry.name && entry.about ? ', ' : '' }}{{ entry.about }}</td>
+            <td class="figure">{{ sayAt(entry) }}</td>
+            <td>
+              {{ entry.author }} <span class="quiet">{{ entry.source }}</span>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="entries.length === 0" class="none">Nothing of this kind is recorded.</p>
+      <div v-if="query.hasNextPage.value" class="more">
+        <button
+          type="button"
+          class="btn btn-quiet btn-sm"
+          :disabled="query.isFetchingNextPage.value"
+          @click="query.fetchNextPage()"
+        >
+          Earlier entries
+        </button>
+      </div>
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.lead {
+  margin: 0;
+  padding: 14px;
+  max-width: 900px;
+}
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: end;
+  padding: 10px 16px;
+}
+label {
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.told {
+  margin: 0;
+  padding: 6px 16px;
+  background: var(--action-tint);
+}
+.told.attention {
+  background: var(--attention-tint);
+}
+table {
+  width: 100%;
+  background: var(--sheet);
+  border-collapse: collapse;
+  font-size: 14px;
+}
+th,
+td {
+  padding: 4px 12px;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  vertical-align: top;
+}
+th {
+  position: sticky;
+  top: 0;
+  background: var(--sheet);
+  color: var(--ink-2);
+  font-size: 13px;
+  font-weight: 400;
+}
+.number {
+  text-align: right;
+}
+td.figure {
+  white-space: nowrap;
+}
+.none,
+.more {
+  padding: 12px 16px;
+}
+</style>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { readInstant } from '@wergon/contract/wire';
+import type { ChosenAnswer } from '@wergon/contract/loose-ends';
+import { callRoute, wordsOf, sayClock, sayDate, useDesk } from '../kit/index.ts';
+import { likeliestAnswers, namesOf } from './alike.ts';
+import type { LooseEndJson } from './alike.ts';
+import EffectView from './EffectView.vue';
+import { sayAlike, sayAnswer, sayKinds } from './sentences.ts';
+
+/** Several loose ends that have the same likeliest answer: looked at and answered together, one by one if not. */
+const props = defineProps<{ ends: readonly LooseEndJson[]; isBusy: boolean }>();
+const emit = defineEmits<{ answer: [chosen: ChosenAnswer[], words: string] }>();
+const desk = useDesk();
+const isOpen = ref(false);
+const answers = computed(() => likeliestAnswers(props.ends));
+const words = computed(() => sayAlike(props.ends));
+const names = computed(() => namesOf(props.ends));
+const clock = (instant: string | null) =>
+  instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
+const effect = useQuery({
+  queryKey: ['reconcile', 'effect', answers],
+  queryFn: () => callRoute('previewAnswer', { body: { answers: answers.value } }),
+  enabled: isOpen,
+  retry: false,
+});
+</script>
+
+<template>
+  <li class="alike" :class="{ open: isOpen }">
+    <p>
+      <span
+        ><b>{{ ends.length }}</b> {{ sayKinds(ends) }}: {{ names }}</span
+      >
+      <button type="button" class="btn btn-quiet btn-sm" :aria-expanded="isOpen" @click="isOpen = !isOpen">
+        {{ words }}, all {{ ends.length }}
+      </button>
+    </p>
+    <template v-if="isOpen">
+      <ul v-if="ends.some(({ answers: [first] }) => first?.at)">
+        <li v-for="(end, i) in ends" :key="i">
+          <b>{{ end.name ?? 'Somebody' }}</b> {{ sayDate(end.day) }}:
+          {{ end.answers[0] ? sayAnswer(end.answers[0], { clock, hours: desk.hours }) : '' }}
+        </li>
+      </ul>
+      <p v-if="effect.isPending.value" class="quiet">Checking what it would do…</p>
+      <p v-else-if="effect.error.value" class="attention" role="alert">{{ wordsOf(effect.error.value) }}</p>
+      <div v-else-if="effect.data.value" class="effect">
+        <EffectView :effect="effect.data.value" />
+        <button
+          type="button"
+          class="btn btn-primary btn-sm"
+          :disabled="isBusy"
+          @click="emit('answer', answers, `${ends.length} ${sayKinds(ends)}, ${words}`)"
+        >
+          Put all {{ ends.length }} right
+        </button>
+      </div>
+    </template>
+  </li>
+</template>
+
+<style scoped>
+.alike {
+  padding: 4px 16px;
+  background: var(--paper);
+  border-bottom: 1px solid var(--line);
+}
+.alike.open {
+  padding-bottom: 10px;
+  background: var(--action-tint);
+}
+p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+  margin: 0;
+}
+ul {
+  margin: 6px 0;
+  padding: 0;
+  list-style: none;
+}
+.effect {
+  max-width: 1100px;
+}
+</style>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { sumSeconds } from '@wergon/core/time';
+import { useDesk } from '../kit/index.ts';
+import type { LooseEndJson } from './alike.ts';
+
+/** Time of one person on nothing before the planned beginning or after the planned end: one line a day. */
+const props = defineProps<{ ends: readonly LooseEndJson[]; isBusy: boolean }>();
+const emit = defineEmits<{ accept: [ends: readonly LooseEndJson[], reason: string] }>();
+const desk = useDesk();
+const reason = ref('came early, went late');
+const first = computed(() => props.ends[0]);
+const seconds = computed(() => sumSeconds(props.ends));
+</script>
+
+<template>
+  <li class="outside">
+    <p>
+      <b>{{ first?.name ?? 'Somebody' }}</b> was signed in without a task outside the planned time,
+      <span class="figure">{{ desk.hours(seconds) }}</span><template v-if="ends.length > 1">
+        in {{ ends.length }} stretches</template
+      >: accept it, or
+      <RouterLink
+        v-if="first?.technician"
+        :to="{ name: 'person-day', params: { technician: first.technician, day: first.day } }"
+        >enter what was done</RouterLink
+      >.
+    </p>
+    <form v-if="first?.mayDecide" @submit.prevent="emit('accept', ends, reason)">
+      <input
+        v-model="reason"
+        class="form-control form-control-sm"
+        :aria-label="`Why it is accepted as it is: ${first?.name ?? ''}`"
+        maxlength="200"
+        @keydown.stop
+      />
+      <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy || reason.trim() === ''">
+        Accept
+      </button>
+    </form>
+  </li>
+</template>
+
+<style scoped>
+.outside {
+  padding: 6px 16px;
+  border-bottom: 1px solid var(--line);
+}
+p {
+  margin: 0 0 4px;
+}
+form {
+  display: flex;
+  gap: 6px;
+  max-width: 520px;
+}
+@media (min-width: 1100px) {
+  .outside {
+    display: grid;
+    grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+    gap: 0 24px;
+    align-items: center;
+  }
+  p {
+    margin: 0;
+  }
+}
+</style>

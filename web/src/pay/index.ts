@@ -1,0 +1,1 @@
+export { payPages } from './pages.ts';

@@ -1,0 +1,6 @@
+import type { RouteRecordRaw } from 'vue-router';
+
+/** The room's own pages, each fetched when somebody opens it. */
+export const payPages: RouteRecordRaw[] = [
+  { path: '/pay', name: 'pay', component: () => import('./PayPage.vue') },
+];

@@ -1,0 +1,1 @@
+export { scanPages } from './pages.ts';

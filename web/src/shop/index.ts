@@ -1,0 +1,2 @@
+export { default as ChargeFields } from './ChargeFields.vue';
+export { shopPages } from './pages.ts';

@@ -1,0 +1,1 @@
+export { default as StationPage } from './StationPage.vue';

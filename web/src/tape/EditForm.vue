@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { refDebounced } from '@vueuse/core';
+import { computed } from 'vue';
+import type { TapeEditJson } from '@wergon/contract/tape';
+import { toInstant } from '@wergon/core/time';
+import type { Instant, Zone } from '@wergon/core/time';
+import { WORK_TYPES } from '@wergon/core/work';
+import { CallFailed, callRoute, sayRefusal, sayClock } from '../kit/index.ts';
+import { EffectView } from '../loose-ends/index.ts';
+import TargetPicker from './TargetPicker.vue';
+import ClockField from './ClockField.vue';
+import ConfirmActs from './ConfirmActs.vue';
+import type { TapeBlock } from './usePersonDay.ts';
+import { changes } from './useTapeEdit.ts';
+import type { DraftPiece, TapeEditing } from './useTapeEdit.ts';
+
+/** What a block becomes, in fields, and what that would do. */
+const props = defineProps<{
+  editing: TapeEditing;
+  isBusy: boolean;
+  people: readonly { readonly id: string; readonly name: string }[];
+  zone: Zone;
+  now: Instant;
+  blocks: readonly TapeBlock[];
+}>();
+/** So long a drawn edge rests before the server is asked what it would do, in milliseconds. */
+const REST = 150;
+
+const draft = computed(() => props.editing.draft.value);
+const body = refDebounced(props.editing.body, REST);
+const effect = useQuery({
+  queryKey: ['edit-effect', body],
+  queryFn: () => callRoute('previewEdit', { body: body.value as TapeEditJson }),
+  // The body rests behind what is drawn: what it rests at may still be the block as it is.
+  enabled: computed(() => body.value !== undefined && changes(body.value) && props.editing.isChanged.value),
+  placeholderData: keepPreviousData,
+  retry: false,
+});
+const refusal = computed(() => {
+  const { error } = effect;
+  const told = error.value instanceof CallFailed ? error.value.problem : null;
+  return error.value && told?.type !== 'urn:wergon:edit.nothing' ? sayRefusal(error.value) : '';
+});
+/** Both versions, where somebody else has changed the block while it was being edited. */
+const conflict = computed(() => {
+  const block = draft.value?.block;
+  if (!block) return undefined;
+  const say = (from: Instant, to: Instant | null, titles: readonly { readonly title: string }[]) =>
+    `${titles.map(({ title }) => title).join(' and ')} from ${sayClock(props.zone, from)} to ${to === null ? 'now' : sayClock(props.zone, to)}`;
+  const isThere = props.blocks.some(
+    ({ from, to, stint }) =>
+      from === block.from &&
+      (block.to === null || to === block.to) &&
+      stint.running.map(({ target }) => target).join() === block.running.map(({ target }) => target).join(),
+  );
+  if (isThere) return undefined;
+  const end = block.to ?? props.now;
+  const others = props.blocks.filter(({ from, to }) => from < end && block.from < to);
+  return {
+    was: say(block.from, block.to, block.running),
+    is: others.map(({ from, to, stint }) => say(from, to, stint.running)).join('; ') || 'nothing',
+  };
+});
+const isDeleted = computed(() => draft.value?.block !== null && draft.value?.becomes.length === 0);
+const isOwnTo = ({ to }: DraftPiece) => to !== null;
+const words = computed(() => {
+  const [piece] = draft.value?.becomes ?? [];
+  const block = draft.value?.block ?? piece;
+  if (!block) return '';
+  const title = (piece ?? block).running.map((run) => run.title).join(' and ');
+  return `${title} from ${sayClock(props.zone, (piece ?? block).from)}${isDeleted.value ? ' taken out' : ''}`;
+});
+
+function setWork(piece: DraftPiece, target: string): void {
+  const [first] = piece.running;
+  // Another task takes the place of all that ran together.
+  piece.running = [{ target, workType: first?.workType ?? 'run', title: first?.title ?? '', order: null }];
+}
+function setTitle(piece: DraftPiece, title: string): void {
+  const [first] = piece.running;
+  if (first) first.title = title;
+}
+function setKind(piece: DraftPiece, kind: string): void {
+  const workType = WORK_TYPES.find((each) => each === kind) ?? 'run';
+  piece.running = piece.running.map((run) => ({ ...run, workType }));
+}
+function setEnd(piece: DraftPiece, isOpen: boolean): void {
+  piece.to = isOpen ? null : toInstant(props.now - (props.now % 60));
+}
+</script>
+
+<template>
+  <form v-if="draft" class="edit" @submit.prevent="editing.confirm(words)" @keydown.esc="editing.clear()">
+    <div v-for="(piece, i) in draft.becomes" :key="i" class="piece">
+      <label>
+        <span>From</span>
+        <ClockField v-model="piece.from" label="From" :zone="zone" />
+      </label>
+      <label>
+        <span>To</span>
+        <ClockField
+          v-if="isOwnTo(piece)"
+          :model-value="piece.to!"
+          label="To"
+          :zone="zone"
+          :after="piece.from"
+          @update:model-value="piece.to = $event"
+        />
+        <span v-else class="figure open">goes on</span>
+      </label>
+      <label v-if="draft.block === null || draft.block.to === null" class="check">
+        <input
+          type="checkbox"
+          :checked="piece.to === null"
+          @change="setEnd(piece, ($event.target as HTMLInputElement).checked)"
+        />
+        goes on now
+      </label>
+      <div class="work">
+        <span>Work</span>
+        <TargetPicker
+          :model-value="piece.running[0]?.target ?? ''"
+          :text="piece.running.map(({ title }) => title).join(' and ')"
+          label="Work"
+          @update:model-value="setWork(piece, $event)"
+          @update:text="setTitle(piece, $event)"
+          @kind="setKind(piece, $event)"
+        />
+      </div>
+      <label>
+        <span>Kind</span>
+        <select
+          class="form-select form-select-sm"
+          :value="piece.running[0]?.workType ?? 'run'"
+          @change="setKind(piece, ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
+        </select>
+      </label>
+      <label>
+        <span>Person</span>
+        <select v-model="piece.technician" class="form-select form-select-sm">
+          <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
+        </select>
+      </label>
+      <button type="button" class="btn btn-quiet btn-sm" @click="editing.split(i, now)">Split</button>
+      <button type="button" class="btn btn-quiet btn-sm" @click="editing.drop(i)">Take out</button>
+    </div>
+    <p v-if="conflict" class="attention" role="alert">
+      Somebody has changed this meanwhile. You took hold of {{ conflict.was }}; there is now
+      {{ conflict.is }}. Leave it, and take hold of what is there now.
+    </p>
+    <p v-if="isDeleted" class="gone">This block is taken out: it never was.</p>
+    <div v-if="editing.isChanged.value" class="effect">
+      <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
+      <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
+      <p v-else-if="effect.isFetching.value" class="quiet">Looking what it would do…</p>
+    </div>
+    <ConfirmActs
+      v-model="draft.reason"
+      :cannot="isBusy || !editing.isChanged.value || refusal !== '' || conflict !== undefined"
+      @leave="editing.clear()"
+    />
+  </form>
+</template>
+
+<style scoped>
+.edit {
+  padding: 10px 16px 12px;
+  background: var(--action-tint);
+  border-bottom: 1px solid var(--line);
+}
+.piece {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 10px;
+  align-items: end;
+  margin-bottom: 8px;
+}
+.piece label > span:first-child,
+.work > span {
+  display: block;
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.work {
+  flex: 1 1 220px;
+  max-width: 360px;
+}
+.open {
+  display: block;
+  padding: 4px 0;
+}
+.check {
+  padding-bottom: 4px;
+}
+.effect {
+  max-width: 1100px;
+}
+p {
+  margin: 4px 0;
+}
+</style>

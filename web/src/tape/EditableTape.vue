@@ -1,0 +1,297 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { toInstant } from '@wergon/core/time';
+import type { Instant, Span, Zone } from '@wergon/core/time';
+import { sayClock, useElementWidth } from '../kit/index.ts';
+import { fittingLabel, tintOf, tintsOf } from '../floor/index.ts';
+import type { TapeScale } from '../floor/index.ts';
+import { snapEdge } from './snap.ts';
+import type { DraftPiece } from './useTapeEdit.ts';
+import type { TapeBlock } from './usePersonDay.ts';
+
+/** One person's day, large: blocks are taken hold of, edges drawn, gaps filled. */
+const props = defineProps<{
+  blocks: readonly TapeBlock[];
+  gaps: readonly Span[];
+  breaks: readonly Span[];
+  shifts: readonly Span[];
+  planned: Span | null;
+  pieces: readonly DraftPiece[];
+  /** The block that is being edited; it is drawn as what it becomes. */
+  taken: Instant | null;
+  scale: TapeScale;
+  zone: Zone;
+  now: Instant | null;
+  mayEdit: boolean;
+}>();
+const emit = defineEmits<{
+  take: [block: TapeBlock];
+  begin: [gap: Span];
+  draw: [piece: number, edge: 'from' | 'to', at: Instant];
+}>();
+const tape = ref<HTMLElement>();
+
+/** So near, in pixels, a neighbour's edge draws the one that is drawn. */
+const REACH = 8;
+const STEPS: Readonly<Record<string, number>> = {
+  ArrowLeft: -60,
+  ArrowRight: 60,
+  PageDown: -900,
+  PageUp: 900,
+};
+
+const width = useElementWidth(tape);
+const percent = (share: number) => `${share * 100}%`;
+type Runs = readonly { readonly title: string; readonly order: string | null }[];
+const sayAll = (running: Runs) => running.map(({ title }) => title).join(' and ');
+/** The whole words where they fit, else the number of the order. */
+function labelOf({ from, to }: Span, running: Runs): string {
+  const share = Math.min(1, props.scale.place(to)) - Math.max(0, props.scale.place(from));
+  return fittingLabel([sayAll(running) || 'what?', running[0]?.order ?? ''], share * width.value);
+}
+const tints = computed(() =>
+  tintsOf(props.blocks.flatMap(({ stint }) => stint.running.map(({ order }) => order))),
+);
+const titleOf = (block: TapeBlock) => sayAll(block.stint.running);
+function placed({ from, to }: Span) {
+  const left = Math.max(0, props.scale.place(from));
+  return { left: percent(left), width: percent(Math.min(1, props.scale.place(to)) - left) };
+}
+const clock = (at: Instant) => sayClock(props.zone, at);
+const others = computed(() => props.blocks.filter(({ from }) => from !== props.taken));
+const neighbours = computed(() => [
+  ...[...others.value, ...props.breaks, ...props.shifts].flatMap(({ from, to }) => [from, to]),
+  ...(props.planned ? [props.planned.from, props.planned.to] : []),
+]);
+const drawn = computed(() =>
+  props.pieces.map((piece, i) => {
+    const to = piece.to ?? props.now ?? piece.from;
+    return {
+      i,
+      piece,
+      style: placed({ from: piece.from, to }),
+      title: labelOf({ from: piece.from, to }, piece.running),
+      edges: [
+        { edge: 'from' as const, at: piece.from, left: percent(props.scale.place(piece.from)) },
+        ...(piece.to === null
+          ? []
+          : [{ edge: 'to' as const, at: piece.to, left: percent(props.scale.place(piece.to)) }]),
+      ].filter(({ at }) => props.scale.place(at) >= 0 && props.scale.place(at) <= 1),
+    };
+  }),
+);
+
+function onMove(event: PointerEvent, piece: number, edge: 'from' | 'to'): void {
+  const handle = event.currentTarget as HTMLElement;
+  const box = tape.value?.getBoundingClientRect();
+  if (!box || !handle.hasPointerCapture(event.pointerId)) return;
+  const at = props.scale.at((event.clientX - box.left) / box.width);
+  const perPixel = ((props.scale.toHour - props.scale.fromHour) * 3600) / box.width;
+  emit('draw', piece, edge, snapEdge(at, neighbours.value, REACH * perPixel));
+}
+/** Where a block was taken hold of, and what it was then: it moves as a whole. */
+let grabbed: { readonly at: Instant; readonly from: Instant; readonly to: Instant } | undefined;
+const instantAt = (event: PointerEvent): Instant | undefined => {
+  const box = tape.value?.getBoundingClientRect();
+  return box && props.scale.at((event.clientX - box.left) / box.width);
+};
+function grab(event: PointerEvent, { from, to }: DraftPiece): void {
+  const at = instantAt(event);
+  if (at === undefined || to === null) return;
+  grabbed = { at, from, to };
+  hold(event);
+}
+function onDrag(event: PointerEvent, piece: number): void {
+  const at = instantAt(event);
+  const box = tape.value?.getBoundingClientRect();
+  if (!grabbed || at === undefined || !box) return;
+  if (!(event.currentTarget as HTMLElement).hasPointerCapture(event.pointerId)) return;
+  const perPixel = ((props.scale.toHour - props.scale.fromHour) * 3600) / box.width;
+  const wanted = toInstant(grabbed.from + at - grabbed.at);
+  const from = snapEdge(wanted, neighbours.value, REACH * perPixel);
+  emit('draw', piece, 'from', from);
+  emit('draw', piece, 'to', toInstant(grabbed.to + from - grabbed.from));
+}
+function onKey(event: KeyboardEvent, piece: number, edge: 'from' | 'to', at: Instant): void {
+  const step = STEPS[event.key];
+  if (step === undefined) return;
+  event.preventDefault();
+  event.stopPropagation();
+  emit('draw', piece, edge, toInstant(at + step));
+}
+const hold = (event: PointerEvent) => (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+</script>
+
+<template>
+  <div ref="tape" class="tape">
+    <span v-if="planned" class="planned" :style="placed(planned)" title="planned"></span>
+    <span v-for="shift in shifts" :key="`s${shift.from}`" class="shift" :style="placed(shift)"></span>
+    <span
+      v-for="each in breaks"
+      :key="`b${each.from}`"
+      class="break"
+      :style="placed(each)"
+      title="break"
+    ></span>
+    <button
+      v-for="gap in gaps"
+      :key="`g${gap.from}`"
+      type="button"
+      class="gap"
+      :style="placed(gap)"
+      :disabled="!mayEdit"
+      :aria-label="`On nothing from ${clock(gap.from)} to ${clock(gap.to)}: fill it`"
+      @click="emit('begin', gap)"
+    ></button>
+    <button
+      v-for="block in others"
+      :key="block.key"
+      type="button"
+      class="block"
+      :class="[block.stint.running[0]?.workType, { torn: block.stint.isTorn }]"
+      :style="{ ...placed(block), '--tint': tintOf(tints, block.stint.running[0]?.order ?? null) }"
+      :title="titleOf(block)"
+      :aria-label="`${titleOf(block)}, ${clock(block.from)} to ${block.stint.isOpen ? 'now' : clock(block.to)}`"
+      @click="emit('take', block)"
+    >
+      <span>{{ labelOf(block, block.stint.running) }}</span>
+    </button>
+    <template v-for="{ i, piece, style, title, edges } in drawn" :key="`d${i}`">
+      <span
+        class="block drawn"
+        :style="style"
+        @pointerdown.prevent="grab($event, piece)"
+        @pointermove="onDrag($event, i)"
+        ><span>{{ title }}</span></span
+      >
+      <span
+        v-for="{ edge, at, left } in edges"
+        :key="edge"
+        class="handle"
+        role="slider"
+        tabindex="0"
+        :style="{ left }"
+        :aria-label="edge === 'from' ? 'Beginning' : 'End'"
+        :aria-valuenow="at"
+        :aria-valuetext="clock(at)"
+        @pointerdown.prevent="hold"
+        @pointermove="onMove($event, i, edge)"
+        @keydown="onKey($event, i, edge, at)"
+        ><b class="figure" :class="edge">{{ clock(edge === 'from' ? piece.from : at) }}</b></span
+      >
+    </template>
+    <span v-if="now !== null" class="now" :style="{ left: percent(scale.place(now)) }"></span>
+  </div>
+</template>
+
+<style scoped lang="scss">
+.tape {
+  position: relative;
+  height: 112px;
+  background: var(--sheet);
+  border-bottom: 1px solid var(--line);
+  overflow: hidden;
+  touch-action: none;
+}
+.planned {
+  position: absolute;
+  top: 8px;
+  height: 4px;
+  background: var(--line);
+}
+.shift {
+  position: absolute;
+  top: 92px;
+  height: 3px;
+  background: var(--ink);
+}
+.break {
+  position: absolute;
+  top: 55px;
+  height: 3px;
+  background: var(--indirect);
+}
+.block,
+.gap {
+  position: absolute;
+  top: 30px;
+  height: 52px;
+  padding: 0 8px 0 10px;
+  overflow: hidden;
+  border: 0;
+  color: var(--ink);
+  font-size: 14px;
+  font-weight: 600;
+  text-align: left;
+  white-space: nowrap;
+}
+.block {
+  background-color: color-mix(in srgb, var(--tint) var(--tint-share), var(--sheet));
+  box-shadow:
+    inset 4px 0 var(--tint),
+    inset -1px 0 var(--sheet);
+  &.setup {
+    background-image: repeating-linear-gradient(
+      -45deg,
+      transparent 0 4px,
+      color-mix(in srgb, var(--tint) 40%, transparent) 4px 6px
+    );
+  }
+  &.rework {
+    background-image: radial-gradient(circle at 3px 3px, var(--tint) 1px, transparent 1.5px);
+    background-size: 6px 6px;
+  }
+  &.torn {
+    clip-path: polygon(0 0, 100% 0, calc(100% - 8px) 25%, 100% 50%, calc(100% - 8px) 75%, 100% 100%, 0 100%);
+  }
+}
+.gap {
+  background: none;
+  border: 2px dashed var(--attention);
+}
+.drawn {
+  background: var(--action);
+  box-shadow: none;
+  color: var(--action-ink);
+  cursor: grab;
+  line-height: 52px;
+}
+.handle {
+  position: absolute;
+  top: 18px;
+  z-index: 2;
+  width: 24px;
+  height: 76px;
+  margin-left: -12px;
+  cursor: ew-resize;
+  touch-action: none;
+  &::after {
+    position: absolute;
+    top: 0;
+    bottom: 0;
+    left: 10px;
+    width: 4px;
+    background: var(--ink);
+    content: '';
+  }
+  b {
+    position: absolute;
+    top: -15px;
+    font-size: 14px;
+    &.from {
+      right: 12px;
+    }
+    &.to {
+      left: 12px;
+    }
+  }
+}
+.now {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  width: 2px;
+  background: var(--attention);
+  pointer-events: none;
+}
+</style>

@@ -1,0 +1,285 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { readInstant } from '@wergon/contract/wire';
+import { formatDay, parseDay } from '@wergon/core/time';
+import type { Instant, LocalDay, Span } from '@wergon/core/time';
+import { callRoute, sayClock, sayDay, useDesk, useNow } from '../kit/index.ts';
+import { DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { HourTicks } from '../floor/index.ts';
+import { ScanHistory } from '../ledger/index.ts';
+import EditableTape from './EditableTape.vue';
+import { MadeLine, useMade } from '../loose-ends/index.ts';
+import EditForm from './EditForm.vue';
+import PresenceSection from './PresenceSection.vue';
+import StintSection from './StintSection.vue';
+import { usePresenceEdit } from './usePresenceEdit.ts';
+import { usePersonDay } from './usePersonDay.ts';
+import type { TapeBlock } from './usePersonDay.ts';
+import { useTapeEdit } from './useTapeEdit.ts';
+
+const desk = useDesk();
+const now = useNow();
+const route = useRoute();
+const router = useRouter();
+const search = ref('');
+const technician = computed(() => String(route.params['technician'] ?? ''));
+const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const dayNumber = computed((): LocalDay => {
+  const read = parseDay(String(route.params['day'] ?? ''));
+  return read.ok ? read.value : today.value;
+});
+const day = computed(() => formatDay(dayNumber.value));
+const zone = computed(() => desk.zone);
+const { query, told, blocks, shifts, breaks, gaps, scale } = usePersonDay(technician, day, zone, dayNumber);
+const people = useQuery({ queryKey: ['floor-people'], queryFn: () => callRoute('floor') });
+const names = computed(() =>
+  (people.data.value?.technicians ?? [])
+    .filter(({ hasLeft }) => !hasLeft)
+    .map(({ id, name }) => ({ id, name })),
+);
+const found = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return words === '' ? [] : names.value.filter(({ name }) => name.toLowerCase().includes(words)).slice(0, 8);
+});
+const acts = useMade();
+const { isBusy } = acts;
+const editing = useTapeEdit(acts);
+const presence = usePresenceEdit(acts);
+const { draft } = editing;
+const mayEdit = computed(() => told.value?.mayCorrect === true && !told.value.isClosed);
+const planned = computed((): Span | null =>
+  told.value?.planned
+    ? { from: readInstant(told.value.planned.from), to: readInstant(told.value.planned.to) }
+    : null,
+);
+const isToday = computed(() => dayNumber.value === today.value);
+const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
+const outWords = computed(() => {
+  const last = told.value?.shifts.at(-1);
+  if (!last) return '';
+  return last.isOpen
+    ? 'still in'
+    : last.isTorn
+      ? 'and nobody signed out'
+      : `out ${clock(readInstant(last.to))}`;
+});
+/** The block whose history is open. */
+const opened = computed(() => blocks.value.find(({ from }) => from === draft.value?.block?.from));
+
+watch([technician, day], () => {
+  editing.clear();
+  presence.clear();
+});
+function go(to: LocalDay, who = technician.value): void {
+  search.value = '';
+  void router.push({ name: 'person-day', params: { technician: who, day: formatDay(to) } });
+}
+function take(block: TapeBlock): void {
+  if (mayEdit.value) editing.take(technician.value, block);
+}
+function draw(piece: number, edge: 'from' | 'to', at: Instant): void {
+  const drawn = draft.value?.becomes[piece];
+  if (drawn) drawn[edge] = at;
+}
+const pieces = computed(() =>
+  (draft.value?.becomes ?? []).filter((piece) => piece.technician === technician.value),
+);
+function begin(gap: Span): void {
+  editing.begin(technician.value, gap.from, gap.to);
+}
+/** An hour behind the last block, or from the planned beginning on, as a first guess; never in the future. */
+function add(): void {
+  const last = blocks.value.at(-1)?.to ?? planned.value?.from ?? scale.value.at(0.2);
+  const from = Math.min(last, now.value - 60);
+  editing.begin(technician.value, from as Instant, Math.min(from + 3600, now.value) as Instant);
+}
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="sayDay(dayNumber)"
+    step="day"
+    today="today"
+    search-label="Another person"
+    @back="go((dayNumber - 1) as LocalDay)"
+    @on="go(Math.min(dayNumber + 1, today) as LocalDay)"
+    @today="go(today)"
+  >
+    <template #ruler>
+      <div v-if="desk.zone" class="hours">
+        <HourTicks :scale="scale" :zone="desk.zone" :now="isToday ? now : null" />
+      </div>
+    </template>
+    <ReconcileWays />
+    <ul v-if="found.length > 0" class="found">
+      <li v-for="person in found" :key="person.id">
+        <button type="button" class="btn btn-quiet btn-sm" @click="go(dayNumber, person.id)">
+          {{ person.name }}
+        </button>
+      </li>
+    </ul>
+    <QueryState
+      v-if="!told"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <p class="counts">
+        <b class="person">{{ told.name }}</b>
+        <span
+          ><b class="figure">{{ desk.hours(told.attendedSeconds) }}</b> attended</span
+        >
+        <span
+          ><b class="figure">{{ desk.hours(told.chargedSeconds) }}</b> on something</span
+        >
+        <span v-if="planned">planned {{ clock(planned.from) }} to {{ clock(planned.to) }}</span>
+        <span v-else>nothing planned</span>
+        <RouterLink :to="{ name: 'week', params: { technician, day } }">the week</RouterLink>
+      </p>
+      <p v-if="told.isClosed" class="note">
+        This day lies in a closed pay period: it can be read, not changed.
+      </p>
+      <p v-if="!told.mayCorrect && desk.may('ledger.correct')" class="note">
+        {{ told.name }} is not one of your people: this day can be read, others put it right.
+      </p>
+      <MadeLine :acts="acts" />
+      <div class="row">
+        <p class="name">
+          <template v-if="shifts.length > 0">in {{ clock(shifts[0]!.from) }}, {{ outWords }}</template>
+          <template v-else>not signed in</template>
+        </p>
+        <EditableTape
+          v-if="desk.zone"
+          :blocks="blocks"
+          :gaps="gaps"
+          :breaks="breaks"
+          :shifts="shifts"
+          :planned="planned"
+          :pieces="pieces"
+          :taken="draft?.block?.from ?? null"
+          :scale="scale"
+          :zone="desk.zone"
+          :now="isToday ? now : null"
+          :may-edit="mayEdit"
+          @take="take"
+          @begin="begin"
+          @draw="draw"
+        />
+        <div class="legend">
+          <p v-for="each in told.hours" :key="each.id" class="written">
+            <b class="figure">+ {{ desk.hours(each.seconds) }}</b> {{ each.title }}, written down
+          </p>
+          <p>
+            Take hold of a block to draw its edges or to move it; a dashed stretch is time on nothing: press
+            it to fill it. Arrow keys move an edge by a minute.
+          </p>
+        </div>
+      </div>
+      <EditForm
+        v-if="draft && desk.zone"
+        :editing="editing"
+        :is-busy="isBusy"
+        :people="names"
+        :zone="desk.zone"
+        :now="now"
+        :blocks="blocks"
+      />
+      <section v-if="opened" class="day-part history">
+        <h2>How this block came to be</h2>
+        <ol>
+          <ScanHistory :scan="opened.stint.opened" />
+          <ScanHistory v-if="opened.stint.closed" :scan="opened.stint.closed" />
+        </ol>
+      </section>
+      <PresenceSection
+        v-if="desk.zone"
+        :editing="presence"
+        :is-busy="isBusy"
+        :may-edit="mayEdit"
+        :told="told"
+        :zone="desk.zone"
+        :guess="planned ?? { from: scale.at(0.1), to: scale.at(0.7) }"
+        :now="now"
+      />
+      <StintSection
+        v-if="desk.zone"
+        :blocks="blocks"
+        :taken="draft?.block?.from ?? null"
+        :told="told"
+        :may-edit="mayEdit"
+        :zone="desk.zone"
+        @take="take"
+        @add="add"
+      />
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.hours {
+  position: absolute;
+  inset: 0;
+  overflow: hidden;
+}
+.found {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 0;
+  padding: 8px 16px;
+  list-style: none;
+}
+.counts a {
+  margin-left: auto;
+}
+.note {
+  margin: 0;
+  padding: 6px 16px;
+  background: var(--band);
+}
+.row {
+  display: grid;
+  grid-template-columns: var(--col-name) minmax(0, 1fr) var(--col-side);
+  border-bottom: 1px solid var(--ink);
+}
+.row .name,
+.row .legend {
+  margin: 0;
+  padding: 10px 14px;
+}
+.row .name {
+  border-right: 1px solid var(--line);
+}
+.legend p {
+  margin: 0 0 4px;
+}
+.legend .written {
+  color: var(--ink);
+  font-size: 14px;
+}
+.row .legend {
+  border-left: 1px solid var(--line);
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.history ol {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+@media (max-width: 900px) {
+  .row {
+    grid-template-columns: 1fr;
+  }
+  .row .name {
+    border: 0;
+  }
+  .row .legend {
+    border: 0;
+  }
+}
+</style>

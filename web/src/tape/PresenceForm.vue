@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { refDebounced } from '@vueuse/core';
+import { computed } from 'vue';
+import type { PresenceEditJson } from '@wergon/contract/tape';
+import { toInstant } from '@wergon/core/time';
+import type { Instant, Zone } from '@wergon/core/time';
+import { callRoute, sayRefusal, sayClock } from '../kit/index.ts';
+import { EffectView } from '../loose-ends/index.ts';
+import ClockField from './ClockField.vue';
+import ConfirmActs from './ConfirmActs.vue';
+import type { PresenceEditing } from './usePresenceEdit.ts';
+
+/** What a shift or a break becomes, in fields, and what that would do. */
+const props = defineProps<{ editing: PresenceEditing; isBusy: boolean; zone: Zone; now: Instant }>();
+/** So long what was typed rests before the server is asked, in milliseconds. */
+const REST = 150;
+
+const draft = computed(() => props.editing.draft.value);
+const becomes = computed(() => draft.value?.becomes ?? null);
+const body = refDebounced(props.editing.body, REST);
+const effect = useQuery({
+  queryKey: ['presence-effect', body],
+  queryFn: () => callRoute('previewPresence', { body: body.value as PresenceEditJson }),
+  enabled: computed(() => body.value !== undefined && props.editing.body.value !== undefined),
+  placeholderData: keepPreviousData,
+  retry: false,
+});
+const refusal = computed(() => (effect.error.value ? sayRefusal(effect.error.value) : ''));
+const words = computed(() => {
+  const piece = becomes.value ?? draft.value?.was;
+  const what = `${draft.value?.kind ?? ''} from ${piece ? sayClock(props.zone, piece.from) : ''}`;
+  return becomes.value ? what : `${what} taken out`;
+});
+function setEnd(isOpen: boolean): void {
+  if (becomes.value) becomes.value.to = isOpen ? null : toInstant(props.now - (props.now % 60));
+}
+</script>
+
+<template>
+  <form v-if="draft" class="edit" @submit.prevent="editing.confirm(words)" @keydown.esc="editing.clear()">
+    <div v-if="becomes" class="fields">
+      <label>
+        <span>{{ draft.kind === 'shift' ? 'In' : 'Break from' }}</span>
+        <ClockField
+          v-model="becomes.from"
+          :label="draft.kind === 'shift' ? 'In' : 'Break from'"
+          :zone="zone"
+        />
+      </label>
+      <label v-if="becomes.to !== null">
+        <span>{{ draft.kind === 'shift' ? 'Out' : 'until' }}</span>
+        <ClockField
+          :model-value="becomes.to"
+          :label="draft.kind === 'shift' ? 'Out' : 'Break until'"
+          :zone="zone"
+          :after="becomes.from"
+          @update:model-value="becomes.to = $event"
+        />
+      </label>
+      <label class="check">
+        <input
+          type="checkbox"
+          :checked="becomes.to === null"
+          @change="setEnd(($event.target as HTMLInputElement).checked)"
+        />
+        {{ draft.kind === 'shift' ? 'still in' : 'goes on now' }}
+      </label>
+      <button type="button" class="btn btn-quiet btn-sm" @click="editing.drop()">Take out</button>
+    </div>
+    <p v-else>This {{ draft.kind }} is taken out: it never was.</p>
+    <div v-if="editing.body.value" class="effect">
+      <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
+      <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
+      <p v-else class="quiet">Looking what it would do…</p>
+    </div>
+    <ConfirmActs
+      v-model="draft.reason"
+      :cannot="isBusy || !editing.body.value || refusal !== ''"
+      @leave="editing.clear()"
+    />
+  </form>
+</template>
+
+<style scoped>
+.edit {
+  max-width: 1100px;
+  margin-top: 8px;
+  padding: 10px 12px 12px;
+  background: var(--action-tint);
+}
+.fields {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 10px;
+  align-items: end;
+  margin-bottom: 8px;
+}
+label > span {
+  display: block;
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.check {
+  padding-bottom: 4px;
+}
+p {
+  margin: 4px 0;
+}
+</style>

@@ -1,0 +1,2 @@
+export { default as TargetPicker } from './TargetPicker.vue';
+export { tapePages } from './pages.ts';

@@ -1,0 +1,62 @@
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import type { Ref } from 'vue';
+import { readInstant } from '@wergon/contract/wire';
+import type { PersonDayJson } from '@wergon/contract/tape';
+import { subtract } from '@wergon/core/time';
+import type { Instant, LocalDay, Span, Zone } from '@wergon/core/time';
+import { callRoute } from '../kit/index.ts';
+import { createHourScale } from '../floor/index.ts';
+
+const HOUR = 3600;
+/** Hours that the ruler shows when nobody works outside them. */
+const USUAL = { from: 6, to: 18 };
+
+type StintJson = PersonDayJson['stints'][number];
+export type TapeBlock = Span & { readonly key: string; readonly stint: StintJson };
+
+const spansOf = (items: readonly { readonly from: string; readonly to: string }[]): Span[] =>
+  items.map(({ from, to }) => ({ from: readInstant(from), to: readInstant(to) }));
+
+/** One person's day, as the tape draws it. */
+export function usePersonDay(
+  technician: Readonly<Ref<string>>,
+  day: Readonly<Ref<string>>,
+  zone: Readonly<Ref<Zone | undefined>>,
+  dayNumber: Readonly<Ref<LocalDay>>,
+) {
+  const query = useQuery({
+    queryKey: ['person-day', technician, day],
+    queryFn: () => callRoute('personDay', { query: { technician: technician.value, day: day.value } }),
+    placeholderData: keepPreviousData,
+    enabled: computed(() => technician.value !== ''),
+  });
+  const told = computed(() => query.data.value);
+  const blocks = computed((): TapeBlock[] =>
+    (told.value?.stints ?? []).map((stint) => ({
+      key: stint.from,
+      stint,
+      from: readInstant(stint.from),
+      to: readInstant(stint.to),
+    })),
+  );
+  const shifts = computed(() => spansOf(told.value?.shifts ?? []));
+  const breaks = computed(() => spansOf(told.value?.breaks ?? []));
+  /** Time signed in but on nothing. */
+  const gaps = computed(() =>
+    subtract(subtract(shifts.value, breaks.value), blocks.value).filter(
+      ({ from, to }) => to - from >= (told.value?.gapSeconds ?? 0),
+    ),
+  );
+  const midnight = computed(() => zone.value?.startOf(dayNumber.value) ?? (0 as Instant));
+  const scale = computed(() => {
+    const next = zone.value?.startOf((dayNumber.value + 1) as LocalDay) ?? midnight.value;
+    const all = [...blocks.value, ...shifts.value];
+    const hourOf = (at: number) => (at - midnight.value) / HOUR;
+    const from = Math.min(USUAL.from, ...all.map((each) => Math.max(0, Math.floor(hourOf(each.from)))));
+    const last = Math.ceil(hourOf(next));
+    const to = Math.max(USUAL.to, ...all.map((each) => Math.min(last, Math.ceil(hourOf(each.to)))));
+    return createHourScale(midnight.value, from, to);
+  });
+  return { query, told, blocks, shifts, breaks, gaps, scale };
+}

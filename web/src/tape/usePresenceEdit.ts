@@ -1,0 +1,57 @@
+import { computed, ref } from 'vue';
+import { readInstant } from '@wergon/contract/wire';
+import type { PresenceEditJson, PresentJson } from '@wergon/contract/tape';
+import { formatInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import { callRoute } from '../kit/index.ts';
+import type { Made } from '../loose-ends/index.ts';
+
+type Kind = PresenceEditJson['kind'];
+type Piece = { from: Instant; to: Instant | null };
+type Draft = { technician: string; kind: Kind; was: Piece | null; becomes: Piece | null; reason: string };
+
+/** A shift or a break while it is put right: what it was, and what it becomes. */
+export function usePresenceEdit(acts: Made) {
+  const draft = ref<Draft | null>(null);
+  const write = (piece: Piece | null) =>
+    piece && { from: formatInstant(piece.from), to: piece.to === null ? null : formatInstant(piece.to) };
+  /** The edit as it is sent; absent while it changes nothing. */
+  const body = computed((): PresenceEditJson | undefined => {
+    const now = draft.value;
+    if (!now) return undefined;
+    const [was, becomes] = [write(now.was), write(now.becomes)];
+    const { technician, kind, reason } = now;
+    return JSON.stringify(was) === JSON.stringify(becomes)
+      ? undefined
+      : { technician, kind, was, becomes, reason };
+  });
+  function clear(): void {
+    draft.value = null;
+    acts.clearProblem();
+  }
+  return {
+    draft,
+    body,
+    clear,
+    take(technician: string, kind: Kind, { from, to, isOpen }: PresentJson): void {
+      clear();
+      const piece = (): Piece => ({ from: readInstant(from), to: isOpen ? null : readInstant(to) });
+      draft.value = { technician, kind, was: piece(), becomes: piece(), reason: '' };
+    },
+    begin(technician: string, kind: Kind, piece: Piece): void {
+      clear();
+      draft.value = { technician, kind, was: null, becomes: piece, reason: '' };
+    },
+    drop(): void {
+      if (draft.value?.was) draft.value.becomes = null;
+      else clear();
+    },
+    confirm: async (words: string) => {
+      const [edit, sent] = [body.value, draft.value];
+      const isDone = edit && (await acts.make(words, () => callRoute('editPresence', { body: edit })));
+      // What was begun while this was being stored is another edit, and stays.
+      if (isDone && draft.value === sent) clear();
+    },
+  };
+}
+export type PresenceEditing = ReturnType<typeof usePresenceEdit>;

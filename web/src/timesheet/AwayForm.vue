@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { reactive, watch } from 'vue';
+import { ABSENCE_KINDS } from '@wergon/contract/people';
+import type { WeekJson } from '@wergon/contract/timesheet';
+import { callRoute, sayDate, useAct } from '../kit/index.ts';
+
+/** A day on which somebody was away: it stands in the week instead of hours. */
+const props = defineProps<{ technician: string; days: WeekJson['days'] }>();
+const { act, problem, isBusy } = useAct();
+const away = reactive({ day: '', kind: ABSENCE_KINDS[0] as (typeof ABSENCE_KINDS)[number], isPaid: true });
+watch(
+  () => props.days[0]?.day,
+  (first) => (away.day = first ?? ''),
+  { immediate: true },
+);
+const params = () => ({ technician: props.technician });
+const isAway = () => props.days.find(({ day }) => day === away.day)?.absence != null;
+const save = () =>
+  act(() =>
+    isAway()
+      ? callRoute('removeAbsence', { params: params(), body: { from: away.day, to: away.day } })
+      : callRoute('addAbsence', {
+          params: params(),
+          body: { from: away.day, to: away.day, kind: away.kind, isPaid: away.isPaid },
+        }),
+  );
+</script>
+
+<template>
+  <form class="away" @submit.prevent="save">
+    <label
+      >Absent on
+      <select v-model="away.day" class="form-select form-select-sm">
+        <option v-for="each in days" :key="each.day" :value="each.day">{{ sayDate(each.day) }}</option>
+      </select></label
+    >
+    <template v-if="!isAway()">
+      <label
+        >for
+        <select v-model="away.kind" class="form-select form-select-sm">
+          <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ kind }}</option>
+        </select></label
+      >
+      <label class="check"><input v-model="away.isPaid" type="checkbox" /> paid</label>
+    </template>
+    <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy">
+      {{ isAway() ? 'Remove absence' : 'Save absence' }}
+    </button>
+    <span v-if="problem" class="attention" role="alert">{{ problem }}</span>
+  </form>
+</template>
+
+<style scoped>
+.away {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+  padding: 0 16px 14px;
+  color: var(--ink-2);
+  font-size: 14px;
+}
+label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.attention {
+  color: var(--attention);
+}
+</style>

@@ -1,0 +1,222 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import type { JobWeekJson } from '@wergon/contract/timesheet';
+import { sumSeconds } from '@wergon/core/time';
+import { callRoute, sayDate, sayDay, weekOf, useDays, useDesk } from '../kit/index.ts';
+import { DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { Yardstick, sayBalance, yardstickWords } from '../compare/index.ts';
+import { TargetPicker } from '../tape/index.ts';
+import LengthField from './LengthField.vue';
+import { MadeLine } from '../loose-ends/index.ts';
+import { useHours } from './useHours.ts';
+
+const desk = useDesk();
+const route = useRoute();
+const router = useRouter();
+const search = ref('');
+const hours = useHours();
+const target = computed({
+  get: () => String(route.params['target'] ?? ''),
+  set: (id: string) => id !== '' && void router.push({ name: 'job-hours', params: { target: id } }),
+});
+const text = ref('');
+const { firstDay: monday, lastDay: sunday, asked, steps } = useDays('calendar week');
+const query = useQuery({
+  queryKey: ['job-week', target, asked],
+  queryFn: () => callRoute('jobWeek', { query: { target: target.value, day: asked.value.from } }),
+  enabled: computed(() => target.value !== ''),
+  placeholderData: keepPreviousData,
+});
+/** Where to begin: what people are on now. */
+const inWork = useQuery({
+  queryKey: ['targets', ''],
+  queryFn: () => callRoute('targets', { query: { search: '' } }),
+  enabled: computed(() => target.value === ''),
+});
+/** What stands there is still the week or the job before: nothing is entered into it. */
+const isBehind = query.isPlaceholderData;
+const week = computed(() => (target.value === '' ? undefined : query.data.value));
+watch(
+  () => week.value?.title,
+  (title) => (text.value = title ?? ''),
+);
+const people = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  // Who has time on it this week stands first.
+  return (week.value?.people ?? [])
+    .filter(({ name, department }) => `${name} ${department}`.toLowerCase().includes(words))
+    .sort((a, b) => Number(b.totalSeconds > 0) - Number(a.totalSeconds > 0));
+});
+const standing = computed(() => {
+  const task = week.value?.task;
+  return task && { ...task, balance: sayBalance(task.comparison, task.hasEstimate, desk.hoursStyle) };
+});
+type Person = JobWeekJson['people'][number];
+function write(person: Person, cell: Person['cells'][number], seconds: number): void {
+  const [first, ...rest] = cell.entered;
+  const base = {
+    technician: person.technician,
+    target: target.value,
+    workType: first?.workType ?? 'run',
+    day: cell.day,
+  };
+  void hours.enter(
+    [
+      { ...base, entry: first?.id ?? null, seconds },
+      ...rest.map(({ id }) => ({ ...base, entry: id, seconds: 0 })),
+    ],
+    `${person.name}, ${sayDate(cell.day)}: ${seconds === 0 ? 'removed' : desk.hours(seconds)}`,
+  );
+}
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="`Week ${weekOf(monday)}`"
+    step="week"
+    today="now"
+    search-label="Person, department"
+    v-on="steps"
+  >
+    <template #ruler>
+      <p class="span">
+        <b>{{ week?.title ?? 'No job chosen' }}</b> {{ sayDay(monday) }} to
+        {{ sayDay(sunday) }}
+      </p>
+    </template>
+    <ReconcileWays />
+    <div class="choose">
+      <TargetPicker v-model="target" v-model:text="text" label="Task or activity" />
+      <span v-if="week" class="figure"
+        ><b>{{ desk.hours(week.totalSeconds) }}</b> in this week</span
+      >
+      <Yardstick
+        v-if="standing"
+        :estimated-seconds="standing.hasEstimate ? standing.comparison.estimatedSeconds : null"
+        :used="standing.used"
+        size="row"
+        :label="yardstickWords(standing.comparison, standing.hasEstimate, desk.hours)"
+      />
+      <span v-if="standing" class="figure" :class="{ attention: standing.balance.isOver }"
+        ><b>{{ standing.balance.hours }}</b> {{ standing.balance.word }} in all</span
+      >
+    </div>
+    <MadeLine :acts="hours" />
+    <template v-if="target === ''">
+      <p class="none">Choose what was worked on, then enter who worked on it and for how long.</p>
+      <QueryState
+        v-if="!inWork.data.value"
+        :is-pending="inWork.isPending.value"
+        :error="inWork.error.value"
+        @retry="inWork.refetch()"
+      />
+      <ul v-else class="jobs" aria-label="In work now">
+        <li v-for="each in inWork.data.value.targets" :key="each.id">
+          <RouterLink :to="{ name: 'job-hours', params: { target: each.id } }">{{ each.title }}</RouterLink>
+          <span class="quiet">{{ each.more }}</span>
+        </li>
+      </ul>
+    </template>
+    <QueryState
+      v-else-if="!week"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <table v-else class="across">
+      <thead>
+        <tr>
+          <th scope="col">Person</th>
+          <th v-for="each in week.days" :key="each.day" scope="col" class="number">
+            {{ sayDate(each.day) }}
+          </th>
+          <th scope="col" class="number">Week</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="person in people" :key="person.technician">
+          <th scope="row">
+            <RouterLink :to="{ name: 'week', params: { technician: person.technician, day: asked.from } }">{{
+              person.name
+            }}</RouterLink>
+            <small>{{ person.department }}</small>
+          </th>
+          <td v-for="(cell, i) in person.cells" :key="cell.day">
+            <RouterLink
+              v-if="cell.scannedSeconds > 0"
+              class="figure scanned"
+              :to="{ name: 'person-day', params: { technician: person.technician, day: cell.day } }"
+              >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
+            >
+            <LengthField
+              :seconds="sumSeconds(cell.entered)"
+              :label="`${person.name}, ${sayDate(cell.day)}`"
+              :disabled="isBehind || week.days[i]?.isClosed || week.days[i]?.isFuture"
+              @change="write(person, cell, $event)"
+            />
+          </td>
+          <td class="figure number">{{ person.totalSeconds > 0 ? desk.hours(person.totalSeconds) : '' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="week && people.length === 0" class="none">Nobody of this name.</p>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.span {
+  display: flex;
+  gap: 16px;
+  margin: 0;
+  padding: 24px 14px 0;
+  font-size: 16px;
+}
+.choose {
+  display: grid;
+  grid-template-columns: minmax(220px, 380px) auto minmax(160px, 320px) 1fr;
+  gap: 18px;
+  align-items: center;
+  padding: 10px 16px;
+}
+table {
+  width: calc(100% - 32px);
+  margin: 0 16px 20px;
+}
+th,
+td {
+  vertical-align: bottom;
+}
+th[scope='row'] {
+  white-space: nowrap;
+}
+@media (max-width: 900px) {
+  .choose {
+    grid-template-columns: 1fr;
+  }
+}
+.scanned {
+  display: block;
+  text-align: right;
+  text-decoration: none;
+}
+.none {
+  padding: 4px 16px;
+}
+.jobs {
+  margin: 0 16px 20px;
+  padding: 0;
+  background: var(--sheet);
+  border-top: 1px solid var(--line);
+  list-style: none;
+}
+.jobs li {
+  display: grid;
+  grid-template-columns: minmax(220px, 380px) 1fr;
+  gap: 18px;
+  padding: 6px 10px;
+  border-bottom: 1px solid var(--line);
+}
+</style>

@@ -1,0 +1,293 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref } from 'vue';
+import { parseDay, parseHours } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { WORK_TYPES } from '@wergon/core/work';
+import type { EnterHours } from '@wergon/contract/timesheet';
+import { sayDay, useDesk, useNow } from '../kit/index.ts';
+import { DeskFrame, ReconcileWays } from '../kit/parts/index.ts';
+import { TargetPicker } from '../tape/index.ts';
+import { readDayText } from './dayText.ts';
+import { MadeLine } from '../loose-ends/index.ts';
+import { useHours } from './useHours.ts';
+import { isComplete, useSlips } from './useSlips.ts';
+import type { Slip } from './useSlips.ts';
+
+const desk = useDesk();
+const now = useNow();
+const hours = useHours();
+const slips = useSlips();
+const { rows, complete, sums, problem, isLoaded } = slips;
+const list = ref<HTMLElement>();
+const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+onMounted(() => slips.load());
+
+const setDay = (row: Slip) => {
+  row.day = readDayText(row.day, today.value);
+  void slips.keepSoon();
+};
+const isDay = (text: string) => text === '' || parseDay(text).ok;
+const sayOwnDay = (text: string) => {
+  const read = parseDay(text);
+  return read.ok ? sayDay(read.value) : '';
+};
+async function findPerson(row: Slip): Promise<void> {
+  if (row.personText.trim() === '') {
+    row.technician = '';
+    return;
+  }
+  const person = await slips.findPerson(row.personText);
+  if (person === undefined) return;
+  row.technician = person?.id ?? '';
+  // A scanned badge is nobody's to read: its place takes the name.
+  if (person) row.personText = person.name;
+  void slips.keepSoon();
+}
+function fieldsOf(row: number): HTMLElement[] {
+  const line = list.value?.querySelectorAll<HTMLElement>('[data-slip]')[row];
+  return line ? [...line.querySelectorAll<HTMLElement>('input, select')] : [];
+}
+/** Enter goes to the next field; behind the last one, to the next line. */
+async function onEnter(event: KeyboardEvent, row: number): Promise<void> {
+  event.preventDefault();
+  const own = fieldsOf(row);
+  const place = own.indexOf(event.target as HTMLElement);
+  const next = own[place + 1];
+  if (next) return next.focus();
+  if (row === rows.value.length - 1) slips.append();
+  await nextTick();
+  // Person and day stand there already: the next slip begins with its task.
+  const line = fieldsOf(row + 1);
+  (rows.value[row + 1]?.technician ? line[2] : line[0])?.focus();
+}
+/** What the server said of a field of a row that was sent. */
+const saidOf = (row: Slip, field: string) => {
+  const place = complete.value.findIndex(({ key }) => key === row.key);
+  return place < 0 ? undefined : hours.errors.value[`rows[${place}].${field}`];
+};
+const badField = (row: Slip, field: string) => saidOf(row, field) !== undefined;
+const problemOf = (row: Slip) =>
+  ['technician', 'target', 'day', 'seconds'].flatMap((field) => saidOf(row, field) ?? []).join('; ');
+async function record(): Promise<void> {
+  await slips.keep();
+  const sent = [...complete.value];
+  const body = sent.flatMap((row): EnterHours['rows'] => {
+    const seconds = parseHours(row.hours);
+    return seconds === undefined
+      ? []
+      : [
+          {
+            entry: null,
+            technician: row.technician,
+            target: row.target,
+            workType: row.workType,
+            day: row.day,
+            seconds,
+          },
+        ];
+  });
+  const drafts = sent.flatMap(({ id }) => id ?? []);
+  if (await hours.enter(body, `${body.length} ${body.length === 1 ? 'slip' : 'slips'} recorded`, drafts))
+    slips.forget(sent);
+}
+const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.max(0, now.value - at))}`);
+</script>
+
+<template>
+  <DeskFrame title="Paper slips">
+    <template #ruler>
+      <p class="lead">
+        Enter goes on; codes can be scanned into person and task. What still lacks something is kept, and
+        counts nowhere.
+      </p>
+    </template>
+    <ReconcileWays />
+    <MadeLine :acts="hours" />
+    <p v-if="problem" class="problem attention" role="alert">
+      {{ problem }}
+      <button v-if="!isLoaded" type="button" class="btn btn-quiet btn-sm" @click="slips.load()">
+        Try again
+      </button>
+    </p>
+    <p v-else-if="!isLoaded" class="problem quiet">Reading what was kept…</p>
+    <div v-if="isLoaded" class="sheet">
+      <div ref="list" class="list">
+        <div class="slip head" aria-hidden="true">
+          <span>Person</span><span>Day</span><span>Task or activity</span><span>Kind</span><span>Hours</span
+          ><span></span>
+        </div>
+        <div
+          v-for="(row, i) in rows"
+          :key="row.key"
+          data-slip
+          class="slip"
+          role="group"
+          :aria-label="`Slip ${i + 1}`"
+          @keydown.enter="onEnter($event, i)"
+          @input="slips.keepSoon()"
+        >
+          <span class="field">
+            <input
+              v-model="row.personText"
+              class="form-control form-control-sm"
+              :class="{ wrong: row.personText !== '' && row.technician === '' }"
+              :aria-label="`Person of slip ${i + 1}`"
+              placeholder="name, number or badge"
+              autocomplete="off"
+              @change="findPerson(row)"
+            />
+            <small v-if="row.personText !== '' && row.technician === ''" class="attention"
+              >nobody of this name</small
+            >
+          </span>
+          <span class="day">
+            <input
+              v-model="row.day"
+              class="form-control form-control-sm figure"
+              :class="{ wrong: !isDay(row.day) || badField(row, 'day') }"
+              :aria-label="`Day of slip ${i + 1}`"
+              placeholder="day, or -1"
+              @change="setDay(row)"
+            />
+            <small>{{ sayOwnDay(row.day) }}</small>
+          </span>
+          <TargetPicker
+            v-model="row.target"
+            v-model:text="row.targetText"
+            :label="`Task of slip ${i + 1}`"
+            :is-wrong="(row.targetText !== '' && row.target === '') || badField(row, 'target')"
+            @kind="row.workType = $event"
+          />
+          <select
+            v-model="row.workType"
+            class="form-select form-select-sm"
+            :aria-label="`Kind of slip ${i + 1}`"
+            @change="slips.keepSoon()"
+          >
+            <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
+          </select>
+          <input
+            v-model="row.hours"
+            class="form-control form-control-sm figure"
+            :class="{
+              wrong: (row.hours !== '' && parseHours(row.hours) === undefined) || badField(row, 'seconds'),
+            }"
+            inputmode="decimal"
+            :aria-label="`Hours of slip ${i + 1}`"
+            placeholder="1:30"
+          />
+          <span class="end">
+            <small v-if="problemOf(row)" class="attention" role="alert">{{ problemOf(row) }}</small>
+            <small v-else :class="{ attention: !isComplete(row) && row.id !== null }">{{
+              isComplete(row) ? '' : ageOf(row)
+            }}</small>
+            <button
+              type="button"
+              class="btn btn-quiet btn-sm"
+              :aria-label="`Drop slip ${i + 1}`"
+              tabindex="-1"
+              @click="slips.drop(row)"
+            >
+              drop
+            </button>
+          </span>
+        </div>
+        <div class="acts">
+          <button
+            type="button"
+            class="btn btn-primary"
+            :disabled="complete.length === 0 || hours.isBusy.value"
+            @click="record"
+          >
+            Record {{ complete.length }} {{ complete.length === 1 ? 'slip' : 'slips' }}
+          </button>
+          <button type="button" class="btn btn-quiet" @click="slips.append()">Another line</button>
+        </div>
+      </div>
+      <aside aria-label="Sums by person">
+        <h2>To compare with the paper</h2>
+        <p v-for="sum in sums" :key="sum.name" class="sum">
+          <span>{{ sum.name }}</span> <b class="figure">{{ desk.hours(sum.seconds) }}</b>
+        </p>
+        <p v-if="sums.length === 0" class="quiet">Sums stand here as soon as a line is whole.</p>
+      </aside>
+    </div>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.lead,
+.problem {
+  margin: 0;
+  padding: 14px;
+}
+.sheet {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 240px;
+  gap: 24px;
+  padding: 10px 16px 24px;
+}
+.slip {
+  display: grid;
+  grid-template-columns: minmax(140px, 200px) 132px minmax(180px, 1fr) 96px 84px 150px;
+  gap: 8px;
+  align-items: start;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--line);
+}
+.head {
+  color: var(--ink-2);
+  font-size: 13px;
+}
+small {
+  color: var(--ink-2);
+  font-size: 13px;
+}
+small.attention {
+  color: var(--attention);
+}
+.wrong {
+  border: 2px solid var(--attention);
+}
+.end {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  justify-content: space-between;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  padding: 12px 0;
+}
+aside {
+  padding: 0 14px;
+  background: var(--sheet);
+  border-left: 1px solid var(--line);
+}
+h2 {
+  margin: 4px 0 8px;
+  font-size: 15px;
+}
+.sum {
+  display: flex;
+  justify-content: space-between;
+  margin: 0;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--line);
+}
+@media (max-width: 1000px) {
+  .sheet {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 760px) {
+  .head {
+    display: none;
+  }
+  .slip {
+    grid-template-columns: 1fr 1fr;
+    padding: 8px 0;
+  }
+}
+</style>

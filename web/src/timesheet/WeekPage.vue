@@ -1,0 +1,356 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { computed, nextTick, reactive, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import type { WeekJson } from '@wergon/contract/timesheet';
+import { formatDay, parseDay, sumSeconds, weekdayOf } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
+import { WORK_TYPES } from '@wergon/core/work';
+import type { WorkType } from '@wergon/core/work';
+import { callRoute, sayDate, sayDay, weekOf, useDesk, useNow, usePeople } from '../kit/index.ts';
+import { DateField, DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { TargetPicker } from '../tape/index.ts';
+import AwayForm from './AwayForm.vue';
+import LengthField from './LengthField.vue';
+import { MadeLine } from '../loose-ends/index.ts';
+import { useHours } from './useHours.ts';
+import WeekColumns from './WeekColumns.vue';
+
+const desk = useDesk();
+const now = useNow();
+const route = useRoute();
+const router = useRouter();
+const search = ref('');
+const people = usePeople();
+const hours = useHours();
+const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const technician = computed(() => String(route.params['technician'] ?? '') || (people.value[0]?.id ?? ''));
+const day = computed((): LocalDay => {
+  const read = parseDay(String(route.params['day'] ?? ''));
+  return read.ok ? read.value : today.value;
+});
+const monday = computed(() => (day.value - weekdayOf(day.value) + 1) as LocalDay);
+const mondayText = computed(() => formatDay(monday.value));
+const query = useQuery({
+  queryKey: ['week', technician, mondayText],
+  queryFn: () => callRoute('week', { query: { technician: technician.value, day: mondayText.value } }),
+  placeholderData: keepPreviousData,
+  enabled: computed(() => technician.value !== ''),
+});
+const week = computed(() => query.data.value);
+/** What stands there is still the week or the person before: nothing is entered into it. */
+const isBehind = query.isPlaceholderData;
+const mayWrite = computed(() => week.value?.mayCorrect ?? false);
+const found = computed(() => {
+  const words = search.value.trim().toLowerCase();
+  return words === ''
+    ? []
+    : people.value.filter(({ name }) => name.toLowerCase().includes(words)).slice(0, 8);
+});
+
+/** A row that is not there yet. */
+const added = reactive({ target: '', text: '', workType: 'run' as WorkType });
+watch([technician, mondayText], () => Object.assign(added, { target: '', text: '', workType: 'run' }));
+const rows = computed(() => week.value?.rows ?? []);
+const isThere = computed(() =>
+  rows.value.some(({ target, workType }) => target === added.target && workType === added.workType),
+);
+
+type Cell = WeekJson['rows'][number]['cells'][number];
+function go(to: LocalDay, who = technician.value): void {
+  search.value = '';
+  void router.push({ name: 'week', params: { technician: who, day: formatDay(to) } });
+}
+/** A number becomes a length of its day: in place of what is written down there. */
+async function write(
+  row: { readonly target: string; readonly workType: WorkType; readonly title: string },
+  dayText: string,
+  entered: Cell['entered'],
+  seconds: number,
+): Promise<void> {
+  const base = { technician: technician.value, target: row.target, workType: row.workType, day: dayText };
+  const [first, ...rest] = entered;
+  const done = await hours.enter(
+    [
+      { ...base, entry: first?.id ?? null, seconds },
+      // Several lengths that stood in one cell become the one that was typed.
+      ...rest.map(({ id }) => ({ ...base, entry: id, seconds: 0 })),
+    ],
+    `${week.value?.name ?? ''}, ${sayDate(dayText)}, ${row.title}: ${seconds === 0 ? 'removed' : desk.hours(seconds)}`,
+  );
+  if (done && row.target === added.target) await showNewRow(row, dayText);
+}
+/** Fields of the rows by row and day. */
+const fields = new Map<string, { focus: () => void }>();
+const keyOf = (row: { readonly target: string; readonly workType: WorkType }, dayText: string) =>
+  `${row.target} ${row.workType} ${dayText}`;
+/** How often a row was added: its field begins empty each time. */
+const additions = ref(0);
+/** What was added has become a row of its own: whoever types goes on there. */
+async function showNewRow(row: { readonly target: string; readonly workType: WorkType }, dayText: string) {
+  Object.assign(added, { target: '', text: '', workType: 'run' });
+  additions.value += 1;
+  await nextTick();
+  fields.get(keyOf(row, dayText))?.focus();
+}
+const keepField = (key: string, field: unknown) => {
+  if (field) fields.set(key, field as { focus: () => void });
+  else fields.delete(key);
+};
+const openDate = (text: string) => {
+  const read = parseDay(text);
+  if (read.ok) go(read.value);
+};
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    :title="`Week ${weekOf(monday)}`"
+    step="week"
+    today="now"
+    search-label="Another person"
+    @back="go((monday - 7) as LocalDay)"
+    @on="go((monday + 7) as LocalDay)"
+    @today="go(today)"
+  >
+    <template #ruler>
+      <p class="span">
+        <b>{{ week?.name }}</b> {{ sayDay(monday) }} to {{ sayDay((monday + 6) as LocalDay) }}
+        <label
+          ><span>any day</span>
+          <DateField
+            :model-value="mondayText"
+            label="Any day of the week"
+            required
+            is-small
+            @update:model-value="openDate"
+        /></label>
+      </p>
+    </template>
+    <ReconcileWays />
+    <ul v-if="found.length > 0" class="found">
+      <li v-for="person in found" :key="person.id">
+        <button type="button" class="btn btn-quiet btn-sm" @click="go(monday, person.id)">
+          {{ person.name }}
+        </button>
+      </li>
+    </ul>
+    <QueryState
+      v-if="!week"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <div class="whom">
+        <select
+          class="form-select form-select-sm"
+          aria-label="Person"
+          :value="technician"
+          @change="go(monday, ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
+        </select>
+        <span class="key"><i class="job"></i>scanned on jobs</span>
+        <span class="key"><i class="indirect"></i>scanned, indirect</span>
+        <span class="key"><i class="entered"></i>entered by hand</span>
+        <span class="key"><i class="planned"></i>planned</span>
+      </div>
+      <MadeLine :acts="hours" />
+      <div class="wide">
+        <WeekColumns :week="week" />
+        <div class="grid" role="table" aria-label="The week by task and activity">
+          <div v-for="row in rows" :key="`${row.target} ${row.workType}`" class="line" role="row">
+            <span role="rowheader" class="title"
+              >{{ row.title }}
+              <span v-if="row.workType !== 'run'" class="quiet">{{ row.workType }}</span></span
+            >
+            <span v-for="(cell, i) in row.cells" :key="cell.day" role="cell" class="cell">
+              <RouterLink
+                v-if="cell.scannedSeconds > 0"
+                class="figure scanned"
+                :to="{ name: 'person-day', params: { technician, day: cell.day } }"
+                :title="cell.isOpen ? 'in progress' : 'scanned: correct it on the tape'"
+                >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
+              >
+              <LengthField
+                :ref="(field) => keepField(keyOf(row, cell.day), field)"
+                :seconds="sumSeconds(cell.entered)"
+                :label="`${row.title}, ${sayDate(cell.day)}`"
+                :disabled="!mayWrite || isBehind || week.days[i]?.isClosed || week.days[i]?.isFuture"
+                @change="write(row, cell.day, cell.entered, $event)"
+              />
+            </span>
+            <span role="cell" class="figure total">{{ desk.hours(row.totalSeconds) }}</span>
+          </div>
+          <div v-if="mayWrite" class="line" role="row">
+            <span role="rowheader" class="add">
+              <TargetPicker
+                v-model="added.target"
+                v-model:text="added.text"
+                label="Another task or activity"
+                @kind="added.workType = $event"
+              />
+              <select v-model="added.workType" class="form-select form-select-sm" aria-label="Kind of work">
+                <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
+              </select>
+            </span>
+            <span v-for="each in week.days" :key="each.day" role="cell" class="cell">
+              <LengthField
+                :key="additions"
+                :seconds="0"
+                :label="`${added.text || 'new row'}, ${sayDate(each.day)}`"
+                :disabled="added.target === '' || isBehind || isThere || each.isClosed || each.isFuture"
+                @change="
+                  write(
+                    { target: added.target, workType: added.workType, title: added.text },
+                    each.day,
+                    [],
+                    $event,
+                  )
+                "
+              />
+            </span>
+            <span></span>
+          </div>
+        </div>
+      </div>
+      <AwayForm v-if="desk.may('people.change')" :technician="technician" :days="week.days" />
+      <p v-if="isThere" class="none quiet">This row is already above.</p>
+      <p v-if="rows.length === 0" class="none">
+        No time recorded for {{ week.name }} in this week<template v-if="week.lastDay"
+          >; the last day before it is
+          <RouterLink :to="{ name: 'week', params: { technician, day: week.lastDay } }">{{
+            sayDate(week.lastDay)
+          }}</RouterLink></template
+        >.
+      </p>
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.span {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+  margin: 0;
+  padding: 18px 14px 0;
+  font-size: 16px;
+}
+.span label span {
+  white-space: nowrap;
+}
+.span label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-size: 13px;
+}
+.found {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin: 0;
+  padding: 8px 16px;
+  list-style: none;
+}
+.whom {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: center;
+  padding: 8px 16px 0;
+}
+.whom select {
+  width: 220px;
+}
+.key {
+  color: var(--ink-2);
+  font-size: 13px;
+}
+.key i {
+  display: inline-block;
+  width: 16px;
+  height: 12px;
+  margin-right: 6px;
+  vertical-align: -1px;
+}
+i.job {
+  background: var(--bar);
+}
+i.indirect {
+  background: var(--indirect);
+}
+i.entered {
+  background: repeating-linear-gradient(0deg, var(--action) 0 3px, var(--action-tint) 3px 5px);
+}
+i.planned {
+  border: 1px solid var(--line);
+  background: var(--bar-open);
+}
+/* Seven days stay side by side: what does not fit is scrolled to. */
+.wide {
+  --week: minmax(200px, 300px) repeat(7, minmax(76px, 1fr)) 80px;
+  overflow-x: auto;
+}
+.wide > :deep(*) {
+  min-width: 1060px;
+}
+.grid {
+  margin: 4px 16px 12px;
+  background: var(--sheet);
+  border-top: 1px solid var(--ink);
+}
+.line {
+  display: grid;
+  grid-template-columns: var(--week);
+  border-bottom: 1px solid var(--line);
+}
+.title {
+  padding: 6px 8px;
+}
+.cell {
+  display: flex;
+  gap: 4px;
+  align-items: center;
+  justify-content: flex-end;
+  padding: 3px 6px;
+  border-left: 1px solid var(--line);
+}
+.cell :deep(input) {
+  min-width: 44px;
+  max-width: 64px;
+  padding-inline: 4px;
+}
+.scanned {
+  color: var(--ink);
+  font-size: 15px;
+  text-align: right;
+  text-decoration: none;
+}
+.scanned:hover {
+  text-decoration: underline;
+}
+.total {
+  padding: 6px 8px;
+  text-align: right;
+  font-weight: 700;
+}
+.add {
+  display: grid;
+  grid-template-columns: 1fr 90px;
+  gap: 4px;
+  padding: 3px 0;
+}
+.none {
+  padding: 4px 16px;
+}
+@media (max-width: 760px) {
+  .wide {
+    --week: 132px repeat(7, minmax(76px, 1fr)) 80px;
+  }
+}
+</style>

@@ -1,0 +1,1 @@
+export { timesheetPages } from './pages.ts';
