@@ -33,7 +33,7 @@ export async function enterStations(em: EntityManager, firstDay: LocalDay, opens
       id: stationId(name),
       name,
       tokenHash: null,
-      pairedAt: firstDay * 86_400,
+      pairedAt: toInstant(firstDay * 86_400),
       pairingHash: null,
       pairingExpiresAt: null,
       isRevoked: false,
@@ -41,7 +41,9 @@ export async function enterStations(em: EntityManager, firstDay: LocalDay, opens
       cardKey: '',
       scanner: null,
       calibratedAt: null,
-      lastScanAt: at.some((each) => each.name === name) ? opensAt - 240 : opensAt - 37 * 60,
+      lastScanAt: at.some((each) => each.name === name)
+        ? toInstant(opensAt - 240)
+        : toInstant(opensAt - 37 * 60),
     });
   for (const [i, { text, hoursAgo }] of NOTICES.entries())
     await em.insert(NoticeEntity, {

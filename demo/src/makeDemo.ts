@@ -12,6 +12,7 @@ import {
   parseInstant,
   toInstant,
   weekdayOf,
+  addDays,
 } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import type { FieldChange, OrderState } from '@wergon/core/work';
@@ -62,7 +63,7 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
   const today = zone.dayAt(opensAt);
   const { people, origins } = await database.em.fork().transactional(async (em) => ({
     people: await setUpShop(em, firstDay, opensAt, today, drawFrom(dice)),
-    origins: await enterStandards(em, 'Paula Virta', zone.startOf((firstDay - 90) as LocalDay)),
+    origins: await enterStandards(em, 'Paula Virta', zone.startOf(addDays(firstDay, -90))),
   }));
   const samples = makeOrders(days, dice, origins);
   const simOrders = samples.map((sample, i) => simOrderOf(sample, i, zone, dice));
@@ -88,7 +89,7 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
 
 function weekdays(first: LocalDay, last: LocalDay): LocalDay[] {
   const days: LocalDay[] = [];
-  for (let day = first; day <= last; day = (day + 1) as LocalDay) if (weekdayOf(day) <= 5) days.push(day);
+  for (let day = first; day <= last; day = addDays(day, 1)) if (weekdayOf(day) <= 5) days.push(day);
   return days;
 }
 
@@ -125,8 +126,8 @@ function simOrderOf(
       isRework: false,
     };
   });
-  const releasedAt = zone.startOf(releaseDay as LocalDay) + 6 * 3600 + dice.between(0, 5) * 3600;
-  return { id: orderId(index), dueDay: order.due ?? 0, releasedAt, tasks, finishedAt: null };
+  const releasedAt = zone.startOf(releaseDay) + 6 * 3600 + dice.between(0, 5) * 3600;
+  return { id: orderId(index), dueDay: order.due ?? releaseDay, releasedAt, tasks, finishedAt: null };
 }
 
 const DAY = 86_400;
@@ -161,29 +162,25 @@ async function enterOrders(
     const sim = simOrders[i];
     if (!sim) continue;
     const ids = [orderId(i), ...sim.tasks.map(({ id }) => id)];
+    // The ids are given in the order in which they are asked for: the order's own first.
+    const takeId = <Id extends string>() => (ids.shift() ?? '') as Id;
     const isUntouched = sim.tasks.every(({ workedSeconds }) => workedSeconds === 0);
     const states = statesOf(sim, opensAt, isUntouched && dice.chance(0.2));
-    const id = await addOrder(em, { ...order, states }, rates, drawFrom(dice), () => ids.shift() ?? '');
-    await addPapers(em, id, order.due ?? 0, sim, i);
+    const id = await addOrder(em, { ...order, states }, rates, drawFrom(dice), takeId);
+    await addPapers(em, id, sim, i);
   }
 }
 
 /** What hangs on an order beside its tasks: who made it and changed it, a picture here and there, printed travelers. */
-async function addPapers(
-  em: EntityManager,
-  order: string,
-  due: number,
-  sim: SimOrder,
-  i: number,
-): Promise<void> {
-  const madeAt = sim.releasedAt - 2 * DAY;
+async function addPapers(em: EntityManager, order: string, sim: SimOrder, i: number): Promise<void> {
+  const madeAt = toInstant(sim.releasedAt - 2 * DAY);
   const change = (at: number, by: string, changes: FieldChange[]) =>
-    em.insert(OrderChangeEntity, { order, at, by, changes });
+    em.insert(OrderChangeEntity, { order, at: toInstant(at), by, changes });
   await change(madeAt, 'Paula Virta', [{ field: 'Order', before: '', after: 'made as a draft' }]);
   await change(sim.releasedAt, 'Paula Virta', [{ field: 'State', before: 'draft', after: 'released' }]);
   if (i % 6 === 0) {
-    const after = formatDay(due as LocalDay);
-    const before = formatDay((due - 3) as LocalDay);
+    const after = formatDay(sim.dueDay);
+    const before = formatDay(addDays(sim.dueDay, -3));
     await change(sim.releasedAt + DAY, 'Mikko Rask', [{ field: 'Due', before, after }]);
   }
   if (i % 12 === 0) {
@@ -194,7 +191,7 @@ async function addPapers(
       name: 'nameplate.png',
       type: 'image/png',
       size: bytes.length,
-      addedAt: madeAt + 900,
+      addedAt: toInstant(madeAt + 900),
       addedBy: 'Paula Virta',
       bytes,
     });
@@ -218,7 +215,7 @@ async function recordAll(
       await next.run();
     }
   };
-  const badges = new Map(
+  const badges = new Map<string, string>(
     (await context.database.em.fork().findAll(BadgeEntity)).map(({ id, technician }) => [technician, id]),
   );
   // Scans that come close together share a commit, as they do in a busy shop.
@@ -228,7 +225,8 @@ async function recordAll(
     clock.set((part.at(-1)?.at ?? 0) * 1000 + 900);
     const answers = await Promise.all(
       part.map(({ at, station, entry }) => {
-        const badge = 'technician' in entry ? badges.get(entry.technician ?? '') : undefined;
+        const badge =
+          'technician' in entry && entry.technician !== undefined ? badges.get(entry.technician) : undefined;
         const line = {
           source: 'scan',
           via: badge === undefined ? [] : [badge],

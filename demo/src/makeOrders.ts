@@ -1,7 +1,7 @@
 import { newOrderSchema } from '@wergon/contract/work';
 import type { NewOrder } from '@wergon/contract/work';
 import { fraction } from '@wergon/core/money';
-import { formatDay } from '@wergon/core/time';
+import { formatDay, addDays } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { estimateSeconds } from '@wergon/core/work';
 import type { Dice } from './dice.ts';
@@ -16,7 +16,7 @@ export type SampleOrder = {
   readonly order: NewOrder;
   readonly steps: readonly Step[];
   /** The day on which it is released. */
-  readonly releaseDay: number;
+  readonly releaseDay: LocalDay;
   readonly difficulty: number;
 };
 
@@ -55,11 +55,15 @@ function priceOf(steps: readonly Step[], quantity: number): string {
 }
 
 /** Orders of the sample weeks: about as much work as the people can do, a little more of it released each day. */
-export function makeOrders(days: readonly number[], dice: Dice, origins: Origins = new Map()): SampleOrder[] {
+export function makeOrders(
+  days: readonly LocalDay[],
+  dice: Dice,
+  origins: Origins = new Map(),
+): SampleOrder[] {
   const units = makeUnits(CUSTOMERS);
   const orders: SampleOrder[] = [];
   let number = 24_058;
-  const add = (releaseDay: number) => {
+  const add = (releaseDay: LocalDay) => {
     const job = dice.pick(JOBS);
     const quantity = job.most === 1 ? 1 : dice.between(1, job.most);
     number += dice.between(1, 2);
@@ -74,7 +78,7 @@ export function makeOrders(days: readonly number[], dice: Dice, origins: Origins
         title: quantity > 1 ? `${job.title}, ${quantity} pieces` : job.title,
         customer,
         quantity,
-        due: formatDay((releaseDay + dice.between(6, 20)) as LocalDay),
+        due: formatDay(addDays(releaseDay, dice.between(6, 20))),
         division: /pump set|fan|mixer/i.test(job.title) ? 'Pumps and fans' : 'Motors',
         jobType: jobTypeOf(job.title),
         item: job.title.includes('D-132') ? 'D-132' : '',
@@ -96,7 +100,9 @@ export function makeOrders(days: readonly number[], dice: Dice, origins: Origins
       }),
     });
   };
-  for (let i = 0; i < 34; i += 1) add((days[0] ?? 0) - dice.between(0, 4));
+  const [first] = days;
+  if (first === undefined) return [];
+  for (let i = 0; i < 34; i += 1) add(addDays(first, -dice.between(0, 4)));
   for (const day of days) for (let i = 0; i < dice.between(7, 9); i += 1) add(day);
   return orders;
 }

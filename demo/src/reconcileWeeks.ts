@@ -1,5 +1,5 @@
 import { Defect } from '@wergon/core/result';
-import { formatDay, formatInstant, toInstant, weekdayOf } from '@wergon/core/time';
+import { formatDay, formatInstant, toInstant, addDays, mondayOf } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import { UserEntity } from '@wergon/server/access';
 import type { Context } from '@wergon/server/app';
@@ -36,19 +36,19 @@ export async function planDesk(
   };
   const [mikko, berit, solveig] = [await idOf('mikko'), await idOf('berit'), await idOf('solveig')];
   const today = zone.dayAt(opensAt);
-  const at = (day: number, hour: number) => toInstant(zone.startOf(day as LocalDay) + hour * HOUR);
+  const at = (day: LocalDay, hour: number) => toInstant(zone.startOf(day) + hour * HOUR);
   const moments: DeskMoment[] = [];
-  const monday = firstDay - weekdayOf(firstDay) + 1;
-  for (let day = monday + WEEK; day <= today; day += WEEK) {
-    moments.push({ at: at(day, 8), run: () => writeDown(context, mikko, (day - 4) as LocalDay) });
+  const monday = mondayOf(firstDay);
+  for (let day = addDays(monday, WEEK); day <= today; day = addDays(day, WEEK)) {
+    moments.push({ at: at(day, 8), run: () => writeDown(context, mikko, addDays(day, -4)) });
     if (day + WEEK <= today)
-      moments.push({ at: at(day, 9), run: () => approve(context, mikko, (day - WEEK) as LocalDay) });
+      moments.push({ at: at(day, 9), run: () => approve(context, mikko, addDays(day, -WEEK)) });
     if (((day - monday) / WEEK) % 2 === 0 && day + WEEK <= today)
-      moments.push({ at: at(day + 2, 10), run: () => close(context, berit) });
+      moments.push({ at: at(addDays(day, 2), 10), run: () => close(context, berit) });
   }
   moments.push({
-    at: at(today - LATE.arrivesDaysBack, 11),
-    run: () => arriveLate(context, at(today - LATE.daysBack, 15)),
+    at: at(addDays(today, -LATE.arrivesDaysBack), 11),
+    run: () => arriveLate(context, at(addDays(today, -LATE.daysBack), 15)),
   });
   moments.push({ at: at(today, 13), run: () => keepDrafts(context, solveig.id, today) });
   return moments.filter((moment) => moment.at < opensAt).sort((a, b) => a.at - b.at);
@@ -60,10 +60,10 @@ type Person = { readonly kind: 'desk'; readonly id: string; readonly name: strin
 async function approve({ journal, clock }: Context, by: Person, monday: LocalDay): Promise<void> {
   await journal.appendAll(by, (sql, facts) => {
     const now = clock.now();
-    const lastDay = (monday + WEEK - 1) as LocalDay;
-    const firstDay = (monday - 2 * WEEK) as LocalDay;
+    const lastDay = addDays(monday, WEEK - 1);
+    const firstDay = addDays(monday, -(2 * WEEK));
     const loose = new Set(
-      findOpenLooseEnds(sql, facts, (lastDay - 2) as LocalDay, lastDay, now).map(
+      findOpenLooseEnds(sql, facts, addDays(lastDay, -2), lastDay, now).map(
         ({ technician, day }) => `${technician ?? ''} ${day}`,
       ),
     );
@@ -100,7 +100,7 @@ const writeDown = (context: Context, by: Person, day: LocalDay) =>
       type: 'hours',
       technician: ON_PAPER,
       targets: [target],
-      day: formatDay((day + Number(i)) as LocalDay),
+      day: formatDay(addDays(day, Number(i))),
       seconds,
     })),
     context.clock.now(),
@@ -145,7 +145,7 @@ async function keepDrafts({ database, clock }: Context, user: string, today: Loc
     {
       ...blank,
       personText: 'Ola?',
-      day: formatDay((today - 1) as LocalDay),
+      day: formatDay(addDays(today, -1)),
       targetText: 'varnish',
       hours: '1:15',
     },
@@ -153,10 +153,15 @@ async function keepDrafts({ database, clock }: Context, user: string, today: Loc
       ...blank,
       technician: ON_PAPER,
       personText: 'Elias Haug',
-      day: formatDay((today - 4) as LocalDay),
+      day: formatDay(addDays(today, -4)),
       hours: '2:30',
     },
   ];
   for (const [i, fields] of rows.entries())
-    await em.insert(DraftEntity, { id: `draft-${i + 1}`, user, at: clock.now() - (2 - i) * DAY, fields });
+    await em.insert(DraftEntity, {
+      id: `draft-${i + 1}`,
+      user,
+      at: toInstant(clock.now() - (2 - i) * DAY),
+      fields,
+    });
 }

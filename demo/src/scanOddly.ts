@@ -1,5 +1,5 @@
-import { formatInstant, toInstant } from '@wergon/core/time';
-import type { Instant, LocalDay, Zone } from '@wergon/core/time';
+import { formatInstant, toInstant, addDays } from '@wergon/core/time';
+import type { Instant, Zone } from '@wergon/core/time';
 import type { Context } from '@wergon/server/app';
 import { readSql } from '@wergon/server/db';
 import { recordAt, stationAs } from './recordAt.ts';
@@ -123,7 +123,7 @@ const ODDITIES: readonly Oddity[] = [
 
 /** Every kind of loose end that the ten weeks do not have by themselves. */
 export async function planOddities(context: Context, opensAt: Instant, zone: Zone): Promise<DeskMoment[]> {
-  const yesterday = zone.startOf((zone.dayAt(opensAt) - 1) as LocalDay);
+  const yesterday = zone.startOf(addDays(zone.dayAt(opensAt), -1));
   return ODDITIES.flatMap(({ minute, station, isByBadge = false, entries }) => {
     const at = toInstant(yesterday + minute * MINUTE);
     const count = entries(at, { onHold: '', finished: '' }).length;
@@ -162,7 +162,7 @@ export async function proposeEnd(context: Context, opensAt: Instant): Promise<vo
     sql.all<{ technician: string; entry: string; from_at: Instant }>(
       `select "technician", "entry", "from_at" from "loose_end"
        where "kind" = 'forgotten-stop' and "from_at" >= ? order by "from_at" desc limit 1`,
-      [known.zone.startOf((day - 13) as LocalDay)],
+      [known.zone.startOf(addDays(day, -13))],
     ),
   );
   if (!forgotten) return;

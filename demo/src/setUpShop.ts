@@ -1,3 +1,4 @@
+import { targetId, technicianId } from './ids.ts';
 import { hash } from '@node-rs/argon2';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { technicianSchema } from '@wergon/contract/people';
@@ -5,7 +6,7 @@ import { DEFAULT_POLICY } from '@wergon/core/ledger';
 import { parseRate } from '@wergon/core/money';
 import type { ShiftPlan, TechnicianId } from '@wergon/core/people';
 import type { CodeKind } from '@wergon/core/scan';
-import { dated, formatDay, parseDay } from '@wergon/core/time';
+import { dated, formatDay, parseDay, addDays, daysFrom, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { addUser } from '@wergon/server/access';
 import {
@@ -94,9 +95,9 @@ export async function setUpShop(
 async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Promise<void> {
   for (const { id, title, counts, isPaid, division, ...more } of ACTIVITIES)
     await em.insert(ActivityEntity, {
-      id,
+      id: targetId(id),
       title,
-      counts: dated(counts as boolean),
+      counts: dated(counts),
       code: draw('activity'),
       isPaid,
       division,
@@ -184,7 +185,7 @@ async function addPeople(
         .split(' ')
         .map((word) => word[0])
         .join(''),
-      hiredOn: formatDay((firstDay - 400 - i * 53) as LocalDay),
+      hiredOn: formatDay(addDays(firstDay, -400 - i * 53)),
       billedHours: '6.5',
       isLead: LEADS.includes(person.name),
     });
@@ -195,34 +196,39 @@ async function addPeople(
       : person.department === 'Winding'
         ? [weekOf(DAY_SHIFT), weekOf(LONG_BREAK)]
         : [weekOf(DAY_SHIFT)];
-    await em.insert(PatternEntity, { technician, fromDay: firstDay - 30, weeks });
+    await em.insert(PatternEntity, { technician, fromDay: addDays(firstDay, -30), weeks });
     people.push({ technician, person });
   }
-  await em.nativeUpdate(TechnicianEntity, { id: 't1' }, { pinHash: await hash('2026') });
+  await em.nativeUpdate(TechnicianEntity, { id: technicianId('t1') }, { pinHash: await hash('2026') });
   await em.insert(BadgeEntity, {
     id: 'fob-1',
-    technician: 't4',
+    technician: technicianId('t4'),
     code: '04A3B21F77',
     revokedAt: null,
     isBound: true,
   });
   await em.insert(BadgeEntity, {
     id: 'lost-1',
-    technician: 't9',
+    technician: technicianId('t9'),
     code: draw('badge'),
-    revokedAt: today * 86_400 - 400_000,
+    revokedAt: toInstant(today * 86_400 - 400_000),
     isBound: false,
   });
-  for (let day = today + 2; day < today + 5; day += 1)
-    await em.insert(AbsenceEntity, { technician: 't6', day, kind: 'holiday', isPaid: true });
-  await em.insert(AbsenceEntity, { technician: 't17', day: today + 1, kind: 'training', isPaid: true });
+  for (const day of daysFrom(addDays(today, 2), 3))
+    await em.insert(AbsenceEntity, { technician: technicianId('t6'), day, kind: 'holiday', isPaid: true });
+  await em.insert(AbsenceEntity, {
+    technician: technicianId('t17'),
+    day: addDays(today, 1),
+    kind: 'training',
+    isPaid: true,
+  });
   // Somebody who begins next week: no rate and no plan yet, so the checklist has something to say.
   const fresh = technicianSchema.parse({
     number: '127',
     name: 'Wilma Aho',
     department: 'Winding',
     grade: 'winder',
-    hiredOn: formatDay((today + 6) as LocalDay),
+    hiredOn: formatDay(addDays(today, 6)),
   });
   await addTechnician(em, fresh, draw('badge'), 't27' as TechnicianId);
   // Somebody who left before the sample weeks: he stays in the list, and is on no floor.
@@ -232,7 +238,7 @@ async function addPeople(
     department: 'Assembly',
     grade: 'fitter',
     hiredOn: '2019-02-01',
-    leftOn: formatDay((firstDay - 20) as LocalDay),
+    leftOn: formatDay(addDays(firstDay, -20)),
   });
   await addTechnician(em, left, draw('badge'), 't99' as TechnicianId);
   // A subcontractor who helps out for an hour; nobody has entered what that costs.
@@ -249,7 +255,7 @@ async function addPeople(
 
 async function addRates(
   em: EntityManager,
-  technician: string,
+  technician: TechnicianId,
   base: string,
   firstDay: LocalDay,
   i: number,
@@ -277,7 +283,7 @@ async function addRates(
   });
   // A raise in the middle of the sample weeks for some.
   if (i % 5 === 2 && !isSalary) {
-    const from = (firstDay + 28) as LocalDay;
+    const from = addDays(firstDay, 28);
     const raised = { ...record, from: formatDay(from), base: (Number(base) + 0.6).toFixed(2) };
     await em.insert(CostRateEntity, { technician, fromDay: from, record: JSON.stringify(raised) });
   }

@@ -1,3 +1,4 @@
+import { daysFrom, toDay } from '@wergon/core/time';
 import { createDice } from './dice.ts';
 import { estimateOfStep, makeOrders } from './makeOrders.ts';
 import { PEOPLE } from './sampleShop.ts';
@@ -5,13 +6,13 @@ import { simulate } from './simulate.ts';
 import type { SimOrder } from './workflow.ts';
 
 const DAY = 86_400;
-const DAYS = [20_000, 20_001, 20_002];
+const DAYS = daysFrom(toDay(20_000), 3);
 
 function play(seed: number) {
   const dice = createDice(seed);
   const orders = makeOrders(DAYS, dice).map(({ order, steps }, i): SimOrder => ({
     id: `w${i}`,
-    dueDay: order.due ?? 0,
+    dueDay: order.due ?? toDay(0),
     releasedAt: 0,
     finishedAt: null,
     tasks: steps.map((step, j) => {

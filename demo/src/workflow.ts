@@ -1,3 +1,4 @@
+import type { LocalDay } from '@wergon/core/time';
 import type { Department, Step } from './sampleShop.ts';
 
 /** A task in the simulation: what was estimated and how long it will really take, in seconds. */
@@ -18,7 +19,7 @@ export type SimTask = {
 
 export type SimOrder = {
   readonly id: string;
-  readonly dueDay: number;
+  readonly dueDay: LocalDay;
   readonly releasedAt: number;
   readonly tasks: readonly SimTask[];
   finishedAt: number | null;

@@ -1,3 +1,4 @@
+import { idText } from '../wire/index.ts';
 import { z } from 'zod';
 
 /** What may be done at the desk; each route names one of these, or says that it is public or a station's. */
@@ -100,7 +101,7 @@ export const firstRunSchema = z.strictObject({
 /** Who the user is on the floor, and whose time he puts right and approves: all (`null`), or some departments by their
  *  ids, so that a new name changes nobody's rights. */
 const scope = {
-  technician: z.string().max(200).nullable().default(null),
+  technician: idText<'TechnicianId'>().nullable().default(null),
   departments: z.array(z.string().min(1).max(200)).max(100).nullable().default(null),
 };
 

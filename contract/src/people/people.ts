@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { checkPattern } from '@wergon/core/people';
 import { LANGUAGES } from '@wergon/core/station';
-import { dayText, hoursText, onceId, rateText } from '../wire/index.ts';
+import { dayText, hoursText, onceId, rateText, idText } from '../wire/index.ts';
 
 const label = z.string().trim().max(80);
 const shortText = label.min(1);
@@ -85,7 +85,7 @@ export const bindBadgeSchema = z.strictObject({ text: z.string().min(1).max(200)
 export const pinText = z.string().regex(/^\d{4,8}$/, 'must be four to eight digits');
 export const setPinSchema = z.strictObject({ pin: pinText.nullable() });
 export const checkPinSchema = z.strictObject({
-  technician: z.string().min(1).max(200),
+  technician: idText<'TechnicianId'>(),
   pin: z.string().max(20),
 });
 

@@ -17,8 +17,7 @@ function parametersOf({ path, query }: Route) {
     required: true,
     schema: { type: 'string' },
   }));
-  const properties =
-    query instanceof z.ZodObject ? Object.entries(query.shape as Record<string, z.ZodType>) : [];
+  const properties = query instanceof z.ZodObject ? Object.entries(query.shape) : [];
   return [
     ...names,
     ...properties.map(([name, schema]) => ({

@@ -1,7 +1,7 @@
 import { collect, deriveAttendance, noStrands, settleAt, sumAccounted } from '../ledger/index.ts';
 import type { AttendanceDay, Running, Stint } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
-import { inForceAt, subtract, toSeconds } from '../time/index.ts';
+import { inForceAt, subtract, toSeconds, addDays } from '../time/index.ts';
 import type { Instant, LocalDay, Seconds, Span } from '../time/index.ts';
 import type { Board, BoardTechnician } from './board.ts';
 
@@ -58,7 +58,7 @@ export function drawLane(
   now: Instant,
 ): Lane {
   const { zone, policy } = board.facts;
-  const whole: Span = { from: zone.startOf(day), to: zone.startOf((day + 1) as LocalDay) };
+  const whole: Span = { from: zone.startOf(day), to: zone.startOf(addDays(day, 1)) };
   const tail = noStrands();
   const { state, settled: open } = settleAt(technician.id, technician.state, now, policy);
   collect(tail, open);

@@ -1,5 +1,5 @@
 import type { TechnicianId } from '../people/index.ts';
-import { inForceAt, lengthOf, merge, subtract, toSeconds } from '../time/index.ts';
+import { inForceAt, lengthOf, merge, subtract, toSeconds, addDays } from '../time/index.ts';
 import type { LocalDay, Seconds, Span, Zone } from '../time/index.ts';
 import type { LedgerFacts } from './facts.ts';
 import type { LooseEnd } from './looseEnd.ts';
@@ -32,7 +32,7 @@ function sumByDay(spans: readonly Span[], zone: Zone): Map<LocalDay, Seconds> {
   for (const span of spans) {
     for (let from = span.from; from < span.to;) {
       const day = zone.dayAt(from);
-      const nextDay = zone.startOf((day + 1) as LocalDay);
+      const nextDay = zone.startOf(addDays(day, 1));
       const to = nextDay < span.to ? nextDay : span.to;
       sums.set(day, toSeconds((sums.get(day) ?? 0) + to - from));
       from = to;

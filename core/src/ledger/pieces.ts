@@ -1,6 +1,6 @@
 import type { TechnicianId } from '../people/index.ts';
 import { shareByWeight } from '../money/index.ts';
-import { inForceAt, toSeconds } from '../time/index.ts';
+import { inForceAt, toSeconds, addDays } from '../time/index.ts';
 import type { Instant, LocalDay, Seconds } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 import type { TargetId } from './entries.ts';
@@ -41,7 +41,7 @@ export function piecesOf(stint: Stint, facts: LedgerFacts): Piece[] {
   let from = stint.from;
   while (from < stint.to) {
     const day = zone.dayAt(from);
-    const nextDay = zone.startOf((day + 1) as LocalDay);
+    const nextDay = zone.startOf(addDays(day, 1));
     const to = nextDay < stint.to ? nextDay : stint.to;
     const isInShift = stint.shiftSince !== undefined && to > stint.shiftSince;
     const shiftDay = isInShift ? zone.dayAt(stint.shiftSince) : day;

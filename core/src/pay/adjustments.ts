@@ -1,5 +1,4 @@
 import { toCents } from '../money/index.ts';
-import type { Cents } from '../money/index.ts';
 import type { ShiftLine } from '../ledger/index.ts';
 
 /** What was paid for: seconds and cents of a key that a closed period holds. Both may be negative. */
@@ -31,8 +30,6 @@ export function adjustmentsOf(
   for (const line of derived) add(line, 1);
   for (const line of closed) add(line, -1);
   return [...sums.values()].flatMap(({ line, seconds, cost, hasCost }) =>
-    seconds === 0 && cost === 0
-      ? []
-      : [{ ...line, seconds, cost: hasCost ? (toCents(cost) as Cents) : null }],
+    seconds === 0 && cost === 0 ? [] : [{ ...line, seconds, cost: hasCost ? toCents(cost) : null }],
   );
 }

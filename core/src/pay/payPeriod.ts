@@ -1,5 +1,5 @@
 import { Defect } from '../result/index.ts';
-import { formatDay, parseDay } from '../time/index.ts';
+import { formatDay, parseDay, addDays } from '../time/index.ts';
 import type { LocalDay } from '../time/index.ts';
 
 export const PAY_PERIOD_KINDS = ['weekly', 'two-weekly', 'twice-monthly', 'monthly'] as const;
@@ -30,8 +30,8 @@ function dayOfMonth(year: number, month: number, date: number): LocalDay {
 }
 
 const every = (length: number, day: LocalDay, anchor: LocalDay): PayPeriod => {
-  const firstDay = (day - ((((day - anchor) % length) + length) % length)) as LocalDay;
-  return { firstDay, lastDay: (firstDay + length - 1) as LocalDay };
+  const firstDay = addDays(day, -((((day - anchor) % length) + length) % length));
+  return { firstDay, lastDay: addDays(firstDay, length - 1) };
 };
 
 /** The period that a day lies in. Periods follow each other without a gap, so `lastDay + 1` begins the next one. In a
@@ -45,5 +45,5 @@ export function payPeriodOf(day: LocalDay, { kind, anchor }: PayRule): PayPeriod
     kind === 'monthly' ? [date] : [((date - 1) % HALF_MONTH) + 1, ((date - 1) % HALF_MONTH) + 1 + HALF_MONTH];
   const starts = [-1, 0, 1].flatMap((offset) => dates.map((each) => dayOfMonth(year, month + offset, each)));
   const next = starts.findIndex((start) => start > day);
-  return { firstDay: starts[next - 1] as LocalDay, lastDay: ((starts[next] as LocalDay) - 1) as LocalDay };
+  return { firstDay: starts[next - 1] as LocalDay, lastDay: addDays(starts[next] as LocalDay, -1) };
 }

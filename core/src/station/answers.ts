@@ -1,6 +1,6 @@
 import type { TargetId } from '../ledger/index.ts';
-import { atWallClock, parseClock, toInstant } from '../time/index.ts';
-import type { Instant, LocalDay, Zone } from '../time/index.ts';
+import { atWallClock, parseClock, toInstant, addDays } from '../time/index.ts';
+import type { Instant, Zone } from '../time/index.ts';
 import type { ActIntent, Intent, StationRefusal, WorkIntent } from './conversation.ts';
 import type { ResourceId } from './directory.ts';
 import { partOf } from './question.ts';
@@ -142,7 +142,7 @@ function answerClock(
   const clock = parseClock(words);
   if (clock === undefined) return refuse('station.bad_answer', words);
   const first = zone.dayAt(from);
-  for (const day of [first, (first + 1) as LocalDay]) {
+  for (const day of [first, addDays(first, 1)]) {
     const ended = atWallClock(zone, day, clock);
     if (ended > from && ended <= to) return { kind: 'propose', ended: toInstant(ended) };
   }

@@ -33,7 +33,7 @@ type WithoutId = Made extends infer E ? (E extends Made ? Omit<E, 'id'> : never)
 
 const withIds = (first: EntryId, bodies: readonly WithoutId[]): Made[] =>
   // Each body is an entry but for its id.
-  bodies.map((body, n) => ({ ...body, id: nthId(first, n) }) as Made);
+  bodies.map((body, n) => ({ ...body, id: nthId(first, n) }));
 
 /** A person at an instant, with a shift that nobody ended ended by the rule. */
 export function standingOfPerson(

@@ -1,5 +1,6 @@
+import { earliestOf } from '../time/index.ts';
 import type { Strands } from '../ledger/index.ts';
-import type { LocalDay, Span } from '../time/index.ts';
+import type { Span } from '../time/index.ts';
 import type { TapeGround } from './tapeEdit.ts';
 
 /** Whether a second of a span lies on a closed day: its own, or that of the shift in which it lies. */
@@ -11,5 +12,5 @@ export function isClosed(
   if (closedUntil === null) return false;
   const shift = strands?.shifts.find((each) => each.from < to && from < each.to);
   const day = facts.zone.dayAt(from);
-  return (shift ? (Math.min(day, facts.zone.dayAt(shift.from)) as LocalDay) : day) <= closedUntil;
+  return (shift ? earliestOf([day, facts.zone.dayAt(shift.from)]) : day) <= closedUntil;
 }

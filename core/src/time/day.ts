@@ -34,6 +34,28 @@ export function parseDay(text: string): Result<LocalDay, 'day.bad'> {
 /** The weekday as ISO 8601 counts it: 1 is Monday, 7 is Sunday. */
 export const weekdayOf = (day: LocalDay): number => ((((day + 3) % 7) + 7) % 7) + 1;
 
+/** The day so many days later, or earlier where `count` is below 0. */
+export const addDays = (day: LocalDay, count: number): LocalDay => toDay(day + count);
+
+/** So many days in a row, from `first` on. */
+export const daysFrom = (first: LocalDay, count: number): readonly LocalDay[] =>
+  Array.from({ length: count }, (_each, i) => addDays(first, i));
+
+/** The first of some days. Throws `Defect` where there are none. */
+export const earliestOf = (days: Iterable<LocalDay>): LocalDay => toDay(Math.min(...days));
+/** The last of some days. Throws `Defect` where there are none. */
+export const latestOf = (days: Iterable<LocalDay>): LocalDay => toDay(Math.max(...days));
+
+/** The Monday on which the day's week begins, as ISO 8601 has it. */
+export const mondayOf = (day: LocalDay): LocalDay => addDays(day, 1 - weekdayOf(day));
+
+/** The ISO 8601 week that a day lies in: the first of a year is the one with its first Thursday. */
+export function weekOf(day: LocalDay): number {
+  const thursday = addDays(mondayOf(day), 3);
+  const year = new Date(thursday * MS_PER_DAY).getUTCFullYear();
+  return Math.floor((thursday - Date.UTC(year, 0, 1) / MS_PER_DAY) / 7) + 1;
+}
+
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
 

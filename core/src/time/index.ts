@@ -1,6 +1,18 @@
 export { dated, inForceAt } from './dated.ts';
 export type { Dated } from './dated.ts';
-export { formatDay, formatLongDay, parseDay, toDay, weekdayOf } from './day.ts';
+export {
+  addDays,
+  daysFrom,
+  earliestOf,
+  formatDay,
+  formatLongDay,
+  latestOf,
+  mondayOf,
+  parseDay,
+  toDay,
+  weekOf,
+  weekdayOf,
+} from './day.ts';
 export type { LocalDay } from './day.ts';
 export { formatHours, formatLeft, isSaidLength, parseHours } from './hours.ts';
 export type { HoursStyle } from './hours.ts';

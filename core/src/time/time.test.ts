@@ -1,5 +1,18 @@
+import { Defect } from '../result/index.ts';
 import fc from 'fast-check';
-import { formatDay, formatLongDay, parseDay, toDay, weekdayOf } from './day.ts';
+import {
+  addDays,
+  daysFrom,
+  earliestOf,
+  formatDay,
+  formatLongDay,
+  latestOf,
+  mondayOf,
+  parseDay,
+  toDay,
+  weekOf,
+  weekdayOf,
+} from './day.ts';
 import { formatHours, formatLeft, parseHours } from './hours.ts';
 import { formatInstant, parseInstant, toInstant } from './instant.ts';
 import { merge, subtract } from './span.ts';
@@ -168,4 +181,34 @@ test('what is left of spans and what was taken from them add up', () => {
     }),
     { seed: 20_260 },
   );
+});
+
+test.each([
+  ['2026-11-24', 48, 'an ordinary week'],
+  ['2026-12-31', 53, 'a year of 53 weeks'],
+  ['2027-01-01', 53, 'a Friday that belongs to the old year'],
+  ['2027-01-04', 1, 'the first Monday'],
+  ['2024-12-30', 1, 'a Monday that belongs to the new year'],
+])('%s lies in week %i: %s', (text, week) => {
+  const day = parseDay(text);
+  expect(day.ok && weekOf(day.value)).toBe(week);
+});
+
+test.each([
+  ['2026-11-23', '2026-11-23', 'a Monday'],
+  ['2026-11-29', '2026-11-23', 'a Sunday'],
+  ['2027-01-01', '2026-12-28', 'a Friday whose week began in the old year'],
+  ['1969-12-31', '1969-12-29', 'a day before the count begins'],
+])('the week of %s begins on %s: %s', (text, monday) => {
+  const day = parseDay(text);
+  expect(day.ok && formatDay(mondayOf(day.value))).toBe(monday);
+});
+
+test('days are counted on and back, over the end of a month and of a year', () => {
+  const day = toDay(20_000);
+  expect(daysFrom(addDays(day, -1), 3)).toEqual([19_999, 20_000, 20_001]);
+  expect([earliestOf([addDays(day, 4), day]), latestOf(new Set([day, addDays(day, 4)]))]).toEqual([
+    20_000, 20_004,
+  ]);
+  expect(() => earliestOf([])).toThrow(Defect);
 });

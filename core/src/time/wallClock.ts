@@ -1,3 +1,4 @@
+import { addDays } from './day.ts';
 import { toInstant } from './instant.ts';
 import type { LocalDay } from './day.ts';
 import type { Instant } from './instant.ts';
@@ -17,7 +18,7 @@ export function atWallClock(zone: Zone, day: LocalDay, clockSeconds: number): In
 export function nextAtClock(zone: Zone, after: Instant, clockSeconds: number): Instant {
   const day = zone.dayAt(after);
   const same = atWallClock(zone, day, clockSeconds);
-  return same > after ? same : atWallClock(zone, (day + 1) as LocalDay, clockSeconds);
+  return same > after ? same : atWallClock(zone, addDays(day, 1), clockSeconds);
 }
 
 /** Reads a clock time as a hand types it: `7:05`, `7.05`, `705`, `0705`. Seconds since midnight; absent for anything

@@ -1,4 +1,6 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { TechnicianId } from '@wergon/core/people';
+import type { Instant } from '@wergon/core/time';
 import type { InferEntity } from '@mikro-orm/core';
 import type { Role } from '@wergon/contract/access';
 
@@ -14,7 +16,7 @@ export const UserEntity = defineEntity({
     role: p.string().$type<Role>(),
     seesRates: p.boolean(),
     /** Who he is on the floor; nobody approves his own time. */
-    technician: p.string().nullable(),
+    technician: p.string().$type<TechnicianId>().nullable(),
     /** The departments whose time he puts right and approves, by their ids in the list; absent for all. */
     departments: p.json<string[]>().nullable(),
     /** Switched off, he signs in no longer; what he did stays his. */
@@ -33,6 +35,6 @@ export const SessionEntity = defineEntity({
     tokenHash: p.string().primary(),
     user: p.string().index(),
     isTrusted: p.boolean(),
-    lastSeenAt: p.integer(),
+    lastSeenAt: p.integer().$type<Instant>(),
   },
 });

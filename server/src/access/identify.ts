@@ -1,3 +1,4 @@
+import { toInstant } from '@wergon/core/time';
 import { parseCookie } from 'cookie';
 import type { Request, Response } from 'express';
 import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
@@ -111,7 +112,7 @@ async function pruneSessions(context: Context, user: string): Promise<void> {
   const em = context.database.em.fork();
   const now = context.clock.now();
   for (const isTrusted of [true, false]) {
-    const before = now - (await idleSeconds(context, isTrusted));
+    const before = toInstant(now - (await idleSeconds(context, isTrusted)));
     await em.nativeDelete(SessionEntity, { isTrusted, lastSeenAt: { $lt: before } });
   }
   const own = await em.find(SessionEntity, { user }, { orderBy: { lastSeenAt: -1 } });

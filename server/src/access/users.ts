@@ -2,6 +2,7 @@ import { hash } from '@node-rs/argon2';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Role } from '@wergon/contract/access';
+import type { TechnicianId } from '@wergon/core/people';
 import { UserEntity } from './entities.ts';
 import type { User } from './entities.ts';
 
@@ -11,7 +12,7 @@ export type NewUser = {
   readonly password: string;
   readonly role: Role;
   readonly seesRates: boolean;
-  readonly technician?: string | null;
+  readonly technician?: TechnicianId | null;
   readonly departments?: string[] | null;
   /** Whether somebody else knows the password, so that he must choose another. */
   readonly mustChangePassword?: boolean;

@@ -1,5 +1,5 @@
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, weekdayOf } from '@wergon/core/time';
+import { formatDay, formatInstant, mondayOf, addDays, earliestOf, latestOf } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { DeskUser, Mount, RouteRefusal } from '../http/index.ts';
 import { covers } from '../access/index.ts';
@@ -22,8 +22,8 @@ export function mountApprovals(mount: Mount, { database, clock, facts, journal }
     const known = await facts.get();
     const now = clock.now();
     const today = known.zone.dayAt(now);
-    const firstDay = query.from ?? ((today - weekdayOf(today) + 1) as LocalDay);
-    const lastDay = query.to ?? ((firstDay + WEEK - 1) as LocalDay);
+    const firstDay = query.from ?? mondayOf(today);
+    const lastDay = query.to ?? addDays(firstDay, WEEK - 1);
     const plans = await loadPlans(database.em.fork(), firstDay, lastDay);
     const { days, ends, closedUntil } = await readSql(database, (sql) => ({
       days: loadShiftDays(sql, known, { firstDay, lastDay }, now),
@@ -49,7 +49,7 @@ export function mountApprovals(mount: Mount, { database, clock, facts, journal }
           technician: id,
           name,
           department,
-          refusal: refusalFor(id as Day['technician']),
+          refusal: refusalFor(id),
           days: days
             .filter(({ technician }) => technician === id)
             .map((each) => ({
@@ -153,8 +153,8 @@ function findSeen(
 ): (ShiftDay | RouteRefusal)[] {
   const all = seen.map(({ day }) => day);
   const asked = {
-    firstDay: Math.min(...all) as LocalDay,
-    lastDay: Math.max(...all) as LocalDay,
+    firstDay: earliestOf(all),
+    lastDay: latestOf(all),
     people: new Set(seen.map(({ technician }) => technician)),
   };
   const days = new Map(

@@ -1,7 +1,7 @@
 import type { LaborLine, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, sumSeconds } from '@wergon/core/time';
+import { addDays, earliestOf, formatDay, latestOf, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
@@ -37,7 +37,7 @@ export function unapprovedByPerson(
 ): ReadonlyMap<TechnicianId, number> {
   const sums = new Map<TechnicianId, number>();
   // Labor after midnight can belong to a shift that began the day before.
-  for (const day of loadShiftDays(sql, facts, { firstDay: (firstDay - 1) as LocalDay, lastDay }, now))
+  for (const day of loadShiftDays(sql, facts, { firstDay: addDays(firstDay, -1), lastDay }, now))
     if (!isPayable(facts, day)) {
       const own = day.lines.filter((line) => line.day >= firstDay && line.day <= lastDay);
       sums.set(day.technician, (sums.get(day.technician) ?? 0) + sumSeconds(own));
@@ -51,8 +51,8 @@ function unapprovedSeconds(sql: Sql, facts: ShopFacts, lines: readonly LaborLine
   const days = lines.map(({ day }) => day);
   const asked = {
     // Labor after midnight can belong to a shift that began the day before.
-    firstDay: (Math.min(...days) - 1) as LocalDay,
-    lastDay: Math.max(...days) as LocalDay,
+    firstDay: addDays(earliestOf(days), -1),
+    lastDay: latestOf(days),
     people: new Set(lines.map(({ technician }) => technician)),
   };
   const sums = unapprovedByTarget(sql, facts, asked, now);
@@ -72,8 +72,9 @@ function unapprovedByOrder(
   now: Instant,
 ): { readonly since: LocalDay; readonly orders: ReadonlyMap<string, number> } {
   const today = facts.zone.dayAt(now);
-  const closedUntil = findClosedUntil(sql) ?? today - MOST_DAYS;
-  const since = Math.max(closedUntil + 1, today - MOST_DAYS) as LocalDay;
+  const oldest = addDays(today, -MOST_DAYS);
+  const closedUntil = findClosedUntil(sql);
+  const since = closedUntil === null ? oldest : latestOf([addDays(closedUntil, 1), oldest]);
   const orders = new Map<string, number>();
   for (const [target, seconds] of unapprovedByTarget(sql, facts, { firstDay: since, lastDay: today }, now)) {
     const order = facts.tasks.get(target)?.order;

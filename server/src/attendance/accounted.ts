@@ -1,9 +1,8 @@
 import type { AccountedJson } from '@wergon/contract/attendance';
 import { deriveAttendance, piecesOf, shareAccounted, sumAccounted, sumEntered } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
-import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, overlapSeconds } from '@wergon/core/time';
+import { formatDay, formatInstant, overlapSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -27,7 +26,7 @@ export function mountAttendance(mount: Mount, { database, clock, facts }: Ledger
     const known = await facts.get();
     const now = clock.now();
     const lastDay = query.to ?? known.zone.dayAt(now);
-    const firstDay = query.from ?? ((lastDay - DAYS + 1) as LocalDay);
+    const firstDay = query.from ?? addDays(lastDay, 1 - DAYS);
     const plans = await loadPlans(database.em.fork(), firstDay, lastDay);
     const people = await readSql(database, (sql) => loadPeople(sql, known, plans, firstDay, lastDay, now));
     const departments = [...new Set(people.map(({ department }) => department))].sort();
@@ -53,11 +52,11 @@ function loadPeople(
   lastDay: LocalDay,
   now: Instant,
 ): Person[] {
-  const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf((lastDay + 1) as LocalDay) };
+  const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf(addDays(lastDay, 1)) };
   const hours = loadHours(sql, firstDay, lastDay);
   const unapproved = unapprovedByPerson(sql, facts, firstDay, lastDay, now);
   return [...facts.technicians.values()].flatMap(({ id, name, department, billedSeconds }) => {
-    const technician = id as TechnicianId;
+    const technician = id;
     const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
     const own = hours.filter((entry) => entry.technician === technician);
     const days = deriveAttendance(

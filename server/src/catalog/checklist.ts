@@ -1,7 +1,6 @@
 import type { Checklist } from '@wergon/contract/shop';
 import { ok } from '@wergon/core/result';
 import { costRateOn } from '@wergon/core/people';
-import type { TechnicianId } from '@wergon/core/people';
 import type { CatalogContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
@@ -47,7 +46,7 @@ export function mountChecklist(mount: Mount, { database, clock, facts }: Catalog
     say(
       'no-rate',
       present
-        .filter(({ id }) => costRateOn(known.costRates.get(id as TechnicianId) ?? [], today) === undefined)
+        .filter(({ id }) => costRateOn(known.costRates.get(id) ?? [], today) === undefined)
         .map(({ name }) => name),
     );
     say(

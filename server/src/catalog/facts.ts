@@ -159,8 +159,8 @@ async function loadBase(em: EntityManager) {
       listed.filter(({ list }) => list === 'department').map(({ id, name }) => [id, name]),
     ),
     groups: new Map([...listed, ...centers].map(({ id, name }) => [id, name])),
-    technicians: new Map(technicians.map((each) => [each.id as TechnicianId, each])),
-    activities: new Map(activities.map((activity) => [activity.id as TargetId, activity])),
+    technicians: new Map(technicians.map((each) => [each.id, each])),
+    activities: new Map(activities.map((activity) => [activity.id, activity])),
   };
 }
 
@@ -183,8 +183,8 @@ async function refreshOrders(
   const { orders, tasks, tasksByOrder, targets, openOrders } = next;
   for (const id of isAll ? [] : wanted) {
     for (const task of tasksByOrder.get(id) ?? []) {
-      tasks.delete(task.id as TargetId);
-      targets.delete(task.id as TargetId);
+      tasks.delete(task.id);
+      targets.delete(task.id);
     }
     orders.delete(id);
     tasksByOrder.delete(id);
@@ -195,7 +195,7 @@ async function refreshOrders(
     if (!PAST.includes(order.states.at(-1)?.value ?? 'draft')) openOrders.add(order.id);
   }
   for (const task of foundTasks) {
-    const id = task.id as TargetId;
+    const id = task.id;
     const own = tasksByOrder.get(task.order);
     if (own) own.push(task);
     else tasksByOrder.set(task.order, [task]);
@@ -214,7 +214,6 @@ async function refreshOrders(
 const PAST: readonly string[] = ['finished', 'closed'];
 
 function compose(base: Base, orders: Orders): ShopFacts {
-  for (const { id, counts } of base.activities.values())
-    orders.targets.set(id as TargetId, { kind: 'activity', counts });
+  for (const { id, counts } of base.activities.values()) orders.targets.set(id, { kind: 'activity', counts });
   return { ...base, ...orders };
 }

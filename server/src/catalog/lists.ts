@@ -1,10 +1,11 @@
+import { newId } from '../db/index.ts';
+import type { TargetId } from '@wergon/core/ledger';
 import { randomUUID } from 'node:crypto';
 import { LISTS } from '@wergon/contract/shop';
 import type { ListName, ShopJson } from '@wergon/contract/shop';
 import { ok } from '@wergon/core/result';
 import { ACTIONS, codeOfAction } from '@wergon/core/scan';
 import { dated, formatDay, inForceAt } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
 import type { CatalogContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
@@ -87,7 +88,7 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
         nameplate,
         owner,
       })),
-      closedDays: closedDays.map(({ day, name }) => ({ day: formatDay(day as LocalDay), name })),
+      closedDays: closedDays.map(({ day, name }) => ({ day: formatDay(day), name })),
       actions: ACTIONS.map((action) => ({ action, code: codeOfAction(action) })),
     });
   });
@@ -118,7 +119,7 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
   mount('addActivity', async ({ body: { counts, ...body } }) => {
     if (await database.em.fork().findOne(ActivityEntity, { title: body.title, division: body.division }))
       return taken('title', 'there is an activity of this name');
-    const id = randomUUID();
+    const id = newId<TargetId>();
     const code = drawRandomCode('activity');
     await database.em.fork().insert(ActivityEntity, { id, code, counts: dated(counts), ...body });
     setupChanged('shop', 'orders');
@@ -127,7 +128,7 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
 
   mount('saveActivity', async ({ param, body: { counts, ...body } }) => {
     const em = database.em.fork();
-    const activity = await em.findOne(ActivityEntity, { id: param('activity') });
+    const activity = await em.findOne(ActivityEntity, { id: param<TargetId>('activity') });
     if (!activity) return refuse('record.not_found');
     const other = await em.findOne(ActivityEntity, { title: body.title, division: body.division });
     if (other && other.id !== activity.id) return taken('title', 'there is an activity of this name');

@@ -1,6 +1,5 @@
 import type { ListName } from '@wergon/contract/shop';
 import { formatRate } from '@wergon/core/money';
-import type { Rate } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
 import { nextOrderNumber } from '@wergon/core/work';
 import type { CatalogContext } from './context.ts';
@@ -32,7 +31,7 @@ export function mountPreparation(mount: Mount, { database, facts }: CatalogConte
       grades: grades.map(({ id, name, standardRate }) => ({
         id,
         name,
-        standardRate: formatRate(standardRate as Rate),
+        standardRate: formatRate(standardRate),
       })),
       workCenters: centers.map(({ name }) => name),
       customers: customers.map(({ name }) => name),

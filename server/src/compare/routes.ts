@@ -156,7 +156,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
         addedBy,
       })),
       changes: changes.map(({ at, by, changes: fields }) => ({
-        at: formatInstant(at as Instant),
+        at: formatInstant(at),
         by,
         changes: fields,
       })),

@@ -34,7 +34,7 @@ export function mountStory(mount: Mount, { database, clock, facts }: LedgerConte
     const known = await facts.get();
     const order = query.order === undefined ? undefined : known.orders.get(query.order);
     if (query.order !== undefined && !order) return refuse('record.not_found');
-    const targets = new Set((known.tasksByOrder.get(order?.id ?? '') ?? []).map(({ id }) => id as TargetId));
+    const targets = new Set((known.tasksByOrder.get(order?.id ?? '') ?? []).map(({ id }) => id));
     const changes = order
       ? await database.em.fork().find(OrderChangeEntity, { order: order.id }, { orderBy: { at: 1 } })
       : [];
@@ -54,8 +54,8 @@ export function mountStory(mount: Mount, { database, clock, facts }: LedgerConte
     ]);
     const orderEvents = changes.map(({ at, by, changes: fields }): Event => ({
       kind: 'order',
-      day: known.zone.dayAt(at as never),
-      at: formatInstant(at as never),
+      day: known.zone.dayAt(at),
+      at: formatInstant(at),
       who: by,
       about: '',
       text: fields

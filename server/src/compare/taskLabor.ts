@@ -37,7 +37,7 @@ export function loadLabor(
   now: Instant,
   costs: Costs,
 ): readonly TaskWithLabor[] {
-  const wanted = new Set(tasks.map(({ id }) => id as TargetId));
+  const wanted = new Set(tasks.map(({ id }) => id));
   const byTechnician = new Map<TechnicianId, LaborLine[]>();
   for (const line of loadLinesOf(sql, [...wanted])) {
     const own = byTechnician.get(line.technician);
@@ -78,7 +78,7 @@ export function loadLabor(
   }
   const finished = loadFinished(sql, [...wanted]);
   return tasks.map((task): TaskWithLabor => {
-    const id = task.id as TargetId;
+    const id = task.id;
     const own = byTarget.get(id) ?? [];
     const isFinished = finished.has(id);
     const includes = withAlwaysIncluded(facts.orders.get(task.order)?.includes ?? []);
@@ -129,7 +129,7 @@ export function writeComparison(comparison: Comparison, costs: Costs): Compariso
 const keptRateOf =
   (facts: ShopFacts) =>
   (target: TargetId): Rate | undefined =>
-    facts.tasks.get(target)?.standardRate as Rate | undefined;
+    facts.tasks.get(target)?.standardRate;
 
 /** Lines as they may be shown: with what they really cost, or at standard cost. */
 export const costedAs = <Line extends Parameters<typeof atStandardCost>[0][number]>(

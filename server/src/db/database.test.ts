@@ -1,3 +1,5 @@
+import type { TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -52,12 +54,12 @@ test('data of the first version opens in this one, with its words in the new lis
   await old.close();
   const database = await openShop(path);
   const em = database.em.fork();
-  expect(await em.findOneOrFail(TechnicianEntity, { id: 't' })).toMatchObject({
+  expect(await em.findOneOrFail(TechnicianEntity, { id: 't' as TechnicianId })).toMatchObject({
     name: 'Ada',
     kind: 'own',
     crew: '',
   });
-  expect(await em.findOneOrFail(TaskEntity, { id: 'k' })).toMatchObject({
+  expect(await em.findOneOrFail(TaskEntity, { id: 'k' as TargetId })).toMatchObject({
     isAccepted: true,
     hours: null,
     estimatedCost: 5000,

@@ -3,3 +3,4 @@ export type { Database, Entities } from './database.ts';
 export { insertOnce } from './insertOnce.ts';
 export { isDiskFault, readSql, trySql, writeSql } from './sql.ts';
 export type { Row, Sql } from './sql.ts';
+export { newId } from './newId.ts';

@@ -1,10 +1,8 @@
-import { randomUUID } from 'node:crypto';
+import { newId } from '../db/index.ts';
 import { orderRowSchema } from '@wergon/contract/exchange';
 import type { NewOrder } from '@wergon/contract/work';
 import { formatDecimal, formatCents, toCents } from '@wergon/core/money';
-import type { Rate } from '@wergon/core/money';
 import { dated, formatDay } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
 import { GradeEntity } from '../people/index.ts';
 import { ensureLabels } from '../shop/index.ts';
 import { drawRandomCode } from '../scan/index.ts';
@@ -86,7 +84,7 @@ export const ORDERS: List<NewOrder> = {
   store: async (em, rows) => {
     const grades = await em.findAll(GradeEntity);
     const idOf = new Map(grades.map(({ id, name }) => [name.toLowerCase(), id]));
-    const rates = new Map(grades.map(({ id, standardRate }) => [id, standardRate as Rate]));
+    const rates = new Map(grades.map(({ id, standardRate }) => [id, standardRate]));
     const orders = [...groupBy(rows, ({ number }) => number).values()].map((own) => ({
       ...(own[0] as NewOrder),
       states: dated('draft' as const),
@@ -100,7 +98,7 @@ export const ORDERS: List<NewOrder> = {
       'job-type': orders.map(({ jobType }) => jobType),
       'work-center': orders.flatMap(({ tasks }) => tasks.map(({ workCenter }) => workCenter)),
     });
-    const made = orders.map((order) => newOrderRows(order, rates, drawRandomCode, randomUUID));
+    const made = orders.map((order) => newOrderRows(order, rates, drawRandomCode, newId));
     for (const part of inParts(made.map(({ order }) => order))) await em.insertMany(OrderEntity, part);
     for (const part of inParts(made.flatMap(({ tasks }) => tasks))) await em.insertMany(TaskEntity, part);
   },
@@ -114,7 +112,7 @@ export const ORDERS: List<NewOrder> = {
         order.title,
         order.customer,
         String(order.quantity),
-        order.dueDay == null ? '' : formatDay(order.dueDay as LocalDay),
+        order.dueDay == null ? '' : formatDay(order.dueDay),
         order.division,
         order.jobType,
         order.price == null ? '' : formatCents(toCents(order.price)),

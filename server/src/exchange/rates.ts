@@ -1,7 +1,7 @@
+import { Defect } from '@wergon/core/result';
 import { rateRowSchema } from '@wergon/contract/exchange';
 import { formatDecimal } from '@wergon/core/money';
 import { formatDay } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
 import { CostRateEntity, TechnicianEntity, readStored } from '../people/index.ts';
 import type { Judged, List } from './list.ts';
 import type { z } from 'zod';
@@ -69,12 +69,11 @@ export const RATES: List<RateRow> = {
   },
   store: async (em, rows) => {
     const technicians = new Map((await em.findAll(TechnicianEntity)).map(({ number, id }) => [number, id]));
-    for (const row of rows)
-      await em.insert(CostRateEntity, {
-        technician: technicians.get(row.number) ?? '',
-        fromDay: row.record.from,
-        record: textOf(row),
-      });
+    for (const row of rows) {
+      const technician = technicians.get(row.number);
+      if (technician === undefined) throw new Defect(`a rate of nobody: ${row.number}`);
+      await em.insert(CostRateEntity, { technician, fromDay: row.record.from, record: textOf(row) });
+    }
   },
   write: async (em) => {
     const numbers = new Map((await em.findAll(TechnicianEntity)).map(({ number, id }) => [id, number]));
@@ -83,7 +82,7 @@ export const RATES: List<RateRow> = {
       const { per, base, hoursPerYear, burden } = readStored(record);
       return [
         numbers.get(technician) ?? '',
-        formatDay(fromDay as LocalDay),
+        formatDay(fromDay),
         per,
         base,
         hoursPerYear ?? '',

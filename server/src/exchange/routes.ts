@@ -3,7 +3,6 @@ import { COLUMNS, MOST_ROWS } from '@wergon/contract/exchange';
 import type { ExchangeKind, ExchangeRow, ImportAnswer } from '@wergon/contract/exchange';
 import { fieldProblemsOf } from '@wergon/contract/wire';
 import { ok } from '@wergon/core/result';
-import type { TechnicianId } from '@wergon/core/people';
 import { toDay } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Call, Mount } from '../http/index.ts';
@@ -151,7 +150,7 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
         earliest.set(number, Math.min(record.from, earliest.get(number) ?? record.from));
       for (const { id, number } of technicians) {
         const from = earliest.get(number);
-        if (from !== undefined) await costAnew(database, facts, id as TechnicianId, toDay(from));
+        if (from !== undefined) await costAnew(database, facts, id, toDay(from));
       }
     }),
   );

@@ -2,7 +2,7 @@ import type { BoardJson, FloorJson } from '@wergon/contract/floor';
 import { AT_REST } from '@wergon/core/ledger';
 import type { LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { atWallClock, formatDay, formatInstant, inForceAt, sumSeconds } from '@wergon/core/time';
+import { atWallClock, formatDay, formatInstant, inForceAt, sumSeconds, addDays } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay, Span } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import {
@@ -66,11 +66,11 @@ export function loadBoard(
   const running = new Set([...alsoTargets, ...[...states.values()].flatMap(targetsOfState)]);
   const onBoardTasks = orders
     .flatMap(({ id }) => facts.tasksByOrder.get(id) ?? [])
-    .filter(({ id, isAccepted }) => isAccepted || running.has(id as TargetId));
+    .filter(({ id, isAccepted }) => isAccepted || running.has(id));
   const others = [...running].flatMap((id) => facts.tasks.get(id) ?? []);
   const tasks = [...onBoardTasks, ...others.filter(({ order }) => !orderIds.has(order))];
   const onBoard = new Set(tasks.map(({ order }) => order));
-  const ids = tasks.map(({ id }) => id as TargetId);
+  const ids = tasks.map(({ id }) => id);
   const used = loadUsedOf(sql, ids);
   const finished = loadFinished(sql, ids);
   const charged = loadChargedOn(sql, today);
@@ -84,8 +84,8 @@ export function loadBoard(
       name,
       department,
       hasLeft: leftOn != null && leftOn < today,
-      state: writeState(states.get(id as TechnicianId) ?? AT_REST),
-      charged: { day: formatDay(today), seconds: charged.get(id as TechnicianId) ?? 0 },
+      state: writeState(states.get(id) ?? AT_REST),
+      charged: { day: formatDay(today), seconds: charged.get(id) ?? 0 },
     })),
     orders: [...new Set([...orderIds, ...onBoard])]
       .flatMap((id) => facts.orders.get(id) ?? [])
@@ -103,8 +103,8 @@ export function loadBoard(
       order,
       hasEstimate,
       estimate: writeDated(estimate),
-      used: used.get(id as TargetId) ?? {},
-      isFinished: finished.has(id as TargetId),
+      used: used.get(id) ?? {},
+      isFinished: finished.has(id),
     })),
     activities: [...facts.activities.values()].map(({ id, title, isOff }) => {
       const known = facts.targets.get(id as TargetId);
@@ -145,7 +145,7 @@ export function loadFloor(
   plans: Plans,
   units: ReadonlyMap<string, string>,
 ): FloorJson {
-  const asked = { from: facts.zone.startOf(day), to: facts.zone.startOf((day + 1) as LocalDay) };
+  const asked = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
   const stints = loadStints(sql, { ...asked, longest: longestStint(facts.policy) });
   const shifts = loadPresence(sql, 'shift', asked);
   const breaks = loadPresence(sql, 'break', asked);

@@ -22,8 +22,9 @@ import type { RouteRefusal } from './problem.ts';
 export type Call<Name extends RouteName> = {
   readonly body: ParsedBodyOf<Name>;
   readonly query: ParsedQueryOf<Name>;
-  /** A part of the path by its name; empty where the path has none of that name. */
-  readonly param: (name: string) => string;
+  /** An id in the path by its name, well-formed and short; empty where the path has none of that name. Whether there is
+   *  such a record, whoever looks it up finds out. */
+  readonly param: <Id extends string = string>(name: string) => Id;
   /** Who calls: of a station's route a station, of the desk's whoever is signed in. */
   readonly who: WhoOf<CallerOf<Name>>;
   readonly req: Request;
@@ -64,7 +65,7 @@ export function createMount(app: Express, { clock }: Context, { identify, limits
     before.push(...(limits[name] ?? []));
     app[route.method](route.path, ...before, async (req: Request, res: Response) => {
       const body = read(route.body, req.body as unknown, route.readsEach);
-      const query = read(route.query, req.query as unknown);
+      const query = read(route.query, req.query);
       if (!body.ok) return sendProblem(res, body);
       if (!query.ok) return sendProblem(res, query);
       const param = (key: string) => String(req.params[key] ?? '');

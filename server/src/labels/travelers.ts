@@ -1,7 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { ok } from '@wergon/core/result';
 import { formatHours, formatLongDay, inForceAt, toSeconds } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -20,7 +19,7 @@ async function codesOf(
   workTypes: readonly WorkType[],
 ) {
   const known = await em.find(TravelerCodeEntity, { task: { $in: tasks.map(({ id }) => id) }, version });
-  const codes = new Map(known.map(({ task, workType, code }) => [`${task} ${workType}`, code as string]));
+  const codes = new Map(known.map(({ task, workType, code }) => [`${task} ${workType}`, code]));
   for (const { id: task } of tasks)
     for (const workType of ['', ...workTypes]) {
       if (codes.has(`${task} ${workType}`)) continue;
@@ -55,7 +54,7 @@ export function mountLabels(mount: Mount, { database, clock, facts, live }: Ledg
           title: order.title,
           facts: [
             `${order.customer}, ${order.quantity} ${order.quantity === 1 ? 'piece' : 'pieces'}`,
-            ...(order.dueDay == null ? [] : [`Due ${formatLongDay(order.dueDay as LocalDay)}`]),
+            ...(order.dueDay == null ? [] : [`Due ${formatLongDay(order.dueDay)}`]),
             ...(unit
               ? [`Unit: ${[unit.type, unit.maker, unit.serialNumber].filter(Boolean).join(', ')}`]
               : []),

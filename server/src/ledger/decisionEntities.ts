@@ -1,4 +1,6 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { TechnicianId } from '@wergon/core/people';
+import type { Instant, LocalDay } from '@wergon/core/time';
 
 /** Projection of decisions: what was said of a person's shift day, and the facts it was said of. */
 export const ApprovalEntity = defineEntity({
@@ -6,12 +8,12 @@ export const ApprovalEntity = defineEntity({
   tableName: 'approval',
   properties: {
     kind: p.string().$type<'approve' | 'confirm'>().primary(),
-    technician: p.string().primary(),
-    shiftDay: p.integer().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    shiftDay: p.integer().$type<LocalDay>().primary(),
     entry: p.string(),
     facts: p.text(),
     saidBy: p.string(),
-    at: p.integer(),
+    at: p.integer().$type<Instant>(),
   },
 });
 
@@ -21,10 +23,10 @@ export const PayPeriodEntity = defineEntity({
   tableName: 'pay_period',
   properties: {
     entry: p.string().primary(),
-    firstDay: p.integer().unique(),
-    lastDay: p.integer(),
+    firstDay: p.integer().$type<LocalDay>().unique(),
+    lastDay: p.integer().$type<LocalDay>(),
     closedBy: p.string(),
-    at: p.integer(),
+    at: p.integer().$type<Instant>(),
     /** The hash of the journal's last entry before the closing. */
     head: p.string(),
   },
@@ -38,9 +40,9 @@ export const ClosedLineEntity = defineEntity({
   properties: {
     period: p.integer().primary(),
     isAdjustment: p.boolean().primary(),
-    technician: p.string().primary(),
-    shiftDay: p.integer().primary(),
-    day: p.integer().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    shiftDay: p.integer().$type<LocalDay>().primary(),
+    day: p.integer().$type<LocalDay>().primary(),
     target: p.string().primary(),
     workType: p.string().primary(),
     seconds: p.integer(),
@@ -54,7 +56,7 @@ export const UnsettledDayEntity = defineEntity({
   name: 'UnsettledDayRow',
   tableName: 'unsettled_day',
   properties: {
-    technician: p.string().primary(),
-    shiftDay: p.integer().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    shiftDay: p.integer().$type<LocalDay>().primary(),
   },
 });

@@ -1,4 +1,6 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { TechnicianId } from '@wergon/core/people';
+import type { Instant, LocalDay } from '@wergon/core/time';
 
 /** The journal: one row an entry, never changed and never deleted (triggers see to it). `body` is the entry's JSON as
  *  first recorded; `envelope` is what stands around it, both in the form that the hash was taken of. */
@@ -28,8 +30,8 @@ export const EntryIndexEntity = defineEntity({
     seq: p.integer().primary().autoincrement(false),
     stream: p.string(),
     type: p.string(),
-    technician: p.string().nullable().index(),
-    day: p.integer().nullable(),
+    technician: p.string().$type<TechnicianId>().nullable().index(),
+    day: p.integer().$type<LocalDay>().nullable(),
     recordedAt: p.integer().index(),
     author: p.string(),
     authorKind: p.string(),
@@ -74,8 +76,8 @@ export const EffectiveEntity = defineEntity({
     id: p.string().primary(),
     seq: p.integer(),
     type: p.string(),
-    technician: p.string().nullable(),
-    day: p.integer(),
+    technician: p.string().$type<TechnicianId>().nullable(),
+    day: p.integer().$type<LocalDay>(),
     /** The one task or activity that a note, a count or hours are about. */
     target: p.string().nullable().index(),
     body: p.text(),
@@ -87,21 +89,21 @@ export const LaborStateEntity = defineEntity({
   name: 'LaborStateRow',
   tableName: 'labor_state',
   properties: {
-    technician: p.string().primary(),
-    day: p.integer().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    day: p.integer().$type<LocalDay>().primary(),
     state: p.text(),
   },
 });
 
 const stretch = {
-  technician: p.string().primary(),
+  technician: p.string().$type<TechnicianId>().primary(),
   from: p.integer().primary().fieldName('from_at'),
   to: p.integer().fieldName('to_at'),
   capped: p.boolean(),
   opened: p.string(),
   closed: p.string().nullable(),
   /** The local day of the entry that ended it, with which it is derived anew. */
-  settledDay: p.integer(),
+  settledDay: p.integer().$type<LocalDay>(),
 };
 
 /** Projection: ended stints. */
@@ -129,10 +131,10 @@ export const LooseEndEntity = defineEntity({
     kind: p.string().primary(),
     entry: p.string().primary(),
     from: p.integer().primary().fieldName('from_at'),
-    technician: p.string(),
+    technician: p.string().$type<TechnicianId>(),
     to: p.integer().nullable().fieldName('to_at'),
     seconds: p.integer().nullable(),
-    settledDay: p.integer().index(),
+    settledDay: p.integer().$type<LocalDay>().index(),
   },
 });
 
@@ -142,8 +144,8 @@ export const LaborLineEntity = defineEntity({
   tableName: 'labor_line',
   indexes: [{ properties: ['target'] }, { properties: ['day'] }],
   properties: {
-    technician: p.string().primary(),
-    day: p.integer().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    day: p.integer().$type<LocalDay>().primary(),
     target: p.string().primary(),
     workType: p.string().primary(),
     measuredSeconds: p.integer(),
@@ -162,7 +164,7 @@ export const TaskMarkEntity = defineEntity({
   properties: {
     entry: p.string().primary(),
     target: p.string().primary(),
-    at: p.integer(),
+    at: p.integer().$type<Instant>(),
     seq: p.integer(),
     isDone: p.boolean(),
   },

@@ -1,3 +1,4 @@
+import { earliestOf, latestOf, addDays, toInstant } from '@wergon/core/time';
 import { storedEntrySchema } from '@wergon/contract/ledger';
 import {
   AT_REST,
@@ -163,8 +164,8 @@ export function deriveDays(
   touched: ReadonlySet<LocalDay>,
   lineDays: Set<LocalDay>,
 ): void {
-  const first = Math.min(...touched) as LocalDay;
-  const last = Math.max(...touched) as LocalDay;
+  const first = earliestOf(touched);
+  const last = latestOf(touched);
   const entriesByDay = loadEntriesByDay(sql, technician, first);
   const before = new Map(
     sql
@@ -209,16 +210,15 @@ function replaceDays(
   lineDays: Set<LocalDay>,
 ): void {
   const range = [technician, first, stop];
-  const addDays = (from: number, to: number) => {
-    const lastDay = facts.zone.dayAt((to - 1) as never);
-    for (let day = facts.zone.dayAt(from as never); day <= lastDay; day = (day + 1) as LocalDay)
-      lineDays.add(day);
+  const markDays = (from: Instant, to: Instant) => {
+    const lastDay = facts.zone.dayAt(toInstant(to - 1));
+    for (let day = facts.zone.dayAt(from); day <= lastDay; day = addDays(day, 1)) lineDays.add(day);
   };
-  for (const { from_at, to_at } of sql.all<{ from_at: number; to_at: number }>(
+  for (const { from_at, to_at } of sql.all<{ from_at: Instant; to_at: Instant }>(
     'select "from_at", "to_at" from "stint" where "technician" = ? and "settled_day" between ? and ?',
     range,
   ))
-    addDays(from_at, to_at);
+    markDays(from_at, to_at);
   for (const table of ['stint', 'presence'])
     sql.run(`delete from "${table}" where "technician" = ? and "settled_day" between ? and ?`, range);
   sql.run(
@@ -244,7 +244,7 @@ function replaceDays(
   const withDay = <T>(pick: (strands: Strands) => readonly T[]) =>
     derived.flatMap(({ day, strands }) => pick(strands).map((item) => ({ day, item })));
   const stints = withDay(({ stints }) => stints);
-  for (const { item } of stints) addDays(item.from, item.to);
+  for (const { item } of stints) markDays(item.from, item.to);
   sql.insert(
     'labor_state',
     derived.map(({ day, state }) => ({ technician, day, state })),
@@ -289,12 +289,12 @@ export function deriveLines(
   days: ReadonlySet<LocalDay>,
 ): void {
   if (days.size === 0) return;
-  const first = Math.min(...days) as LocalDay;
-  const last = Math.max(...days) as LocalDay;
+  const first = earliestOf(days);
+  const last = latestOf(days);
   const stints = loadStints(sql, {
     technician,
     from: facts.zone.startOf(first),
-    to: facts.zone.startOf((last + 1) as LocalDay),
+    to: facts.zone.startOf(addDays(last, 1)),
   });
   const pieces = stints.flatMap((stint) => piecesOf(stint, facts)).filter(({ day }) => days.has(day));
   const hours = sql
@@ -312,7 +312,7 @@ export function deriveLines(
     sql.run('delete from "labor_line" where "technician" = ? and "day" = ?', [technician, day]);
   const closedUntil = findClosedUntil(sql);
   if (closedUntil !== null) {
-    const shiftDays = [...days].flatMap((day) => SHIFT_BEGINS.map((back) => (day - back) as LocalDay));
+    const shiftDays = [...days].flatMap((day) => SHIFT_BEGINS.map((back) => addDays(day, -back)));
     markUnsettled(
       sql,
       shiftDays.filter((day) => day <= closedUntil).map((day) => ({ technician, day })),

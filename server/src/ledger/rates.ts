@@ -3,8 +3,8 @@ import { formatCents, formatRate, laborCost, toCents } from '@wergon/core/money'
 import { costRateOn, costRatesOf, explainRate } from '@wergon/core/people';
 import type { RateRecord, TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, inForceAt, toSeconds } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
+import { formatDay, inForceAt, toSeconds, earliestOf } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 import type { TargetId } from '@wergon/core/ledger';
 import type { LedgerContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
@@ -23,7 +23,7 @@ function findEffect(
   technician: TechnicianId,
   records: readonly RateRecord[],
   from: LocalDay,
-  now: number,
+  now: Instant,
 ): RateEffect['orders'] {
   const rates = costRatesOf(records);
   const rows = sql.all<{ day: LocalDay; target: TargetId; seconds: number; cost: number | null }>(
@@ -45,7 +45,7 @@ function findEffect(
     .filter(([, { before, after }]) => before !== after)
     .map(([id, { seconds, before, after }]) => {
       const order = facts.orders.get(id);
-      const state = order && inForceAt(order.states, now as never);
+      const state = order && inForceAt(order.states, now);
       return {
         number: order?.number ?? '',
         title: order?.title ?? 'indirect time',
@@ -72,7 +72,7 @@ export function mountRates(mount: Mount, { database, clock, facts, live }: Ledge
     const known = await facts.get();
     if (!known.technicians.has(technician)) return refuse('record.not_found');
     const { records } = await planRecords(database, technician, body.record, body.replaces);
-    const from = Math.min(body.record.from, body.replaces ?? body.record.from) as LocalDay;
+    const from = earliestOf([body.record.from, body.replaces ?? body.record.from]);
     const now = clock.now();
     const orders = await readSql(database, (sql) => findEffect(sql, known, technician, records, from, now));
     return ok({
@@ -95,7 +95,7 @@ export function mountRates(mount: Mount, { database, clock, facts, live }: Ledge
     if (isTaken)
       return refuse('record.taken', [{ field: 'record.from', message: 'there is a rate of this date' }]);
     if (isMissing) return refuse('record.not_found');
-    const from = Math.min(body.record.from, body.replaces ?? body.record.from) as LocalDay;
+    const from = earliestOf([body.record.from, body.replaces ?? body.record.from]);
     const isPast = from < known.zone.dayAt(clock.now());
     if (isPast && !body.isPastAgreed) {
       const orders = await readSql(database, (sql) =>

@@ -2,7 +2,7 @@ import { storedEntrySchema } from '@wergon/contract/ledger';
 import { correctedEntry, isClockAhead, isCorrection } from '@wergon/core/ledger';
 import type { Correction, Entry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { parseInstant } from '@wergon/core/time';
+import { parseInstant, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Database, Row, Sql } from '../db/index.ts';
 import { readSql, writeSql } from '../db/index.ts';
@@ -73,7 +73,7 @@ function settleAgain(sql: Sql, unsettled: readonly Row[]): void {
   const closedUntil = findClosedUntil(sql);
   if (closedUntil === null) return;
   const days = changed.flatMap(({ technician, day }) =>
-    SHIFT_BEGINS.map((back) => ({ technician, day: (day - back) as LocalDay })),
+    SHIFT_BEGINS.map((back) => ({ technician, day: addDays(day, -back) })),
   );
   markUnsettled(
     sql,

@@ -4,7 +4,7 @@ import type { HoursEntry, ShiftLine } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { approvalFacts, approvalState } from '@wergon/core/approval';
 import type { ApprovalState } from '@wergon/core/approval';
-import { inForceAt, sumSeconds, toSeconds } from '@wergon/core/time';
+import { inForceAt, sumSeconds, toSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadPersonStrands } from './personStrands.ts';
@@ -48,8 +48,8 @@ type ApprovalRow = {
  *  which the shift began. */
 export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now: Instant): ShiftDay[] {
   const { firstDay, lastDay, people = facts.technicians.keys() } = asked;
-  const [first, last] = [(firstDay - DAYS_AROUND) as LocalDay, (lastDay + DAYS_AROUND) as LocalDay];
-  const span = { from: facts.zone.startOf(first), to: facts.zone.startOf((last + 1) as LocalDay) };
+  const [first, last] = [addDays(firstDay, -DAYS_AROUND), addDays(lastDay, DAYS_AROUND)];
+  const span = { from: facts.zone.startOf(first), to: facts.zone.startOf(addDays(last, 1)) };
   const hoursOf = byTechnician(loadHours(sql, first, last));
   const said = loadSaid(sql, firstDay, lastDay);
   return [...people].flatMap((technician) => {

@@ -1,3 +1,4 @@
+import { addDays } from '@wergon/core/time';
 import type { TrailJson } from '@wergon/contract/ledger';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
 import type { TargetId } from '@wergon/core/ledger';
@@ -64,7 +65,7 @@ function loadTrail(sql: Sql, facts: ShopFacts, names: Names, asked: ParsedQueryO
   if (asked.corrections)
     add(`(j."corrects" is not null or (i."author_kind" = 'desk' and i."stream" = 'labor'))`);
   if (asked.from !== undefined) add('i."recorded_at" >= ?', startOf(asked.from));
-  if (asked.to !== undefined) add('i."recorded_at" < ?', startOf((asked.to + 1) as LocalDay));
+  if (asked.to !== undefined) add('i."recorded_at" < ?', startOf(addDays(asked.to, 1)));
   // A correction is about whom its entry is about.
   if (asked.technician !== undefined) add('i."technician" = ?', asked.technician);
   const rows = sql.all<Row>(

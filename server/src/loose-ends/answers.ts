@@ -1,8 +1,9 @@
+import { earliestOf, latestOf, addDays } from '@wergon/core/time';
 import type { EntryId } from '@wergon/core/ledger';
 import { canBeAnswered, findLikelyAnswers, undoOf } from '@wergon/core/loose-ends';
 import type { LikelyAnswer } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Call, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
@@ -76,8 +77,8 @@ export function mountAnswers(mount: Mount, context: LedgerContext): void {
 /** The people and the stretch of days that some of their days lie in. */
 const sceneAround = (spots: readonly Spot[]): Scene => ({
   people: [...new Set(spots.map(({ technician }) => technician))],
-  firstDay: Math.min(...spots.map(({ day }) => day)) as LocalDay,
-  lastDay: Math.max(...spots.map(({ day }) => day)) as LocalDay,
+  firstDay: earliestOf(spots.map(({ day }) => day)),
+  lastDay: latestOf(spots.map(({ day }) => day)),
 });
 
 /** Several plans as one: what refuses one of them refuses all. */
@@ -92,8 +93,8 @@ const planAll =
     }
     return ok({
       people: [...new Set(plans.flatMap(({ people }) => people))],
-      firstDay: Math.min(...plans.map(({ firstDay }) => firstDay)) as LocalDay,
-      lastDay: Math.max(...plans.map(({ lastDay }) => lastDay)) as LocalDay,
+      firstDay: earliestOf(plans.map(({ firstDay }) => firstDay)),
+      lastDay: latestOf(plans.map(({ lastDay }) => lastDay)),
       changes: plans.flatMap(({ changes }) => changes),
     });
   };
@@ -104,7 +105,7 @@ const planAnswer =
   (sql, known, now) => {
     const day = known.zone.dayAt(key.from);
     const people = [key.technician];
-    const end = findLooseEnds(sql, known, day, (day + 1) as LocalDay, now, people).find(
+    const end = findLooseEnds(sql, known, day, addDays(day, 1), now, people).find(
       (each) => each.kind === key.kind && (each.target ?? null) === key.target && each.from === key.from,
     );
     const plans = { patterns, proposals: loadProposals(sql) };

@@ -3,7 +3,7 @@ import { piecesOf, sumLines } from '@wergon/core/ledger';
 import type { LaborLine, Stint, TargetId } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, formatInstant, sumSeconds } from '@wergon/core/time';
+import { formatDay, formatInstant, sumSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadPersonStrands, loadHours } from '../ledger/index.ts';
@@ -38,8 +38,8 @@ export function look(
   costs: Costs,
 ): Seen {
   // Work that began on the last day may end on the next.
-  const last = (lastDay + 1) as LocalDay;
-  const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf((last + 1) as LocalDay) };
+  const last = addDays(lastDay, 1);
+  const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf(addDays(last, 1)) };
   const hours = loadHours(sql, firstDay, last);
   const lanes = new Map<TechnicianId, readonly Stint[]>();
   const lines: LaborLine[] = [];
@@ -53,7 +53,7 @@ export function look(
     const all = sumLines(pieces, own, facts.costRates.get(technician) ?? []);
     lines.push(...costedAs(all, facts, costs));
   }
-  const looseEnds = findLooseEnds(sql, facts, (firstDay - 1) as LocalDay, last, now, people).length;
+  const looseEnds = findLooseEnds(sql, facts, addDays(firstDay, -1), last, now, people).length;
   return { lanes, lines, looseEnds };
 }
 
@@ -86,7 +86,7 @@ const writeLane = (
   day: LocalDay,
 ): EffectJson['lanes'][number]['before'] => {
   const from = facts.zone.startOf(day);
-  const to = facts.zone.startOf((day + 2) as LocalDay);
+  const to = facts.zone.startOf(addDays(day, 2));
   return stints
     .filter((stint) => stint.to > from && stint.from < to)
     .map(({ from, to, running, capped }) => ({

@@ -3,7 +3,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { findBadgeEnds, findUnknownCodes } from '@wergon/core/loose-ends';
 import type { FloorEnd } from '@wergon/core/loose-ends';
 import type { BadgeScan } from '@wergon/core/station';
-import { parseInstant, toSeconds } from '@wergon/core/time';
+import { parseInstant, toSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { FieldProblem } from '@wergon/contract/wire';
@@ -62,7 +62,7 @@ const findClockJumps = (sql: Sql, { zone }: ShopFacts, first: LocalDay, last: Lo
 function findRefused(sql: Sql, { zone }: ShopFacts, first: LocalDay, last: LocalDay): ToldFloorEnd[] {
   const rows = sql.all<{ id: number; received_at: Instant; station: string; body: string; errors: string }>(
     'select * from "refused_entry" where "received_at" >= ? and "received_at" < ? order by "id"',
-    [zone.startOf(first), zone.startOf((last + 1) as LocalDay)],
+    [zone.startOf(first), zone.startOf(addDays(last, 1))],
   );
   return rows.map(({ id, received_at, station, body, errors }) => ({
     kind: 'refused-entry',

@@ -1,3 +1,4 @@
+import { addDays } from '@wergon/core/time';
 import {
   deriveAttendance,
   deriveFinished,
@@ -108,8 +109,8 @@ function findByTime(
   now: Instant,
   people: ReadonlySet<TechnicianId>,
 ): LooseEnd[] {
-  const first = (firstDay - DAYS_BEFORE) as LocalDay;
-  const span = { from: facts.zone.startOf(first), to: facts.zone.startOf((lastDay + 1) as LocalDay) };
+  const first = addDays(firstDay, -DAYS_BEFORE);
+  const span = { from: facts.zone.startOf(first), to: facts.zone.startOf(addDays(lastDay, 1)) };
   const hours = loadHours(sql, first, lastDay);
   const found: LooseEnd[] = [];
   for (const technician of people) {

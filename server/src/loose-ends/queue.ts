@@ -4,8 +4,8 @@ import type { TechnicianId } from '@wergon/core/people';
 import { looseEndKey } from '@wergon/core/loose-ends';
 import type { LikelyAnswer } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
-import { atWallClock, formatDay, formatInstant } from '@wergon/core/time';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import { atWallClock, formatDay, formatInstant, addDays } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import { mayCorrect } from '../access/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -33,7 +33,7 @@ export function mountQueue(mount: Mount, { database, clock, facts }: LedgerConte
     const em = database.em.fork();
     const now = clock.now();
     const toDay = query.to ?? known.zone.dayAt(now);
-    const fromDay = query.from ?? ((toDay - RECONCILE_DAYS + 1) as LocalDay);
+    const fromDay = query.from ?? addDays(toDay, 1 - RECONCILE_DAYS);
     const stations = new Map((await em.findAll(StationEntity)).map(({ id, name }) => [id, name]));
     const patterns = patternsOf(await em.findAll(PatternEntity));
     const planned = await loadPlans(em, fromDay, toDay);
@@ -142,6 +142,6 @@ function isOutsidePlan(
   if (!plan || from === undefined || to === undefined) return false;
   const isNight = plan.endMinute <= plan.startMinute;
   const start = atWallClock(zone, day, plan.startMinute * 60);
-  const end = atWallClock(zone, (isNight ? day + 1 : day) as LocalDay, plan.endMinute * 60);
+  const end = atWallClock(zone, addDays(day, isNight ? 1 : 0), plan.endMinute * 60);
   return to <= start || from >= end;
 }

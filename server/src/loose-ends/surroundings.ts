@@ -3,7 +3,7 @@ import type { EntryId, LaborEntry, LooseEnd, TargetId } from '@wergon/core/ledge
 import { plannedOn } from '@wergon/core/people';
 import type { TechnicianId, WorkPattern } from '@wergon/core/people';
 import type { Surroundings } from '@wergon/core/loose-ends';
-import { atWallClock, inForceAt, parseInstant, toDay } from '@wergon/core/time';
+import { atWallClock, inForceAt, parseInstant, toDay, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadPersonStrands } from '../ledger/index.ts';
@@ -38,7 +38,7 @@ export function readDaysOf(
         [technician, first, last],
       )
       .map(({ body }) => JSON.parse(body) as LaborEntry);
-    const span = { from: facts.zone.startOf(first), to: facts.zone.startOf((last + 1) as LocalDay) };
+    const span = { from: facts.zone.startOf(first), to: facts.zone.startOf(addDays(last, 1)) };
     return {
       own: [
         ...inOrderOfTime(own.filter((entry): entry is Timed => entry.type !== 'hours')),
@@ -67,8 +67,8 @@ export function loadSurroundings(
   const { zone } = facts;
   const from = end.from ?? now;
   const day = zone.dayAt(from);
-  const first = (day - DAYS_AROUND) as LocalDay;
-  const last = (zone.dayAt(end.to ?? from) + DAYS_AROUND) as LocalDay;
+  const first = addDays(day, -DAYS_AROUND);
+  const last = addDays(zone.dayAt(end.to ?? from), DAYS_AROUND);
   const { own, stints } = daysOf(first, last);
   const planned = plannedOn(patterns.get(end.technician) ?? [], false, false, day);
   const plan = planned.kind === 'work' ? planned.plan : undefined;
@@ -81,7 +81,7 @@ export function loadSurroundings(
     policy: inForceAt(facts.policy, from),
     proposed: said?.ok ? said.value : null,
     plannedStart: plan ? at(day, plan.startMinute) : null,
-    plannedEnd: plan ? at((isNight ? day + 1 : day) as LocalDay, plan.endMinute) : null,
+    plannedEnd: plan ? at(addDays(day, isNight ? 1 : 0), plan.endMinute) : null,
     plannedBreakSeconds: plan ? plan.breakMinutes * 60 : null,
     lastOnTask: end.kind === 'forgotten-stop' ? findLastOnTask(sql, end, stints) : null,
     doneAt: end.target === undefined ? null : findDoneAt(sql, end.target, from),

@@ -3,7 +3,7 @@ import type { ShiftLine } from '@wergon/core/ledger';
 import { adjustmentsOf, payPeriodOf } from '@wergon/core/pay';
 import type { ClosedLine, PayPeriod, PayRule } from '@wergon/core/pay';
 import { Defect } from '@wergon/core/result';
-import { parseDay } from '@wergon/core/time';
+import { parseDay, earliestOf, latestOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Sql } from '../db/index.ts';
@@ -99,7 +99,7 @@ export function findOwed(sql: Sql, facts: ShopFacts, now: Instant): Owed {
   const closed: ClosedLine[] = [];
   const waiting: LeftOut[] = [];
   for (const { technician, days } of loadUnsettled(sql, first.firstDay, last.lastDay)) {
-    const [firstDay, lastDay] = [Math.min(...days) as LocalDay, Math.max(...days) as LocalDay];
+    const [firstDay, lastDay] = [earliestOf(days), latestOf(days)];
     const found = loadShiftDays(sql, facts, { firstDay, lastDay, people: [technician] }, now).filter(
       ({ day }) => days.has(day),
     );
@@ -167,7 +167,7 @@ export function nextPeriod(sql: Sql, facts: ShopFacts, now: Instant): PayPeriod 
   const rule = payRuleOf(facts);
   const last = loadClosedPeriods(sql).at(-1);
   if (last) {
-    const firstDay = (last.lastDay + 1) as LocalDay;
+    const firstDay = addDays(last.lastDay, 1);
     // A changed rule takes hold where the closed periods end.
     return { firstDay, lastDay: payPeriodOf(firstDay, rule).lastDay };
   }
@@ -194,7 +194,7 @@ export function findPeriod(
   const closed = loadClosedPeriods(sql).find((each) => each.firstDay === firstDay);
   if (closed) return closed;
   let period = nextPeriod(sql, facts, now);
-  while (period.firstDay < firstDay) period = payPeriodOf((period.lastDay + 1) as LocalDay, payRuleOf(facts));
+  while (period.firstDay < firstDay) period = payPeriodOf(addDays(period.lastDay, 1), payRuleOf(facts));
   return period.firstDay === firstDay ? period : undefined;
 }
 
@@ -205,7 +205,7 @@ export function openPeriods(sql: Sql, facts: ShopFacts, now: Instant): readonly 
   for (
     let period = nextPeriod(sql, facts, now);
     period.firstDay <= today;
-    period = payPeriodOf((period.lastDay + 1) as LocalDay, payRuleOf(facts))
+    period = payPeriodOf(addDays(period.lastDay, 1), payRuleOf(facts))
   )
     open.push(period);
   return open;

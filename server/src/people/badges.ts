@@ -1,3 +1,4 @@
+import type { TechnicianId } from '@wergon/core/people';
 import { randomUUID } from 'node:crypto';
 import { parseForeign } from '@wergon/core/scan';
 import type { ForeignErrorCode } from '@wergon/core/scan';
@@ -16,11 +17,11 @@ const BIND_WORDS: Readonly<Record<ForeignErrorCode, string>> = {
 
 /** Routes of badges: issued by us, bound from any card, revoked when lost. */
 export function mountBadges(mount: Mount, { database, clock, setupChanged }: Context): void {
-  const findTechnician = (id: string) => database.em.fork().findOne(TechnicianEntity, { id });
+  const findTechnician = (id: TechnicianId) => database.em.fork().findOne(TechnicianEntity, { id });
   const changed = () => setupChanged('shop');
 
   mount('issueBadge', async ({ param, body: { once } }) => {
-    const technician = await findTechnician(param('technician'));
+    const technician = await findTechnician(param<TechnicianId>('technician'));
     if (!technician) return refuse('record.not_found');
     const id = once ?? randomUUID();
     const sent = { technician: technician.id, isBound: false };
@@ -33,7 +34,7 @@ export function mountBadges(mount: Mount, { database, clock, setupChanged }: Con
   });
 
   mount('bindBadge', async ({ param, body }) => {
-    const technician = await findTechnician(param('technician'));
+    const technician = await findTechnician(param<TechnicianId>('technician'));
     if (!technician) return refuse('record.not_found');
     const read = parseForeign(body.text);
     if (!read.ok) return refuse('input.invalid', [{ field: 'text', message: BIND_WORDS[read.code] }]);
@@ -68,7 +69,10 @@ export function mountBadges(mount: Mount, { database, clock, setupChanged }: Con
 
   mount('dayEndLabel', async ({ param }) => {
     const em = database.em.fork();
-    const badge = await em.findOne(BadgeEntity, { technician: param('technician'), revokedAt: null });
+    const badge = await em.findOne(BadgeEntity, {
+      technician: param<TechnicianId>('technician'),
+      revokedAt: null,
+    });
     if (!badge) return refuse('record.not_found');
     const known = await em.findOne(PersonLabelEntity, { badge: badge.id, action: 'shift-out' });
     if (known) return ok({ id: badge.id, code: known.code });

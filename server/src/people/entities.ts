@@ -1,19 +1,19 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { Rate } from '@wergon/core/money';
-import type { LocalDay } from '@wergon/core/time';
+import type { LocalDay, Instant, Seconds } from '@wergon/core/time';
 import type { InferEntity } from '@mikro-orm/core';
-import type { PatternWeek } from '@wergon/core/people';
+import type { PatternWeek, TechnicianId } from '@wergon/core/people';
 import type { Language } from '@wergon/core/station';
 
 export const TechnicianEntity = defineEntity({
   name: 'Technician',
   tableName: 'technician',
   properties: {
-    id: p.string().primary(),
+    id: p.string().$type<TechnicianId>().primary(),
     number: p.string().unique(),
     name: p.string(),
     department: p.string(),
-    leftOn: p.integer().nullable(),
+    leftOn: p.integer().$type<LocalDay>().nullable(),
     crew: p.string().default(''),
     grade: p.string().nullable(),
     kind: p.string().$type<'own' | 'subcontractor'>().default('own'),
@@ -21,8 +21,8 @@ export const TechnicianEntity = defineEntity({
     initials: p.string().default(''),
     isLead: p.boolean().default(false),
     language: p.string().$type<Language>().nullable(),
-    hiredOn: p.integer().nullable(),
-    billedSeconds: p.integer().nullable(),
+    hiredOn: p.integer().$type<LocalDay>().nullable(),
+    billedSeconds: p.integer().$type<Seconds>().nullable(),
     /** An argon2 hash; absent where no PIN is asked. */
     pinHash: p.string().nullable(),
   },
@@ -35,9 +35,9 @@ export const BadgeEntity = defineEntity({
   tableName: 'badge',
   properties: {
     id: p.string().primary(),
-    technician: p.string().index(),
+    technician: p.string().$type<TechnicianId>().index(),
     code: p.string().unique(),
-    revokedAt: p.integer().nullable(),
+    revokedAt: p.integer().$type<Instant>().nullable(),
     isBound: p.boolean().default(false),
   },
 });
@@ -58,8 +58,8 @@ export const CostRateEntity = defineEntity({
   name: 'CostRate',
   tableName: 'cost_rate',
   properties: {
-    technician: p.string().primary(),
-    fromDay: p.integer().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    fromDay: p.integer().$type<LocalDay>().primary(),
     record: p.text(),
   },
 });
@@ -70,7 +70,7 @@ export const GradeEntity = defineEntity({
   properties: {
     id: p.string().primary(),
     name: p.string().unique(),
-    standardRate: p.integer(),
+    standardRate: p.integer().$type<Rate>(),
     /** Its standard rates by the day from which each holds; absent for one that never changed. */
     rates: p.json<readonly { readonly from: LocalDay; readonly rate: Rate }[]>().nullable(),
   },
@@ -81,8 +81,8 @@ export const PatternEntity = defineEntity({
   name: 'Pattern',
   tableName: 'work_pattern',
   properties: {
-    technician: p.string().primary(),
-    fromDay: p.integer().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    fromDay: p.integer().$type<LocalDay>().primary(),
     weeks: p.json<PatternWeek[]>(),
   },
 });
@@ -91,8 +91,8 @@ export const AbsenceEntity = defineEntity({
   name: 'Absence',
   tableName: 'absence',
   properties: {
-    technician: p.string().primary(),
-    day: p.integer().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    day: p.integer().$type<LocalDay>().primary(),
     kind: p.string(),
     isPaid: p.boolean(),
   },

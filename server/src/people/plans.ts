@@ -1,8 +1,8 @@
+import type { TechnicianId } from '@wergon/core/people';
 import { plannedMinutes, plannedOn } from '@wergon/core/people';
 import type { PlannedDay, WorkPattern } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, toDay } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
+import { addDays, daysFrom, formatDay } from '@wergon/core/time';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { ClosedDayEntity } from '../shop/index.ts';
@@ -34,30 +34,31 @@ const wordsOf = (
 
 /** Routes of what is planned: patterns and absences, apart from what was worked. */
 export function mountPlans(mount: Mount, { database, clock, shop, live }: Context): void {
-  const hasTechnician = async (id: string) => (await database.em.fork().count(TechnicianEntity, { id })) > 0;
+  const hasTechnician = async (id: TechnicianId) =>
+    (await database.em.fork().count(TechnicianEntity, { id })) > 0;
 
   mount('plan', async ({ param }) => {
-    const technician = param('technician');
+    const technician = param<TechnicianId>('technician');
     if (!(await hasTechnician(technician))) return refuse('record.not_found');
     const em = database.em.fork();
     const { zone } = await shop.get();
     const today = zone.dayAt(clock.now());
     const rows = await em.find(PatternEntity, { technician }, { orderBy: { fromDay: 1 } });
-    const patterns = rows.map(({ fromDay, weeks }): WorkPattern => ({ from: fromDay as LocalDay, weeks }));
+    const patterns = rows.map(({ fromDay, weeks }): WorkPattern => ({ from: fromDay, weeks }));
     const absences = await em.find(
       AbsenceEntity,
-      { technician, day: { $gte: today - 60 } },
+      { technician, day: { $gte: addDays(today, -60) } },
       { orderBy: { day: 1 } },
     );
     const closed = new Map((await em.findAll(ClosedDayEntity)).map(({ day, name }) => [day, name]));
     const absent = new Map(absences.map(({ day, kind }) => [day, kind]));
-    const days = Array.from({ length: DAYS_AHEAD }, (_each, i) => toDay(today + i));
+    const days = daysFrom(today, DAYS_AHEAD);
     return ok({
       patterns: patterns.map(({ from, weeks }) => ({
         from: formatDay(from),
         weeks: weeks.map((week) => [...week]),
       })),
-      absences: absences.map(({ day, kind, isPaid }) => ({ day: formatDay(day as LocalDay), kind, isPaid })),
+      absences: absences.map(({ day, kind, isPaid }) => ({ day: formatDay(day), kind, isPaid })),
       days: days.map((day) => {
         const planned = plannedOn(patterns, closed.has(day), absent.has(day), day);
         return {
@@ -71,7 +72,7 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
   });
 
   mount('savePattern', async ({ param, body }) => {
-    const technician = param('technician');
+    const technician = param<TechnicianId>('technician');
     if (!(await hasTechnician(technician))) return refuse('record.not_found');
     await database.em.fork().upsert(PatternEntity, { technician, fromDay: body.from, weeks: body.weeks });
     live.publishSetup();
@@ -79,10 +80,10 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
   });
 
   mount('addAbsence', async ({ param, body }) => {
-    const technician = param('technician');
+    const technician = param<TechnicianId>('technician');
     if (!(await hasTechnician(technician))) return refuse('record.not_found');
     const { from, to, kind, isPaid } = body;
-    const days = Array.from({ length: to - from + 1 }, (_each, i) => from + i);
+    const days = daysFrom(from, to - from + 1);
     await database.em.fork().upsertMany(
       AbsenceEntity,
       days.map((day) => ({ technician, day, kind, isPaid })),
@@ -93,7 +94,7 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
 
   mount('removeAbsence', async ({ param, body }) => {
     const removed = await database.em.fork().nativeDelete(AbsenceEntity, {
-      technician: param('technician'),
+      technician: param<TechnicianId>('technician'),
       day: { $gte: body.from, $lte: body.to },
     });
     live.publishSetup();

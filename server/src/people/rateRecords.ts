@@ -2,7 +2,7 @@ import { payRecordSchema } from '@wergon/contract/people';
 import type { RatesJson } from '@wergon/contract/people';
 import { formatRate } from '@wergon/core/money';
 import { explainRate } from '@wergon/core/people';
-import type { RateRecord } from '@wergon/core/people';
+import type { RateRecord, TechnicianId } from '@wergon/core/people';
 import type { LocalDay } from '@wergon/core/time';
 import type { Database } from '../db/index.ts';
 import { CostRateEntity } from './entities.ts';
@@ -37,13 +37,13 @@ export function explainStored(stored: StoredRecord): RatesJson['records'][number
 }
 
 /** What somebody is paid, newest first. */
-export const loadRecords = (database: Database, technician: string) =>
+export const loadRecords = (database: Database, technician: TechnicianId) =>
   database.em.fork().find(CostRateEntity, { technician }, { orderBy: { fromDay: -1 } });
 
 /** The records as they would be with one more, or with one in the place of another. */
 export async function planRecords(
   database: Database,
-  technician: string,
+  technician: TechnicianId,
   record: RateRecord,
   replaces: LocalDay | null,
 ) {

@@ -1,8 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { formatInstant } from '@wergon/core/time';
-import type { Instant } from '@wergon/core/time';
 import { formatRate } from '@wergon/core/money';
-import type { Rate } from '@wergon/core/money';
 import { costRateOn } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
@@ -40,14 +38,14 @@ export function mountPeople(mount: Mount, context: Context): void {
             id,
             code: mayHandOut ? code : null,
             isBound,
-            revokedAt: revokedAt == null ? null : formatInstant(revokedAt as Instant),
+            revokedAt: revokedAt == null ? null : formatInstant(revokedAt),
           })),
-        hasRate: costRateOn(costRates.get(technician.id as TechnicianId) ?? [], today) !== undefined,
+        hasRate: costRateOn(costRates.get(technician.id) ?? [], today) !== undefined,
       })),
       grades: grades.map(({ id, name, standardRate }) => ({
         id,
         name,
-        standardRate: formatRate(standardRate as Rate),
+        standardRate: formatRate(standardRate),
       })),
     });
   });
@@ -73,7 +71,7 @@ export function mountPeople(mount: Mount, context: Context): void {
   });
 
   mount('saveTechnician', async ({ param, body }) => {
-    const id = param('technician');
+    const id = param<TechnicianId>('technician');
     const taken = await findNumber(body.number);
     if (taken && taken.id !== id) return numberTaken();
     const badGrade = await findBadGrade(body.grade);
@@ -90,7 +88,7 @@ export function mountPeople(mount: Mount, context: Context): void {
     const pinHash = body.pin === null ? null : await hashPin(body.pin);
     const found = await database.em
       .fork()
-      .nativeUpdate(TechnicianEntity, { id: param('technician') }, { pinHash });
+      .nativeUpdate(TechnicianEntity, { id: param<TechnicianId>('technician') }, { pinHash });
     changed();
     return found > 0 ? ok(null) : refuse('record.not_found');
   });

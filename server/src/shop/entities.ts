@@ -1,8 +1,8 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
 import type { Charge, ListName, Settings } from '@wergon/contract/shop';
-import type { Policy } from '@wergon/core/ledger';
-import type { Dated } from '@wergon/core/time';
+import type { Policy, TargetId } from '@wergon/core/ledger';
+import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 
 /** The one shop of this installation. */
@@ -25,7 +25,7 @@ export const ActivityEntity = defineEntity({
   name: 'Activity',
   tableName: 'activity',
   properties: {
-    id: p.string().primary(),
+    id: p.string().$type<TargetId>().primary(),
     title: p.string(),
     counts: p.json<Dated<boolean>>(),
     code: p.string().unique(),
@@ -96,7 +96,7 @@ export type Unit = InferEntity<typeof UnitEntity>;
 export const ClosedDayEntity = defineEntity({
   name: 'ClosedDay',
   tableName: 'closed_day',
-  properties: { day: p.integer().primary(), name: p.string() },
+  properties: { day: p.integer().$type<LocalDay>().primary(), name: p.string() },
 });
 
 /** What stands on every station's idle screen, to the end of a day or until it is taken down. */
@@ -105,10 +105,10 @@ export const NoticeEntity = defineEntity({
   tableName: 'notice',
   properties: {
     id: p.string().primary(),
-    at: p.integer(),
+    at: p.integer().$type<Instant>(),
     by: p.string().fieldName('put_by'),
     text: p.string(),
-    untilDay: p.integer().nullable(),
+    untilDay: p.integer().$type<LocalDay>().nullable(),
   },
 });
 
@@ -116,5 +116,5 @@ export const NoticeEntity = defineEntity({
 export const ClockEntity = defineEntity({
   name: 'Clock',
   tableName: 'demo_clock',
-  properties: { id: p.integer().primary(), stoppedAt: p.integer() },
+  properties: { id: p.integer().primary(), stoppedAt: p.integer().$type<Instant>() },
 });

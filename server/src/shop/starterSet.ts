@@ -1,3 +1,4 @@
+import { newId } from '../db/index.ts';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { dated } from '@wergon/core/time';
@@ -26,9 +27,9 @@ const REASONS = {
 export async function addStarterSet(em: EntityManager): Promise<void> {
   for (const { title, counts, isPaid } of ACTIVITIES)
     await em.insert(ActivityEntity, {
-      id: randomUUID(),
+      id: newId(),
       title,
-      counts: dated(counts as boolean),
+      counts: dated(counts),
       isPaid,
       division: '',
       isOff: false,

@@ -1,4 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { Instant } from '@wergon/core/time';
 import type { ScannerProfile } from '@wergon/core/scan';
 import type { StationSettings } from '@wergon/core/station';
 
@@ -10,9 +11,9 @@ export const StationEntity = defineEntity({
     id: p.string().primary(),
     name: p.string().unique(),
     tokenHash: p.string().nullable().unique(),
-    pairedAt: p.integer().nullable(),
+    pairedAt: p.integer().$type<Instant>().nullable(),
     pairingHash: p.string().nullable().unique(),
-    pairingExpiresAt: p.integer().nullable(),
+    pairingExpiresAt: p.integer().$type<Instant>().nullable(),
     isRevoked: p.boolean(),
     /** What was chosen other than the defaults. */
     settings: p.json<Partial<StationSettings>>().nullable(),
@@ -20,8 +21,8 @@ export const StationEntity = defineEntity({
     cardKey: p.string().default(''),
     /** What a calibration taught of its scanner. */
     scanner: p.json<ScannerProfile>().nullable(),
-    calibratedAt: p.integer().nullable(),
+    calibratedAt: p.integer().$type<Instant>().nullable(),
     /** When it last recorded something; to the minute. */
-    lastScanAt: p.integer().nullable(),
+    lastScanAt: p.integer().$type<Instant>().nullable(),
   },
 });

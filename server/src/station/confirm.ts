@@ -1,7 +1,7 @@
 import { ok } from '@wergon/core/result';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay } from '@wergon/core/time';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import { formatDay, addDays } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import type { StationContext } from './context.ts';
 import type { Mount, RouteRefusal } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
@@ -24,8 +24,8 @@ export function findToConfirm(
   if (!settingsOf(facts.shop).pay.isConfirmed) return [];
   const today = facts.zone.dayAt(now);
   const asked = {
-    firstDay: (today - DAYS_BACK) as LocalDay,
-    lastDay: (today - 1) as LocalDay,
+    firstDay: addDays(today, -DAYS_BACK),
+    lastDay: addDays(today, -1),
     people: [technician],
   };
   return loadShiftDays(sql, facts, asked, now).filter(({ isOpen, isConfirmed }) => !isOpen && !isConfirmed);

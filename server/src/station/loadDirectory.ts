@@ -12,6 +12,7 @@ import {
   parseInstant,
   toDay,
   toInstant,
+  addDays,
 } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
@@ -117,7 +118,7 @@ export async function loadDetails(
     ),
     proposed: moves.proposed,
     scrapReasons: reasons.map(({ name }) => name),
-    notices: notices.map(({ at, by, text }) => ({ at: formatInstant(at as Instant), by, text })),
+    notices: notices.map(({ at, by, text }) => ({ at: formatInstant(at), by, text })),
   };
 }
 
@@ -138,7 +139,7 @@ async function loadPeople(
     if (planned.kind !== 'work') return null;
     const { startMinute, endMinute } = planned.plan;
     const isNextDay = endMinute <= startMinute;
-    return atWallClock(facts.zone, (isNextDay ? day + 1 : day) as LocalDay, endMinute * 60);
+    return atWallClock(facts.zone, addDays(day, isNextDay ? 1 : 0), endMinute * 60);
   };
   return board.technicians.flatMap(({ id, state }) => {
     const technician = facts.technicians.get(id as TechnicianId);

@@ -2,7 +2,7 @@ import type { OwnTimeJson } from '@wergon/contract/station';
 import { collect, deriveAttendance, noStrands, piecesOf, settleAt, sumEntered } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, weekdayOf, sumSeconds } from '@wergon/core/time';
+import { formatDay, sumSeconds, mondayOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadHours, loadPresence, findState, loadStints } from '../ledger/index.ts';
@@ -18,11 +18,11 @@ export function loadOwnTime(
   now: Instant,
 ): Omit<OwnTimeJson, 'toConfirm'> {
   const today = facts.zone.dayAt(now);
-  const first = (today - weekdayOf(today) + 1) as LocalDay;
+  const first = mondayOf(today);
   const asked = {
     technician,
     from: facts.zone.startOf(first),
-    to: facts.zone.startOf((first + WEEK) as LocalDay),
+    to: facts.zone.startOf(addDays(first, WEEK)),
   };
   const tail = noStrands();
   const state = findState(sql, technician);
@@ -53,7 +53,7 @@ export function loadOwnTime(
     const order = task && facts.orders.get(task.order);
     return { title: task?.title ?? facts.activities.get(target)?.title ?? '', order: order?.number ?? '' };
   };
-  const week = Array.from({ length: today - first + 1 }, (_, i) => (first + i) as LocalDay).map((day) => {
+  const week = Array.from({ length: today - first + 1 }, (_, i) => addDays(first, i)).map((day) => {
     const lines = [...(charged.get(day) ?? [])].map(([target, seconds]) => ({
       ...titleOf(target),
       seconds,

@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import { DEFAULT_STATION_SETTINGS } from '@wergon/core/station';
 import type { StationSettings } from '@wergon/core/station';
@@ -203,7 +202,7 @@ export function mountStation(mount: Mount, context: StationContext): void {
     return ok({
       badges: badges.map(({ code, technician }) => ({
         code,
-        name: known.technicians.get(technician as TechnicianId)?.name ?? '',
+        name: known.technicians.get(technician)?.name ?? '',
       })),
     });
   });

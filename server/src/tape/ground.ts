@@ -2,8 +2,8 @@ import type { LaborEntry, LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { TapeGround, TimedEntry } from '@wergon/core/tape';
 import type { Params } from '@wergon/core/result';
-import { inForceAt, toInstant } from '@wergon/core/time';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import { inForceAt, toInstant, addDays } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import { refuse } from '../http/index.ts';
 import type { RouteRefusal } from '../http/index.ts';
 import type { Sql } from '../db/index.ts';
@@ -38,8 +38,8 @@ export function loadGround(
   targets: readonly TargetId[],
   now: Instant,
 ): TapeGround {
-  const first = (firstDay - DAYS_AROUND) as LocalDay;
-  const last = (lastDay + DAYS_AROUND) as LocalDay;
+  const first = addDays(firstDay, -DAYS_AROUND);
+  const last = addDays(lastDay, DAYS_AROUND);
   const rows = people.flatMap((technician) =>
     sql.all<{ seq: number; body: string }>(
       `select "seq", "body" from "effective_entry"
@@ -52,7 +52,7 @@ export function loadGround(
     const state = findStateBefore(sql, technician, first);
     if (state) states.set(technician, state);
   }
-  const end = facts.zone.startOf((last + 1) as LocalDay);
+  const end = facts.zone.startOf(addDays(last, 1));
   // Only what the edit names is asked for: a shop has many tasks behind it.
   const closedTargets = new Set(
     targets.filter((target) => {

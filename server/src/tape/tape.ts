@@ -5,7 +5,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { planEdit, planPresence } from '@wergon/core/tape';
 import type { TapeEdit } from '@wergon/core/tape';
 import { ok } from '@wergon/core/result';
-import { atWallClock, formatDay, formatInstant, inForceAt, toInstant } from '@wergon/core/time';
+import { atWallClock, formatDay, formatInstant, inForceAt, toInstant, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { mayCorrect } from '../access/index.ts';
 import type { LedgerContext, Names } from '../ledger/index.ts';
@@ -126,7 +126,7 @@ function loadPersonDay(
   technician: TechnicianId,
   day: LocalDay,
 ): Omit<PersonDayJson, 'mayCorrect'> {
-  const span = { from: facts.zone.startOf(day), to: facts.zone.startOf((day + 1) as LocalDay) };
+  const span = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
   const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
   const hours = loadHours(sql, day, day).filter((entry) => entry.technician === technician);
   const { days } = deriveAttendance(

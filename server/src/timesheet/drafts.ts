@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { ok } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
-import type { Instant } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
@@ -15,7 +14,7 @@ export function mountDrafts(mount: Mount, { database, clock }: LedgerContext): v
     return ok({
       drafts: rows.map(({ id, at, fields }) => ({
         id,
-        at: formatInstant(at as Instant),
+        at: formatInstant(at),
         by: who.user.name,
         fields,
       })),

@@ -1,4 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { Instant } from '@wergon/core/time';
 import type { DraftFields } from '@wergon/contract/timesheet';
 
 /** A row of a paper slip that still lacks something: outside the journal, counted nowhere. */
@@ -8,7 +9,7 @@ export const DraftEntity = defineEntity({
   properties: {
     id: p.string().primary(),
     user: p.string().index(),
-    at: p.integer(),
+    at: p.integer().$type<Instant>(),
     fields: p.json<DraftFields>(),
   },
 });

@@ -3,7 +3,7 @@ import type { AmendSet, HoursEntry, LaborEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Change } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
-import { formatDay, inForceAt, sumSeconds } from '@wergon/core/time';
+import { formatDay, inForceAt, sumSeconds, earliestOf, latestOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { FieldProblem } from '@wergon/contract/wire';
 import type { LedgerContext } from '../ledger/index.ts';
@@ -49,8 +49,8 @@ const planHours =
       ? refuse('edit.nothing')
       : ok({
           people: [...new Set(rows.map(({ technician }) => technician))],
-          firstDay: Math.min(...days) as LocalDay,
-          lastDay: Math.max(...days) as LocalDay,
+          firstDay: earliestOf(days),
+          lastDay: latestOf(days),
           changes,
         });
   };
@@ -97,7 +97,7 @@ function findFull(
   const changed = new Set(before.map((each) => each?.id));
   const held = new Map<string, number>();
   const heldBefore = (technician: TechnicianId, day: LocalDay): number => {
-    const span = { from: facts.zone.startOf(day), to: facts.zone.startOf((day + 1) as LocalDay) };
+    const span = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
     const { stints } = loadPersonStrands(sql, facts, technician, span, now);
     const scanned = stints.flatMap((stint) => piecesOf(stint, facts)).filter((piece) => piece.day === day);
     const entered = loadHours(sql, day, day).filter(
@@ -109,7 +109,7 @@ function findFull(
     const key = `${technician} ${day}`;
     const sum = (held.get(key) ?? heldBefore(technician, day)) + seconds;
     held.set(key, sum);
-    const whole = facts.zone.startOf((day + 1) as LocalDay) - facts.zone.startOf(day);
+    const whole = facts.zone.startOf(addDays(day, 1)) - facts.zone.startOf(day);
     return sum <= whole || seconds === 0
       ? []
       : [

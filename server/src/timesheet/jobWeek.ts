@@ -3,7 +3,7 @@ import { piecesOf } from '@wergon/core/ledger';
 import type { HoursEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, weekdayOf } from '@wergon/core/time';
+import { formatDay, formatInstant, mondayOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import { covers } from '../access/index.ts';
@@ -26,7 +26,7 @@ export function mountJobWeek(mount: Mount, { database, clock, facts }: LedgerCon
   mount('jobWeek', async ({ query: { target, day }, who }) => {
     const known = await facts.get();
     if (!known.targets.has(target)) return refuse('record.not_found');
-    const monday = (day - weekdayOf(day) + 1) as LocalDay;
+    const monday = mondayOf(day);
     return ok(await readSql(database, (sql) => loadJobWeek(sql, known, who, target, monday, clock.now())));
   });
 }
@@ -42,23 +42,21 @@ function loadJobWeek(
   monday: LocalDay,
   now: Instant,
 ): JobWeekJson {
-  const days = Array.from({ length: WEEK }, (_, i) => (monday + i) as LocalDay);
-  const span = { from: facts.zone.startOf(monday), to: facts.zone.startOf((monday + WEEK) as LocalDay) };
-  const hours = loadHours(sql, monday, (monday + WEEK - 1) as LocalDay);
+  const days = Array.from({ length: WEEK }, (_, i) => addDays(monday, i));
+  const span = { from: facts.zone.startOf(monday), to: facts.zone.startOf(addDays(monday, WEEK)) };
+  const hours = loadHours(sql, monday, addDays(monday, WEEK - 1));
   const today = facts.zone.dayAt(now);
   const closedUntil = findClosedUntil(sql);
   const people = [...facts.technicians.values()]
-    .filter(
-      ({ id, leftOn }) => covers(who.user, facts, id as TechnicianId) && (leftOn == null || leftOn >= monday),
-    )
+    .filter(({ id, leftOn }) => covers(who.user, facts, id) && (leftOn == null || leftOn >= monday))
     .map(({ id, name, department }) => {
-      const cells = cellsOf(sql, facts, id as TechnicianId, hours, target, monday, span, now);
+      const cells = cellsOf(sql, facts, id, hours, target, monday, span, now);
       return {
         technician: id,
         name,
         department,
         cells: cells.map(({ scanned, isOpen, entered }, i) => ({
-          day: formatDay((monday + i) as LocalDay),
+          day: formatDay(addDays(monday, i)),
           scannedSeconds: scanned,
           entered,
           isOpen,

@@ -3,7 +3,7 @@ import { deriveAttendance, piecesOf, sumEntered } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, weekdayOf } from '@wergon/core/time';
+import { formatDay, formatInstant, mondayOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import { mayCorrect } from '../access/index.ts';
@@ -25,8 +25,8 @@ export function mountWeek(mount: Mount, { database, clock, facts }: LedgerContex
   mount('week', async ({ query: { technician, day }, who }) => {
     const known = await facts.get();
     if (!known.technicians.has(technician)) return refuse('record.not_found');
-    const monday = (day - weekdayOf(day) + 1) as LocalDay;
-    const plans = await loadPlans(database.em.fork(), monday, (monday + WEEK - 1) as LocalDay);
+    const monday = mondayOf(day);
+    const plans = await loadPlans(database.em.fork(), monday, addDays(monday, WEEK - 1));
     const seesAbsences = who.rights.has('people.see');
     const week = await readSql(database, (sql) =>
       loadWeek(sql, known, plans, technician, monday, clock.now(), seesAbsences),
@@ -55,9 +55,9 @@ function loadWeek(
   now: Instant,
   seesAbsences: boolean,
 ): Omit<WeekJson, 'mayCorrect'> {
-  const days = Array.from({ length: WEEK }, (_, i) => (monday + i) as LocalDay);
-  const sunday = (monday + WEEK - 1) as LocalDay;
-  const span = { from: facts.zone.startOf(monday), to: facts.zone.startOf((sunday + 1) as LocalDay) };
+  const days = Array.from({ length: WEEK }, (_, i) => addDays(monday, i));
+  const sunday = addDays(monday, WEEK - 1);
+  const span = { from: facts.zone.startOf(monday), to: facts.zone.startOf(addDays(sunday, 1)) };
   const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
   const hours = loadHours(sql, monday, sunday).filter((entry) => entry.technician === technician);
   const attendance = deriveAttendance(
@@ -117,7 +117,7 @@ function loadWeek(
       title: titleOf(facts, target),
       isTask: facts.tasks.has(target),
       cells: cells.map(({ scanned, isOpen, entered }, i) => ({
-        day: formatDay((monday + i) as LocalDay),
+        day: formatDay(addDays(monday, i)),
         scannedSeconds: scanned,
         entered,
         isOpen,

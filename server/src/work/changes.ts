@@ -1,5 +1,4 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import type { Rate } from '@wergon/core/money';
 import type { Instant } from '@wergon/core/time';
 import type { FieldChange } from '@wergon/core/work';
 import { GradeEntity } from '../people/index.ts';
@@ -18,7 +17,7 @@ export const loadTasks = (em: EntityManager, order: string) =>
 export async function loadGrades(em: EntityManager) {
   const grades = await em.findAll(GradeEntity);
   return {
-    rates: new Map(grades.map(({ id, standardRate }) => [id, standardRate as Rate])) as GradeRates,
+    rates: new Map(grades.map(({ id, standardRate }) => [id, standardRate])) as GradeRates,
     nameOf: (id: string) => grades.find((grade) => grade.id === id)?.name ?? id,
   };
 }

@@ -1,6 +1,6 @@
+import { newId } from '../db/index.ts';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
-import type { Rate } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
 import { dated, inForceAt } from '@wergon/core/time';
 import { estimateCost } from '@wergon/core/work';
@@ -47,10 +47,10 @@ async function duplicate(
   });
   for (const task of await loadTasks(em, order.id)) {
     const seconds = inForceAt(task.estimate, changer.now);
-    const standardRate = rates.get(task.grade) ?? (task.standardRate as Rate);
+    const standardRate = rates.get(task.grade) ?? task.standardRate;
     await em.insert(TaskEntity, {
       ...copyOf(task),
-      id: randomUUID(),
+      id: newId(),
       order: id,
       code: drawRandomCode('task'),
       estimate: dated(seconds),

@@ -1,9 +1,11 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { TargetId } from '@wergon/core/ledger';
+import type { Cents, Rate } from '@wergon/core/money';
 import type { InferEntity } from '@mikro-orm/core';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
 import type { TaskRow } from '@wergon/contract/compare';
 import type { Charge } from '@wergon/contract/shop';
-import type { Dated, Seconds } from '@wergon/core/time';
+import type { Dated, Seconds, Instant, LocalDay } from '@wergon/core/time';
 import type { FieldChange, OrderState, WorkType } from '@wergon/core/work';
 
 export const OrderEntity = defineEntity({
@@ -15,7 +17,7 @@ export const OrderEntity = defineEntity({
     title: p.string(),
     customer: p.string(),
     quantity: p.integer(),
-    dueDay: p.integer().nullable(),
+    dueDay: p.integer().$type<LocalDay>().nullable(),
     /** Every state it has been in; the last is the present one. */
     states: p.json<Dated<OrderState>>(),
     includes: p.json<WorkType[]>(),
@@ -25,7 +27,7 @@ export const OrderEntity = defineEntity({
     item: p.string().default(''),
     unit: p.string().nullable(),
     /** In cents. */
-    price: p.integer().nullable(),
+    price: p.integer().$type<Cents>().nullable(),
     notes: p.text().default(''),
     charge: p.json<Charge>().nullable(),
     /** Goes up whenever something that stands on its papers changes. */
@@ -41,7 +43,7 @@ export const TaskEntity = defineEntity({
   name: 'Task',
   tableName: 'task',
   properties: {
-    id: p.string().primary(),
+    id: p.string().$type<TargetId>().primary(),
     order: p.string().fieldName('work_order').index(),
     position: p.integer(),
     title: p.string(),
@@ -51,14 +53,14 @@ export const TaskEntity = defineEntity({
     hasEstimate: p.boolean(),
     estimate: p.json<Dated<Seconds>>(),
     /** The grade's standard rate it was estimated with, in 1/10,000 per hour, and what that came to in cents. */
-    standardRate: p.integer(),
-    estimatedCost: p.integer(),
+    standardRate: p.integer().$type<Rate>(),
+    estimatedCost: p.integer().$type<Cents>(),
     /** What the first estimate came to; absent where there has been no other. */
-    originalCost: p.integer().nullable(),
+    originalCost: p.integer().$type<Cents>().nullable(),
     hours: p.json<HoursText>().nullable(),
     instructions: p.json<TaskRow['instructions']>().nullable(),
     reports: p.json<TaskRow['reports']>().nullable(),
-    price: p.integer().nullable(),
+    price: p.integer().$type<Cents>().nullable(),
     isOptional: p.boolean().default(false),
     isAccepted: p.boolean().default(true),
     costCode: p.string().default(''),
@@ -97,7 +99,7 @@ export const StandardVersionEntity = defineEntity({
     standard: p.string().primary(),
     version: p.integer().primary(),
     body: p.json<StandardBody>(),
-    savedAt: p.integer(),
+    savedAt: p.integer().$type<Instant>(),
     savedBy: p.string(),
   },
 });
@@ -109,7 +111,7 @@ export const OrderChangeEntity = defineEntity({
   properties: {
     id: p.integer().primary().autoincrement(),
     order: p.string().fieldName('work_order').index(),
-    at: p.integer(),
+    at: p.integer().$type<Instant>(),
     by: p.string().fieldName('changed_by'),
     changes: p.json<FieldChange[]>(),
   },
@@ -124,7 +126,7 @@ export const AttachmentEntity = defineEntity({
     name: p.string(),
     type: p.string().$type<'image/png' | 'image/jpeg' | 'image/webp' | 'application/pdf'>(),
     size: p.integer(),
-    addedAt: p.integer(),
+    addedAt: p.integer().$type<Instant>(),
     addedBy: p.string(),
     bytes: p.blob(),
   },

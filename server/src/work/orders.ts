@@ -1,10 +1,11 @@
-import { randomUUID } from 'node:crypto';
+import type { TargetId } from '@wergon/core/ledger';
+import { newId } from '../db/index.ts';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { NewOrder, TaskFields } from '@wergon/contract/work';
 import { centsOf, formatDecimal, formatRate } from '@wergon/core/money';
 import type { Cents, Fraction, Rate } from '@wergon/core/money';
 import { dated, formatDay, inForceAt } from '@wergon/core/time';
-import type { Dated, Instant, LocalDay } from '@wergon/core/time';
+import type { Dated, Instant } from '@wergon/core/time';
 import { estimateCost, estimateSeconds } from '@wergon/core/work';
 import type { InWords, OrderState } from '@wergon/core/work';
 import { writeCharge, ensureLabels } from '../shop/index.ts';
@@ -72,15 +73,12 @@ const labelsOf = (order: NewOrder) => ({
   'cost-code': order.tasks.map(({ costCode }) => costCode),
 });
 
+/** Where ids come from. */
+type MakeId = <Id extends string>() => Id;
 type Draft = NewOrder & { readonly states: Dated<OrderState> };
 
 /** The rows of a new work order. Every task keeps the standard rate it was estimated with. */
-export function newOrderRows(
-  order: Draft,
-  gradeRates: GradeRates,
-  drawCode: CodeDrawer,
-  makeId: () => string,
-) {
+export function newOrderRows(order: Draft, gradeRates: GradeRates, drawCode: CodeDrawer, makeId: MakeId) {
   const id = makeId();
   const head = { id, code: drawCode('order'), states: order.states, version: 1, ...orderColumns(order) };
   const tasks = order.tasks.map((task, i) =>
@@ -95,7 +93,7 @@ export async function addOrder(
   order: Draft,
   gradeRates: GradeRates,
   drawCode: CodeDrawer,
-  makeId: () => string = randomUUID,
+  makeId: MakeId = newId,
 ): Promise<string> {
   await ensureLabels(em, labelsOf(order), drawCode);
   const rows = newOrderRows(order, gradeRates, drawCode, makeId);
@@ -111,12 +109,12 @@ function newTaskRow(
   quantity: number,
   gradeRates: GradeRates,
   drawCode: CodeDrawer,
-  makeId: () => string,
+  makeId: MakeId,
 ) {
   const estimated = estimateSeconds(task, quantity);
   const standardRate = gradeRates.get(task.grade) ?? (0 as Rate);
   return {
-    id: makeId(),
+    id: makeId<TargetId>(),
     order,
     code: drawCode('task'),
     ...taskColumns(task, position),
@@ -145,16 +143,16 @@ export async function saveOrder(
     { id: before.id },
     { ...orderColumns(order), version: before.version + 1 },
   );
-  const kept = new Set(order.tasks.map(({ id }) => id));
+  const kept = new Set<string | null>(order.tasks.map(({ id }) => id));
   for (const { id } of tasksBefore) if (!kept.has(id)) await em.nativeDelete(TaskEntity, { id });
-  const known = new Map(tasksBefore.map((task) => [task.id, task]));
+  const known = new Map<string, Task>(tasksBefore.map((task) => [task.id, task]));
   for (const [i, task] of order.tasks.entries()) {
     const position = (i + 1) * POSITION_STEP;
     const old = task.id === null ? undefined : known.get(task.id);
     if (!old)
       await em.insert(
         TaskEntity,
-        newTaskRow(before.id, task, position, order.quantity, gradeRates, drawCode, randomUUID),
+        newTaskRow(before.id, task, position, order.quantity, gradeRates, drawCode, newId),
       );
     else
       await em.nativeUpdate(
@@ -169,7 +167,7 @@ export async function saveOrder(
 function reestimate(old: Task, task: TaskFields, quantity: number, gradeRates: GradeRates, now: Instant) {
   const estimated = estimateSeconds(task, quantity);
   const standardRate =
-    task.grade === old.grade ? (old.standardRate as Rate) : (gradeRates.get(task.grade) ?? (0 as Rate));
+    task.grade === old.grade ? old.standardRate : (gradeRates.get(task.grade) ?? (0 as Rate));
   const estimatedCost = estimateCost(estimated, standardRate);
   const isSame = inForceAt(old.estimate, now) === estimated && estimatedCost === old.estimatedCost;
   if (isSame) return {};
@@ -193,7 +191,7 @@ export function orderInWords(
     'What is done': order.title,
     Customer: order.customer,
     Pieces: String(order.quantity),
-    Due: order.dueDay == null ? '' : formatDay(order.dueDay as LocalDay),
+    Due: order.dueDay == null ? '' : formatDay(order.dueDay),
     Division: order.division,
     'Job type': order.jobType,
     Item: order.item,
@@ -217,7 +215,7 @@ export function orderInWords(
     say('instructions', (task.instructions ?? []).map(({ text }) => text).join('; '));
     say('optional', task.isOptional ? 'yes' : '');
     say('assigned', (task.assigned ?? []).map(({ id }) => id).join(', '));
-    say('rate estimated with', task.hasEstimate ? formatRate(task.standardRate as Rate) : '');
+    say('rate estimated with', task.hasEstimate ? formatRate(task.standardRate) : '');
   }
   return words;
 }

@@ -167,7 +167,7 @@ export function mountStandards(mount: Mount, { database, clock, live }: Context)
       versions: versions
         .map(({ version, savedAt, savedBy }, i) => ({
           version,
-          savedAt: formatInstant(savedAt as Instant),
+          savedAt: formatInstant(savedAt),
           savedBy,
           changes: i === 0 ? [] : findChanges(words[i - 1] ?? {}, words[i] ?? {}),
         }))

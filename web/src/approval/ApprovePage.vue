@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { weekOf } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/approval';
 import { awaitsApproval, isException } from '@wergon/core/approval';
-import { callRoute, sayDate, sayDay, weekOf, useDays, useDesk, useAct } from '../kit/index.ts';
+import { callRoute, sayDate, sayDay, useDays, useDesk, useAct } from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
 import { DepartmentFilter, useDepartments } from '../people/index.ts';
 import ApprovalCell from './ApprovalCell.vue';

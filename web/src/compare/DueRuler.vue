@@ -1,10 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { OrderRow } from '@wergon/contract/compare';
-import { parseDay } from '@wergon/core/time';
-import { weekOf } from '../kit/index.ts';
+import { parseDay, weekOf, addDays } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
 
-const props = defineProps<{ orders: readonly OrderRow[]; firstDay: number; weeks: number; today: number }>();
+const props = defineProps<{
+  orders: readonly OrderRow[];
+  firstDay: LocalDay;
+  weeks: number;
+  today: LocalDay;
+}>();
 
 /** Squares that fit above each other; more are told by a figure. */
 const STACK = 6;
@@ -13,7 +18,7 @@ const place = (day: number) => `${((day - props.firstDay) / days.value) * 100}%`
 const weeks = computed(() =>
   Array.from({ length: props.weeks }, (_, i) => ({
     left: place(props.firstDay + i * 7),
-    week: weekOf((props.firstDay + i * 7) as never),
+    week: weekOf(addDays(props.firstDay, i * 7)),
   })),
 );
 const stacks = computed(() => {

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { TaskRow } from '@wergon/contract/compare';
-import { parseDay } from '@wergon/core/time';
-import { weekOf } from '../kit/index.ts';
+import { parseDay, weekOf, addDays } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
 
-const props = defineProps<{ tasks: readonly TaskRow[]; firstDay: number; days: number; today: number }>();
+const props = defineProps<{ tasks: readonly TaskRow[]; firstDay: LocalDay; days: number; today: LocalDay }>();
 
 const place = (day: number) => `${((day - props.firstDay) / props.days) * 100}%`;
 const weeks = computed(() =>
   Array.from({ length: props.days / 7 }, (_, i) => {
-    const day = props.firstDay + i * 7;
-    return { left: place(day), week: weekOf(day as never) };
+    const day = addDays(props.firstDay, i * 7);
+    return { left: place(day), week: weekOf(day) };
   }),
 );
 const bars = computed(() => {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { addDays, mondayOf } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { callRoute, sayDate, useDesk, useNow } from '../kit/index.ts';
+import { callRoute, sayDate, useDesk, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import { STATE_WORDS, OrderActs, OrderPapers } from '../work/index.ts';
 import { sayOrderBalance } from './figures.ts';
@@ -15,7 +16,6 @@ const REFRESH_MS = 60_000;
 const DAYS = 28;
 
 const desk = useDesk();
-const now = useNow();
 const route = useRoute();
 const id = computed(() => String(route.params['order']));
 const query = useQuery({
@@ -38,8 +38,8 @@ watch(id, () => {
 });
 
 const order = computed(() => query.data.value?.order);
-const today = computed(() => desk.zone?.dayAt(now.value) ?? 0);
-const firstDay = computed(() => today.value - ((today.value + 3) % 7) - 21 + shift.value * 7);
+const today = useToday();
+const firstDay = computed(() => addDays(mondayOf(today.value), (shift.value - 3) * 7));
 const tasks = computed(() => {
   const words = search.value.trim().toLowerCase();
   return (query.data.value?.tasks ?? []).filter(

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { OrderRow } from '@wergon/contract/compare';
 import { formatDay } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
 import Yardstick from './Yardstick.vue';
 import { sayDate, useDesk } from '../kit/index.ts';
 import CostFigure from './CostFigure.vue';
@@ -10,13 +11,13 @@ import SignedOutWords from './SignedOutWords.vue';
 import { STATE_WORDS } from '../work/index.ts';
 import { sayBalance, yardstickWords } from './figures.ts';
 
-const props = defineProps<{ row: OrderRow; today: number }>();
+const props = defineProps<{ row: OrderRow; today: LocalDay }>();
 const desk = useDesk();
 const balance = computed(() => sayBalance(props.row.comparison, props.row.hasEstimate, desk.hoursStyle));
 const isLate = computed(
   () =>
     props.row.due !== null &&
-    props.row.due < formatDay(props.today as never) &&
+    props.row.due < formatDay(props.today) &&
     !['finished', 'closed'].includes(props.row.state),
 );
 const people = computed(() => {

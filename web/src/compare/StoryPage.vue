@@ -6,17 +6,16 @@ import { readInstant } from '@wergon/contract/wire';
 import type { StoryJson } from '@wergon/contract/compare';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { callRoute, sayClock, sayDate, sayDay, useDesk, useNow } from '../kit/index.ts';
+import { callRoute, sayClock, sayDate, sayDay, useDesk, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import { sayEvent } from './storyWords.ts';
 
 /** Notes and findings as a story that can be read and printed: of one job, or of one day of the shop. */
 const desk = useDesk();
-const now = useNow();
 const route = useRoute();
 const router = useRouter();
 const order = computed(() => String(route.params['order'] ?? ''));
-const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const today = useToday();
 const day = computed((): LocalDay => {
   const read = parseDay(String(route.params['day'] ?? ''));
   return read.ok ? read.value : today.value;

@@ -4,8 +4,8 @@ import { refDebounced } from '@vueuse/core';
 import { BButton } from 'bootstrap-vue-next';
 import { computed, reactive, ref } from 'vue';
 import { isPastEstimate } from '@wergon/core/compare';
-import { sumSeconds } from '@wergon/core/time';
-import { callRoute, sayDate, weekOf, useDesk, useNow, useAct } from '../kit/index.ts';
+import { sumSeconds, weekOf, addDays, mondayOf } from '@wergon/core/time';
+import { callRoute, sayDate, useDesk, useAct, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import DueRuler from './DueRuler.vue';
 import { FILTERS, ORDERS } from './figures.ts';
@@ -20,7 +20,6 @@ const SEARCH_MS = 250;
 const WEEKS = 7;
 
 const desk = useDesk();
-const now = useNow();
 const query = useQuery({ queryKey: ['work'], queryFn: () => callRoute('work'), refetchInterval: REFRESH_MS });
 /** Looked up beside the list: it takes longer, and changes when somebody approves. */
 const unapproved = useQuery({
@@ -34,10 +33,10 @@ const order = ref<keyof typeof ORDERS>('over');
 /** Weeks by which the ruler has been moved. */
 const shift = ref(0);
 
-const today = computed(() => desk.zone?.dayAt(now.value) ?? 0);
-const firstDay = computed(() => today.value - ((today.value + 3) % 7) + (shift.value - 3) * 7);
+const today = useToday();
+const firstDay = computed(() => addDays(mondayOf(today.value), (shift.value - 3) * 7));
 const title = computed(
-  () => `Weeks ${weekOf(firstDay.value as never)} to ${weekOf((firstDay.value + (WEEKS - 1) * 7) as never)}`,
+  () => `Weeks ${weekOf(firstDay.value)} to ${weekOf(addDays(firstDay.value, (WEEKS - 1) * 7))}`,
 );
 const asked = refDebounced(search, SEARCH_MS);
 const past = usePastWork(

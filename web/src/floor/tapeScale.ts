@@ -1,5 +1,5 @@
 import type { Board, Lane } from '@wergon/core/floor';
-import { toInstant } from '@wergon/core/time';
+import { toInstant, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 
 const HOUR = 3600;
@@ -32,7 +32,7 @@ export function createHourScale(midnight: Instant, fromHour: number, toHour: num
 
 export function createTapeScale(board: Board, lanes: readonly Lane[], day: LocalDay): TapeScale {
   const midnight = board.facts.zone.startOf(day);
-  const nextMidnight = board.facts.zone.startOf((day + 1) as LocalDay);
+  const nextMidnight = board.facts.zone.startOf(addDays(day, 1));
   let fromHour = USUAL_FROM;
   let toHour = USUAL_TO;
   for (const { blocks } of lanes) {

@@ -5,19 +5,17 @@ import { readDay } from '@wergon/contract/wire';
 import type { FloorJson } from '@wergon/contract/floor';
 import { accountedShare, countPresently, drawLane } from '@wergon/core/floor';
 import type { Lane } from '@wergon/core/floor';
-import { formatDay, toSeconds } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
-import { callRoute, useDesk, useNow } from '../kit/index.ts';
+import { formatDay, toSeconds, addDays } from '@wergon/core/time';
+import { callRoute, useNow, useToday } from '../kit/index.ts';
 
 /** The floor of one day as it stands now: what the server sent, with open time on top. Until the server answers, what
  *  was `kept` stands there. */
 export function useFloor(kept?: FloorJson) {
-  const desk = useDesk();
   const now = useNow();
-  const today = computed(() => desk.zone?.dayAt(now.value) as LocalDay);
+  const today = useToday();
   /** Days before today; the floor follows the day over midnight. */
   const daysBack = ref(0);
-  const askedDay = computed(() => (today.value - daysBack.value) as LocalDay);
+  const askedDay = computed(() => addDays(today.value, -daysBack.value));
   const query = useQuery({
     queryKey: ['floor', askedDay],
     queryFn: () => callRoute('floor', { query: { day: formatDay(askedDay.value) } }),

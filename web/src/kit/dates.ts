@@ -26,11 +26,3 @@ export function sayInstant(zone: Zone, at: Instant): string {
   const seconds = String(zone.clockAt(at) % 60).padStart(2, '0');
   return `${sayDay(zone.dayAt(at))} ${sayClock(zone, at)}:${seconds}`;
 }
-
-/** The ISO 8601 week that a day lies in. */
-export function weekOf(day: LocalDay): number {
-  const thursday = day - ((day + 3) % 7) + 3;
-  const year = new Date(thursday * 86_400_000).getUTCFullYear();
-  const firstDay = Math.floor(Date.UTC(year, 0, 1) / 86_400_000);
-  return Math.floor((thursday - firstDay) / 7) + 1;
-}

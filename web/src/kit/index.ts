@@ -1,6 +1,6 @@
 export { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './callRoute.ts';
 export { readDateText } from './dateText.ts';
-export { sayClock, sayDate, sayDay, sayInstant, weekOf } from './dates.ts';
+export { sayClock, sayDate, sayDay, sayInstant } from './dates.ts';
 export { download } from './download.ts';
 export { keepShell } from './keepShell.ts';
 export { isLive } from './live.ts';
@@ -13,3 +13,4 @@ export { useForm } from './useForm.ts';
 export { useNow } from './useNow.ts';
 export { usePeople } from './usePeople.ts';
 export { useStart } from './useStart.ts';
+export { useToday } from './useToday.ts';

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { addDays } from '@wergon/core/time';
 import { computed, ref } from 'vue';
 import { readDay, readInstant } from '@wergon/contract/wire';
 import type { EffectJson } from '@wergon/contract/loose-ends';
 import type { ComparisonJson } from '@wergon/contract/compare';
 import { isPastEstimate } from '@wergon/core/compare';
-import type { LocalDay } from '@wergon/core/time';
 import { Yardstick, sayBalance, yardstickWords } from '../compare/index.ts';
 import { sayDate, useDesk, useElementWidth } from '../kit/index.ts';
 import { fittingLabel, tintOf, tintsOf } from '../floor/index.ts';
@@ -22,7 +22,7 @@ type Lane = EffectJson['lanes'][number];
 /** The stretch of hours that both tapes of a lane share: what either of them needs, and an hour around it. */
 function spanOf({ day, before, after }: Lane) {
   const start = desk.zone?.startOf(readDay(day)) ?? 0;
-  const next = desk.zone?.startOf((readDay(day) + 1) as LocalDay) ?? start + 24 * HOUR;
+  const next = desk.zone?.startOf(addDays(readDay(day), 1)) ?? start + 24 * HOUR;
   const all = [...before, ...after];
   const from = Math.min(...all.map((each) => readInstant(each.from)), next);
   const to = Math.max(...all.map((each) => readInstant(each.to)), start);

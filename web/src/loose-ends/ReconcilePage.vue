@@ -2,9 +2,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, ref } from 'vue';
 import { readDay } from '@wergon/contract/wire';
-import { formatDay, weekdayOf } from '@wergon/core/time';
+import { formatDay, weekdayOf, addDays } from '@wergon/core/time';
 import type { ChosenAnswer } from '@wergon/contract/loose-ends';
-import type { LocalDay } from '@wergon/core/time';
 import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
 import AlikeLine from './AlikeLine.vue';
@@ -70,7 +69,7 @@ const days = computed(() => {
 });
 const bars = computed(() =>
   Array.from({ length: DAYS }, (_, i) => {
-    const day = (firstDay.value + i) as LocalDay;
+    const day = addDays(firstDay.value, i);
     const count = all.value.filter((end) => end.day === formatDay(day)).length;
     return { day, count, isRest: weekdayOf(day) > 5, left: `${(i / DAYS) * 100}%` };
   }),

@@ -3,15 +3,13 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
 import { ABSENCE_KINDS } from '@wergon/contract/people';
-import { formatDay, weekdayOf } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
-import { callRoute, sayDate, useDesk, useNow, useAct } from '../kit/index.ts';
+import { formatDay, mondayOf } from '@wergon/core/time';
+import { callRoute, sayDate, useDesk, useAct, useToday } from '../kit/index.ts';
 import { DateField } from '../kit/parts/index.ts';
 import { readClock, writeClock } from './clockText.ts';
 
 const props = defineProps<{ technician: string }>();
 const desk = useDesk();
-const now = useNow();
 const params = computed(() => ({ technician: props.technician }));
 const query = useQuery({
   queryKey: ['plan', params],
@@ -22,8 +20,8 @@ const plan = computed(() => query.data.value);
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
 type Row = { start: string; end: string; pause: string };
-const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
-const monday = computed(() => formatDay((today.value - (weekdayOf(today.value) - 1)) as LocalDay));
+const today = useToday();
+const monday = computed(() => formatDay(mondayOf(today.value)));
 const from = ref('');
 const weeks = ref<Row[][]>([]);
 const isEditing = ref(false);

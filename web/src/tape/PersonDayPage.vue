@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { readInstant } from '@wergon/contract/wire';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay, Span } from '@wergon/core/time';
-import { callRoute, sayClock, sayDay, useDesk, useNow } from '../kit/index.ts';
+import { callRoute, sayClock, sayDay, useDesk, useNow, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
 import { HourTicks } from '../floor/index.ts';
 import { ScanHistory } from '../ledger/index.ts';
@@ -25,7 +25,7 @@ const route = useRoute();
 const router = useRouter();
 const search = ref('');
 const technician = computed(() => String(route.params['technician'] ?? ''));
-const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const today = useToday();
 const dayNumber = computed((): LocalDay => {
   const read = parseDay(String(route.params['day'] ?? ''));
   return read.ok ? read.value : today.value;

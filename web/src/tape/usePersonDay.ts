@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Ref } from 'vue';
 import { readInstant } from '@wergon/contract/wire';
 import type { PersonDayJson } from '@wergon/contract/tape';
-import { subtract } from '@wergon/core/time';
+import { subtract, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay, Span, Zone } from '@wergon/core/time';
 import { callRoute } from '../kit/index.ts';
 import { createHourScale } from '../floor/index.ts';
@@ -50,7 +50,7 @@ export function usePersonDay(
   );
   const midnight = computed(() => zone.value?.startOf(dayNumber.value) ?? (0 as Instant));
   const scale = computed(() => {
-    const next = zone.value?.startOf((dayNumber.value + 1) as LocalDay) ?? midnight.value;
+    const next = zone.value?.startOf(addDays(dayNumber.value, 1)) ?? midnight.value;
     const all = [...blocks.value, ...shifts.value];
     const hourOf = (at: number) => (at - midnight.value) / HOUR;
     const from = Math.min(USUAL.from, ...all.map((each) => Math.max(0, Math.floor(hourOf(each.from)))));

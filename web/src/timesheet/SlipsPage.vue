@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue';
+import { nextTick, onMounted, ref } from 'vue';
 import { parseDay, parseHours } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { EnterHours } from '@wergon/contract/timesheet';
-import { sayDay, useDesk, useNow } from '../kit/index.ts';
+import { sayDay, useDesk, useNow, useToday } from '../kit/index.ts';
 import { DeskFrame, ReconcileWays } from '../kit/parts/index.ts';
 import { TargetPicker } from '../tape/index.ts';
 import { readDayText } from './dayText.ts';
@@ -19,7 +18,7 @@ const hours = useHours();
 const slips = useSlips();
 const { rows, complete, sums, problem, isLoaded } = slips;
 const list = ref<HTMLElement>();
-const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const today = useToday();
 onMounted(() => slips.load());
 
 const setDay = (row: Slip) => {

@@ -3,11 +3,11 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { WeekJson } from '@wergon/contract/timesheet';
-import { formatDay, parseDay, sumSeconds, weekdayOf } from '@wergon/core/time';
+import { formatDay, parseDay, sumSeconds, mondayOf, weekOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
-import { callRoute, sayDate, sayDay, weekOf, useDesk, useNow, usePeople } from '../kit/index.ts';
+import { callRoute, sayDate, sayDay, useDesk, usePeople, useToday } from '../kit/index.ts';
 import { DateField, DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
 import { TargetPicker } from '../tape/index.ts';
 import AwayForm from './AwayForm.vue';
@@ -17,19 +17,18 @@ import { useHours } from './useHours.ts';
 import WeekColumns from './WeekColumns.vue';
 
 const desk = useDesk();
-const now = useNow();
 const route = useRoute();
 const router = useRouter();
 const search = ref('');
 const people = usePeople();
 const hours = useHours();
-const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const today = useToday();
 const technician = computed(() => String(route.params['technician'] ?? '') || (people.value[0]?.id ?? ''));
 const day = computed((): LocalDay => {
   const read = parseDay(String(route.params['day'] ?? ''));
   return read.ok ? read.value : today.value;
 });
-const monday = computed(() => (day.value - weekdayOf(day.value) + 1) as LocalDay);
+const monday = computed(() => mondayOf(day.value));
 const mondayText = computed(() => formatDay(monday.value));
 const query = useQuery({
   queryKey: ['week', technician, mondayText],

@@ -1,4 +1,4 @@
-import { formatDay, parseDay } from '@wergon/core/time';
+import { formatDay, parseDay, addDays } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { readDateText } from '../kit/index.ts';
 
@@ -14,7 +14,7 @@ export function readDayText(text: string, today: LocalDay): string {
     return day === undefined ? typed : formatDay(day);
   }
   const count = Number(typed);
-  if (count <= 0) return formatDay((today + count) as LocalDay);
+  if (count <= 0) return formatDay(addDays(today, count));
   const [year = 0, month = 0] = formatDay(today).split('-').map(Number);
   for (let back = 0; back <= MONTHS; back += 1) {
     const first = new Date(Date.UTC(year, month - 1 - back, 1)).toISOString().slice(0, 8);

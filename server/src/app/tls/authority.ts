@@ -56,8 +56,7 @@ const until = (days: number) => ({
 
 const drawSerial = (): string => Buffer.from(webcrypto.getRandomValues(new Uint8Array(16))).toString('hex');
 
-const newKeys = () =>
-  webcrypto.subtle.generateKey(ALGORITHM, true, ['sign', 'verify']) as Promise<webcrypto.CryptoKeyPair>;
+const newKeys = () => webcrypto.subtle.generateKey(ALGORITHM, true, ['sign', 'verify']);
 
 async function writeKey(key: webcrypto.CryptoKey): Promise<string> {
   const bytes = await webcrypto.subtle.exportKey('pkcs8', key);

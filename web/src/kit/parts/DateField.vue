@@ -5,8 +5,7 @@ import { computed } from 'vue';
 import { formatDay, formatLongDay, parseDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { dayOf, readDateText } from '../dateText.ts';
-import { useDesk } from '../useDesk.ts';
-import { useNow } from '../useNow.ts';
+import { useToday } from '../useToday.ts';
 
 /** A day in the shop's own form, typed or picked; empty for none. */
 const props = defineProps<{
@@ -17,9 +16,7 @@ const props = defineProps<{
   isSmall?: boolean;
 }>();
 const day = defineModel<string>({ required: true });
-const desk = useDesk();
-const now = useNow();
-const today = computed(() => desk.zone?.dayAt(now.value) ?? (0 as LocalDay));
+const today = useToday();
 
 /** The picker speaks of days as the browser's own midnights. */
 const toDate = (of: LocalDay) => new Date(`${formatDay(of)}T00:00:00`);
