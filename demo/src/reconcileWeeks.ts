@@ -1,4 +1,4 @@
-import { Defect } from '@wergon/core/result';
+import { Defect, ok } from '@wergon/core/result';
 import { formatDay, formatInstant, toInstant, addDays, mondayOf } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import { UserEntity } from '@wergon/server/access';
@@ -67,12 +67,14 @@ async function approve({ journal, clock }: Context, by: Person, monday: LocalDay
         ({ technician, day }) => `${technician ?? ''} ${day}`,
       ),
     );
-    return loadShiftDays(sql, facts, { firstDay, lastDay }, now)
-      .filter(({ state, isOpen }) => state !== 'approved' && !isOpen)
-      .filter(({ technician, day }) => !loose.has(`${technician} ${day}`))
-      .map(({ technician, day, facts: seen }) =>
-        writeDecision({ type: 'approve', technician, day, facts: seen, by: by.name }, now),
-      );
+    return ok(
+      loadShiftDays(sql, facts, { firstDay, lastDay }, now)
+        .filter(({ state, isOpen }) => state !== 'approved' && !isOpen)
+        .filter(({ technician, day }) => !loose.has(`${technician} ${day}`))
+        .map(({ technician, day, facts: seen }) =>
+          writeDecision({ type: 'approve', technician, day, facts: seen, by: by.name }, now),
+        ),
+    );
   });
 }
 
@@ -80,11 +82,11 @@ async function close({ journal, clock }: Context, by: Person): Promise<void> {
   await journal.appendAll(by, (sql, facts) => {
     const now = clock.now();
     const period = nextPeriod(sql, facts, now);
-    if (period.lastDay >= facts.zone.dayAt(now)) return [];
+    if (period.lastDay >= facts.zone.dayAt(now)) return ok([]);
     const days = loadShiftDays(sql, facts, period, now);
     const closing = closingOf(facts, period, days, findOwed(sql, facts, now));
     const [last] = sql.all<{ hash: string }>('select "hash" from "journal" order by "seq" desc limit 1');
-    return [writeDecision({ ...closing, head: last?.hash ?? '', by: by.name }, now)];
+    return ok([writeDecision({ ...closing, head: last?.hash ?? '', by: by.name }, now)]);
   });
 }
 

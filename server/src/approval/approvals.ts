@@ -71,54 +71,40 @@ export function mountApprovals(mount: Mount, { database, clock, facts, journal }
   });
 
   mount('approve', async ({ body: { days }, who }) => {
-    const kept: { refusal?: RouteRefusal } = {};
-    await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
       const now = clock.now();
       const found = findSeen(sql, known, who.user, days, now);
-      const refused = found.find((each) => 'code' in each);
-      if (refused && 'code' in refused) {
-        kept.refusal = refused;
-        return [];
-      }
-      return found.flatMap((each) =>
-        'code' in each || each.state === 'approved'
-          ? []
-          : [
-              writeDecision(
-                {
-                  type: 'approve',
-                  technician: each.technician,
-                  day: each.day,
-                  facts: each.facts,
-                  by: who.user.name,
-                },
-                now,
-              ),
-            ],
+      if (!found.ok) return found;
+      return ok(
+        found.value
+          .filter(({ state }) => state !== 'approved')
+          .map(({ technician, day, facts: seen }) =>
+            writeDecision({ type: 'approve', technician, day, facts: seen, by: who.user.name }, now),
+          ),
       );
     });
-    return kept.refusal ?? ok(null);
+    return done.ok ? ok(null) : done;
   });
 
   mount('unapprove', async ({ body: { days }, who }) => {
-    const kept: { refusal?: RouteRefusal | undefined } = {};
-    await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
       const closedUntil = findClosedUntil(sql);
-      kept.refusal = days
+      const refusal = days
         .map(({ technician, day }) =>
           closedUntil !== null && day <= closedUntil
             ? refuse('approve.closed')
             : refusalOf(known, who.user, technician),
         )
-        .find((refusal) => refusal !== undefined);
+        .find((each) => each !== undefined);
+      if (refusal) return refusal;
       const now = clock.now();
-      return kept.refusal
-        ? []
-        : findApproved(sql, days).map(({ technician, day }) =>
-            writeDecision({ type: 'unapprove', technician, day, by: who.user.name }, now),
-          );
+      return ok(
+        findApproved(sql, days).map(({ technician, day }) =>
+          writeDecision({ type: 'unapprove', technician, day, by: who.user.name }, now),
+        ),
+      );
     });
-    return kept.refusal ?? ok(null);
+    return done.ok ? ok(null) : done;
   });
 }
 
@@ -143,14 +129,14 @@ function refusalOf(
   return covers(user, facts, technician) ? undefined : refuse('reconcile.other_people');
 }
 
-/** Shift days as the user saw them; a refusal in the place of each that he may not approve, or that is another now. */
+/** Shift days as the user saw them; refused where one of them may not be approved by this user, or is another now. */
 function findSeen(
   sql: Sql,
   facts: ShopFacts,
   user: DeskUser,
   seen: readonly (Day & { readonly stamp: string })[],
   now: Instant,
-): (ShiftDay | RouteRefusal)[] {
+): { readonly ok: true; readonly value: readonly ShiftDay[] } | RouteRefusal {
   const all = seen.map(({ day }) => day);
   const asked = {
     firstDay: earliestOf(all),
@@ -160,11 +146,14 @@ function findSeen(
   const days = new Map(
     loadShiftDays(sql, facts, asked, now).map((each) => [`${each.technician} ${each.day}`, each]),
   );
-  return seen.map(({ technician, day, stamp }) => {
-    const found = days.get(`${technician} ${day}`);
+  const found: ShiftDay[] = [];
+  for (const { technician, day, stamp } of seen) {
+    const own = days.get(`${technician} ${day}`);
     const refusal = refusalOf(facts, user, technician);
     if (refusal) return refusal;
-    if (found?.stamp !== stamp) return refuse('approve.changed');
-    return found.isOpen ? refuse('approve.open') : found;
-  });
+    if (own?.stamp !== stamp) return refuse('approve.changed');
+    if (own.isOpen) return refuse('approve.open');
+    found.push(own);
+  }
+  return ok(found);
 }

@@ -53,12 +53,12 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal }: Le
     const id = (body.once ?? randomUUID()) as EntryId;
     const answer: FloorAnswer = { id, type: 'answer', at, request, text: body.text, by: who.user.name };
     const sent = { source: 'desk', via: [], action: id, deviceAt: at, clockOffset: 0 };
-    const { outcomes } = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) =>
+    const written = { ...answer, at: formatInstant(at) };
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) =>
       // Sent again it was answered the first time.
-      hasEntry(sql, id)
-        ? []
-        : [{ kind: 'floor', id, body: { ...answer, at: formatInstant(at) }, entry: answer, sent }],
+      ok(hasEntry(sql, id) ? [] : [{ kind: 'floor', id, body: written, entry: answer, sent }]),
     );
-    return outcomes.some(({ result }) => result === 'refused') ? refuse('record.sent_before') : ok(null);
+    if (!done.ok) return done;
+    return done.outcomes.some(({ result }) => result === 'refused') ? refuse('record.sent_before') : ok(null);
   });
 }

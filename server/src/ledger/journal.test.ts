@@ -1,8 +1,10 @@
 import type { LooseEndsJson } from '@wergon/contract/loose-ends';
+import { ok } from '@wergon/core/result';
 import fc from 'fast-check';
 import { readSql, writeSql } from '../db/sql.ts';
 import { at, line, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
+import { readBatch } from './readBatch.ts';
 import { PROJECTIONS, rebuild } from './rebuild.ts';
 import { verifyChain } from './verify.ts';
 
@@ -123,6 +125,30 @@ test('edits from the desk are recorded all or none', async () => {
     { errors: [{ field: 'entries[1].technician' }] },
   ]);
   expect(words(await resultsOf(shop.correct(good)))).toEqual(['recorded']);
+});
+
+test('what is decided within the transaction is recorded, or its refusal comes back and nothing is', async () => {
+  const { journal } = shop.context;
+  const author = { kind: 'desk', id: 'sol' } as const;
+  const entries = (...given: object[]) =>
+    readBatch(given.map((entry) => line(entry as Record<string, unknown>, { source: 'desk' })));
+  const hold = { ok: false, code: 'order.no_tasks', params: {} } as const;
+  // Three that share one commit: what the second refuses is no matter of the others.
+  const [first, refused, last] = await Promise.all([
+    journal.appendAll(author, entries(shop.scan('shift-in', 61, shop.ada))),
+    journal.appendAll(author, () => hold),
+    journal.appendAll(author, (sql) => {
+      const seen = sql.all('select 1 from "presence" union all select 1 from "labor_state"').length;
+      return ok(seen > 0 ? entries(shop.scan('shift-in', 62, shop.bo)) : []);
+    }),
+  ]);
+  expect(refused).toBe(hold);
+  expect(first).toMatchObject({ ok: true, outcomes: [{ result: 'recorded', seq: 1 }] });
+  // It saw what was recorded before it in the same commit.
+  expect(last).toMatchObject({ ok: true, outcomes: [{ result: 'recorded', seq: 2 }] });
+  const looks = { before: () => 'before', after: () => 'after' };
+  expect(await journal.tryOut(author, () => hold, looks)).toBe(hold);
+  expect((await verifyChain(shop.database)).count).toBe(2);
 });
 
 test('the journal refuses to be changed, in the database too', async () => {

@@ -1,8 +1,8 @@
-import { Defect } from '@wergon/core/result';
+import { Defect, ok } from '@wergon/core/result';
 import type { Instant } from '@wergon/core/time';
 import { isDiskFault, readSql, trySql, writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
-import type { Clock, Live } from '../http/index.ts';
+import type { Clock, Live, RouteRefusal } from '../http/index.ts';
 import type { FactsCache, ShopFacts } from '../catalog/index.ts';
 import type { Author } from './envelope.ts';
 import type { FieldProblem } from '@wergon/contract/wire';
@@ -12,10 +12,15 @@ import { findHead, keepRefused, recordEntry } from './record.ts';
 import type { Head, Recorded } from './record.ts';
 import { isAnyDue } from './waiting.ts';
 
-/** Entries, or what decides on them inside the transaction that records them: nothing can change in between. */
-export type Entries = readonly Incoming[] | ((sql: Sql, facts: ShopFacts) => readonly Incoming[]);
+/** Decides on entries inside the transaction that records them, so that nothing can change in between; a refusal records
+ *  nothing. */
+export type Decide = (
+  sql: Sql,
+  facts: ShopFacts,
+) => { readonly ok: true; readonly value: readonly Incoming[] } | RouteRefusal;
+type Entries = readonly Incoming[] | Decide;
 
-export type Appended = { readonly outcomes: readonly Outcome[]; readonly seq: number };
+export type Appended = { readonly ok: true; readonly outcomes: readonly Outcome[]; readonly seq: number };
 
 /** What is looked at before entries are tried out, and after it. */
 export type Look<Before, After> = {
@@ -23,6 +28,7 @@ export type Look<Before, After> = {
   readonly after: (sql: Sql, before: Before) => After;
 };
 export type Tried<Before, After> = {
+  readonly ok: true;
   readonly before: Before;
   readonly after: After;
   readonly outcomes: readonly Outcome[];
@@ -35,11 +41,11 @@ export type Journal = {
   /** Records entries, lets the database be looked at as it is then, and takes all of it back. */
   readonly tryOut: <Before, After>(
     author: Author,
-    entries: Entries,
+    decide: Decide,
     look: Look<Before, After>,
-  ) => Promise<Tried<Before, After>>;
+  ) => Promise<Tried<Before, After> | RouteRefusal>;
   /** Records all entries or, if one is refused, none. */
-  readonly appendAll: (author: Author, entries: Entries) => Promise<Appended>;
+  readonly appendAll: (author: Author, entries: Entries) => Promise<Appended | RouteRefusal>;
   /** Takes in entries of a later time, once their time has come. */
   readonly takeInDue: () => Promise<void>;
   /** How often the desk has written since the server began: who acts there wants to see at once what came of it. */
@@ -50,7 +56,7 @@ type Job = {
   readonly author: Author;
   readonly entries: Entries;
   readonly isAllOrNone: boolean;
-  readonly resolve: (appended: Appended) => void;
+  readonly resolve: (answer: Appended | RouteRefusal) => void;
   readonly reject: (reason: unknown) => void;
 };
 
@@ -72,6 +78,9 @@ const sayThrown = (error: unknown): FieldProblem => ({
   field: 'entry',
   message: `could not be recorded (${error instanceof Error ? error.name : 'unknown'}): set aside for somebody to look at`,
 });
+
+/** What became of jobs that share a transaction, in their order. */
+type Written = { readonly answers: readonly (Appended | RouteRefusal)[]; readonly seq: number };
 
 type Batch = { readonly author: Author; readonly entries: readonly Incoming[] };
 
@@ -143,15 +152,17 @@ function writeJob(
   writing: Writing,
   { author, entries: given, isAllOrNone }: Job,
   isAlone: boolean,
-): Appended {
-  // Who decides must see what was recorded before him.
+): Appended | RouteRefusal {
+  // Whoever decides must see what was recorded before.
   if (typeof given === 'function') projectAll(writing);
-  const entries = typeof given === 'function' ? given(writing.sql, writing.facts) : given;
+  const decided = typeof given === 'function' ? given(writing.sql, writing.facts) : ok(given);
+  if (!decided.ok) return decided;
+  const entries = decided.value;
   const outcomes = isAllOrNone
     ? writeAll(writing, { author, entries })
     : writeEach(writing, { author, entries }, isAlone);
   if (isAlone) projectAll(writing);
-  return { outcomes, seq: writing.head.seq };
+  return { ok: true, outcomes, seq: writing.head.seq };
 }
 
 /** Makes the journal's writer. Batches that arrive while one is being written wait and then share the next commit:
@@ -185,20 +196,24 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
     }
   }
 
-  function answer(jobs: readonly Job[], answers: readonly Appended[]): void {
-    jobs.forEach(({ resolve }, i) => resolve(answers[i] as Appended));
+  function answer(jobs: readonly Job[], { answers, seq }: Written): void {
+    jobs.forEach(({ resolve, reject }, i) => {
+      const own = answers[i];
+      if (own) resolve(own);
+      else reject(new Defect('a batch without an answer'));
+    });
     deskActs += jobs.filter(({ author }) => author.kind === 'desk').length;
-    live.publish(answers.at(-1)?.seq ?? 0);
+    live.publish(seq);
   }
 
   async function writeTogether(jobs: readonly Job[]): Promise<void> {
     try {
-      const answers = await transact((writing) => {
-        const appended = jobs.map((job) => writeJob(writing, job, false));
+      const written = await transact((writing) => {
+        const answers = jobs.map((job) => writeJob(writing, job, false));
         projectAll(writing);
-        return appended;
+        return { answers, seq: writing.head.seq };
       });
-      answer(jobs, answers);
+      answer(jobs, written);
     } catch {
       // Something in them throws. Each is written by itself, and entry by entry, so that it stops nobody else.
       for (const job of jobs) await writeAlone(job);
@@ -207,28 +222,34 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
 
   async function writeAlone(job: Job): Promise<void> {
     try {
-      answer([job], [await transact((writing) => writeJob(writing, job, true))]);
+      const written = await transact((writing) => ({
+        answers: [writeJob(writing, job, true)],
+        seq: writing.head.seq,
+      }));
+      answer([job], written);
     } catch (error) {
       job.reject(error);
     }
   }
 
   const enqueue = (author: Author, entries: Entries, isAllOrNone: boolean) =>
-    new Promise<Appended>((resolve, reject) => {
+    new Promise<Appended | RouteRefusal>((resolve, reject) => {
       waiting.push({ author, entries, isAllOrNone, resolve, reject });
       void writeWaiting();
     });
 
-  async function tryOut<Before, After>(author: Author, given: Entries, look: Look<Before, After>) {
-    let seen: Tried<Before, After> | undefined;
+  async function tryOut<Before, After>(author: Author, decide: Decide, look: Look<Before, After>) {
+    let seen: Tried<Before, After> | RouteRefusal | undefined;
     try {
       await transact((writing) => {
         const { sql, facts } = writing;
         const before = look.before(sql);
-        const entries = typeof given === 'function' ? given(sql, facts) : given;
-        const outcomes = entries.map((incoming) => recordEntry({ ...writing, author }, incoming));
-        projectAll(writing);
-        seen = { before, after: look.after(sql, before), outcomes };
+        const decided = decide(sql, facts);
+        if (decided.ok) {
+          const outcomes = decided.value.map((incoming) => recordEntry({ ...writing, author }, incoming));
+          projectAll(writing);
+          seen = { ok: true, before, after: look.after(sql, before), outcomes };
+        } else seen = decided;
         throw new OnlyTried();
       });
     } catch (error) {
@@ -254,7 +275,11 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
     countDeskActs: () => deskActs,
     tryOut,
     takeInDue,
-    append: (author, entries) => enqueue(author, entries, false),
+    append: async (author, entries) => {
+      const appended = await enqueue(author, entries, false);
+      if (!appended.ok) throw new Defect('entries that nobody decides on were refused as a whole');
+      return appended;
+    },
     appendAll: (author, entries) => enqueue(author, entries, true),
   };
 }

@@ -7,9 +7,9 @@ import type { Instant } from '@wergon/core/time';
 import { refuse } from '../http/index.ts';
 import type { LedgerContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
-import { readSql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { TaskEntity, moveOrder } from '../work/index.ts';
+import { refusalOf } from './outcome.ts';
 import { readBatch } from './readBatch.ts';
 import { loadStates } from './strands.ts';
 
@@ -29,7 +29,7 @@ export function peopleOnOrder(
 /** Acts of the desk on orders that are entries of the journal: tasks finished and reopened, and people stopped with the
  *  order that they were on. */
 export function mountOrderActs(mount: Mount, context: LedgerContext): void {
-  const { database, clock, facts, journal, setupChanged } = context;
+  const { database, clock, journal, setupChanged } = context;
 
   mount('changeOrderState', async ({ param, body, who }) => {
     const id = param('order');
@@ -41,18 +41,12 @@ export function mountOrderActs(mount: Mount, context: LedgerContext): void {
     if (problem) return problem;
     setupChanged([id]);
     if (body.stopsPeople) {
-      const known = await facts.get();
-      const onIt = await readSql(database, (sql) => peopleOnOrder(known, loadStates(sql), id));
-      if (onIt.length > 0)
-        await journal.appendAll(
-          { kind: 'desk', id: who.user.id },
-          readBatch(
-            writeEntries(
-              onIt.map((each) => ({ type: 'work-stop', ...each })),
-              clock.now(),
-            ),
-          ),
-        );
+      const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
+        const onIt = peopleOnOrder(known, loadStates(sql), id);
+        const stops = onIt.map((each) => ({ type: 'work-stop', ...each }));
+        return ok(readBatch(writeEntries(stops, clock.now())));
+      });
+      return done.ok ? (refusalOf(done.outcomes) ?? ok(null)) : done;
     }
     return ok(null);
   });
@@ -63,11 +57,9 @@ export function mountOrderActs(mount: Mount, context: LedgerContext): void {
       .findOne(TaskEntity, { id: param<TargetId>('task'), order: param('order') });
     if (!task) return refuse('record.not_found');
     const type = body.isFinished ? 'task-done' : 'task-reopen';
-    await journal.appendAll(
-      { kind: 'desk', id: who.user.id },
-      readBatch(writeEntries([{ type, targets: [task.id] }], clock.now())),
-    );
-    return ok(null);
+    const entries = readBatch(writeEntries([{ type, targets: [task.id] }], clock.now()));
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, entries);
+    return done.ok ? (refusalOf(done.outcomes) ?? ok(null)) : done;
   });
 }
 

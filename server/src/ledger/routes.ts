@@ -30,15 +30,16 @@ export function mountLedger(mount: Mount, context: LedgerContext): void {
   mountRates(mount, context);
   mount('deskEntries', async ({ body, who }) => {
     const incoming = readBatch(body.entries);
-    const kept = { isOthers: false };
-    const { outcomes, seq } = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
-      kept.isOthers = incoming.some(
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) =>
+      incoming.some(
         (each) =>
           each.kind === 'labor' && !peopleOf(sql, each.entry).every((id) => covers(who.user, known, id)),
-      );
-      return kept.isOthers ? [] : incoming;
-    });
-    if (kept.isOthers) return refuse('reconcile.other_people');
+      )
+        ? refuse('reconcile.other_people')
+        : ok(incoming),
+    );
+    if (!done.ok) return done;
+    const { outcomes, seq } = done;
     const errors = outcomes.flatMap((outcome, i) =>
       outcome.result === 'refused'
         ? outcome.errors.map(({ field, message }) => ({ field: `entries[${i}].${field}`, message }))

@@ -4,7 +4,7 @@ import { ok } from '@wergon/core/result';
 import type { Instant } from '@wergon/core/time';
 import { covers } from '../access/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
-import type { Call, Mount, RouteRefusal } from '../http/index.ts';
+import type { Call, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
@@ -18,28 +18,28 @@ import type { DatedLooseEnd } from './looseEnds.ts';
 export function mountAcceptance(mount: Mount, { database, clock, journal }: LedgerContext): void {
   mount('acceptLooseEnd', async ({ body, who }) => {
     const { user } = who;
-    const kept: { refusal?: RouteRefusal } = {};
-    await journal.appendAll({ kind: 'desk', id: user.id }, (sql, known) => {
+    const done = await journal.appendAll({ kind: 'desk', id: user.id }, (sql, known) => {
       const now = clock.now();
       const found = findByKeys(sql, known, body, now);
-      if (found.length < body.ends.length) kept.refusal = refuse('reconcile.changed');
-      else if (found.some(({ technician }) => technician !== undefined && !covers(user, known, technician)))
-        kept.refusal = refuse('reconcile.other_people');
-      if (kept.refusal) return [];
-      return found.map((end) =>
-        writeDecision(
-          {
-            type: 'accept',
-            key: looseEndKey(end),
-            facts: looseEndFacts(end),
-            reason: body.reason,
-            by: user.name,
-          },
-          now,
+      if (found.length < body.ends.length) return refuse('reconcile.changed');
+      if (found.some(({ technician }) => technician !== undefined && !covers(user, known, technician)))
+        return refuse('reconcile.other_people');
+      return ok(
+        found.map((end) =>
+          writeDecision(
+            {
+              type: 'accept',
+              key: looseEndKey(end),
+              facts: looseEndFacts(end),
+              reason: body.reason,
+              by: user.name,
+            },
+            now,
+          ),
         ),
       );
     });
-    return kept.refusal ?? ok(null);
+    return done.ok ? ok(null) : done;
   });
 
   mount('withdrawAcceptance', async ({ body, who }) => {

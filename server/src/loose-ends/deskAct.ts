@@ -7,12 +7,11 @@ import { formatDay, formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { DeskUser, DeskWho, RouteRefusal } from '../http/index.ts';
 import { covers } from '../access/index.ts';
-import type { FieldProblem } from '@wergon/contract/wire';
-import type { LedgerContext, Incoming, Outcome } from '../ledger/index.ts';
+import type { Decide, LedgerContext } from '../ledger/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { readBatch } from '../ledger/index.ts';
+import { readBatch, refusalOf } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { costsFor, loadLabor } from '../compare/index.ts';
 import { look, touchedTasks, writeEffect } from './effect.ts';
@@ -39,31 +38,18 @@ export function createDeskAct({ clock, database, journal, facts }: LedgerContext
       entry: writeChange(change, `${action}-${i}` as EntryId, by, why),
     }));
   };
-  /** Plans within the journal's transaction and keeps what came of it. */
-  function planWithin(planner: Planner, user: DeskUser, why: string, once?: string) {
-    const kept: { refusal?: RouteRefusal; ids: string[] } = { ids: [] };
-    const decide = (sql: Sql, known: ShopFacts): readonly Incoming[] => {
+  /** Plans within the journal's transaction. */
+  const planWithin =
+    (planner: Planner, user: DeskUser, why: string, once?: string): Decide =>
+    (sql, known) => {
       // Sent before it is recorded already, and is not planned on top of itself.
-      const before = once === undefined ? [] : findOfAct(sql, once);
-      if (before.length > 0) {
-        kept.ids = before;
-        return [];
-      }
+      if (once !== undefined && findOfAct(sql, once).length > 0) return ok([]);
       const planned = planner(sql, known, clock.now());
-      if (!planned.ok) {
-        kept.refusal = planned;
-        return [];
-      }
-      if (!planned.value.people.every((id) => covers(user, known, id))) {
-        kept.refusal = refuse('reconcile.other_people');
-        return [];
-      }
-      const lines = makeLines(planned.value.changes, user.name, why, once ?? randomUUID());
-      kept.ids = lines.map(({ entry }) => entry.id);
-      return readBatch(lines);
+      if (!planned.ok) return planned;
+      if (!planned.value.people.every((id) => covers(user, known, id)))
+        return refuse('reconcile.other_people');
+      return ok(readBatch(makeLines(planned.value.changes, user.name, why, once ?? randomUUID())));
     };
-    return { kept, decide };
-  }
 
   return {
     /** What an act would do; nothing is recorded. Shown are the days at `spots`, else each person's first. */
@@ -74,10 +60,10 @@ export function createDeskAct({ clock, database, journal, facts }: LedgerContext
       spots: readonly Spot[] = scene.people.map((technician) => ({ technician, day: scene.firstDay })),
     ): Answer<EffectJson> => {
       const known = await facts.get();
-      const { kept, decide } = planWithin(planner, who.user, 'tried out');
       const now = clock.now();
       const costs = costsFor(who);
-      const { before, after, outcomes } = await journal.tryOut({ kind: 'desk', id: who.user.id }, decide, {
+      const decide = planWithin(planner, who.user, 'tried out');
+      const tried = await journal.tryOut({ kind: 'desk', id: who.user.id }, decide, {
         before: (sql) => look(sql, known, scene, now, costs),
         after: (sql, was) => {
           const is = look(sql, known, scene, now, costs);
@@ -85,7 +71,9 @@ export function createDeskAct({ clock, database, journal, facts }: LedgerContext
           return { ...is, touched, tasks: loadLabor(sql, known, touched, now, costs) };
         },
       });
-      const refusal = kept.refusal ?? refusalOf(outcomes);
+      if (!tried.ok) return tried;
+      const { before, after, outcomes } = tried;
+      const refusal = refusalOf(outcomes);
       if (refusal) return refusal;
       // Nothing was recorded: the tasks stand as they stood before.
       const tasks = await readSql(database, (sql) => loadLabor(sql, known, after.touched, now, costs));
@@ -98,18 +86,18 @@ export function createDeskAct({ clock, database, journal, facts }: LedgerContext
       why: string,
       once?: string,
     ): Answer<{ entries: string[] }> => {
-      const { kept, decide } = planWithin(planner, who.user, why, once);
-      const { outcomes } = await journal.appendAll({ kind: 'desk', id: who.user.id }, decide);
-      return kept.refusal ?? refusalOf(outcomes) ?? ok({ entries: kept.ids });
+      const decide = planWithin(planner, who.user, why, once);
+      const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, decide);
+      if (!done.ok) return done;
+      const refusal = refusalOf(done.outcomes);
+      if (refusal) return refusal;
+      const ids = done.outcomes.flatMap(({ id }) => id ?? []);
+      // What was sent before has made its entries then.
+      const entries =
+        ids.length > 0 || once === undefined ? ids : await readSql(database, (sql) => findOfAct(sql, once));
+      return ok({ entries });
     },
   };
-}
-
-function refusalOf(outcomes: readonly Outcome[]): RouteRefusal | undefined {
-  const errors = outcomes.flatMap((outcome): readonly FieldProblem[] =>
-    outcome.result === 'refused' ? outcome.errors : [],
-  );
-  return errors.length > 0 ? refuse('entries.refused', errors) : undefined;
 }
 
 /** A change as an entry's JSON: instants and days are text. Corrections say who made them and why. */

@@ -5,7 +5,7 @@ import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { LedgerContext, ShiftDay } from '../ledger/index.ts';
-import type { Mount, RouteRefusal } from '../http/index.ts';
+import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
@@ -53,32 +53,26 @@ export function mountPay(mount: Mount, { database, clock, facts, journal, keepHe
   });
 
   mount('closePeriod', async ({ body: { firstDay, stamp }, who }) => {
-    const kept: { refusal?: RouteRefusal } = {};
-    await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
       const now = clock.now();
       const seen = seePeriod(sql, known, firstDay, now);
       const refusal = seen ? refusalToClose(seen) : 'pay.no_such_period';
-      if (!seen || refusal || seen.stamp !== stamp) {
-        kept.refusal = refuse(refusal ?? 'approve.changed');
-        return [];
-      }
+      if (!seen || refusal || seen.stamp !== stamp) return refuse(refusal ?? 'approve.changed');
       const closing = closingOf(known, seen.period, seen.days, seen);
-      return [writeDecision({ ...closing, head: findHead(sql).hash, by: who.user.name }, now)];
+      return ok([writeDecision({ ...closing, head: findHead(sql).hash, by: who.user.name }, now)]);
     });
-    if (!kept.refusal) await keepHead(`closing of the period from ${formatDay(firstDay)}`);
-    return kept.refusal ?? ok(null);
+    if (!done.ok) return done;
+    await keepHead(`closing of the period from ${formatDay(firstDay)}`);
+    return ok(null);
   });
 
   mount('reopenPeriod', async ({ body: { firstDay, reason }, who }) => {
-    const kept: { refusal?: RouteRefusal } = {};
-    await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) => {
-      if (loadClosedPeriods(sql).at(-1)?.firstDay !== firstDay) {
-        kept.refusal = refuse('pay.not_last_closed');
-        return [];
-      }
-      return [writeDecision({ type: 'reopen', firstDay, reason, by: who.user.name }, clock.now())];
-    });
-    return kept.refusal ?? ok(null);
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) =>
+      loadClosedPeriods(sql).at(-1)?.firstDay === firstDay
+        ? ok([writeDecision({ type: 'reopen', firstDay, reason, by: who.user.name }, clock.now())])
+        : refuse('pay.not_last_closed'),
+    );
+    return done.ok ? ok(null) : done;
   });
 }
 

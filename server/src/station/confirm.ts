@@ -3,7 +3,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { formatDay, addDays } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { StationContext } from './context.ts';
-import type { Mount, RouteRefusal } from '../http/index.ts';
+import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import type { Sql } from '../db/index.ts';
 import { loadShiftDays, writeDecision } from '../ledger/index.ts';
@@ -44,24 +44,22 @@ export function mountConfirm(mount: Mount, { clock, journal, proofs }: StationCo
   mount('confirmOwnTime', async ({ body: { technician, proof, days }, who }) => {
     const station = who.station.id;
     if (!proofs.holds(proof, station, technician)) return refuse('access.not_proved');
-    const kept: { refusal?: RouteRefusal } = {};
-    await journal.appendAll({ kind: 'station', id: station }, (sql, facts) => {
+    const done = await journal.appendAll({ kind: 'station', id: station }, (sql, facts) => {
       const now = clock.now();
       const name = facts.technicians.get(technician)?.name;
       const waiting = findToConfirm(sql, facts, technician, now);
       const seen = days.map(({ day, stamp }) =>
         waiting.find((each) => each.day === day && each.stamp === stamp),
       );
-      if (name === undefined || seen.some((day) => !day)) {
-        kept.refusal = refuse('approve.changed');
-        return [];
-      }
-      return seen.flatMap((each) =>
-        each
-          ? writeDecision({ type: 'confirm', technician, day: each.day, facts: each.facts, by: name }, now)
-          : [],
+      if (name === undefined || seen.some((day) => !day)) return refuse('approve.changed');
+      return ok(
+        seen.flatMap((each) =>
+          each
+            ? writeDecision({ type: 'confirm', technician, day: each.day, facts: each.facts, by: name }, now)
+            : [],
+        ),
       );
     });
-    return kept.refusal ?? ok(null);
+    return done.ok ? ok(null) : done;
   });
 }
