@@ -26,3 +26,4 @@ export type { ShiftLine } from './shiftLines.ts';
 export type { Presence, Running, Stint } from './stint.ts';
 export { addUsed } from './used.ts';
 export type { UsedByType } from './used.ts';
+export { recost } from './recost.ts';

@@ -7,6 +7,16 @@ export {
   roundFraction,
 } from './fraction.ts';
 export type { Fraction } from './fraction.ts';
-export { centsOf, formatCents, formatRate, laborCost, parseRate, toCents, toRate } from './money.ts';
+export {
+  centsOf,
+  formatCents,
+  formatRate,
+  laborCost,
+  parseRate,
+  sumCents,
+  toCents,
+  toRate,
+} from './money.ts';
 export type { Cents, Rate } from './money.ts';
 export { shareByWeight } from './shareByWeight.ts';
+export { formatDecimalHours } from './hundredths.ts';

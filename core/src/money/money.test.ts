@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { toSeconds } from '../time/seconds.ts';
-import { formatCents, formatRate, laborCost, parseRate, toCents, toRate } from './money.ts';
+import { formatDecimalHours } from './hundredths.ts';
+import { formatCents, formatRate, laborCost, parseRate, sumCents, toCents, toRate } from './money.ts';
 import { fraction, parseDecimal, roundFraction } from './fraction.ts';
 import { shareByWeight } from './shareByWeight.ts';
 
@@ -63,5 +64,23 @@ test('shares add up to the total', () => {
       expect(shareByWeight(total, weights).reduce((a, b) => a + b, 0)).toBe(total);
     }),
     { seed: 20_260 },
+  );
+});
+
+test.each([
+  [0, '0', 'nothing'],
+  [4_500, '1.25', 'an hour and a quarter'],
+  [18, '0.01', 'half a hundredth is one'],
+  [17, '0', 'less is none'],
+])('%i s are %s hours: %s', (seconds, text) => expect(formatDecimalHours(toSeconds(seconds))).toBe(text));
+
+test('a sum of cents is that of its parts, and what has no cost adds nothing', () => {
+  const cost = fc.option(fc.integer({ min: -1_000_000, max: 1_000_000 }).map(toCents));
+  fc.assert(
+    fc.property(fc.array(cost), fc.array(cost), (some, others) => {
+      const of = (costs: readonly (number | null)[]) => sumCents(costs.map((each) => ({ cost: each })));
+      expect(of([...some, ...others])).toBe(of(some) + of(others));
+      expect(of([...some, null])).toBe(of(some));
+    }),
   );
 });

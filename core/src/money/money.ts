@@ -52,6 +52,10 @@ const formatScaled = (count: number, scale: number): string => {
   return `${count < 0 ? '-' : ''}${digits.slice(0, -scale)}.${digits.slice(-scale)}`;
 };
 
+/** The sum of what some things cost; what has no cost adds nothing. */
+export const sumCents = (items: readonly { readonly cost: number | null }[]): Cents =>
+  toCents(items.reduce((sum, { cost }) => sum + (cost ?? 0), 0));
+
 /** Writes cents as a decimal string, `"52.00"`. */
 export const formatCents = (cents: Cents): string => formatScaled(cents, 2);
 

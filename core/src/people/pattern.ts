@@ -1,7 +1,7 @@
 import { fail, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
-import { weekdayOf } from '../time/index.ts';
-import type { LocalDay } from '../time/index.ts';
+import { addDays, atWallClock, mondayOf, toSeconds, weekdayOf } from '../time/index.ts';
+import type { LocalDay, Seconds, Span, Zone } from '../time/index.ts';
 
 /** One planned shift: minutes of the day on the shop's clock. An end at or before the start lies on the next day. */
 export type ShiftPlan = {
@@ -33,7 +33,20 @@ const lengthOfShift = ({ startMinute, endMinute }: ShiftPlan): number =>
   endMinute > startMinute ? endMinute - startMinute : endMinute + DAY_MINUTES - startMinute;
 
 /** Planned working minutes of a shift: its length less the unpaid break. */
-export const plannedMinutes = (plan: ShiftPlan): number => lengthOfShift(plan) - plan.breakMinutes;
+const plannedMinutes = (plan: ShiftPlan): number => lengthOfShift(plan) - plan.breakMinutes;
+
+/** Planned working time of a shift, in seconds: its length less the unpaid break. */
+export const plannedSeconds = (plan: ShiftPlan): Seconds => toSeconds(plannedMinutes(plan) * 60);
+
+/** From when to when a shift of a day is planned, by the shop's wall clock; an end at or before the start lies on the next
+ *  day. Source: docs/people.md, planned pattern. */
+export function plannedSpan(zone: Zone, day: LocalDay, { startMinute, endMinute }: ShiftPlan): Span {
+  const lastDay = endMinute <= startMinute ? addDays(day, 1) : day;
+  return {
+    from: atWallClock(zone, day, startMinute * 60),
+    to: atWallClock(zone, lastDay, endMinute * 60),
+  };
+}
 
 /** Checks a rotation: one to four weeks of seven days, minutes within a day, a break shorter than its shift. */
 export function checkPattern(
@@ -69,8 +82,7 @@ export function plannedOn(
 ): PlannedDay {
   const pattern = [...patterns].sort((a, b) => b.from - a.from).find(({ from }) => from <= day);
   if (!pattern) return { kind: 'unplanned' };
-  const firstMonday = pattern.from - (weekdayOf(pattern.from) - 1);
-  const week = Math.floor((day - firstMonday) / DAYS_PER_WEEK) % pattern.weeks.length;
+  const week = Math.floor((day - mondayOf(pattern.from)) / DAYS_PER_WEEK) % pattern.weeks.length;
   const plan = pattern.weeks[week]?.[weekdayOf(day) - 1];
   if (!plan) return { kind: 'free' };
   if (isClosed) return { kind: 'closed' };

@@ -3,7 +3,8 @@ import { formatRate } from '../money/money.ts';
 import { fraction } from '../money/fraction.ts';
 import { parseDay, toDay } from '../time/day.ts';
 import type { LocalDay } from '../time/day.ts';
-import { checkPattern, plannedMinutes, plannedOn } from './pattern.ts';
+import { createZone } from '../time/zone.ts';
+import { checkPattern, plannedOn, plannedSeconds, plannedSpan } from './pattern.ts';
 import { costRatesOf, explainRate } from './costRate.ts';
 import type { BurdenItem, RateRecord } from './costRate.ts';
 import type { PatternWeek, ShiftPlan } from './pattern.ts';
@@ -94,7 +95,25 @@ describe('a planned pattern', () => {
     [early, 450, 'by day'],
     [shift(1320, 360), 450, 'over midnight'],
     [shift(0, 0, 0), 1440, 'a whole day'],
-  ])('%o is %i minutes: %s', (plan, minutes) => expect(plannedMinutes(plan)).toBe(minutes));
+  ])('%o is %i minutes: %s', (plan, minutes) => expect(plannedSeconds(plan)).toBe(minutes * 60));
+
+  test.each([
+    ['2026-11-24', shift(420, 930), 8.5, 'by day'],
+    ['2026-11-24', shift(1320, 360), 8, 'over midnight, into the next day'],
+    ['2026-11-24', shift(420, 420), 24, 'to the same clock time: a whole day'],
+    ['2026-03-28', shift(1320, 360), 7, 'over the night in which an hour is skipped'],
+    ['2026-10-24', shift(1320, 360), 9, 'over the night that has an hour twice'],
+  ])('a shift of %s, %o, is planned for %d hours: %s', (text, plan, hours) => {
+    const zone = createZone('Europe/Helsinki');
+    if (!zone.ok) throw new Error(zone.code);
+    const { from, to } = plannedSpan(zone.value, day(text), plan);
+    expect(zone.value.dayAt(from)).toBe(day(text));
+    expect([zone.value.clockAt(from) / 60, zone.value.clockAt(to) / 60]).toEqual([
+      plan.startMinute,
+      plan.endMinute,
+    ]);
+    expect((to - from) / 3600).toBe(hours);
+  });
 
   test.each([
     ['2026-11-03', 'unplanned', 'before it holds'],

@@ -4,6 +4,7 @@ import {
   laborCost,
   multiplyFractions,
   roundFraction,
+  sumCents,
   toCents,
 } from '../money/index.ts';
 import type { Cents, Fraction, Rate } from '../money/index.ts';
@@ -42,6 +43,10 @@ export type OrderEstimate = {
   readonly margin: Cents | null;
 };
 
+/** What is left of a price when the labor is paid; `null` without a price. */
+export const marginOf = (price: Cents | null, cost: Cents): Cents | null =>
+  price === null ? null : toCents(price - cost);
+
 /** Estimates a whole order. Each task is rounded on its own, so the sum is the sum of what is shown.
  *  Source: docs/ledger.md, section 6, estimate. */
 export function estimateOrder(
@@ -53,11 +58,11 @@ export function estimateOrder(
     const seconds = estimateSeconds(hours, quantity);
     return { seconds, cost: estimateCost(seconds, standardRate) };
   });
-  const cost = toCents(each.reduce((sum, task) => sum + task.cost, 0));
+  const cost = sumCents(each);
   return {
     tasks: each,
     seconds: sumSeconds(each),
     cost,
-    margin: price === null ? null : toCents(price - cost),
+    margin: marginOf(price, cost),
   };
 }

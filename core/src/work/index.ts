@@ -1,6 +1,6 @@
 export { findChanges, mergeChanges } from './changes.ts';
 export type { FieldChange, InWords } from './changes.ts';
-export { estimateCost, estimateOrder, estimateSeconds } from './estimate.ts';
+export { estimateCost, estimateOrder, estimateSeconds, marginOf } from './estimate.ts';
 export type { EstimateHours, OrderEstimate } from './estimate.ts';
 export { nextOrderNumber } from './orderNumber.ts';
 export { ORDER_MOVES, ORDER_STATES, checkMove, isWorkable } from './orderState.ts';

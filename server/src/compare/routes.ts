@@ -1,10 +1,12 @@
+import { marginOf } from '@wergon/core/work';
+import type { Cents } from '@wergon/core/money';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
 import type { OrderRow } from '@wergon/contract/compare';
 import { sumComparisons } from '@wergon/core/compare';
-import { centsOf, formatCents, formatDecimal, fraction, parseDecimal, toCents } from '@wergon/core/money';
+import { formatCents, toCents, formatDecimalHours } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
-import { Defect, ok } from '@wergon/core/result';
-import { formatDay, formatInstant, inForceAt } from '@wergon/core/time';
+import { ok } from '@wergon/core/result';
+import { formatDay, formatInstant, inForceAt, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -89,7 +91,10 @@ function writeTask(facts: ShopFacts, task: Task) {
     workCenter: task.workCenter,
     code: task.code,
     grade: task.grade,
-    ...(task.hours ?? (task.hasEstimate ? { runHours: hoursText(task.estimate.at(-1)?.value ?? 0) } : {})),
+    ...(task.hours ??
+      (task.hasEstimate
+        ? { runHours: formatDecimalHours(task.estimate.at(-1)?.value ?? toSeconds(0)) }
+        : {})),
     instructions: task.instructions ?? [],
     reports: task.reports ?? [],
     price: task.price == null ? null : formatCents(toCents(task.price)),
@@ -108,9 +113,6 @@ function writeTask(facts: ShopFacts, task: Task) {
   };
 }
 
-/** Seconds as hours for a field: to a hundredth, because tasks of old data keep no more than their seconds. */
-const hoursText = (seconds: number) => formatDecimal(fraction(BigInt(Math.round(seconds / 36)), 100n));
-
 /** Routes of orders with what was worked on them, actual against estimate. */
 export function mountCompare(mount: Mount, context: LedgerContext): void {
   const { database, clock, facts } = context;
@@ -119,7 +121,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
     new Map((await database.em.fork().findAll(UnitEntity)).map((unit) => [unit.id, unit]));
 
   /** All that goes with an order beside its labor. */
-  const loadPapers = async (order: WorkOrder, estimatedCost: string) => {
+  const loadPapers = async (order: WorkOrder, estimatedCost: Cents) => {
     const em = database.em.fork();
 
     const attachments = await em.find(
@@ -134,16 +136,14 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
     );
     const known = await facts.get();
     const onIt = await readSql(database, (sql) => peopleOnOrder(known, loadStates(sql), order.id));
-    const parsed = parseDecimal(estimatedCost);
-    if (!parsed.ok) throw new Defect('an estimated cost that is no amount');
-    const cost = centsOf(parsed.value);
+    const margin = marginOf(order.price ?? null, estimatedCost);
     return {
       code: order.code,
       includes: order.includes,
       version: order.version,
       item: order.item,
       price: order.price == null ? null : formatCents(toCents(order.price)),
-      margin: order.price == null ? null : formatCents(toCents(order.price - cost)),
+      margin: margin === null ? null : formatCents(margin),
       notes: order.notes,
       charge: order.charge ?? null,
       peopleOnIds: onIt.map(({ technician }) => technician),
@@ -212,10 +212,11 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
       seq: loadSeq(sql),
     }));
     const row = orderRow(order, labor, costs, now, await loadUnits());
+    const sum = sumComparisons(labor.map(({ comparison }) => comparison));
     return ok({
       asOf: formatInstant(now),
       seq,
-      order: { ...row, ...(await loadPapers(order, row.comparison.estimatedCost)) },
+      order: { ...row, ...(await loadPapers(order, sum.estimatedCost)) },
       tasks: labor.map(({ task, lines, comparison, isFinished, peopleOn, signedOut }) => ({
         ...writeTask(known, task),
         comparison: writeComparison(comparison, costs),

@@ -1,8 +1,9 @@
+import { plannedSpan } from '@wergon/core/people';
 import type { BoardJson, FloorJson } from '@wergon/contract/floor';
 import { AT_REST } from '@wergon/core/ledger';
 import type { LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { atWallClock, formatDay, formatInstant, inForceAt, sumSeconds, addDays } from '@wergon/core/time';
+import { formatDay, formatInstant, inForceAt, sumSeconds, addDays } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay, Span } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import {
@@ -163,17 +164,11 @@ export function loadFloor(
     day: formatDay(day),
     people: [...facts.technicians.values()].map(({ id, crew, billedSeconds }) => {
       const { plan, absence } = plans(id, day);
-      const at = (of: number, minute: number) =>
-        formatInstant(atWallClock(facts.zone, of as LocalDay, minute * 60));
+      const planned = plan && plannedSpan(facts.zone, day, plan);
       return {
         technician: id,
         crew: crew ?? '',
-        planned: plan
-          ? {
-              from: at(day, plan.startMinute),
-              to: at(plan.endMinute <= plan.startMinute ? day + 1 : day, plan.endMinute),
-            }
-          : null,
+        planned: planned ? { from: formatInstant(planned.from), to: formatInstant(planned.to) } : null,
         isAway: absence != null,
         billedSeconds: billedSeconds ?? null,
       };

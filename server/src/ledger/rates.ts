@@ -1,10 +1,12 @@
+import type { Cents } from '@wergon/core/money';
+import { recost } from '@wergon/core/ledger';
 import type { RateEffect } from '@wergon/contract/people';
-import { formatCents, formatRate, laborCost, toCents } from '@wergon/core/money';
-import { costRateOn, costRatesOf, explainRate } from '@wergon/core/people';
+import { formatCents, formatRate, sumCents } from '@wergon/core/money';
+import { costRatesOf, explainRate } from '@wergon/core/people';
 import type { RateRecord, TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, inForceAt, toSeconds, earliestOf } from '@wergon/core/time';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import { formatDay, inForceAt, earliestOf, sumSeconds } from '@wergon/core/time';
+import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { TargetId } from '@wergon/core/ledger';
 import type { LedgerContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
@@ -25,25 +27,27 @@ function findEffect(
   from: LocalDay,
   now: Instant,
 ): RateEffect['orders'] {
-  const rates = costRatesOf(records);
-  const rows = sql.all<{ day: LocalDay; target: TargetId; seconds: number; cost: number | null }>(
+  const lines = sql.all<{ day: LocalDay; target: TargetId; seconds: Seconds; cost: Cents | null }>(
     `select "day", "target", "measured_seconds" + "shared_seconds" + "entered_seconds" as "seconds", "cost"
      from "labor_line" where "technician" = ? and "day" >= ?`,
     [technician, from],
   );
-  const sums = new Map<string, { seconds: number; before: number; after: number }>();
-  for (const { day, target, seconds, cost } of rows) {
-    const order = facts.tasks.get(target)?.order ?? '';
-    const sum = sums.get(order) ?? { seconds: 0, before: 0, after: 0 };
-    const rate = costRateOn(rates, day);
-    sum.seconds += seconds;
-    sum.before += cost ?? 0;
-    sum.after += rate === undefined ? 0 : laborCost(toSeconds(seconds), rate);
-    sums.set(order, sum);
+  const byOrder = new Map<string, { seconds: Seconds; cost: Cents | null; after: Cents | null }[]>();
+  for (const line of recost(lines, costRatesOf(records))) {
+    const order = facts.tasks.get(line.target)?.order ?? '';
+    const own = byOrder.get(order);
+    if (own) own.push(line);
+    else byOrder.set(order, [line]);
   }
-  return [...sums]
-    .filter(([, { before, after }]) => before !== after)
-    .map(([id, { seconds, before, after }]) => {
+  return [...byOrder]
+    .map(([id, own]) => ({
+      id,
+      seconds: sumSeconds(own),
+      before: sumCents(own),
+      after: sumCents(own.map(({ after }) => ({ cost: after }))),
+    }))
+    .filter(({ before, after }) => before !== after)
+    .map(({ id, seconds, before, after }) => {
       const order = facts.orders.get(id);
       const state = order && inForceAt(order.states, now);
       return {
@@ -51,8 +55,8 @@ function findEffect(
         title: order?.title ?? 'indirect time',
         isOpen: state !== undefined && state !== 'finished' && state !== 'closed',
         seconds,
-        before: formatCents(toCents(before)),
-        after: formatCents(toCents(after)),
+        before: formatCents(before),
+        after: formatCents(after),
       };
     })
     .sort((a, b) => Number(b.isOpen) - Number(a.isOpen) || (a.number < b.number ? -1 : 1));

@@ -1,7 +1,8 @@
+import type { Cents } from '@wergon/core/money';
 import type { EffectJson } from '@wergon/contract/loose-ends';
 import { piecesOf, sumLines } from '@wergon/core/ledger';
 import type { LaborLine, Stint, TargetId } from '@wergon/core/ledger';
-import { formatCents, toCents } from '@wergon/core/money';
+import { formatCents, sumCents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatDay, formatInstant, sumSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
@@ -98,12 +99,12 @@ const writeLane = (
     }));
 };
 
-type Sum = { readonly seconds: number; readonly cost: number };
+type Sum = { readonly seconds: number; readonly cost: Cents };
 /** The targets whose hours or cost are others after an act, with both sums. */
 function findChanged(before: Seen, after: Seen) {
   const sum = ({ lines }: Seen, target: TargetId): Sum => {
     const own = lines.filter((line) => line.target === target);
-    return { seconds: sumSeconds(own), cost: own.reduce((total, { cost }) => total + (cost ?? 0), 0) };
+    return { seconds: sumSeconds(own), cost: sumCents(own) };
   };
   const targets = [...new Set([...before.lines, ...after.lines].map(({ target }) => target))];
   return targets.flatMap((target) => {
@@ -123,7 +124,7 @@ function writeJobs(
   after: SeenWithTasks,
   costs: Costs,
 ): EffectJson['jobs'] {
-  const money = ({ cost }: Sum) => formatCents(toCents(cost));
+  const money = ({ cost }: Sum) => formatCents(cost);
   const find = ({ tasks }: SeenWithTasks, target: TargetId) => tasks.find(({ task }) => task.id === target);
   return findChanged(before, after).map(({ target, was, is }) => {
     const [then, now] = [find(before, target), find(after, target)];

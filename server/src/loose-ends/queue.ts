@@ -1,10 +1,11 @@
+import { plannedSpan } from '@wergon/core/people';
 import type { LooseEndsJson } from '@wergon/contract/loose-ends';
 import type { LooseEnd } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { looseEndKey } from '@wergon/core/loose-ends';
 import type { LikelyAnswer } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
-import { atWallClock, formatDay, formatInstant, addDays } from '@wergon/core/time';
+import { formatDay, formatInstant, addDays } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { mayCorrect } from '../access/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
@@ -140,8 +141,6 @@ function isOutsidePlan(
 ): boolean {
   const plan = kind !== 'gap' || technician === undefined ? undefined : plans(technician, day).plan;
   if (!plan || from === undefined || to === undefined) return false;
-  const isNight = plan.endMinute <= plan.startMinute;
-  const start = atWallClock(zone, day, plan.startMinute * 60);
-  const end = atWallClock(zone, addDays(day, isNight ? 1 : 0), plan.endMinute * 60);
-  return to <= start || from >= end;
+  const planned = plannedSpan(zone, day, plan);
+  return to <= planned.from || from >= planned.to;
 }

@@ -1,9 +1,9 @@
 import { inOrderOfTime } from '@wergon/core/ledger';
 import type { EntryId, LaborEntry, LooseEnd, TargetId } from '@wergon/core/ledger';
-import { plannedOn } from '@wergon/core/people';
+import { plannedOn, plannedSpan } from '@wergon/core/people';
 import type { TechnicianId, WorkPattern } from '@wergon/core/people';
 import type { Surroundings } from '@wergon/core/loose-ends';
-import { atWallClock, inForceAt, parseInstant, toDay, addDays } from '@wergon/core/time';
+import { inForceAt, parseInstant, toDay, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadPersonStrands } from '../ledger/index.ts';
@@ -72,16 +72,14 @@ export function loadSurroundings(
   const { own, stints } = daysOf(first, last);
   const planned = plannedOn(patterns.get(end.technician) ?? [], false, false, day);
   const plan = planned.kind === 'work' ? planned.plan : undefined;
-  // An end at or before the start lies on the next day.
-  const isNight = plan !== undefined && plan.endMinute <= plan.startMinute;
-  const at = (of: LocalDay, minute: number) => atWallClock(zone, of, minute * 60);
+  const span = plan && plannedSpan(zone, day, plan);
   const proposed = end.entries.map((id) => proposals.get(id)).find((ended) => ended !== undefined);
   const said = proposed === undefined ? undefined : parseInstant(proposed);
   return {
     policy: inForceAt(facts.policy, from),
     proposed: said?.ok ? said.value : null,
-    plannedStart: plan ? at(day, plan.startMinute) : null,
-    plannedEnd: plan ? at(addDays(day, isNight ? 1 : 0), plan.endMinute) : null,
+    plannedStart: span?.from ?? null,
+    plannedEnd: span?.to ?? null,
     plannedBreakSeconds: plan ? plan.breakMinutes * 60 : null,
     lastOnTask: end.kind === 'forgotten-stop' ? findLastOnTask(sql, end, stints) : null,
     doneAt: end.target === undefined ? null : findDoneAt(sql, end.target, from),

@@ -1,6 +1,6 @@
 import type { PayPeriodJson } from '@wergon/contract/pay';
 import type { ClosedLine, PayPeriod } from '@wergon/core/pay';
-import { formatCents, toCents } from '@wergon/core/money';
+import { formatCents, sumCents } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
@@ -164,8 +164,7 @@ function writePeriod(
     ({ seconds }) => costs === 'actual' || seconds !== 0,
   );
   const refusal = refusalToClose(seen);
-  const money = (items: readonly ClosedLine[]) =>
-    formatCents(toCents(items.reduce((sum, { cost }) => sum + (cost ?? 0), 0)));
+  const money = (items: readonly ClosedLine[]) => formatCents(sumCents(items));
   const secondsOf = (items: readonly { readonly seconds: number }[]) =>
     items.reduce((sum, { seconds }) => sum + seconds, 0);
   const people = [...facts.technicians.values()].flatMap(({ id, name, department }) => {

@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import { plannedMinutes, plannedOn } from '@wergon/core/people';
+import { plannedSeconds, plannedOn } from '@wergon/core/people';
 import type { ShiftPlan, WorkPattern } from '@wergon/core/people';
 import { toDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
@@ -29,7 +29,7 @@ export async function loadPlans(em: EntityManager, firstDay: LocalDay, lastDay: 
     const planned = plannedOn(patterns.get(technician) ?? [], closed.has(day), absence !== undefined, day);
     return {
       plan: planned.kind === 'work' ? planned.plan : undefined,
-      seconds: planned.kind === 'work' ? plannedMinutes(planned.plan) * 60 : 0,
+      seconds: planned.kind === 'work' ? plannedSeconds(planned.plan) : 0,
       absence: planned.kind === 'absent' ? absence : planned.kind === 'closed' ? 'closed' : undefined,
     };
   };

@@ -1,5 +1,5 @@
 import type { TechnicianId } from '@wergon/core/people';
-import { plannedMinutes, plannedOn } from '@wergon/core/people';
+import { plannedSeconds, plannedOn } from '@wergon/core/people';
 import type { PlannedDay, WorkPattern } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import { addDays, daysFrom, formatDay } from '@wergon/core/time';
@@ -64,7 +64,7 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
         return {
           day: formatDay(day),
           kind: planned.kind,
-          plannedSeconds: planned.kind === 'work' ? plannedMinutes(planned.plan) * 60 : 0,
+          plannedSeconds: planned.kind === 'work' ? plannedSeconds(planned.plan) : 0,
           words: wordsOf(planned, closed.get(day), absent.get(day)),
         };
       }),

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { TechnicianFields, TechnicianRow } from '@wergon/contract/people';
-import { formatDecimal, fraction } from '@wergon/core/money';
+import { formatDecimalHours } from '@wergon/core/money';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { TechnicianId } from '@wergon/core/people';
@@ -51,9 +51,6 @@ export const writeTechnician = (technician: Technician): Omit<TechnicianRow, 'ba
   language: technician.language ?? null,
   hiredOn: dayOrNull(technician.hiredOn),
   leftOn: dayOrNull(technician.leftOn),
-  billedHours:
-    technician.billedSeconds == null
-      ? null
-      : formatDecimal(fraction(BigInt(Math.floor(technician.billedSeconds / 36)), 100n)),
+  billedHours: technician.billedSeconds == null ? null : formatDecimalHours(technician.billedSeconds),
   hasPin: technician.pinHash != null,
 });

@@ -2,18 +2,9 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import type { BoardJson } from '@wergon/contract/floor';
 import type { DirectoryJson } from '@wergon/contract/station';
 import type { TargetId } from '@wergon/core/ledger';
-import { plannedOn } from '@wergon/core/people';
+import { plannedOn, plannedSpan } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
-import {
-  atWallClock,
-  formatDay,
-  formatInstant,
-  inForceAt,
-  parseInstant,
-  toDay,
-  toInstant,
-  addDays,
-} from '@wergon/core/time';
+import { formatDay, formatInstant, inForceAt, parseInstant, toDay, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadAnswers } from '../floor/index.ts';
@@ -136,10 +127,7 @@ async function loadPeople(
       .filter((pattern) => pattern.technician === technician)
       .map(({ fromDay, weeks }) => ({ from: toDay(fromDay), weeks }));
     const planned = plannedOn(own, false, false, day);
-    if (planned.kind !== 'work') return null;
-    const { startMinute, endMinute } = planned.plan;
-    const isNextDay = endMinute <= startMinute;
-    return atWallClock(facts.zone, addDays(day, isNextDay ? 1 : 0), endMinute * 60);
+    return planned.kind === 'work' ? plannedSpan(facts.zone, day, planned.plan).to : null;
   };
   return board.technicians.flatMap(({ id, state }) => {
     const technician = facts.technicians.get(id as TechnicianId);

@@ -1,3 +1,4 @@
+import { plannedSpan } from '@wergon/core/people';
 import type { PersonDayJson } from '@wergon/contract/tape';
 import { deriveAttendance, sumEntered } from '@wergon/core/ledger';
 import type { Presence, Stint } from '@wergon/core/ledger';
@@ -5,7 +6,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { planEdit, planPresence } from '@wergon/core/tape';
 import type { TapeEdit } from '@wergon/core/tape';
 import { ok } from '@wergon/core/result';
-import { atWallClock, formatDay, formatInstant, inForceAt, toInstant, addDays } from '@wergon/core/time';
+import { formatDay, formatInstant, inForceAt, toInstant, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { mayCorrect } from '../access/index.ts';
 import type { LedgerContext, Names } from '../ledger/index.ts';
@@ -135,8 +136,7 @@ function loadPersonDay(
   );
   const own = days.find((each) => each.day === day);
   const { plan } = plans(technician, day);
-  const at = (of: number, minute: number) =>
-    formatInstant(atWallClock(facts.zone, of as LocalDay, minute * 60));
+  const planned = plan && plannedSpan(facts.zone, day, plan);
   const presence = ({ from, to, open, capped }: Presence) => ({
     from: formatInstant(from),
     to: formatInstant(to),
@@ -150,12 +150,7 @@ function loadPersonDay(
     name: facts.technicians.get(technician)?.name ?? '',
     day: formatDay(day),
     isClosed: closedUntil !== null && day <= closedUntil,
-    planned: plan
-      ? {
-          from: at(day, plan.startMinute),
-          to: at(plan.endMinute <= plan.startMinute ? day + 1 : day, plan.endMinute),
-        }
-      : null,
+    planned: planned ? { from: formatInstant(planned.from), to: formatInstant(planned.to) } : null,
     stints: stints.map((stint) => writeStint(sql, facts, names, stint)),
     shifts: shifts.map(presence),
     breaks: breaks.map(presence),
