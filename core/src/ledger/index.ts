@@ -8,7 +8,7 @@ export type { AmendSet, Correction, Entry, EntryId, HoursEntry, LaborEntry, Targ
 export { DEFAULT_POLICY } from './facts.ts';
 export type { LedgerFacts, Policy, TargetFacts } from './facts.ts';
 export { ENTRY_FIELDS } from './fields.ts';
-export { deriveFinished, findNotReleased } from './finished.ts';
+export { deriveFinished, findNotReleased, isTaskEntry } from './finished.ts';
 export type { TaskEntry } from './finished.ts';
 export { AT_REST, applyEntry, settleAt } from './fold.ts';
 export type { LaborState, Settled } from './fold.ts';

@@ -146,6 +146,17 @@ test('what is no good backup replaces nothing', async () => {
   expect(existsSync(path)).toBe(true);
 });
 
+test('a backup that an older version made, which derived less, is brought back all the same', async () => {
+  const place = { databasePath: path, folder, entities: ENTITIES };
+  const made = await makeBackup(place, 3, minute(0));
+  if (!made.ok) throw new Error(made.why);
+  const file = openFile(join(folder, made.backup.file));
+  file.exec('delete from "entry_index"');
+  file.close();
+  await shop.close();
+  expect(await restoreBackup(place, made.backup.file, minute(5))).toMatchObject({ ok: true, entries: 2 });
+});
+
 test('an end that was cut off the chain is found missing', async () => {
   await makeBackup({ databasePath: path, folder, entities: ENTITIES }, 3, minute(0));
   const file = openFile(path);

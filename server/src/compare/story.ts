@@ -2,32 +2,18 @@ import type { StoryJson } from '@wergon/contract/compare';
 import type { LaborEntry, LaborLine, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, parseInstant } from '@wergon/core/time';
+import { formatDay, formatInstant } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { loadRunning, loadLinesOf, loadLinesOn } from '../ledger/index.ts';
+import { loadRunning, loadLinesOf, loadLinesOn, readFloorEntry, readLaborEntry } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { OrderChangeEntity } from '../work/index.ts';
 
 type Event = StoryJson['days'][number]['events'][number] & { readonly day: LocalDay };
-type Told = Extract<LaborEntry, { type: 'note' | 'count' | 'task-done' | 'task-reopen' }>;
-/** A floor entry as it was recorded: its instant is text. */
-type FloorBody = {
-  readonly type: string;
-  readonly at: string;
-  readonly technician?: TechnicianId;
-  readonly target?: TargetId | null;
-  readonly what?: string;
-  readonly text?: string;
-  readonly label?: string;
-  readonly value?: number;
-  readonly unit?: string;
-};
-
 /** The readable story of a job, or of a day of the shop. */
 export function mountStory(mount: Mount, { database, clock, facts }: LedgerContext): void {
   mount('story', async ({ query }) => {
@@ -123,6 +109,7 @@ function laborEvents(facts: ShopFacts, lines: readonly Worked[]): Event[] {
   }));
 }
 
+const KINDS = { note: 'note', count: 'pieces', 'task-done': 'done', 'task-reopen': 'reopened' } as const;
 type About = Event & { readonly targets: readonly (TargetId | null | undefined)[] };
 
 /** What was noted, reported and finished: on one day, or of some tasks. The database looks which entries name them, so
@@ -142,9 +129,9 @@ function entryEvents(
   const rows = sql.all<{ body: string }>(`select "body" from "effective_entry" where ${which}`, [
     tasks === undefined ? (day ?? 0) : JSON.stringify([...tasks]),
   ]);
-  const kinds = { note: 'note', count: 'pieces', 'task-done': 'done', 'task-reopen': 'reopened' } as const;
-  return rows.map(({ body }) => {
-    const entry = JSON.parse(body) as Told;
+  return rows.flatMap(({ body }): About[] => {
+    const entry = readLaborEntry(body);
+    if (!isToldEntry(entry)) return [];
     const text =
       entry.type === 'note'
         ? entry.text
@@ -152,18 +139,23 @@ function entryEvents(
           ? `${entry.good} good, ${entry.scrap} scrap${entry.reason ? `: ${entry.reason}` : ''}`
           : '';
     const targets = entry.targets ?? [];
-    return {
-      kind: kinds[entry.type],
-      day: facts.zone.dayAt(entry.at),
-      at: formatInstant(entry.at),
-      who: nameOf(facts, entry.technician),
-      about: aboutOf(facts, targets),
-      text,
-      seconds: null,
-      targets,
-    };
+    return [
+      {
+        kind: KINDS[entry.type],
+        day: facts.zone.dayAt(entry.at),
+        at: formatInstant(entry.at),
+        who: nameOf(facts, entry.technician),
+        about: aboutOf(facts, targets),
+        text,
+        seconds: null,
+        targets,
+      },
+    ];
   });
 }
+
+type Told = Extract<LaborEntry, { type: 'note' | 'count' | 'task-done' | 'task-reopen' }>;
+const isToldEntry = (entry: LaborEntry): entry is Told => entry.type in KINDS;
 
 /** What people ask for at a station. */
 const WANTED: Readonly<Record<string, string>> = {
@@ -184,25 +176,20 @@ function floorEvents(
      where i."stream" = 'floor' and i."type" in ('reading', 'request') and ${which}`,
     [tasks === undefined ? (day ?? 0) : JSON.stringify([...tasks])],
   );
-  return rows.flatMap(({ body }): About[] => {
-    const { type, at, technician, target, what, text, label, value, unit } = JSON.parse(body) as FloorBody;
-    const instant = parseInstant(at);
-    if (!instant.ok) return [];
-    const own = facts.zone.dayAt(instant.value);
-    return [
-      {
-        kind: type === 'reading' ? 'reading' : 'request',
-        day: own,
-        at: formatInstant(instant.value),
-        who: nameOf(facts, technician),
-        about: aboutOf(facts, [target]),
-        text:
-          type === 'reading'
-            ? `${label ?? ''} ${value ?? ''} ${unit ?? ''}`
-            : `${WANTED[what ?? ''] ?? what ?? ''}${text ? `: ${text}` : ''}`,
-        seconds: null,
-        targets: [target],
-      },
-    ];
+  return rows.map(({ body }): About => {
+    const entry = readFloorEntry<'reading' | 'request'>(body);
+    return {
+      kind: entry.type,
+      day: facts.zone.dayAt(entry.at),
+      at: formatInstant(entry.at),
+      who: nameOf(facts, entry.technician),
+      about: aboutOf(facts, [entry.target]),
+      text:
+        entry.type === 'reading'
+          ? `${entry.label} ${entry.value} ${entry.unit}`
+          : `${WANTED[entry.what] ?? entry.what}${entry.text ? `: ${entry.text}` : ''}`,
+      seconds: null,
+      targets: [entry.target],
+    };
   });
 }

@@ -1,29 +1,21 @@
+import { formatInstant } from '@wergon/core/time';
+import { readEnvelope, readFloorEntry } from '../ledger/index.ts';
 import type { RequestsJson } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
-import type { FloorEntry } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import type { Envelope, FloorAnswer } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 
 /** Requests that one page shows. */
 const NEWEST = 100;
 
-/** An entry as its JSON: instants are text. */
-type Told<E> = Omit<E, 'at'> & { readonly at: string };
-export type Request = Extract<FloorEntry, { type: 'request' }>;
-
-const load = <E extends { readonly at: unknown }>(sql: Sql, type: string, most: number) =>
+const load = <Type extends 'request' | 'answer'>(sql: Sql, type: Type, most: number) =>
   sql
     .all<{ body: string; envelope: string }>(
       `select "body", "envelope" from "journal" where "stream" = 'floor' and "type" = ? order by "seq" desc limit ?`,
       [type, most],
     )
-    // Recorded by our own writer, from an entry that was read.
-    .map(({ body, envelope }) => ({
-      entry: JSON.parse(body) as Told<E>,
-      envelope: JSON.parse(envelope) as Envelope,
-    }));
+    .map(({ body, envelope }) => ({ entry: readFloorEntry<Type>(body), envelope: readEnvelope(envelope) }));
 
 /** What people asked for, newest first, each with its latest answer. */
 export function loadRequests(
@@ -32,17 +24,17 @@ export function loadRequests(
   stations: ReadonlyMap<string, string>,
 ): RequestsJson['requests'] {
   const answers = new Map(
-    load<FloorAnswer>(sql, 'answer', 3 * NEWEST)
+    load(sql, 'answer', 3 * NEWEST)
       .reverse()
-      .map(({ entry: { request, at, by, text } }) => [request, { at, by, text }]),
+      .map(({ entry: { request, at, by, text } }) => [request, { at: formatInstant(at), by, text }]),
   );
-  return load<Request>(sql, 'request', NEWEST).map(({ entry, envelope }) => {
+  return load(sql, 'request', NEWEST).map(({ entry, envelope }) => {
     const task = entry.target === null ? undefined : facts.tasks.get(entry.target);
     const activity = entry.target === null ? undefined : facts.activities.get(entry.target);
     const order = task && facts.orders.get(task.order);
     return {
       id: entry.id,
-      at: entry.at,
+      at: formatInstant(entry.at),
       technician: entry.technician,
       name: facts.technicians.get(entry.technician)?.name ?? '',
       what: entry.what,
@@ -60,7 +52,7 @@ export function findRequest(sql: Sql, id: EntryId): { readonly technician: strin
     `select "body" from "journal" where "id" = ? and "stream" = 'floor' and "type" = 'request'`,
     [id],
   );
-  return row && (JSON.parse(row.body) as Told<Request>);
+  return row && readFloorEntry<'request'>(row.body);
 }
 
 /** Answers since an instant, with whom they are for, oldest first. */
@@ -75,8 +67,8 @@ export function loadAnswers(sql: Sql, since: Instant) {
   );
   return rows
     .map(({ body, technician }) => {
-      const { at, by, text } = JSON.parse(body) as Told<FloorAnswer>;
-      return { technician, at, by, text };
+      const { at, by, text } = readFloorEntry<'answer'>(body);
+      return { technician, at: formatInstant(at), by, text };
     })
     .reverse();
 }

@@ -1,4 +1,4 @@
-import { storedEntrySchema } from '@wergon/contract/ledger';
+import { readEntry } from './stored.ts';
 import { correctedEntry, isCorrection } from '@wergon/core/ledger';
 import type { AmendSet, Entry, LaborEntry } from '@wergon/core/ledger';
 import { formatDay } from '@wergon/core/time';
@@ -37,9 +37,7 @@ export function findAmended(sql: Sql, id: string): LaborEntry | undefined {
     `select "body" from "journal" where ("id" = ? and "stream" = 'labor') or ("corrects" = ? and "type" = 'amend') order by "seq"`,
     [id, id],
   );
-  const [original, ...amendments] = rows.map(
-    ({ body }) => storedEntrySchema.parse(JSON.parse(body)) as Entry,
-  );
+  const [original, ...amendments] = rows.map(({ body }) => readEntry(body));
   return original && !isCorrection(original)
     ? correctedEntry(original, amendments.filter(isCorrection))
     : undefined;

@@ -1,7 +1,9 @@
+import type { RecordedFields } from './stored.ts';
+import { readEnvelope, readFields } from './stored.ts';
 import { parseDay, parseInstant } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import type { Author, Envelope, Stream } from './envelope.ts';
+import type { Author, Stream } from './envelope.ts';
 import type { Incoming } from './incoming.ts';
 import { journalRows } from './journalRows.ts';
 
@@ -24,11 +26,10 @@ export type EntryIndexRow = {
   readonly is_scanned: number;
 };
 
-type Body = Readonly<Record<string, unknown>>;
 const textOf = (value: unknown): string | null => (typeof value === 'string' ? value : null);
 
 /** The local day of an entry, from its JSON. */
-export function dayOfBody({ at, day }: Body, zone: Zone): LocalDay | null {
+export function dayOfBody({ at, day }: RecordedFields, zone: Zone): LocalDay | null {
   const instant = typeof at === 'string' ? parseInstant(at) : undefined;
   if (instant?.ok) return zone.dayAt(instant.value);
   const read = typeof day === 'string' ? parseDay(day) : undefined;
@@ -36,14 +37,14 @@ export function dayOfBody({ at, day }: Body, zone: Zone): LocalDay | null {
 }
 
 /** What a floor entry or a decision is about, from its JSON. */
-export const aboutOfBody = ({ type, about, request, target }: Body): string | null =>
+export const aboutOfBody = ({ type, about, request, target }: RecordedFields): string | null =>
   type === 'proposal' ? textOf(about) : type === 'answer' ? textOf(request) : textOf(target);
 
 type Indexed = {
   readonly seq: number;
   readonly stream: Stream;
   readonly type: string;
-  readonly json: Body;
+  readonly json: RecordedFields;
   /** Whom the entry that it corrects is about; absent where it corrects none. */
   readonly corrected: string | null | undefined;
   readonly author: Author;
@@ -76,7 +77,7 @@ export function indexEntry(
   { entry, body, sent }: Exclude<Incoming, { kind: 'unreadable' }>,
   recorded: Recorded,
 ): void {
-  const json = body as Body;
+  const json = body as RecordedFields;
   const target = recorded.stream === 'labor' ? textOf(json['target']) : null;
   const corrected = target === null ? undefined : findTechnician(sql, target);
   const isScanned = sent.via.length > 0;
@@ -102,9 +103,8 @@ export function rebuildIndex(sql: Sql, zone: Zone): void {
     rows = [];
   };
   for (const { seq, id, stream, type, corrects, body, envelope } of journalRows(sql)) {
-    // Written by the journal itself.
-    const json = JSON.parse(body) as Body;
-    const { author, recordedAt, via } = JSON.parse(envelope) as Envelope;
+    const json = readFields(body);
+    const { author, recordedAt, via } = readEnvelope(envelope);
     const corrected = corrects === null ? undefined : (technicians.get(corrects) ?? null);
     const at = parseInstant(recordedAt);
     const row = indexRow(zone, {

@@ -50,3 +50,4 @@ export {
   longestStint,
 } from './strands.ts';
 export { verifyChain, walkChain } from './verify.ts';
+export { readEntry, readEnvelope, readFloorEntry, readLaborEntry, writeTimes } from './stored.ts';

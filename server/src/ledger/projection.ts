@@ -1,5 +1,5 @@
+import { readEntry, readLaborEntry, readState, writeLaborEntry, writeRunning, writeState } from './stored.ts';
 import { earliestOf, latestOf, addDays, toInstant } from '@wergon/core/time';
-import { storedEntrySchema } from '@wergon/contract/ledger';
 import {
   AT_REST,
   applyEntry,
@@ -12,7 +12,7 @@ import {
   sumLines,
   targetsOf,
 } from '@wergon/core/ledger';
-import type { Correction, Entry, HoursEntry, LaborEntry, LaborState, Strands } from '@wergon/core/ledger';
+import type { Correction, Entry, LaborEntry, Strands } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { Defect } from '@wergon/core/result';
 import type { Instant, LocalDay } from '@wergon/core/time';
@@ -72,7 +72,7 @@ export function effectiveRows(facts: ShopFacts, entry: LaborEntry, seq: number) 
       entry.type === 'note' || entry.type === 'count' || entry.type === 'hours'
         ? (entry.targets?.[0] ?? null)
         : null,
-    body: JSON.stringify(entry),
+    body: writeLaborEntry(entry),
   };
   const marks =
     entry.type === 'task-done' || entry.type === 'task-reopen'
@@ -107,9 +107,6 @@ export function countPieces(sql: Sql, entry: LaborEntry, sign: 1 | -1): void {
   ]);
 }
 
-/** Rows of our own writing, read back. */
-const readEffective = (row: { body: string }) => JSON.parse(row.body) as LaborEntry;
-
 function correctEffective(
   sql: Sql,
   facts: ShopFacts,
@@ -123,13 +120,11 @@ function correctEffective(
     'select "seq", "body" from "journal" where "id" = ? or "corrects" = ? order by "seq"',
     [id, id],
   );
-  const [original, ...corrections] = rows.map(
-    ({ body }) => storedEntrySchema.parse(JSON.parse(body)) as Entry,
-  );
+  const [original, ...corrections] = rows.map(({ body }) => readEntry(body));
   if (!original || isCorrection(original)) throw new Defect(`correction of ${id}, which is not recorded`);
   const after = correctedEntry(original, corrections.filter(isCorrection));
   if (before) {
-    const was = readEffective(before);
+    const was = readLaborEntry(before.body);
     touch(touched, facts, was);
     countPieces(sql, was, -1);
     sql.run('delete from "effective_entry" where "id" = ?', [id]);
@@ -149,8 +144,8 @@ function loadEntriesByDay(sql: Sql, technician: TechnicianId, from: LocalDay): D
   const days = new Map<LocalDay, LaborEntry[]>();
   for (const row of rows) {
     const own = days.get(row.day);
-    if (own) own.push(readEffective(row));
-    else days.set(row.day, [readEffective(row)]);
+    if (own) own.push(readLaborEntry(row.body));
+    else days.set(row.day, [readLaborEntry(row.body)]);
   }
   return days;
 }
@@ -179,7 +174,7 @@ export function deriveDays(
     'select "state" from "labor_state" where "technician" = ? and "day" < ? order by "day" desc limit 1',
     [technician, first],
   );
-  let state = earlier ? (JSON.parse(earlier.state) as LaborState) : AT_REST;
+  let state = earlier ? readState(earlier.state) : AT_REST;
   const derived: { day: LocalDay; state: string; strands: Strands }[] = [];
   const days = [...new Set([...entriesByDay.keys(), ...before.keys()])].sort((a, b) => a - b);
   let stop = last;
@@ -193,7 +188,7 @@ export function deriveDays(
       collect(strands, step.settled);
     }
     stop = day > stop ? day : stop;
-    const text = JSON.stringify(state);
+    const text = writeState(state);
     if (entriesByDay.has(day)) derived.push({ day, state: text, strands });
     if (day >= last && before.get(day) === text) break;
   }
@@ -254,7 +249,7 @@ function replaceDays(
     stints.map(({ day, item }) => ({
       ...stretch(item),
       settled_day: day,
-      running: JSON.stringify(item.running),
+      running: writeRunning(item.running),
       shift_since: item.shiftSince ?? null,
     })),
   );
@@ -305,7 +300,7 @@ export function deriveLines(
     .filter(({ day }) => days.has(day));
   const lines = sumLines(
     pieces,
-    hours.map((row) => readEffective(row) as HoursEntry),
+    hours.map(({ body }) => readLaborEntry(body)).filter((entry) => entry.type === 'hours'),
     facts.costRates.get(technician) ?? [],
   );
   for (const day of days)

@@ -1,13 +1,12 @@
-import { storedEntrySchema } from '@wergon/contract/ledger';
-import { correctedEntry, isClockAhead, isCorrection } from '@wergon/core/ledger';
-import type { Correction, Entry } from '@wergon/core/ledger';
+import { readEntry, readEnvelope, writeTimes } from './stored.ts';
+import { canonicalJson, correctedEntry, isClockAhead, isCorrection } from '@wergon/core/ledger';
+import type { Correction, Entry, LaborEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { parseInstant, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Database, Row, Sql } from '../db/index.ts';
 import { readSql, writeSql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import type { Envelope } from './envelope.ts';
 import { journalRows } from './journalRows.ts';
 import { DECISION_TABLES, findClosedUntil, markUnsettled, projectDecision } from './decisionRows.ts';
 import { readDecision } from './readDecision.ts';
@@ -81,25 +80,56 @@ function settleAgain(sql: Sql, unsettled: readonly Row[]): void {
   );
 }
 
-/** Derives everything anew where the projections do not reach to the journal's end: data of an older version, which knew
- *  less of it. Returns whether that was so. */
+/** Makes the projections of data of an older version what they are in this one: derives everything anew where they do not
+ *  reach to the journal's end, because an older version knew less of it. Returns whether that was so. */
 export async function catchUp(database: Database, facts: ShopFacts, now: Instant): Promise<boolean> {
-  const isBehind = await readSql(database, (sql) => {
+  const { isBehind, isOfOldForm } = await readSql(database, (sql) => {
     const [row] = sql.all<{ journal: number | null; index: number | null }>(
       'select (select max("seq") from "journal") as "journal", (select max("seq") from "entry_index") as "index"',
     );
-    return (row?.journal ?? 0) > (row?.index ?? 0);
+    return { isBehind: (row?.journal ?? 0) > (row?.index ?? 0), isOfOldForm: holdsOldForm(sql) };
   });
   if (isBehind) await rebuild(database, facts, now);
+  else if (isOfOldForm) await writeSql(database, turnToText);
   return isBehind;
+}
+
+/** Tables that hold entries beside the journal. */
+const HOLDING_ENTRIES = ['effective_entry', 'waiting_entry'] as const;
+type OldForm = Omit<LaborEntry, 'at' | 'day'> & { readonly at?: Instant; readonly day?: LocalDay };
+/** Before entries were in one form everywhere, their instants and days were numbers beside the journal. */
+const isOld = (body: string): boolean => /"(at|day)":-?\d/.test(body);
+
+const holdsOldForm = (sql: Sql): boolean =>
+  HOLDING_ENTRIES.some((table) =>
+    sql.all<{ body: string }>(`select "body" from "${table}" limit 1`).some(({ body }) => isOld(body)),
+  );
+
+/** Writes entries beside the journal in the form that they have in it. */
+function turnToText(sql: Sql): void {
+  for (const table of HOLDING_ENTRIES)
+    for (let after = ''; ;) {
+      const rows = sql.all<{ id: string; body: string }>(
+        `select "id", "body" from "${table}" where "id" > ? order by "id" limit ${ROWS_AT_ONCE}`,
+        [after],
+      );
+      for (const { id, body } of rows)
+        if (isOld(body))
+          sql.run(`update "${table}" set "body" = ? where "id" = ?`, [
+            canonicalJson(writeTimes(JSON.parse(body) as OldForm)),
+            id,
+          ]);
+      const last = rows.at(-1);
+      if (!last) break;
+      after = last.id;
+    }
 }
 
 function rebuildEffective(sql: Sql, facts: ShopFacts, now: Instant): number {
   const corrections = new Map<string, Correction[]>();
-  const parse = (body: string) => storedEntrySchema.parse(JSON.parse(body)) as Entry;
   for (const { type, body } of journalRows(sql, 'labor')) {
     if (type !== 'void' && type !== 'restore' && type !== 'amend') continue;
-    const entry = parse(body);
+    const entry = readEntry(body);
     if (isCorrection(entry)) corrections.set(entry.target, [...(corrections.get(entry.target) ?? []), entry]);
   }
   let count = 0;
@@ -110,7 +140,7 @@ function rebuildEffective(sql: Sql, facts: ShopFacts, now: Instant): number {
   };
   for (const { seq, body, envelope } of journalRows(sql, 'labor')) {
     count += 1;
-    const entry = parse(body);
+    const entry = readEntry(body);
     if (isCorrection(entry)) continue;
     rebuildClock(sql, facts.zone, entry, envelope);
     const effective = correctedEntry(entry, corrections.get(entry.id) ?? []);
@@ -130,7 +160,7 @@ function rebuildEffective(sql: Sql, facts: ShopFacts, now: Instant): number {
 }
 
 function rebuildClock(sql: Sql, zone: Zone, entry: Entry, envelopeText: string): void {
-  const { author, recordedAt } = JSON.parse(envelopeText) as Envelope;
+  const { author, recordedAt } = readEnvelope(envelopeText);
   const recorded = parseInstant(recordedAt);
   if (author.kind !== 'station' || !('at' in entry) || !recorded.ok) return;
   if (isClockAhead(entry.at, recorded.value))

@@ -1,3 +1,4 @@
+import { readEnvelope } from './stored.ts';
 import { entryProblem } from '@wergon/contract/ledger';
 import { canonicalJson, checkEntry, isClockAhead, isClockFault, isCorrection } from '@wergon/core/ledger';
 import type { Entry } from '@wergon/core/ledger';
@@ -8,7 +9,7 @@ import type { Instant, Zone } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
-import type { Author, Envelope, Stream } from './envelope.ts';
+import type { Author, Stream } from './envelope.ts';
 import { findClosed } from './closedDays.ts';
 import { projectDecision } from './decisionRows.ts';
 import { indexEntry } from './entryIndex.ts';
@@ -126,8 +127,7 @@ function findErrors(recording: Recording, incoming: LaborIncoming): readonly Fie
 }
 
 function isOwnAndRecent(author: Author, { sent }: LaborIncoming, corrected: JournalRow): boolean {
-  // Written by append() below, so it is an envelope.
-  const before = JSON.parse(corrected.envelope) as Envelope;
+  const before = readEnvelope(corrected.envelope);
   const madeAt = parseInstant(before.deviceAt);
   if (!madeAt.ok || before.author.kind !== 'station' || before.author.id !== author.id) return false;
   const passed = sent.deviceAt + sent.clockOffset - (madeAt.value + before.clockOffset);

@@ -1,11 +1,11 @@
+import type { RecordedFields } from './stored.ts';
+import { readEnvelope, readFields, readLaborEntry } from './stored.ts';
 import type { ScanJson } from '@wergon/contract/ledger';
 import { Defect } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
-import type { Instant } from '@wergon/core/time';
 import { UserEntity } from '../access/index.ts';
 import type { Database, Sql } from '../db/index.ts';
 import { StationEntity } from '../shop/index.ts';
-import type { Envelope } from './envelope.ts';
 
 /** Names of stations and users by their ids. */
 export type Names = ReadonlyMap<string, string>;
@@ -16,7 +16,6 @@ export async function loadNames(database: Database): Promise<Names> {
   return new Map(named.map(({ id, name }) => [id, name]));
 }
 
-type Body = Readonly<Record<string, unknown>>;
 type Row = { seq: number; type: string; body: string; envelope: string };
 
 /** An entry as it stands now, with who made it, where, and every correction of it. */
@@ -27,25 +26,26 @@ export function loadScan(sql: Sql, id: string, names: Names): ScanJson {
   );
   const [effective] = sql.all<{ body: string }>('select "body" from "effective_entry" where "id" = ?', [id]);
   if (!original) throw new Defect(`a stint of entry ${id}, which is not recorded`);
-  const { at } = JSON.parse(effective?.body ?? '{}') as { readonly at?: Instant };
-  let before = JSON.parse(original.body) as Body;
+  const entry = effective && readLaborEntry(effective.body);
+  let before = readFields(original.body);
   return {
     id,
     seq: original.seq,
     type: original.type,
-    at: at === undefined ? null : formatInstant(at),
+    at: entry && 'at' in entry ? formatInstant(entry.at) : null,
     ...around(original.envelope, names),
     corrections: corrections.map(({ type, body, envelope }) => {
       const { author, recordedAt } = around(envelope, names);
-      const { why, set = {} } = JSON.parse(body) as { readonly why?: string; readonly set?: Body };
+      const { why, set } = readFields(body);
       const was = before;
-      before = { ...before, ...set };
+      const changed = (set ?? {}) as RecordedFields;
+      before = { ...before, ...changed };
       return {
         type,
         author,
         recordedAt,
-        why: why ?? null,
-        changes: Object.entries(set).map(([field, after]) => ({
+        why: typeof why === 'string' ? why : null,
+        changes: Object.entries(changed).map(([field, after]) => ({
           field,
           before: sayValue(was[field]),
           after: sayValue(after),
@@ -56,7 +56,7 @@ export function loadScan(sql: Sql, id: string, names: Names): ScanJson {
 }
 
 const around = (envelope: string, names: Names) => {
-  const { author, recordedAt, source } = JSON.parse(envelope) as Envelope;
+  const { author, recordedAt, source } = readEnvelope(envelope);
   return { author: names.get(author.id) ?? author.id, recordedAt, source };
 };
 

@@ -1,3 +1,4 @@
+import { readLaborEntry, readRunning, readState } from './stored.ts';
 import type {
   EntryId,
   HoursEntry,
@@ -5,7 +6,6 @@ import type {
   LaborState,
   Policy,
   Presence,
-  Running,
   Stint,
   TargetId,
   UsedByType,
@@ -73,7 +73,7 @@ export function loadStints(sql: Sql, asked: Asked): Stint[] {
   );
   return inOrder(rows).map((row) => ({
     ...readStretch(row),
-    running: JSON.parse(row.running) as Running[],
+    running: readRunning(row.running),
     ...(row.shift_since === null ? {} : { shiftSince: row.shift_since }),
   }));
 }
@@ -97,7 +97,7 @@ export function loadStates(sql: Sql): ReadonlyMap<TechnicianId, LaborState> {
          order by "day" desc limit 1) as "state" from "technician" t`,
     )
     .flatMap(({ technician, state }) => (state === null ? [] : { technician, state }));
-  return new Map(rows.map(({ technician, state }) => [technician, JSON.parse(state) as LaborState]));
+  return new Map(rows.map(({ technician, state }) => [technician, readState(state)]));
 }
 
 /** Where a technician stands after his last entry; absent where there is none. */
@@ -110,7 +110,7 @@ export function findStateBefore(sql: Sql, technician: TechnicianId, day: LocalDa
     'select "state" from "labor_state" where "technician" = ? and "day" < ? order by "day" desc limit 1',
     [technician, day],
   );
-  return row && (JSON.parse(row.state) as LaborState);
+  return row && readState(row.state);
 }
 
 /** Later than any day. */
@@ -189,7 +189,8 @@ export const loadHours = (sql: Sql, first: LocalDay, last: LocalDay): HoursEntry
       `select "body" from "effective_entry" where "type" = 'hours' and "day" between ? and ? order by "seq"`,
       [first, last],
     )
-    .map(({ body }) => JSON.parse(body) as HoursEntry);
+    .map(({ body }) => readLaborEntry(body))
+    .filter((entry) => entry.type === 'hours');
 
 /** Which of these tasks are finished, by what was said of them last. */
 export function loadFinished(sql: Sql, tasks: readonly string[]): ReadonlySet<TargetId> {

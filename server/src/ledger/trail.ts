@@ -1,3 +1,5 @@
+import type { RecordedFields } from './stored.ts';
+import { readEnvelope, readFields } from './stored.ts';
 import { addDays } from '@wergon/core/time';
 import type { TrailJson } from '@wergon/contract/ledger';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
@@ -10,7 +12,6 @@ import type { Mount } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import type { Envelope } from './envelope.ts';
 import { GENESIS } from './envelope.ts';
 import { verifyPart } from './verify.ts';
 import { loadNames, sayValue } from './scans.ts';
@@ -48,7 +49,6 @@ type Row = {
   envelope: string;
   hash: string;
 };
-type Body = Readonly<Record<string, unknown>>;
 
 function loadTrail(sql: Sql, facts: ShopFacts, names: Names, asked: ParsedQueryOf<'trail'>): TrailJson {
   const clauses: string[] = [];
@@ -79,19 +79,19 @@ function loadTrail(sql: Sql, facts: ShopFacts, names: Names, asked: ParsedQueryO
   };
 }
 
-const textOf = (body: Body, field: string): string | null => {
+const textOf = (body: RecordedFields, field: string): string | null => {
   const value = body[field];
   return typeof value === 'string' ? value : null;
 };
 
 function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson['entries'][number] {
-  const body = JSON.parse(row.body) as Body;
-  const { author, recordedAt, source } = JSON.parse(row.envelope) as Envelope;
+  const body = readFields(row.body);
+  const { author, recordedAt, source } = readEnvelope(row.envelope);
   const text = (field: string) => textOf(body, field);
   const target = text('target');
   const original = target === null ? undefined : findOriginal(sql, target);
   const about = original?.body ?? body;
-  const set = (body['set'] ?? {}) as Body;
+  const set = (body['set'] ?? {}) as RecordedFields;
   const technician = about['technician'];
   return {
     seq: row.seq,
@@ -122,19 +122,22 @@ function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson
 }
 
 /** What a correction is of; of a correction that was undone, what that one was of. */
-function findOriginal(sql: Sql, id: string): { readonly type: string; readonly body: Body } | undefined {
+function findOriginal(
+  sql: Sql,
+  id: string,
+): { readonly type: string; readonly body: RecordedFields } | undefined {
   const [row] = sql.all<{ type: string; body: string }>(
     'select "type", "body" from "journal" where "id" = ?',
     [id],
   );
   if (!row) return undefined;
-  const body = JSON.parse(row.body) as Body;
+  const body = readFields(row.body);
   const further = ['void', 'restore', 'amend'].includes(row.type) ? body['target'] : undefined;
   return (typeof further === 'string' ? findOriginal(sql, further) : undefined) ?? { type: row.type, body };
 }
 
 /** The tasks and activities that an entry names. */
-function sayAbout(facts: ShopFacts, { targets }: Body): string {
+function sayAbout(facts: ShopFacts, { targets }: RecordedFields): string {
   if (!Array.isArray(targets)) return '';
   return (targets as TargetId[])
     .map((target) => {

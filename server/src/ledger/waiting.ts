@@ -1,3 +1,4 @@
+import { readLaborEntry, writeLaborEntry } from './stored.ts';
 import { CLOCK_TOLERANCE } from '@wergon/core/ledger';
 import type { LaborEntry } from '@wergon/core/ledger';
 import type { Instant, Zone } from '@wergon/core/time';
@@ -11,7 +12,7 @@ export const dueOf = (entry: LaborEntry, zone: Zone): number =>
 
 /** Sets an entry aside until its time has come. */
 export const waitForDue = (sql: Sql, zone: Zone, entry: LaborEntry, seq: number): void =>
-  sql.insert('waiting_entry', [{ id: entry.id, seq, due: dueOf(entry, zone), body: JSON.stringify(entry) }]);
+  sql.insert('waiting_entry', [{ id: entry.id, seq, due: dueOf(entry, zone), body: writeLaborEntry(entry) }]);
 
 /** Takes out the entries whose time has come, in the order of recording. */
 export function takeDue(sql: Sql, now: Instant): { readonly entry: LaborEntry; readonly seq: number }[] {
@@ -20,8 +21,7 @@ export function takeDue(sql: Sql, now: Instant): { readonly entry: LaborEntry; r
     [now],
   );
   if (rows.length > 0) sql.run('delete from "waiting_entry" where "due" <= ?', [now]);
-  // Written above, from an entry that was read.
-  return rows.map(({ seq, body }) => ({ seq, entry: JSON.parse(body) as LaborEntry }));
+  return rows.map(({ seq, body }) => ({ seq, entry: readLaborEntry(body) }));
 }
 
 /** Whether an entry's time has come since anything was last recorded. */

@@ -3,15 +3,15 @@ import type { EffectJson } from '@wergon/contract/loose-ends';
 import type { EntryId } from '@wergon/core/ledger';
 import type { Change } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant } from '@wergon/core/time';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import { formatInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import type { DeskUser, DeskWho, RouteRefusal } from '../http/index.ts';
 import { covers } from '../access/index.ts';
 import type { Decide, LedgerContext } from '../ledger/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { readBatch, refusalOf } from '../ledger/index.ts';
+import { readBatch, refusalOf, writeTimes } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { costsFor, loadLabor } from '../compare/index.ts';
 import { look, touchedTasks, writeEffect } from './effect.ts';
@@ -102,13 +102,9 @@ export function createDeskAct({ clock, database, journal, facts }: LedgerContext
 
 /** A change as an entry's JSON: instants and days are text. Corrections say who made them and why. */
 function writeChange(change: Change, id: EntryId, by: string, why: string): EntryBody {
-  const text = ({ at, day }: { readonly at?: Instant | null; readonly day?: LocalDay | null }) => ({
-    ...(at == null ? {} : { at: formatInstant(at) }),
-    ...(day == null ? {} : { day: formatDay(day) }),
-  });
-  if (!('target' in change)) return { ...change, id, ...text(change) };
+  if (!('target' in change)) return { ...writeTimes(change), id };
   const reasoned = { ...change, id, by, why };
-  return change.type === 'amend' ? { ...reasoned, set: { ...change.set, ...text(change.set) } } : reasoned;
+  return change.type === 'amend' ? { ...reasoned, set: writeTimes(change.set) } : reasoned;
 }
 
 /** The entries of an act that was recorded under the id that its sender made for it. */

@@ -1,3 +1,4 @@
+import { readFloorEntry, readLaborEntry } from '../ledger/index.ts';
 import type { EntryId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { findBadgeEnds, findUnknownCodes } from '@wergon/core/loose-ends';
@@ -87,24 +88,23 @@ function loadBadgeScans(sql: Sql, first: LocalDay, last: LocalDay): BadgeScan[] 
          and i."author_kind" = 'station' and i."is_scanned"`,
       [first, last],
     )
-    .map(({ technician, body, station }) => ({
-      technician,
-      station,
-      at: (JSON.parse(body) as { readonly at: Instant }).at,
-    }));
+    .flatMap(({ technician, body, station }) => {
+      const entry = readLaborEntry(body);
+      return 'at' in entry ? [{ technician, station, at: entry.at }] : [];
+    });
   // One read of a badge can make several entries; they are one scan.
   return [...new Map(rows.map((row) => [`${row.technician} ${row.station} ${row.at}`, row])).values()];
 }
 
 /** What technicians said of ends that they forgot, by the entry it is about; the last word counts. */
-export function loadProposals(sql: Sql): ReadonlyMap<EntryId, string> {
+export function loadProposals(sql: Sql): ReadonlyMap<EntryId, Instant> {
   const rows = sql.all<{ body: string }>(
     `select j."body" from "entry_index" i join "journal" j on j."seq" = i."seq"
      where i."stream" = 'floor' and i."type" = 'proposal' order by i."seq"`,
   );
   return new Map(
     rows.map(({ body }) => {
-      const { about, ended } = JSON.parse(body) as { readonly about: EntryId; readonly ended: string };
+      const { about, ended } = readFloorEntry<'proposal'>(body);
       return [about, ended];
     }),
   );

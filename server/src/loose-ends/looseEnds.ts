@@ -6,14 +6,21 @@ import {
   findWithoutRate,
   piecesOf,
   sumEntered,
+  isTaskEntry,
   sumLines,
 } from '@wergon/core/ledger';
-import type { EntryId, LooseEnd, LooseEndKind, TaskEntry } from '@wergon/core/ledger';
+import type { EntryId, LooseEnd, LooseEndKind } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { isAnsweredByRule, withoutAccepted } from '@wergon/core/loose-ends';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadPersonStrands, loadHours, acceptedFacts, loadAccepted } from '../ledger/index.ts';
+import {
+  loadPersonStrands,
+  loadHours,
+  acceptedFacts,
+  loadAccepted,
+  readLaborEntry,
+} from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { settingsOf } from '../shop/index.ts';
 
@@ -147,14 +154,16 @@ function findAfterDone(
   lastDay: LocalDay,
   people: ReadonlySet<TechnicianId>,
 ): LooseEnd[] {
-  const read = ({ body }: { readonly body: string }) => JSON.parse(body) as TaskEntry;
   const starts = sql
     .all<{ seq: number; body: string }>(
       `select "seq", "body" from "effective_entry" where "type" = 'work-start' and "day" between ? and ?
        and "technician" in (select "value" from json_each(?))`,
       [firstDay, lastDay, JSON.stringify([...people])],
     )
-    .map((row) => ({ seq: row.seq, entry: read(row) }));
+    .flatMap(({ seq, body }) => {
+      const entry = readLaborEntry(body);
+      return isTaskEntry(entry) ? [{ seq, entry }] : [];
+    });
   const started = new Set(starts.flatMap(({ entry }) => entry.targets));
   // What was said of those tasks alone: a shop finishes many over the years.
   const marks = sql
@@ -163,7 +172,10 @@ function findAfterDone(
        join "task_mark" m on m."target" = t."value" join "effective_entry" e on e."id" = m."entry"`,
       [JSON.stringify([...started])],
     )
-    .map((row) => ({ seq: row.seq, entry: read(row) }));
+    .flatMap(({ seq, body }) => {
+      const entry = readLaborEntry(body);
+      return isTaskEntry(entry) ? [{ seq, entry }] : [];
+    });
   const inOrder = [...starts, ...marks].sort((a, b) => a.seq - b.seq).map(({ entry }) => entry);
   return deriveFinished(inOrder, facts).looseEnds;
 }

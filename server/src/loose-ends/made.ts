@@ -1,4 +1,4 @@
-import { storedEntrySchema } from '@wergon/contract/ledger';
+import { readEntry } from '../ledger/index.ts';
 import { correctedEntry, isCorrection } from '@wergon/core/ledger';
 import type { Entry, EntryId, LaborEntry } from '@wergon/core/ledger';
 import type { Sql } from '../db/index.ts';
@@ -14,8 +14,6 @@ export function findMade(sql: Sql, id: EntryId, user: string): Entry | undefined
   );
   return row && readEntry(row.body);
 }
-
-const readEntry = (body: string): Entry => storedEntrySchema.parse(JSON.parse(body));
 
 /** An entry as it counted before some corrections of it. */
 export function findEntryBefore(sql: Sql, id: EntryId, without: readonly EntryId[]): LaborEntry | undefined {

@@ -1,6 +1,6 @@
 import { plannedSpan } from '@wergon/core/people';
 import type { LooseEndsJson } from '@wergon/contract/loose-ends';
-import type { LooseEnd } from '@wergon/core/ledger';
+import type { EntryId, LooseEnd } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { looseEndKey } from '@wergon/core/loose-ends';
 import type { LikelyAnswer } from '@wergon/core/loose-ends';
@@ -60,7 +60,7 @@ export function mountQueue(mount: Mount, { database, clock, facts }: LedgerConte
         stations: stationsOf(end).map((id) => stations.get(id) ?? id),
         mayDecide: mayCorrect(who, known, end.technician),
         isOutsidePlan: isOutsidePlan(known, planned, end),
-        proposed: end.entries.map((id) => read.proposals.get(id)).find((ended) => ended) ?? null,
+        proposed: proposedFor(read.proposals, end),
       })),
       accepted: read.accepted.map(({ end, decision: { id, reason, by, at } }) => ({
         id,
@@ -131,6 +131,12 @@ function writeEnd(
 function writeTarget(facts: ShopFacts, target: LooseEnd['target']): string | null {
   const task = target === undefined ? undefined : facts.tasks.get(target);
   return task ? `${facts.orders.get(task.order)?.number ?? ''} ${task.title}` : null;
+}
+
+/** When somebody said that what they forgot had ended. */
+function proposedFor(proposals: ReadonlyMap<EntryId, Instant>, { entries }: Queued): string | null {
+  const ended = entries.map((id) => proposals.get(id)).find((each) => each !== undefined);
+  return ended === undefined ? null : formatInstant(ended);
 }
 
 /** Whether a gap lies before the planned beginning or after the planned end: such gaps are told as one line a day. */

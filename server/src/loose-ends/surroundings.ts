@@ -3,10 +3,10 @@ import type { EntryId, LaborEntry, LooseEnd, TargetId } from '@wergon/core/ledge
 import { plannedOn, plannedSpan } from '@wergon/core/people';
 import type { TechnicianId, WorkPattern } from '@wergon/core/people';
 import type { Surroundings } from '@wergon/core/loose-ends';
-import { inForceAt, parseInstant, toDay, addDays } from '@wergon/core/time';
+import { inForceAt, toDay, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadPersonStrands } from '../ledger/index.ts';
+import { loadPersonStrands, readLaborEntry } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 
 /** Days on both sides of a loose end that its answers may need to know. */
@@ -15,7 +15,7 @@ const DAYS_AROUND = 2;
 /** What is planned, and what people have said: read once for all loose ends of a page. */
 export type Plans = {
   readonly patterns: ReadonlyMap<string, readonly WorkPattern[]>;
-  readonly proposals: ReadonlyMap<EntryId, string>;
+  readonly proposals: ReadonlyMap<EntryId, Instant>;
 };
 
 type Timed = Exclude<LaborEntry, { type: 'hours' }>;
@@ -37,7 +37,7 @@ export function readDaysOf(
         `select "body" from "effective_entry" where "technician" = ? and "day" between ? and ? order by "seq"`,
         [technician, first, last],
       )
-      .map(({ body }) => JSON.parse(body) as LaborEntry);
+      .map(({ body }) => readLaborEntry(body));
     const span = { from: facts.zone.startOf(first), to: facts.zone.startOf(addDays(last, 1)) };
     return {
       own: [
@@ -74,10 +74,9 @@ export function loadSurroundings(
   const plan = planned.kind === 'work' ? planned.plan : undefined;
   const span = plan && plannedSpan(zone, day, plan);
   const proposed = end.entries.map((id) => proposals.get(id)).find((ended) => ended !== undefined);
-  const said = proposed === undefined ? undefined : parseInstant(proposed);
   return {
     policy: inForceAt(facts.policy, from),
-    proposed: said?.ok ? said.value : null,
+    proposed: proposed ?? null,
     plannedStart: span?.from ?? null,
     plannedEnd: span?.to ?? null,
     plannedBreakSeconds: plan ? plan.breakMinutes * 60 : null,

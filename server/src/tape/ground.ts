@@ -1,4 +1,4 @@
-import type { LaborEntry, LaborState, TargetId } from '@wergon/core/ledger';
+import type { LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { TapeGround, TimedEntry } from '@wergon/core/tape';
 import type { Params } from '@wergon/core/result';
@@ -7,7 +7,7 @@ import type { Instant } from '@wergon/core/time';
 import { refuse } from '../http/index.ts';
 import type { RouteRefusal } from '../http/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, findStateBefore } from '../ledger/index.ts';
+import { findClosedUntil, findStateBefore, readLaborEntry } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Scene } from '../loose-ends/index.ts';
 
@@ -64,7 +64,7 @@ export function loadGround(
   return {
     entries: rows
       .sort((a, b) => a.seq - b.seq)
-      .map(({ body }) => JSON.parse(body) as LaborEntry)
+      .map(({ body }) => readLaborEntry(body))
       .filter((entry): entry is TimedEntry => entry.type !== 'hours'),
     states,
     facts,

@@ -1,5 +1,5 @@
 import { piecesOf } from '@wergon/core/ledger';
-import type { AmendSet, HoursEntry, LaborEntry } from '@wergon/core/ledger';
+import type { AmendSet, HoursEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Change } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
@@ -10,7 +10,7 @@ import type { LedgerContext } from '../ledger/index.ts';
 import type { Call, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, loadPersonStrands, loadHours } from '../ledger/index.ts';
+import { findClosedUntil, loadPersonStrands, loadHours, readLaborEntry } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { createDeskAct } from '../loose-ends/index.ts';
 import type { Planner } from '../loose-ends/index.ts';
@@ -60,7 +60,8 @@ function findHours(sql: Sql, id: string): HoursEntry | undefined {
     `select "body" from "effective_entry" where "id" = ? and "type" = 'hours'`,
     [id],
   );
-  return row && (JSON.parse(row.body) as Extract<LaborEntry, { type: 'hours' }>);
+  const entry = row && readLaborEntry(row.body);
+  return entry?.type === 'hours' ? entry : undefined;
 }
 
 function findErrors(
