@@ -1,7 +1,7 @@
 import vue from '@vitejs/plugin-vue';
 import { resolve } from 'node:path';
 import { defineConfig } from 'vite';
-import { keptPage } from './keptPage.ts';
+import { serviceWorkerPlugin } from './serviceWorkerPlugin.ts';
 
 const page = (name: string) => resolve(import.meta.dirname, name);
 
@@ -9,12 +9,12 @@ export default defineConfig({
   root: import.meta.dirname,
   plugins: [
     vue(),
-    keptPage({
+    serviceWorkerPlugin({
       entry: 'station',
       onDemand: /BenchDrawer|CameraView|zxing/,
       also: ['station.webmanifest'],
     }),
-    keptPage({ entry: 'wall' }),
+    serviceWorkerPlugin({ entry: 'wall' }),
   ],
   build: {
     target: 'es2023',

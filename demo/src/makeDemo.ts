@@ -23,22 +23,22 @@ import { readBatch } from '@wergon/server/ledger';
 import { BadgeEntity } from '@wergon/server/people';
 import { AttachmentEntity, OrderChangeEntity, addOrder } from '@wergon/server/work';
 import { pino } from 'pino';
-import { createDice } from './dice.ts';
-import type { Dice } from './dice.ts';
+import { createRandom } from './random.ts';
+import type { Random } from './random.ts';
 import { enterStandards } from './enterStandards.ts';
 import { estimateOfStep, makeOrders } from './makeOrders.ts';
 import type { SampleOrder } from './makeOrders.ts';
 import { GRADES, SHOP } from './sampleShop.ts';
 import { drawNameplate } from './samplePicture.ts';
 import { stationId } from './enterStations.ts';
-import { askForThings } from './askForThings.ts';
-import { planOddities, proposeEnd } from './scanOddly.ts';
+import { addRequests } from './addRequests.ts';
+import { planOddities, proposeEnd } from './addAnomalies.ts';
 import { planDesk } from './reconcileWeeks.ts';
 import type { DeskMoment } from './reconcileWeeks.ts';
 import { setUpShop } from './setUpShop.ts';
 import { simulate } from './simulate.ts';
 import type { SimEntry } from './simulate.ts';
-import { sure } from './sure.ts';
+import { unwrap } from './unwrap.ts';
 import type { SimOrder, SimTask } from './workflow.ts';
 
 const SEED = 20_261_124;
@@ -54,36 +54,36 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
   const database = await openShop(databasePath);
   const clock = createSetClock(0);
   const context = createContext(database, clock, pino({ level: 'warn' }), true);
-  const dice = createDice(SEED);
-  const zone = sure(createZone(SHOP.zone));
-  const opensAt = sure(parseInstant(OPENS_AT));
-  const firstDay = sure(parseDay(FIRST_DAY));
+  const random = createRandom(SEED);
+  const zone = unwrap(createZone(SHOP.zone));
+  const opensAt = unwrap(parseInstant(OPENS_AT));
+  const firstDay = unwrap(parseDay(FIRST_DAY));
   const days = weekdays(firstDay, zone.dayAt(opensAt));
 
   const today = zone.dayAt(opensAt);
   const { people, origins } = await database.em.fork().transactional(async (em) => ({
-    people: await setUpShop(em, firstDay, opensAt, today, drawFrom(dice)),
+    people: await setUpShop(em, firstDay, opensAt, today, drawFrom(random)),
     origins: await enterStandards(em, 'Paula Virta', zone.startOf(addDays(firstDay, -90))),
   }));
-  const samples = makeOrders(days, dice, origins);
-  const simOrders = samples.map((sample, i) => simOrderOf(sample, i, zone, dice));
+  const samples = makeOrders(days, random, origins);
+  const simOrders = samples.map((sample, i) => simOrderOf(sample, i, zone, random));
   const entries = simulate(
     people,
     [...simOrders].sort((a, b) => a.dueDay - b.dueDay),
     days,
     opensAt,
     (day, seconds) => zone.startOf(day as LocalDay) + seconds,
-    dice,
-    createIds('e', dice),
+    random,
+    createIds('e', random),
   );
-  await database.em.fork().transactional((em) => enterOrders(em, samples, simOrders, opensAt, dice));
+  await database.em.fork().transactional((em) => enterOrders(em, samples, simOrders, opensAt, random));
   const moments = [
     ...(await planDesk(context, firstDay, opensAt, zone)),
     ...(await planOddities(context, opensAt, zone)),
   ].sort((a, b) => a.at - b.at);
   await recordAll(context, clock, entries, moments, say);
   await proposeEnd(context, opensAt);
-  await askForThings(context, clock, opensAt);
+  await addRequests(context, clock, opensAt);
   await database.close();
 }
 
@@ -93,14 +93,14 @@ function weekdays(first: LocalDay, last: LocalDay): LocalDay[] {
   return days;
 }
 
-const createIds = (prefix: string, dice: Dice) => {
+const createIds = (prefix: string, random: Random) => {
   let count = 0;
   return () =>
-    `${prefix}${(count += 1)}-${Math.floor(dice.roll() * 2 ** 32).toString(36)}-${Math.floor(dice.roll() * 2 ** 32).toString(36)}`;
+    `${prefix}${(count += 1)}-${Math.floor(random.roll() * 2 ** 32).toString(36)}-${Math.floor(random.roll() * 2 ** 32).toString(36)}`;
 };
 
-const drawFrom = (dice: Dice) => (kind: CodeKind) =>
-  drawCode(kind, () => dice.between(0, CODE_ALPHABET.length - 1));
+const drawFrom = (random: Random) => (kind: CodeKind) =>
+  drawCode(kind, () => random.between(0, CODE_ALPHABET.length - 1));
 
 const orderId = (index: number) => `w${index + 1}`;
 const taskId = (index: number, step: number) => `w${index + 1}-${(step + 1) * 10}`;
@@ -109,7 +109,7 @@ function simOrderOf(
   sample: SampleOrder,
   index: number,
   zone: { startOf: (day: LocalDay) => Instant },
-  dice: Dice,
+  random: Random,
 ): SimOrder {
   const { order, steps, releaseDay, difficulty } = sample;
   const tasks = steps.map((step, j): SimTask => {
@@ -117,8 +117,8 @@ function simOrderOf(
     return {
       id: taskId(index, j),
       step,
-      setupSeconds: Math.round(setup * dice.around(0.3)),
-      trueSeconds: Math.round(run * difficulty * dice.around(0.25)),
+      setupSeconds: Math.round(setup * random.around(0.3)),
+      trueSeconds: Math.round(run * difficulty * random.around(0.25)),
       room: run > 8 * 3600 ? 2 : 1,
       workedSeconds: 0,
       people: 0,
@@ -126,7 +126,7 @@ function simOrderOf(
       isRework: false,
     };
   });
-  const releasedAt = zone.startOf(releaseDay) + 6 * 3600 + dice.between(0, 5) * 3600;
+  const releasedAt = zone.startOf(releaseDay) + 6 * 3600 + random.between(0, 5) * 3600;
   return { id: orderId(index), dueDay: order.due ?? releaseDay, releasedAt, tasks, finishedAt: null };
 }
 
@@ -153,10 +153,10 @@ async function enterOrders(
   samples: readonly SampleOrder[],
   simOrders: readonly SimOrder[],
   opensAt: Instant,
-  dice: Dice,
+  random: Random,
 ): Promise<void> {
   const rates = new Map<string, Rate>(
-    GRADES.map(({ id, standardRate }) => [id, sure(parseRate(standardRate))]),
+    GRADES.map(({ id, standardRate }) => [id, unwrap(parseRate(standardRate))]),
   );
   for (const [i, { order }] of samples.entries()) {
     const sim = simOrders[i];
@@ -165,8 +165,8 @@ async function enterOrders(
     // The ids are given in the order in which they are asked for: the order's own first.
     const takeId = <Id extends string>() => (ids.shift() ?? '') as Id;
     const isUntouched = sim.tasks.every(({ workedSeconds }) => workedSeconds === 0);
-    const states = statesOf(sim, opensAt, isUntouched && dice.chance(0.2));
-    const id = await addOrder(em, { ...order, states }, rates, drawFrom(dice), takeId);
+    const states = statesOf(sim, opensAt, isUntouched && random.chance(0.2));
+    const id = await addOrder(em, { ...order, states }, rates, drawFrom(random), takeId);
     await addPapers(em, id, sim, i);
   }
 }

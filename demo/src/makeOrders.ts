@@ -4,7 +4,7 @@ import { fraction } from '@wergon/core/money';
 import { formatDay, addDays } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { estimateSeconds } from '@wergon/core/work';
-import type { Dice } from './dice.ts';
+import type { Random } from './random.ts';
 import { originOf, stepFields } from './enterStandards.ts';
 import type { Origins } from './enterStandards.ts';
 import { OPTIONAL, makeUnits } from './sampleLists.ts';
@@ -57,28 +57,28 @@ function priceOf(steps: readonly Step[], quantity: number): string {
 /** Orders of the sample weeks: about as much work as the people can do, a little more of it released each day. */
 export function makeOrders(
   days: readonly LocalDay[],
-  dice: Dice,
+  random: Random,
   origins: Origins = new Map(),
 ): SampleOrder[] {
   const units = makeUnits(CUSTOMERS);
   const orders: SampleOrder[] = [];
   let number = 24_058;
   const add = (releaseDay: LocalDay) => {
-    const job = dice.pick(JOBS);
-    const quantity = job.most === 1 ? 1 : dice.between(1, job.most);
-    number += dice.between(1, 2);
-    const customer = job.title.includes('stock') ? 'Stock' : dice.pick(CUSTOMERS);
+    const job = random.pick(JOBS);
+    const quantity = job.most === 1 ? 1 : random.between(1, job.most);
+    number += random.between(1, 2);
+    const customer = job.title.includes('stock') ? 'Stock' : random.pick(CUSTOMERS);
     orders.push({
       releaseDay,
       steps: job.steps,
       // Most estimates are good; some jobs are harder than they looked.
-      difficulty: dice.chance(0.2) ? 1.15 + dice.roll() * 0.35 : dice.around(0.22) * 0.94,
+      difficulty: random.chance(0.2) ? 1.15 + random.roll() * 0.35 : random.around(0.22) * 0.94,
       order: newOrderSchema.parse({
         number: String(number),
         title: quantity > 1 ? `${job.title}, ${quantity} pieces` : job.title,
         customer,
         quantity,
-        due: formatDay(addDays(releaseDay, dice.between(6, 20))),
+        due: formatDay(addDays(releaseDay, random.between(6, 20))),
         division: /pump set|fan|mixer/i.test(job.title) ? 'Pumps and fans' : 'Motors',
         jobType: jobTypeOf(job.title),
         item: job.title.includes('D-132') ? 'D-132' : '',
@@ -102,8 +102,8 @@ export function makeOrders(
   };
   const [first] = days;
   if (first === undefined) return [];
-  for (let i = 0; i < 34; i += 1) add(addDays(first, -dice.between(0, 4)));
-  for (const day of days) for (let i = 0; i < dice.between(7, 9); i += 1) add(day);
+  for (let i = 0; i < 34; i += 1) add(addDays(first, -random.between(0, 4)));
+  for (const day of days) for (let i = 0; i < random.between(7, 9); i += 1) add(day);
   return orders;
 }
 

@@ -41,7 +41,7 @@ import {
 import { ACTIVITIES, CUSTOMERS, DEPARTMENTS, GRADES, PEOPLE, SHOP } from './sampleShop.ts';
 import type { Department, GradeId } from './sampleShop.ts';
 import { enterStations } from './enterStations.ts';
-import { sure } from './sure.ts';
+import { unwrap } from './unwrap.ts';
 
 /** Who can sign in at the desk of the demo. Sample data: these are no secrets. */
 export const DEMO_USERS = [
@@ -86,7 +86,7 @@ export async function setUpShop(
   await em.insert(ClockEntity, { id: 1, stoppedAt: opensAt });
   for (const user of DEMO_USERS) await addUser(em, user);
   for (const { id, name, standardRate } of GRADES)
-    await em.insert(GradeEntity, { id, name, standardRate: sure(parseRate(standardRate)) });
+    await em.insert(GradeEntity, { id, name, standardRate: unwrap(parseRate(standardRate)) });
   await addLists(em, draw);
   await enterStations(em, firstDay, opensAt);
   return addPeople(em, firstDay, today, draw);
@@ -153,7 +153,7 @@ async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Pr
     });
   for (const unit of makeUnits(CUSTOMERS)) await em.insert(UnitEntity, unit);
   for (const { day, name } of CLOSED_DAYS)
-    await em.insert(ClosedDayEntity, { day: sure(parseDay(day)), name });
+    await em.insert(ClosedDayEntity, { day: unwrap(parseDay(day)), name });
 }
 
 /** Who signs a crew on and off. */
@@ -278,7 +278,7 @@ async function addRates(
     : { from: '2026-01-01', per: 'hour', base, burden, grade };
   await em.insert(CostRateEntity, {
     technician,
-    fromDay: sure(parseDay('2026-01-01')),
+    fromDay: unwrap(parseDay('2026-01-01')),
     record: JSON.stringify(record),
   });
   // A raise in the middle of the sample weeks for some.

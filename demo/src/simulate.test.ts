@@ -1,5 +1,5 @@
 import { daysFrom, toDay } from '@wergon/core/time';
-import { createDice } from './dice.ts';
+import { createRandom } from './random.ts';
 import { estimateOfStep, makeOrders } from './makeOrders.ts';
 import { PEOPLE } from './sampleShop.ts';
 import { simulate } from './simulate.ts';
@@ -9,8 +9,8 @@ const DAY = 86_400;
 const DAYS = daysFrom(toDay(20_000), 3);
 
 function play(seed: number) {
-  const dice = createDice(seed);
-  const orders = makeOrders(DAYS, dice).map(({ order, steps }, i): SimOrder => ({
+  const random = createRandom(seed);
+  const orders = makeOrders(DAYS, random).map(({ order, steps }, i): SimOrder => ({
     id: `w${i}`,
     dueDay: order.due ?? toDay(0),
     releasedAt: 0,
@@ -38,7 +38,7 @@ function play(seed: number) {
     DAYS,
     20_002 * DAY + 13 * 3600,
     (day, seconds) => day * DAY + seconds,
-    dice,
+    random,
     () => `e${(ids += 1)}`,
   );
 }

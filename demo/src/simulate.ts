@@ -1,7 +1,7 @@
 import type { EntryJson } from '@wergon/contract/ledger';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
-import type { Dice } from './dice.ts';
+import type { Random } from './random.ts';
 import { LENDS_TO, STATIONS } from './sampleShop.ts';
 import type { Person } from './sampleShop.ts';
 import { findTask } from './workflow.ts';
@@ -47,7 +47,7 @@ export function simulate(
   days: readonly number[],
   until: number,
   clockOf: ClockOf,
-  dice: Dice,
+  random: Random,
   makeId: () => string,
 ): SimEntry[] {
   const entries: SimEntry[] = [];
@@ -55,7 +55,7 @@ export function simulate(
     technician,
     person,
     plan: days
-      .flatMap((day) => planDay(person, day, clockOf, dice))
+      .flatMap((day) => planDay(person, day, clockOf, random))
       .flatMap((point) =>
         person.name === IDLE_AT_THE_END && isJustBefore(point.at, until)
           ? [point, stopBefore(until)]
@@ -69,7 +69,7 @@ export function simulate(
   for (const worker of workers) worker.nextAt = worker.plan[0]?.at ?? Infinity;
 
   const scan = (worker: Worker, at: number, entry: Record<string, unknown>) => {
-    const station = dice.pick(STATIONS[worker.person.department]);
+    const station = random.pick(STATIONS[worker.person.department]);
     const whole = { id: makeId(), at: formatInstant(toInstant(at)), technician: worker.technician, ...entry };
     // Built from the shapes of the contract, and read with its schema when it is recorded.
     entries.push({ at, station, entry: whole as EntryJson });
@@ -93,8 +93,8 @@ export function simulate(
       case 'in':
         worker.isIn = true;
         // Once in a while the badge stays in the pocket until the first task.
-        if (!dice.chance(0.008)) scan(worker, at, { type: 'shift-in' });
-        return startSomething(worker, at + dice.between(20, 200));
+        if (!random.chance(0.008)) scan(worker, at, { type: 'shift-in' });
+        return startSomething(worker, at + random.between(20, 200));
       case 'pause':
         return scan(worker, at, { type: 'break-start' });
       case 'resume':
@@ -111,7 +111,7 @@ export function simulate(
         worker.isIn = false;
         worker.busyUntil = 0;
         // A forgotten shift end: the rule ends it, and the supervisor will have to say when it was.
-        if (!dice.chance(0.01)) scan(worker, at, { type: 'shift-out' });
+        if (!random.chance(0.01)) scan(worker, at, { type: 'shift-out' });
     }
   }
 
@@ -126,7 +126,7 @@ export function simulate(
       scan(worker, at, { type: 'task-done', targets: [doing.task.id] });
       leaveTask(worker);
       finishOrSendBack(doing, at);
-      return startSomething(worker, at + dice.between(15, 240));
+      return startSomething(worker, at + random.between(15, 240));
     }
     if (doing?.workType === 'setup' && doing.task.workedSeconds >= doing.task.setupSeconds) {
       doing.workType = 'run';
@@ -136,9 +136,9 @@ export function simulate(
   }
 
   function startSomething(worker: Worker, at: number): void {
-    if (dice.chance(0.02)) {
-      worker.busyUntil = at + dice.between(15, 70) * MINUTE;
-      return scan(worker, at, { type: 'work-start', targets: [dice.chance(0.6) ? 'waiting' : 'training'] });
+    if (random.chance(0.02)) {
+      worker.busyUntil = at + random.between(15, 70) * MINUTE;
+      return scan(worker, at, { type: 'work-start', targets: [random.chance(0.6) ? 'waiting' : 'training'] });
     }
     const own = worker.person.department;
     const found = [own, ...LENDS_TO[own]].flatMap((department) => findTask(orders, department, at) ?? [])[0];
@@ -146,7 +146,7 @@ export function simulate(
       const isWaiting = worker.busyUntil > 0;
       worker.busyUntil = at + LOOK_AGAIN;
       // Most say so; some just wait, and the floor shows them on nothing.
-      if (!isWaiting && dice.chance(0.9)) scan(worker, at, { type: 'work-start', targets: ['waiting'] });
+      if (!isWaiting && random.chance(0.9)) scan(worker, at, { type: 'work-start', targets: ['waiting'] });
       return;
     }
     const { order, task } = found;
@@ -170,11 +170,11 @@ export function simulate(
   function finishOrSendBack({ order, task }: NonNullable<Doing>, at: number): void {
     const isLast = order.tasks.at(-1) === task;
     const winding = order.tasks.find(({ step }) => step.title === 'Winding');
-    if (isLast && winding && !winding.isRework && dice.chance(0.12)) {
+    if (isLast && winding && !winding.isRework && random.chance(0.12)) {
       // The final test failed: the winding is taken up again, and so is the test.
       winding.isRework = true;
       winding.isDone = false;
-      winding.workedSeconds = Math.max(0, winding.workedSeconds - dice.between(1, 3) * HOUR);
+      winding.workedSeconds = Math.max(0, winding.workedSeconds - random.between(1, 3) * HOUR);
       task.isDone = false;
       task.workedSeconds = Math.max(0, task.workedSeconds - HOUR);
       entries.push({
@@ -207,10 +207,10 @@ const isComplete = (task: SimTask) => task.workedSeconds >= goalOf(task);
 const isOnBreak = ({ plan }: Worker) => plan[0]?.what === 'resume';
 
 /** One person's day: when he comes, pauses, cleans up and goes. Some days he is away. */
-function planDay(person: Person, day: number, clockOf: ClockOf, dice: Dice): Worker['plan'] {
-  if (dice.chance(0.035)) return [];
+function planDay(person: Person, day: number, clockOf: ClockOf, random: Random): Worker['plan'] {
+  if (random.chance(0.035)) return [];
   const start = person.isNight ? 22 * HOUR : 7 * HOUR;
-  const minute = (early: number, late: number) => dice.between(early * 60, late * 60);
+  const minute = (early: number, late: number) => random.between(early * 60, late * 60);
   const at = (hours: number, shift: number) => clockOf(day, start + hours * HOUR + shift);
   const points: Worker['plan'] = [
     { at: at(0, minute(-9, 4)), what: 'in' },
@@ -219,7 +219,7 @@ function planDay(person: Person, day: number, clockOf: ClockOf, dice: Dice): Wor
     { at: at(4.5, minute(-5, 6)), what: 'pause' },
     { at: at(5, minute(-2, 5)), what: 'resume' },
   ];
-  if (dice.chance(0.3)) points.push({ at: at(8.1, minute(-3, 4)), what: 'clean' });
+  if (random.chance(0.3)) points.push({ at: at(8.1, minute(-3, 4)), what: 'clean' });
   points.push({ at: at(8.5, minute(-6, 25)), what: 'out' });
   return points;
 }

@@ -1,4 +1,4 @@
-export { entrySchema, storedEntrySchema } from './entry.ts';
+export { entrySchema } from './entry.ts';
 export type { EntryJson } from './entry.ts';
 export { lineDetailSchema, lineQuerySchema } from './line.ts';
 export type { LineDetail } from './line.ts';

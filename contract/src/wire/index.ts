@@ -11,7 +11,5 @@ export {
   isIllFormed,
   onceId,
   rateText,
-  storedDayText,
-  storedInstantText,
   wholeNumber,
 } from './values.ts';

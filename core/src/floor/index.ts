@@ -1,5 +1,5 @@
 export type { Board, BoardOrder, BoardTarget, BoardTask, BoardTechnician } from './board.ts';
-export { orderStanding, personStanding, piecesIn, standingOf, stateAt } from './standing.ts';
+export { allocationsIn, orderStanding, personStanding, standingOf, stateAt } from './standing.ts';
 export type { TargetStanding, TaskStanding } from './standing.ts';
 export { accountedShare, chargedOf, countPresently, drawLane } from './tape.ts';
 export type { Block, DrawnStint, Lane, Presently, SettledDay } from './tape.ts';

@@ -1,5 +1,5 @@
-import { piecesOf, settleAt, addUsed } from '../ledger/index.ts';
-import type { LaborState, LedgerFacts, Piece, Settled, TargetId, UsedByType } from '../ledger/index.ts';
+import { allocateStint, settleAt, addUsed } from '../ledger/index.ts';
+import type { LaborState, LedgerFacts, Allocation, Settled, TargetId, UsedByType } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { toSeconds } from '../time/index.ts';
 import type { Instant, Seconds } from '../time/index.ts';
@@ -7,12 +7,12 @@ import { WORK_TYPES } from '../work/index.ts';
 import type { Board, BoardActivity, BoardOrder, BoardTask, BoardTechnician } from './board.ts';
 
 /** The pieces of the stints among settled things. */
-export const piecesIn = (settled: readonly Settled[], facts: LedgerFacts): Piece[] =>
-  settled.flatMap((item) => (item.kind === 'stint' ? piecesOf(item.stint, facts) : []));
+export const allocationsIn = (settled: readonly Settled[], facts: LedgerFacts): Allocation[] =>
+  settled.flatMap((item) => (item.kind === 'stint' ? allocateStint(item.stint, facts) : []));
 
 /** A technician's labor that is still running at `now`, divided over its targets. */
-export const openPieces = (board: Board, technician: BoardTechnician, now: Instant): Piece[] =>
-  piecesIn(settleAt(technician.id, technician.state, now, board.facts.policy).settled, board.facts);
+export const openAllocations = (board: Board, technician: BoardTechnician, now: Instant): Allocation[] =>
+  allocationsIn(settleAt(technician.id, technician.state, now, board.facts.policy).settled, board.facts);
 
 /** Seconds used on a task by kind of work, with everything that runs on it now, whoever does it. */
 export function usedAt(board: Board, task: BoardTask, now: Instant): UsedByType {
@@ -20,7 +20,7 @@ export function usedAt(board: Board, task: BoardTask, now: Instant): UsedByType 
   for (const technician of board.technicians.values()) {
     const { doing } = technician.state;
     if (doing.status !== 'work' || !doing.running.some(({ target }) => target === task.id)) continue;
-    for (const piece of openPieces(board, technician, now))
+    for (const piece of openAllocations(board, technician, now))
       if (piece.target === task.id) used = addUsed(used, piece.workType, piece.seconds);
   }
   return used;
@@ -111,7 +111,7 @@ export function personStanding(board: Board, id: TechnicianId, now: Instant): Pe
   const running = state.doing.status === 'work' ? state.doing.running : [];
   const today = board.facts.zone.dayAt(now);
   const settled = technician.charged.day === today ? technician.charged.seconds : 0;
-  const open = openPieces(board, technician, now).filter(({ day }) => day === today);
+  const open = openAllocations(board, technician, now).filter(({ day }) => day === today);
   return {
     name: technician.name,
     state,

@@ -22,7 +22,7 @@ const start = (hour: number, minute: number, name: string) =>
 
 function laneAfter(entries: readonly LaborEntry[], hour: number, minute = 0, entered = 0) {
   const facts = factsWith();
-  const { state, strands } = foldEntries(ada, AT_REST, entries, facts);
+  const { state, timeline } = foldEntries(ada, AT_REST, entries, facts);
   const person = {
     id: ada,
     name: 'Ada',
@@ -52,7 +52,7 @@ function laneAfter(entries: readonly LaborEntry[], hour: number, minute = 0, ent
     ]),
   };
   const now = clock(hour, minute);
-  const settled = { ...strands, enteredSeconds: toSeconds(entered) };
+  const settled = { ...timeline, enteredSeconds: toSeconds(entered) };
   const lane = drawLane(board, person, settled, day, now);
   return { lane, share: accountedShare(board, new Map([[ada, settled]]), day, now) };
 }

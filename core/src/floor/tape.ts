@@ -1,4 +1,4 @@
-import { collect, deriveAttendance, noStrands, settleAt, sumAccounted } from '../ledger/index.ts';
+import { addSettled, deriveAttendance, emptyTimeline, settleAt, sumAccounted } from '../ledger/index.ts';
 import type { AttendanceDay, Running, Stint } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { inForceAt, subtract, toSeconds, addDays } from '../time/index.ts';
@@ -59,9 +59,9 @@ export function drawLane(
 ): Lane {
   const { zone, policy } = board.facts;
   const whole: Span = { from: zone.startOf(day), to: zone.startOf(addDays(day, 1)) };
-  const tail = noStrands();
+  const tail = emptyTimeline();
   const { state, settled: open } = settleAt(technician.id, technician.state, now, policy);
-  collect(tail, open);
+  addSettled(tail, open);
   const stints = clip<DrawnStint>([...settled.stints, ...tail.stints], whole);
   const breaks = clip<Span>([...settled.breaks, ...tail.breaks], whole);
   const shifts = clip<Span>([...settled.shifts, ...tail.shifts], whole);
@@ -163,8 +163,8 @@ export function accountedShare(
   const days: AttendanceDay[] = [];
   for (const [technician, before] of settled) {
     const known = board.technicians.get(technician);
-    const tail = noStrands();
-    if (known) collect(tail, settleAt(technician, known.state, now, board.facts.policy).settled);
+    const tail = emptyTimeline();
+    if (known) addSettled(tail, settleAt(technician, known.state, now, board.facts.policy).settled);
     const derived = deriveAttendance(
       {
         technician,

@@ -110,8 +110,8 @@ test('deriving from the middle, from stored state, gives what deriving from the 
         const stored = JSON.parse(JSON.stringify(first.state)) as LaborState;
         const rest = foldEntries(technician, stored, timed.slice(cut), facts);
         expect(rest.state).toEqual(whole.state);
-        expect([...first.strands.stints, ...rest.strands.stints]).toEqual(whole.strands.stints);
-        expect([...first.strands.looseEnds, ...rest.strands.looseEnds]).toEqual(whole.strands.looseEnds);
+        expect([...first.timeline.stints, ...rest.timeline.stints]).toEqual(whole.timeline.stints);
+        expect([...first.timeline.looseEnds, ...rest.timeline.looseEnds]).toEqual(whole.timeline.looseEnds);
       }
     }),
     SEED,

@@ -6,7 +6,7 @@ import { effectiveEntries, inOrderOfTime } from './effective.ts';
 import { deriveFinished, findNotReleased, isTaskEntry } from './finished.ts';
 import { AT_REST, applyEntry, settleAt } from './fold.ts';
 import { sumLines } from './lines.ts';
-import { piecesOf } from './pieces.ts';
+import { allocateStint } from './allocate.ts';
 import type { AttendanceDay } from './attendance.ts';
 import type { Entry, HoursEntry, LaborEntry, TargetId } from './entries.ts';
 import type { LedgerFacts } from './facts.ts';
@@ -14,7 +14,7 @@ import type { TaskEntry } from './finished.ts';
 import type { LaborState, Settled } from './fold.ts';
 import type { LaborLine } from './lines.ts';
 import type { LooseEnd } from './looseEnd.ts';
-import type { Piece } from './pieces.ts';
+import type { Allocation } from './allocate.ts';
 import type { Presence, Stint } from './stint.ts';
 
 /** Everything that the journal says at an instant. Source: docs/ledger.md. */
@@ -32,7 +32,7 @@ export type Ledger = {
 type Timed = Exclude<LaborEntry, HoursEntry>;
 
 /** What one technician's entries come to. */
-export type Strands = {
+export type PersonTimeline = {
   readonly stints: Stint[];
   readonly shifts: Presence[];
   readonly breaks: Presence[];
@@ -40,17 +40,17 @@ export type Strands = {
 };
 
 /** Sorts settled things into their kinds. */
-export function collect(strands: Strands, settled: readonly Settled[]): void {
+export function addSettled(timeline: PersonTimeline, settled: readonly Settled[]): void {
   for (const item of settled) {
-    if (item.kind === 'stint') strands.stints.push(item.stint);
-    else if (item.kind === 'loose-end') strands.looseEnds.push(item.looseEnd);
-    else if (item.kind === 'shift') strands.shifts.push(item.presence);
-    else strands.breaks.push(item.presence);
+    if (item.kind === 'stint') timeline.stints.push(item.stint);
+    else if (item.kind === 'loose-end') timeline.looseEnds.push(item.looseEnd);
+    else if (item.kind === 'shift') timeline.shifts.push(item.presence);
+    else timeline.breaks.push(item.presence);
   }
 }
 
-/** No strands yet. */
-export const noStrands = (): Strands => ({ stints: [], shifts: [], breaks: [], looseEnds: [] });
+/** A timeline with nothing on it yet. */
+export const emptyTimeline = (): PersonTimeline => ({ stints: [], shifts: [], breaks: [], looseEnds: [] });
 
 /** Folds one technician's entries, sorted by time, from a state on; gives the state after them and what they
  *  settled. Folding in two goes gives what folding in one gives. */
@@ -59,15 +59,15 @@ export function foldEntries(
   from: LaborState,
   entries: readonly LaborEntry[],
   facts: Pick<LedgerFacts, 'policy'>,
-): { readonly state: LaborState; readonly strands: Strands } {
-  const strands = noStrands();
+): { readonly state: LaborState; readonly timeline: PersonTimeline } {
+  const timeline = emptyTimeline();
   let state = from;
   for (const entry of entries) {
     const step = applyEntry(technician, state, entry, facts.policy);
     state = step.state;
-    if (step.settled.length > 0) collect(strands, step.settled);
+    if (step.settled.length > 0) addSettled(timeline, step.settled);
   }
-  return { state, strands };
+  return { state, timeline };
 }
 
 /** Seconds of `hours` entries per local day. */
@@ -103,7 +103,7 @@ export function deriveLedger(journal: readonly Entry[], facts: LedgerFacts, asOf
 
   const { finished, looseEnds: afterDone } = deriveFinished(taskEntries, facts);
   const ledger = {
-    ...noStrands(),
+    ...emptyTimeline(),
     lines: [] as LaborLine[],
     attendance: [] as AttendanceDay[],
     finished,
@@ -113,24 +113,24 @@ export function deriveLedger(journal: readonly Entry[], facts: LedgerFacts, asOf
   };
   append(ledger.looseEnds, afterDone);
   for (const [technician, { timed, hours }] of byTechnician) {
-    const { state, strands } = foldEntries(technician, AT_REST, inOrderOfTime(timed), facts);
-    collect(strands, settleAt(technician, state, asOf, facts.policy).settled);
-    const pieces: Piece[] = [];
-    for (const stint of strands.stints) append(pieces, piecesOf(stint, facts));
+    const { state, timeline } = foldEntries(technician, AT_REST, inOrderOfTime(timed), facts);
+    addSettled(timeline, settleAt(technician, state, asOf, facts.policy).settled);
+    const pieces: Allocation[] = [];
+    for (const stint of timeline.stints) append(pieces, allocateStint(stint, facts));
     const lines = sumLines(pieces, hours, facts.costRates.get(technician) ?? []);
     const { days, looseEnds } = deriveAttendance(
-      { technician, ...strands, enteredByDay: sumEntered(hours) },
+      { technician, ...timeline, enteredByDay: sumEntered(hours) },
       facts,
     );
-    append(ledger.stints, strands.stints);
-    append(ledger.shifts, strands.shifts);
-    append(ledger.breaks, strands.breaks);
+    append(ledger.stints, timeline.stints);
+    append(ledger.shifts, timeline.shifts);
+    append(ledger.breaks, timeline.breaks);
     append(ledger.lines, lines);
     append(ledger.attendance, days);
-    append(ledger.looseEnds, strands.looseEnds);
+    append(ledger.looseEnds, timeline.looseEnds);
     append(ledger.looseEnds, looseEnds);
     append(ledger.looseEnds, findWithoutRate(lines));
-    append(ledger.looseEnds, findNotReleased(strands.stints, facts));
+    append(ledger.looseEnds, findNotReleased(timeline.stints, facts));
   }
   return ledger;
 }

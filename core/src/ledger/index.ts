@@ -1,7 +1,16 @@
+export { allocateStint } from './allocate.ts';
+export type { Allocation } from './allocate.ts';
 export { deriveAttendance, shareAccounted, sumAccounted } from './attendance.ts';
 export type { AttendanceDay } from './attendance.ts';
-export { collect, deriveLedger, findWithoutRate, foldEntries, noStrands, sumEntered } from './derive.ts';
-export type { Ledger, Strands } from './derive.ts';
+export {
+  addSettled,
+  deriveLedger,
+  emptyTimeline,
+  findWithoutRate,
+  foldEntries,
+  sumEntered,
+} from './derive.ts';
+export type { Ledger, PersonTimeline } from './derive.ts';
 export { correctedEntry, inOrderOfTime, undoOfAmend } from './effective.ts';
 export { isCorrection, targetsOf } from './entries.ts';
 export type { AmendSet, Correction, Entry, EntryId, HoursEntry, LaborEntry, TargetId } from './entries.ts';
@@ -9,21 +18,18 @@ export { DEFAULT_POLICY } from './facts.ts';
 export type { LedgerFacts, Policy, TargetFacts } from './facts.ts';
 export { ENTRY_FIELDS } from './fields.ts';
 export { deriveFinished, findNotReleased, isTaskEntry } from './finished.ts';
-export type { TaskEntry } from './finished.ts';
 export { AT_REST, applyEntry, settleAt } from './fold.ts';
 export type { LaborState, Settled } from './fold.ts';
 export { sumLines } from './lines.ts';
 export type { LaborLine } from './lines.ts';
 export { CLOCK_TOLERANCE, FLOOR_END_KINDS, LOOSE_END_KINDS, isClockAhead, isClockFault } from './looseEnd.ts';
 export type { LooseEnd, LooseEndKind } from './looseEnd.ts';
-export { piecesOf } from './pieces.ts';
-export type { Piece } from './pieces.ts';
 export { canonicalJson, checkEntry, isSameContent } from './record.ts';
 export type { EntryErrorCode, Recorded } from './record.ts';
+export { recost } from './recost.ts';
 export { attendedByShiftDay } from './shiftAttendance.ts';
 export { splitByShiftDay } from './shiftLines.ts';
 export type { ShiftLine } from './shiftLines.ts';
 export type { Presence, Running, Stint } from './stint.ts';
 export { addUsed } from './used.ts';
 export type { UsedByType } from './used.ts';
-export { recost } from './recost.ts';

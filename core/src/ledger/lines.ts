@@ -6,7 +6,7 @@ import { toSeconds } from '../time/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 import type { HoursEntry, TargetId } from './entries.ts';
-import type { Piece } from './pieces.ts';
+import type { Allocation } from './allocate.ts';
 
 /** Seconds and cost of one technician on one target with one work type on one local day. `cost` is `null` where
  *  no rate holds on that day; sums leave it out and say so. Source: docs/ledger.md, sections 5 and 6. */
@@ -28,7 +28,7 @@ type Key = Pick<LaborLine, 'technician' | 'target' | 'workType' | 'day'>;
 /** Sums pieces and entered hours of one technician into labor lines, on top of lines there already are (stored ones
  *  that open time is added to), and costs each line once. */
 export function sumLines(
-  pieces: readonly Piece[],
+  pieces: readonly Allocation[],
   hours: readonly HoursEntry[],
   costRates: readonly CostRate[],
   before: readonly LaborLine[] = [],

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { sumCents, toRate } from '../money/index.ts';
-import { addDays, sumSeconds, toDay } from '../time/index.ts';
+import { sumCents, toRate } from '../money/money.ts';
+import { addDays, toDay } from '../time/day.ts';
+import { sumSeconds } from '../time/seconds.ts';
 import { deriveLedger } from './derive.ts';
 import { recost } from './recost.ts';
 import { TECHNICIANS, THE_END, anyJournal, factsWith } from './shop.fixture.ts';

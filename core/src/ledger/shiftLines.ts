@@ -6,7 +6,7 @@ import type { LocalDay, Seconds } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 import type { HoursEntry, TargetId } from './entries.ts';
 import type { LaborLine } from './lines.ts';
-import type { Piece } from './pieces.ts';
+import type { Allocation } from './allocate.ts';
 
 /** The part of a labor line that belongs to one shift day, by which it is approved and paid. */
 export type ShiftLine = {
@@ -27,7 +27,7 @@ const keyOf = (each: Pick<ShiftLine, 'technician' | 'target' | 'workType' | 'day
  *  remainder and never rounded anew, so the parts add up to the line. Source: docs/ledger.md, sections 5 and 6. */
 export function splitByShiftDay(
   lines: readonly LaborLine[],
-  pieces: readonly Piece[],
+  pieces: readonly Allocation[],
   hours: readonly HoursEntry[],
 ): ShiftLine[] {
   const parts = new Map<string, Map<LocalDay, number>>();

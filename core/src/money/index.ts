@@ -7,6 +7,7 @@ export {
   roundFraction,
 } from './fraction.ts';
 export type { Fraction } from './fraction.ts';
+export { formatDecimalHours } from './hundredths.ts';
 export {
   centsOf,
   formatCents,
@@ -19,4 +20,3 @@ export {
 } from './money.ts';
 export type { Cents, Rate } from './money.ts';
 export { shareByWeight } from './shareByWeight.ts';
-export { formatDecimalHours } from './hundredths.ts';

@@ -1,13 +1,12 @@
-import { addDays } from '../time/index.ts';
+import { addDays, formatDay, parseDay, toDay } from '../time/day.ts';
 import { isAboveAttended } from './aboveAttended.ts';
 import fc from 'fast-check';
 import { deriveLedger } from '../ledger/derive.ts';
 import { effectiveEntries } from '../ledger/effective.ts';
-import { piecesOf } from '../ledger/pieces.ts';
+import { allocateStint } from '../ledger/allocate.ts';
 import { splitByShiftDay } from '../ledger/shiftLines.ts';
 import type { HoursEntry } from '../ledger/entries.ts';
 import { THE_END, anyEntries, factsWith } from '../ledger/shop.fixture.ts';
-import { formatDay, parseDay, toDay } from '../time/day.ts';
 import type { LocalDay } from '../time/day.ts';
 import { adjustmentsOf } from './adjustments.ts';
 import { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';
@@ -65,7 +64,7 @@ const shiftLines = (entries: Parameters<typeof deriveLedger>[0]) => {
     lines,
     split: splitByShiftDay(
       lines,
-      stints.flatMap((stint) => piecesOf(stint, facts)),
+      stints.flatMap((stint) => allocateStint(stint, facts)),
       hours,
     ),
   };

@@ -17,7 +17,7 @@ export type Person = {
 };
 
 /** What somebody has said of the work he is about to start, before the task itself. */
-export type Draft = {
+export type StartDetails = {
   readonly workType?: WorkType;
   readonly isJoin?: boolean;
   readonly machine?: ResourceId;
@@ -26,7 +26,7 @@ export type Draft = {
 };
 
 /** A start: put together from what is scanned in any order, until nothing is missing. */
-export type WorkIntent = Draft & {
+export type WorkIntent = StartDetails & {
   readonly kind: 'work';
   readonly target?: TargetId;
   /** A whole order was scanned: one of its tasks is meant. */
@@ -80,7 +80,7 @@ export type Member = {
 export type Conversation =
   | { readonly step: 'idle' }
   /** A badge was read: this person is asked what to do. */
-  | { readonly step: 'person'; readonly person: Person; readonly draft: Draft }
+  | { readonly step: 'person'; readonly person: Person; readonly draft: StartDetails }
   /** Something was read that needs a badge. */
   | { readonly step: 'intent'; readonly intent: Intent }
   /** Something is missing that the person is asked for; `typed` is what he has keyed so far. */
@@ -91,7 +91,7 @@ export type Conversation =
       readonly question: Question;
       readonly typed: string;
       /** Whether he stays on the screen when it is done. */
-      readonly stays: boolean;
+      readonly staysSignedOn: boolean;
       /** The crew that waits for the answer, if it is one's. */
       readonly crew?: OpenCrew;
     }
@@ -220,28 +220,28 @@ export type Source = 'scan' | 'touch' | 'typed' | 'camera';
 /** What can be touched: what labels ask for, and what has no label. */
 export type Touch = Action | 'indirect' | 'lead-crew' | 'correction' | 'note' | 'find';
 
-type Happens = { readonly now: number; readonly entryId: EntryId };
+type InputBase = { readonly now: number; readonly entryId: EntryId };
 
 /** What happens at a station. `now` is in milliseconds of the server's clock, and `entryId` is fresh: the reducer has
  *  neither a clock nor dice. */
 export type StationInput =
-  | (Happens & {
+  | (InputBase & {
       readonly type: 'scan';
       readonly text: string;
       /** The form under which the directory keeps badges; made by the page, because hashing is no business of rules. */
       readonly keys?: readonly string[];
       readonly source: Source;
     })
-  | (Happens & { readonly type: 'touch'; readonly action: Touch })
+  | (InputBase & { readonly type: 'touch'; readonly action: Touch })
   /** One of the offered answers of the open question, by its place. */
-  | (Happens & { readonly type: 'choose'; readonly option: number })
+  | (InputBase & { readonly type: 'choose'; readonly option: number })
   /** A task that the screen offers was touched. */
-  | (Happens & { readonly type: 'pick'; readonly target: TargetId })
+  | (InputBase & { readonly type: 'pick'; readonly target: TargetId })
   /** A name on the list was touched: at stations without badges, or in an open crew. */
-  | (Happens & { readonly type: 'name'; readonly technician: TechnicianId })
+  | (InputBase & { readonly type: 'name'; readonly technician: TechnicianId })
   /** Words or figures for the open question. */
-  | (Happens & { readonly type: 'answer'; readonly text: string })
-  | (Happens & {
+  | (InputBase & { readonly type: 'answer'; readonly text: string })
+  | (InputBase & {
       readonly type: 'pin';
       readonly technician: TechnicianId;
       readonly answer: 'right' | 'wrong' | 'wait' | 'unreachable';
@@ -269,11 +269,11 @@ export type Effect =
 export type StationStep = { readonly state: StationState; readonly effects: readonly Effect[] };
 
 /** What a station stands on. Without the server it refuses nothing for a state that it cannot know. */
-export type Table = {
+export type StationContext = {
   readonly directory: StationDirectory;
   readonly settings: StationSettings;
   readonly isOnline: boolean;
 };
 
 /** The instant, source and fresh id of one input. */
-export type Moment = { readonly now: number; readonly entryId: EntryId; readonly source: Source };
+export type InputMeta = { readonly now: number; readonly entryId: EntryId; readonly source: Source };

@@ -6,17 +6,17 @@ import type {
   Intent,
   Member,
   OpenCrew,
-  Moment,
+  InputMeta,
   Person,
   StationState,
   StationStep,
-  Table,
+  StationContext,
   WorkIntent,
 } from './conversation.ts';
 import type { BadgeId } from './directory.ts';
-import { fulfil, memberId, standingOfPerson } from './fulfil.ts';
-import { findNeed, isLead, missingMustReport, refusedTarget, runningOf } from './needs.ts';
-import type { Standing } from './needs.ts';
+import { entriesForIntent, memberId, personAtStation } from './entriesForIntent.ts';
+import { checkIntent, isLead, missingMustReport, refusedTarget, runningOf } from './checkIntent.ts';
+import type { PersonAt } from './checkIntent.ts';
 import type { Answer, Question } from './question.ts';
 import { blank, finish, instantOf, refuse, sound, wait } from './show.ts';
 
@@ -24,32 +24,42 @@ import { blank, finish, instantOf, refuse, sound, wait } from './show.ts';
 const CREW_WAITS_MS = 10_000;
 
 /** Leaves the screen as long as an open crew waits: briefly for the next badge, longer for a list to be ticked. */
-function withCrew(step: StationStep, crew: OpenCrew, { now }: Moment, { settings }: Table): StationStep {
+function withCrew(
+  step: StationStep,
+  crew: OpenCrew,
+  { now }: InputMeta,
+  { settings }: StationContext,
+): StationStep {
   const waits = crew.lead ? settings.clearAfterBadge * 1000 : CREW_WAITS_MS;
   return { ...step, state: { ...step.state, conversation: crew, blankAt: now + waits } };
 }
 
 /** Opens a crew by its own label: every badge from here on belongs to it. */
-export function openCrew(state: StationState, moment: Moment, table: Table): StationStep {
+export function openCrew(state: StationState, meta: InputMeta, context: StationContext): StationStep {
   const crew: OpenCrew = { step: 'crew', lead: null, members: [], work: null, started: [] };
-  return withCrew(wait(blank(state), crew, moment, table, 'question'), crew, moment, table);
+  return withCrew(wait(blank(state), crew, meta, context, 'question'), crew, meta, context);
 }
 
 /** Opens a lead's own crew from the list. Whoever is not in while others are is ticked off as missing. */
-export function openOwnCrew(state: StationState, lead: Person, moment: Moment, table: Table): StationStep {
-  const { people, technicians } = table.directory;
+export function openOwnCrew(
+  state: StationState,
+  lead: Person,
+  meta: InputMeta,
+  context: StationContext,
+): StationStep {
+  const { people, technicians } = context.directory;
   const name = people.get(lead.technician)?.crew ?? '';
-  if (!isLead(table.directory, lead.technician))
-    return refuse(state, 'station.not_a_lead', '', moment, table);
+  if (!isLead(context.directory, lead.technician))
+    return refuse(state, 'station.not_a_lead', '', meta, context);
   const own = [...technicians.values()].filter(
     ({ id, hasLeft }) => name !== '' && !hasLeft && people.get(id)?.crew === name,
   );
-  if (own.length === 0) return refuse(state, 'station.no_crew', '', moment, table);
+  if (own.length === 0) return refuse(state, 'station.no_crew', '', meta, context);
   const isPresent = (id: TechnicianId) => {
-    const standing = standingOfPerson(
-      table.directory,
+    const standing = personAtStation(
+      context.directory,
       { technician: id, badge: null, identity: 'name' },
-      instantOf(moment),
+      instantOf(meta),
     );
     return (
       standing !== undefined && (standing.stands.shift !== null || standing.stands.doing.status !== 'nothing')
@@ -62,7 +72,7 @@ export function openOwnCrew(state: StationState, lead: Person, moment: Moment, t
     isMissing: isAnyIn && !isPresent(id),
   }));
   const crew: OpenCrew = { step: 'crew', lead, members, work: null, started: [] };
-  return withCrew(wait(state, crew, moment, table, 'question'), crew, moment, table);
+  return withCrew(wait(state, crew, meta, context, 'question'), crew, meta, context);
 }
 
 /** A badge in an open crew: one more of it, started at once if the task is known. */
@@ -71,15 +81,15 @@ export function joinCrew(
   crew: OpenCrew,
   technician: TechnicianId,
   badge: BadgeId,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
   const member: Member = { technician, badge, isMissing: false };
   const isKnown = crew.members.some((each) => each.technician === technician);
   const members = isKnown
     ? crew.members.map((each) => (each.technician === technician ? member : each))
     : [...crew.members, member];
-  return startCrew(state, { ...crew, members }, moment, table);
+  return startCrew(state, { ...crew, members }, meta, context);
 }
 
 /** A name of the list was touched: that one is missing, or is there after all. */
@@ -87,14 +97,14 @@ export function tickOff(
   state: StationState,
   crew: OpenCrew,
   technician: TechnicianId,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
   const members = crew.members.map((each) =>
     each.technician === technician ? { ...each, isMissing: !each.isMissing } : each,
   );
   const ticked = { ...crew, members };
-  return withCrew(wait(state, ticked, moment, table), ticked, moment, table);
+  return withCrew(wait(state, ticked, meta, context), ticked, meta, context);
 }
 
 /** A task in an open crew: everybody who is there begins on it. */
@@ -102,25 +112,25 @@ export function putCrewOn(
   state: StationState,
   crew: OpenCrew,
   intent: WorkIntent,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
   const work = { ...crew.work, ...intent };
-  const need = refusedTarget(work, table);
-  if (need?.kind === 'refuse') return refuse(state, need.code, need.text, moment, table);
+  const need = refusedTarget(work, context);
+  if (need?.kind === 'refuse') return refuse(state, need.code, need.text, meta, context);
   if (need?.kind === 'ask')
-    return refuse(state, 'station.task_finished', titleOf(work, table), moment, table);
-  return startCrew(state, { ...crew, work, started: [] }, moment, table);
+    return refuse(state, 'station.task_finished', titleOf(work, context), meta, context);
+  return startCrew(state, { ...crew, work, started: [] }, meta, context);
 }
 
-const titleOf = ({ target }: WorkIntent, { directory }: Table): string =>
+const titleOf = ({ target }: WorkIntent, { directory }: StationContext): string =>
   (target && directory.targets.get(target)?.title) ?? '';
 
 /** Nobody of a crew is asked for a PIN; where the station asks for them, the entry says that it was not. */
 function personOf(
   { technician, badge }: Member,
   lead: Person | null,
-  { directory, settings }: Table,
+  { directory, settings }: StationContext,
 ): Person {
   const hasPin = settings.identity === 'badge-pin' && (directory.people.get(technician)?.hasPin ?? false);
   const known = badge ? 'badge' : 'name';
@@ -130,14 +140,14 @@ function personOf(
 /** What must be reported before any of them can go on; each report is asked for once, not of every one. */
 function askedOfCrew(
   members: readonly Member[],
-  intentOf: (standing: Standing) => WorkIntent | ActIntent,
+  intentOf: (standing: PersonAt) => WorkIntent | ActIntent,
   { lead }: OpenCrew,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): Question | undefined {
   for (const member of members) {
-    const standing = standingOfPerson(table.directory, personOf(member, lead, table), instantOf(moment));
-    const question = standing && missingMustReport(intentOf(standing), standing, table);
+    const standing = personAtStation(context.directory, personOf(member, lead, context), instantOf(meta));
+    const question = standing && missingMustReport(intentOf(standing), standing, context);
     if (question) return question;
   }
   return undefined;
@@ -149,20 +159,20 @@ function askCrew(
   crew: OpenCrew,
   intent: WorkIntent | ActIntent,
   question: Question,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
   const [first] = crew.members.filter(({ isMissing }) => !isMissing);
-  const person = crew.lead ?? (first && personOf(first, null, table));
+  const person = crew.lead ?? (first && personOf(first, null, context));
   return person
     ? wait(
         state,
-        { step: 'asked', person, intent, question, typed: '', stays: false, crew },
-        moment,
-        table,
+        { step: 'asked', person, intent, question, typed: '', staysSignedOn: false, crew },
+        meta,
+        context,
         'question',
       )
-    : refuse(blank(state), 'station.no_crew', '', moment, table);
+    : refuse(blank(state), 'station.no_crew', '', meta, context);
 }
 
 /** Goes on with a crew once it has answered. */
@@ -170,20 +180,20 @@ export const resumeCrew = (
   state: StationState,
   crew: OpenCrew,
   intent: Intent,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep =>
   intent.kind === 'work'
-    ? startCrew(state, { ...crew, work: intent }, moment, table)
+    ? startCrew(state, { ...crew, work: intent }, meta, context)
     : intent.kind === 'action'
-      ? actForCrew(state, crew, intent, moment, table)
-      : withCrew(wait(state, crew, moment, table), crew, moment, table);
+      ? actForCrew(state, crew, intent, meta, context)
+      : withCrew(wait(state, crew, meta, context), crew, meta, context);
 
 /** Of a crew's answers those that one of it records: of what he is on, or begins, and only what nobody has recorded. */
 function answersOf(
   answers: readonly Answer[],
   given: Set<Answer>,
-  { stands }: Standing,
+  { stands }: PersonAt,
   begun: TargetId | undefined,
 ): readonly Answer[] {
   const on = new Set([...runningOf(stands).map(({ target }) => target), begun]);
@@ -193,37 +203,42 @@ function answersOf(
 }
 
 /** Starts whoever is there and has not been started yet. Each one's start is an act of his own. */
-function startCrew(state: StationState, crew: OpenCrew, moment: Moment, table: Table): StationStep {
+function startCrew(
+  state: StationState,
+  crew: OpenCrew,
+  meta: InputMeta,
+  context: StationContext,
+): StationStep {
   const { work } = crew;
   if (work?.target === undefined)
-    return withCrew(wait(state, crew, moment, table, 'question'), crew, moment, table);
+    return withCrew(wait(state, crew, meta, context, 'question'), crew, meta, context);
   const { target } = work;
   const waiting = crew.members.filter(
     ({ technician, isMissing }) => !isMissing && !crew.started.includes(technician),
   );
-  const question = askedOfCrew(waiting, () => work, crew, moment, table);
-  if (question) return askCrew(state, { ...crew, work }, work, question, moment, table);
+  const question = askedOfCrew(waiting, () => work, crew, meta, context);
+  if (question) return askCrew(state, { ...crew, work }, work, question, meta, context);
   let current = state;
   const effects: Effect[] = [];
   const given = new Set<Answer>();
   for (const [k, member] of waiting.entries()) {
-    const person = personOf(member, crew.lead, table);
-    const own = { ...moment, entryId: memberId(moment.entryId, k) };
-    const standing = standingOfPerson(table.directory, person, instantOf(moment));
-    if (!standing || findNeed(work, standing, table).kind === 'already') continue;
+    const person = personOf(member, crew.lead, context);
+    const own = { ...meta, entryId: memberId(meta.entryId, k) };
+    const standing = personAtStation(context.directory, person, instantOf(meta));
+    if (!standing || checkIntent(work, standing, context).kind === 'already') continue;
     const answers = answersOf(work.answers, given, standing, target);
-    const done = fulfil({ ...work, answers }, standing, own.entryId, table);
+    const done = entriesForIntent({ ...work, answers }, standing, own.entryId, context);
     if (!done) continue;
-    const step = finish(current, done.entries, { ...done, work: null }, person, own, table);
+    const step = finish(current, done.entries, { ...done, work: null }, person, own, context);
     current = step.state;
     effects.push(...step.effects.filter(({ type }) => type === 'append'));
   }
   const started = [...crew.started, ...waiting.map(({ technician }) => technician)];
   const open = { ...crew, started };
   if (started.length === 0)
-    return withCrew(wait(current, open, moment, table, 'question'), open, moment, table);
+    return withCrew(wait(current, open, meta, context, 'question'), open, meta, context);
   const said = { kind: 'crew-started', technicians: started, target } as const;
-  return withCrew({ state: { ...current, said }, effects: [...effects, sound('done')] }, open, moment, table);
+  return withCrew({ state: { ...current, said }, effects: [...effects, sound('done')] }, open, meta, context);
 }
 
 /** Signs a crew in, out, on a break or off its task, all who are there; those for whom it makes no sense are named. */
@@ -231,39 +246,39 @@ export function actForCrew(
   state: StationState,
   crew: OpenCrew,
   intent: ActIntent,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
   const present = crew.members.filter(({ isMissing }) => !isMissing);
-  if (present.length === 0) return refuse(blank(state), 'station.no_crew', '', moment, table);
-  const wholeFor = ({ stands }: Standing): ActIntent => ({
+  if (present.length === 0) return refuse(blank(state), 'station.no_crew', '', meta, context);
+  const wholeFor = ({ stands }: PersonAt): ActIntent => ({
     ...intent,
     isConfirmed: true,
     targets: runningOf(stands).map(({ target }) => target),
   });
-  const question = askedOfCrew(present, wholeFor, crew, moment, table);
-  if (question) return askCrew(state, crew, intent, question, moment, table);
+  const question = askedOfCrew(present, wholeFor, crew, meta, context);
+  if (question) return askCrew(state, crew, intent, question, meta, context);
   let current = state;
   const effects: Effect[] = [];
   const given = new Set<Answer>();
   const technicians: TechnicianId[] = [];
   const skipped: TechnicianId[] = [];
   for (const [k, member] of present.entries()) {
-    const person = personOf(member, crew.lead, table);
-    const own = { ...moment, entryId: memberId(moment.entryId, k) };
-    const standing = standingOfPerson(table.directory, person, instantOf(moment));
+    const person = personOf(member, crew.lead, context);
+    const own = { ...meta, entryId: memberId(meta.entryId, k) };
+    const standing = personAtStation(context.directory, person, instantOf(meta));
     const whole = standing && {
       ...wholeFor(standing),
       answers: answersOf(intent.answers, given, standing, undefined),
     };
-    const isRefused = !standing || !whole || findNeed(whole, standing, table).kind === 'refuse';
-    const done = isRefused ? undefined : fulfil(whole, standing, own.entryId, table);
+    const isRefused = !standing || !whole || checkIntent(whole, standing, context).kind === 'refuse';
+    const done = isRefused ? undefined : entriesForIntent(whole, standing, own.entryId, context);
     if (!done) {
       skipped.push(member.technician);
       continue;
     }
     technicians.push(member.technician);
-    const step = finish(current, done.entries, done, person, own, table);
+    const step = finish(current, done.entries, done, person, own, context);
     current = step.state;
     effects.push(...step.effects.filter(({ type }) => type === 'append'));
   }
@@ -272,7 +287,7 @@ export function actForCrew(
     state: {
       ...blank(current),
       said,
-      blankAt: moment.now + table.settings.clearAfterDone * 1000,
+      blankAt: meta.now + context.settings.clearAfterDone * 1000,
     },
     effects: [...effects, sound('done')],
   };

@@ -1,7 +1,7 @@
 import { addUsed, applyEntry, isCorrection, targetsOf } from '../ledger/index.ts';
-import { piecesIn } from '../floor/index.ts';
+import { allocationsIn } from '../floor/index.ts';
 import type { Board, BoardTechnician } from '../floor/index.ts';
-import type { Entry, EntryId, LaborEntry, Piece, TargetId } from '../ledger/index.ts';
+import type { Entry, EntryId, LaborEntry, Allocation, TargetId } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { Brand } from '../result/index.ts';
 import type { Action } from '../scan/index.ts';
@@ -88,7 +88,7 @@ type Remembered = {
   readonly entry: EntryId;
   readonly before: BoardTechnician;
   readonly lastAt: Instant | null;
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly Allocation[];
   /** Whether the tasks that it finished or took up again were finished before. */
   readonly finished: readonly (readonly [TargetId, boolean])[];
   readonly counted: { readonly target: TargetId; readonly good: number; readonly scrap: number } | null;
@@ -129,7 +129,7 @@ export function recordLocally(directory: StationDirectory, entry: Entry | FloorE
   if (!technician || entry.type === 'hours') return directory;
   const { facts } = directory;
   const { state, settled } = applyEntry(technician.id, technician.state, entry, facts.policy);
-  const pieces = piecesIn(settled, facts);
+  const pieces = allocationsIn(settled, facts);
   const today = facts.zone.dayAt(entry.at);
   const chargedBefore = technician.charged.day === today ? technician.charged.seconds : 0;
   const chargedNow = pieces.reduce(
@@ -181,7 +181,7 @@ function withLast(people: StationDirectory['people'], id: TechnicianId, lastAt: 
 
 type Targets = StationDirectory['targets'];
 
-function withUsed(targets: Targets, pieces: readonly Piece[], sign: 1 | -1): Targets {
+function withUsed(targets: Targets, pieces: readonly Allocation[], sign: 1 | -1): Targets {
   if (pieces.length === 0) return targets;
   const next = new Map(targets);
   for (const { target, workType, seconds } of pieces) {

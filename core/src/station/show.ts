@@ -6,14 +6,14 @@ import type {
   Conversation,
   Effect,
   Identity,
-  Moment,
+  InputMeta,
   Person,
   Said,
   Sound,
   StationRefusal,
   StationState,
   StationStep,
-  Table,
+  StationContext,
   WorkIntent,
 } from './conversation.ts';
 
@@ -45,8 +45,8 @@ export function tick(state: StationState, now: number): StationState {
 export function wait(
   state: StationState,
   conversation: Conversation,
-  { now }: Moment,
-  { settings }: Table,
+  { now }: InputMeta,
+  { settings }: StationContext,
   name: Sound = 'heard',
 ): StationStep {
   return {
@@ -56,7 +56,12 @@ export function wait(
 }
 
 /** Shows what something came to, where nothing had to be recorded. */
-export const show = (state: StationState, said: Said, { now }: Moment, { settings }: Table): StationStep => ({
+export const show = (
+  state: StationState,
+  said: Said,
+  { now }: InputMeta,
+  { settings }: StationContext,
+): StationStep => ({
   state: { ...state, said, blankAt: now + settings.clearAfterDone * 1000 },
   effects: [sound('done')],
 });
@@ -70,8 +75,8 @@ export function refuse(
   state: StationState,
   code: StationRefusal,
   text: string,
-  { now }: Moment,
-  { settings }: Table,
+  { now }: InputMeta,
+  { settings }: StationContext,
 ): StationStep {
   const { clearAfterBadge, clearAfterDone } = settings;
   const seconds = state.conversation.step === 'idle' ? clearAfterDone : clearAfterBadge;
@@ -90,18 +95,18 @@ export function refuseCode(
   state: StationState,
   reason: StationRefusal,
   text: string,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
-  const step = refuse(state, reason, text, moment, table);
+  const step = refuse(state, reason, text, meta, context);
   const entry = {
     type: 'unread-scan',
-    id: moment.entryId,
-    at: instantOf(moment),
+    id: meta.entryId,
+    at: instantOf(meta),
     text: withoutBadge(text).slice(0, 200),
     reason,
   } as const;
-  return { ...step, effects: [...step.effects, keep(entry, moment.entryId, null, moment)] };
+  return { ...step, effects: [...step.effects, keep(entry, meta.entryId, null, meta)] };
 }
 
 type Kept = Extract<Effect, { type: 'append' }>['entry'];
@@ -111,7 +116,7 @@ export const keep = (
   entry: Kept,
   action: EntryId,
   person: { readonly badge: Person['badge']; readonly identity: Identity | null } | null,
-  { source }: Moment,
+  { source }: InputMeta,
 ): Effect => ({
   type: 'append',
   entry,
@@ -131,18 +136,18 @@ export function finish(
     isTakeBack,
   }: { readonly said: Said; readonly work: WorkIntent | null; readonly isTakeBack?: boolean },
   person: Person,
-  moment: Moment,
-  { settings }: Table,
+  meta: InputMeta,
+  { settings }: StationContext,
 ): StationStep {
   const others = state.acts.filter(({ technician }) => technician !== person.technician);
   const own = entries.filter((entry) => !isFloorEntry(entry) && entry.type !== 'void').map(({ id }) => id);
-  const act = { technician: person.technician, entries: own, at: moment.now, work };
+  const act = { technician: person.technician, entries: own, at: meta.now, work };
   const acts = isTakeBack || own.length === 0 ? others : [...others, act];
   return {
-    state: { ...state, said, acts, blankAt: moment.now + settings.clearAfterDone * 1000 },
-    effects: [...entries.map((entry) => keep(entry, moment.entryId, person, moment)), sound('done')],
+    state: { ...state, said, acts, blankAt: meta.now + settings.clearAfterDone * 1000 },
+    effects: [...entries.map((entry) => keep(entry, meta.entryId, person, meta)), sound('done')],
   };
 }
 
 /** The whole second of an input. */
-export const instantOf = ({ now }: Pick<Moment, 'now'>) => toInstant(Math.floor(now / 1000));
+export const instantOf = ({ now }: Pick<InputMeta, 'now'>) => toInstant(Math.floor(now / 1000));

@@ -7,7 +7,7 @@ import { DEFAULT_STATION_SETTINGS } from './settings.ts';
 import { LABELS, conversationOf, directory, play, saidOf } from './shop.fixture.ts';
 import { converse } from './station.ts';
 
-const table = { directory, settings: DEFAULT_STATION_SETTINGS, isOnline: true };
+const context = { directory, settings: DEFAULT_STATION_SETTINGS, isOnline: true };
 
 describe('what a conversation starts and stops', () => {
   test.each<[words: string, appended: readonly string[], ends: string, why: string]>([
@@ -165,7 +165,7 @@ test('the same code twice within two seconds is one scan, and later it is two', 
         now: run.now + ms,
         entryId: entryId(`x${ms}`),
       },
-      { ...table, directory: run.directory },
+      { ...context, directory: run.directory },
     );
   expect(scan(1_999).effects).toEqual([]);
   expect(scan(2_000).state.said).toMatchObject({ kind: 'refused', code: 'station.on_nothing' });
@@ -255,6 +255,6 @@ test('whoever starts from an old traveler is told that the order has changed', (
 
 test('a calibration leaves no half-finished conversation behind', () => {
   const { state } = play('ADA');
-  const step = converse(state, { type: 'calibrated', now: clock(9) * 1000 }, table);
+  const step = converse(state, { type: 'calibrated', now: clock(9) * 1000 }, context);
   expect([step.state.conversation.step, step.state.said?.kind]).toEqual(['idle', 'calibrated']);
 });

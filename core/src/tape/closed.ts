@@ -1,5 +1,5 @@
 import { earliestOf } from '../time/index.ts';
-import type { Strands } from '../ledger/index.ts';
+import type { PersonTimeline } from '../ledger/index.ts';
 import type { Span } from '../time/index.ts';
 import type { TapeGround } from './tapeEdit.ts';
 
@@ -7,10 +7,10 @@ import type { TapeGround } from './tapeEdit.ts';
 export function isClosed(
   { from, to }: Span,
   { closedUntil, facts }: TapeGround,
-  strands: Strands | undefined,
+  timeline: PersonTimeline | undefined,
 ): boolean {
   if (closedUntil === null) return false;
-  const shift = strands?.shifts.find((each) => each.from < to && from < each.to);
+  const shift = timeline?.shifts.find((each) => each.from < to && from < each.to);
   const day = facts.zone.dayAt(from);
   return (shift ? earliestOf([day, facts.zone.dayAt(shift.from)]) : day) <= closedUntil;
 }

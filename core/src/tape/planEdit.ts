@@ -1,13 +1,13 @@
-import type { LooseEnd, Policy, Strands } from '../ledger/index.ts';
+import type { LooseEnd, Policy, PersonTimeline } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { fail, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
 import { inForceAt, overlapSeconds, toInstant } from '../time/index.ts';
 import type { Instant, Span } from '../time/index.ts';
 import type { Change } from '../loose-ends/index.ts';
-import { amendEnds } from './amendEnds.ts';
+import { amendBoundaries } from './amendBoundaries.ts';
 import { isClosed } from './closed.ts';
-import { restate } from './restate.ts';
+import { rewriteEntries } from './rewriteEntries.ts';
 import { isSameRunning, joinStretches, strandsOf, withChanges } from './timeline.ts';
 import type { Stretch } from './timeline.ts';
 import type { EditErrorCode, TapeEdit, TapeGround, TapePiece } from './tapeEdit.ts';
@@ -17,7 +17,7 @@ const SECONDS_PER_HOUR = 3600;
 /** A person's tape as it is, and as the edit wants it. */
 type Wanted = {
   readonly technician: TechnicianId;
-  readonly before: Strands;
+  readonly before: PersonTimeline;
   readonly stretches: readonly Stretch[];
 };
 
@@ -27,12 +27,12 @@ type Wanted = {
  *  and, for an overlap, what is there (`from`, `to`, seconds of UTC). Source: docs/reconcile.md. */
 export function planEdit(edit: TapeEdit, ground: TapeGround): Result<readonly Change[], EditErrorCode> {
   const people = [...new Set([edit.block, ...edit.becomes].flatMap((piece) => piece?.technician ?? []))];
-  const strands = new Map(people.map((who) => [who, strandsOf(who, ground.entries, ground)]));
-  const refusal = findRefusal(edit, ground, strands);
+  const timeline = new Map(people.map((who) => [who, strandsOf(who, ground.entries, ground)]));
+  const refusal = findRefusal(edit, ground, timeline);
   if (refusal) return refusal;
 
   const wanted = people.map((technician): Wanted => {
-    const before = strands.get(technician) as Strands;
+    const before = timeline.get(technician) as PersonTimeline;
     const kept = before.stints.filter((stint) => !isBlock(edit.block, stint, technician));
     const added = edit.becomes
       .filter((piece) => piece.technician === technician)
@@ -46,19 +46,22 @@ export function planEdit(edit: TapeEdit, ground: TapeGround): Result<readonly Ch
     const after = withChanges(ground.entries, changes);
     return wanted.every((each) => comesTo(each, strandsOf(each.technician, after, ground)));
   };
-  const opened = findStint(edit, strands);
-  const simple = opened ? amendEnds(edit, ground.entries, opened) : [];
+  const opened = findStint(edit, timeline);
+  const simple = opened ? amendBoundaries(edit, ground.entries, opened) : [];
   const found = [...simple].sort((a, b) => a.length - b.length).find(isRight);
   if (found) return ok(found);
   const from = earliest(edit);
   const whole = wanted.flatMap(({ technician, before, stretches }) =>
-    restate({ technician, stretches, breaks: before.breaks, looseEnds: before.looseEnds, from }, ground),
+    rewriteEntries(
+      { technician, stretches, breaks: before.breaks, looseEnds: before.looseEnds, from },
+      ground,
+    ),
   );
   return isRight(whole) ? ok(whole) : fail('edit.not_possible');
 }
 
-const findStint = ({ block }: TapeEdit, strands: ReadonlyMap<TechnicianId, Strands>) =>
-  block ? strands.get(block.technician)?.stints.find(({ from }) => from === block.from) : undefined;
+const findStint = ({ block }: TapeEdit, timeline: ReadonlyMap<TechnicianId, PersonTimeline>) =>
+  block ? timeline.get(block.technician)?.stints.find(({ from }) => from === block.from) : undefined;
 
 const isBlock = (block: TapePiece | null, stint: Span, technician: TechnicianId): boolean =>
   block !== null && block.technician === technician && block.from === stint.from;
@@ -78,7 +81,7 @@ const count = (ends: readonly LooseEnd[], kind: LooseEnd['kind']) =>
   ends.filter((end) => end.kind === kind).length;
 
 /** Whether entries come to the wanted tape, with shifts and breaks as they were, and no stop left hanging. */
-const comesTo = ({ before, stretches }: Wanted, after: Strands): boolean =>
+const comesTo = ({ before, stretches }: Wanted, after: PersonTimeline): boolean =>
   isSameTape(joinStretches(after.stints), stretches) &&
   spansOf(after.shifts) === spansOf(before.shifts) &&
   spansOf(after.breaks) === spansOf(before.breaks) &&
@@ -89,11 +92,11 @@ type Refusal = ReturnType<typeof fail<EditErrorCode>>;
 function findRefusal(
   { block, becomes }: TapeEdit,
   ground: TapeGround,
-  strands: ReadonlyMap<TechnicianId, Strands>,
+  timeline: ReadonlyMap<TechnicianId, PersonTimeline>,
 ): Refusal | undefined {
   const { asOf, facts } = ground;
   if (block) {
-    const stint = strands.get(block.technician)?.stints.find(({ from }) => from === block.from);
+    const stint = timeline.get(block.technician)?.stints.find(({ from }) => from === block.from);
     const isSame =
       stint &&
       isSameRunning(stint.running, block.running) &&
@@ -104,7 +107,7 @@ function findRefusal(
     if (!isSame) return fail('edit.block_changed', { field: 'block' });
     if (
       block.to !== null &&
-      isClosed({ from: block.from, to: block.to }, ground, strands.get(block.technician))
+      isClosed({ from: block.from, to: block.to }, ground, timeline.get(block.technician))
     )
       return fail('edit.closed_day', { field: 'block' });
   }
@@ -120,7 +123,7 @@ function findRefusal(
     const closedTarget = running.find(({ target }) => ground.closedTargets.has(target));
     const wasThere = block?.running.some(({ target }) => target === closedTarget?.target) ?? false;
     if (closedTarget && !wasThere) return fail('edit.closed_order', { field: `${field}.running` });
-    const own = strands.get(technician) as Strands;
+    const own = timeline.get(technician) as PersonTimeline;
     const others = [
       ...own.stints.filter((stint) => !isBlock(block, stint, technician)),
       ...becomes

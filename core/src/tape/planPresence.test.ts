@@ -101,8 +101,8 @@ const draw = (
   { place, kind, act, minutes }: ReturnType<(typeof anyHand)['generate']>['value'],
   ground: TapeGround,
 ): PresenceEdit => {
-  const strands = strandsOf(ada, ground.entries, ground);
-  const all = kind === 'shift' ? strands.shifts : strands.breaks;
+  const timeline = strandsOf(ada, ground.entries, ground);
+  const all = kind === 'shift' ? timeline.shifts : timeline.breaks;
   const found = all[place % Math.max(1, all.length)];
   const moved = (at: Instant | null) => (at === null ? null : toInstant(at + minutes * 60));
   if (!found || act === 'add') {

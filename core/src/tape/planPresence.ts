@@ -1,4 +1,4 @@
-import type { AmendSet, Presence, Strands } from '../ledger/index.ts';
+import type { AmendSet, Presence, PersonTimeline } from '../ledger/index.ts';
 import { fail, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
 import { inForceAt, overlapSeconds } from '../time/index.ts';
@@ -23,12 +23,12 @@ export function planPresence(
   ground: TapeGround,
 ): Result<readonly Change[], EditErrorCode> {
   const { technician, kind, was, becomes } = edit;
-  const strands = strandsOf(technician, ground.entries, ground);
-  const all = presencesOf(strands, kind);
+  const timeline = strandsOf(technician, ground.entries, ground);
+  const all = presencesOf(timeline, kind);
   const found = was === null ? undefined : all.find((each) => isSame(each, was));
   if (was !== null && !found) return fail('edit.block_changed', { field: 'was' });
   const others = all.filter((each) => each !== found);
-  const refusal = findRefusal(edit, others, strands, ground);
+  const refusal = findRefusal(edit, others, timeline, ground);
   if (refusal) return refusal;
 
   const changes = found ? change(edit, found, ground.entries) : becomes ? add(edit, becomes) : [];
@@ -41,7 +41,7 @@ export function planPresence(
       fail('edit.work_is_there', { field: 'becomes' });
 }
 
-const presencesOf = ({ shifts, breaks }: Strands, kind: PresenceEdit['kind']): readonly Presence[] =>
+const presencesOf = ({ shifts, breaks }: PersonTimeline, kind: PresenceEdit['kind']): readonly Presence[] =>
   kind === 'shift' ? shifts : breaks;
 
 const pieceOf = ({ from, to, open }: Presence): PresencePiece => ({ from, to: open ? null : to });
@@ -58,12 +58,12 @@ const sayAll = (pieces: readonly PresencePiece[]): string =>
 function findRefusal(
   { kind, was, becomes }: PresenceEdit,
   others: readonly Presence[],
-  strands: Strands,
+  timeline: PersonTimeline,
   ground: TapeGround,
 ) {
   const { asOf, facts } = ground;
   const spanOf = ({ from, to }: PresencePiece) => ({ from, to: to ?? asOf });
-  if (was && isClosed(spanOf(was), ground, strands)) return fail('edit.closed_day', { field: 'was' });
+  if (was && isClosed(spanOf(was), ground, timeline)) return fail('edit.closed_day', { field: 'was' });
   if (!becomes) return undefined;
   const { from, to } = becomes;
   if (from >= asOf) return fail('edit.future', { field: 'becomes.from' });
@@ -75,7 +75,7 @@ function findRefusal(
     return fail('edit.shift_too_long', { field: 'becomes.to', hours });
   const hit = others.find((other) => overlapSeconds(other, span) > 0);
   if (hit) return fail('edit.presence_overlap', { field: 'becomes', from: hit.from, to: hit.to });
-  return isClosed(span, ground, strands) ? fail('edit.closed_day', { field: 'becomes.from' }) : undefined;
+  return isClosed(span, ground, timeline) ? fail('edit.closed_day', { field: 'becomes.from' }) : undefined;
 }
 
 const opening = ({ technician, kind }: PresenceEdit, at: Instant): Change => ({

@@ -1,5 +1,12 @@
-import { AT_REST, collect, correctedEntry, foldEntries, inOrderOfTime, settleAt } from '../ledger/index.ts';
-import type { EntryId, Running, Strands } from '../ledger/index.ts';
+import {
+  AT_REST,
+  addSettled,
+  correctedEntry,
+  foldEntries,
+  inOrderOfTime,
+  settleAt,
+} from '../ledger/index.ts';
+import type { EntryId, Running, PersonTimeline } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { Instant, Span } from '../time/index.ts';
 import type { Change } from '../loose-ends/index.ts';
@@ -30,11 +37,11 @@ export function strandsOf(
   technician: TechnicianId,
   entries: readonly TimedEntry[],
   { states, facts, asOf }: Pick<TapeGround, 'states' | 'facts' | 'asOf'>,
-): Strands {
+): PersonTimeline {
   const own = inOrderOfTime(entries.filter((entry) => entry.technician === technician && entry.at <= asOf));
-  const { state, strands } = foldEntries(technician, states.get(technician) ?? AT_REST, own, facts);
-  collect(strands, settleAt(technician, state, asOf, facts.policy).settled);
-  return strands;
+  const { state, timeline } = foldEntries(technician, states.get(technician) ?? AT_REST, own, facts);
+  addSettled(timeline, settleAt(technician, state, asOf, facts.policy).settled);
+  return timeline;
 }
 
 /** Entries in the order of recording with changes behind them; added ones are known by their place. */

@@ -1,4 +1,4 @@
-import { Defect } from '../result/index.ts';
+import { Defect } from '../result/result.ts';
 import fc from 'fast-check';
 import {
   addDays,

@@ -1,5 +1,11 @@
 import type { AccountedJson } from '@wergon/contract/attendance';
-import { deriveAttendance, piecesOf, shareAccounted, sumAccounted, sumEntered } from '@wergon/core/ledger';
+import {
+  deriveAttendance,
+  allocateStint,
+  shareAccounted,
+  sumAccounted,
+  sumEntered,
+} from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant, overlapSeconds, addDays } from '@wergon/core/time';
@@ -8,7 +14,7 @@ import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { loadPersonStrands, loadHours } from '../ledger/index.ts';
+import { loadPersonTimeline, loadHours } from '../ledger/index.ts';
 import { unapprovedByPerson } from '../approval/index.ts';
 import { loadPlans } from '../people/index.ts';
 import type { Plans } from '../people/index.ts';
@@ -57,7 +63,7 @@ function loadPeople(
   const unapproved = unapprovedByPerson(sql, facts, firstDay, lastDay, now);
   return [...facts.technicians.values()].flatMap(({ id, name, department, billedSeconds }) => {
     const technician = id;
-    const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
+    const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, technician, span, now);
     const own = hours.filter((entry) => entry.technician === technician);
     const days = deriveAttendance(
       { technician, stints, shifts, breaks, enteredByDay: sumEntered(own) },
@@ -71,7 +77,7 @@ function loadPeople(
       else activities.set(target, (activities.get(target) ?? 0) + seconds);
     };
     for (const stint of stints)
-      for (const { day, target, seconds } of piecesOf(stint, facts))
+      for (const { day, target, seconds } of allocateStint(stint, facts))
         if (day >= firstDay && day <= lastDay) charge(day, target, seconds);
     for (const { day, targets, seconds } of own)
       if (targets[0] !== undefined) charge(day, targets[0], seconds);

@@ -18,7 +18,7 @@ import {
   ListItemEntity,
   ResourceEntity,
   UnitEntity,
-  ensureLabels,
+  ensureListItems,
   settingsOf,
 } from '../shop/index.ts';
 import { renameEverywhere } from './rename.ts';
@@ -146,7 +146,7 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
       return taken('name', 'is in use already');
     const id = randomUUID();
     await database.em.fork().transactional(async (em) => {
-      await ensureLabels(em, { 'work-center': [body.workCenter] });
+      await ensureListItems(em, { 'work-center': [body.workCenter] });
       await em.insert(ResourceEntity, { id, code: drawRandomCode('resource'), ...body });
     });
     setupChanged('shop', 'orders');

@@ -1,13 +1,13 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { TechnicianEntity } from '../people/index.ts';
 import { ActivityEntity, ResourceEntity, UnitEntity } from '../shop/index.ts';
-import type { LabelKind } from '../shop/index.ts';
+import type { ListKind } from '../shop/index.ts';
 import { OrderEntity, StandardEntity, TaskEntity } from '../work/index.ts';
 
 /** Renames a thing wherever it stands by its name. */
 export async function renameEverywhere(
   em: EntityManager,
-  kind: LabelKind,
+  kind: ListKind,
   before: string,
   after: string,
 ): Promise<void> {

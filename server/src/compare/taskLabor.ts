@@ -1,7 +1,7 @@
 import type { ComparisonJson, LineRow } from '@wergon/contract/compare';
 import { atStandardCost, compareTask } from '@wergon/core/compare';
 import type { Comparison } from '@wergon/core/compare';
-import { addUsed, collect, noStrands, piecesOf, settleAt, sumLines } from '@wergon/core/ledger';
+import { addUsed, addSettled, emptyTimeline, allocateStint, settleAt, sumLines } from '@wergon/core/ledger';
 import type { UsedByType, LaborLine, TargetId } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
@@ -49,12 +49,12 @@ export function loadLabor(
   const signedOut = new Map<TargetId, SignedOut[]>();
   const states = loadStates(sql);
   for (const technician of new Set([...byTechnician.keys(), ...states.keys()])) {
-    const tail = noStrands();
+    const tail = emptyTimeline();
     const stored = states.get(technician);
     const settledNow = stored && settleAt(technician, stored, now, facts.policy);
-    if (settledNow) collect(tail, settledNow.settled);
+    if (settledNow) addSettled(tail, settledNow.settled);
     const open = tail.stints
-      .flatMap((stint) => piecesOf(stint, facts))
+      .flatMap((stint) => allocateStint(stint, facts))
       .filter(({ target }) => wanted.has(target));
     const settled = byTechnician.get(technician) ?? [];
     lines.push(...sumLines(open, [], facts.costRates.get(technician) ?? [], settled));

@@ -1,6 +1,6 @@
 export { closeDatabase, openDatabase, openForReading } from './database.ts';
 export type { Database, Entities } from './database.ts';
 export { insertOnce } from './insertOnce.ts';
+export { newId } from './newId.ts';
 export { isDiskFault, readSql, trySql, writeSql } from './sql.ts';
 export type { Row, Sql } from './sql.ts';
-export { newId } from './newId.ts';

@@ -3,14 +3,14 @@ import type { ExchangeRow } from '@wergon/contract/exchange';
 import type { z } from 'zod';
 
 /** What would become of a row. */
-export type Fate = 'new' | 'changed' | 'same';
-export type Judged = Fate | { readonly field: string; readonly message: string };
+export type RowStatus = 'new' | 'changed' | 'same';
+export type Judged = RowStatus | { readonly field: string; readonly message: string };
 
 /** A list that can be brought in: how a row is read, judged against what is there, and stored. */
 export type List<Row> = {
   readonly schema: z.ZodType<Row>;
   /** Judges all rows together, in their order: a row can contradict one before it. */
-  readonly judge: (em: EntityManager, rows: readonly Row[]) => Promise<readonly Judged[]>;
+  readonly validateRows: (em: EntityManager, rows: readonly Row[]) => Promise<readonly Judged[]>;
   /** What a row belongs to that is stored whole or not at all. */
   readonly groupOf?: (row: ExchangeRow) => string;
   /** Stores rows that were judged `new` or `changed`. */

@@ -4,7 +4,7 @@ import type { NewOrder } from '@wergon/contract/work';
 import { formatDecimal, formatCents, toCents } from '@wergon/core/money';
 import { dated, formatDay } from '@wergon/core/time';
 import { GradeEntity } from '../people/index.ts';
-import { ensureLabels } from '../shop/index.ts';
+import { ensureListItems } from '../shop/index.ts';
 import { drawRandomCode } from '../scan/index.ts';
 import { OrderEntity, TaskEntity, newOrderRows } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
@@ -59,7 +59,7 @@ function storedLines({ order, tasks }: Stored, gradeName: (id: string) => string
 export const ORDERS: List<NewOrder> = {
   schema: orderRowSchema,
   groupOf: ({ number = '' }) => number.trim(),
-  judge: async (em, rows) => {
+  validateRows: async (em, rows) => {
     const grades = await em.findAll(GradeEntity);
     const idOf = new Map(grades.map(({ id, name }) => [name.toLowerCase(), id]));
     const byNumber = groupBy(rows, ({ number }) => number);
@@ -92,7 +92,7 @@ export const ORDERS: List<NewOrder> = {
         tasks.map((task) => ({ ...task, grade: idOf.get(task.grade.toLowerCase()) ?? '' })),
       ),
     }));
-    await ensureLabels(em, {
+    await ensureListItems(em, {
       customer: orders.map(({ customer }) => customer),
       division: orders.map(({ division }) => division),
       'job-type': orders.map(({ jobType }) => jobType),
@@ -126,7 +126,7 @@ export const ORDERS: List<NewOrder> = {
 };
 
 async function loadStored(
-  em: Parameters<List<NewOrder>['judge']>[0],
+  em: Parameters<List<NewOrder>['validateRows']>[0],
   numbers: readonly string[],
 ): Promise<ReadonlyMap<string, Stored>> {
   const stored = new Map<string, Stored>();

@@ -3,7 +3,7 @@ import type { TechnicianFields } from '@wergon/contract/people';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { GradeEntity, TechnicianEntity, addTechnician, columnsOf, writeTechnician } from '../people/index.ts';
-import { ensureLabels } from '../shop/index.ts';
+import { ensureListItems } from '../shop/index.ts';
 import { drawRandomCode } from '../scan/index.ts';
 import type { Judged, List } from './list.ts';
 
@@ -32,7 +32,7 @@ const plain = (row: TechnicianFields, grade: string | null) =>
 /** People, by their number: new ones get a badge, known ones are brought up to date. */
 export const PEOPLE: List<TechnicianFields> = {
   schema: personRowSchema,
-  judge: async (em, rows) => {
+  validateRows: async (em, rows) => {
     const grades = new Map((await em.findAll(GradeEntity)).map(({ id, name }) => [name.toLowerCase(), id]));
     const stored = new Map(
       (await em.findAll(TechnicianEntity)).map((each) => [each.number, writeTechnician(each)]),
@@ -51,7 +51,7 @@ export const PEOPLE: List<TechnicianFields> = {
   },
   store: async (em, rows) => {
     const grades = new Map((await em.findAll(GradeEntity)).map(({ id, name }) => [name.toLowerCase(), id]));
-    await ensureLabels(em, {
+    await ensureListItems(em, {
       department: rows.map(({ department }) => department),
       crew: rows.map(({ crew }) => crew),
     });

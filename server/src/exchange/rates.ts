@@ -45,7 +45,7 @@ const UNITS: Readonly<Record<string, string>> = { percent: '%', perHour: 'per ho
 /** Dated cost rates by the number of a person. A rate of a date that is there already is never written over. */
 export const RATES: List<RateRow> = {
   schema: rateRowSchema,
-  judge: async (em, rows) => {
+  validateRows: async (em, rows) => {
     const technicians = new Map((await em.findAll(TechnicianEntity)).map(({ number, id }) => [number, id]));
     const stored = new Map(
       (await em.findAll(CostRateEntity)).map(({ technician, fromDay, record }) => [

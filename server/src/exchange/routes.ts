@@ -50,7 +50,7 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
     return id;
   };
 
-  function bringIn<Row>(
+  function importRoute<Row>(
     list: List<Row>,
     after: (rows: readonly Row[]) => Promise<void> = async () => undefined,
   ) {
@@ -80,7 +80,7 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
       }
       const { judged, problems } = await judgeAll(list, found.rows);
       const counts = { new: 0, changed: 0, same: 0, wrong: problems.size };
-      for (const { fate } of judged) if (typeof fate === 'string') counts[fate] += 1;
+      for (const { status } of judged) if (typeof status === 'string') counts[status] += 1;
       const told = answer({ counts, problems: [...problems.values()].flat().slice(0, MOST_PROBLEMS) });
       if (body.step === 'check') return ok(told);
       if (body.mode === 'all' && problems.size > 0)
@@ -90,7 +90,9 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
             .slice(0, 20)
             .map(({ row, field, message }) => ({ field: `row ${row} ${field}`, message })),
         );
-      const rows = judged.flatMap(({ row, fate }) => (fate === 'new' || fate === 'changed' ? [row] : []));
+      const rows = judged.flatMap(({ row, status }) =>
+        status === 'new' || status === 'changed' ? [row] : [],
+      );
       const { name } = who.user;
       await database.em.fork().transactional((em) => list.store(em, rows, name));
       staged.delete(id);
@@ -103,7 +105,7 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
 
   async function judgeAll<Row>(list: List<Row>, rows: Staged['rows']) {
     const read = rows.flatMap((each, i) => ('row' in each ? [{ number: i + 1, row: each.row as Row }] : []));
-    const fates = await list.judge(
+    const fates = await list.validateRows(
       database.em.fork(),
       read.map(({ row }) => row),
     );
@@ -112,15 +114,15 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
       if ('problems' in each) problems.set(i + 1, each.problems);
     });
     const judged = read.map(({ number, row }, i) => {
-      const fate = fates[i] as Judged;
-      if (typeof fate !== 'string') problems.set(number, [{ row: number, ...fate }]);
-      return { number, row, fate };
+      const status = fates[i] as Judged;
+      if (typeof status !== 'string') problems.set(number, [{ row: number, ...status }]);
+      return { number, row, status };
     });
     // Half an order is worse than none: with one row of it the others are held back.
     const broken = new Set([...problems.keys()].map((number) => rows[number - 1]?.group).filter(Boolean));
-    const kept = judged.filter(({ number, fate }) => {
+    const kept = judged.filter(({ number, status }) => {
       const group = rows[number - 1]?.group;
-      if (typeof fate !== 'string' || fate === 'same' || !broken.has(group)) return true;
+      if (typeof status !== 'string' || status === 'same' || !broken.has(group)) return true;
       problems.set(number, [
         { row: number, field: 'number', message: 'another row of this order is not right' },
       ]);
@@ -129,7 +131,7 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
     return { judged: kept, problems: new Map([...problems].sort(([a], [b]) => a - b)) };
   }
 
-  const takeOut =
+  const exportRoute =
     <Row>(kind: ExchangeKind, list: List<Row>) =>
     async () =>
       ok({
@@ -138,11 +140,11 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
       });
 
   const standards = createStandards(clock.now);
-  mount('importOrders', bringIn(ORDERS));
-  mount('importPeople', bringIn(PEOPLE));
+  mount('importOrders', importRoute(ORDERS));
+  mount('importPeople', importRoute(PEOPLE));
   mount(
     'importRates',
-    bringIn(RATES, async (rows) => {
+    importRoute(RATES, async (rows) => {
       // Costs of days gone by follow their new rates.
       const technicians = await database.em.fork().findAll(TechnicianEntity);
       const earliest = new Map<string, number>();
@@ -154,11 +156,11 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
       }
     }),
   );
-  mount('importStandards', bringIn(standards));
-  mount('exportOrders', takeOut('orders', ORDERS));
-  mount('exportPeople', takeOut('people', PEOPLE));
-  mount('exportRates', takeOut('rates', RATES));
-  mount('exportStandards', takeOut('standards', standards));
+  mount('importStandards', importRoute(standards));
+  mount('exportOrders', exportRoute('orders', ORDERS));
+  mount('exportPeople', exportRoute('people', PEOPLE));
+  mount('exportRates', exportRoute('rates', RATES));
+  mount('exportStandards', exportRoute('standards', standards));
 }
 
 function readRow<Row>(list: List<Row>, row: ExchangeRow, number: number): Staged['rows'][number] {

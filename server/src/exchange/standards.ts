@@ -3,7 +3,7 @@ import { standardRowSchema } from '@wergon/contract/exchange';
 import type { Instant } from '@wergon/core/time';
 import type { z } from 'zod';
 import { GradeEntity } from '../people/index.ts';
-import { ensureLabels } from '../shop/index.ts';
+import { ensureListItems } from '../shop/index.ts';
 import { StandardEntity, saveStandard, taskBody } from '../work/index.ts';
 import type { Standard } from '../work/index.ts';
 import { groupBy } from './list.ts';
@@ -30,7 +30,7 @@ const key = (text: string) => text.toLowerCase();
 /** Standard tasks by their title, and the standard jobs that they stand in; what differs becomes a new version. */
 export const createStandards = (now: () => Instant): List<StandardRow> => ({
   schema: standardRowSchema,
-  judge: async (em, rows) => {
+  validateRows: async (em, rows) => {
     const grades = new Map((await em.findAll(GradeEntity)).map(({ id, name }) => [key(name), id]));
     const standards = await em.findAll(StandardEntity);
     const tasks = new Map(
@@ -57,7 +57,7 @@ export const createStandards = (now: () => Instant): List<StandardRow> => ({
   },
   store: async (em, rows, by) => {
     const grades = new Map((await em.findAll(GradeEntity)).map(({ id, name }) => [key(name), id]));
-    await ensureLabels(em, { 'work-center': rows.map(({ task }) => task.workCenter) });
+    await ensureListItems(em, { 'work-center': rows.map(({ task }) => task.workCenter) });
     const known = new Map(
       (await em.findAll(StandardEntity)).map((each) => [`${each.kind} ${key(each.title)}`, each]),
     );

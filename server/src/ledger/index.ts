@@ -17,13 +17,12 @@ export {
   WaitingEntity,
 } from './entities.ts';
 export { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
-export type { Envelope } from './envelope.ts';
-export type { FloorAnswer, Incoming, LeftOut, Outcome } from './incoming.ts';
+export type { FloorAnswer, LeftOut } from './incoming.ts';
 export { createJournal } from './journal.ts';
 export type { Decide, Journal } from './journal.ts';
 export { peopleOnOrder } from './orderActs.ts';
 export { refusalOf, writeOutcome } from './outcome.ts';
-export { loadPersonStrands, loadRunning } from './personStrands.ts';
+export { loadPersonTimeline, loadRunning } from './personTimeline.ts';
 export { costAnew } from './rates.ts';
 export { readBatch } from './readBatch.ts';
 export { PROJECTIONS, catchUp, rebuild } from './rebuild.ts';
@@ -33,6 +32,7 @@ export { loadNames, loadScan } from './scans.ts';
 export type { Names } from './scans.ts';
 export { loadShiftDays } from './shiftDays.ts';
 export type { AskedDays, ShiftDay } from './shiftDays.ts';
+export { readEntry, readEnvelope, readFloorEntry, readLaborEntry, writeTimes } from './stored.ts';
 export {
   findState,
   findStateBefore,
@@ -48,6 +48,5 @@ export {
   loadStints,
   loadUsedOf,
   longestStint,
-} from './strands.ts';
+} from './timelineRows.ts';
 export { verifyChain, walkChain } from './verify.ts';
-export { readEntry, readEnvelope, readFloorEntry, readLaborEntry, writeTimes } from './stored.ts';

@@ -11,7 +11,7 @@ import type { ShopFacts } from '../catalog/index.ts';
 import { TaskEntity, moveOrder } from '../work/index.ts';
 import { refusalOf } from './outcome.ts';
 import { readBatch } from './readBatch.ts';
-import { loadStates } from './strands.ts';
+import { loadStates } from './timelineRows.ts';
 
 /** Who is on tasks of an order after the last entry, and on which. */
 export function peopleOnOrder(

@@ -3,23 +3,23 @@ import { earliestOf, latestOf, addDays, toInstant } from '@wergon/core/time';
 import {
   AT_REST,
   applyEntry,
-  collect,
+  addSettled,
   correctedEntry,
   inOrderOfTime,
   isCorrection,
-  noStrands,
-  piecesOf,
+  emptyTimeline,
+  allocateStint,
   sumLines,
   targetsOf,
 } from '@wergon/core/ledger';
-import type { Correction, Entry, LaborEntry, Strands } from '@wergon/core/ledger';
+import type { Correction, Entry, LaborEntry, PersonTimeline } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { Defect } from '@wergon/core/result';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { findClosedUntil, markUnsettled } from './decisionRows.ts';
-import { loadStints } from './strands.ts';
+import { loadStints } from './timelineRows.ts';
 import { dueOf, takeDue, waitForDue } from './waiting.ts';
 
 /** The days of each technician that newly recorded entries can touch. */
@@ -175,21 +175,21 @@ export function deriveDays(
     [technician, first],
   );
   let state = earlier ? readState(earlier.state) : AT_REST;
-  const derived: { day: LocalDay; state: string; strands: Strands }[] = [];
+  const derived: { day: LocalDay; state: string; timeline: PersonTimeline }[] = [];
   const days = [...new Set([...entriesByDay.keys(), ...before.keys()])].sort((a, b) => a - b);
   let stop = last;
   for (const day of days) {
-    const strands = noStrands();
+    const timeline = emptyTimeline();
     for (const entry of inOrderOfTime(
       (entriesByDay.get(day) ?? []) as Extract<LaborEntry, { at: number }>[],
     )) {
       const step = applyEntry(technician, state, entry, facts.policy);
       state = step.state;
-      collect(strands, step.settled);
+      addSettled(timeline, step.settled);
     }
     stop = day > stop ? day : stop;
     const text = writeState(state);
-    if (entriesByDay.has(day)) derived.push({ day, state: text, strands });
+    if (entriesByDay.has(day)) derived.push({ day, state: text, timeline });
     if (day >= last && before.get(day) === text) break;
   }
   replaceDays(sql, facts, technician, first, stop, derived, lineDays);
@@ -201,7 +201,7 @@ function replaceDays(
   technician: TechnicianId,
   first: LocalDay,
   stop: LocalDay,
-  derived: readonly { readonly day: LocalDay; readonly state: string; readonly strands: Strands }[],
+  derived: readonly { readonly day: LocalDay; readonly state: string; readonly timeline: PersonTimeline }[],
   lineDays: Set<LocalDay>,
 ): void {
   const range = [technician, first, stop];
@@ -228,7 +228,7 @@ function replaceDays(
     capped,
     opened,
     closed,
-  }: Strands['shifts'][number] | Strands['stints'][number]) => ({
+  }: PersonTimeline['shifts'][number] | PersonTimeline['stints'][number]) => ({
     technician,
     from_at: from,
     to_at: to,
@@ -236,8 +236,8 @@ function replaceDays(
     opened,
     closed: closed ?? null,
   });
-  const withDay = <T>(pick: (strands: Strands) => readonly T[]) =>
-    derived.flatMap(({ day, strands }) => pick(strands).map((item) => ({ day, item })));
+  const withDay = <T>(pick: (timeline: PersonTimeline) => readonly T[]) =>
+    derived.flatMap(({ day, timeline }) => pick(timeline).map((item) => ({ day, item })));
   const stints = withDay(({ stints }) => stints);
   for (const { item } of stints) markDays(item.from, item.to);
   sql.insert(
@@ -253,7 +253,7 @@ function replaceDays(
       shift_since: item.shiftSince ?? null,
     })),
   );
-  const presence = (kind: 'shift' | 'break', pick: (strands: Strands) => Strands['shifts']) =>
+  const presence = (kind: 'shift' | 'break', pick: (timeline: PersonTimeline) => PersonTimeline['shifts']) =>
     withDay(pick).map(({ day, item }) => ({ kind, ...stretch(item), settled_day: day }));
   sql.insert('presence', [
     ...presence('shift', ({ shifts }) => shifts),
@@ -291,7 +291,7 @@ export function deriveLines(
     from: facts.zone.startOf(first),
     to: facts.zone.startOf(addDays(last, 1)),
   });
-  const pieces = stints.flatMap((stint) => piecesOf(stint, facts)).filter(({ day }) => days.has(day));
+  const pieces = stints.flatMap((stint) => allocateStint(stint, facts)).filter(({ day }) => days.has(day));
   const hours = sql
     .all<{ day: LocalDay; body: string }>(
       `select "day", "body" from "effective_entry" where "technician" = ? and "day" between ? and ? and "type" = 'hours' order by "seq"`,

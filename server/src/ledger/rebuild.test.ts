@@ -1,4 +1,4 @@
-import { readSql, writeSql } from '../db/index.ts';
+import { readSql, writeSql } from '../db/sql.ts';
 import { newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 import { PROJECTIONS, catchUp, rebuild } from './rebuild.ts';

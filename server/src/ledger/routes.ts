@@ -1,5 +1,5 @@
 import type { LineDetail } from '@wergon/contract/ledger';
-import { collect, isCorrection, noStrands, piecesOf, settleAt } from '@wergon/core/ledger';
+import { addSettled, isCorrection, emptyTimeline, allocateStint, settleAt } from '@wergon/core/ledger';
 import type { Entry, HoursEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
@@ -21,7 +21,7 @@ import { mountRates } from './rates.ts';
 import { mountTrail } from './trail.ts';
 import { loadNames, loadScan } from './scans.ts';
 import type { Names } from './scans.ts';
-import { loadHours, findState, loadStints } from './strands.ts';
+import { loadHours, findState, loadStints } from './timelineRows.ts';
 
 export function mountLedger(mount: Mount, context: LedgerContext): void {
   const { database, clock, facts, journal } = context;
@@ -76,12 +76,12 @@ function loadLine(
   const target = asked.target as TargetId;
   const { day, workType } = asked;
   const span = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
-  const tail = noStrands();
+  const tail = emptyTimeline();
   const state = findState(sql, technician);
-  if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
+  if (state) addSettled(tail, settleAt(technician, state, now, facts.policy).settled);
   const titleOf = (id: TargetId) => facts.tasks.get(id)?.title ?? facts.activities.get(id)?.title ?? id;
   const parts = [...loadStints(sql, { technician, ...span }), ...tail.stints].flatMap((stint) =>
-    piecesOf(stint, facts)
+    allocateStint(stint, facts)
       .filter((piece) => piece.target === target && piece.workType === workType && piece.day === day)
       .map((piece) => ({ stint, piece })),
   );

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { attendedByShiftDay, piecesOf, splitByShiftDay, sumLines } from '@wergon/core/ledger';
+import { attendedByShiftDay, allocateStint, splitByShiftDay, sumLines } from '@wergon/core/ledger';
 import type { HoursEntry, ShiftLine } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { approvalFacts, approvalState } from '@wergon/core/approval';
@@ -7,8 +7,8 @@ import type { ApprovalState } from '@wergon/core/approval';
 import { inForceAt, sumSeconds, toSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadPersonStrands } from './personStrands.ts';
-import { loadHours } from './strands.ts';
+import { loadPersonTimeline } from './personTimeline.ts';
+import { loadHours } from './timelineRows.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 
 /** A shift can begin so many days before the last calendar day of its labor. */
@@ -53,9 +53,9 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
   const hoursOf = byTechnician(loadHours(sql, first, last));
   const said = loadSaid(sql, firstDay, lastDay);
   return [...people].flatMap((technician) => {
-    const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
+    const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, technician, span, now);
     const hours = hoursOf.get(technician) ?? [];
-    const pieces = stints.flatMap((stint) => piecesOf(stint, facts));
+    const pieces = stints.flatMap((stint) => allocateStint(stint, facts));
     const lines = sumLines(pieces, hours, facts.costRates.get(technician) ?? []);
     const byDay = new Map<LocalDay, ShiftLine[]>();
     for (const line of splitByShiftDay(lines, pieces, hours).filter((each) => isForPay(each, facts)))

@@ -10,15 +10,15 @@ import { refuse } from '../http/index.ts';
 import type { Sql } from '../db/index.ts';
 import { PatternEntity } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import { createDeskAct } from './deskAct.ts';
-import type { Plan, Planner } from './deskAct.ts';
-import type { Scene, Spot } from './effect.ts';
+import { createEditService } from './editService.ts';
+import type { Plan, EditPlanner } from './editService.ts';
+import type { EditScope, PersonDay } from './effect.ts';
 import { loadProposals } from './floorEnds.ts';
 import { findLooseEnds } from './looseEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
-import { findEntryBefore, findMade } from './made.ts';
-import { loadSurroundings, patternsOf, readDaysOf } from './surroundings.ts';
-import type { Plans } from './surroundings.ts';
+import { findEntryBefore, findOwnEntry } from './ownEntries.ts';
+import { loadSurroundings, patternsOf, readDaysOf } from './answerContext.ts';
+import type { Plans } from './answerContext.ts';
 
 /** The likely answers to loose ends; none to one that is about nobody. Person by person, so that what is read of one is
  *  held no longer than it is needed. */
@@ -46,7 +46,7 @@ type Chosen = Call<'previewAnswer'>['body']['answers'][number];
 
 /** Answers to loose ends: what they would do, doing it, and taking it back. */
 export function mountAnswers(mount: Mount, context: LedgerContext): void {
-  const act = createDeskAct(context);
+  const edits = createEditService(context);
   const { database, facts } = context;
   const loadPatterns = async () => patternsOf(await database.em.fork().findAll(PatternEntity));
 
@@ -60,22 +60,22 @@ export function mountAnswers(mount: Mount, context: LedgerContext): void {
       }),
     );
     const planner = planAll(answers.map((answer) => planAnswer(answer, patterns)));
-    return act.preview(who, sceneAround([...spots.values()]), planner, [...spots.values()]);
+    return edits.preview(who, sceneAround([...spots.values()]), planner, [...spots.values()]);
   });
 
   mount('answerLooseEnd', async ({ body: { answers }, who }) => {
     const patterns = await loadPatterns();
     const reasons = [...new Set(answers.map(({ reason }) => reason))].join(', ');
-    return act.record(who, planAll(answers.map((answer) => planAnswer(answer, patterns))), reasons);
+    return edits.record(who, planAll(answers.map((answer) => planAnswer(answer, patterns))), reasons);
   });
 
   mount('undoAnswer', async ({ body, who }) => {
-    return act.record(who, planUndo(body.entries, who.user.id), 'undone');
+    return edits.record(who, planUndo(body.entries, who.user.id), 'undone');
   });
 }
 
 /** The people and the stretch of days that some of their days lie in. */
-const sceneAround = (spots: readonly Spot[]): Scene => ({
+const sceneAround = (spots: readonly PersonDay[]): EditScope => ({
   people: [...new Set(spots.map(({ technician }) => technician))],
   firstDay: earliestOf(spots.map(({ day }) => day)),
   lastDay: latestOf(spots.map(({ day }) => day)),
@@ -83,7 +83,7 @@ const sceneAround = (spots: readonly Spot[]): Scene => ({
 
 /** Several plans as one: what refuses one of them refuses all. */
 const planAll =
-  (planners: readonly Planner[]): Planner =>
+  (planners: readonly EditPlanner[]): EditPlanner =>
   (sql, facts, now) => {
     const plans: Plan[] = [];
     for (const planner of planners) {
@@ -101,7 +101,7 @@ const planAll =
 
 /** The answer that was chosen, as it would be given now; refused where the loose end or the answer is another one. */
 const planAnswer =
-  ({ end: key, reason, at }: Chosen, patterns: Plans['patterns']): Planner =>
+  ({ end: key, reason, at }: Chosen, patterns: Plans['patterns']): EditPlanner =>
   (sql, known, now) => {
     const day = known.zone.dayAt(key.from);
     const people = [key.technician];
@@ -121,9 +121,9 @@ const planAnswer =
 
 /** Takes back what a user recorded himself: what others did is not taken back by a list of ids. */
 const planUndo =
-  (entries: readonly EntryId[], user: string): Planner =>
+  (entries: readonly EntryId[], user: string): EditPlanner =>
   (sql, known, now) => {
-    const made = entries.map((id) => findMade(sql, id, user));
+    const made = entries.map((id) => findOwnEntry(sql, id, user));
     if (made.some((each) => each === undefined)) return refuse('record.not_found');
     const changes = undoOf(
       made.flatMap((each) => each ?? []),

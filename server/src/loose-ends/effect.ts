@@ -1,13 +1,13 @@
 import type { Cents } from '@wergon/core/money';
 import type { EffectJson } from '@wergon/contract/loose-ends';
-import { piecesOf, sumLines } from '@wergon/core/ledger';
+import { allocateStint, sumLines } from '@wergon/core/ledger';
 import type { LaborLine, Stint, TargetId } from '@wergon/core/ledger';
 import { formatCents, sumCents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatDay, formatInstant, sumSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadPersonStrands, loadHours } from '../ledger/index.ts';
+import { loadPersonTimeline, loadHours } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Task } from '../work/index.ts';
 import { costedAs, usedOf, writeComparison } from '../compare/index.ts';
@@ -16,28 +16,28 @@ import { findLooseEnds } from './looseEnds.ts';
 import { orderNumberOf, titleOf } from '../catalog/index.ts';
 
 /** Whom an act is about, and on which days. */
-export type Scene = {
+export type EditScope = {
   readonly people: readonly TechnicianId[];
   readonly firstDay: LocalDay;
   readonly lastDay: LocalDay;
 };
 /** A person's day, of which the tape is shown before and after. */
-export type Spot = { readonly technician: TechnicianId; readonly day: LocalDay };
+export type PersonDay = { readonly technician: TechnicianId; readonly day: LocalDay };
 
-type Seen = {
+type Snapshot = {
   readonly lanes: ReadonlyMap<TechnicianId, readonly Stint[]>;
   readonly lines: readonly LaborLine[];
   readonly looseEnds: number;
 };
 
 /** The days of a scene as they stand, with what runs: stints, labor lines, and how many loose ends around them. */
-export function look(
+export function snapshot(
   sql: Sql,
   facts: ShopFacts,
-  { people, firstDay, lastDay }: Scene,
+  { people, firstDay, lastDay }: EditScope,
   now: Instant,
   costs: Costs,
-): Seen {
+): Snapshot {
   // Work that began on the last day may end on the next.
   const last = addDays(lastDay, 1);
   const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf(addDays(last, 1)) };
@@ -45,9 +45,9 @@ export function look(
   const lanes = new Map<TechnicianId, readonly Stint[]>();
   const lines: LaborLine[] = [];
   for (const technician of people) {
-    const { stints } = loadPersonStrands(sql, facts, technician, span, now);
+    const { stints } = loadPersonTimeline(sql, facts, technician, span, now);
     const pieces = stints
-      .flatMap((stint) => piecesOf(stint, facts))
+      .flatMap((stint) => allocateStint(stint, facts))
       .filter(({ day }) => day >= firstDay && day <= last);
     const own = hours.filter((entry) => entry.technician === technician);
     lanes.set(technician, stints);
@@ -59,14 +59,14 @@ export function look(
 }
 
 /** How a scene stands, with what the tasks that an act touches come to in all. */
-type SeenWithTasks = Seen & { readonly tasks: readonly TaskWithLabor[] };
+type SnapshotWithTasks = Snapshot & { readonly tasks: readonly TaskWithLabor[] };
 
 /** What an act would change, from how it is before and after it. */
 export const writeEffect = (
   facts: ShopFacts,
-  spots: readonly Spot[],
-  before: SeenWithTasks,
-  after: SeenWithTasks,
+  spots: readonly PersonDay[],
+  before: SnapshotWithTasks,
+  after: SnapshotWithTasks,
   costs: Costs,
 ): EffectJson => ({
   lanes: spots.map(({ technician, day }) => ({
@@ -101,8 +101,8 @@ const writeLane = (
 
 type Sum = { readonly seconds: number; readonly cost: Cents };
 /** The targets whose hours or cost are others after an act, with both sums. */
-function findChanged(before: Seen, after: Seen) {
-  const sum = ({ lines }: Seen, target: TargetId): Sum => {
+function findChanged(before: Snapshot, after: Snapshot) {
+  const sum = ({ lines }: Snapshot, target: TargetId): Sum => {
     const own = lines.filter((line) => line.target === target);
     return { seconds: sumSeconds(own), cost: sumCents(own) };
   };
@@ -114,18 +114,19 @@ function findChanged(before: Seen, after: Seen) {
 }
 
 /** The tasks whose hours or cost an act would change. */
-export const touchedTasks = (facts: ShopFacts, before: Seen, after: Seen): readonly Task[] =>
+export const touchedTasks = (facts: ShopFacts, before: Snapshot, after: Snapshot): readonly Task[] =>
   findChanged(before, after).flatMap(({ target }) => facts.tasks.get(target) ?? []);
 
 /** The tasks and activities whose hours or cost an act would change. */
 function writeJobs(
   facts: ShopFacts,
-  before: SeenWithTasks,
-  after: SeenWithTasks,
+  before: SnapshotWithTasks,
+  after: SnapshotWithTasks,
   costs: Costs,
 ): EffectJson['jobs'] {
   const money = ({ cost }: Sum) => formatCents(cost);
-  const find = ({ tasks }: SeenWithTasks, target: TargetId) => tasks.find(({ task }) => task.id === target);
+  const find = ({ tasks }: SnapshotWithTasks, target: TargetId) =>
+    tasks.find(({ task }) => task.id === target);
   return findChanged(before, after).map(({ target, was, is }) => {
     const [then, now] = [find(before, target), find(after, target)];
     const order = now && facts.orders.get(now.task.order);

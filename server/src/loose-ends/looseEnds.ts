@@ -4,7 +4,7 @@ import {
   deriveFinished,
   findNotReleased,
   findWithoutRate,
-  piecesOf,
+  allocateStint,
   sumEntered,
   isTaskEntry,
   sumLines,
@@ -15,7 +15,7 @@ import { isAnsweredByRule, withoutAccepted } from '@wergon/core/loose-ends';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import {
-  loadPersonStrands,
+  loadPersonTimeline,
   loadHours,
   acceptedFacts,
   loadAccepted,
@@ -121,26 +121,26 @@ function findByTime(
   const hours = loadHours(sql, first, lastDay);
   const found: LooseEnd[] = [];
   for (const technician of people) {
-    const strands = loadPersonStrands(sql, facts, technician, span, now);
+    const timeline = loadPersonTimeline(sql, facts, technician, span, now);
     const ownHours = hours.filter((entry) => entry.technician === technician);
     const { looseEnds } = deriveAttendance(
       {
         technician,
-        ...strands,
+        ...timeline,
         enteredByDay: sumEntered(ownHours),
       },
       facts,
     );
     const lines = sumLines(
-      strands.stints.flatMap((stint) => piecesOf(stint, facts)),
+      timeline.stints.flatMap((stint) => allocateStint(stint, facts)),
       ownHours,
       facts.costRates.get(technician) ?? [],
     );
     found.push(
-      ...strands.looseEnds,
+      ...timeline.looseEnds,
       ...looseEnds,
       ...findWithoutRate(lines),
-      ...findNotReleased(strands.stints, facts),
+      ...findNotReleased(timeline.stints, facts),
     );
   }
   return found;

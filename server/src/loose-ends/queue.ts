@@ -22,7 +22,7 @@ import { loadAccepted } from '../ledger/index.ts';
 import { findFloorEnds, loadProposals } from './floorEnds.ts';
 import type { ToldFloorEnd } from './floorEnds.ts';
 import type { DatedLooseEnd } from './looseEnds.ts';
-import { patternsOf } from './surroundings.ts';
+import { patternsOf } from './answerContext.ts';
 
 /** A loose end of the queue, with its likely answers. */
 type Queued = (DatedLooseEnd | ToldFloorEnd) & { readonly answers?: readonly LikelyAnswer[] };

@@ -1,6 +1,5 @@
-import type { TechnicianId } from '@wergon/core/people';
+import type { TechnicianId, PlannedDay, WorkPattern } from '@wergon/core/people';
 import { plannedSeconds, plannedOn } from '@wergon/core/people';
-import type { PlannedDay, WorkPattern } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import { addDays, daysFrom, formatDay } from '@wergon/core/time';
 import type { Context, Mount } from '../http/index.ts';

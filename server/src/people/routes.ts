@@ -8,7 +8,7 @@ import type { Context, Mount } from '../http/index.ts';
 import { costRatesByTechnician, gradeRatesOf } from './costRates.ts';
 import { refuse } from '../http/index.ts';
 import { drawRandomCode } from '../scan/index.ts';
-import { ensureLabels } from '../shop/index.ts';
+import { ensureListItems } from '../shop/index.ts';
 import { mountBadges } from './badges.ts';
 import { BadgeEntity, CostRateEntity, GradeEntity, TechnicianEntity } from './entities.ts';
 import { hashPin } from './pins.ts';
@@ -63,7 +63,7 @@ export function mountPeople(mount: Mount, context: Context): void {
     const badGrade = await findBadGrade(body.grade);
     if (badGrade) return badGrade;
     const id = await database.em.fork().transactional(async (em) => {
-      await ensureLabels(em, { department: [body.department], crew: [body.crew] });
+      await ensureListItems(em, { department: [body.department], crew: [body.crew] });
       return addTechnician(em, body, drawRandomCode('badge'));
     });
     changed();
@@ -77,7 +77,7 @@ export function mountPeople(mount: Mount, context: Context): void {
     const badGrade = await findBadGrade(body.grade);
     if (badGrade) return badGrade;
     const found = await database.em.fork().transactional(async (em) => {
-      await ensureLabels(em, { department: [body.department], crew: [body.crew] });
+      await ensureListItems(em, { department: [body.department], crew: [body.crew] });
       return em.nativeUpdate(TechnicianEntity, { id }, columnsOf(body));
     });
     changed();

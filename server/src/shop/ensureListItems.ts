@@ -6,22 +6,22 @@ import type { CodeDrawer } from '../scan/index.ts';
 import { CustomerEntity, ListItemEntity, ResourceEntity } from './entities.ts';
 
 /** Everything that is kept once in a list and stands by its name wherever it is used. */
-export type LabelKind = ListName | 'work-center' | 'customer';
+export type ListKind = ListName | 'work-center' | 'customer';
 
 /** Makes sure that names somebody has used stand in the shop's lists. */
-export async function ensureLabels(
+export async function ensureListItems(
   em: EntityManager,
-  names: Partial<Record<LabelKind, readonly string[]>>,
+  names: Partial<Record<ListKind, readonly string[]>>,
   drawCode: CodeDrawer = drawRandomCode,
 ): Promise<void> {
-  for (const kind of Object.keys(names) as LabelKind[]) {
+  for (const kind of Object.keys(names) as ListKind[]) {
     const wanted = [...new Set(names[kind])].filter((name) => name !== '');
     const known = new Set(await namesOf(em, kind));
     for (const name of wanted) if (!known.has(name)) await addLabel(em, kind, name, drawCode);
   }
 }
 
-async function namesOf(em: EntityManager, kind: LabelKind): Promise<string[]> {
+async function namesOf(em: EntityManager, kind: ListKind): Promise<string[]> {
   const rows =
     kind === 'customer'
       ? await em.findAll(CustomerEntity)
@@ -31,7 +31,7 @@ async function namesOf(em: EntityManager, kind: LabelKind): Promise<string[]> {
   return rows.map(({ name }) => name);
 }
 
-async function addLabel(em: EntityManager, kind: LabelKind, name: string, drawCode: CodeDrawer) {
+async function addLabel(em: EntityManager, kind: ListKind, name: string, drawCode: CodeDrawer) {
   const item = { id: randomUUID(), name, isOff: false };
   if (kind === 'customer') await em.insert(CustomerEntity, { ...item, note: '', charge: null });
   else if (kind === 'work-center')

@@ -1,6 +1,6 @@
 export { writeCharge } from './charge.ts';
-export { ensureLabels } from './ensureListItems.ts';
-export type { LabelKind } from './ensureListItems.ts';
+export { ensureListItems } from './ensureListItems.ts';
+export type { ListKind } from './ensureListItems.ts';
 export {
   ActivityEntity,
   ClockEntity,

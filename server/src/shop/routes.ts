@@ -5,7 +5,7 @@ import { refuse } from '../http/index.ts';
 import { insertOnce } from '../db/index.ts';
 import { ClosedDayEntity, ShopEntity, UnitEntity } from './entities.ts';
 import { mountFirstRun } from './firstRun.ts';
-import { ensureLabels } from './ensureListItems.ts';
+import { ensureListItems } from './ensureListItems.ts';
 import { mountNotices } from './notices.ts';
 
 /** Routes of what the shop says of itself: its settings, closed days, notices, customers' units. */
@@ -23,7 +23,7 @@ export function mountShop(mount: Mount, context: Context): void {
   mount('addUnit', async ({ body: { once, ...body } }) => {
     const id = once ?? randomUUID();
     const isKept = await database.em.fork().transactional(async (em) => {
-      await ensureLabels(em, { customer: [body.owner] });
+      await ensureListItems(em, { customer: [body.owner] });
       return insertOnce(em, UnitEntity, { id, ...body }, body);
     });
     setupChanged('shop', 'orders');

@@ -1,5 +1,12 @@
 import type { OwnTimeJson } from '@wergon/contract/station';
-import { collect, deriveAttendance, noStrands, piecesOf, settleAt, sumEntered } from '@wergon/core/ledger';
+import {
+  addSettled,
+  deriveAttendance,
+  emptyTimeline,
+  allocateStint,
+  settleAt,
+  sumEntered,
+} from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { formatDay, sumSeconds, mondayOf, addDays } from '@wergon/core/time';
@@ -24,9 +31,9 @@ export function loadOwnTime(
     from: facts.zone.startOf(first),
     to: facts.zone.startOf(addDays(first, WEEK)),
   };
-  const tail = noStrands();
+  const tail = emptyTimeline();
   const state = findState(sql, technician);
-  if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
+  if (state) addSettled(tail, settleAt(technician, state, now, facts.policy).settled);
   const stints = [...loadStints(sql, asked), ...tail.stints];
   const hours = loadHours(sql, first, today).filter((entry) => entry.technician === technician);
   const { days } = deriveAttendance(
@@ -46,7 +53,7 @@ export function loadOwnTime(
     charged.set(day, own.set(target, (own.get(target) ?? 0) + seconds));
   };
   for (const stint of stints)
-    for (const { day, target, seconds } of piecesOf(stint, facts)) charge(day, target, seconds);
+    for (const { day, target, seconds } of allocateStint(stint, facts)) charge(day, target, seconds);
   for (const { day, targets, seconds } of hours) charge(day, targets[0], seconds);
   const titleOf = (target: TargetId) => {
     const task = facts.tasks.get(target);

@@ -27,8 +27,8 @@ const ends = async () =>
   (
     (await shop.get('/api/reconcile?from=2026-03-03&to=2026-03-04', desk)).body as LooseEndsJson
   ).looseEnds.map(({ kind }) => kind);
-type Piece = { from: string; to: string | null } | null;
-const edit = (kind: string, was: Piece, becomes: Piece, path = '/api/reconcile/presence') =>
+type Allocation = { from: string; to: string | null } | null;
+const edit = (kind: string, was: Allocation, becomes: Allocation, path = '/api/reconcile/presence') =>
   shop.post(path, { technician: shop.ada, kind, was, becomes }, desk);
 const piece = (from: number, to: number | null) => ({ from: at(from), to: to === null ? null : at(to) });
 const minutes = (instant: string) => (Date.parse(instant) / 1000 - SEVEN) / 60;

@@ -14,14 +14,14 @@ import type { Call, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, loadPersonStrands, loadNames, loadScan, loadHours } from '../ledger/index.ts';
+import { findClosedUntil, loadPersonTimeline, loadNames, loadScan, loadHours } from '../ledger/index.ts';
 import { loadPlans } from '../people/index.ts';
 import type { Plans } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import { createDeskAct } from '../loose-ends/index.ts';
-import type { Planner, Scene } from '../loose-ends/index.ts';
+import { createEditService } from '../loose-ends/index.ts';
+import type { EditPlanner, EditScope } from '../loose-ends/index.ts';
 import { orderNumberOf, titleOf } from '../catalog/index.ts';
-import { loadGround, refuseEdit } from './ground.ts';
+import { loadGround, refuseEdit } from './editContext.ts';
 
 type Asked = Call<'editTape'>['body'];
 type AskedPresence = Call<'editPresence'>['body'];
@@ -29,7 +29,7 @@ type AskedPresence = Call<'editPresence'>['body'];
 /** The tape of one person's day: how it is, and edits of it. */
 export function mountPersonDay(mount: Mount, context: LedgerContext): void {
   const { database, clock, facts } = context;
-  const act = createDeskAct(context);
+  const edits = createEditService(context);
   mount('personDay', async ({ query: { technician, day }, who }) => {
     const known = await facts.get();
     if (!known.technicians.has(technician)) return refuse('record.not_found');
@@ -43,23 +43,27 @@ export function mountPersonDay(mount: Mount, context: LedgerContext): void {
   });
 
   mount('previewEdit', async ({ body, who }) =>
-    act.preview(who, sceneOf(body, await facts.get(), clock.now()), planTape(body)),
+    edits.preview(who, sceneOf(body, await facts.get(), clock.now()), planTape(body)),
   );
 
   mount('editTape', async ({ body, who }) =>
-    act.record(who, planTape(body), body.reason || 'put right on the tape'),
+    edits.record(who, planTape(body), body.reason || 'put right on the tape'),
   );
 
   mount('previewPresence', async ({ body, who }) =>
-    act.preview(who, presenceScene(body, await facts.get(), clock.now()), planPresenceOf(body)),
+    edits.preview(who, presenceScene(body, await facts.get(), clock.now()), planPresenceOf(body)),
   );
 
   mount('editPresence', async ({ body, who }) =>
-    act.record(who, planPresenceOf(body), body.reason || 'put right on the tape'),
+    edits.record(who, planPresenceOf(body), body.reason || 'put right on the tape'),
   );
 }
 
-const presenceScene = ({ technician, was, becomes }: AskedPresence, facts: ShopFacts, now: Instant): Scene =>
+const presenceScene = (
+  { technician, was, becomes }: AskedPresence,
+  facts: ShopFacts,
+  now: Instant,
+): EditScope =>
   sceneAround(
     [was, becomes].flatMap((piece) => (piece ? { technician, ...piece } : [])),
     facts,
@@ -67,23 +71,23 @@ const presenceScene = ({ technician, was, becomes }: AskedPresence, facts: ShopF
   );
 
 const planPresenceOf =
-  (edit: AskedPresence): Planner =>
+  (edit: AskedPresence): EditPlanner =>
   (sql, known, now) => {
     if (!known.technicians.has(edit.technician))
       return refuse('input.invalid', [{ field: 'technician', message: 'no such technician' }]);
-    const scene = presenceScene(edit, known, now);
-    const planned = planPresence(edit, loadGround(sql, known, scene, [], now));
+    const scope = presenceScene(edit, known, now);
+    const planned = planPresence(edit, loadGround(sql, known, scope, [], now));
     return planned.ok
-      ? ok({ ...scene, changes: planned.value })
+      ? ok({ ...scope, changes: planned.value })
       : refuseEdit(planned.code, planned.params, known);
   };
 
-const sceneOf = ({ block, becomes }: TapeEdit, facts: ShopFacts, now: Instant): Scene =>
+const sceneOf = ({ block, becomes }: TapeEdit, facts: ShopFacts, now: Instant): EditScope =>
   sceneAround([...(block ? [block] : []), ...becomes], facts, now);
 
 type Stretch = { readonly technician: TechnicianId; readonly from: Instant; readonly to: Instant | null };
 /** The people and the days that some stretches lie in; what goes on goes on until now. */
-function sceneAround(stretches: readonly Stretch[], { zone }: ShopFacts, now: Instant): Scene {
+function sceneAround(stretches: readonly Stretch[], { zone }: ShopFacts, now: Instant): EditScope {
   const dayOf = (at: number) => zone.dayAt(toInstant(Math.min(at, now)));
   return {
     people: [...new Set(stretches.map(({ technician }) => technician))],
@@ -93,11 +97,11 @@ function sceneAround(stretches: readonly Stretch[], { zone }: ShopFacts, now: In
 }
 
 const planTape =
-  ({ block, becomes }: Asked): Planner =>
+  ({ block, becomes }: Asked): EditPlanner =>
   (sql, known, now) => {
     const edit: TapeEdit = { block, becomes };
-    const scene = sceneOf(edit, known, now);
-    const unknown = scene.people.find((id) => !known.technicians.has(id));
+    const scope = sceneOf(edit, known, now);
+    const unknown = scope.people.find((id) => !known.technicians.has(id));
     if (unknown !== undefined)
       return refuse('input.invalid', [{ field: 'technician', message: 'no such technician' }]);
     const place = becomes.findIndex(({ running }) =>
@@ -108,9 +112,9 @@ const planTape =
         { field: `becomes[${place}].running`, message: 'no such task or activity' },
       ]);
     const targets = becomes.flatMap(({ running }) => running.map(({ target }) => target));
-    const planned = planEdit(edit, loadGround(sql, known, scene, targets, now));
+    const planned = planEdit(edit, loadGround(sql, known, scope, targets, now));
     return planned.ok
-      ? ok({ ...scene, changes: planned.value })
+      ? ok({ ...scope, changes: planned.value })
       : refuseEdit(planned.code, planned.params, known);
   };
 
@@ -128,7 +132,7 @@ function loadPersonDay(
   day: LocalDay,
 ): Omit<PersonDayJson, 'mayCorrect'> {
   const span = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
-  const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
+  const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, technician, span, now);
   const hours = loadHours(sql, day, day).filter((entry) => entry.technician === technician);
   const { days } = deriveAttendance(
     { technician, stints, shifts, breaks, enteredByDay: sumEntered(hours) },

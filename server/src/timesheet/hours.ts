@@ -1,4 +1,4 @@
-import { piecesOf } from '@wergon/core/ledger';
+import { allocateStint } from '@wergon/core/ledger';
 import type { AmendSet, HoursEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Change } from '@wergon/core/loose-ends';
@@ -10,10 +10,10 @@ import type { LedgerContext } from '../ledger/index.ts';
 import type { Call, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, loadPersonStrands, loadHours, readLaborEntry } from '../ledger/index.ts';
+import { findClosedUntil, loadPersonTimeline, loadHours, readLaborEntry } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import { createDeskAct } from '../loose-ends/index.ts';
-import type { Planner } from '../loose-ends/index.ts';
+import { createEditService } from '../loose-ends/index.ts';
+import type { EditPlanner } from '../loose-ends/index.ts';
 import { DraftEntity } from './entities.ts';
 
 type Row = Call<'enterHours'>['body']['rows'][number];
@@ -21,9 +21,9 @@ type Row = Call<'enterHours'>['body']['rows'][number];
 /** Time written down without a start and an end: for those who do not scan. */
 export function mountHours(mount: Mount, context: LedgerContext): void {
   const { database } = context;
-  const act = createDeskAct(context);
+  const edits = createEditService(context);
   mount('enterHours', async ({ body: { rows, drafts, reason, once }, who }) => {
-    const answer = await act.record(who, planHours(rows), reason || 'written down', once);
+    const answer = await edits.record(who, planHours(rows), reason || 'written down', once);
     if (answer.ok && drafts.length > 0)
       await database.em.fork().nativeDelete(DraftEntity, { id: { $in: drafts }, user: who.user.id });
     return answer;
@@ -31,7 +31,7 @@ export function mountHours(mount: Mount, context: LedgerContext): void {
 }
 
 const planHours =
-  (rows: readonly Row[]): Planner =>
+  (rows: readonly Row[]): EditPlanner =>
   (sql, facts, now) => {
     const before = rows.map(({ entry }) => (entry === null ? undefined : findHours(sql, entry)));
     const errors = rows.flatMap((row, i) =>
@@ -99,8 +99,10 @@ function findFull(
   const held = new Map<string, number>();
   const heldBefore = (technician: TechnicianId, day: LocalDay): number => {
     const span = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
-    const { stints } = loadPersonStrands(sql, facts, technician, span, now);
-    const scanned = stints.flatMap((stint) => piecesOf(stint, facts)).filter((piece) => piece.day === day);
+    const { stints } = loadPersonTimeline(sql, facts, technician, span, now);
+    const scanned = stints
+      .flatMap((stint) => allocateStint(stint, facts))
+      .filter((piece) => piece.day === day);
     const entered = loadHours(sql, day, day).filter(
       (entry) => entry.technician === technician && !changed.has(entry.id),
     );

@@ -1,5 +1,5 @@
 import type { JobWeekJson } from '@wergon/contract/timesheet';
-import { piecesOf } from '@wergon/core/ledger';
+import { allocateStint } from '@wergon/core/ledger';
 import type { HoursEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
@@ -12,7 +12,7 @@ import type { LedgerContext } from '../ledger/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, loadPersonStrands, loadHours } from '../ledger/index.ts';
+import { findClosedUntil, loadPersonTimeline, loadHours } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { costsFor, loadLabor, usedOf, writeComparison } from '../compare/index.ts';
 import type { Costs } from '../compare/index.ts';
@@ -108,12 +108,12 @@ function cellsOf(
   hours: readonly HoursEntry[],
   target: TargetId,
   monday: LocalDay,
-  span: Parameters<typeof loadPersonStrands>[3],
+  span: Parameters<typeof loadPersonTimeline>[3],
   now: Instant,
 ): Cells {
   const cells: Cells = Array.from({ length: WEEK }, () => ({ scanned: 0, isOpen: false, entered: [] }));
-  for (const stint of loadPersonStrands(sql, facts, technician, span, now).stints)
-    for (const piece of piecesOf(stint, facts)) {
+  for (const stint of loadPersonTimeline(sql, facts, technician, span, now).stints)
+    for (const piece of allocateStint(stint, facts)) {
       const cell = cells[piece.day - monday];
       if (piece.target !== target || !cell) continue;
       cell.scanned += piece.seconds;

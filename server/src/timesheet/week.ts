@@ -1,5 +1,5 @@
 import type { WeekJson } from '@wergon/contract/timesheet';
-import { deriveAttendance, piecesOf, sumEntered } from '@wergon/core/ledger';
+import { deriveAttendance, allocateStint, sumEntered } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
@@ -12,7 +12,7 @@ import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, loadPersonStrands, loadHours, loadShiftDays } from '../ledger/index.ts';
+import { findClosedUntil, loadPersonTimeline, loadHours, loadShiftDays } from '../ledger/index.ts';
 import { loadPlans } from '../people/index.ts';
 import type { Plans } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -58,7 +58,7 @@ function loadWeek(
   const days = Array.from({ length: WEEK }, (_, i) => addDays(monday, i));
   const sunday = addDays(monday, WEEK - 1);
   const span = { from: facts.zone.startOf(monday), to: facts.zone.startOf(addDays(sunday, 1)) };
-  const { stints, shifts, breaks } = loadPersonStrands(sql, facts, technician, span, now);
+  const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, technician, span, now);
   const hours = loadHours(sql, monday, sunday).filter((entry) => entry.technician === technician);
   const attendance = deriveAttendance(
     { technician, stints, shifts, breaks, enteredByDay: sumEntered(hours) },
@@ -77,7 +77,7 @@ function loadWeek(
     return row.cells[day - monday];
   };
   for (const stint of stints)
-    for (const piece of piecesOf(stint, facts)) {
+    for (const piece of allocateStint(stint, facts)) {
       const cell = cellOf(piece.target, piece.workType, piece.day);
       if (!cell) continue;
       cell.scanned += piece.seconds;

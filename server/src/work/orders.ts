@@ -8,7 +8,7 @@ import { dated, formatDay, inForceAt } from '@wergon/core/time';
 import type { Dated, Instant } from '@wergon/core/time';
 import { estimateCost, estimateSeconds } from '@wergon/core/work';
 import type { InWords, OrderState } from '@wergon/core/work';
-import { writeCharge, ensureLabels } from '../shop/index.ts';
+import { writeCharge, ensureListItems } from '../shop/index.ts';
 import type { CodeDrawer } from '../scan/index.ts';
 import { OrderEntity, TaskEntity } from './entities.ts';
 import type { HoursText, Task, WorkOrder } from './entities.ts';
@@ -95,7 +95,7 @@ export async function addOrder(
   drawCode: CodeDrawer,
   makeId: MakeId = newId,
 ): Promise<string> {
-  await ensureLabels(em, labelsOf(order), drawCode);
+  await ensureListItems(em, labelsOf(order), drawCode);
   const rows = newOrderRows(order, gradeRates, drawCode, makeId);
   await em.insert(OrderEntity, rows.order);
   for (const task of rows.tasks) await em.insert(TaskEntity, task);
@@ -137,7 +137,7 @@ export async function saveOrder(
   now: Instant,
   drawCode: CodeDrawer,
 ): Promise<void> {
-  await ensureLabels(em, labelsOf(order), drawCode);
+  await ensureListItems(em, labelsOf(order), drawCode);
   await em.nativeUpdate(
     OrderEntity,
     { id: before.id },

@@ -15,7 +15,7 @@ import type { InWords } from '@wergon/core/work';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { GradeEntity } from '../people/index.ts';
-import { ensureLabels } from '../shop/index.ts';
+import { ensureListItems } from '../shop/index.ts';
 import { StandardEntity, StandardVersionEntity } from './entities.ts';
 import type { Standard } from './entities.ts';
 import { priceInCents, writeInstructions } from './orders.ts';
@@ -129,7 +129,7 @@ export function mountStandards(mount: Mount, { database, clock, live }: Context)
     if (!(await em.findOne(GradeEntity, { id: body.task.grade })))
       return refuse('input.invalid', [{ field: 'task.grade', message: 'no such grade' }]);
     const id = await em.transactional(async (inner) => {
-      await ensureLabels(inner, { 'work-center': [body.task.workCenter] });
+      await ensureListItems(inner, { 'work-center': [body.task.workCenter] });
       return saveStandard(inner, saved, who.user.name, clock.now());
     });
     live.publishSetup();

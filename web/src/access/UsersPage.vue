@@ -5,7 +5,7 @@ import { computed, ref } from 'vue';
 import { RIGHTS, RIGHTS_OF_ROLE, RIGHT_WORDS, ROLES } from '@wergon/contract/access';
 import type { Role } from '@wergon/contract/access';
 import { callRoute, useDesk, usePeople, useAct } from '../kit/index.ts';
-import { BookFrame } from '../kit/parts/index.ts';
+import { ShopLayout } from '../kit/parts/index.ts';
 
 const desk = useDesk();
 const mayChange = computed(() => desk.may('users.change'));
@@ -70,7 +70,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     title="Who may do what"
     lead="Rights come with a role and are checked on the server. To see rates, and costs that are one person’s, can be given to anybody by name."
   >
@@ -182,7 +182,7 @@ async function save(): Promise<void> {
       </div>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     </template>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style scoped>

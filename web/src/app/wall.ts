@@ -2,9 +2,9 @@ import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import '../theme/index.ts';
 import '../theme/desk.scss';
-import { keepShell, queryPlugin } from '../kit/index.ts';
+import { registerServiceWorker, queryPlugin } from '../kit/index.ts';
 import { WallApp } from '../floor/index.ts';
 
 createApp(WallApp).use(createPinia()).use(queryPlugin).mount('#app');
 // Nobody types at a wall: a new version may take over at any time.
-keepShell('wall', () => true);
+registerServiceWorker('wall', () => true);

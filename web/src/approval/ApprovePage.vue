@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/approval';
 import { awaitsApproval, isException } from '@wergon/core/approval';
 import { callRoute, sayDate, sayDay, useDays, useDesk, useAct } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { DepartmentFilter, useDepartments } from '../people/index.ts';
 import ApprovalCell from './ApprovalCell.vue';
 
@@ -89,7 +89,7 @@ const REFUSALS = {
     <template #ruler>
       <p class="span"><b>Approve</b> {{ sayDay(monday) }} to {{ sayDay(sunday) }}, by shift start</p>
     </template>
-    <ReconcileWays />
+    <ReconcileTabs />
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"

@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { AccountedJson } from '@wergon/contract/attendance';
 import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 
 const desk = useDesk();
 const search = ref('');
@@ -49,7 +49,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
         days, from midnight to midnight.
       </p>
     </template>
-    <ReconcileWays />
+    <ReconcileTabs />
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"

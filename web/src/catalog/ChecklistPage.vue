@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import type { Checklist } from '@wergon/contract/shop';
 import { callRoute, useDesk } from '../kit/index.ts';
-import { QueryState, BookFrame } from '../kit/parts/index.ts';
+import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import BackupLine from './BackupLine.vue';
 
 const desk = useDesk();
@@ -87,7 +87,7 @@ const next = computed(() => (query.isFetching.value ? -1 : steps.value.findIndex
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     title="What is missing"
     lead="Before the numbers can be relied on, everybody needs a badge and a rate, every task an estimate, and every station a scanner that is heard."
   >
@@ -135,7 +135,7 @@ const next = computed(() => (query.isFetching.value ? -1 : steps.value.findIndex
       </p>
       <BackupLine />
     </template>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style scoped lang="scss">

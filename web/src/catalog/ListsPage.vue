@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { callRoute } from '../kit/index.ts';
-import { QueryState, BookFrame } from '../kit/parts/index.ts';
+import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { GradeSection } from '../people/index.ts';
 import ActivitySection from './ActivitySection.vue';
 import ResourceSection from './ResourceSection.vue';
@@ -21,7 +21,7 @@ const LISTS = [
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     title="Lists"
     lead="The shop’s own words. A new name goes everywhere the old one stood; what is switched off is offered no more and stays where it was used."
   >
@@ -49,7 +49,7 @@ const LISTS = [
         />
       </div>
     </template>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style scoped>

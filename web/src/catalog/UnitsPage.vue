@@ -4,7 +4,7 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
-import { FormField, QueryState, BookFrame } from '../kit/parts/index.ts';
+import { FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { STATE_WORDS, usePastWork } from '../work/index.ts';
 import CustomerSection from './CustomerSection.vue';
 
@@ -69,7 +69,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     title="Customers and units"
     lead="A unit is a customer’s machine on the bench; all its orders, past and present, hang on it."
   >
@@ -181,7 +181,7 @@ async function save(): Promise<void> {
       <p v-else class="quiet">{{ search ? `No unit matches “${search}”.` : 'No unit yet.' }}</p>
       <CustomerSection :customers="query.data.value.customers" />
     </template>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style scoped>

@@ -6,7 +6,7 @@ import { COLUMNS, EXCHANGE_KINDS } from '@wergon/contract/exchange';
 import type { ExchangeKind } from '@wergon/contract/exchange';
 import { guessColumns } from '@wergon/core/exchange';
 import { useDesk } from '../kit/index.ts';
-import { BookFrame } from '../kit/parts/index.ts';
+import { ShopLayout } from '../kit/parts/index.ts';
 import { recallMatch, rememberMatch } from './rememberMatch.ts';
 import { useExchange } from './useExchange.ts';
 
@@ -69,7 +69,7 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     title="Import and export"
     lead="Lists come in from CSV or XLSX. Every row is checked and shown before anything is stored, and the same file again changes nothing."
   >
@@ -251,7 +251,7 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
       </p>
       <button type="button" class="btn btn-quiet" @click="exchange.reset()">Another file</button>
     </section>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style scoped lang="scss">

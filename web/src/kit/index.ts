@@ -2,9 +2,9 @@ export { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './cal
 export { readDateText } from './dateText.ts';
 export { sayClock, sayDate, sayDay, sayInstant } from './dates.ts';
 export { download } from './download.ts';
-export { keepShell } from './keepShell.ts';
 export { isLive } from './live.ts';
 export { queryPlugin } from './queryPlugin.ts';
+export { registerServiceWorker } from './registerServiceWorker.ts';
 export { useAct } from './useAct.ts';
 export { useDays } from './useDays.ts';
 export { useDesk } from './useDesk.ts';

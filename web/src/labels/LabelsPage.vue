@@ -10,7 +10,7 @@ import type { Action } from '@wergon/core/scan';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
 import { callRoute, wordsOf, useDesk } from '../kit/index.ts';
-import { QueryState, BookFrame } from '../kit/parts/index.ts';
+import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { badgeCells, NAME_FORMS, NAME_ORDERS } from './badgeCells.ts';
 import OrderChoice from './OrderChoice.vue';
 import { pageName, printSheets, saveImage } from './paper.ts';
@@ -182,7 +182,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     title="Labels"
     lead="Codes for people, orders, actions and machines. A traveler that was printed before its order changed says so when it is scanned."
   >
@@ -302,7 +302,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
         </p>
       </div>
     </div>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style lang="scss">

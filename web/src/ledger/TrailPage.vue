@@ -4,7 +4,7 @@ import { computed, reactive, ref } from 'vue';
 import { readInstant } from '@wergon/contract/wire';
 import type { TrailJson } from '@wergon/contract/ledger';
 import { callRoute, wordsOf, sayDate, sayInstant, useDesk, usePeople } from '../kit/index.ts';
-import { DateField, DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { DateField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { sayChange, sayEntryType } from './entryWords.ts';
 import { exportTrail } from './exportTrail.ts';
 import { useVerify } from './useVerify.ts';
@@ -51,7 +51,7 @@ const clearAll = () =>
         each entry’s hash holds the one before it.
       </p>
     </template>
-    <ReconcileWays />
+    <ReconcileTabs />
     <form class="filters" @submit.prevent>
       <label>recorded from <DateField v-model="filter.from" label="Recorded from" is-small /></label>
       <label>to <DateField v-model="filter.to" label="Recorded to" is-small /></label>

@@ -5,12 +5,12 @@ import { readDay } from '@wergon/contract/wire';
 import { formatDay, weekdayOf, addDays } from '@wergon/core/time';
 import type { ChosenAnswer } from '@wergon/contract/loose-ends';
 import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import AlikeLine from './AlikeLine.vue';
 import { findAlike, keyOf, queueOf } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 import LooseEndLine from './LooseEndLine.vue';
-import MadeLine from './MadeLine.vue';
+import UndoBar from './UndoBar.vue';
 import OutsidePlanLine from './OutsidePlanLine.vue';
 import { useAnswers } from './useAnswers.ts';
 
@@ -93,7 +93,7 @@ const bars = computed(() =>
         </span>
       </div>
     </template>
-    <ReconcileWays />
+    <ReconcileTabs />
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -109,7 +109,7 @@ const bars = computed(() =>
           ><b>{{ accepted }}</b> accepted as {{ accepted === 1 ? 'it is' : 'they are' }}</span
         >
       </p>
-      <MadeLine :acts="acts" />
+      <UndoBar :acts="acts" />
       <p v-if="found.length < all.length" class="none" role="status">
         {{ found.length }} of {{ all.length }} match “{{ search }}”.
         <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>

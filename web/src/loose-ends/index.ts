@@ -1,5 +1,5 @@
 export { default as EffectView } from './EffectView.vue';
-export { default as MadeLine } from './MadeLine.vue';
+export { default as UndoBar } from './UndoBar.vue';
 export { looseEndsPages } from './pages.ts';
-export { useMade } from './useMade.ts';
-export type { Made } from './useMade.ts';
+export { useUndo } from './useUndo.ts';
+export type { Undoable } from './useUndo.ts';

@@ -1,10 +1,10 @@
 import type { Acceptance, ChosenAnswer } from '@wergon/contract/loose-ends';
 import { callRoute } from '../kit/index.ts';
-import { useMade } from './useMade.ts';
+import { useUndo } from './useUndo.ts';
 
 /** Answers given on this page, and what is accepted as it is. */
 export function useAnswers() {
-  const { made, isBusy, problem, undo, make, run } = useMade();
+  const { made, isBusy, problem, undo, make, run } = useUndo();
   return {
     made,
     isBusy,

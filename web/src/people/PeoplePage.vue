@@ -4,7 +4,7 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { callRoute, sayDate, useDesk, useForm } from '../kit/index.ts';
-import { FormField, QueryState, BookFrame } from '../kit/parts/index.ts';
+import { FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { nextNumber } from './nextNumber.ts';
 
 const desk = useDesk();
@@ -47,7 +47,7 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     title="People"
     lead="Everybody whose time is recorded. People who have left no longer appear on the floor but stay in the history."
   >
@@ -137,5 +137,5 @@ async function add(): Promise<void> {
       </table>
       <p v-if="people.length > 0 && shown.length === 0">Nobody matches “{{ search }}”.</p>
     </template>
-  </BookFrame>
+  </ShopLayout>
 </template>

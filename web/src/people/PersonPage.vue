@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { callRoute, useDesk } from '../kit/index.ts';
-import { QueryState, BookFrame } from '../kit/parts/index.ts';
+import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import BadgeSection from './BadgeSection.vue';
 import PersonFields from './PersonFields.vue';
 import PlanSection from './PlanSection.vue';
@@ -30,7 +30,7 @@ const missing = computed(() => {
 </script>
 
 <template>
-  <BookFrame :title="person?.name ?? 'Person'">
+  <ShopLayout :title="person?.name ?? 'Person'">
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -54,5 +54,5 @@ const missing = computed(() => {
       <BadgeSection :person="person" />
       <PlanSection :technician="id" />
     </template>
-  </BookFrame>
+  </ShopLayout>
 </template>

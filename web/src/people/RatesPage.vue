@@ -6,7 +6,7 @@ import { useRoute } from 'vue-router';
 import type { PayRecord, RateEffect } from '@wergon/contract/people';
 import { formatDay } from '@wergon/core/time';
 import { callRoute, sayDate, useDesk, useForm, useNow } from '../kit/index.ts';
-import { DateField, FormField, QueryState, BookFrame } from '../kit/parts/index.ts';
+import { DateField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import RateStack from './RateStack.vue';
 
 const desk = useDesk();
@@ -102,7 +102,7 @@ const asksPast = computed(
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     :title="person ? `Cost of ${person.name}’s hour` : 'Cost rates'"
     lead="What one hour costs the shop: base pay and what comes on top of it. A change alters no hours, only cost from its date on."
   >
@@ -269,7 +269,7 @@ const asksPast = computed(
         </div>
       </form>
     </template>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style scoped>

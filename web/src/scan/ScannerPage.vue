@@ -4,7 +4,7 @@ import { computed, onScopeDispose, ref } from 'vue';
 import { PAUSE_MS, PLAIN_SCANNER, checkScan, isScanOver, learnProfile } from '@wergon/core/scan';
 import type { CheckedScan, Key, ScannerFinding } from '@wergon/core/scan';
 import { callRoute, useDesk } from '../kit/index.ts';
-import { BookFrame } from '../kit/parts/index.ts';
+import { ShopLayout } from '../kit/parts/index.ts';
 import { CALIBRATION_WORDS, CODE_KIND_WORDS, FINDING_WORDS } from './scannerWords.ts';
 
 const desk = useDesk();
@@ -61,7 +61,7 @@ const shown = (name: string) => (name === ' ' ? 'space' : name);
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     title="Scanner check"
     lead="What a scanner really sends, key by key, and what a station would make of it. Nothing is recorded here."
   >
@@ -121,7 +121,7 @@ const shown = (name: string) => (name === ' ' ? 'space' : name);
       <RouterLink to="/shop/labels?kind=calibration">calibration label</RouterLink> and scan it once at its
       station: from then on the station understands it.
     </p>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style scoped>

@@ -6,7 +6,7 @@ import { DEFAULT_SETTINGS } from '@wergon/contract/shop';
 import type { Settings } from '@wergon/contract/shop';
 import { nextOrderNumber } from '@wergon/core/work';
 import { callRoute, sayDate, useDesk, useForm, useAct } from '../kit/index.ts';
-import { DateField, FormField, QueryState, BookFrame } from '../kit/parts/index.ts';
+import { DateField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 
 const PERIODS = {
   weekly: 'a week',
@@ -56,7 +56,7 @@ const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { d
 </script>
 
 <template>
-  <BookFrame title="Settings">
+  <ShopLayout title="Settings">
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -239,7 +239,7 @@ const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { d
         </li>
       </ul>
     </template>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style scoped>

@@ -4,7 +4,7 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { ref } from 'vue';
 import { parseInstant } from '@wergon/core/time';
 import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
-import { QueryState, BookFrame } from '../kit/parts/index.ts';
+import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import NoticeSection from './NoticeSection.vue';
 import StationForm from './StationForm.vue';
 
@@ -33,7 +33,7 @@ const say = (text: string | null): string => {
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     title="Stations"
     lead="A station is a browser on the shop floor, paired once. A device whose pairing is revoked can record nothing any more."
   >
@@ -117,7 +117,7 @@ const say = (text: string | null): string => {
       </p>
       <NoticeSection />
     </template>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style scoped>

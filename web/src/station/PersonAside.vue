@@ -6,7 +6,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { nextTasks } from '@wergon/core/station';
 import type { StationDirectory, StationSettings } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
-import type { Refused } from './deviceStore.ts';
+import type { Refused } from './indexedDb.ts';
 import { sayBalance } from './sayBalance.ts';
 import { useWords } from './useWords.ts';
 

@@ -6,7 +6,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import type { StationDirectory, StationSettings, Touch } from '@wergon/core/station';
 import { formatHours, inForceAt, toSeconds } from '@wergon/core/time';
 import type { Instant, Seconds } from '@wergon/core/time';
-import type { Refused } from './deviceStore.ts';
+import type { Refused } from './indexedDb.ts';
 import PersonActs from './PersonActs.vue';
 import PersonAside from './PersonAside.vue';
 import StandingView from './StandingView.vue';

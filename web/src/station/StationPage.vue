@@ -5,7 +5,7 @@ import type { Source } from '@wergon/core/station';
 import CrewView from './CrewView.vue';
 import { formatClock } from './formatClock.ts';
 import IdleView from './IdleView.vue';
-import { keepShell } from '../kit/index.ts';
+import { registerServiceWorker } from '../kit/index.ts';
 import OwnTimeView from './OwnTimeView.vue';
 import PairView from './PairView.vue';
 import PersonView from './PersonView.vue';
@@ -79,7 +79,7 @@ const connectionWords = computed(() => {
   if (connection.value === 'offline') return `${ui.value.offline}${count}`;
   return connection.value === 'connected' ? `${ui.value.connected}${count}` : ui.value.connecting;
 });
-keepShell('station', () => conversation.value.step === 'idle' && state.value.said === null);
+registerServiceWorker('station', () => conversation.value.step === 'idle' && state.value.said === null);
 const clock = computed(() => (directory.value ? formatClock(directory.value.facts.zone, now.value) : ''));
 </script>
 

@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import type { BatchResult, SentEntry } from '@wergon/contract/station';
-import { createMemoryStore } from './deviceStore.ts';
-import type { DeviceStore } from './deviceStore.ts';
+import { createMemoryStore } from './indexedDb.ts';
+import type { DeviceStore } from './indexedDb.ts';
 import { openOutbox } from './outbox.ts';
 import type { Answer } from './stationApi.ts';
 
 let store: DeviceStore | undefined;
 let respond: (entries: readonly SentEntry[]) => Answer<BatchResult>;
-jest.mock('./deviceStore.ts', () => ({
-  ...jest.requireActual<object>('./deviceStore.ts'),
+jest.mock('./indexedDb.ts', () => ({
+  ...jest.requireActual<object>('./indexedDb.ts'),
   openDeviceStore: () => (store ? Promise.resolve(store) : Promise.reject(new Error('no storage here'))),
 }));
 jest.mock('./stationApi.ts', () => ({

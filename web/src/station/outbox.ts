@@ -1,6 +1,6 @@
 import type { BatchResult, SentEntry } from '@wergon/contract/station';
-import { createMemoryStore, openDeviceStore } from './deviceStore.ts';
-import type { DeviceStore, Refused } from './deviceStore.ts';
+import { createMemoryStore, openDeviceStore } from './indexedDb.ts';
+import type { DeviceStore, Refused } from './indexedDb.ts';
 import { sendEntries } from './stationApi.ts';
 import type { ServerTime } from './stationClock.ts';
 

@@ -15,13 +15,13 @@ import type {
 } from '@wergon/core/station';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import { inOrder } from './inOrder.ts';
-import { createSending } from './sending.ts';
+import { createSending } from './syncQueue.ts';
 import { playSound } from './sounds.ts';
 import { createOwnProof } from './ownProof.ts';
 import { fetchDirectory, pairStation, sendProfile } from './stationApi.ts';
 import { createStationClock } from './stationClock.ts';
 import type { ServerTime } from './stationClock.ts';
-import { readEntry, writeEntry } from './wireEntry.ts';
+import { readEntry, writeEntry } from './entryJson.ts';
 
 export type Connection = 'starting' | 'connected' | 'offline' | 'unpaired';
 

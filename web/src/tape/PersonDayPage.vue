@@ -6,11 +6,11 @@ import { readInstant } from '@wergon/contract/wire';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay, Span } from '@wergon/core/time';
 import { callRoute, sayClock, sayDay, useDesk, useNow, useToday } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { HourTicks } from '../floor/index.ts';
 import { ScanHistory } from '../ledger/index.ts';
 import EditableTape from './EditableTape.vue';
-import { MadeLine, useMade } from '../loose-ends/index.ts';
+import { UndoBar, useUndo } from '../loose-ends/index.ts';
 import EditForm from './EditForm.vue';
 import PresenceSection from './PresenceSection.vue';
 import StintSection from './StintSection.vue';
@@ -43,7 +43,7 @@ const found = computed(() => {
   const words = search.value.trim().toLowerCase();
   return words === '' ? [] : names.value.filter(({ name }) => name.toLowerCase().includes(words)).slice(0, 8);
 });
-const acts = useMade();
+const acts = useUndo();
 const { isBusy } = acts;
 const editing = useTapeEdit(acts);
 const presence = usePresenceEdit(acts);
@@ -113,7 +113,7 @@ function add(): void {
         <HourTicks :scale="scale" :zone="desk.zone" :now="isToday ? now : null" />
       </div>
     </template>
-    <ReconcileWays />
+    <ReconcileTabs />
     <ul v-if="found.length > 0" class="found">
       <li v-for="person in found" :key="person.id">
         <button type="button" class="btn btn-quiet btn-sm" @click="go(dayNumber, person.id)">
@@ -146,7 +146,7 @@ function add(): void {
       <p v-if="!told.mayCorrect && desk.may('ledger.correct')" class="note">
         {{ told.name }} is not one of your people: this day can be read, others put it right.
       </p>
-      <MadeLine :acts="acts" />
+      <UndoBar :acts="acts" />
       <div class="row">
         <p class="name">
           <template v-if="shifts.length > 0">in {{ clock(shifts[0]!.from) }}, {{ outWords }}</template>

@@ -1,7 +1,7 @@
 import { toInstant } from '@wergon/core/time';
 import type { PresentJson } from '@wergon/contract/tape';
 import { bodies, server } from '../kit/fakeServer.fixture.ts';
-import { useMade } from '../loose-ends/useMade.ts';
+import { useUndo } from '../loose-ends/useUndo.ts';
 import { usePresenceEdit } from './usePresenceEdit.ts';
 
 jest.mock('@tanstack/vue-query', () => jest.requireActual('../kit/fakeServer.fixture.ts'));
@@ -24,7 +24,7 @@ test.each<[more: Partial<PresentJson>, to: string | null, why: string]>([
   [{ isOpen: true }, null, 'who is still in goes on'],
   [{ isTorn: true }, '2026-03-02T14:00:00Z', 'where the rule ended it'],
 ])('of a shift with %j the end is %s: %s; alone that changes nothing', (more, to) => {
-  const editing = usePresenceEdit(useMade());
+  const editing = usePresenceEdit(useUndo());
   editing.take('ada', 'shift', shift(more));
   expect(editing.body.value).toBeUndefined();
   const { becomes } = editing.draft.value ?? {};
@@ -37,7 +37,7 @@ test.each<[more: Partial<PresentJson>, to: string | null, why: string]>([
 });
 
 test('what was never scanned is added, and dropped without a word to the server', () => {
-  const editing = usePresenceEdit(useMade());
+  const editing = usePresenceEdit(useUndo());
   editing.begin('ada', 'break', { from: toInstant(1_772_450_000), to: toInstant(1_772_451_800) });
   expect(editing.body.value?.was).toBeNull();
   editing.drop();
@@ -46,7 +46,7 @@ test('what was never scanned is added, and dropped without a word to the server'
 });
 
 test('what is taken out never was; confirmed, it can be undone', async () => {
-  const acts = useMade();
+  const acts = useUndo();
   const editing = usePresenceEdit(acts);
   editing.take('ada', 'break', shift());
   editing.drop();

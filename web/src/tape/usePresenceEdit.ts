@@ -4,16 +4,22 @@ import type { PresenceEditJson, PresentJson } from '@wergon/contract/tape';
 import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { callRoute } from '../kit/index.ts';
-import type { Made } from '../loose-ends/index.ts';
+import type { Undoable } from '../loose-ends/index.ts';
 
 type Kind = PresenceEditJson['kind'];
-type Piece = { from: Instant; to: Instant | null };
-type Draft = { technician: string; kind: Kind; was: Piece | null; becomes: Piece | null; reason: string };
+type Allocation = { from: Instant; to: Instant | null };
+type Draft = {
+  technician: string;
+  kind: Kind;
+  was: Allocation | null;
+  becomes: Allocation | null;
+  reason: string;
+};
 
 /** A shift or a break while it is put right: what it was, and what it becomes. */
-export function usePresenceEdit(acts: Made) {
+export function usePresenceEdit(acts: Undoable) {
   const draft = ref<Draft | null>(null);
-  const write = (piece: Piece | null) =>
+  const write = (piece: Allocation | null) =>
     piece && { from: formatInstant(piece.from), to: piece.to === null ? null : formatInstant(piece.to) };
   /** The edit as it is sent; absent while it changes nothing. */
   const body = computed((): PresenceEditJson | undefined => {
@@ -35,10 +41,10 @@ export function usePresenceEdit(acts: Made) {
     clear,
     take(technician: string, kind: Kind, { from, to, isOpen }: PresentJson): void {
       clear();
-      const piece = (): Piece => ({ from: readInstant(from), to: isOpen ? null : readInstant(to) });
+      const piece = (): Allocation => ({ from: readInstant(from), to: isOpen ? null : readInstant(to) });
       draft.value = { technician, kind, was: piece(), becomes: piece(), reason: '' };
     },
-    begin(technician: string, kind: Kind, piece: Piece): void {
+    begin(technician: string, kind: Kind, piece: Allocation): void {
       clear();
       draft.value = { technician, kind, was: null, becomes: piece, reason: '' };
     },

@@ -1,7 +1,7 @@
 import { formatInstant, toInstant } from '@wergon/core/time';
 import { CallFailed, bodies, server } from '../kit/fakeServer.fixture.ts';
 import type { TapeBlock } from './usePersonDay.ts';
-import { useMade } from '../loose-ends/useMade.ts';
+import { useUndo } from '../loose-ends/useUndo.ts';
 import { useTapeEdit } from './useTapeEdit.ts';
 
 jest.mock('@tanstack/vue-query', () => jest.requireActual('../kit/fakeServer.fixture.ts'));
@@ -31,7 +31,7 @@ beforeEach(() => {
 });
 
 test('a block that is only taken hold of is no edit yet', () => {
-  const acts = useMade();
+  const acts = useUndo();
   const editing = useTapeEdit(acts);
   editing.take('ada', block());
   expect(editing.body.value?.becomes).toEqual([editing.body.value?.block]);
@@ -47,14 +47,14 @@ test.each<[stint: Partial<TapeBlock['stint']>, to: string | null, why: string]>(
     'what the rule cut ended there, as far as the tape goes',
   ],
 ])('of a stint with %j the block is sent with its end at %s: %s', (stint, to) => {
-  const acts = useMade();
+  const acts = useUndo();
   const editing = useTapeEdit(acts);
   editing.take('ada', block(stint));
   expect(editing.body.value?.block?.to).toBe(to);
 });
 
 test('a drawn edge, another kind of work and a new stretch are edits; what is still on nothing is not sent', () => {
-  const acts = useMade();
+  const acts = useUndo();
   const editing = useTapeEdit(acts);
   editing.take('ada', block());
   const [piece] = editing.draft.value?.becomes ?? [];
@@ -72,7 +72,7 @@ test('a drawn edge, another kind of work and a new stretch are edits; what is st
 });
 
 test('a split falls on a whole minute, and its second half waits for what was done', () => {
-  const acts = useMade();
+  const acts = useUndo();
   const editing = useTapeEdit(acts);
   editing.take('ada', { ...block(), to: at(1.505) });
   editing.split(0, at(9));
@@ -88,7 +88,7 @@ test('a split falls on a whole minute, and its second half waits for what was do
 });
 
 test('what was recorded can be taken back, the last first', async () => {
-  const acts = useMade();
+  const acts = useUndo();
   const editing = useTapeEdit(acts);
   for (const entry of ['e1', 'e2']) {
     server.answer = () => ({ entries: [entry] });
@@ -104,7 +104,7 @@ test('what was recorded can be taken back, the last first', async () => {
 });
 
 test('a refusal stays with what was drawn, in words, and names its field', async () => {
-  const acts = useMade();
+  const acts = useUndo();
   const editing = useTapeEdit(acts);
   server.answer = () => {
     const errors = [{ field: 'becomes[0].to', message: 'there is something from 8:00 to 9:00' }];
@@ -120,7 +120,7 @@ test('a refusal stays with what was drawn, in words, and names its field', async
 });
 
 test('a second press while the first is on its way sends nothing', async () => {
-  const acts = useMade();
+  const acts = useUndo();
   const editing = useTapeEdit(acts);
   editing.take('ada', block());
   editing.drop(0);

@@ -4,7 +4,7 @@ import { formatInstant, toInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import { callRoute } from '../kit/index.ts';
-import type { Made } from '../loose-ends/index.ts';
+import type { Undoable } from '../loose-ends/index.ts';
 import type { TapeBlock } from './usePersonDay.ts';
 
 /** A stretch as it is being drawn; it goes on where `to` is `null`. */
@@ -22,7 +22,7 @@ export const changes = ({ block, becomes }: TapeEditJson): boolean =>
   JSON.stringify(becomes) !== JSON.stringify(block ? [block] : []);
 
 /** An edit of the tape while it is drawn: what is taken hold of, and what it becomes. */
-export function useTapeEdit(acts: Made) {
+export function useTapeEdit(acts: Undoable) {
   const draft = ref<Draft | null>(null);
 
   const write = ({ technician, from, to, running }: DraftPiece) => ({

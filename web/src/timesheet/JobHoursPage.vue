@@ -5,11 +5,11 @@ import { useRoute, useRouter } from 'vue-router';
 import type { JobWeekJson } from '@wergon/contract/timesheet';
 import { sumSeconds, weekOf } from '@wergon/core/time';
 import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { Yardstick, sayBalance, yardstickWords } from '../compare/index.ts';
 import { TargetPicker } from '../tape/index.ts';
 import LengthField from './LengthField.vue';
-import { MadeLine } from '../loose-ends/index.ts';
+import { UndoBar } from '../loose-ends/index.ts';
 import { useHours } from './useHours.ts';
 
 const desk = useDesk();
@@ -87,7 +87,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
         {{ sayDay(sunday) }}
       </p>
     </template>
-    <ReconcileWays />
+    <ReconcileTabs />
     <div class="choose">
       <TargetPicker v-model="target" v-model:text="text" label="Task or activity" />
       <span v-if="week" class="figure"
@@ -104,7 +104,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
         ><b>{{ standing.balance.hours }}</b> {{ standing.balance.word }} in all</span
       >
     </div>
-    <MadeLine :acts="hours" />
+    <UndoBar :acts="hours" />
     <template v-if="target === ''">
       <p class="none">Choose what was worked on, then enter who worked on it and for how long.</p>
       <QueryState

@@ -4,10 +4,10 @@ import { parseDay, parseHours } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { EnterHours } from '@wergon/contract/timesheet';
 import { sayDay, useDesk, useNow, useToday } from '../kit/index.ts';
-import { DeskFrame, ReconcileWays } from '../kit/parts/index.ts';
+import { DeskFrame, ReconcileTabs } from '../kit/parts/index.ts';
 import { TargetPicker } from '../tape/index.ts';
 import { readDayText } from './dayText.ts';
-import { MadeLine } from '../loose-ends/index.ts';
+import { UndoBar } from '../loose-ends/index.ts';
 import { useHours } from './useHours.ts';
 import { isComplete, useSlips } from './useSlips.ts';
 import type { Slip } from './useSlips.ts';
@@ -100,8 +100,8 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
         counts nowhere.
       </p>
     </template>
-    <ReconcileWays />
-    <MadeLine :acts="hours" />
+    <ReconcileTabs />
+    <UndoBar :acts="hours" />
     <p v-if="problem" class="problem attention" role="alert">
       {{ problem }}
       <button v-if="!isLoaded" type="button" class="btn btn-quiet btn-sm" @click="slips.load()">

@@ -8,11 +8,11 @@ import type { LocalDay } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
 import { callRoute, sayDate, sayDay, useDesk, usePeople, useToday } from '../kit/index.ts';
-import { DateField, DeskFrame, QueryState, ReconcileWays } from '../kit/parts/index.ts';
+import { DateField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { TargetPicker } from '../tape/index.ts';
 import AwayForm from './AwayForm.vue';
 import LengthField from './LengthField.vue';
-import { MadeLine } from '../loose-ends/index.ts';
+import { UndoBar } from '../loose-ends/index.ts';
 import { useHours } from './useHours.ts';
 import WeekColumns from './WeekColumns.vue';
 
@@ -127,7 +127,7 @@ const openDate = (text: string) => {
         /></label>
       </p>
     </template>
-    <ReconcileWays />
+    <ReconcileTabs />
     <ul v-if="found.length > 0" class="found">
       <li v-for="person in found" :key="person.id">
         <button type="button" class="btn btn-quiet btn-sm" @click="go(monday, person.id)">
@@ -156,7 +156,7 @@ const openDate = (text: string) => {
         <span class="key"><i class="entered"></i>entered by hand</span>
         <span class="key"><i class="planned"></i>planned</span>
       </div>
-      <MadeLine :acts="hours" />
+      <UndoBar :acts="hours" />
       <div class="wide">
         <WeekColumns :week="week" />
         <div class="grid" role="table" aria-label="The week by task and activity">

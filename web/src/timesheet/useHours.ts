@@ -1,12 +1,12 @@
 import type { EnterHours } from '@wergon/contract/timesheet';
 import { callRoute } from '../kit/index.ts';
-import { useMade } from '../loose-ends/index.ts';
+import { useUndo } from '../loose-ends/index.ts';
 
 type Row = EnterHours['rows'][number];
 
 /** Lengths of time written down on a page: sent at once, with what takes them back and what the server refused. */
 export function useHours() {
-  const acts = useMade();
+  const acts = useUndo();
   return {
     ...acts,
     enter: (rows: readonly Row[], words: string, drafts: string[] = []) =>

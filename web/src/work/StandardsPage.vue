@@ -5,7 +5,7 @@ import { computed, ref } from 'vue';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
 import { formatCents } from '@wergon/core/money';
 import { callRoute, useDesk } from '../kit/index.ts';
-import { QueryState, BookFrame } from '../kit/parts/index.ts';
+import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { estimateDraft, newOrder, stepDraft } from './orderDraft.ts';
 import StandardJobForm from './StandardJobForm.vue';
 import StandardTaskForm from './StandardTaskForm.vue';
@@ -55,7 +55,7 @@ const mayChange = computed(() => desk.may('work.change'));
 </script>
 
 <template>
-  <BookFrame
+  <ShopLayout
     title="Standards"
     lead="Steps that come back, with what they take. An order copies them and remembers the version; a new version changes no order that is already there."
   >
@@ -245,7 +245,7 @@ const mayChange = computed(() => desk.may('work.change'));
         </tbody>
       </table>
     </template>
-  </BookFrame>
+  </ShopLayout>
 </template>
 
 <style scoped lang="scss">

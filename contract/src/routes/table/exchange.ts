@@ -1,7 +1,7 @@
 import { exportSchema, importAnswerSchema, importStepSchema } from '../../exchange/index.ts';
 import type { Caller, Route } from '../route.ts';
 
-const bringIn = <C extends Caller>(kind: string, caller: C) =>
+const importRoute = <C extends Caller>(kind: string, caller: C) =>
   ({
     method: 'post',
     path: `/api/exchange/${kind}`,
@@ -10,7 +10,7 @@ const bringIn = <C extends Caller>(kind: string, caller: C) =>
     body: importStepSchema,
     response: importAnswerSchema,
   }) as const;
-const takeOut = <C extends Caller>(kind: string, caller: C) =>
+const exportRoute = <C extends Caller>(kind: string, caller: C) =>
   ({
     method: 'get',
     path: `/api/exchange/${kind}`,
@@ -20,12 +20,12 @@ const takeOut = <C extends Caller>(kind: string, caller: C) =>
   }) as const;
 
 export const EXCHANGE_ROUTES = {
-  importOrders: bringIn('orders', 'work.change'),
-  importPeople: bringIn('people', 'people.change'),
-  importRates: bringIn('rates', 'rates.see'),
-  importStandards: bringIn('standards', 'work.change'),
-  exportOrders: takeOut('orders', 'work.see'),
-  exportPeople: takeOut('people', 'people.see'),
-  exportRates: takeOut('rates', 'rates.see'),
-  exportStandards: takeOut('standards', 'work.see'),
+  importOrders: importRoute('orders', 'work.change'),
+  importPeople: importRoute('people', 'people.change'),
+  importRates: importRoute('rates', 'rates.see'),
+  importStandards: importRoute('standards', 'work.change'),
+  exportOrders: exportRoute('orders', 'work.see'),
+  exportPeople: exportRoute('people', 'people.see'),
+  exportRates: exportRoute('rates', 'rates.see'),
+  exportStandards: exportRoute('standards', 'work.see'),
 } as const satisfies Record<string, Route>;

@@ -9,7 +9,7 @@ import type { RouteRefusal } from '../http/index.ts';
 import type { Sql } from '../db/index.ts';
 import { findClosedUntil, findStateBefore, readLaborEntry } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import type { Scene } from '../loose-ends/index.ts';
+import type { EditScope } from '../loose-ends/index.ts';
 
 /** Days around an edit that are read along: longer than any stint or shift. */
 const DAYS_AROUND = 2;
@@ -34,7 +34,7 @@ export function refuseEdit(code: RouteRefusal['code'], params: Params, { zone }:
 export function loadGround(
   sql: Sql,
   facts: ShopFacts,
-  { people, firstDay, lastDay }: Scene,
+  { people, firstDay, lastDay }: EditScope,
   targets: readonly TargetId[],
   now: Instant,
 ): TapeGround {

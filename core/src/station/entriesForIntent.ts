@@ -2,17 +2,17 @@ import type { Entry, EntryId, Running, TargetId } from '../ledger/index.ts';
 import { stateAt } from '../floor/index.ts';
 import { toInstant } from '../time/index.ts';
 import type { Instant } from '../time/index.ts';
-import type { Act, ActIntent, Intent, Person, Said, Table, WorkIntent } from './conversation.ts';
+import type { Act, ActIntent, Intent, Person, Said, StationContext, WorkIntent } from './conversation.ts';
 import { recordLocally } from './directory.ts';
 import type { StationDirectory, TaskReport } from './directory.ts';
 import type { FloorEntry } from './floorEntry.ts';
-import { runningOf } from './needs.ts';
-import type { Standing } from './needs.ts';
+import { runningOf } from './checkIntent.ts';
+import type { PersonAt } from './checkIntent.ts';
 import type { Answer } from './question.ts';
 import { othersOn } from './tasks.ts';
 
 /** What an intent that lacks nothing comes to: entries of one act, and what the screen says of them. */
-export type Done = {
+export type ActOutcome = {
   readonly entries: readonly (Entry | FloorEntry)[];
   readonly said: Said;
   /** What can still be said more of, if it was a start. */
@@ -36,22 +36,27 @@ const withIds = (first: EntryId, bodies: readonly WithoutId[]): Made[] =>
   bodies.map((body, n) => ({ ...body, id: nthId(first, n) }));
 
 /** A person at an instant, with a shift that nobody ended ended by the rule. */
-export function standingOfPerson(
+export function personAtStation(
   directory: StationDirectory,
   { technician: id }: Person,
   at: Instant,
-): Standing | undefined {
+): PersonAt | undefined {
   const technician = directory.technicians.get(id);
   return technician && { technician, stands: stateAt(directory, technician, at), at };
 }
 
 /** Makes the entries of an intent for which `findNeed` has nothing left to ask. Source: docs/station.md. */
-export function fulfil(intent: Intent, standing: Standing, entryId: EntryId, table: Table): Done | undefined {
+export function entriesForIntent(
+  intent: Intent,
+  standing: PersonAt,
+  entryId: EntryId,
+  context: StationContext,
+): ActOutcome | undefined {
   switch (intent.kind) {
     case 'work':
-      return start(intent, standing, entryId, table);
+      return start(intent, standing, entryId, context);
     case 'action':
-      return doAct(intent, standing, entryId, table);
+      return doAct(intent, standing, entryId, context);
     case 'request': {
       const technician = standing.technician.id;
       const [only] = runningOf(standing.stands);
@@ -93,10 +98,10 @@ export function fulfil(intent: Intent, standing: Standing, entryId: EntryId, tab
 
 function start(
   intent: WorkIntent,
-  { technician: { id: technician }, stands, at: now }: Standing,
+  { technician: { id: technician }, stands, at: now }: PersonAt,
   entryId: EntryId,
-  { directory, settings }: Table,
-): Done | undefined {
+  { directory, settings }: StationContext,
+): ActOutcome | undefined {
   const { target, workType = 'run', isJoin = false, machine, override } = intent;
   if (target === undefined) return undefined;
   const minutesBack = typeof intent.minutesBack === 'number' ? intent.minutesBack : 0;
@@ -154,7 +159,7 @@ function start(
 /** What was reported of tasks, as entries: counts and remarks of the labor stream, readings of the floor's. */
 function reported(
   answers: readonly Answer[],
-  technician: Standing['technician']['id'],
+  technician: PersonAt['technician']['id'],
   at: Instant,
   { tasks }: StationDirectory,
 ): WithoutId[] {
@@ -182,14 +187,14 @@ function reported(
 
 function doAct(
   intent: ActIntent,
-  { technician: { id: technician }, stands, at }: Standing,
+  { technician: { id: technician }, stands, at }: PersonAt,
   entryId: EntryId,
-  { directory }: Table,
-): Done | undefined {
+  { directory }: StationContext,
+): ActOutcome | undefined {
   const running = runningOf(stands);
   const since = stands.doing.status === 'nothing' ? at : stands.doing.since;
   const reports = reported(intent.answers, technician, at, directory);
-  const done = (said: Said, ...bodies: WithoutId[]): Done => ({
+  const done = (said: Said, ...bodies: WithoutId[]): ActOutcome => ({
     entries: withIds(entryId, [...reports, ...bodies]),
     said,
     work: null,

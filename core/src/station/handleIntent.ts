@@ -4,27 +4,27 @@ import { matchOption } from './answers.ts';
 import type {
   ActIntent,
   Conversation,
-  Draft,
+  StartDetails,
   Intent,
-  Moment,
+  InputMeta,
   Person,
   PersonAct,
   StationState,
   StationStep,
-  Table,
+  StationContext,
   WorkIntent,
 } from './conversation.ts';
 import { actForCrew, putCrewOn } from './crew.ts';
 import type { ResourceId } from './directory.ts';
-import { standingOfPerson, takeBack } from './fulfil.ts';
-import { refusedTarget, runningOf } from './needs.ts';
-import { answer, pursue } from './pursue.ts';
+import { personAtStation, takeBack } from './entriesForIntent.ts';
+import { refusedTarget, runningOf } from './checkIntent.ts';
+import { answer, advanceIntent } from './advanceIntent.ts';
 import { optionsOf } from './question.ts';
 import { TAKE_BACK_MS, blank, finish, instantOf, refuse, show, wait } from './show.ts';
 
 export const work = (more: Partial<WorkIntent>): WorkIntent => ({ kind: 'work', answers: [], ...more });
 
-export const actOf = (action: PersonAct, { source }: Moment): ActIntent => ({
+export const actionIntent = (action: PersonAct, { source }: InputMeta): ActIntent => ({
   kind: 'action',
   action,
   // A scanned label is meant; a touch is easily made by mistake.
@@ -35,46 +35,51 @@ export const actOf = (action: PersonAct, { source }: Moment): ActIntent => ({
 export type Asked = Extract<Conversation, { step: 'asked' }>;
 
 /** Something that needs a person: done at once if one stands here, else a badge is asked for. */
-export function want(state: StationState, intent: Intent, moment: Moment, table: Table): StationStep {
+export function handleIntent(
+  state: StationState,
+  intent: Intent,
+  meta: InputMeta,
+  context: StationContext,
+): StationStep {
   const { conversation } = state;
   const isPresenceOnly = intent.kind === 'work' || intent.kind === 'indirect';
-  if (table.settings.kind === 'presence' && isPresenceOnly)
-    return refuse(state, 'station.presence_only', '', moment, table);
+  if (context.settings.kind === 'presence' && isPresenceOnly)
+    return refuse(state, 'station.presence_only', '', meta, context);
   switch (conversation.step) {
     case 'person': {
       const drafted =
         intent.kind === 'work' ? { ...intent, ...conversation.draft, ...defined(intent) } : intent;
-      return pursue(state, conversation.person, drafted, true, moment, table);
+      return advanceIntent(state, conversation.person, drafted, true, meta, context);
     }
     case 'asked':
-      return pursueAsked(state, conversation, intent, moment, table);
+      return advanceAsked(state, conversation, intent, meta, context);
     case 'crew': {
       if (intent.kind === 'work' && intent.target !== undefined)
-        return putCrewOn(state, conversation, intent, moment, table);
-      if (intent.kind === 'action') return actForCrew(state, conversation, intent, moment, table);
-      return want(blank(state), intent, moment, table);
+        return putCrewOn(state, conversation, intent, meta, context);
+      if (intent.kind === 'action') return actForCrew(state, conversation, intent, meta, context);
+      return handleIntent(blank(state), intent, meta, context);
     }
     case 'idle':
     case 'intent': {
       const before =
         conversation.step === 'intent' && conversation.intent.kind === 'work'
-          ? draftOf(conversation.intent)
+          ? startDetailsOf(conversation.intent)
           : {};
       const next = intent.kind === 'work' ? { ...intent, ...before, ...defined(intent) } : intent;
-      const need = next.kind === 'work' ? refusedTarget(next, table) : undefined;
-      if (need?.kind === 'refuse') return refuse(state, need.code, need.text, moment, table);
-      return wait(state, { step: 'intent', intent: next }, moment, table);
+      const need = next.kind === 'work' ? refusedTarget(next, context) : undefined;
+      if (need?.kind === 'refuse') return refuse(state, need.code, need.text, meta, context);
+      return wait(state, { step: 'intent', intent: next }, meta, context);
     }
   }
 }
 
 /** What a start itself says of its kind, which counts more than what was said before it. */
-const defined = ({ workType, machine }: WorkIntent): Draft => ({
+const defined = ({ workType, machine }: WorkIntent): StartDetails => ({
   ...(workType === undefined ? {} : { workType }),
   ...(machine === undefined ? {} : { machine }),
 });
 
-export const draftOf = ({ workType, isJoin, machine, minutesBack }: WorkIntent): Draft => ({
+export const startDetailsOf = ({ workType, isJoin, machine, minutesBack }: WorkIntent): StartDetails => ({
   ...(workType === undefined ? {} : { workType }),
   ...(isJoin === undefined ? {} : { isJoin }),
   ...(machine === undefined ? {} : { machine }),
@@ -82,62 +87,67 @@ export const draftOf = ({ workType, isJoin, machine, minutesBack }: WorkIntent):
 });
 
 /** Something new while a question is open: the answer to it, if it is one; else the question gives way. */
-function pursueAsked(
+function advanceAsked(
   state: StationState,
   asked: Asked,
   intent: Intent,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
-  const { question, person, stays } = asked;
+  const { question, person, staysSignedOn } = asked;
   if (question.kind === 'pin')
-    return wait(state, { ...asked, intent, stays: false }, moment, table, 'question');
+    return wait(state, { ...asked, intent, staysSignedOn: false }, meta, context, 'question');
   const target = intent.kind === 'work' ? intent.target : undefined;
-  const option = target && matchOption(optionsOf(question, table.directory), { target });
-  if (option) return answer(state, asked, { option }, moment, table);
+  const option = target && matchOption(optionsOf(question, context.directory), { target });
+  if (option) return answer(state, asked, { option }, meta, context);
   if (intent.kind === 'work' && intent.target === undefined && intent.order === undefined)
-    return wait(state, { step: 'person', person, draft: draftOf(intent) }, moment, table);
-  return pursue(state, person, intent, stays, moment, table);
+    return wait(state, { step: 'person', person, draft: startDetailsOf(intent) }, meta, context);
+  return advanceIntent(state, person, intent, staysSignedOn, meta, context);
 }
 
 /** A kind of work, a machine, JOIN or EARLIER: said of a start that was just made, of what runs, or of the next one. */
-export function sayOfWork(state: StationState, said: Draft, moment: Moment, table: Table): StationStep {
+export function refineStart(
+  state: StationState,
+  said: StartDetails,
+  meta: InputMeta,
+  context: StationContext,
+): StationStep {
   const { conversation } = state;
-  if (table.settings.kind === 'presence') return refuse(state, 'station.presence_only', '', moment, table);
+  if (context.settings.kind === 'presence') return refuse(state, 'station.presence_only', '', meta, context);
   if (conversation.step === 'crew')
-    return putCrewOn(state, conversation, work({ ...conversation.work, ...said }), moment, table);
+    return putCrewOn(state, conversation, work({ ...conversation.work, ...said }), meta, context);
   if (conversation.step === 'asked')
-    return pursueAsked(state, conversation, { ...asWork(conversation.intent), ...said }, moment, table);
+    return advanceAsked(state, conversation, { ...asWork(conversation.intent), ...said }, meta, context);
   if (conversation.step !== 'person') {
     const waiting = conversation.step === 'intent' ? asWork(conversation.intent) : work({});
     const { said: before } = state;
     const maker =
       conversation.step === 'idle' && before && 'technician' in before ? before.technician : undefined;
-    const fresh = maker && findFresh(state, maker, moment);
+    const fresh = maker && startStillEditable(state, maker, meta);
     return fresh && maker && said.isJoin === undefined
-      ? pursue(state, personOf(maker), { ...fresh, ...said }, false, moment, table)
-      : wait(state, { step: 'intent', intent: { ...waiting, ...said } }, moment, table);
+      ? advanceIntent(state, personOf(maker), { ...fresh, ...said }, false, meta, context)
+      : wait(state, { step: 'intent', intent: { ...waiting, ...said } }, meta, context);
   }
   const { person, draft } = conversation;
-  const fresh = findFresh(state, person.technician, moment);
+  const fresh = startStillEditable(state, person.technician, meta);
   if (fresh && said.isJoin === undefined)
-    return pursue(state, person, { ...fresh, ...said }, true, moment, table);
-  const standing = standingOfPerson(table.directory, person, instantOf(moment));
+    return advanceIntent(state, person, { ...fresh, ...said }, true, meta, context);
+  const standing = personAtStation(context.directory, person, instantOf(meta));
   const isOn = standing !== undefined && runningOf(standing.stands).length > 0;
   const isOnlyType = Object.keys(draft).length === 0 && said.workType !== undefined;
   return isOn && isOnlyType && said.workType
-    ? changeType(state, person, said.workType, moment, table)
-    : wait(state, { ...conversation, draft: { ...draft, ...said } }, moment, table);
+    ? changeType(state, person, said.workType, meta, context)
+    : wait(state, { ...conversation, draft: { ...draft, ...said } }, meta, context);
 }
 
 /** Whatever waits or is asked for as a start; something else gives way to a new one. */
 const asWork = (intent: Intent): WorkIntent => (intent.kind === 'work' ? intent : work({}));
 
 /** A start of this person so fresh that more can be said of it: said again with it, it replaces itself. */
-function findFresh(
+function startStillEditable(
   { acts, said }: StationState,
   technician: TechnicianId,
-  { now }: Moment,
+  { now }: InputMeta,
 ): WorkIntent | undefined {
   const act = acts.find((each) => each.technician === technician && now - each.at <= TAKE_BACK_MS);
   const isShown =
@@ -156,59 +166,64 @@ function changeType(
   state: StationState,
   person: Person,
   workType: WorkType,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
-  const standing = standingOfPerson(table.directory, person, instantOf(moment));
+  const standing = personAtStation(context.directory, person, instantOf(meta));
   const running = standing ? runningOf(standing.stands) : [];
   const [first] = running;
   if (first && running.every((each) => each.workType === workType)) {
     const { technician } = person;
-    return show(state, { kind: 'already-on', technician, target: first.target }, moment, table);
+    return show(state, { kind: 'already-on', technician, target: first.target }, meta, context);
   }
   // Of one task the station also knows whether the estimate includes this kind of work.
   return running.length === 1 && first
-    ? pursue(state, person, work({ target: first.target, workType }), true, moment, table)
-    : pursue(state, person, actOf(workType, moment), true, moment, table);
+    ? advanceIntent(state, person, work({ target: first.target, workType }), true, meta, context)
+    : advanceIntent(state, person, actionIntent(workType, meta), true, meta, context);
 }
 
 export function nameMachine(
   state: StationState,
   resource: ResourceId,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
   const { conversation } = state;
-  const known = table.directory.resources.get(resource);
+  const known = context.directory.resources.get(resource);
   if (conversation.step === 'asked') {
-    const option = matchOption(optionsOf(conversation.question, table.directory), { machine: resource });
-    if (option) return answer(state, conversation, { option }, moment, table);
+    const option = matchOption(optionsOf(conversation.question, context.directory), { machine: resource });
+    if (option) return answer(state, conversation, { option }, meta, context);
   }
   return known?.kind === 'machine'
-    ? sayOfWork(state, { machine: resource }, moment, table)
-    : refuse(state, 'station.nothing_asked', known?.name ?? '', moment, table);
+    ? refineStart(state, { machine: resource }, meta, context)
+    : refuse(state, 'station.nothing_asked', known?.name ?? '', meta, context);
 }
 
 /** Takes one's own last act back: by its maker, or on the screen that still shows it. */
-export function undo(state: StationState, moment: Moment, table: Table): StationStep {
+export function undo(state: StationState, meta: InputMeta, context: StationContext): StationStep {
   const { conversation, said } = state;
   // Whoever has not said his PIN yet is asked for it first, as for anything else.
   if (conversation.step === 'asked' && conversation.question.kind === 'pin')
-    return pursueAsked(state, conversation, actOf('take-back', moment), moment, table);
+    return advanceAsked(state, conversation, actionIntent('take-back', meta), meta, context);
   const standing =
     conversation.step === 'person' || conversation.step === 'asked' ? conversation.person : undefined;
   const shown = conversation.step === 'idle' && said && 'technician' in said ? said.technician : undefined;
   const technician = standing?.technician ?? shown;
-  if (technician === undefined) return want(state, actOf('take-back', moment), moment, table);
-  return takeBackFor(state, standing ?? personOf(technician), moment, table);
+  if (technician === undefined) return handleIntent(state, actionIntent('take-back', meta), meta, context);
+  return takeBackFor(state, standing ?? personOf(technician), meta, context);
 }
 
-export function takeBackFor(state: StationState, person: Person, moment: Moment, table: Table): StationStep {
+export function takeBackFor(
+  state: StationState,
+  person: Person,
+  meta: InputMeta,
+  context: StationContext,
+): StationStep {
   const { technician } = person;
   const own = state.acts.find((each) => each.technician === technician);
-  if (!own) return refuse(state, 'station.nothing_to_take_back', '', moment, table);
+  if (!own) return refuse(state, 'station.nothing_to_take_back', '', meta, context);
   const said = { kind: 'taken-back', technician } as const;
   const signed = state.signed.filter((each) => each.technician !== technician);
-  const voids = takeBack(own, moment.entryId);
-  return finish({ ...state, signed }, voids, { said, work: null, isTakeBack: true }, person, moment, table);
+  const voids = takeBack(own, meta.entryId);
+  return finish({ ...state, signed }, voids, { said, work: null, isTakeBack: true }, person, meta, context);
 }

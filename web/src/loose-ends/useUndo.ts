@@ -4,7 +4,7 @@ import { CallFailed, callRoute, sayRefusal } from '../kit/index.ts';
 
 /** What was recorded on a page, each act with what takes it back: one act at a time, its refusal in words and by
  *  field, and everything shown asked for anew. The last act can be undone, then the one before it. */
-export function useMade() {
+export function useUndo() {
   const queries = useQueryClient();
   const made = ref<{ readonly words: string; readonly entries: string[] }[]>([]);
   const isBusy = ref(false);
@@ -58,4 +58,4 @@ export function useMade() {
       }),
   };
 }
-export type Made = ReturnType<typeof useMade>;
+export type Undoable = ReturnType<typeof useUndo>;

@@ -8,7 +8,7 @@ import type { LedgerFacts } from './facts.ts';
 import type { Stint } from './stint.ts';
 
 /** The part of a stint that one target gets on one local day. Source: docs/ledger.md, section 5. */
-export type Piece = {
+export type Allocation = {
   readonly technician: TechnicianId;
   readonly target: TargetId;
   readonly workType: WorkType;
@@ -33,9 +33,9 @@ function weightsOf(stint: Stint, facts: LedgerFacts): readonly number[] {
 
 /** Cuts a stint at local days and divides each part over its targets; the seconds add up to the stint's.
  *  A share of nothing makes no piece. Source: docs/ledger.md, section 5. */
-export function piecesOf(stint: Stint, facts: LedgerFacts): Piece[] {
+export function allocateStint(stint: Stint, facts: LedgerFacts): Allocation[] {
   const { zone } = facts;
-  const pieces: Piece[] = [];
+  const pieces: Allocation[] = [];
   const isShared = stint.running.length > 1;
   const weights = isShared ? weightsOf(stint, facts) : [];
   let from = stint.from;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Made } from './useMade.ts';
+import type { Undoable } from './useUndo.ts';
 
 /** What was just recorded, and its undoing; or why it was not. */
-defineProps<{ acts: Pick<Made, 'made' | 'problem' | 'isBusy' | 'undo'> }>();
+defineProps<{ acts: Pick<Undoable, 'made' | 'problem' | 'isBusy' | 'undo'> }>();
 </script>
 
 <template>

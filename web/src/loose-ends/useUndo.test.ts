@@ -1,6 +1,6 @@
 import { CallFailed, bodies, server } from '../kit/fakeServer.fixture.ts';
 import { useAnswers } from './useAnswers.ts';
-import { useMade } from './useMade.ts';
+import { useUndo } from './useUndo.ts';
 
 jest.mock('@tanstack/vue-query', () => jest.requireActual('../kit/fakeServer.fixture.ts'));
 jest.mock('../kit/callRoute.ts', () => jest.requireActual('../kit/fakeServer.fixture.ts'));
@@ -38,7 +38,7 @@ test('acts are undone one by one, the last first, and an act without entries lea
 });
 
 test('what was refused is said with its field, leaves nothing to undo, and is forgotten at the next try', async () => {
-  const acts = useMade();
+  const acts = useUndo();
   server.answer = () => {
     throw new CallFailed({
       title: 'Something is not right',
@@ -57,7 +57,7 @@ test('what was refused is said with its field, leaves nothing to undo, and is fo
 });
 
 test('an undo that the server refuses keeps the act, so that it can be tried again', async () => {
-  const acts = useMade();
+  const acts = useUndo();
   await acts.make('a week', () => Promise.resolve({ entries: ['e1'] }));
   server.answer = () => {
     throw new CallFailed(null);
@@ -68,7 +68,7 @@ test('an undo that the server refuses keeps the act, so that it can be tried aga
 });
 
 test('one act at a time: what is pressed meanwhile does nothing', async () => {
-  const acts = useMade();
+  const acts = useUndo();
   let finish: (value: { entries: string[] }) => void = () => undefined;
   const first = acts.make('first', () => new Promise((resolve) => (finish = resolve)));
   expect(acts.isBusy.value).toBe(true);

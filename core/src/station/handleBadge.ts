@@ -3,112 +3,117 @@ import type {
   ActIntent,
   Conversation,
   Intent,
-  Moment,
+  InputMeta,
   Person,
   StationInput,
   StationState,
   StationStep,
-  Table,
+  StationContext,
   WorkIntent,
 } from './conversation.ts';
 import { joinCrew } from './crew.ts';
 import type { BadgeId } from './directory.ts';
-import { standingOfPerson } from './fulfil.ts';
-import { isLead, runningOf } from './needs.ts';
-import { pursue } from './pursue.ts';
+import { personAtStation } from './entriesForIntent.ts';
+import { isLead, runningOf } from './checkIntent.ts';
+import { advanceIntent } from './advanceIntent.ts';
 import { blank, instantOf, refuse, show, sound, wait } from './show.ts';
-import { actOf, draftOf, takeBackFor } from './wants.ts';
-import type { Asked } from './wants.ts';
+import { actionIntent, startDetailsOf, takeBackFor } from './handleIntent.ts';
+import type { Asked } from './handleIntent.ts';
 
 /** A badge: completes what was waiting for one, lets through what a lead may, signs in or out at a presence station,
  *  else shows where its owner stands. */
-export function greet(
+export function handleBadge(
   state: StationState,
   id: TechnicianId,
   badge: BadgeId | null,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
-  const technician = table.directory.technicians.get(id);
-  if (!technician) return refuse(state, 'station.unknown_code', '', moment, table);
-  if (technician.hasLeft && table.isOnline)
-    return refuse(blank(state), 'station.technician_left', technician.name, moment, table);
+  const technician = context.directory.technicians.get(id);
+  if (!technician) return refuse(state, 'station.unknown_code', '', meta, context);
+  if (technician.hasLeft && context.isOnline)
+    return refuse(blank(state), 'station.technician_left', technician.name, meta, context);
   const { conversation } = state;
-  if (conversation.step === 'crew' && badge) return joinCrew(state, conversation, id, badge, moment, table);
+  if (conversation.step === 'crew' && badge) return joinCrew(state, conversation, id, badge, meta, context);
   if (conversation.step === 'asked' && conversation.question.kind === 'override')
-    return letThrough(state, conversation, id, moment, table);
+    return letThrough(state, conversation, id, meta, context);
   if (conversation.step === 'asked' && conversation.person.technician === id)
     return { state: { ...state, said: null }, effects: [sound('question')] };
   const waiting = conversation.step === 'intent' ? conversation.intent : undefined;
-  const hasPin = badge !== null && (table.directory.people.get(id)?.hasPin ?? false);
-  const asksPin = hasPin && table.settings.identity === 'badge-pin';
+  const hasPin = badge !== null && (context.directory.people.get(id)?.hasPin ?? false);
+  const asksPin = hasPin && context.settings.identity === 'badge-pin';
   const person: Person = {
     technician: id,
     badge,
-    identity: badge === null ? 'name' : asksPin && !table.isOnline ? 'pin-unchecked' : 'badge',
+    identity: badge === null ? 'name' : asksPin && !context.isOnline ? 'pin-unchecked' : 'badge',
   };
-  if (!asksPin || !table.isOnline) return welcome(state, person, waiting, moment, table);
+  if (!asksPin || !context.isOnline) return identify(state, person, waiting, meta, context);
   const asked: Conversation = {
     step: 'asked',
     person,
     intent: waiting ?? { kind: 'look' },
     question: { kind: 'pin', isChecking: false },
     typed: '',
-    stays: waiting === undefined,
+    staysSignedOn: waiting === undefined,
   };
-  return wait(state, asked, moment, table, 'question');
+  return wait(state, asked, meta, context, 'question');
 }
 
 /** Somebody whose identity is settled: what he wants is done, or he is shown where he stands. */
-function welcome(
+function identify(
   state: StationState,
   person: Person,
   waiting: Intent | undefined,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
   if (waiting?.kind === 'action' && waiting.action === 'take-back')
-    return takeBackFor({ ...state, conversation: { step: 'idle' } }, person, moment, table);
+    return takeBackFor({ ...state, conversation: { step: 'idle' } }, person, meta, context);
   if (waiting && waiting.kind !== 'look') {
-    const { intent, isDraft } = completed(waiting, person, moment, table);
-    if (!isDraft) return pursue(state, person, intent, false, moment, table);
+    const { intent, isDraft } = completed(waiting, person, meta, context);
+    if (!isDraft) return advanceIntent(state, person, intent, false, meta, context);
     const draft = intent as WorkIntent;
-    return wait(state, { step: 'person', person, draft: draftOf(draft) }, moment, table);
+    return wait(state, { step: 'person', person, draft: startDetailsOf(draft) }, meta, context);
   }
-  return table.settings.kind === 'presence'
-    ? signInOrOut(state, person, moment, table)
-    : pursue(state, person, { kind: 'look' }, true, moment, table);
+  return context.settings.kind === 'presence'
+    ? signInOrOut(state, person, meta, context)
+    : advanceIntent(state, person, { kind: 'look' }, true, meta, context);
 }
 
 /** A kind of work that waited for a badge is meant for what its owner is on; if he is on nothing, for his next task. */
-function completed(waiting: Intent, person: Person, moment: Moment, table: Table) {
+function completed(waiting: Intent, person: Person, meta: InputMeta, context: StationContext) {
   const isDraft = waiting.kind === 'work' && waiting.target === undefined && waiting.order === undefined;
   if (!isDraft) return { intent: waiting, isDraft: false };
-  const standing = standingOfPerson(table.directory, person, instantOf(moment));
+  const standing = personAtStation(context.directory, person, instantOf(meta));
   const isOn = standing !== undefined && runningOf(standing.stands).length > 0;
   return waiting.workType && isOn && !waiting.isJoin && waiting.minutesBack === undefined
-    ? { intent: actOf(waiting.workType, moment), isDraft: false }
+    ? { intent: actionIntent(waiting.workType, meta), isDraft: false }
     : { intent: waiting, isDraft: true };
 }
 
 /** A badge alone at a presence station: in, or out; within a minute the answer is only said again. */
-function signInOrOut(state: StationState, person: Person, moment: Moment, table: Table): StationStep {
+function signInOrOut(
+  state: StationState,
+  person: Person,
+  meta: InputMeta,
+  context: StationContext,
+): StationStep {
   const { technician } = person;
-  const at = instantOf(moment);
-  const standing = standingOfPerson(table.directory, person, at);
-  if (!standing) return refuse(state, 'station.unknown_code', '', moment, table);
+  const at = instantOf(meta);
+  const standing = personAtStation(context.directory, person, at);
+  if (!standing) return refuse(state, 'station.unknown_code', '', meta, context);
   const isIn = standing.stands.shift !== null;
   if (state.signed.some((each) => each.technician === technician)) {
     const idle: StationState = { ...state, conversation: { step: 'idle' } };
     return isIn
-      ? show(idle, { kind: 'shift-in', technician, isRepeat: true }, moment, table)
-      : show(idle, { kind: 'shift-out', technician, isRepeat: true, left: [], since: at, at }, moment, table);
+      ? show(idle, { kind: 'shift-in', technician, isRepeat: true }, meta, context)
+      : show(idle, { kind: 'shift-out', technician, isRepeat: true, left: [], since: at, at }, meta, context);
   }
-  const intent: ActIntent = { ...actOf(isIn ? 'shift-out' : 'shift-in', moment), isConfirmed: true };
-  const step = pursue(state, person, intent, false, moment, table);
+  const intent: ActIntent = { ...actionIntent(isIn ? 'shift-out' : 'shift-in', meta), isConfirmed: true };
+  const step = advanceIntent(state, person, intent, false, meta, context);
   // While something is still asked, nobody is signed in or out yet.
   if (!step.effects.some(({ type }) => type === 'append')) return step;
-  const signed = [...step.state.signed, { technician, at: moment.now }];
+  const signed = [...step.state.signed, { technician, at: meta.now }];
   return { ...step, state: { ...step.state, signed } };
 }
 
@@ -116,21 +121,21 @@ function letThrough(
   state: StationState,
   asked: Asked,
   lead: TechnicianId,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
-  if (!isLead(table.directory, lead)) return refuse(state, 'station.not_a_lead', '', moment, table);
+  if (!isLead(context.directory, lead)) return refuse(state, 'station.not_a_lead', '', meta, context);
   const { intent } = asked;
   return intent.kind === 'work'
-    ? pursue(state, asked.person, { ...intent, override: lead }, asked.stays, moment, table)
-    : wait(state, { step: 'idle' }, moment, table);
+    ? advanceIntent(state, asked.person, { ...intent, override: lead }, asked.staysSignedOn, meta, context)
+    : wait(state, { step: 'idle' }, meta, context);
 }
 
-export function hearPin(
+export function handlePin(
   state: StationState,
   { technician, answer: given }: Extract<StationInput, { type: 'pin' }>,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
   const { conversation } = state;
   const isAsked =
@@ -143,9 +148,9 @@ export function hearPin(
   if (given === 'wrong' || given === 'wait') {
     const again = { ...conversation, question: { kind: 'pin', isChecking: false }, typed: '' } as const;
     const code = given === 'wrong' ? 'station.wrong_pin' : 'station.pin_wait';
-    return refuse({ ...state, conversation: again }, code, '', moment, table);
+    return refuse({ ...state, conversation: again }, code, '', meta, context);
   }
   const identity = given === 'right' ? 'badge-and-pin' : 'pin-unchecked';
   const idle: StationState = { ...state, conversation: { step: 'idle' } };
-  return welcome(idle, { ...person, identity }, intent, moment, table);
+  return identify(idle, { ...person, identity }, intent, meta, context);
 }

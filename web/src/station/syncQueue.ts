@@ -1,6 +1,6 @@
 import { ref, shallowRef } from 'vue';
 import type { DirectoryJson, SentEntry } from '@wergon/contract/station';
-import type { Refused } from './deviceStore.ts';
+import type { Refused } from './indexedDb.ts';
 import { openOutbox } from './outbox.ts';
 import type { DrainResult, Outbox } from './outbox.ts';
 

@@ -1,23 +1,23 @@
-import { collect, noStrands, piecesOf, settleAt } from '@wergon/core/ledger';
-import type { Piece, Strands } from '@wergon/core/ledger';
+import { addSettled, emptyTimeline, allocateStint, settleAt } from '@wergon/core/ledger';
+import type { Allocation, PersonTimeline } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Instant, Span } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import { findState, loadPresence, loadStates, loadStints, longestStint } from './strands.ts';
+import { findState, loadPresence, loadStates, loadStints, longestStint } from './timelineRows.ts';
 
 /** One person's stints, shifts and breaks that reach into a span, with what runs at `now`. */
-export function loadPersonStrands(
+export function loadPersonTimeline(
   sql: Sql,
   facts: ShopFacts,
   technician: TechnicianId,
   span: Span,
   now: Instant,
-): Strands {
+): PersonTimeline {
   const asked = { technician, ...span };
-  const tail = noStrands();
+  const tail = emptyTimeline();
   const state = findState(sql, technician);
-  if (state) collect(tail, settleAt(technician, state, now, facts.policy).settled);
+  if (state) addSettled(tail, settleAt(technician, state, now, facts.policy).settled);
   const within = <T extends Span>(items: readonly T[]) =>
     items.filter(({ from, to }) => to > span.from && from < span.to);
   return {
@@ -33,9 +33,11 @@ export const loadRunning = (
   sql: Sql,
   facts: ShopFacts,
   now: Instant,
-): readonly (Piece & { readonly technician: TechnicianId })[] =>
+): readonly (Allocation & { readonly technician: TechnicianId })[] =>
   [...loadStates(sql)].flatMap(([technician, state]) => {
-    const tail = noStrands();
-    collect(tail, settleAt(technician, state, now, facts.policy).settled);
-    return tail.stints.flatMap((stint) => piecesOf(stint, facts).map((piece) => ({ ...piece, technician })));
+    const tail = emptyTimeline();
+    addSettled(tail, settleAt(technician, state, now, facts.policy).settled);
+    return tail.stints.flatMap((stint) =>
+      allocateStint(stint, facts).map((piece) => ({ ...piece, technician })),
+    );
   });

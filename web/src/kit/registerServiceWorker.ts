@@ -4,7 +4,7 @@ const LOOK_MS = 1_000;
 /** Has the browser keep this page's shell, so that it opens without the server. Where that is not allowed (no secure
  *  context, a private window), the page works as long as it stays open. A new version takes over while nobody stands
  *  here: `isFree` says so. */
-export function keepShell(page: 'station' | 'wall', isFree: () => boolean): void {
+export function registerServiceWorker(page: 'station' | 'wall', isFree: () => boolean): void {
   if (!('serviceWorker' in navigator)) return;
   const workers = navigator.serviceWorker;
   // The first worker of a device takes over a page that is of its own version already.

@@ -7,7 +7,7 @@ type WorkStartEntry = Extract<TimedEntry, { type: 'work-start' }>;
 
 /** What could be enough for an edit: the entries at the two ends of the block are amended or do not count. Whether one
  *  of them is right is for the caller to see; the scan that began the work stays the scan that began it. */
-export function amendEnds(
+export function amendBoundaries(
   { block, becomes }: TapeEdit,
   entries: readonly TimedEntry[],
   { opened, closed }: Stint,

@@ -3,13 +3,13 @@ import type { BoardOrder, BoardTechnician } from '../floor/index.ts';
 import { inForceAt, toInstant } from '../time/index.ts';
 import type { Instant } from '../time/index.ts';
 import { isWorkable } from '../work/index.ts';
-import type { ActIntent, Intent, StationRefusal, Table, WorkIntent } from './conversation.ts';
+import type { ActIntent, Intent, StationRefusal, StationContext, WorkIntent } from './conversation.ts';
 import type { ResourceId, StationDirectory, TaskReport } from './directory.ts';
 import type { Answer, Question } from './question.ts';
 import { openTasksOf } from './tasks.ts';
 
 /** What is still missing before an intent can be done, or that nothing is. */
-export type Need =
+export type IntentCheck =
   | { readonly kind: 'ask'; readonly question: Question }
   | { readonly kind: 'refuse'; readonly code: StationRefusal; readonly text: string }
   /** Something of it could only be one thing, and is filled in. */
@@ -18,15 +18,15 @@ export type Need =
   | { readonly kind: 'nothing' };
 
 /** A person as he stands at the instant of the act. */
-export type Standing = {
+export type PersonAt = {
   readonly technician: BoardTechnician;
   readonly stands: LaborState;
   readonly at: Instant;
 };
 
-const NOTHING: Need = { kind: 'nothing' };
-const ask = (question: Question): Need => ({ kind: 'ask', question });
-const refuse = (code: StationRefusal, text = ''): Need => ({ kind: 'refuse', code, text });
+const NOTHING: IntentCheck = { kind: 'nothing' };
+const ask = (question: Question): IntentCheck => ({ kind: 'ask', question });
+const refuse = (code: StationRefusal, text = ''): IntentCheck => ({ kind: 'refuse', code, text });
 const SECONDS_PER_MINUTE = 60;
 
 /** What runs now. */
@@ -35,23 +35,23 @@ export const runningOf = ({ doing }: LaborState): readonly Running[] =>
 
 /** Says what is still missing before an intent can be done. Asked again after each answer, it ends with `nothing`,
  *  with a refusal, or with the answer that all of it is so already. Source: docs/station.md. */
-export function findNeed(intent: Intent, standing: Standing, table: Table): Need {
+export function checkIntent(intent: Intent, standing: PersonAt, context: StationContext): IntentCheck {
   switch (intent.kind) {
     case 'work':
       return (
-        missingTarget(intent, standing, table) ??
-        refusedTarget(intent, table) ??
-        outsideEstimate(intent, table) ??
+        missingTarget(intent, standing, context) ??
+        refusedTarget(intent, context) ??
+        outsideEstimate(intent, context) ??
         alreadyOn(intent, standing) ??
-        missingMachine(intent, table) ??
-        missingStart(intent, standing, table) ??
-        missingReport(intent, reportsOfStart(intent, standing), table) ??
+        missingMachine(intent, context) ??
+        missingStart(intent, standing, context) ??
+        missingReport(intent, reportsOfStart(intent, standing), context) ??
         NOTHING
       );
     case 'action':
-      return needOfAct(intent, standing, table);
+      return needOfAct(intent, standing, context);
     case 'indirect': {
-      const choices = [...table.directory.targets.values()].flatMap((target) =>
+      const choices = [...context.directory.targets.values()].flatMap((target) =>
         target.kind === 'activity' && !target.isOff ? [target.id] : [],
       );
       return choices.length === 0
@@ -65,11 +65,15 @@ export function findNeed(intent: Intent, standing: Standing, table: Table): Need
     case 'find':
       return ask({ kind: 'find' });
     case 'look':
-      return forgottenEnd(standing, table) ?? NOTHING;
+      return forgottenEnd(standing, context) ?? NOTHING;
   }
 }
 
-function missingTarget(intent: WorkIntent, { technician }: Standing, { directory }: Table): Need | undefined {
+function missingTarget(
+  intent: WorkIntent,
+  { technician }: PersonAt,
+  { directory }: StationContext,
+): IntentCheck | undefined {
   if (intent.target !== undefined || intent.order === undefined) return undefined;
   const choices = openTasksOf(directory, intent.order, technician.id);
   const [only] = choices;
@@ -90,8 +94,8 @@ export const whyNotWorkable = ({ state }: Pick<BoardOrder, 'state'>): StationRef
 
 export function refusedTarget(
   { target, isReopened, override }: WorkIntent,
-  { directory, settings, isOnline }: Table,
-): Need | undefined {
+  { directory, settings, isOnline }: StationContext,
+): IntentCheck | undefined {
   if (target === undefined) return undefined;
   const known = directory.targets.get(target);
   if (!known) return refuse('station.unknown_code');
@@ -104,7 +108,7 @@ export function refusedTarget(
   return settings.mayReopen ? ask({ kind: 'reopen', target }) : no('station.task_finished', known.title);
 }
 
-function outsideEstimate({ target, workType, isOutside }: WorkIntent, { directory }: Table) {
+function outsideEstimate({ target, workType, isOutside }: WorkIntent, { directory }: StationContext) {
   const known = target && directory.targets.get(target);
   if (!workType || isOutside || known?.kind !== 'task') return undefined;
   if (directory.orders.get(known.order)?.includes.has(workType) ?? true) return undefined;
@@ -116,7 +120,10 @@ function outsideEstimate({ target, workType, isOutside }: WorkIntent, { director
   });
 }
 
-function alreadyOn({ target, workType = 'run', isJoin }: WorkIntent, { stands }: Standing): Need | undefined {
+function alreadyOn(
+  { target, workType = 'run', isJoin }: WorkIntent,
+  { stands }: PersonAt,
+): IntentCheck | undefined {
   const running = runningOf(stands);
   const isOn = running.some((each) => each.target === target && each.workType === workType);
   return target !== undefined && isOn && (isJoin || running.length === 1)
@@ -124,7 +131,10 @@ function alreadyOn({ target, workType = 'run', isJoin }: WorkIntent, { stands }:
     : undefined;
 }
 
-function missingMachine(intent: WorkIntent, { directory, settings }: Table): Need | undefined {
+function missingMachine(
+  intent: WorkIntent,
+  { directory, settings }: StationContext,
+): IntentCheck | undefined {
   if (intent.machine !== undefined || intent.target === undefined) return undefined;
   const workCenter = directory.tasks.get(intent.target)?.workCenter ?? '';
   const own = settings.machine === null ? undefined : directory.resources.get(settings.machine);
@@ -145,15 +155,22 @@ function missingMachine(intent: WorkIntent, { directory, settings }: Table): Nee
 }
 
 /** How far back a start may be set, in whole minutes: within the station's limit, and not before his last entry. */
-export function mostMinutesBack({ technician, at }: Standing, { directory, settings }: Table): number {
+export function mostMinutesBack(
+  { technician, at }: PersonAt,
+  { directory, settings }: StationContext,
+): number {
   const lastAt = directory.people.get(technician.id)?.lastAt ?? null;
   const sinceLast = lastAt === null ? Infinity : Math.floor((at - lastAt) / SECONDS_PER_MINUTE);
   return Math.max(0, Math.min(settings.maxEarlierMinutes, sinceLast));
 }
 
-function missingStart({ minutesBack }: WorkIntent, standing: Standing, table: Table): Need | undefined {
+function missingStart(
+  { minutesBack }: WorkIntent,
+  standing: PersonAt,
+  context: StationContext,
+): IntentCheck | undefined {
   if (minutesBack === undefined || minutesBack === 0) return undefined;
-  const most = mostMinutesBack(standing, table);
+  const most = mostMinutesBack(standing, context);
   if (most === 0 || (minutesBack !== 'ask' && minutesBack > most))
     return refuse('station.too_early', String(most));
   return minutesBack === 'ask' ? ask({ kind: 'earlier', most }) : undefined;
@@ -162,7 +179,7 @@ function missingStart({ minutesBack }: WorkIntent, standing: Standing, table: Ta
 type Due = readonly { readonly target: TargetId; readonly when: readonly TaskReport['when'][] }[];
 
 /** Reports that a start brings: those of the task at its start, and those of what it ends. */
-function reportsOfStart({ target, isJoin }: WorkIntent, { stands }: Standing): Due {
+function reportsOfStart({ target, isJoin }: WorkIntent, { stands }: PersonAt): Due {
   const left = isJoin ? [] : runningOf(stands).filter((each) => each.target !== target);
   return [
     ...left.map((each) => ({ target: each.target, when: ['end'] as const })),
@@ -175,9 +192,9 @@ function reportsOfStart({ target, isJoin }: WorkIntent, { stands }: Standing): D
 function missingReport(
   { answers }: { readonly answers: readonly Answer[] },
   due: Due,
-  { directory }: Table,
+  { directory }: StationContext,
   isAsked: (report: TaskReport) => boolean = () => true,
-): Need | undefined {
+): IntentCheck | undefined {
   for (const { target, when } of due) {
     const reports = directory.tasks.get(target)?.reports ?? [];
     const index = reports.findIndex(
@@ -195,29 +212,29 @@ function missingReport(
 /** A report that must not be left out and is still missing: what a crew is asked for too, though nothing else is. */
 export function missingMustReport(
   intent: WorkIntent | ActIntent,
-  standing: Standing,
-  table: Table,
+  standing: PersonAt,
+  context: StationContext,
 ): Question | undefined {
   const due = intent.kind === 'work' ? reportsOfStart(intent, standing) : reportsOfAct(intent, standing);
-  const need = missingReport(intent, due, table, ({ maySkip }) => !maySkip);
+  const need = missingReport(intent, due, context, ({ maySkip }) => !maySkip);
   return need?.kind === 'ask' ? need.question : undefined;
 }
 
 const isStopOf = ({ action }: ActIntent): boolean => action === 'off-task' || action === 'done';
 
 /** What an act ends: what it names, or all that runs when somebody goes home. */
-function endedBy(intent: ActIntent, { stands }: Standing): readonly TargetId[] {
+function endedBy(intent: ActIntent, { stands }: PersonAt): readonly TargetId[] {
   if (isStopOf(intent)) return intent.targets ?? [];
   return intent.action === 'shift-out' ? runningOf(stands).map(({ target }) => target) : [];
 }
 
 /** Reports that an act brings: those of what it ends. */
-function reportsOfAct(intent: ActIntent, standing: Standing): Due {
+function reportsOfAct(intent: ActIntent, standing: PersonAt): Due {
   const when: TaskReport['when'][] = intent.action === 'done' ? ['end', 'done'] : ['end'];
   return endedBy(intent, standing).map((target) => ({ target, when }));
 }
 
-function needOfAct(intent: ActIntent, standing: Standing, table: Table): Need {
+function needOfAct(intent: ActIntent, standing: PersonAt, context: StationContext): IntentCheck {
   const { stands } = standing;
   const running = runningOf(stands);
   const all = running.map(({ target }) => target);
@@ -234,11 +251,11 @@ function needOfAct(intent: ActIntent, standing: Standing, table: Table): Need {
   if (isStop && !intent.targets?.some((target) => all.includes(target))) return refuse('station.on_nothing');
   const ends = isStop || intent.action === 'shift-out';
   if (ends && !intent.isConfirmed) return ask({ kind: 'confirm-stop', targets: endedBy(intent, standing) });
-  return missingReport(intent, reportsOfAct(intent, standing), table) ?? NOTHING;
+  return missingReport(intent, reportsOfAct(intent, standing), context) ?? NOTHING;
 }
 
 /** A stop or a shift end that the rule had to make, and that its technician has not spoken of yet. */
-function forgottenEnd({ technician, at }: Standing, { directory }: Table): Need | undefined {
+function forgottenEnd({ technician, at }: PersonAt, { directory }: StationContext): IntentCheck | undefined {
   const { shift, doing } = technician.state;
   const policyAt = (since: Instant) => inForceAt(directory.facts.policy, since);
   const isOverdue = (since: Instant, hours: number) => at > since + hours * 3600;
@@ -248,7 +265,7 @@ function forgottenEnd({ technician, at }: Standing, { directory }: Table): Need 
     about: EntryId,
     from: Instant,
     hours: number,
-  ): Need | undefined => {
+  ): IntentCheck | undefined => {
     if (directory.proposed.has(about)) return undefined;
     const to = toInstant(from + hours * 3600);
     const likely = [person?.plannedEnd, person?.lastAt].filter(

@@ -19,7 +19,7 @@ const REQUESTS = [
 ] as const;
 
 /** Records the sample shop's requests as its stations and its desk would. */
-export async function askForThings(
+export async function addRequests(
   context: Context,
   clock: { readonly set: (ms: number) => void },
   opensAt: Instant,

@@ -6,7 +6,7 @@ import type { Surroundings } from '@wergon/core/loose-ends';
 import { inForceAt, toDay, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadPersonStrands, readLaborEntry } from '../ledger/index.ts';
+import { loadPersonTimeline, readLaborEntry } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 
 /** Days on both sides of a loose end that its answers may need to know. */
@@ -44,7 +44,7 @@ export function readDaysOf(
         ...inOrderOfTime(own.filter((entry): entry is Timed => entry.type !== 'hours')),
         ...own.filter(({ type }) => type === 'hours'),
       ],
-      stints: loadPersonStrands(sql, facts, technician, span, now).stints,
+      stints: loadPersonTimeline(sql, facts, technician, span, now).stints,
     };
   };
   return (first, last) => {

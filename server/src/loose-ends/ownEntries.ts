@@ -6,7 +6,7 @@ import type { Sql } from '../db/index.ts';
 type JournalRow = { readonly body: string; readonly type: string };
 
 /** An entry that this user made at the desk; absent for anybody else's. */
-export function findMade(sql: Sql, id: EntryId, user: string): Entry | undefined {
+export function findOwnEntry(sql: Sql, id: EntryId, user: string): Entry | undefined {
   const [row] = sql.all<JournalRow>(
     `select j."body", j."type" from "journal" j join "entry_index" i on i."seq" = j."seq"
      where j."id" = ? and j."stream" = 'labor' and i."author_kind" = 'desk' and i."author" = ?`,

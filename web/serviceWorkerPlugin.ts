@@ -20,7 +20,7 @@ type Chunk = Rollup.OutputChunk & {
 
 /** Makes the worker that keeps a page's shell on the device, so that it opens without the server: just what that page
  *  is made of, and none of the others. */
-export function keptPage({ entry, onDemand, also = [] }: Kept): Plugin {
+export function serviceWorkerPlugin({ entry, onDemand, also = [] }: Kept): Plugin {
   let shell: string[] = [];
   return {
     name: `wergon-${entry}-worker`,

@@ -2,19 +2,19 @@ import { Defect } from '../result/index.ts';
 import { toInstant } from '../time/index.ts';
 import type {
   Conversation,
-  Draft,
+  StartDetails,
   Intent,
-  Moment,
+  InputMeta,
   Person,
   StationState,
   StationStep,
-  Table,
+  StationContext,
 } from './conversation.ts';
 import { answerOption, answerText } from './answers.ts';
 import { resumeCrew } from './crew.ts';
 import type { Answered } from './answers.ts';
-import { fulfil, nthId, standingOfPerson, takeBack, without } from './fulfil.ts';
-import { findNeed, whyNotWorkable } from './needs.ts';
+import { entriesForIntent, nthId, personAtStation, takeBack, without } from './entriesForIntent.ts';
+import { checkIntent, whyNotWorkable } from './checkIntent.ts';
 import type { Option } from './question.ts';
 import { findTasks, findWaitingOrder } from './tasks.ts';
 import { blank, finish, instantOf, keep, refuse, show, sound, wait } from './show.ts';
@@ -22,29 +22,29 @@ import { blank, finish, instantOf, keep, refuse, show, sound, wait } from './sho
 /** More answers than any intent can want; a rule that asked for ever would be a bug. */
 const MOST_STEPS = 50;
 
-const settle = (stays: boolean, person: Person): Conversation =>
-  stays ? { step: 'person', person, draft: {} } : { step: 'idle' };
+const settle = (staysSignedOn: boolean, person: Person): Conversation =>
+  staysSignedOn ? { step: 'person', person, draft: {} } : { step: 'idle' };
 
 /** Does what a person wants, or asks him for what is still missing. `stays`: whether he remains on the screen. */
-export function pursue(
+export function advanceIntent(
   state: StationState,
   person: Person,
   wanted: Intent,
-  stays: boolean,
-  moment: Moment,
-  table: Table,
+  staysSignedOn: boolean,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
   // A start that is made anew begins where the one before began, as if that had not been.
   const replaced = wanted.kind === 'work' ? wanted.replaces : undefined;
-  const voids = replaced ? takeBack(replaced, moment.entryId) : [];
-  const basis = replaced ? { ...table, directory: without(table.directory, voids) } : table;
-  const at = replaced ? toInstant(Math.floor(replaced.at / 1000)) : instantOf(moment);
-  const settled = { ...state, conversation: settle(stays, person) };
-  const standing = standingOfPerson(basis.directory, person, at);
-  if (!standing) return refuse(blank(state), 'station.unknown_code', '', moment, table);
+  const voids = replaced ? takeBack(replaced, meta.entryId) : [];
+  const basis = replaced ? { ...context, directory: without(context.directory, voids) } : context;
+  const at = replaced ? toInstant(Math.floor(replaced.at / 1000)) : instantOf(meta);
+  const settled = { ...state, conversation: settle(staysSignedOn, person) };
+  const standing = personAtStation(basis.directory, person, at);
+  if (!standing) return refuse(blank(state), 'station.unknown_code', '', meta, context);
   let intent = wanted;
   for (let step = 0; step < MOST_STEPS; step += 1) {
-    const need = findNeed(intent, standing, basis);
+    const need = checkIntent(intent, standing, basis);
     switch (need.kind) {
       case 'fill':
         intent = need.intent;
@@ -53,22 +53,22 @@ export function pursue(
         const { question } = need;
         return wait(
           state,
-          { step: 'asked', person, intent, question, typed: '', stays },
-          moment,
-          table,
+          { step: 'asked', person, intent, question, typed: '', staysSignedOn },
+          meta,
+          context,
           'question',
         );
       }
       case 'refuse':
-        return refuse(settled, need.code, need.text, moment, table);
+        return refuse(settled, need.code, need.text, meta, context);
       case 'already': {
         const { technician } = person;
-        return show(settled, { kind: 'already-on', technician, target: need.target }, moment, table);
+        return show(settled, { kind: 'already-on', technician, target: need.target }, meta, context);
       }
       case 'nothing': {
-        const done = fulfil(intent, standing, nthId(moment.entryId, voids.length), basis);
-        if (!done) return wait(settled, settled.conversation, moment, table);
-        return finish(settled, [...voids, ...done.entries], done, person, moment, table);
+        const done = entriesForIntent(intent, standing, nthId(meta.entryId, voids.length), basis);
+        if (!done) return wait(settled, settled.conversation, meta, context);
+        return finish(settled, [...voids, ...done.entries], done, person, meta, context);
       }
     }
   }
@@ -82,41 +82,41 @@ export function answer(
   state: StationState,
   asked: Asked,
   given: { readonly option: Option } | { readonly text: string },
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
   const { question, intent } = asked;
-  if (question.kind === 'find' && 'text' in given) return findTask(state, asked, given.text, moment, table);
+  if (question.kind === 'find' && 'text' in given) return findTask(state, asked, given.text, meta, context);
   const answered =
     'option' in given
       ? answerOption(intent, question, given.option)
-      : answerText(intent, question, given.text, table.directory.facts.zone);
-  return follow(state, asked, answered, moment, table);
+      : answerText(intent, question, given.text, context.directory.facts.zone);
+  return follow(state, asked, answered, meta, context);
 }
 
 /** A task that is looked for by its order's number or by words: what fits is offered. */
 export function findTask(
   state: StationState,
-  { person, stays }: Pick<Asked, 'person' | 'stays'>,
+  { person, staysSignedOn }: Pick<Asked, 'person' | 'staysSignedOn'>,
   words: string,
-  moment: Moment,
-  table: Table,
-  draft: Draft = {},
+  meta: InputMeta,
+  context: StationContext,
+  draft: StartDetails = {},
 ): StationStep {
-  const choices = findTasks(table.directory, words, person.technician);
+  const choices = findTasks(context.directory, words, person.technician);
   if (choices.length === 0) {
-    const waiting = findWaitingOrder(table.directory, words);
+    const waiting = findWaitingOrder(context.directory, words);
     return waiting
-      ? refuse(state, whyNotWorkable(waiting), waiting.number, moment, table)
-      : refuse(state, 'station.nothing_found', words, moment, table);
+      ? refuse(state, whyNotWorkable(waiting), waiting.number, meta, context)
+      : refuse(state, 'station.nothing_found', words, meta, context);
   }
   const intent: Intent = { kind: 'work', answers: [], ...draft };
   const question = { kind: 'which-task', choices } as const;
   return wait(
     state,
-    { step: 'asked', person, intent, question, typed: '', stays },
-    moment,
-    table,
+    { step: 'asked', person, intent, question, typed: '', staysSignedOn },
+    meta,
+    context,
     'question',
   );
 }
@@ -126,37 +126,37 @@ export function follow(
   state: StationState,
   asked: Asked,
   answered: Answered,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
-  const { person, stays, intent, question, crew } = asked;
+  const { person, staysSignedOn, intent, question, crew } = asked;
   switch (answered.kind) {
     case 'go':
-      if (crew) return resumeCrew(state, crew, answered.intent, moment, table);
-      return pursue(state, person, answered.intent, stays, moment, table);
+      if (crew) return resumeCrew(state, crew, answered.intent, meta, context);
+      return advanceIntent(state, person, answered.intent, staysSignedOn, meta, context);
     case 'ask': {
       const step = wait(
         state,
         { ...asked, question: answered.question, typed: '' },
-        moment,
-        table,
+        meta,
+        context,
         'question',
       );
       if (!answered.because) return step;
-      const refused = refuse(step.state, answered.because, answered.text ?? '', moment, table);
+      const refused = refuse(step.state, answered.because, answered.text ?? '', meta, context);
       return { state: refused.state, effects: [sound('question')] };
     }
     case 'refuse': {
       const cleared = { ...state, conversation: { ...asked, typed: '' } };
-      return refuse(cleared, answered.code, answered.text, moment, table);
+      return refuse(cleared, answered.code, answered.text, meta, context);
     }
     case 'drop':
-      if (crew) return wait({ ...state, said: null }, crew, moment, table);
+      if (crew) return wait({ ...state, said: null }, crew, meta, context);
       return question.kind === 'forgot' && intent.kind !== 'look'
-        ? pursue(state, person, intent, stays, moment, table)
-        : wait({ ...state, said: null }, settle(stays, person), moment, table);
+        ? advanceIntent(state, person, intent, staysSignedOn, meta, context)
+        : wait({ ...state, said: null }, settle(staysSignedOn, person), meta, context);
     case 'propose':
-      return propose(state, asked, answered.ended, moment, table);
+      return propose(state, asked, answered.ended, meta, context);
     case 'check-pin':
       return {
         state: {
@@ -172,31 +172,38 @@ export function follow(
 /** When a forgotten end was: the technician's word, for the supervisor to decide; it moves no time by itself. */
 function propose(
   state: StationState,
-  { person, question, intent, stays }: Asked,
+  { person, question, intent, staysSignedOn }: Asked,
   ended: ReturnType<typeof instantOf>,
-  moment: Moment,
-  table: Table,
+  meta: InputMeta,
+  context: StationContext,
 ): StationStep {
-  if (question.kind !== 'forgot') return wait(state, settle(stays, person), moment, table);
+  if (question.kind !== 'forgot') return wait(state, settle(staysSignedOn, person), meta, context);
   const { technician } = person;
   const entry = {
     type: 'proposal',
-    id: nthId(moment.entryId, 1),
-    at: instantOf(moment),
+    id: nthId(meta.entryId, 1),
+    at: instantOf(meta),
     technician,
     about: question.about,
     kind: question.forgotten,
     ended,
   } as const;
-  const kept = keep(entry, moment.entryId, person, moment);
+  const kept = keep(entry, meta.entryId, person, meta);
   const next =
     intent.kind === 'look'
       ? show(
-          { ...state, conversation: settle(stays, person) },
+          { ...state, conversation: settle(staysSignedOn, person) },
           { kind: 'proposed', technician },
-          moment,
-          table,
+          meta,
+          context,
         )
-      : pursue(state, person, intent, stays, { ...moment, entryId: nthId(moment.entryId, 2) }, table);
+      : advanceIntent(
+          state,
+          person,
+          intent,
+          staysSignedOn,
+          { ...meta, entryId: nthId(meta.entryId, 2) },
+          context,
+        );
   return { state: next.state, effects: [kept, ...next.effects] };
 }

@@ -1,5 +1,5 @@
 /** Dice that always fall the same way for one seed (mulberry32). */
-export type Dice = {
+export type Random = {
   /** From 0 up to but not 1. */
   readonly roll: () => number;
   /** A whole number from `low` to `high`, both included. */
@@ -10,7 +10,7 @@ export type Dice = {
   readonly around: (spread: number) => number;
 };
 
-export function createDice(seed: number): Dice {
+export function createRandom(seed: number): Random {
   let state = seed >>> 0;
   const roll = () => {
     state = (state + 0x6d2b79f5) >>> 0;

@@ -14,13 +14,13 @@ import type { Sql } from '../db/index.ts';
 import { readBatch, refusalOf, writeTimes } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { costsFor, loadLabor } from '../compare/index.ts';
-import { look, touchedTasks, writeEffect } from './effect.ts';
-import type { Scene, Spot } from './effect.ts';
+import { snapshot, touchedTasks, writeEffect } from './effect.ts';
+import type { EditScope, PersonDay } from './effect.ts';
 
 /** What somebody at the desk is about to do to the journal: one group of changes, all or none. */
-export type Plan = Scene & { readonly changes: readonly Change[] };
+export type Plan = EditScope & { readonly changes: readonly Change[] };
 /** Plans on the state in which it is then recorded; a refusal does nothing. */
-export type Planner = (
+export type EditPlanner = (
   sql: Sql,
   facts: ShopFacts,
   now: Instant,
@@ -30,7 +30,7 @@ type Answer<T> = Promise<{ readonly ok: true; readonly value: T } | RouteRefusal
 type EntryBody = Readonly<Record<string, unknown>> & { readonly id: EntryId };
 
 /** Acts of the desk, planned and recorded inside one transaction, or only tried out. */
-export function createDeskAct({ clock, database, journal, facts }: LedgerContext) {
+export function createEditService({ clock, database, journal, facts }: LedgerContext) {
   const makeLines = (changes: readonly Change[], by: string, why: string, action: string) => {
     const around = { source: 'desk', via: [], action, deviceAt: formatInstant(clock.now()), clockOffset: 0 };
     return changes.map((change, i) => ({
@@ -40,7 +40,7 @@ export function createDeskAct({ clock, database, journal, facts }: LedgerContext
   };
   /** Plans within the journal's transaction. */
   const planWithin =
-    (planner: Planner, user: DeskUser, why: string, once?: string): Decide =>
+    (planner: EditPlanner, user: DeskUser, why: string, once?: string): Decide =>
     (sql, known) => {
       // Sent before it is recorded already, and is not planned on top of itself.
       if (once !== undefined && findOfAct(sql, once).length > 0) return ok([]);
@@ -55,18 +55,18 @@ export function createDeskAct({ clock, database, journal, facts }: LedgerContext
     /** What an act would do; nothing is recorded. Shown are the days at `spots`, else each person's first. */
     preview: async (
       who: DeskWho,
-      scene: Scene,
-      planner: Planner,
-      spots: readonly Spot[] = scene.people.map((technician) => ({ technician, day: scene.firstDay })),
+      scope: EditScope,
+      planner: EditPlanner,
+      spots: readonly PersonDay[] = scope.people.map((technician) => ({ technician, day: scope.firstDay })),
     ): Answer<EffectJson> => {
       const known = await facts.get();
       const now = clock.now();
       const costs = costsFor(who);
       const decide = planWithin(planner, who.user, 'tried out');
       const tried = await journal.tryOut({ kind: 'desk', id: who.user.id }, decide, {
-        before: (sql) => look(sql, known, scene, now, costs),
+        before: (sql) => snapshot(sql, known, scope, now, costs),
         after: (sql, was) => {
-          const is = look(sql, known, scene, now, costs);
+          const is = snapshot(sql, known, scope, now, costs);
           const touched = touchedTasks(known, was, is);
           return { ...is, touched, tasks: loadLabor(sql, known, touched, now, costs) };
         },
@@ -82,7 +82,7 @@ export function createDeskAct({ clock, database, journal, facts }: LedgerContext
     /** Does it; the ids of what was recorded take it back. */
     record: async (
       who: DeskWho,
-      planner: Planner,
+      planner: EditPlanner,
       why: string,
       once?: string,
     ): Answer<{ entries: string[] }> => {

@@ -28,7 +28,7 @@ type Way = { readonly changes: readonly Change[]; readonly state: LaborState };
 /** Walks along a person's entries and, wherever they would lead to something else than the wanted tape, takes the
  *  offending ones out or says what runs from there. Entries that still fit stay as they are, so work that is resumed
  *  after a break, or that begins after the edited stretch, is met as it was. */
-export function restate(
+export function rewriteEntries(
   { technician, stretches, breaks, looseEnds, from }: Restated,
   { entries, states, facts, asOf }: TapeGround,
 ): readonly Change[] {
