@@ -154,7 +154,7 @@ async function findTargets({ database, facts }: Context): Promise<Targets> {
   return { onHold, finished };
 }
 
-/** A forgotten stop whose end the technician himself has said at the station since. */
+/** A forgotten stop whose end the technician has said at the station since. */
 export async function proposeEnd(context: Context, opensAt: Instant): Promise<void> {
   const known = await context.facts.get();
   const day = known.zone.dayAt(opensAt);

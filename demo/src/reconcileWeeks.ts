@@ -15,7 +15,7 @@ export type DeskMoment = { readonly at: Instant; readonly run: () => Promise<voi
 const DAY = 86_400;
 const WEEK = 7;
 const HOUR = 3600;
-/** Who does not scan: his hours are written down on Mondays. */
+/** Who does not scan: their hours are written down on Mondays. */
 const ON_PAPER = 't8';
 /** A station that was cut off sends two scans a week later, when their pay period is closed. */
 const LATE = { technician: 't11', station: 'Assembly', daysBack: 19, arrivesDaysBack: 12 };

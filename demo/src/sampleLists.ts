@@ -8,7 +8,7 @@ export const CREWS = ['Night crew', 'Site crew'] as const;
 
 export const REASONS = {
   'down-reason': ['Oven stopped', 'No material', 'Crane in use', 'Tool broken'],
-  'rework-reason': ['Drawing wrong', 'Insulation damaged', 'Out of balance', 'Customer changed his mind'],
+  'rework-reason': ['Drawing wrong', 'Insulation damaged', 'Out of balance', 'Customer changed their mind'],
   'scrap-reason': ['Material fault', 'Out of size', 'Damaged'],
 } as const;
 

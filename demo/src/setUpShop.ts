@@ -231,7 +231,7 @@ async function addPeople(
     hiredOn: formatDay(addDays(today, 6)),
   });
   await addTechnician(em, fresh, draw('badge'), 't27' as TechnicianId);
-  // Somebody who left before the sample weeks: he stays in the list, and is on no floor.
+  // Somebody who left before the sample weeks: they stay in the list, and are on no floor.
   const left = technicianSchema.parse({
     number: '99',
     name: 'Wendel Kopp',

@@ -23,12 +23,12 @@ type Doing = {
 type Worker = {
   readonly technician: string;
   readonly person: Person;
-  /** What he still has to do today, in order of time: fixed points of his day. */
+  /** What they still have to do today, in order of time: fixed points of their day. */
   plan: { readonly at: number; readonly what: 'in' | 'pause' | 'resume' | 'stop' | 'clean' | 'out' }[];
   doing: Doing;
   isIn: boolean;
   nextAt: number;
-  /** While set, he has scanned an indirect activity until then. */
+  /** While set, they have scanned an indirect activity until then. */
   busyUntil: number;
 };
 
@@ -78,7 +78,7 @@ export function simulate(
   for (;;) {
     const worker = workers.reduce((first, each) => (each.nextAt < first.nextAt ? each : first));
     const at = worker.nextAt;
-    // Somebody who looks for his next task scans it a little later, perhaps after others or after the end.
+    // Somebody who looks for their next task scans it a little later, perhaps after others or after the end.
     if (at >= until) return entries.filter((each) => each.at < until).sort((a, b) => a.at - b.at);
     const point = worker.plan[0];
     if (point && point.at <= at) {
@@ -206,7 +206,7 @@ const goalOf = (task: SimTask) => task.setupSeconds + task.trueSeconds;
 const isComplete = (task: SimTask) => task.workedSeconds >= goalOf(task);
 const isOnBreak = ({ plan }: Worker) => plan[0]?.what === 'resume';
 
-/** One person's day: when he comes, pauses, cleans up and goes. Some days he is away. */
+/** One person's day: when they come, pause, clean up and go. Some days they are away. */
 function planDay(person: Person, day: number, clockOf: ClockOf, random: Random): Worker['plan'] {
   if (random.chance(0.035)) return [];
   const start = person.isNight ? 22 * HOUR : 7 * HOUR;

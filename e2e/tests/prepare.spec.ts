@@ -288,7 +288,7 @@ test.describe('preparing the work', () => {
     ['bookkeeper', ['Floor', 'Work', 'Reconcile', 'Pay', 'Shop'], undefined],
     ['supervisor', ['Floor', 'Work', 'Reconcile', 'Pay', 'Shop'], undefined],
   ] as const)
-    test(`a ${role} finds his places and is kept from others`, async ({ page }) => {
+    test(`a ${role} finds their places and is kept from others`, async ({ page }) => {
       const userName = `the ${role}`;
       await shop.desk('/api/users', {
         name: `A ${role}`,

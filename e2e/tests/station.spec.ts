@@ -186,7 +186,7 @@ test('a station set to sign in and out speaks German, and one’s own time is sh
   await expect(band).toContainText(/Angemeldet|Abgemeldet/);
   await shop.scan(page, 'strip');
   await expect(band).toContainText('Hier wird nur gekommen und gegangen');
-  // Whoever has a language of his own is spoken to in it, here too.
+  // Whoever has a language of their own is spoken to in it, here too.
   const { technicians } = await shop.desk<{ technicians: { id: string; name: string; number: string }[] }>(
     '/api/people',
   );

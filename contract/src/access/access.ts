@@ -47,7 +47,7 @@ export const RIGHT_WORDS: Readonly<Record<Right, string>> = {
 export const ROLES = ['technician', 'lead', 'supervisor', 'planner', 'bookkeeper', 'administrator'] as const;
 export type Role = (typeof ROLES)[number];
 
-/** What each role may do. To see rates can also be given to one person, whatever his role. */
+/** What each role may do. To see rates can also be given to one person, whatever their role. */
 export const RIGHTS_OF_ROLE: Readonly<Record<Role, readonly Right[]>> = {
   technician: ['floor.see'],
   lead: [
@@ -98,7 +98,7 @@ export const firstRunSchema = z.strictObject({
   password,
 });
 
-/** Who the user is on the floor, and whose time he puts right and approves: all (`null`), or some departments by their
+/** Who the user is on the floor, and whose time they put right and approve: all (`null`), or some departments by their
  *  ids, so that a new name changes nobody's rights. */
 const scope = {
   technician: idText<'TechnicianId'>().nullable().default(null),
@@ -146,14 +146,14 @@ export const changePasswordSchema = z.strictObject({
   newPassword: password,
 });
 
-/** Who is signed in at the desk, and the shop he is signed in to. */
+/** Who is signed in at the desk, and the shop they are signed in to. */
 export const sessionSchema = z.strictObject({
   name: z.string(),
   role: z.enum(ROLES),
   rights: z.array(z.enum(RIGHTS)),
-  /** Whether he got his password from somebody else and must choose one of his own first. */
+  /** Whether they got their password from somebody else and must choose one of their own first. */
   mustChangePassword: z.boolean(),
-  /** After so many minutes without a touch he is signed out; never on a computer of his own. */
+  /** After so many minutes without a touch they are signed out; never on a computer of their own. */
   signOutMinutes: z.number().nullable(),
   shopName: z.string(),
   zone: z.string(),

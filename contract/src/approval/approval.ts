@@ -30,7 +30,7 @@ export const approvalsSchema = z.strictObject({
       technician: z.string(),
       name: z.string(),
       department: z.string(),
-      /** Why this user cannot approve this person's time; `null` where he can. */
+      /** Why this user cannot approve this person's time; `null` where they can. */
       refusal: z.enum(['own', 'other-department', 'right']).nullable(),
       days: z.array(
         z.strictObject({

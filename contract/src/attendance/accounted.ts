@@ -36,7 +36,7 @@ export const accountedSchema = z.strictObject({
           attendedSeconds: z.number(),
           chargedSeconds: z.number(),
           jobSeconds: z.number(),
-          /** Billed hours expected of him on that day; 0 where he was not planned. */
+          /** Billed hours expected of them on that day; 0 where they were not planned. */
           expectedSeconds: z.number(),
           unaccountedSeconds: z.number(),
         }),

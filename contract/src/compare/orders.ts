@@ -28,7 +28,7 @@ const standing = {
   hasEstimate: z.boolean(),
   isFinished: z.boolean(),
   peopleOn: z.array(z.string()),
-  /** Who is on it although he has signed out, since when, and how much of it that is. */
+  /** Who is on it although they have signed out, since when, and how much of it that is. */
   signedOut: z.array(z.strictObject({ name: z.string(), at: z.string(), seconds: z.number() })),
 };
 

@@ -75,9 +75,9 @@ export const floorSchema = boardSchema.extend({
       technician: z.string(),
       crew: z.string(),
       planned: z.strictObject({ from: z.string(), to: z.string() }).nullable(),
-      /** Whether he is away that day; why is for who may see absences. */
+      /** Whether they are away that day; why is for who may see absences. */
       isAway: z.boolean(),
-      /** Billed hours expected of him on a planned day. */
+      /** Billed hours expected of them on a planned day. */
       billedSeconds: z.number().nullable(),
     }),
   ),

@@ -22,13 +22,13 @@ export const technicianSchema = z
     kind: z.enum(TECHNICIAN_KINDS).default('own'),
     payrollNumber: z.string().trim().max(40).default(''),
     initials: z.string().trim().max(5).default(''),
-    /** Whether he leads his crew: signs it on and off, and may let through what a station refuses. */
+    /** Whether they lead their crew: signs it on and off, and may let through what a station refuses. */
     isLead: z.boolean().default(false),
-    /** What a station speaks while he stands there; none named: its own. */
+    /** What a station speaks while they stand there; none named: its own. */
     language: z.enum(LANGUAGES).nullable().default(null),
     hiredOn: dayText.nullable().default(null),
     leftOn: dayText.nullable().default(null),
-    /** Billed hours expected of him on a planned day. */
+    /** Billed hours expected of them on a planned day. */
     billedHours: hoursText
       .refine(({ numerator, denominator }) => numerator <= 24n * denominator, 'must not be above 24')
       .nullable()
@@ -128,7 +128,7 @@ export const absenceSchema = z
   });
 export const absenceDaysSchema = z.strictObject({ from: dayText, to: dayText });
 
-/** What is planned of one person, and when he is away. */
+/** What is planned of one person, and when they are away. */
 export const planSchema = z.strictObject({
   patterns: z.array(z.strictObject({ from: z.string(), weeks: z.array(z.array(shiftPlan.nullable())) })),
   absences: z.array(z.strictObject({ day: z.string(), kind: z.string(), isPaid: z.boolean() })),

@@ -20,7 +20,7 @@ export const payRecordSchema = z
       )
       .max(30)
       .default([]),
-    /** The grade at whose standard rate his work is shown to whoever may not see rates. */
+    /** The grade at whose standard rate their work is shown to whoever may not see rates. */
     grade: z.string().min(1).max(200).nullable().exactOptional(),
   })
   .superRefine(({ per, hoursPerYear, burden }, context) => {

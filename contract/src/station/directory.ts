@@ -84,7 +84,7 @@ export const directorySchema = boardSchema.extend({
 });
 export type DirectoryJson = z.output<typeof directorySchema>;
 
-/** One person's own time: his day and his week, no rate and no cost. */
+/** One person's own time: their day and their week, no rate and no cost. */
 export const ownTimeSchema = z.strictObject({
   weekAttendedSeconds: z.number(),
   weekChargedSeconds: z.number(),
@@ -96,7 +96,7 @@ export const ownTimeSchema = z.strictObject({
       lines: z.array(z.strictObject({ title: z.string(), order: z.string(), seconds: z.number() })),
     }),
   ),
-  /** Days that are over and that he is asked to confirm; none where the shop does not want that. */
+  /** Days that are over and that they are asked to confirm; none where the shop does not want that. */
   toConfirm: z.array(
     z.strictObject({
       day: z.string(),
@@ -106,7 +106,7 @@ export const ownTimeSchema = z.strictObject({
     }),
   ),
 });
-/** Somebody's own time is asked for, and confirmed, with what he has proved to the server. */
+/** Somebody's own time is asked for, and confirmed, with what they have proved to the server. */
 const self = { technician: idText<'TechnicianId'>(), proof: z.string().max(100) };
 export const askOwnTimeSchema = z.strictObject(self);
 export const confirmOwnTimeSchema = z.strictObject({
@@ -116,7 +116,7 @@ export const confirmOwnTimeSchema = z.strictObject({
     .min(1)
     .max(31),
 });
-/** The badge that somebody holds in his hand, as it was read. */
+/** The badge that somebody holds in their hand, as it was read. */
 export const proveSelfSchema = z.strictObject({
   technician: idText<'TechnicianId'>(),
   code: z.string().min(1).max(200),

@@ -101,7 +101,7 @@ export const personDaySchema = z.strictObject({
 });
 export type PersonDayJson = z.output<typeof personDaySchema>;
 
-/** A person by his name, his number, his initials, or a badge that is scanned. It is posted: a badge's code belongs
+/** A person by their name, their number, their initials, or a badge that is scanned. It is posted: a badge's code belongs
  *  into no address. */
 export const findPersonSchema = z.strictObject({ search: z.string().trim().min(1).max(100) });
 export const foundPersonSchema = z.strictObject({

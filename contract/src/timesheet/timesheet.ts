@@ -74,7 +74,7 @@ export const weekSchema = z.strictObject({
       totalSeconds: z.number(),
     }),
   ),
-  /** The last day before this week on which something is recorded of him. */
+  /** The last day before this week on which something is recorded of them. */
   lastDay: z.string().nullable(),
 });
 export type WeekJson = z.output<typeof weekSchema>;

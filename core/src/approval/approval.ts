@@ -1,11 +1,11 @@
 import type { ShiftLine } from '../ledger/index.ts';
 import type { Seconds } from '../time/index.ts';
 
-/** Whether somebody has said that a person's shift day is right, and whether it is still what he saw. */
+/** Whether somebody has said that a person's shift day is right, and whether it is still what they saw. */
 export const APPROVAL_STATES = ['open', 'approved', 'changed'] as const;
 export type ApprovalState = (typeof APPROVAL_STATES)[number];
 
-/** The facts of one person's shift day on which somebody decides: how long he was there, and what for, line by line,
+/** The facts of one person's shift day on which somebody decides: how long they were there, and what for, line by line,
  *  with its cost. Text that differs when they do. Source: docs/ledger.md, section 8, decisions. */
 export function approvalFacts(lines: readonly ShiftLine[], attended: Seconds | number): string {
   const parts = lines.map(

@@ -16,7 +16,7 @@ export type StandardFacts = {
   readonly gradeRates: ReadonlyMap<string, readonly CostRate[]>;
 };
 
-/** The standard rate of a technician's hour on a day: that of the grade that his rate record names then. Without one the
+/** The standard rate of a technician's hour on a day: that of the grade that their rate record names then. Without one the
  *  rate that the task keeps; an activity keeps none. Source: docs/ledger.md, section 6, standard cost. */
 export function standardRateOn(
   { gradesOf, gradeRates }: StandardFacts,

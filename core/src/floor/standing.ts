@@ -103,7 +103,7 @@ export type PersonStanding = {
   readonly todaySeconds: Seconds;
 };
 
-/** What a person sees after his badge; absent for one the board does not know. */
+/** What a person sees after their badge; absent for one the board does not know. */
 export function personStanding(board: Board, id: TechnicianId, now: Instant): PersonStanding | undefined {
   const technician = board.technicians.get(id);
   if (!technician) return undefined;

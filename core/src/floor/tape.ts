@@ -107,7 +107,7 @@ function presentlyOf(board: Board, { shift, doing }: BoardTechnician['state'], i
   return shift ? 'nothing' : 'out';
 }
 
-/** Work that runs on, or was begun, after its person signed out: nobody sees him, and it counts. */
+/** Work that runs on, or was begun, after its person signed out: nobody sees them, and it counts. */
 function signedOut(
   { shift, doing }: BoardTechnician['state'],
   isCut: boolean,

@@ -5,7 +5,7 @@ import type { LedgerFacts } from './facts.ts';
 import type { LooseEnd } from './looseEnd.ts';
 import type { Stint } from './stint.ts';
 
-/** One technician's day: how long he was there, and how much of that found its work.
+/** One technician's day: how long they were there, and how much of that found its work.
  *  Source: docs/ledger.md, section 7. */
 export type AttendanceDay = {
   readonly technician: TechnicianId;

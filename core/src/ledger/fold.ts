@@ -27,7 +27,7 @@ export type Doing =
  *  Source: docs/ledger.md, section 4. */
 export type LaborState = { readonly shift: Since | null; readonly doing: Doing };
 
-/** Nobody has scanned anything yet. */
+/** The state before a technician's first entry: no shift, no work, no break. */
 export const AT_REST: LaborState = { shift: null, doing: { status: 'nothing' } };
 
 /** What an entry brought to its end, and what about it a person must decide on. */
@@ -141,7 +141,7 @@ function endOverdueShift(
   };
 }
 
-/** Takes one technician's state over one of his entries; entries come sorted by (`at`, order of recording).
+/** Takes one technician's state over one of their entries; entries come sorted by (`at`, order of recording).
  *  Entries that move nobody (hours, counts, notes, reopenings) change nothing.
  *  Source: docs/ledger.md, section 4. */
 export function applyEntry(

@@ -61,7 +61,7 @@ describe('likely answers', () => {
       'forgotten-stop',
       { plannedEnd: clock(15), proposed: clock(16) },
       ['own-word: work-stop 16', 'planned-end: work-stop 15'],
-      'a stop is added, his own word first',
+      'a stop is added, their own word first',
     ],
     [
       'work-start 8 a, work-stop 30',
@@ -76,14 +76,14 @@ describe('likely answers', () => {
       'forgotten-shift-out',
       { plannedEnd: clock(15) },
       ['planned-end: shift-out 15', 'last-scan: shift-out 14.0003'],
-      'a shift end after his last scan',
+      'a shift end after their last scan',
     ],
     [
       'shift-in 7, work-start 8 a, work-stop 16',
       'forgotten-shift-out',
       { plannedEnd: clock(15) },
       ['last-scan: shift-out 16.0003'],
-      'not before something that he scanned',
+      'not before something that they scanned',
     ],
     [
       'shift-in 7, work-start 7 a, work-stop 9, work-start 10 b, shift-out 12',

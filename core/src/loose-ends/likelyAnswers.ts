@@ -44,7 +44,7 @@ export type Surroundings = {
   readonly lastOnTask: Instant | null;
   /** When the task was said to be finished, by whomever. */
   readonly doneAt: Instant | null;
-  /** His own entries that count, by time, of the days around. */
+  /** Their own entries that count, by time, of the days around. */
   readonly own: readonly LaborEntry[];
   readonly stints: readonly Stint[];
 };
@@ -94,7 +94,7 @@ const forgottenStop: Finder = ({ technician, from, to, entries }, around) => {
   }));
 };
 
-/** A shift end that was forgotten; never before something that he scanned in that shift. */
+/** A shift end that was forgotten; never before something that they scanned in that shift. */
 const forgottenShiftOut: Finder = ({ technician, from, to }, around) => {
   if (!technician || from === undefined || to === undefined) return [];
   const last = timed(around)
@@ -109,7 +109,7 @@ const forgottenShiftOut: Finder = ({ technician, from, to }, around) => {
     .map(({ reason, at }) => ({ reason, at, changes: [{ type: 'shift-out', technician, at }] }));
 };
 
-/** Time on nothing: what he was on before went on, what came after had begun, or it was a break. */
+/** Time on nothing: what they were on before went on, what came after had begun, or it was a break. */
 const gap: Finder = ({ technician, from, to }, around) => {
   if (!technician || from === undefined || to === undefined) return [];
   const before = around.stints.find((stint) => stint.to === from);
@@ -162,7 +162,7 @@ const shiftOutWithoutIn: Finder = (end, around) => {
   const earlier = timed(around).filter(({ at }) => at < from);
   const lastOut = earlier.findLast(({ type }) => type === 'shift-out')?.at;
   const first = earlier.find(({ at }) => lastOut === undefined || at > lastOut);
-  // A longer shift would be ended by the rule before he went.
+  // A longer shift would be ended by the rule before they went.
   const longest = toInstant(from - around.policy.maxShiftHours * SECONDS_PER_HOUR - 1);
   const begin = toInstant(Math.max(lastOut ?? 0, longest));
   return [

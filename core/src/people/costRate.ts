@@ -19,7 +19,7 @@ export type RateRecord = {
   readonly base: Fraction;
   readonly hoursPerYear?: Fraction;
   readonly burden: readonly BurdenItem[];
-  /** The grade at whose standard rate his work is shown to whoever may not see rates. */
+  /** The grade at whose standard rate their work is shown to whoever may not see rates. */
   readonly grade?: string | null;
 };
 

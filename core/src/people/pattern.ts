@@ -72,7 +72,7 @@ export type PlannedDay =
   | { readonly kind: 'work'; readonly plan: ShiftPlan }
   | { readonly kind: 'free' | 'closed' | 'absent' | 'unplanned' };
 
-/** What is planned of a person on a day: the latest pattern not after it, unless the shop is closed or he is absent.
+/** What is planned of a person on a day: the latest pattern not after it, unless the shop is closed or they are absent.
  *  `unplanned` where no pattern holds yet. Source: docs/people.md, planned pattern. */
 export function plannedOn(
   patterns: readonly WorkPattern[],

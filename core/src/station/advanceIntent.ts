@@ -25,7 +25,7 @@ const MOST_STEPS = 50;
 const settle = (staysSignedOn: boolean, person: Person): Conversation =>
   staysSignedOn ? { step: 'person', person, draft: {} } : { step: 'idle' };
 
-/** Does what a person wants, or asks him for what is still missing. `stays`: whether he remains on the screen. */
+/** Does what a person wants, or asks them for what is still missing. `stays`: whether they remain on the screen. */
 export function advanceIntent(
   state: StationState,
   person: Person,

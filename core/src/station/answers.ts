@@ -18,7 +18,7 @@ export type Answered =
       readonly text?: string;
     }
   | { readonly kind: 'refuse'; readonly code: StationRefusal; readonly text: string }
-  /** He would rather not. */
+  /** The question is dropped; what was asked for is not done. */
   | { readonly kind: 'drop' }
   | { readonly kind: 'propose'; readonly ended: Instant }
   | { readonly kind: 'check-pin'; readonly pin: string };

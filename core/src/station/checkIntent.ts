@@ -17,7 +17,7 @@ export type IntentCheck =
   | { readonly kind: 'already'; readonly target: TargetId }
   | { readonly kind: 'nothing' };
 
-/** A person as he stands at the instant of the act. */
+/** A person as they stand at the instant of the act. */
 export type PersonAt = {
   readonly technician: BoardTechnician;
   readonly stands: LaborState;
@@ -154,7 +154,7 @@ function missingMachine(
     : ask({ kind: 'which-machine', choices });
 }
 
-/** How far back a start may be set, in whole minutes: within the station's limit, and not before his last entry. */
+/** How far back a start may be set, in whole minutes: within the station's limit, and not before their last entry. */
 export function mostMinutesBack(
   { technician, at }: PersonAt,
   { directory, settings }: StationContext,
@@ -247,7 +247,7 @@ function needOfAct(intent: ActIntent, standing: PersonAt, context: StationContex
     return running.length === 1
       ? { kind: 'fill', intent: { ...intent, targets: all } }
       : ask({ kind: 'which-running', choices: all });
-  // A label that was scanned while he was on it may be answered when he is on it no longer.
+  // A label that was scanned while they were on it may be answered when they are on it no longer.
   if (isStop && !intent.targets?.some((target) => all.includes(target))) return refuse('station.on_nothing');
   const ends = isStop || intent.action === 'shift-out';
   if (ends && !intent.isConfirmed) return ask({ kind: 'confirm-stop', targets: endedBy(intent, standing) });

@@ -8,7 +8,7 @@ import type { FloorEntry, RequestKind } from './floorEntry.ts';
 import type { Answer, Question } from './question.ts';
 import type { StationSettings } from './settings.ts';
 
-/** How a person is known: by what, and whether his PIN was looked at. It stands in the envelope of what he does. */
+/** How a person is known: by what, and whether their PIN was looked at. It stands in the envelope of what they do. */
 export type Identity = 'badge' | 'badge-and-pin' | 'pin-unchecked' | 'name';
 export type Person = {
   readonly technician: TechnicianId;
@@ -16,7 +16,7 @@ export type Person = {
   readonly identity: Identity;
 };
 
-/** What somebody has said of the work he is about to start, before the task itself. */
+/** What somebody has said of the work they are about to start, before the task itself. */
 export type StartDetails = {
   readonly workType?: WorkType;
   readonly isJoin?: boolean;
@@ -62,14 +62,14 @@ export type Intent =
   /** Work on an indirect activity that is still to be chosen. */
   | { readonly kind: 'indirect' }
   | { readonly kind: 'request'; readonly what: RequestKind; readonly text?: string }
-  /** What was found, or what was done: a remark on what he is on. */
+  /** What was found, or what was done: a remark on what they are on. */
   | { readonly kind: 'note'; readonly text?: string }
   /** A task that is looked for by words. */
   | { readonly kind: 'find' }
-  /** Only to see where he stands. */
+  /** Only to see where they stand. */
   | { readonly kind: 'look' };
 
-/** One of a crew that is being signed on or off; whoever is ticked off is missing and nothing is done for him. */
+/** One of a crew that is being signed on or off; whoever is unticked is missing, and nothing is done for them. */
 export type Member = {
   readonly technician: TechnicianId;
   readonly badge: BadgeId | null;
@@ -83,14 +83,14 @@ export type Conversation =
   | { readonly step: 'person'; readonly person: Person; readonly draft: StartDetails }
   /** Something was read that needs a badge. */
   | { readonly step: 'intent'; readonly intent: Intent }
-  /** Something is missing that the person is asked for; `typed` is what he has keyed so far. */
+  /** Something is missing that the person is asked for; `typed` is what they have keyed so far. */
   | {
       readonly step: 'asked';
       readonly person: Person;
       readonly intent: Intent;
       readonly question: Question;
       readonly typed: string;
-      /** Whether he stays on the screen when it is done. */
+      /** Whether they stay on the screen when it is done. */
       readonly staysSignedOn: boolean;
       /** The crew that waits for the answer, if it is one's. */
       readonly crew?: OpenCrew;
@@ -100,7 +100,7 @@ export type Conversation =
 
 export type OpenCrew = {
   readonly step: 'crew';
-  /** Who opened his crew from the list; nobody where the label opened it. */
+  /** Who opened their crew from the list; nobody where the label opened it. */
   readonly lead: Person | null;
   readonly members: readonly Member[];
   readonly work: WorkIntent | null;
@@ -183,7 +183,7 @@ export type Said =
   | { readonly kind: 'calibrated' }
   | { readonly kind: 'refused'; readonly code: StationRefusal; readonly text: string };
 
-/** One act of a person at this station that he can still take back. */
+/** One act of a person at this station that they can still take back. */
 export type Act = {
   readonly technician: TechnicianId;
   readonly entries: readonly EntryId[];
@@ -204,7 +204,7 @@ export type StationState = {
   readonly signed: readonly { readonly technician: TechnicianId; readonly at: number }[];
 };
 
-/** Nobody stands here. */
+/** The station as it waits for a badge or a task: nobody is signed on. */
 export const IDLE: StationState = {
   conversation: { step: 'idle' },
   said: null,

@@ -28,14 +28,14 @@ test.each<[words: string, appended: readonly string[], ends: string, why: string
     'idle',
     'who is on nothing is left out',
   ],
-  ['LEA !lead-crew T1', [...ALL, 'lea work-start a'], 'crew', 'a lead does it for his crew from the list'],
+  ['LEA !lead-crew T1', [...ALL, 'lea work-start a'], 'crew', 'a lead does it for their crew from the list'],
   ['LEA !lead-crew @bo T1', ['ada work-start a', 'lea work-start a'], 'crew', 'who is missing is ticked off'],
   ['LEA !lead-crew @bo @bo T1', [...ALL, 'lea work-start a'], 'crew', 'or is there after all'],
   [
     'LEA !lead-crew @bo T1 BO',
     ['ada work-start a', 'lea work-start a', 'bo work-start a'],
     'crew',
-    'or comes with his badge',
+    'or comes with their badge',
   ],
   ['ADA !lead-crew', [], 'ada', 'nobody but a lead'],
   ['ADA T1 BO T2', ['ada work-start a', 'bo work-start b'], 'bo', 'without its label two badges are no crew'],
@@ -53,7 +53,7 @@ test('everybody who was started is named, and those for whom it made no sense', 
   });
 });
 
-test('each one’s start is an act of his own, which he can take back', () => {
+test('each one’s start is an act of their own, which they can take back', () => {
   const actions = play('CREW ADA BO T1').effects.flatMap((effect) =>
     effect.type === 'append' ? [effect.action] : [],
   );

@@ -40,7 +40,7 @@ export function openCrew(state: StationState, meta: InputMeta, context: StationC
   return withCrew(wait(blank(state), crew, meta, context, 'question'), crew, meta, context);
 }
 
-/** Opens a lead's own crew from the list. Whoever is not in while others are is ticked off as missing. */
+/** Opens a lead's own crew from the list. Whoever is not in while others are is unticked as missing. */
 export function openOwnCrew(
   state: StationState,
   lead: Person,
@@ -189,7 +189,7 @@ export const resumeCrew = (
       ? actForCrew(state, crew, intent, meta, context)
       : withCrew(wait(state, crew, meta, context), crew, meta, context);
 
-/** Of a crew's answers those that one of it records: of what he is on, or begins, and only what nobody has recorded. */
+/** Of a crew's answers those that one of it records: of what they are on, or begins, and only what nobody has recorded. */
 function answersOf(
   answers: readonly Answer[],
   given: Set<Answer>,
@@ -202,7 +202,7 @@ function answersOf(
   return own;
 }
 
-/** Starts whoever is there and has not been started yet. Each one's start is an act of his own. */
+/** Starts whoever is there and has not been started yet. Each one's start is an act of their own. */
 function startCrew(
   state: StationState,
   crew: OpenCrew,

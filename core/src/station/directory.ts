@@ -28,7 +28,7 @@ export type Meaning =
       readonly workType?: WorkType;
       readonly isOld: boolean;
     }
-  /** A person's own label: his badge and what he wants in one. */
+  /** A person's own label: their badge and what they want in one. */
   | {
       readonly kind: 'person-act';
       readonly badge: BadgeId;
@@ -68,7 +68,7 @@ export type PersonBrief = {
   readonly isLead: boolean;
   readonly hasPin: boolean;
   readonly language: Language | null;
-  /** His last entry that moved him; no start may be set back before it. */
+  /** Their last entry that moved them; no start may be set back before it. */
   readonly lastAt: Instant | null;
   /** When the shift that is open, or the work, was planned to end. */
   readonly plannedEnd: Instant | null;

@@ -59,7 +59,7 @@ export function handleBadge(
   return wait(state, asked, meta, context, 'question');
 }
 
-/** Somebody whose identity is settled: what he wants is done, or he is shown where he stands. */
+/** Somebody whose identity is settled: what they want is done, or they are shown where they stand. */
 function identify(
   state: StationState,
   person: Person,
@@ -80,7 +80,7 @@ function identify(
     : advanceIntent(state, person, { kind: 'look' }, true, meta, context);
 }
 
-/** A kind of work that waited for a badge is meant for what its owner is on; if he is on nothing, for his next task. */
+/** A kind of work that waited for a badge is meant for what its owner is on; if they are on nothing, for their next task. */
 function completed(waiting: Intent, person: Person, meta: InputMeta, context: StationContext) {
   const isDraft = waiting.kind === 'work' && waiting.target === undefined && waiting.order === undefined;
   if (!isDraft) return { intent: waiting, isDraft: false };
@@ -142,7 +142,7 @@ export function handlePin(
     conversation.step === 'asked' &&
     conversation.question.kind === 'pin' &&
     conversation.person.technician === technician;
-  // The answer came after he had gone: nothing is done for somebody who is not there.
+  // The answer came after they had gone: nothing is done for somebody who is not there.
   if (!isAsked) return { state, effects: [] };
   const { person, intent } = conversation;
   if (given === 'wrong' || given === 'wait') {

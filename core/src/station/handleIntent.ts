@@ -202,7 +202,7 @@ export function nameMachine(
 /** Takes one's own last act back: by its maker, or on the screen that still shows it. */
 export function undo(state: StationState, meta: InputMeta, context: StationContext): StationStep {
   const { conversation, said } = state;
-  // Whoever has not said his PIN yet is asked for it first, as for anything else.
+  // Whoever has not said their PIN yet is asked for it first, as for anything else.
   if (conversation.step === 'asked' && conversation.question.kind === 'pin')
     return advanceAsked(state, conversation, actionIntent('take-back', meta), meta, context);
   const standing =

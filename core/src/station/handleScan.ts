@@ -187,7 +187,7 @@ function endAnswer(
   if (conversation.step !== 'asked') return refuse(state, 'station.nothing_asked', '', meta, context);
   if (action === 'enter') return answer(state, conversation, { text: conversation.typed }, meta, context);
   const { question, intent } = conversation;
-  // Who will not say his PIN is nobody here.
+  // Without the PIN that was asked for nothing is done for this person.
   if (question.kind === 'pin') return { state: blank(state), effects: [sound('refused')] };
   return question.kind === 'report'
     ? follow(state, conversation, skip(intent, question), meta, context)

@@ -14,7 +14,7 @@ const often = (words: (second: number) => string, times: number) =>
 
 test.each<[words: string, hints: readonly string[], why: string]>([
   ['ada A 0, ada B 14', ['badge-hop'], 'nobody walks that fast'],
-  ['ada A 0, ada B 15', [], 'but this fast he may'],
+  ['ada A 0, ada B 15', [], 'but this fast they may'],
   ['ada A 0, ada A 3', [], 'at one station everything is possible'],
   ['ada A 0, bo B 3', [], 'two people are two people'],
   [often((s) => `ada A ${s}, bo A ${s + 2}`, 5), ['badge-pair'], 'always together'],

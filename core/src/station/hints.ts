@@ -31,7 +31,7 @@ export type BadgeHint =
 const WALK_SECONDS = 15;
 /** Badges read this close together may have come out of one pocket, in seconds. */
 const TOGETHER_SECONDS = 2;
-/** So often is no accident any more. */
+/** How often a pair of badges must have been read together before it is a hint. */
 const LEAST_TIMES = 5;
 
 const byTime = (scans: readonly BadgeScan[]) => [...scans].sort((a, b) => a.at - b.at);

@@ -34,7 +34,7 @@ export type Question =
       readonly target: TargetId;
       readonly activity: TargetId | null;
     }
-  /** Refused, but a lead may let it through with his badge. */
+  /** Refused, but a lead may let it through with their badge. */
   | { readonly kind: 'override'; readonly code: StationRefusal; readonly text: string }
   | { readonly kind: 'earlier'; readonly most: number }
   | {

@@ -85,7 +85,7 @@ describe('what a person must say before it is done', () => {
 
   test.each<Row>([
     ['ADA HELD', [], 'asked override', 'a lead may let it through'],
-    ['ADA HELD LEA', ['ada work-start held lea'], 'ada', 'with his badge, which is recorded'],
+    ['ADA HELD LEA', ['ada work-start held lea'], 'ada', 'with their badge, which is recorded'],
     ['ADA HELD BO', [], 'asked override', 'not anybody'],
     ['HELD ADA LEA', ['ada work-start held lea'], 'idle', 'the task first'],
     ['ADA HELD #1', [], 'ada', 'or it is left'],
@@ -176,19 +176,19 @@ describe('a forgotten end', () => {
   test.each<Row>([
     ['ADA', [], 'asked forgot', 'the next badge asks when it was'],
     ['ADA #1', [proposal], 'ada', 'the planned end, or another offer, is a proposal'],
-    ['ADA =15:45', [proposal], 'ada', 'or a time of his own'],
+    ['ADA =15:45', [proposal], 'ada', 'or a time of their own'],
     ['ADA =6:00', [proposal], 'ada', 'even after midnight, while the rule had not ended it'],
     ['ADA =25:00', [], 'asked forgot', 'that is no time'],
     ['ADA #3', [], 'ada', 'not now'],
-    ['ADA #1 +9 ADA', [proposal], 'ada', 'he is not asked twice'],
-    ['T1 ADA', ['ada work-start a'], 'idle', 'and never held up on his way to work'],
+    ['ADA #1 +9 ADA', [proposal], 'ada', 'they are not asked twice'],
+    ['T1 ADA', ['ada work-start a'], 'idle', 'and never held up on their way to work'],
   ])('%s: %j, then %s (%s)', (words, appended, ends) => {
     if (words === 'ADA =6:00')
       return expect(saidOf(play(words, { directory: forgotten }))).toBe('station.bad_answer');
     check({ directory: forgotten })(words, appended, ends);
   });
 
-  test('what he says moves no time by itself', () => {
+  test('what they say moves no time by itself', () => {
     const run = play('ADA #1', { directory: forgotten });
     expect(run.directory.technicians.get(technician('ada'))?.state.shift?.entry).toBe('old');
   });

@@ -1,6 +1,6 @@
 import type { ResourceId } from './directory.ts';
 
-/** What a badge alone does: shows where its owner stands, or signs him in and out. */
+/** What a badge alone does: shows where its owner stands, or signs them in and out. */
 export const STATION_KINDS = ['labor', 'presence'] as const;
 export type StationKind = (typeof STATION_KINDS)[number];
 

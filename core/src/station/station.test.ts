@@ -18,7 +18,7 @@ describe('what a conversation starts and stops', () => {
     ['ADA BO T1', ['bo work-start a'], 'bo', 'badge A, badge B, task starts B only'],
     ['T1 T2 ADA', ['ada work-start b'], 'idle', 'the last task counts'],
     ['ADA T1 +8 ADA T2', ['ada work-start a', 'ada work-start b'], 'ada', 'a task while on a task switches'],
-    ['ADA T1 T2', ['ada work-start a', 'ada work-start b'], 'ada', 'while the screen still shows him'],
+    ['ADA T1 T2', ['ada work-start a', 'ada work-start b'], 'ada', 'while the screen still shows them'],
     ['ADA T1 T1', ['ada work-start a'], 'ada', 'the same task again is no second start'],
     ['ADA T1 +8 ADA OFF', ['ada work-start a', 'ada work-stop'], 'ada', 'off task'],
     ['ADA T1 +8 OFF ADA', ['ada work-start a', 'ada work-stop'], 'idle', 'off task, then badge'],
@@ -121,7 +121,7 @@ describe('taking back one’s own last act', () => {
   test.each<[words: string, last: string, ends: string, why: string]>([
     ['ADA T1 BACK', 'void e2', 'ada', 'a start, by label'],
     ['T1 ADA !take-back', 'void e2', 'idle', 'by touch while it stands on the screen'],
-    ['ADA T1 +8 ADA !take-back', 'void e2', 'ada', 'by its maker with his badge again'],
+    ['ADA T1 +8 ADA !take-back', 'void e2', 'ada', 'by its maker with their badge again'],
     ['T1 ADA +8 BACK ADA', 'void e2', 'idle', 'the label first, then the badge'],
     ['ADA T1 +40 ADA BACK', 'ada work-start a', 'ada', 'not after 30 seconds'],
     ['ADA T1 BO BACK', 'ada work-start a', 'bo', 'not by anybody else'],

@@ -22,7 +22,7 @@ const openTasks = (directory: StationDirectory): BoardTask[] =>
     (target): target is BoardTask => target.kind === 'task' && isOpen(directory, target),
   );
 
-/** How directly a task is this person's: 0 by name, 1 by his crew, 2 not at all. */
+/** How directly a task is this person's: 0 by name, 1 by their crew, 2 not at all. */
 function nearness(directory: StationDirectory, id: TargetId, technician: TechnicianId): number {
   const assigned = directory.tasks.get(id)?.assigned ?? [];
   const crew = directory.people.get(technician)?.crew ?? '';
@@ -58,8 +58,8 @@ export const openTasksOf = (
       })),
   ).slice(0, OFFERED);
 
-/** What a person is to do next: what he or his crew is assigned, soonest due first, then the first open task of each
- *  order at this station's own work centers. What he is on now is left out. */
+/** What a person is to do next: what they or their crew is assigned, soonest due first, then the first open task of each
+ *  order at this station's own work centers. What they are on now is left out. */
 export function nextTasks(
   directory: StationDirectory,
   technician: TechnicianId,

@@ -38,7 +38,7 @@ const edit = (words: string): PresenceEdit => {
 const DAY = 'shift-in 7, work-start 7 a, break-start 9, break-end 9.5, work-stop 15, shift-out 15.5';
 
 test.each<[entries: string, edit: string, changes: readonly string[], why: string]>([
-  [DAY, 'shift 7 15.5 => 7 16', ['amend e6 16'], 'who left later has his scan moved'],
+  [DAY, 'shift 7 15.5 => 7 16', ['amend e6 16'], 'who left later has their scan moved'],
   [DAY, 'shift 7 15.5 => 6.5 15.5', ['amend e1 6.5'], 'who came earlier too'],
   [DAY, 'shift 7 15.5 => 6.5 16', ['amend e1 6.5', 'amend e6 16'], 'or both'],
   [DAY, 'shift 7 15.5 => 7 -', ['void e6'], 'who has not left yet is in again'],
@@ -75,7 +75,7 @@ test.each<[edit: string, code: string, more: Partial<TapeGround>, why: string]>(
   ['shift 7 15.5 => 7 7', 'edit.ends_before_start', {}, 'it would have no length'],
   ['shift 7 15.5 => 7 21', 'edit.future', {}, 'it would end in the future'],
   ['shift => 21 -', 'edit.future', {}, 'it would begin there'],
-  ['shift => 15 17', 'edit.presence_overlap', {}, 'he was in already'],
+  ['shift => 15 17', 'edit.presence_overlap', {}, 'they were in already'],
   ['break => 9.25 10', 'edit.presence_overlap', {}, 'a break within a break'],
   ['shift 7 15.5 => -2 15.5', 'edit.shift_too_long', {}, 'longer than a shift can be'],
   ['shift 7 15.5 => 7 15.5', 'edit.nothing', {}, 'as it is'],

@@ -32,7 +32,7 @@ export function joinStretches(stretches: readonly Stretch[]): readonly Stretch[]
   return joined;
 }
 
-/** What a person's entries come to, from where he stood before them up to `asOf`. */
+/** What a person's entries come to, from where they stood before them up to `asOf`. */
 export function strandsOf(
   technician: TechnicianId,
   entries: readonly TimedEntry[],

@@ -218,7 +218,7 @@ describe('bad input is named and changes nothing', () => {
     expect(response.headers['content-type']).toContain('application/problem+json');
   });
 
-  test('whoever may not call is turned away before what he sends is read', async () => {
+  test('whoever may not call is turned away before what they send is read', async () => {
     const post = request(shop.app).post(`/api/work/${shop.order}/attachments`);
     const { status } = await post.set('content-type', 'application/json').send('{ no JSON');
     expect(status).toBe(401);

@@ -15,13 +15,13 @@ export const UserEntity = defineEntity({
     passwordHash: p.string(),
     role: p.string().$type<Role>(),
     seesRates: p.boolean(),
-    /** Who he is on the floor; nobody approves his own time. */
+    /** Who they are on the floor; nobody approves their own time. */
     technician: p.string().$type<TechnicianId>().nullable(),
-    /** The departments whose time he puts right and approves, by their ids in the list; absent for all. */
+    /** The departments whose time they put right and approve, by their ids in the list; absent for all. */
     departments: p.json<string[]>().nullable(),
-    /** Switched off, he signs in no longer; what he did stays his. */
+    /** Switched off, they sign in no longer; what they did stays theirs. */
     isOff: p.boolean().default(false),
-    /** Whether his password was given to him by somebody else. */
+    /** Whether their password was given to them by somebody else. */
     mustChangePassword: p.boolean().default(false),
   },
 });

@@ -21,12 +21,12 @@ const routes = Object.entries(ROUTES) as [string, Route][];
 describe.each(ROLES)('a %s', (role) => {
   test.each(
     routes.filter(([, { caller }]) => caller !== 'public' && caller !== 'station' && caller !== 'signed-in'),
-  )('is let in where his role allows it, and nowhere else: %s', async (_name, { method, path, caller }) => {
+  )('is let in where their role allows it, and nowhere else: %s', async (_name, { method, path, caller }) => {
     const agent = request(shop.app);
     const asked = agent[method](path.replace(/:\w+/g, 'none')).set('cookie', cookies.get(role) ?? '');
     const { status } = await (method === 'post' ? asked.send({}) : asked);
     const isAllowed = RIGHTS_OF_ROLE[role].includes(caller as never);
-    // Whoever is let in is told what is wrong with an empty request, never that he may not.
+    // Whoever is let in is told what is wrong with an empty request, never that they may not.
     expect([status === 403, status === 401]).toEqual([!isAllowed, false]);
   });
 });

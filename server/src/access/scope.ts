@@ -9,7 +9,7 @@ type People = {
 };
 
 /** Whether a user may put right and approve the time of a person: of all people, of some departments, or, for a lead
- *  of whom nothing else is said, of the crew that he leads on the floor. Source: docs/reconcile.md. */
+ *  of whom nothing else is said, of the crew that they lead on the floor. Source: docs/reconcile.md. */
 export function covers(
   { role, departments, technician }: DeskUser,
   people: People,

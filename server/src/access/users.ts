@@ -14,7 +14,7 @@ export type NewUser = {
   readonly seesRates: boolean;
   readonly technician?: TechnicianId | null;
   readonly departments?: string[] | null;
-  /** Whether somebody else knows the password, so that he must choose another. */
+  /** Whether somebody else knows the password, so that they must choose another. */
   readonly mustChangePassword?: boolean;
 };
 

@@ -151,7 +151,7 @@ describe('sessions', () => {
     expect((await signIn('eve')).status).toBe(401);
   });
 
-  test('whoever got a password from somebody else does nothing before he has chosen his own', async () => {
+  test('whoever got a password from somebody else does nothing before they have chosen their own', async () => {
     const given = {
       name: 'Una',
       userName: 'una',
@@ -194,7 +194,7 @@ describe('tries at a password', () => {
     ).toBe(200);
   });
 
-  test('one user’s are used up by whoever guesses at him, and no other’s', async () => {
+  test('one user’s are used up by whoever guesses at them, and no other’s', async () => {
     await shop.addUser({ userName: 'ina', role: 'lead' });
     const statuses = [];
     for (let i = 0; i < 22; i += 1) statuses.push(await attempt('nobody of this name'));
@@ -220,7 +220,7 @@ describe('own time', () => {
   const own = (proof: string, technician = shop.ada) =>
     shop.post('/api/station/own-time', { technician, proof }, shop.station);
 
-  test('is for whoever shows his badge to the server, at this station, for five minutes', async () => {
+  test('is for whoever shows their badge to the server, at this station, for five minutes', async () => {
     expect(typeOf(await own('guessed'))).toBe('access.not_proved');
     const badge = await shop.post(
       '/api/station/proof',

@@ -2,7 +2,7 @@ import { readSql } from '../db/sql.ts';
 import { newId, openTestShop } from './testShop.fixture.ts';
 import type { TestShop } from './testShop.fixture.ts';
 
-// Whoever sends twice, because he pressed twice or the answer was lost, has it recorded once.
+// Whoever sends twice, because they pressed twice or the answer was lost, has it recorded once.
 let shop: TestShop;
 beforeAll(async () => (shop = await openTestShop()));
 afterAll(() => shop.close());

@@ -33,10 +33,10 @@ export function mountRail(mount: Mount, { database, clock, facts, journal }: Con
   });
 }
 
-/** So long the count of loose ends stands at least while only stations write, in seconds: a big shop scans every few
- *  seconds, and to look through two weeks of it takes a while. */
+/** For how many seconds at least the count of loose ends is kept while only stations write: to go through two weeks of a big
+ *  shop takes a while, and it scans every few seconds. */
 const COUNT_STANDS = 20;
-/** And so many times as long as it took: stations are not to wait for it more than a sixtieth of the time. */
+/** And this many times as long as counting took, so that it takes no more than a sixtieth of the time. */
 const TIMES_AS_LONG = 60;
 
 function createLooseEndCount(journal: Journal) {

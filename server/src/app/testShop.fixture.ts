@@ -127,7 +127,7 @@ export async function openTestShop() {
     post('/api/ledger/entries', {
       entries: entries.map((entry) => line(entry as Record<string, unknown>, { source: 'desk' })),
     });
-  /** Adds a desk user who has chosen a password of his own; gives his cookie. */
+  /** Adds a desk user who has chosen a password of their own; gives their cookie. */
   const addUser = async (fields: {
     readonly userName: string;
     readonly role: string;
@@ -157,7 +157,7 @@ export async function openTestShop() {
     };
     return lists[list]?.find((item) => item.name === name)?.id ?? '';
   };
-  /** What speaks for a technician at the station: he shows the badge that he got when he was added. */
+  /** What speaks for a technician at the station: they show the badge that they got when they were added. */
   const prove = async (technician: string) => {
     const { technicians } = (await get('/api/people', await freshDesk())).body as {
       technicians: { id: string; badges: { code: string }[] }[];

@@ -5,7 +5,7 @@ import { RIGHTS_OF_ROLE, ROLES } from '@wergon/contract/access';
 import { newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 
-// Whoever may not see rates sees nothing that depends on one: no answer to him changes when what somebody is paid does.
+// Whoever may not see rates sees nothing that depends on one: no answer to them changes when what somebody is paid does.
 let shop: TestShop;
 const cookies = new Map<string, string>();
 const WITHOUT_RATES = ROLES.filter((role) => !RIGHTS_OF_ROLE[role].includes('rates.see'));

@@ -25,7 +25,7 @@ export type TaskWithLabor = {
   readonly signedOut: readonly SignedOut[];
 };
 
-/** Somebody who is on a task although he has signed out: what he is charged with there runs on unseen. */
+/** Somebody who is on a task although they have signed out: what they are charged with there runs on unseen. */
 export type SignedOut = { readonly name: string; readonly at: Instant; readonly seconds: number };
 
 /** Labor lines of some tasks as of `now`: the settled ones with open time on top, each costed once, as they may be
@@ -154,7 +154,7 @@ export function writeLine(facts: ShopFacts, line: LaborLine, costs: Costs): Line
   };
 }
 
-/** How long after signing out it is said of somebody that he is on work all the same, in seconds. */
+/** How long after signing out it is said of somebody that they are on work all the same, in seconds. */
 const SAID_SECONDS = 86_400;
 
 /** When somebody last signed out, if that was lately. */

@@ -68,7 +68,7 @@ function sqlOn(connection: Connection): Sql {
 }
 
 async function withConnection<T>(database: Database, work: (connection: Connection) => T): Promise<T> {
-  // The pool holds one connection, so whoever has it has the database to himself.
+  // The pool holds one connection, so whoever has it has the database to itself.
   const { client } = database.em.getConnection().getKnex() as unknown as {
     readonly client: {
       readonly acquireConnection: () => Promise<Connection>;

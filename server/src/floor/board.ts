@@ -126,7 +126,7 @@ const targetsOfState = ({ doing }: LaborState): TargetId[] => {
 
 const writeSpan = ({ from, to }: Span) => ({ from: formatInstant(from), to: formatInstant(to) });
 
-/** What belongs to each technician, looked up by his id. */
+/** What belongs to each technician, looked up by their id. */
 function byTechnician<T extends { readonly technician: TechnicianId }>(items: readonly T[]) {
   const own = new Map<string, T[]>();
   for (const item of items) {

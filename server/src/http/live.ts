@@ -1,6 +1,6 @@
 import type { Request, Response } from 'express';
 
-/** Whose stream it is, and whether he may still hear it. */
+/** Whose stream it is, and whether they may still hear it. */
 type Listener = { readonly key: string; readonly mayHear: () => Promise<boolean> };
 
 /** Tells every open page that something has changed, with the sequence number it has changed to. */
@@ -46,7 +46,7 @@ export function createLive(): Live {
         if (mayHear) each.res.write(': still here\n\n');
         else finish(each);
       },
-      // Whether he may is not known just now; he is asked again soon.
+      // Whether they may is not known just now; they are asked again soon.
       () => undefined,
     );
 

@@ -142,7 +142,7 @@ export function checkCaller(caller: Caller, who: Who): RouteRefusal | undefined 
   if (caller === 'station')
     return who.kind === 'station' || who.station ? undefined : refuse('station.not_paired');
   if (who.kind !== 'desk') return refuse('access.not_signed_in');
-  // Whoever got his password from somebody else does nothing until it is his own.
+  // Whoever got their password from somebody else does nothing until it is their own.
   if (caller !== 'signed-in' && who.user.mustChangePassword) return refuse('access.password_due');
   return caller === 'signed-in' || who.rights.has(caller) ? undefined : refuse('access.not_allowed');
 }

@@ -44,7 +44,7 @@ export const PROBLEMS = {
   'edit.shift_too_long': [422, 'It would be longer than a shift may be in this shop'],
   'edit.work_is_there': [409, 'Other scans begin or end it there: put those right first'],
   'hours.day_full': [422, 'A day would hold more than it has'],
-  'approve.own': [403, 'Nobody approves his own time'],
+  'approve.own': [403, 'Nobody approves their own time'],
   'approve.changed': [409, 'This has changed since it was shown: look at it again'],
   'approve.open': [409, 'This is still going on'],
   'approve.closed': [409, 'This lies in a closed pay period'],

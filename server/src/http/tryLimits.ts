@@ -25,7 +25,7 @@ const limitTries = (limit: number, keyOf: (req: Request, res: Response) => strin
     handler: (_req, res) => sendProblem(res, refuse('access.too_many_tries')),
   });
 
-/** Tries of whoever was let in: by who he is, not by what he sent to say so, which can be dressed up anew each time. */
+/** Tries of whoever was let in: by who they are, not by what they sent to say so, which can be dressed up anew each time. */
 const byCaller = (idOf: (who: Who) => string | undefined) => (req: Request, res: Response) =>
   `${addressOf(req)} ${idOf(res.locals['who'] as Who) ?? ''}`;
 const userIdOf = (who: Who) => (who.kind === 'desk' ? who.user.id : undefined);

@@ -34,7 +34,7 @@ export type Decision =
       readonly accept: EntryId;
       readonly by: string;
     }
-  /** A person's shift day is right as it is; said by whoever approves, or by himself. */
+  /** A person's shift day is right as it is; said by whoever approves, or by that person. */
   | {
       readonly id: EntryId;
       readonly type: 'approve' | 'confirm';

@@ -88,7 +88,7 @@ export function loadPresence(sql: Sql, kind: 'shift' | 'break', asked: Asked): P
   return inOrder(rows).map(readStretch);
 }
 
-/** Where every technician stands after his last entry. */
+/** Where every technician stands after their last entry. */
 export function loadStates(sql: Sql): ReadonlyMap<TechnicianId, LaborState> {
   // One look into the index for each person, however long the history is.
   const rows = sql
@@ -100,11 +100,11 @@ export function loadStates(sql: Sql): ReadonlyMap<TechnicianId, LaborState> {
   return new Map(rows.map(({ technician, state }) => [technician, readState(state)]));
 }
 
-/** Where a technician stands after his last entry; absent where there is none. */
+/** Where a technician stands after their last entry; absent where there is none. */
 export const findState = (sql: Sql, technician: TechnicianId): LaborState | undefined =>
   findStateBefore(sql, technician, FAR_DAY);
 
-/** Where a technician stood after his last entry before a day; absent where there was none. */
+/** Where a technician stood after their last entry before a day; absent where there was none. */
 export function findStateBefore(sql: Sql, technician: TechnicianId, day: LocalDay): LaborState | undefined {
   const [row] = sql.all<{ state: string }>(
     'select "state" from "labor_state" where "technician" = ? and "day" < ? order by "day" desc limit 1',

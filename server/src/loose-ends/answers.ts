@@ -81,7 +81,7 @@ const sceneAround = (spots: readonly PersonDay[]): EditScope => ({
   lastDay: latestOf(spots.map(({ day }) => day)),
 });
 
-/** Several plans as one: what refuses one of them refuses all. */
+/** Joins planners into one; the first refusal is the refusal of all. */
 const planAll =
   (planners: readonly EditPlanner[]): EditPlanner =>
   (sql, facts, now) => {
@@ -119,7 +119,7 @@ const planAnswer =
       : refuse('reconcile.changed');
   };
 
-/** Takes back what a user recorded himself: what others did is not taken back by a list of ids. */
+/** Takes back what a user recorded themselves: what others did is not taken back by a list of ids. */
 const planUndo =
   (entries: readonly EntryId[], user: string): EditPlanner =>
   (sql, known, now) => {

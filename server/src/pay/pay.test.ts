@@ -82,7 +82,7 @@ test('what was approved is taken back once, however often it is said; a day that
   expect(await ownDays()).toMatchObject([{ state: 'open' }]);
 });
 
-test('a technician confirms his own days at a station, if the shop wants that, as he saw them', async () => {
+test('a technician confirms their own days at a station, if the shop wants that, as they saw them', async () => {
   const proof = await shop.prove(shop.ada);
   const waiting = async () =>
     (
@@ -130,7 +130,7 @@ test('what has changed since it was shown is not approved', async () => {
   expect(problem(await post('/api/reconcile/approve', { days }))).toEqual([409, 'approve.changed']);
 });
 
-test('nobody approves his own time, and a lead only that of his people', async () => {
+test('nobody approves their own time, and a lead only that of their people', async () => {
   await post('/api/shop/lists', { list: 'department', name: 'Balancing' });
   const [winding, balancing] = [
     await shop.listed('department', 'Winding'),
@@ -144,7 +144,7 @@ test('nobody approves his own time, and a lead only that of his people', async (
   expect((await approve(await signIn('lin'))).status).toBe(200);
 });
 
-test('a lead puts right only the time of his people', async () => {
+test('a lead puts right only the time of their people', async () => {
   await shop.addUser({ userName: 'lou', role: 'lead', departments: ['another department'] });
   const row = { entry: null, technician: shop.ada, target: shop.strip, workType: 'run', seconds: 60 };
   const body = { rows: [{ ...row, day: '2026-03-03' }] };

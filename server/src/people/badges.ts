@@ -50,7 +50,7 @@ export function mountBadges(mount: Mount, { database, clock, setupChanged }: Con
       const state = taken.revokedAt === null ? '' : ', revoked';
       return refuse('record.taken', [{ field: 'text', message: `is ${whose}${state}` }]);
     }
-    // His own card that was lost and found again is taken into use once more.
+    // Their own card that was lost and found again is taken into use once more.
     if (taken) await em.nativeUpdate(BadgeEntity, { id: taken.id }, { revokedAt: null });
     const id = taken?.id ?? randomUUID();
     if (!taken)

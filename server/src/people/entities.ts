@@ -29,7 +29,7 @@ export const TechnicianEntity = defineEntity({
 });
 export type Technician = InferEntity<typeof TechnicianEntity>;
 
-/** A code by which a technician is known: one of ours, or what a card or fob of his sends. */
+/** A code by which a technician is known: one of ours, or what a card or fob of theirs sends. */
 export const BadgeEntity = defineEntity({
   name: 'Badge',
   tableName: 'badge',
@@ -42,7 +42,7 @@ export const BadgeEntity = defineEntity({
   },
 });
 
-/** A person's own label that stands for his badge and an act; worthless when the badge is revoked. */
+/** A person's own label that stands for their badge and an act; worthless when the badge is revoked. */
 export const PersonLabelEntity = defineEntity({
   name: 'PersonLabel',
   tableName: 'person_label',

@@ -47,7 +47,7 @@ describe('badges', () => {
     expect((await bind(text)).body).toMatchObject({ errors: [{ field: 'text', message }] }),
   );
 
-  test('somebody else’s card is refused by his name, even in another case', async () => {
+  test('somebody else’s card is refused by their name, even in another case', async () => {
     await bind('04A3B21F', shop.bo);
     expect((await bind('04a3b21f')).body).toMatchObject({
       status: 409,
@@ -121,7 +121,7 @@ test('who has left disappears from the station and stays in the list', async () 
 test.each<[body: object, field: string, why: string]>([
   [{ ...FIELDS, number: '2' }, 'number', 'another’s number'],
   [{ ...FIELDS, grade: 'none' }, 'grade', 'no such grade'],
-  [{ ...FIELDS, hiredOn: '2026-02-01', leftOn: '2026-01-01' }, 'leftOn', 'left before he came'],
+  [{ ...FIELDS, hiredOn: '2026-02-01', leftOn: '2026-01-01' }, 'leftOn', 'left before they came'],
   [{ ...FIELDS, billedHours: '25' }, 'billedHours', 'more than a day'],
 ])('%o is refused at %s: %s, and changes nothing', async (body, field) => {
   expect((await shop.post(`/api/people/${shop.ada}`, body)).body).toMatchObject({ errors: [{ field }] });

@@ -1,7 +1,7 @@
 import { hash, verify } from '@node-rs/argon2';
 import type { Clock } from '../http/index.ts';
 
-/** Wrong PINs that a person has at one station before he must wait there, and at all of them together, and for how long
+/** Wrong PINs that a person has at one station before they must wait there, and at all of them together, and for how long
  *  they are remembered, in seconds. Whoever guesses at one station locks its owner out there, not everywhere. */
 const MOST_WRONG_HERE = 5;
 const MOST_WRONG = 20;

@@ -10,7 +10,7 @@ import { estimateSeconds } from '@wergon/core/work';
 import { BadgeEntity, TechnicianEntity } from './entities.ts';
 import type { Technician } from './entities.ts';
 
-/** A technician's columns as his fields say. */
+/** A technician's columns as their fields say. */
 export const columnsOf = ({ billedHours, ...fields }: TechnicianFields) => ({
   ...fields,
   billedSeconds: billedHours === null ? null : estimateSeconds({ runHours: billedHours }, 1),
@@ -36,7 +36,7 @@ export async function addTechnician(
 
 const dayOrNull = (day: number | null | undefined) => (day == null ? null : formatDay(day as LocalDay));
 
-/** A technician as he is told, without his badges. */
+/** A technician as they are told, without their badges. */
 export const writeTechnician = (technician: Technician): Omit<TechnicianRow, 'badges' | 'hasRate'> => ({
   id: technician.id,
   number: technician.number,

@@ -19,7 +19,7 @@ const ACTIVITIES = [
 
 const REASONS = {
   'down-reason': ['Machine stopped', 'No material', 'Tool broken', 'Waiting for a crane'],
-  'rework-reason': ['Drawing wrong', 'Material fault', 'Own mistake', 'Customer changed his mind'],
+  'rework-reason': ['Drawing wrong', 'Material fault', 'Own mistake', 'Customer changed their mind'],
   'scrap-reason': ['Material fault', 'Out of size', 'Damaged'],
 } as const;
 

@@ -11,7 +11,7 @@ import type { ShiftDay } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { settingsOf } from '../shop/index.ts';
 
-/** So far back a technician is asked about his own days. */
+/** So far back a technician is asked about their own days. */
 const DAYS_BACK = 14;
 
 /** Shift days that a technician is asked to confirm, if the shop wants that: over, and not confirmed as they are. */
@@ -39,7 +39,7 @@ export const writeToConfirm = ({ day, stamp, attendedSeconds, chargedSeconds }: 
   chargedSeconds,
 });
 
-/** A technician says of his own days that they are right, as he saw them. */
+/** A technician says of their own days that they are right, as they saw them. */
 export function mountConfirm(mount: Mount, { clock, journal, proofs }: StationContext): void {
   mount('confirmOwnTime', async ({ body: { technician, proof, days }, who }) => {
     const station = who.station.id;

@@ -15,7 +15,7 @@ import type { ShopFacts } from '../catalog/index.ts';
 const DAY_SECONDS = 86_400;
 /** How long an answer from the desk stands at its technician's badge: the rest of any shift. */
 const ANSWER_SECONDS = 16 * 3600;
-/** More ends than these are not forgotten in a few days. */
+/** How many proposals are read, newest first, to know which forgotten ends were answered already. */
 const NEWEST_PROPOSALS = 200;
 /** How far back a last entry is looked for; earlier ones hold nobody up. */
 const LAST_SECONDS = 3 * DAY_SECONDS;

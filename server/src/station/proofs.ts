@@ -1,12 +1,12 @@
 import type { Clock } from '../http/index.ts';
 import { makeToken } from '../access/index.ts';
 
-/** How long it is believed at a station that somebody is who he has shown to be, in seconds. */
+/** How long it is believed at a station that somebody is who they have shown to be, in seconds. */
 const HOLDS_SECONDS = 5 * 60;
 /** Proofs that are kept at a time; the oldest go first. */
 const MOST = 2_000;
 
-/** What somebody has proved at a station: that he has the badge of a technician, or knows his PIN. */
+/** What somebody has proved at a station: that they have the badge of a technician, or know their PIN. */
 export type Proofs = {
   /** A token that speaks for a technician at one station, for five minutes. */
   readonly give: (station: string, technician: string) => string;

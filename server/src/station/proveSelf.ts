@@ -5,7 +5,7 @@ import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { BadgeEntity } from '../people/index.ts';
 
-/** Somebody shows at a station that he has the badge of a technician. What a station's page says of it is not enough: it
+/** Somebody shows at a station that they have the badge of a technician. What a station's page says of it is not enough: it
  *  knows only keys of badges, and anybody's. */
 export function mountProveSelf(mount: Mount, { database, proofs }: StationContext): void {
   mount('proveSelf', async ({ body: { technician, code }, who }) => {

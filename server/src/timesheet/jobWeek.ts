@@ -21,7 +21,7 @@ import { titleOf } from '../catalog/index.ts';
 const WEEK = 7;
 type DeskWho = Extract<Who, { kind: 'desk' }>;
 
-/** One job and many people: a lead writes a week down for his crew. */
+/** One job and many people: a lead writes a week down for their crew. */
 export function mountJobWeek(mount: Mount, { database, clock, facts }: LedgerContext): void {
   mount('jobWeek', async ({ query: { target, day }, who }) => {
     const known = await facts.get();

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/approval';
 import { sayDate, useDesk } from '../kit/index.ts';
 
-/** One person's shift day: what he attended, how much of it found its work, and whether somebody said it is right. */
+/** One person's shift day: what they attended, how much of it found its work, and whether somebody said it is right. */
 type Person = ApprovalsJson['people'][number];
 const props = defineProps<{
   person: Person;

@@ -6,7 +6,7 @@ import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import { DepartmentFilter, useDepartments } from '../people/index.ts';
 
-/** Hours per person and day: what each was on, and how much of it on jobs, against the billed hours expected of him. */
+/** Hours per person and day: what each was on, and how much of it on jobs, against the billed hours expected of them. */
 const desk = useDesk();
 const search = ref('');
 const { firstDay, lastDay, days, asked, steps } = useDays('calendar week');

@@ -7,7 +7,7 @@ import type { HoursStyle, Zone } from '@wergon/core/time';
 const HOURS_KEY = 'wergon-hours';
 const STYLES: readonly HoursStyle[] = ['h:mm', 'h:mm:ss', 'decimal'];
 
-/** Who is at the desk, in which shop, and how he likes to read hours. */
+/** Who is at the desk, in which shop, and how they like to read hours. */
 export const useDesk = defineStore('desk', () => {
   const session = ref<SessionView | null>(null);
   const stored = STYLES.find((style) => style === localStorage.getItem(HOURS_KEY));

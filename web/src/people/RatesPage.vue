@@ -191,7 +191,7 @@ const asksPast = computed(
           <FormField
             v-slot="{ id, described }"
             label="Grade"
-            hint="whoever may not see rates sees his work at its standard rate"
+            hint="whoever may not see rates sees their work at its standard rate"
           >
             <select
               :id="id"

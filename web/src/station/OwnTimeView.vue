@@ -18,7 +18,7 @@ defineEmits<{ back: []; correction: [] }>();
 const said = useWords();
 const time = ref<OwnTimeJson | null>(null);
 const isGone = ref(false);
-/** Whether he has yet to show who he is: by his PIN, or by his badge. */
+/** Whether they have yet to show who they are: by their PIN, or by their badge. */
 const isUnproved = ref(false);
 const isChangingPin = ref(false);
 const pin = ref('');
@@ -37,7 +37,7 @@ async function show(given: string): Promise<void> {
   proof = given;
   const answer = await fetchOwnTime(props.technician, proof);
   if (answer.kind === 'ok') time.value = answer.value;
-  // What he had shown holds no longer.
+  // What they had shown holds no longer.
   else if (answer.kind === 'refused' && answer.status === 403) isUnproved.value = true;
   else isGone.value = true;
 }

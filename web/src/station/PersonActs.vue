@@ -12,7 +12,7 @@ const said = useWords();
 type Shown = { readonly button: Button; readonly act: Touch | 'own-time' };
 const plain = (...acts: (Button & Touch)[]): Shown[] => acts.map((act) => ({ button: act, act }));
 
-/** What makes sense for somebody who stands as he does; nothing that would only be refused. */
+/** What makes sense for somebody who stands as they do; nothing that would only be refused. */
 const shown = computed<Shown[]>(() => {
   const { doing, shift } = props.stands;
   const isOn = doing.status === 'work';

@@ -18,7 +18,7 @@ const props = defineProps<{
   settings: StationSettings;
   now: Instant;
   refused: readonly Refused[];
-  /** Whether he can be served: his badge is there, not only the answer to it. */
+  /** Whether they can be served: their badge is there, not only the answer to it. */
   isHere: boolean;
 }>();
 const emit = defineEmits<{ act: [action: Touch]; pick: [target: TargetId]; ownTime: [] }>();
@@ -210,7 +210,7 @@ h1 {
   }
 }
 @media (max-width: 600px) {
-  // A phone in the hand: what he is on, and what he can do. The rest is a scan away.
+  // A phone in the hand: what they are on, and what they can do. The rest is a scan away.
   .instructions {
     display: none;
   }

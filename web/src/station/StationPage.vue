@@ -50,7 +50,7 @@ watch(
   () => (conversation.value.step === 'person' ? conversation.value.person.technician : undefined),
   (_now, before) => {
     isOwnTimeShown.value = false;
-    // Whoever was told that something of his was not taken knows it now.
+    // Whoever was told that something of theirs was not taken knows it now.
     if (before) void station.forgetRefused(before);
   },
 );

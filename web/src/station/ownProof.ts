@@ -7,8 +7,8 @@ export type Proving =
   /** Neither a badge nor a PIN has been shown. */
   | { readonly kind: 'nothing' };
 
-/** Remembers with what somebody was known at this page, for as long as he stands here: his own time is shown only to
- *  whoever has proved to the server that it is his. */
+/** Remembers with what somebody was known at this page, for as long as they stand here: their own time is shown only to
+ *  whoever has proved to the server that it is theirs. */
 export function createOwnProof() {
   let badge: { readonly technician: string; readonly code: string } | undefined;
   let proved: { readonly technician: string; readonly proof: string } | undefined;
@@ -30,10 +30,10 @@ export function createOwnProof() {
       badge = undefined;
       proved = undefined;
     },
-    /** Checks a PIN; whoever knows it has proved who he is. */
+    /** Checks a PIN; whoever knows it has proved who they are. */
     checkPin: async (technician: string, pin: string): Promise<Proving> =>
       answered(technician, await askPin(technician, pin)),
-    /** A token for somebody, from what he has shown at this page. */
+    /** A token for somebody, from what they have shown at this page. */
     prove: async (technician: string): Promise<Proving> => {
       if (proved?.technician === technician) return { kind: 'proved', proof: proved.proof };
       if (badge?.technician !== technician) return { kind: 'nothing' };

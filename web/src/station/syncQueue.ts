@@ -101,7 +101,7 @@ export function createSending({ onKept, onPeer }: Told) {
       const done = directory === null ? store.forgetDirectory() : store.keepDirectory(directory);
       await done.catch(() => undefined);
     },
-    /** Whoever was told that something of his was not taken knows it now. */
+    /** Whoever was told that something of theirs was not taken knows it now. */
     forgetRefused: async (technician: string): Promise<void> => {
       if (refused.value.length === 0) return;
       refused.value = refused.value.filter((each) => each.technician !== technician);

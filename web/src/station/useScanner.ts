@@ -47,7 +47,7 @@ export function useScanner({ hear, learn, profile, expectsDigit }: Ears) {
   };
 
   let inField: Typing = NO_TYPING;
-  /** A label that is scanned while somebody types words into a field is a scan, and none of his words. */
+  /** A label that is scanned while somebody types words into a field is a scan, and none of their words. */
   function hearInField(event: KeyboardEvent, field: HTMLInputElement): void {
     const key = { name: event.key, at: event.timeStamp };
     // A hand pauses; what comes after a pause may be the beginning of a scan.

@@ -17,7 +17,7 @@ const titleOf = (directory: StationDirectory | null, target: TargetId): string =
   return `${known?.title ?? '?'}${order ? `, ${order.number}` : ''}`;
 };
 
-/** Whoever stands here is spoken to in his own language, if he has one; else the station speaks its own. */
+/** Whoever stands here is spoken to in their own language, if they have one; else the station speaks its own. */
 export function provideWords({ state, directory, settings }: Station): ComputedRef<Said> {
   const said = computed<Said>(() => {
     const { conversation } = state.value;

@@ -53,7 +53,7 @@ export const PEOPLE_ROUTES = {
     method: 'post',
     path: '/api/people/:technician/badges/bind',
     caller: 'people.change',
-    summary: 'Make a card or fob that he has his badge',
+    summary: 'Make a card or fob that somebody has their badge',
     body: bindBadgeSchema,
     response: badgeCodeSchema,
   },
@@ -68,7 +68,7 @@ export const PEOPLE_ROUTES = {
     method: 'post',
     path: '/api/people/:technician/day-end-label',
     caller: 'people.change',
-    summary: 'The code of a person’s own label that ends his day',
+    summary: 'The code of a person’s own label that ends their day',
     response: badgeCodeSchema,
   },
   setPin: {

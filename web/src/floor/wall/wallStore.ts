@@ -20,7 +20,7 @@ export async function keepWall(wall: KeptWall): Promise<void> {
     await database.put('kept', wall, 'wall');
     database.close();
   } catch {
-    // Nothing is lost that the next answer of the server does not bring.
+    // What cannot be kept here comes with the server's next answer.
   }
 }
 
