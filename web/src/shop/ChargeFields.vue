@@ -58,6 +58,9 @@ label {
   color: var(--ink-2);
   font-size: 13px;
 }
+select {
+  margin-top: 2px;
+}
 input {
   max-width: 12ch;
 }

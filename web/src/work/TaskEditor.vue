@@ -207,7 +207,7 @@ const errorOf = (i: number): string => {
 .row-grid {
   display: grid;
   grid-template-columns:
-    30px minmax(150px, 1.8fr) minmax(130px, 1.2fr) minmax(140px, 1fr) 60px 60px 66px minmax(70px, 0.6fr)
+    30px minmax(140px, 1.5fr) minmax(150px, 1.5fr) minmax(140px, 1fr) 60px 60px 66px minmax(70px, 0.6fr)
     86px 186px;
   gap: 6px;
   align-items: center;

@@ -89,6 +89,15 @@ header {
   padding: 8px 0 0 14px;
   white-space: nowrap;
 }
+/* A title with no days to step through stands in the middle of its band. */
+.period:not(:has(.steps)) {
+  display: grid;
+  align-content: center;
+  padding-top: 0;
+  h1 {
+    margin: 0;
+  }
+}
 h1 {
   margin: 0 0 9px;
   font-size: 18px;
