@@ -1,3 +1,4 @@
+import type { Request } from 'express';
 import { pino } from 'pino';
 import request from 'supertest';
 import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
@@ -7,6 +8,7 @@ import { createApp } from '../app/createApp.ts';
 import { createContext } from '../app/server.ts';
 import { cookieOf, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
+import { identify } from './identify.ts';
 
 let shop: TestShop;
 beforeAll(async () => (shop = await openTestShop()));
@@ -277,4 +279,11 @@ test('a tenth of a minute of guessing is enough: the next tries have to wait', a
   for (let i = 0; i < 25; i += 1)
     statuses.push((await request(shop.app).post('/api/station/pair').send({ code: 'GUESS' })).status);
   expect(statuses.at(-1)).toBe(429);
+});
+
+test('of a user handlers are told nothing secret', async () => {
+  const who = await identify(shop.context, { headers: { cookie: shop.desk } } as Request);
+  if (who.kind !== 'desk') throw new Error(who.kind);
+  expect(who.user).toMatchObject({ name: 'Sol', role: 'administrator' });
+  expect(JSON.stringify(who.user)).not.toMatch(/argon2|passwordHash/);
 });

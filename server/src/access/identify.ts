@@ -87,8 +87,29 @@ async function findSession(context: Context, token: string | undefined, isPerson
       .nativeUpdate(SessionEntity, { tokenHash }, { lastSeenAt: clock.now() })
       .catch(health.cannotWrite);
   const user = await em.findOne(UserEntity, { id: session.user, isOff: false });
-  return user ? { user, tokenHash, isTrusted: session.isTrusted } : undefined;
+  return user ? { user: deskUserOf(user), tokenHash, isTrusted: session.isTrusted } : undefined;
 }
+
+/** What routes are told of a user: nothing secret. */
+const deskUserOf = ({
+  id,
+  name,
+  userName,
+  role,
+  seesRates,
+  technician,
+  departments,
+  mustChangePassword,
+}: User): DeskUser => ({
+  id,
+  name,
+  userName,
+  role,
+  seesRates,
+  technician,
+  departments,
+  mustChangePassword,
+});
 
 /** Ends what a user's pages hear; they ask anew whether they may. */
 export async function endStreams({ database, live }: Context, user: string): Promise<void> {

@@ -7,7 +7,7 @@ import { formatCents, toCents, formatDecimalHours } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant, inForceAt, toSeconds } from '@wergon/core/time';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
@@ -41,7 +41,7 @@ function orderRow(
     title: order.title,
     customer: order.customer,
     quantity: order.quantity,
-    due: order.dueDay === null ? null : formatDay(order.dueDay as LocalDay),
+    due: order.dueDay == null ? null : formatDay(order.dueDay),
     state: inForceAt(order.states, now),
     division: order.division,
     jobType: order.jobType,
@@ -152,7 +152,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
         name,
         type,
         size,
-        addedAt: formatInstant(addedAt as Instant),
+        addedAt: formatInstant(addedAt),
         addedBy,
       })),
       changes: changes.map(({ at, by, changes: fields }) => ({

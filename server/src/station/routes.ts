@@ -22,7 +22,7 @@ import { mountPins } from './pins.ts';
 import { mountProveSelf } from './proveSelf.ts';
 import { drawPairing, offerPairing } from './pairing.ts';
 
-const instantOrNull = (at: number | null | undefined) => (at == null ? null : formatInstant(at as Instant));
+const instantOrNull = (at: Instant | null | undefined) => (at == null ? null : formatInstant(at));
 
 /** What a station was set to, on top of what holds by itself. */
 const settingsOf = (settings: Partial<StationSettings> | null | undefined): StationSettings => ({
