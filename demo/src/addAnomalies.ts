@@ -1,3 +1,5 @@
+import type { TargetId } from '@wergon/core/ledger';
+import type { WorkOrderId } from '@wergon/core/work';
 import { formatInstant, toInstant, addDays } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
 import type { Context } from '@wergon/server/app';
@@ -143,14 +145,17 @@ export async function planOddities(context: Context, opensAt: Instant, zone: Zon
 /** A task of an order that is on hold, and one that was finished on an order that is not. */
 async function findTargets({ database, facts }: Context): Promise<Targets> {
   const known = await facts.get();
-  const isOnHold = (order: string) => known.orders.get(order)?.states.at(-1)?.value === 'on-hold';
-  const isOpen = (order: string) => known.orders.get(order)?.states.at(-1)?.value === 'released';
+  const isOnHold = (order: WorkOrderId) => known.orders.get(order)?.states.at(-1)?.value === 'on-hold';
+  const isOpen = (order: WorkOrderId) => known.orders.get(order)?.states.at(-1)?.value === 'released';
   const onHold = [...known.tasks.values()].find(({ order }) => isOnHold(order))?.id ?? '';
   const marks = await readSql(database, (sql) =>
-    sql.all<{ target: string }>('select "target" from "task_mark" where "is_done" order by "seq" desc'),
+    sql.all<{ target: TargetId }>('select "target" from "task_mark" where "is_done" order by "seq" desc'),
   );
   const finished =
-    marks.find(({ target }) => isOpen(known.tasks.get(target as never)?.order ?? ''))?.target ?? '';
+    marks.find(({ target }) => {
+      const task = known.tasks.get(target);
+      return task !== undefined && isOpen(task.order);
+    })?.target ?? '';
   return { onHold, finished };
 }
 

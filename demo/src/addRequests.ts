@@ -1,3 +1,4 @@
+import { sampleId } from './ids.ts';
 import type { EntryId } from '@wergon/core/ledger';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
@@ -26,14 +27,14 @@ export async function addRequests(
 ): Promise<void> {
   for (const [i, { technician, what, text, station, ago, ...more }] of REQUESTS.entries()) {
     const at = toInstant(opensAt - ago * 60);
-    const id = `request-${i + 1}` as EntryId;
+    const id = sampleId<EntryId>(`request-${i + 1}`);
     clock.set(at * 1000);
     const entry = { id, type: 'request', at: formatInstant(at), technician, what, target: null, text };
     await recordAt(context, stationAs(station), [entry], at);
     if (!('answer' in more)) continue;
     const answeredAt = toInstant(opensAt - more.answer.ago * 60);
     clock.set(answeredAt * 1000);
-    const answerId = `answer-${i + 1}` as EntryId;
+    const answerId = sampleId<EntryId>(`answer-${i + 1}`);
     const { by, text: words } = more.answer;
     const answer = { id: answerId, type: 'answer', at: answeredAt, request: id, text: words, by } as const;
     await context.journal.appendAll({ kind: 'desk', id: 'mikko' }, [

@@ -1,3 +1,5 @@
+import type { StandardId } from '@wergon/core/work';
+import { sampleId } from './ids.ts';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { standardJobSchema, standardTaskSchema } from '@wergon/contract/work';
 import type { Instant } from '@wergon/core/time';
@@ -47,7 +49,7 @@ export async function enterStandards(em: EntityManager, by: string, at: Instant)
     if (origins.has(keyOf(step))) continue;
     const count = (taken.get(step.title) ?? 0) + 1;
     taken.set(step.title, count);
-    const id = `std-${slug(step.title)}${count === 1 ? '' : `-${count}`}`;
+    const id = sampleId<StandardId>(`std-${slug(step.title)}${count === 1 ? '' : `-${count}`}`);
     const title = count === 1 ? step.title : `${step.title}, ${subjectOf(job)}`;
     const task = taskBody(standardTaskSchema.parse({ ...stepFields(step), title }));
     await saveStandard(em, { id, kind: 'task', isOff: false, body: { task } }, by, at);
@@ -68,7 +70,12 @@ export async function enterStandards(em: EntityManager, by: string, at: Instant)
     });
     await saveStandard(
       em,
-      { id: `job-${slug(title)}`, kind: 'job', isOff: false, body: { job: jobBody(job) } },
+      {
+        id: sampleId<StandardId>(`job-${slug(title)}`),
+        kind: 'job',
+        isOff: false,
+        body: { job: jobBody(job) },
+      },
       by,
       at,
     );

@@ -1,3 +1,4 @@
+import { sampleId } from './ids.ts';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { parseRate } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
@@ -15,7 +16,7 @@ import {
   addDays,
 } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
-import type { FieldChange, OrderState } from '@wergon/core/work';
+import type { FieldChange, OrderState, WorkOrderId } from '@wergon/core/work';
 import { createContext, openShop } from '@wergon/server/app';
 import { createSetClock } from '@wergon/server/http';
 import type { Context } from '@wergon/server/app';
@@ -163,7 +164,7 @@ async function enterOrders(
     if (!sim) continue;
     const ids = [orderId(i), ...sim.tasks.map(({ id }) => id)];
     // The ids are given in the order in which they are asked for: the order's own first.
-    const takeId = <Id extends string>() => (ids.shift() ?? '') as Id;
+    const takeId = <Id extends string>() => sampleId<Id>(ids.shift() ?? '');
     const isUntouched = sim.tasks.every(({ workedSeconds }) => workedSeconds === 0);
     const states = statesOf(sim, opensAt, isUntouched && random.chance(0.2));
     const id = await addOrder(em, { ...order, states }, rates, drawFrom(random), takeId);
@@ -172,7 +173,7 @@ async function enterOrders(
 }
 
 /** What hangs on an order beside its tasks: who made it and changed it, a picture here and there, printed travelers. */
-async function addPapers(em: EntityManager, order: string, sim: SimOrder, i: number): Promise<void> {
+async function addPapers(em: EntityManager, order: WorkOrderId, sim: SimOrder, i: number): Promise<void> {
   const madeAt = toInstant(sim.releasedAt - 2 * DAY);
   const change = (at: number, by: string, changes: FieldChange[]) =>
     em.insert(OrderChangeEntity, { order, at: toInstant(at), by, changes });

@@ -1,4 +1,4 @@
-import { targetId, technicianId } from './ids.ts';
+import { sampleId, targetId, technicianId } from './ids.ts';
 import { hash } from '@node-rs/argon2';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { technicianSchema } from '@wergon/contract/people';
@@ -122,7 +122,7 @@ async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Pr
       });
   for (const [i, name] of DEPARTMENTS.entries())
     await em.insert(ResourceEntity, {
-      id: `wc${i + 1}`,
+      id: sampleId(`wc${i + 1}`),
       kind: 'work-center',
       name,
       workCenter: '',
@@ -132,7 +132,7 @@ async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Pr
     });
   for (const [i, machine] of MACHINES.entries())
     await em.insert(ResourceEntity, {
-      id: `m${i + 1}`,
+      id: sampleId(`m${i + 1}`),
       kind: 'machine',
       ...machine,
       code: draw('resource'),
@@ -172,7 +172,7 @@ async function addPeople(
 ) {
   const people = [];
   for (const [i, person] of PEOPLE.entries()) {
-    const technician = `t${i + 1}` as TechnicianId;
+    const technician = technicianId(`t${i + 1}`);
     const fields = technicianSchema.parse({
       number: String(101 + i),
       name: person.name,
@@ -201,14 +201,14 @@ async function addPeople(
   }
   await em.nativeUpdate(TechnicianEntity, { id: technicianId('t1') }, { pinHash: await hash('2026') });
   await em.insert(BadgeEntity, {
-    id: 'fob-1',
+    id: sampleId('fob-1'),
     technician: technicianId('t4'),
     code: '04A3B21F77',
     revokedAt: null,
     isBound: true,
   });
   await em.insert(BadgeEntity, {
-    id: 'lost-1',
+    id: sampleId('lost-1'),
     technician: technicianId('t9'),
     code: draw('badge'),
     revokedAt: toInstant(today * 86_400 - 400_000),
@@ -230,7 +230,7 @@ async function addPeople(
     grade: 'winder',
     hiredOn: formatDay(addDays(today, 6)),
   });
-  await addTechnician(em, fresh, draw('badge'), 't27' as TechnicianId);
+  await addTechnician(em, fresh, draw('badge'), technicianId('t27'));
   // Somebody who left before the sample weeks: they stay in the list, and are on no floor.
   const left = technicianSchema.parse({
     number: '99',
@@ -240,7 +240,7 @@ async function addPeople(
     hiredOn: '2019-02-01',
     leftOn: formatDay(addDays(firstDay, -20)),
   });
-  await addTechnician(em, left, draw('badge'), 't99' as TechnicianId);
+  await addTechnician(em, left, draw('badge'), technicianId('t99'));
   // A subcontractor who helps out for an hour; nobody has entered what that costs.
   const guest = technicianSchema.parse({
     number: '131',
@@ -249,7 +249,7 @@ async function addPeople(
     kind: 'subcontractor',
     initials: 'RH',
   });
-  await addTechnician(em, guest, draw('badge'), 't28' as TechnicianId);
+  await addTechnician(em, guest, draw('badge'), technicianId('t28'));
   return people;
 }
 

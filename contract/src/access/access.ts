@@ -1,4 +1,4 @@
-import { idText } from '../wire/index.ts';
+import { idText, instant, technicianId } from '../wire/index.ts';
 import { z } from 'zod';
 
 /** What may be done at the desk; each route names one of these, or says that it is public or a station's. */
@@ -124,15 +124,15 @@ export const userFieldsSchema = z.strictObject({
   password: password.nullable().default(null),
 });
 
-export const usersSchema = z.strictObject({
+export const usersSchema = z.object({
   users: z.array(
-    z.strictObject({
+    z.object({
       id: z.string(),
       name: z.string(),
       userName: z.string(),
       role: z.enum(ROLES),
       seesRates: z.boolean(),
-      technician: z.string().nullable(),
+      technician: technicianId.nullable(),
       departments: z.array(z.string()).nullable(),
       isOff: z.boolean(),
       mustChangePassword: z.boolean(),
@@ -147,7 +147,7 @@ export const changePasswordSchema = z.strictObject({
 });
 
 /** Who is signed in at the desk, and the shop they are signed in to. */
-export const sessionSchema = z.strictObject({
+export const sessionSchema = z.object({
   name: z.string(),
   role: z.enum(ROLES),
   rights: z.array(z.enum(RIGHTS)),
@@ -159,13 +159,13 @@ export const sessionSchema = z.strictObject({
   zone: z.string(),
   currency: z.string(),
   isDemo: z.boolean(),
-  now: z.string(),
+  now: instant,
 });
 export type SessionView = z.output<typeof sessionSchema>;
 
-export const startSchema = z.strictObject({
+export const startSchema = z.object({
   needsFirstRun: z.boolean(),
   isWritable: z.boolean(),
   isDemo: z.boolean(),
-  now: z.string(),
+  now: instant,
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { APPROVAL_STATES } from '@wergon/core/approval';
-import { dayText, idText } from '../wire/index.ts';
+import { day, dayText, idText, instant, technicianId } from '../wire/index.ts';
 
 const technician = idText<'TechnicianId'>();
 
@@ -19,22 +19,22 @@ export const unapproveSchema = z.strictObject({
     .max(2000),
 });
 
-export const approvalsSchema = z.strictObject({
-  asOf: z.string(),
-  firstDay: z.string(),
-  lastDay: z.string(),
+export const approvalsSchema = z.object({
+  asOf: instant,
+  firstDay: day,
+  lastDay: day,
   /** `none`: this shop asks for no approval. */
   approval: z.enum(['person-day', 'none']),
   people: z.array(
-    z.strictObject({
-      technician: z.string(),
+    z.object({
+      technician: technicianId,
       name: z.string(),
       department: z.string(),
       /** Why this user cannot approve this person's time; `null` where they can. */
       refusal: z.enum(['own', 'other-department', 'right']).nullable(),
       days: z.array(
-        z.strictObject({
-          day: z.string(),
+        z.object({
+          day,
           stamp: z.string(),
           plannedSeconds: z.number(),
           attendedSeconds: z.number(),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { instant, day, technicianId } from '../wire/index.ts';
 
 /** What became of the time of some days, by person and day and by department. Seconds. */
 const parts = {
@@ -16,23 +17,23 @@ const parts = {
   share: z.number().nullable(),
 };
 
-export const accountedSchema = z.strictObject({
-  asOf: z.string(),
-  firstDay: z.string(),
-  lastDay: z.string(),
-  total: z.strictObject(parts),
-  departments: z.array(z.strictObject({ department: z.string(), ...parts })),
+export const accountedSchema = z.object({
+  asOf: instant,
+  firstDay: day,
+  lastDay: day,
+  total: z.object(parts),
+  departments: z.array(z.object({ department: z.string(), ...parts })),
   people: z.array(
-    z.strictObject({
-      technician: z.string(),
+    z.object({
+      technician: technicianId,
       name: z.string(),
       department: z.string(),
       ...parts,
       /** Indirect time by activity, the longest first. */
-      activities: z.array(z.strictObject({ title: z.string(), seconds: z.number() })),
+      activities: z.array(z.object({ title: z.string(), seconds: z.number() })),
       days: z.array(
-        z.strictObject({
-          day: z.string(),
+        z.object({
+          day,
           attendedSeconds: z.number(),
           chargedSeconds: z.number(),
           jobSeconds: z.number(),

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { instant, day, technicianId, targetId, workOrderId } from '../wire/index.ts';
 import { usedSchema } from '../ledger/index.ts';
 import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
 import { chargeJson } from '../shop/index.ts';
 import { originSchema, stepJson } from '../work/index.ts';
 
 /** Costs are decimal strings; `null` where they are not to be shown, which `costs` explains. */
-export const comparisonSchema = z.strictObject({
+export const comparisonSchema = z.object({
   estimatedSeconds: z.number(),
   actualSeconds: z.number(),
   outsideSeconds: z.number(),
@@ -29,16 +30,16 @@ const standing = {
   isFinished: z.boolean(),
   peopleOn: z.array(z.string()),
   /** Who is on it although they have signed out, since when, and how much of it that is. */
-  signedOut: z.array(z.strictObject({ name: z.string(), at: z.string(), seconds: z.number() })),
+  signedOut: z.array(z.object({ name: z.string(), at: instant, seconds: z.number() })),
 };
 
-const orderRow = z.strictObject({
-  id: z.string(),
+const orderRow = z.object({
+  id: workOrderId,
   number: z.string(),
   title: z.string(),
   customer: z.string(),
   quantity: z.number(),
-  due: z.string().nullable(),
+  due: day.nullable(),
   state: z.enum(ORDER_STATES),
   division: z.string(),
   jobType: z.string(),
@@ -51,8 +52,8 @@ const orderRow = z.strictObject({
 export type OrderRow = z.output<typeof orderRow>;
 
 /** Orders whose work is not behind them, and how many others there are. */
-export const workSchema = z.strictObject({
-  asOf: z.string(),
+export const workSchema = z.object({
+  asOf: instant,
   seq: z.number(),
   orders: z.array(orderRow),
   pastCount: z.number(),
@@ -65,18 +66,18 @@ export const pastWorkQuery = z.strictObject({
   search: z.string().max(100).default(''),
   skip: z.coerce.number().int().min(0).max(1_000_000).default(0),
 });
-export const pastWorkSchema = z.strictObject({
-  asOf: z.string(),
+export const pastWorkSchema = z.object({
+  asOf: instant,
   seq: z.number(),
   orders: z.array(orderRow),
   total: z.number(),
 });
 
-const lineSchema = z.strictObject({
-  technician: z.string(),
+const lineSchema = z.object({
+  technician: technicianId,
   name: z.string(),
   workType: z.enum(WORK_TYPES),
-  day: z.string(),
+  day,
   seconds: z.number(),
   measuredSeconds: z.number(),
   sharedSeconds: z.number(),
@@ -86,8 +87,8 @@ const lineSchema = z.strictObject({
 });
 export type LineRow = z.output<typeof lineSchema>;
 
-const taskRow = z.strictObject({
-  id: z.string(),
+const taskRow = z.object({
+  id: targetId,
   position: z.number(),
   code: z.string(),
   ...stepJson,
@@ -96,9 +97,7 @@ const taskRow = z.strictObject({
   isAccepted: z.boolean(),
   costCode: z.string(),
   charge: chargeJson.nullable(),
-  assigned: z.array(
-    z.strictObject({ kind: z.enum(['technician', 'crew']), id: z.string(), name: z.string() }),
-  ),
+  assigned: z.array(z.object({ kind: z.enum(['technician', 'crew']), id: z.string(), name: z.string() })),
   origin: originSchema.nullable(),
   /** What was estimated at first. */
   originalSeconds: z.number(),
@@ -108,8 +107,8 @@ const taskRow = z.strictObject({
 });
 export type TaskRow = z.output<typeof taskRow>;
 
-export const orderSchema = z.strictObject({
-  asOf: z.string(),
+export const orderSchema = z.object({
+  asOf: instant,
   seq: z.number(),
   order: orderRow.extend({
     code: z.string(),
@@ -121,22 +120,22 @@ export const orderSchema = z.strictObject({
     charge: chargeJson.nullable(),
     /** Price less estimated cost; `null` without a price. */
     margin: z.string().nullable(),
-    peopleOnIds: z.array(z.string()),
+    peopleOnIds: z.array(technicianId),
     attachments: z.array(
-      z.strictObject({
+      z.object({
         id: z.string(),
         name: z.string(),
         type: z.string(),
         size: z.number(),
-        addedAt: z.string(),
+        addedAt: instant,
         addedBy: z.string(),
       }),
     ),
     changes: z.array(
-      z.strictObject({
-        at: z.string(),
+      z.object({
+        at: instant,
         by: z.string(),
-        changes: z.array(z.strictObject({ field: z.string(), before: z.string(), after: z.string() })),
+        changes: z.array(z.object({ field: z.string(), before: z.string(), after: z.string() })),
       }),
     ),
   }),

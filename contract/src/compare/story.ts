@@ -1,9 +1,10 @@
+import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
-import { dayText } from '../wire/index.ts';
+import { day, dayText, idText, instant } from '../wire/index.ts';
 
 /** The story of one order, or of one day of the whole shop. */
 export const storyQuery = z
-  .strictObject({ order: z.string().max(200).exactOptional(), day: dayText.exactOptional() })
+  .strictObject({ order: idText<'WorkOrderId'>().exactOptional(), day: dayText.exactOptional() })
   .refine(({ order, day }) => (order === undefined) !== (day === undefined), 'name an order or a day');
 
 export const STORY_KINDS = [
@@ -18,16 +19,16 @@ export const STORY_KINDS = [
 ] as const;
 
 /** What happened, day by day, as it can be read to somebody: who did what, and what was found. */
-export const storySchema = z.strictObject({
+export const storySchema = z.object({
   title: z.string(),
   days: z.array(
-    z.strictObject({
-      day: z.string(),
+    z.object({
+      day,
       events: z.array(
-        z.strictObject({
+        z.object({
           kind: z.enum(STORY_KINDS),
           /** `null` for what belongs to the whole day. */
-          at: z.string().nullable(),
+          at: instant.nullable(),
           who: z.string(),
           about: z.string(),
           text: z.string(),
@@ -37,4 +38,4 @@ export const storySchema = z.strictObject({
     }),
   ),
 });
-export type StoryJson = z.output<typeof storySchema>;
+export type StoryJson = DeepReadonly<z.output<typeof storySchema>>;

@@ -19,24 +19,24 @@ export const importStepSchema = z.discriminatedUnion('step', [
   z.strictObject({ step: z.literal('drop'), import: z.string().max(200) }),
 ]);
 
-const counts = z.strictObject({
+const counts = z.object({
   /** Rows by what would become of them. */
   new: z.number(),
   changed: z.number(),
   same: z.number(),
   wrong: z.number(),
 });
-export const importAnswerSchema = z.strictObject({
+export const importAnswerSchema = z.object({
   import: z.string(),
   received: z.number(),
   counts: counts.nullable(),
   /** What is wrong, by row, from 1; the first thousand. */
-  problems: z.array(z.strictObject({ row: z.number(), field: z.string(), message: z.string() })),
+  problems: z.array(z.object({ row: z.number(), field: z.string(), message: z.string() })),
   isStored: z.boolean(),
 });
 export type ImportAnswer = z.output<typeof importAnswerSchema>;
 
-export const exportSchema = z.strictObject({
+export const exportSchema = z.object({
   columns: z.array(z.string()),
   rows: z.array(z.array(z.string())),
 });

@@ -1,20 +1,22 @@
+import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
+import { day, entryId, instant, seconds, targetId, technicianId, workOrderId } from '../wire/index.ts';
 import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
 import { usedSchema } from '../ledger/index.ts';
 
 const workType = z.enum(WORK_TYPES);
-const running = z.array(z.strictObject({ target: z.string(), workType }));
-const since = { since: z.string(), entry: z.string() };
+const running = z.array(z.object({ target: targetId, workType }));
+const since = { since: instant, entry: entryId };
 
 const doing = z.discriminatedUnion('status', [
-  z.strictObject({ status: z.literal('nothing') }),
-  z.strictObject({ status: z.literal('work'), ...since, running }),
-  z.strictObject({ status: z.literal('break'), ...since, suspended: running }),
+  z.object({ status: z.literal('nothing') }),
+  z.object({ status: z.literal('work'), ...since, running }),
+  z.object({ status: z.literal('break'), ...since, suspended: running }),
 ]);
 
-const dated = <T extends z.ZodType>(value: T) => z.array(z.strictObject({ from: z.string(), value }));
+const dated = <T extends z.ZodType>(value: T) => z.array(z.object({ from: instant, value }));
 
-const policy = z.strictObject({
+const policy = z.object({
   split: z.enum(['estimate', 'equal']),
   maxStintHours: z.number(),
   maxShiftHours: z.number(),
@@ -23,24 +25,24 @@ const policy = z.strictObject({
 });
 
 /** Who is on what, in JSON: instants are RFC 3339, days are dates, lengths are seconds. Holds no rate and no cost. */
-export const boardSchema = z.strictObject({
-  asOf: z.string(),
+export const boardSchema = z.object({
+  asOf: instant,
   seq: z.number(),
   zone: z.string(),
   policy: dated(policy),
   technicians: z.array(
-    z.strictObject({
-      id: z.string(),
+    z.object({
+      id: technicianId,
       name: z.string(),
       department: z.string(),
       hasLeft: z.boolean(),
-      state: z.strictObject({ shift: z.strictObject(since).nullable(), doing }),
-      charged: z.strictObject({ day: z.string(), seconds: z.number() }),
+      state: z.object({ shift: z.object(since).nullable(), doing }),
+      charged: z.object({ day, seconds }),
     }),
   ),
   orders: z.array(
-    z.strictObject({
-      id: z.string(),
+    z.object({
+      id: workOrderId,
       number: z.string(),
       title: z.string(),
       customer: z.string(),
@@ -49,32 +51,32 @@ export const boardSchema = z.strictObject({
     }),
   ),
   tasks: z.array(
-    z.strictObject({
-      id: z.string(),
+    z.object({
+      id: targetId,
       title: z.string(),
-      order: z.string(),
+      order: workOrderId,
       hasEstimate: z.boolean(),
-      estimate: dated(z.number()),
+      estimate: dated(seconds),
       used: usedSchema,
       isFinished: z.boolean(),
     }),
   ),
   activities: z.array(
-    z.strictObject({ id: z.string(), title: z.string(), counts: dated(z.boolean()), isOff: z.boolean() }),
+    z.object({ id: targetId, title: z.string(), counts: dated(z.boolean()), isOff: z.boolean() }),
   ),
 });
-export type BoardJson = z.output<typeof boardSchema>;
+export type BoardJson = DeepReadonly<z.output<typeof boardSchema>>;
 
-const span = { from: z.string(), to: z.string() };
+const span = { from: instant, to: instant };
 
 /** The board with one local day of everybody's stretches, what was planned of it, and what orders are about. */
 export const floorSchema = boardSchema.extend({
-  day: z.string(),
+  day,
   people: z.array(
-    z.strictObject({
-      technician: z.string(),
+    z.object({
+      technician: technicianId,
       crew: z.string(),
-      planned: z.strictObject({ from: z.string(), to: z.string() }).nullable(),
+      planned: z.object({ from: instant, to: instant }).nullable(),
       /** Whether they are away that day; why is for who may see absences. */
       isAway: z.boolean(),
       /** Billed hours expected of them on a planned day. */
@@ -82,27 +84,27 @@ export const floorSchema = boardSchema.extend({
     }),
   ),
   orderDetails: z.array(
-    z.strictObject({ order: z.string(), division: z.string(), jobType: z.string(), unit: z.string() }),
+    z.object({ order: workOrderId, division: z.string(), jobType: z.string(), unit: z.string() }),
   ),
   lanes: z.array(
-    z.strictObject({
-      technician: z.string(),
+    z.object({
+      technician: technicianId,
       /** `capped` where a rule ended it. */
-      stints: z.array(z.strictObject({ ...span, running, capped: z.literal(true).exactOptional() })),
-      shifts: z.array(z.strictObject(span)),
-      breaks: z.array(z.strictObject(span)),
-      enteredSeconds: z.number(),
+      stints: z.array(z.object({ ...span, running, capped: z.literal(true).exactOptional() })),
+      shifts: z.array(z.object(span)),
+      breaks: z.array(z.object(span)),
+      enteredSeconds: seconds,
     }),
   ),
 });
-export type FloorJson = z.output<typeof floorSchema>;
+export type FloorJson = DeepReadonly<z.output<typeof floorSchema>>;
 
 /** What was scanned last, newest first, with who and where. */
-export const latestSchema = z.strictObject({
+export const latestSchema = z.object({
   latest: z.array(
-    z.strictObject({
+    z.object({
       seq: z.number(),
-      at: z.string(),
+      at: instant,
       type: z.string(),
       name: z.string().nullable(),
       about: z.string(),

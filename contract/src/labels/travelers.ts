@@ -1,15 +1,16 @@
+import { idText } from '../wire/index.ts';
 import { z } from 'zod';
 import { WORK_TYPES } from '@wergon/core/work';
 
 export const travelersBodySchema = z.strictObject({
-  orders: z.array(z.string().max(200)).min(1).max(100),
+  orders: z.array(idText<'WorkOrderId'>()).min(1).max(100),
   /** Kinds of work that get a code of their own beside the task's. */
   workTypes: z.array(z.enum(WORK_TYPES)).default([]),
 });
-const cell = z.strictObject({ title: z.string(), detail: z.string(), code: z.string() });
-export const travelersSchema = z.strictObject({
+const cell = z.object({ title: z.string(), detail: z.string(), code: z.string() });
+export const travelersSchema = z.object({
   travelers: z.array(
-    z.strictObject({
+    z.object({
       number: z.string(),
       title: z.string(),
       facts: z.array(z.string()),
@@ -17,7 +18,7 @@ export const travelersSchema = z.strictObject({
       code: z.string(),
       printed: z.string(),
       tasks: z.array(
-        z.strictObject({
+        z.object({
           position: z.number(),
           title: z.string(),
           detail: z.string(),

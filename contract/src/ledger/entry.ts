@@ -1,3 +1,4 @@
+import type { Seconds } from '@wergon/core/time';
 import { z } from 'zod';
 import { toSeconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
@@ -9,13 +10,16 @@ const target = idText<'TargetId'>();
 const text = z.string().min(1).max(4000);
 const shortText = z.string().min(1).max(200);
 const workType = z.enum(WORK_TYPES);
-const seconds = z
-  .int()
-  .min(1)
-  .max(366 * 86_400)
-  .transform(toSeconds);
-const targets = z.array(target).min(1).max(100);
-const oneTarget = z.array(target).length(1);
+const seconds = z.codec(
+  z
+    .int()
+    .min(1)
+    .max(366 * 86_400),
+  z.custom<Seconds>(),
+  { decode: toSeconds, encode: (length) => length },
+);
+const targets = z.array(target).min(1).max(100).readonly();
+const oneTarget = z.array(target).length(1).readonly();
 
 const made = { id: entryId };
 const happened = { ...made, at: instantText };
@@ -64,7 +68,7 @@ const note = z.strictObject({
   ...happened,
   type: z.literal('note'),
   technician: technician.exactOptional(),
-  targets: z.array(target).max(1).exactOptional(),
+  targets: z.array(target).max(1).readonly().exactOptional(),
   text,
 });
 
@@ -73,7 +77,7 @@ const mark = <Type extends string>(type: Type) => z.strictObject({ ...reasoned, 
 const amendSet = z.strictObject({
   at: instantText.nullable().exactOptional(),
   technician: technician.nullable().exactOptional(),
-  targets: z.array(target).max(100).nullable().exactOptional(),
+  targets: z.array(target).max(100).readonly().nullable().exactOptional(),
   workType: workType.nullable().exactOptional(),
   join: z.boolean().nullable().exactOptional(),
   reason: shortText.nullable().exactOptional(),

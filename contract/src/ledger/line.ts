@@ -1,22 +1,23 @@
+import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
 import { WORK_TYPES } from '@wergon/core/work';
-import { dayText } from '../wire/index.ts';
+import { dayText, idText, instant } from '../wire/index.ts';
 import { scanSchema } from './scan.ts';
 
 /** Which labor line to open. */
 export const lineQuerySchema = z.strictObject({
-  technician: z.string().min(1),
-  target: z.string().min(1),
+  technician: idText<'TechnicianId'>(),
+  target: idText<'TargetId'>(),
   workType: z.enum(WORK_TYPES),
   day: dayText,
 });
 
 /** What a labor line is made of: its stints with the seconds they give it, and the scans at their ends. */
-export const lineDetailSchema = z.strictObject({
+export const lineDetailSchema = z.object({
   stints: z.array(
-    z.strictObject({
-      from: z.string(),
-      to: z.string(),
+    z.object({
+      from: instant,
+      to: instant,
       seconds: z.number(),
       sharedWith: z.array(z.string()),
       isOpen: z.boolean(),
@@ -25,6 +26,6 @@ export const lineDetailSchema = z.strictObject({
       closed: scanSchema.nullable(),
     }),
   ),
-  hours: z.array(z.strictObject({ seconds: z.number(), entry: scanSchema })),
+  hours: z.array(z.object({ seconds: z.number(), entry: scanSchema })),
 });
-export type LineDetail = z.output<typeof lineDetailSchema>;
+export type LineDetail = DeepReadonly<z.output<typeof lineDetailSchema>>;

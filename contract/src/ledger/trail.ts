@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { dayText } from '../wire/index.ts';
+import { dayText, idText, instant } from '../wire/index.ts';
 
 /** Which entries of the journal are asked for; newest first, before a place in the order of recording. */
 export const trailQuery = z.strictObject({
   from: dayText.exactOptional(),
   to: dayText.exactOptional(),
-  technician: z.string().max(200).exactOptional(),
+  technician: idText<'TechnicianId'>().exactOptional(),
   stream: z.enum(['labor', 'floor', 'decision']).exactOptional(),
   type: z.string().max(40).exactOptional(),
   /** Only what corrects something, and what was added at the desk. */
@@ -13,23 +13,23 @@ export const trailQuery = z.strictObject({
   before: z.coerce.number().int().min(1).exactOptional(),
 });
 
-export const trailSchema = z.strictObject({
+export const trailSchema = z.object({
   entries: z.array(
-    z.strictObject({
+    z.object({
       seq: z.number(),
       id: z.string(),
       stream: z.string(),
       type: z.string(),
       at: z.string().nullable(),
-      recordedAt: z.string(),
+      recordedAt: instant,
       author: z.string(),
       source: z.string(),
       name: z.string().nullable(),
       about: z.string(),
       /** What a correction is of: its type, and its instant or day. */
-      of: z.strictObject({ type: z.string(), at: z.string().nullable() }).nullable(),
+      of: z.object({ type: z.string(), at: z.string().nullable() }).nullable(),
       why: z.string().nullable(),
-      changes: z.array(z.strictObject({ field: z.string(), before: z.string(), after: z.string() })),
+      changes: z.array(z.object({ field: z.string(), before: z.string(), after: z.string() })),
       hash: z.string(),
     }),
   ),
@@ -40,7 +40,7 @@ export type TrailJson = z.output<typeof trailSchema>;
 
 /** A part of the chain is walked from an entry and its hash on; from nothing at the beginning. */
 export const verifySchema = z.strictObject({ after: z.int().min(0), hash: z.string().max(64) });
-export const verifiedSchema = z.strictObject({
+export const verifiedSchema = z.object({
   count: z.number(),
   hash: z.string(),
   total: z.number(),

@@ -1,9 +1,19 @@
+import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
 import { LOOSE_END_KINDS } from '@wergon/core/ledger';
 import { ANSWER_REASONS } from '@wergon/core/loose-ends';
 import { usedSchema } from '../ledger/index.ts';
 import { comparisonSchema } from '../compare/index.ts';
-import { dayText, idText, instantText } from '../wire/index.ts';
+import {
+  day,
+  dayText,
+  entryId,
+  idText,
+  instant,
+  instantText,
+  targetId,
+  technicianId,
+} from '../wire/index.ts';
 
 /** What names a loose end: its kind, whom and what it is about, and since when. */
 const looseEndKey = z.strictObject({
@@ -24,9 +34,9 @@ export type ChosenAnswer = z.input<typeof chosenAnswerSchema>;
 export const chosenAnswersSchema = z.strictObject({ answers: z.array(chosenAnswerSchema).min(1).max(200) });
 
 const lane = z.array(
-  z.strictObject({
-    from: z.string(),
-    to: z.string(),
+  z.object({
+    from: instant,
+    to: instant,
     title: z.string(),
     /** The number of the order that it is on first; `null` of an activity. */
     order: z.string().nullable(),
@@ -56,10 +66,10 @@ export const withdrawSchema = z.strictObject({ id: idText<'EntryId'>() });
 
 /** What answers or an edit would do, before it is confirmed: the days of people that it is about, and the jobs that it
  *  touches, in the days shown and in all; costs only for whoever sees rates. */
-export const effectSchema = z.strictObject({
-  lanes: z.array(z.strictObject({ name: z.string(), day: z.string(), before: lane, after: lane })),
+export const effectSchema = z.object({
+  lanes: z.array(z.object({ name: z.string(), day, before: lane, after: lane })),
   jobs: z.array(
-    z.strictObject({
+    z.object({
       title: z.string(),
       beforeSeconds: z.number(),
       afterSeconds: z.number(),
@@ -81,28 +91,28 @@ export const effectSchema = z.strictObject({
   looseEndsBefore: z.number(),
   looseEndsAfter: z.number(),
 });
-export type EffectJson = z.output<typeof effectSchema>;
+export type EffectJson = DeepReadonly<z.output<typeof effectSchema>>;
 
 /** The entries that an answer made, by which it is undone. */
-export const answeredSchema = z.strictObject({ entries: z.array(z.string()) });
+export const answeredSchema = z.object({ entries: z.array(entryId) });
 export const undoSchema = z.strictObject({ entries: z.array(idText<'EntryId'>()).min(1).max(1000) });
 
 /** Loose ends of a stretch of days, newest first, with the names that their sentences need. */
-export const looseEndsSchema = z.strictObject({
-  asOf: z.string(),
-  fromDay: z.string(),
-  toDay: z.string(),
+export const looseEndsSchema = z.object({
+  asOf: instant,
+  fromDay: day,
+  toDay: day,
   looseEnds: z.array(
-    z.strictObject({
+    z.object({
       kind: z.enum(LOOSE_END_KINDS),
-      day: z.string(),
-      technician: z.string().nullable(),
+      day,
+      technician: technicianId.nullable(),
       name: z.string().nullable(),
       target: z.string().nullable(),
-      from: z.string().nullable(),
-      to: z.string().nullable(),
+      from: instant.nullable(),
+      to: instant.nullable(),
       seconds: z.number().nullable(),
-      targetId: z.string().nullable(),
+      targetId: targetId.nullable(),
       /** The text of a code, or whom a badge is a pair with, by id. */
       about: z.string().nullable(),
       /** Where it happened, if it comes from the floor. */
@@ -113,7 +123,7 @@ export const looseEndsSchema = z.strictObject({
       refused: z
         .strictObject({
           body: z.string(),
-          errors: z.array(z.strictObject({ field: z.string(), message: z.string() })),
+          errors: z.array(z.object({ field: z.string(), message: z.string() })),
         })
         .nullable(),
       /** Whether whoever asks may decide on it: whose people they are says so. */
@@ -121,22 +131,22 @@ export const looseEndsSchema = z.strictObject({
       /** A gap before the planned beginning or after the planned end. */
       isOutsidePlan: z.boolean(),
       /** What would likely put it right, the likeliest first. */
-      answers: z.array(z.strictObject({ reason: z.enum(ANSWER_REASONS), at: z.string().nullable() })),
+      answers: z.array(z.object({ reason: z.enum(ANSWER_REASONS), at: instant.nullable() })),
       /** When it ended, by the technician's own word; for the supervisor to decide. */
-      proposed: z.string().nullable(),
+      proposed: instant.nullable(),
     }),
   ),
   /** Accepted as they are, newest first; one whose facts have changed is a loose end again and not here. */
   accepted: z.array(
-    z.strictObject({
-      id: z.string(),
+    z.object({
+      id: entryId,
       kind: z.enum(LOOSE_END_KINDS),
-      day: z.string(),
+      day,
       name: z.string().nullable(),
       reason: z.string(),
       by: z.string(),
-      at: z.string(),
+      at: instant,
     }),
   ),
 });
-export type LooseEndsJson = z.output<typeof looseEndsSchema>;
+export type LooseEndsJson = DeepReadonly<z.output<typeof looseEndsSchema>>;

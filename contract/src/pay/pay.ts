@@ -1,27 +1,27 @@
 import { z } from 'zod';
 import { WORK_TYPES } from '@wergon/core/work';
-import { dayText } from '../wire/index.ts';
+import { day, dayText, instant, technicianId } from '../wire/index.ts';
 
-const period = { firstDay: z.string(), lastDay: z.string() };
+const period = { firstDay: day, lastDay: day };
 
-export const payPeriodsSchema = z.strictObject({
-  asOf: z.string(),
+export const payPeriodsSchema = z.object({
+  asOf: instant,
   /** Newest first; the first one that is not closed takes the adjustments. */
   periods: z.array(
-    z.strictObject({
+    z.object({
       ...period,
       state: z.enum(['running', 'over', 'closed']),
       closedBy: z.string().nullable(),
-      closedAt: z.string().nullable(),
+      closedAt: instant.nullable(),
     }),
   ),
 });
 
 export const periodQuery = z.strictObject({ firstDay: dayText });
 const amount = z.string().nullable();
-const adjustment = z.strictObject({
+const adjustment = z.object({
   name: z.string(),
-  shiftDay: z.string(),
+  shiftDay: day,
   title: z.string(),
   workType: z.enum(WORK_TYPES),
   seconds: z.number(),
@@ -29,12 +29,12 @@ const adjustment = z.strictObject({
 });
 
 /** One pay period, person by person; costs only for whoever sees rates. */
-export const payPeriodSchema = z.strictObject({
+export const payPeriodSchema = z.object({
   ...period,
-  asOf: z.string(),
+  asOf: instant,
   state: z.enum(['running', 'over', 'closed']),
   closedBy: z.string().nullable(),
-  closedAt: z.string().nullable(),
+  closedAt: instant.nullable(),
   /** The hash of the journal's last entry before the closing. */
   head: z.string().nullable(),
   /** Why it cannot be closed now; `null` where it can. */
@@ -44,19 +44,19 @@ export const payPeriodSchema = z.strictObject({
   costs: z.enum(['actual', 'standard']),
   stamp: z.string(),
   people: z.array(
-    z.strictObject({
-      technician: z.string(),
+    z.object({
+      technician: technicianId,
       name: z.string(),
       department: z.string(),
       attendedSeconds: z.number(),
       chargedSeconds: z.number(),
       /** Of the charged seconds, those that nobody has approved; they are not paid yet. */
       unapprovedSeconds: z.number(),
-      openDays: z.array(z.string()),
+      openDays: z.array(day),
       cost: amount,
     }),
   ),
-  totals: z.strictObject({
+  totals: z.object({
     attendedSeconds: z.number(),
     chargedSeconds: z.number(),
     unapprovedSeconds: z.number(),

@@ -1,7 +1,17 @@
 import { z } from 'zod';
 import { checkPattern } from '@wergon/core/people';
 import { LANGUAGES } from '@wergon/core/station';
-import { dayText, hoursText, onceId, rateText, idText } from '../wire/index.ts';
+import {
+  badgeId,
+  day,
+  dayText,
+  hoursText,
+  idText,
+  instant,
+  onceId,
+  rateText,
+  technicianId,
+} from '../wire/index.ts';
 
 const label = z.string().trim().max(80);
 const shortText = label.min(1);
@@ -40,16 +50,16 @@ export const technicianSchema = z
   });
 export type TechnicianFields = z.output<typeof technicianSchema>;
 
-const badge = z.strictObject({
-  id: z.string(),
+const badge = z.object({
+  id: badgeId,
   /** `null` for whoever may not hand out badges: a code opens the station as its owner. */
   code: z.string().nullable(),
   isBound: z.boolean(),
-  revokedAt: z.string().nullable(),
+  revokedAt: instant.nullable(),
 });
 
-const technicianRow = z.strictObject({
-  id: z.string(),
+const technicianRow = z.object({
+  id: technicianId,
   number: z.string(),
   name: z.string(),
   department: z.string(),
@@ -60,8 +70,8 @@ const technicianRow = z.strictObject({
   initials: z.string(),
   isLead: z.boolean(),
   language: z.enum(LANGUAGES).nullable(),
-  hiredOn: z.string().nullable(),
-  leftOn: z.string().nullable(),
+  hiredOn: day.nullable(),
+  leftOn: day.nullable(),
   billedHours: z.string().nullable(),
   hasPin: z.boolean(),
   badges: z.array(badge),
@@ -70,14 +80,14 @@ const technicianRow = z.strictObject({
 });
 export type TechnicianRow = z.output<typeof technicianRow>;
 
-export const peopleSchema = z.strictObject({
+export const peopleSchema = z.object({
   technicians: z.array(technicianRow),
-  grades: z.array(z.strictObject({ id: z.string(), name: z.string(), standardRate: z.string() })),
+  grades: z.array(z.object({ id: z.string(), name: z.string(), standardRate: z.string() })),
 });
 
 export const newGradeSchema = z.strictObject({ name: shortText, standardRate: rateText });
 
-export const badgeCodeSchema = z.strictObject({ id: z.string(), code: z.string() });
+export const badgeCodeSchema = z.object({ id: badgeId, code: z.string() });
 export const issueBadgeSchema = z.strictObject({ once: onceId });
 export const bindBadgeSchema = z.strictObject({ text: z.string().min(1).max(200) });
 
@@ -129,12 +139,12 @@ export const absenceSchema = z
 export const absenceDaysSchema = z.strictObject({ from: dayText, to: dayText });
 
 /** What is planned of one person, and when they are away. */
-export const planSchema = z.strictObject({
-  patterns: z.array(z.strictObject({ from: z.string(), weeks: z.array(z.array(shiftPlan.nullable())) })),
-  absences: z.array(z.strictObject({ day: z.string(), kind: z.string(), isPaid: z.boolean() })),
+export const planSchema = z.object({
+  patterns: z.array(z.object({ from: day, weeks: z.array(z.array(shiftPlan.nullable())) })),
+  absences: z.array(z.object({ day, kind: z.string(), isPaid: z.boolean() })),
   days: z.array(
-    z.strictObject({
-      day: z.string(),
+    z.object({
+      day,
       kind: z.enum(['work', 'free', 'closed', 'absent', 'unplanned']),
       plannedSeconds: z.number(),
       words: z.string(),

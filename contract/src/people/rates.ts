@@ -38,18 +38,18 @@ export const newRateSchema = z.strictObject({
   isPastAgreed: z.boolean().default(false),
 });
 
-const line = z.strictObject({ name: z.string(), amount: z.string(), perHour: z.string() });
+const line = z.object({ name: z.string(), amount: z.string(), perHour: z.string() });
 
-export const ratesSchema = z.strictObject({
+export const ratesSchema = z.object({
   records: z.array(
-    z.strictObject({
+    z.object({
       /** As it was entered. */
-      record: z.strictObject({
+      record: z.object({
         from: z.string(),
         per: z.enum(['hour', 'year']),
         base: z.string(),
         hoursPerYear: z.string().exactOptional(),
-        burden: z.array(z.strictObject({ name: z.string(), kind: z.string(), value: z.string() })),
+        burden: z.array(z.object({ name: z.string(), kind: z.string(), value: z.string() })),
         grade: z.string().nullable().exactOptional(),
       }),
       /** How the cost of an hour comes about; the lines add up to the total. */
@@ -61,11 +61,11 @@ export const ratesSchema = z.strictObject({
 export type RatesJson = z.output<typeof ratesSchema>;
 
 /** What a rate would do to the labor cost of orders, and of indirect time, from its day on. */
-export const rateEffectSchema = z.strictObject({
+export const rateEffectSchema = z.object({
   costPerHour: z.string(),
   isPast: z.boolean(),
   orders: z.array(
-    z.strictObject({
+    z.object({
       number: z.string(),
       title: z.string(),
       isOpen: z.boolean(),

@@ -21,7 +21,7 @@ export type Route = {
 
 export const nothing = z.null();
 /** The id of what was added. */
-export const createdSchema = z.strictObject({ id: z.string() });
+export const createdSchema = z.object({ id: z.string() });
 
 /** From one day to another; the route says what holds without them. */
 export const days = z.strictObject({ from: dayText.exactOptional(), to: dayText.exactOptional() });

@@ -53,5 +53,19 @@ export type ParsedQueryOf<Name extends RouteName> =
   Of<Name> extends { query: infer Query extends z.ZodType } ? z.output<Query> : undefined;
 export type ResponseOf<Name extends RouteName> = z.output<Of<Name>['response']>;
 
+/** An answer that is not of this build's contract: the page is older than the server, or newer. */
+export class UnreadableAnswer extends Error {
+  override readonly name = 'UnreadableAnswer';
+}
+
+/** Reads an answer with the schema of its route. Throws `UnreadableAnswer`. */
+export function readResponse<Name extends RouteName>(name: Name, json: unknown): ResponseOf<Name> {
+  const { response }: Route = ROUTES[name];
+  const read = response.safeParse(json);
+  if (!read.success) throw new UnreadableAnswer(`${name}: ${read.error.message}`);
+  // It is the schema of this very route that has read it.
+  return read.data as ResponseOf<Name>;
+}
+
 /** The live stream is no JSON route; it stands here so that its path and its callers are named once. */
 export const STREAM_PATHS = { desk: '/api/stream', station: '/api/station/stream' } as const;

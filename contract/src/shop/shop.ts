@@ -3,7 +3,7 @@ import { PAY_PERIOD_KINDS } from '@wergon/core/pay';
 import { parseDay } from '@wergon/core/time';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
 import { WORK_TYPES } from '@wergon/core/work';
-import { amountText, dayText, onceId } from '../wire/index.ts';
+import { amountText, day, dayText, instant, onceId } from '../wire/index.ts';
 
 const name = z.string().trim().min(1).max(80);
 const label = z.string().trim().max(80);
@@ -58,7 +58,7 @@ export const chargeSchema = z.strictObject({
   per: z.enum(['hour', 'flat']),
   amount: amountText,
 });
-export const chargeJson = z.strictObject({
+export const chargeJson = z.object({
   isBillable: z.boolean(),
   per: z.enum(['hour', 'flat']),
   amount: z.string(),
@@ -91,14 +91,14 @@ export const noticeSchema = z.strictObject({
   until: dayText.nullable().default(null),
   once: onceId,
 });
-export const noticesSchema = z.strictObject({
+export const noticesSchema = z.object({
   notices: z.array(
-    z.strictObject({
+    z.object({
       id: z.string(),
-      at: z.string(),
+      at: instant,
       by: z.string(),
       text: z.string(),
-      until: z.string().nullable(),
+      until: day.nullable(),
     }),
   ),
 });
@@ -145,28 +145,25 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
 };
 
 /** How the shop's backups are doing. Times are the computer's own, not a demo's. */
-export const backupsSchema = z.strictObject({
+export const backupsSchema = z.object({
   folder: z.string().nullable(),
   isScheduled: z.boolean(),
   isRunning: z.boolean(),
   last: z
     .strictObject({ at: z.string(), file: z.string(), entries: z.number(), bytes: z.number() })
     .nullable(),
-  failed: z.strictObject({ at: z.string(), why: z.string() }).nullable(),
+  failed: z.object({ at: z.string(), why: z.string() }).nullable(),
 });
 
 const coded = { id: z.string(), code: z.string(), isOff: z.boolean() };
 
-export const shopSchema = z.strictObject({
+export const shopSchema = z.object({
   settings: settingsSchema,
   zone: z.string(),
   currency: z.string(),
-  lists: z.record(
-    z.enum(LISTS),
-    z.array(z.strictObject({ id: z.string(), name: z.string(), isOff: z.boolean() })),
-  ),
+  lists: z.record(z.enum(LISTS), z.array(z.object({ id: z.string(), name: z.string(), isOff: z.boolean() }))),
   activities: z.array(
-    z.strictObject({
+    z.object({
       ...coded,
       title: z.string(),
       counts: z.boolean(),
@@ -176,7 +173,7 @@ export const shopSchema = z.strictObject({
     }),
   ),
   resources: z.array(
-    z.strictObject({
+    z.object({
       ...coded,
       kind: z.enum(RESOURCE_KINDS),
       name: z.string(),
@@ -185,7 +182,7 @@ export const shopSchema = z.strictObject({
     }),
   ),
   customers: z.array(
-    z.strictObject({
+    z.object({
       id: z.string(),
       name: z.string(),
       note: z.string(),
@@ -194,7 +191,7 @@ export const shopSchema = z.strictObject({
     }),
   ),
   units: z.array(
-    z.strictObject({
+    z.object({
       id: z.string(),
       type: z.string(),
       maker: z.string(),
@@ -204,15 +201,15 @@ export const shopSchema = z.strictObject({
       orderCount: z.number(),
     }),
   ),
-  closedDays: z.array(z.strictObject({ day: z.string(), name: z.string() })),
-  actions: z.array(z.strictObject({ action: z.string(), code: z.string() })),
+  closedDays: z.array(z.object({ day, name: z.string() })),
+  actions: z.array(z.object({ action: z.string(), code: z.string() })),
 });
 export type ShopJson = z.output<typeof shopSchema>;
 
 /** What is still missing before the shop can rely on its numbers, by name. */
-export const checklistSchema = z.strictObject({
+export const checklistSchema = z.object({
   items: z.array(
-    z.strictObject({
+    z.object({
       kind: z.enum([
         'no-people',
         'no-rate',

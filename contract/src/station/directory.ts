@@ -4,39 +4,62 @@ import { LANGUAGES } from '@wergon/core/station';
 import { WORK_TYPES } from '@wergon/core/work';
 import { boardSchema } from '../floor/index.ts';
 import { REPORT_KINDS, REPORT_TIMES } from '../work/index.ts';
-import { dayText, idText } from '../wire/index.ts';
+import {
+  badgeId,
+  day,
+  dayText,
+  entryId,
+  idText,
+  instant,
+  resourceId,
+  targetId,
+  technicianId,
+  workOrderId,
+} from '../wire/index.ts';
 import { scannerProfileSchema } from './station.ts';
 import { stationSettingsSchema } from './settings.ts';
 
-const message = z.strictObject({ at: z.string(), by: z.string(), text: z.string() });
+const code = z.string();
+const message = z.object({ at: instant, by: z.string(), text: z.string() });
 
 /** The board with everything else that a station must know to answer without the server. Of a badge it holds no code
  *  but a keyed form, and of nobody a rate or a cost. */
 export const directorySchema = boardSchema.extend({
-  station: z.strictObject({ id: z.string(), name: z.string() }),
+  station: z.object({ id: z.string(), name: z.string() }),
   settings: stationSettingsSchema,
   /** By which this station knows foreign cards. */
   cardKey: z.string(),
   codes: z.array(
-    z.strictObject({
-      code: z.string(),
-      kind: z.enum(['badge', 'target', 'order', 'resource', 'traveler', 'person-act']),
-      id: z.string(),
-      technician: z.string().exactOptional(),
-      workType: z.enum(WORK_TYPES).exactOptional(),
-      action: z.enum(ACTIONS).exactOptional(),
-      /** Whether the order has changed since this traveler was printed. */
-      isOld: z.boolean().exactOptional(),
-    }),
+    z.discriminatedUnion('kind', [
+      z.object({ code, kind: z.literal('badge'), badge: badgeId, technician: technicianId }),
+      z.object({ code, kind: z.literal('target'), target: targetId }),
+      z.object({ code, kind: z.literal('order'), order: workOrderId }),
+      z.object({ code, kind: z.literal('resource'), resource: resourceId }),
+      z.object({
+        code,
+        kind: z.literal('traveler'),
+        target: targetId,
+        workType: z.enum(WORK_TYPES).exactOptional(),
+        /** Whether the order has changed since this traveler was printed. */
+        isOld: z.boolean(),
+      }),
+      z.object({
+        code,
+        kind: z.literal('person-act'),
+        badge: badgeId,
+        technician: technicianId,
+        action: z.enum(ACTIONS),
+      }),
+    ]),
   ),
   briefs: z.array(
-    z.strictObject({
-      task: z.string(),
+    z.object({
+      task: targetId,
       workCenter: z.string(),
       position: z.number(),
       instructions: z.array(z.string()),
       reports: z.array(
-        z.strictObject({
+        z.object({
           when: z.enum(REPORT_TIMES),
           kind: z.enum(REPORT_KINDS),
           label: z.string(),
@@ -46,60 +69,59 @@ export const directorySchema = boardSchema.extend({
           maySkip: z.boolean(),
         }),
       ),
-      assigned: z.array(z.strictObject({ kind: z.enum(['technician', 'crew']), id: z.string() })),
+      assigned: z.array(z.object({ kind: z.enum(['technician', 'crew']), id: z.string() })),
       good: z.number(),
       scrap: z.number(),
     }),
   ),
-  jobs: z.array(z.strictObject({ order: z.string(), quantity: z.number(), due: z.string().nullable() })),
+  jobs: z.array(z.object({ order: workOrderId, quantity: z.number(), due: day.nullable() })),
   people: z.array(
-    z.strictObject({
-      technician: z.string(),
+    z.object({
+      technician: technicianId,
       crew: z.string(),
       isLead: z.boolean(),
       hasPin: z.boolean(),
       language: z.enum(LANGUAGES).nullable(),
-      lastAt: z.string().nullable(),
-      plannedEnd: z.string().nullable(),
+      lastAt: instant.nullable(),
+      plannedEnd: instant.nullable(),
       messages: z.array(message),
     }),
   ),
   resources: z.array(
-    z.strictObject({
-      id: z.string(),
+    z.object({
+      id: resourceId,
       kind: z.enum(['work-center', 'machine']),
       name: z.string(),
       workCenter: z.string(),
       asksMachine: z.boolean(),
     }),
   ),
-  belongs: z.array(z.strictObject({ workType: z.enum(WORK_TYPES), activity: z.string() })),
+  belongs: z.array(z.object({ workType: z.enum(WORK_TYPES), activity: targetId })),
   scrapReasons: z.array(z.string()),
   /** Entries whose forgotten end somebody has spoken of already. */
-  proposed: z.array(z.string()),
+  proposed: z.array(entryId),
   notices: z.array(message),
   scanner: scannerProfileSchema.nullable(),
   isDemo: z.boolean(),
-  now: z.number(),
 });
-export type DirectoryJson = z.output<typeof directorySchema>;
+export type Directory = z.output<typeof directorySchema>;
 
 /** One person's own time: their day and their week, no rate and no cost. */
-export const ownTimeSchema = z.strictObject({
+export const ownTimeSchema = z.object({
   weekAttendedSeconds: z.number(),
   weekChargedSeconds: z.number(),
   days: z.array(
-    z.strictObject({
-      day: z.string(),
+    z.object({
+      day,
       attendedSeconds: z.number(),
       chargedSeconds: z.number(),
-      lines: z.array(z.strictObject({ title: z.string(), order: z.string(), seconds: z.number() })),
+      lines: z.array(z.object({ title: z.string(), order: z.string(), seconds: z.number() })),
     }),
   ),
   /** Days that are over and that they are asked to confirm; none where the shop does not want that. */
   toConfirm: z.array(
-    z.strictObject({
-      day: z.string(),
+    z.object({
+      day,
       stamp: z.string(),
       attendedSeconds: z.number(),
       chargedSeconds: z.number(),
@@ -122,10 +144,10 @@ export const proveSelfSchema = z.strictObject({
   code: z.string().min(1).max(200),
 });
 /** Good for five minutes, for this technician at this station. */
-export const provedSchema = z.strictObject({ proof: z.string() });
+export const provedSchema = z.object({ proof: z.string() });
 export type OwnTimeJson = z.output<typeof ownTimeSchema>;
 
 /** Sample badges for the demo's bench; no other shop gives codes to a station. */
-export const benchSchema = z.strictObject({
-  badges: z.array(z.strictObject({ code: z.string(), name: z.string() })),
+export const benchSchema = z.object({
+  badges: z.array(z.object({ code: z.string(), name: z.string() })),
 });

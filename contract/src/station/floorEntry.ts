@@ -1,6 +1,7 @@
+import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
 import { REQUEST_KINDS } from '@wergon/core/station';
-import { idText, instantText, onceId } from '../wire/index.ts';
+import { entryId, idText, instant, instantText, onceId, technicianId } from '../wire/index.ts';
 
 const happened = { id: idText<'EntryId'>(), at: instantText };
 const technician = idText<'TechnicianId'>();
@@ -50,19 +51,20 @@ export const floorEntrySchema = z.discriminatedUnion('type', [
 export const answerSchema = z.strictObject({ text: z.string().trim().min(1).max(300), once: onceId });
 
 /** Requests of the last days, newest first, and what was answered. */
-export const requestsSchema = z.strictObject({
+export const requestsSchema = z.object({
   requests: z.array(
-    z.strictObject({
-      id: z.string(),
-      at: z.string(),
-      technician: z.string(),
+    z.object({
+      id: entryId,
+      at: instant,
+      technician: technicianId,
       name: z.string(),
       what: z.enum(REQUEST_KINDS),
+      /** The number and title of what it is about. */
       target: z.string().nullable(),
       text: z.string(),
       station: z.string(),
-      answer: z.strictObject({ at: z.string(), by: z.string(), text: z.string() }).nullable(),
+      answer: z.object({ at: instant, by: z.string(), text: z.string() }).nullable(),
     }),
   ),
 });
-export type RequestsJson = z.output<typeof requestsSchema>;
+export type RequestsJson = DeepReadonly<z.output<typeof requestsSchema>>;

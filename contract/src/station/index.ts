@@ -8,7 +8,7 @@ export {
   proveSelfSchema,
   provedSchema,
 } from './directory.ts';
-export type { DirectoryJson, OwnTimeJson } from './directory.ts';
+export type { Directory, OwnTimeJson } from './directory.ts';
 export { answerSchema, floorEntrySchema, requestsSchema } from './floorEntry.ts';
 export type { RequestsJson } from './floorEntry.ts';
 export { readDirectory } from './readDirectory.ts';
@@ -17,6 +17,7 @@ export {
   batchSchema,
   newStationSchema,
   pairSchema,
+  pairedSchema,
   pairingSchema,
   saveStationSchema,
   scannerProfileSchema,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { IDENTITIES, LANGUAGES, STATION_KINDS, THEMES } from '@wergon/core/station';
-import type { ResourceId, StationSettings } from '@wergon/core/station';
+import type { StationSettings } from '@wergon/core/station';
+import { idText } from '../wire/index.ts';
 
 const names = z.array(z.string().trim().min(1).max(80)).max(100).readonly();
 
@@ -10,12 +11,7 @@ export const stationSettingsSchema = z.strictObject({
   identity: z.enum(IDENTITIES),
   people: names,
   workCenters: names,
-  machine: z
-    .string()
-    .min(1)
-    .max(80)
-    .nullable()
-    .transform((id) => id as ResourceId | null),
+  machine: idText<'ResourceId'>().nullable(),
   mayType: z.boolean(),
   signsIn: z.boolean(),
   maxEarlierMinutes: z.int().min(0).max(720),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { instantText, idText, problemSchema } from '../wire/index.ts';
+import { idText, instant, instantText, problemSchema } from '../wire/index.ts';
 import { stationSettingsSchema } from './settings.ts';
 
 const shortName = z.string().trim().min(1).max(60);
@@ -18,23 +18,25 @@ export const scannerProfileSchema = z.strictObject({
   meant: z.record(z.string().min(1).max(2), z.string().length(1)),
 });
 
-export const stationsSchema = z.strictObject({
+export const stationsSchema = z.object({
   stations: z.array(
-    z.strictObject({
+    z.object({
       id: z.string(),
       name: z.string(),
       settings: stationSettingsSchema,
-      pairedAt: z.string().nullable(),
+      pairedAt: instant.nullable(),
       isRevoked: z.boolean(),
       /** When its scanner was last calibrated, and when it last recorded a scan. */
-      calibratedAt: z.string().nullable(),
-      lastScanAt: z.string().nullable(),
+      calibratedAt: instant.nullable(),
+      lastScanAt: instant.nullable(),
     }),
   ),
 });
 
 /** A code that pairs one device with one station, once, for a few minutes. */
-export const pairingSchema = z.strictObject({ id: z.string(), code: z.string(), expiresAt: z.string() });
+export const pairingSchema = z.object({ id: z.string(), code: z.string(), expiresAt: instant });
+/** The station that a device has become. */
+export const pairedSchema = z.object({ id: z.string(), name: z.string() });
 export const pairSchema = z.strictObject({ code: z.string().trim().min(1).max(20) });
 
 /** Seconds by which a device's clock can be off: a clock that was never set stands in 1970. */
@@ -57,9 +59,9 @@ export const sentEntrySchema = z.strictObject({ ...envelope, entry: z.unknown() 
 
 export const batchSchema = z.strictObject({ entries: z.array(z.unknown()).min(1).max(500) });
 
-export const batchResultSchema = z.strictObject({
+export const batchResultSchema = z.object({
   results: z.array(
-    z.strictObject({
+    z.object({
       id: z.string().nullable(),
       result: z.enum(['recorded', 'known', 'refused']),
       seq: z.number().exactOptional(),
@@ -67,7 +69,6 @@ export const batchResultSchema = z.strictObject({
     }),
   ),
   seq: z.number(),
-  now: z.number(),
 });
 export type BatchResult = z.output<typeof batchResultSchema>;
 

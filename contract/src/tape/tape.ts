@@ -1,7 +1,17 @@
+import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
 import { WORK_TYPES } from '@wergon/core/work';
 import { scanSchema } from '../ledger/index.ts';
-import { dayText, idText, instantText } from '../wire/index.ts';
+import {
+  day,
+  dayText,
+  entryId,
+  idText,
+  instant,
+  instantText,
+  targetId,
+  technicianId,
+} from '../wire/index.ts';
 
 const technician = idText<'TechnicianId'>();
 const reason = z.string().trim().max(200).default('');
@@ -42,9 +52,9 @@ export const presenceEditSchema = z
   });
 export type PresenceEditJson = z.input<typeof presenceEditSchema>;
 
-const present = z.strictObject({
-  from: z.string(),
-  to: z.string(),
+const present = z.object({
+  from: instant,
+  to: instant,
   isOpen: z.boolean(),
   /** Ended by a rule, because nobody said when. */
   isTorn: z.boolean(),
@@ -53,8 +63,8 @@ export type PresentJson = z.output<typeof present>;
 
 export const personDayQuery = z.strictObject({ technician, day: dayText });
 
-const run = z.strictObject({
-  target: z.string(),
+const run = z.object({
+  target: targetId,
   workType: z.enum(WORK_TYPES),
   title: z.string(),
   /** The number of the task's order; `null` of an activity. */
@@ -62,19 +72,19 @@ const run = z.strictObject({
 });
 
 /** One person's local day: what the tape shows and what is written down, with what is planned. */
-export const personDaySchema = z.strictObject({
-  asOf: z.string(),
-  technician: z.string(),
+export const personDaySchema = z.object({
+  asOf: instant,
+  technician: technicianId,
   name: z.string(),
-  day: z.string(),
+  day,
   isClosed: z.boolean(),
   /** Whether whoever asks may put this person's time right. */
   mayCorrect: z.boolean(),
-  planned: z.strictObject({ from: z.string(), to: z.string() }).nullable(),
+  planned: z.object({ from: instant, to: instant }).nullable(),
   stints: z.array(
-    z.strictObject({
-      from: z.string(),
-      to: z.string(),
+    z.object({
+      from: instant,
+      to: instant,
       isOpen: z.boolean(),
       isTorn: z.boolean(),
       running: z.array(run),
@@ -85,9 +95,9 @@ export const personDaySchema = z.strictObject({
   shifts: z.array(present),
   breaks: z.array(present),
   hours: z.array(
-    z.strictObject({
-      id: z.string(),
-      target: z.string(),
+    z.object({
+      id: entryId,
+      target: targetId,
       title: z.string(),
       workType: z.enum(WORK_TYPES),
       seconds: z.number(),
@@ -99,21 +109,21 @@ export const personDaySchema = z.strictObject({
   attendedSeconds: z.number(),
   chargedSeconds: z.number(),
 });
-export type PersonDayJson = z.output<typeof personDaySchema>;
+export type PersonDayJson = DeepReadonly<z.output<typeof personDaySchema>>;
 
 /** A person by their name, their number, their initials, or a badge that is scanned. It is posted: a badge's code belongs
  *  into no address. */
 export const findPersonSchema = z.strictObject({ search: z.string().trim().min(1).max(100) });
-export const foundPersonSchema = z.strictObject({
-  person: z.strictObject({ id: z.string(), name: z.string() }).nullable(),
+export const foundPersonSchema = z.object({
+  person: z.object({ id: technicianId, name: z.string() }).nullable(),
 });
 
 /** Tasks and activities that match some words or a scanned code. */
 export const targetsQuery = z.strictObject({ search: z.string().max(100) });
-export const targetsSchema = z.strictObject({
+export const targetsSchema = z.object({
   targets: z.array(
-    z.strictObject({
-      id: z.string(),
+    z.object({
+      id: targetId,
       kind: z.enum(['task', 'activity']),
       title: z.string(),
       /** What else is told of it: the customer, or that it is finished. */
@@ -123,6 +133,6 @@ export const targetsSchema = z.strictObject({
     }),
   ),
   /** Set when the search was a code that stands for just this one. */
-  exact: z.string().nullable(),
+  exact: targetId.nullable(),
 });
 export type TargetJson = z.output<typeof targetsSchema>['targets'][number];

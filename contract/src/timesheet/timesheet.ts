@@ -1,8 +1,9 @@
+import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
 import { toSeconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import { usedSchema } from '../ledger/index.ts';
-import { dayText, idText, onceId } from '../wire/index.ts';
+import { day, dayText, entryId, idText, instant, onceId, targetId, technicianId } from '../wire/index.ts';
 import { comparisonSchema } from '../compare/index.ts';
 
 const technician = idText<'TechnicianId'>();
@@ -36,25 +37,25 @@ export type EnterHours = z.input<typeof enterHoursSchema>;
 
 export const weekQuery = z.strictObject({ technician, day: dayText });
 
-const cell = z.strictObject({
-  day: z.string(),
+const cell = z.object({
+  day,
   /** Seconds of stints, which are put right on the tape. */
   scannedSeconds: z.number(),
   /** Lengths written down, each an entry of its own. */
-  entered: z.array(z.strictObject({ id: z.string(), seconds: z.number(), workType })),
+  entered: z.array(z.object({ id: entryId, seconds: z.number(), workType })),
   isOpen: z.boolean(),
 });
 
 /** A person's week, Monday to Sunday: what each day was planned to hold and what it holds, by task and activity. */
-export const weekSchema = z.strictObject({
-  asOf: z.string(),
-  technician: z.string(),
+export const weekSchema = z.object({
+  asOf: instant,
+  technician: technicianId,
   name: z.string(),
   /** Whether whoever asks may write this person's time down. */
   mayCorrect: z.boolean(),
   days: z.array(
-    z.strictObject({
-      day: z.string(),
+    z.object({
+      day,
       plannedSeconds: z.number(),
       attendedSeconds: z.number(),
       absence: z.string().nullable(),
@@ -65,8 +66,8 @@ export const weekSchema = z.strictObject({
     }),
   ),
   rows: z.array(
-    z.strictObject({
-      target: z.string(),
+    z.object({
+      target: targetId,
       workType,
       title: z.string(),
       isTask: z.boolean(),
@@ -75,21 +76,21 @@ export const weekSchema = z.strictObject({
     }),
   ),
   /** The last day before this week on which something is recorded of them. */
-  lastDay: z.string().nullable(),
+  lastDay: day.nullable(),
 });
-export type WeekJson = z.output<typeof weekSchema>;
+export type WeekJson = DeepReadonly<z.output<typeof weekSchema>>;
 
 export const jobWeekQuery = z.strictObject({ target, day: dayText });
 
 /** A week of one task or activity, by the people who were on it or may be. */
-export const jobWeekSchema = z.strictObject({
-  asOf: z.string(),
-  target: z.string(),
+export const jobWeekSchema = z.object({
+  asOf: instant,
+  target: targetId,
   title: z.string(),
-  days: z.array(z.strictObject({ day: z.string(), isClosed: z.boolean(), isFuture: z.boolean() })),
+  days: z.array(z.object({ day, isClosed: z.boolean(), isFuture: z.boolean() })),
   people: z.array(
-    z.strictObject({
-      technician: z.string(),
+    z.object({
+      technician: technicianId,
       name: z.string(),
       department: z.string(),
       cells: z.array(cell),
@@ -102,7 +103,7 @@ export const jobWeekSchema = z.strictObject({
     .strictObject({ comparison: comparisonSchema, hasEstimate: z.boolean(), used: usedSchema })
     .nullable(),
 });
-export type JobWeekJson = z.output<typeof jobWeekSchema>;
+export type JobWeekJson = DeepReadonly<z.output<typeof jobWeekSchema>>;
 
 /** A row as far as it has been written: every field may still be missing. */
 export const draftFieldsSchema = z.strictObject({
@@ -121,9 +122,7 @@ export const saveDraftSchema = z.strictObject({
   fields: draftFieldsSchema,
   once: onceId,
 });
-export const draftsSchema = z.strictObject({
-  drafts: z.array(
-    z.strictObject({ id: z.string(), at: z.string(), by: z.string(), fields: draftFieldsSchema }),
-  ),
+export const draftsSchema = z.object({
+  drafts: z.array(z.object({ id: z.string(), at: instant, by: z.string(), fields: draftFieldsSchema })),
 });
 export type DraftJson = z.output<typeof draftsSchema>['drafts'][number];

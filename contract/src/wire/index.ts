@@ -1,15 +1,25 @@
+export type { DeepReadonly } from './deepReadonly.ts';
 export { fieldProblemsOf, formatPath, problemSchema } from './problem.ts';
 export type { FieldProblem, Problem } from './problem.ts';
-export { readDay, readInstant } from './read.ts';
 export {
   amountText,
+  badgeId,
+  day,
   dayText,
+  entryId,
   findIllFormed,
   hoursText,
   idText,
+  instant,
   instantText,
   isIllFormed,
   onceId,
   rateText,
+  resourceId,
+  seconds,
+  standardId,
+  targetId,
+  technicianId,
   wholeNumber,
+  workOrderId,
 } from './values.ts';

@@ -1,10 +1,26 @@
 import { z } from 'zod';
 import { parseDecimal, parseRate } from '@wergon/core/money';
 import type { Brand, Result } from '@wergon/core/result';
-import { parseDay, parseInstant } from '@wergon/core/time';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import { formatDay, formatInstant, parseDay, parseInstant, toSeconds } from '@wergon/core/time';
+import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 
-/** Reads a string with one of core's parsers; what it refuses is said in `expected`. */
+/** Text that stands for a value: one of core's parsers reads it, `format` writes it. */
+const textOf = <T>(
+  parse: (text: string) => Result<T, string>,
+  expected: string,
+  format: (value: T) => string,
+) =>
+  z.codec(z.string(), z.custom<T>(), {
+    decode: (text, context) => {
+      const parsed = parse(text);
+      if (parsed.ok) return parsed.value;
+      context.issues.push({ code: 'custom', message: `expected ${expected}`, input: text });
+      return z.NEVER;
+    },
+    encode: format,
+  });
+
+/** Reads a string with one of core's parsers; what it refuses is said in `expected`. Never written. */
 const textAs = <T>(parse: (text: string) => Result<T, string>, expected: string) =>
   z.string().transform((text, context) => {
     const parsed = parse(text);
@@ -24,20 +40,46 @@ const isSaneDay = (day: LocalDay) =>
   day >= utcSeconds(FIRST_YEAR) / DAY_SECONDS && day < utcSeconds(LAST_YEAR + 1) / DAY_SECONDS;
 const sane = { message: `expected a year from ${FIRST_YEAR} to ${LAST_YEAR}` };
 
-/** An opaque id: any short text without control characters and without halves of characters. */
-export const idText = <Name extends string>() =>
-  z
-    .string()
-    .min(1)
-    .max(200)
-    .regex(/^[^\p{Cc}\p{Cs}]+$/u, 'must not hold control characters or halves of characters')
-    .transform((text) => text as Brand<string, Name>);
+/** The one place where text that crossed the wire becomes an id; whether there is such a record, whoever looks it up
+ *  finds out. */
+const idFrom = <Name extends string>(text: z.ZodString) =>
+  z.codec(text, z.custom<Brand<string, Name>>(), {
+    decode: (id) => id as Brand<string, Name>,
+    encode: (id) => id,
+  });
 
-/** As it may stand in a journal that was written before years had a limit. */
-export const storedInstantText = textAs(parseInstant, 'an RFC 3339 instant with offset');
-export const storedDayText = textAs(parseDay, 'a calendar day such as 2026-03-02');
-export const instantText = storedInstantText.refine(isSaneInstant, sane);
-export const dayText = storedDayText.refine(isSaneDay, sane);
+/** An opaque id that somebody sends: any short text without control characters and without halves of characters. */
+export const idText = <Name extends string>() =>
+  idFrom<Name>(
+    z
+      .string()
+      .min(1)
+      .max(200)
+      .regex(/^[^\p{Cc}\p{Cs}]+$/u, 'must not hold control characters or halves of characters'),
+  );
+
+/** Ids in answers. */
+const idOf = <Name extends string>() => idFrom<Name>(z.string());
+export const technicianId = idOf<'TechnicianId'>();
+export const targetId = idOf<'TargetId'>();
+export const entryId = idOf<'EntryId'>();
+export const workOrderId = idOf<'WorkOrderId'>();
+export const badgeId = idOf<'BadgeId'>();
+export const resourceId = idOf<'ResourceId'>();
+export const standardId = idOf<'StandardId'>();
+
+/** A moment, RFC 3339 in UTC; in an answer, or in a journal that was written before years had a limit. */
+export const instant = textOf(parseInstant, 'an RFC 3339 instant with offset', formatInstant);
+/** A day of the calendar, `2026-03-02`; in an answer. */
+export const day = textOf(parseDay, 'a calendar day such as 2026-03-02', formatDay);
+/** A length of time in whole seconds; in an answer. */
+export const seconds = z.codec(z.number(), z.custom<Seconds>(), {
+  decode: toSeconds,
+  encode: (length) => length,
+});
+/** A moment and a day as somebody sends them. */
+export const instantText = instant.refine(isSaneInstant, sane);
+export const dayText = day.refine(isSaneDay, sane);
 export const hoursText = textAs(parseDecimal, 'hours such as 1.25');
 export const amountText = textAs(parseDecimal, 'an amount such as 31.50');
 export const rateText = textAs(parseRate, 'a rate such as 41.3750, with at most four decimals');

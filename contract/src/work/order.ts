@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
 import { chargeSchema } from '../shop/index.ts';
-import { amountText, dayText, hoursText, onceId, wholeNumber } from '../wire/index.ts';
+import { amountText, dayText, hoursText, idText, onceId, wholeNumber } from '../wire/index.ts';
 
 const shortText = z.string().trim().min(1).max(120);
 const label = z.string().trim().max(80).default('');
@@ -117,10 +117,12 @@ export const changeOrderStateSchema = z.strictObject({
   stopsPeople: z.boolean().default(false),
 });
 export const finishTaskSchema = z.strictObject({ isFinished: z.boolean() });
-export const releaseOrdersSchema = z.strictObject({ orders: z.array(z.string().max(200)).min(1).max(500) });
-export const releasedSchema = z.strictObject({
+export const releaseOrdersSchema = z.strictObject({
+  orders: z.array(idText<'WorkOrderId'>()).min(1).max(500),
+});
+export const releasedSchema = z.object({
   released: z.array(z.string()),
-  refused: z.array(z.strictObject({ number: z.string(), reason: z.string() })),
+  refused: z.array(z.object({ number: z.string(), reason: z.string() })),
 });
 export const duplicateSchema = z.strictObject({ number: shortText });
 
@@ -132,7 +134,7 @@ export const newAttachmentSchema = z.strictObject({
   base64: z.base64().min(1),
   once: onceId,
 });
-export const attachmentSchema = z.strictObject({
+export const attachmentSchema = z.object({
   name: z.string(),
   type: z.enum(ATTACHMENT_TYPES),
   base64: z.string(),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { idText, instant, standardId } from '../wire/index.ts';
 import { stepFields } from './order.ts';
 
 const name = z.string().trim().min(1).max(120);
@@ -16,7 +17,7 @@ export const standardJobSchema = z.strictObject({
     ])
     .default({ kind: 'general' }),
   steps: z
-    .array(z.strictObject({ task: z.string().max(200), isRequired: z.boolean() }))
+    .array(z.strictObject({ task: idText<'StandardId'>(), isRequired: z.boolean() }))
     .min(1, 'a standard job needs at least one task')
     .max(60),
 });
@@ -24,7 +25,7 @@ export type StandardJobFields = z.output<typeof standardJobSchema>;
 
 /** `version` is the one that this grew out of; absent for a new standard. */
 const saved = {
-  id: z.string().max(200).nullable(),
+  id: idText<'StandardId'>().nullable(),
   version: z.int().nullable(),
   isOff: z.boolean().default(false),
 };
@@ -39,9 +40,9 @@ export const stepJson = {
   setupHours: z.string().exactOptional(),
   runHours: z.string().exactOptional(),
   runHoursPerPiece: z.string().exactOptional(),
-  instructions: z.array(z.strictObject({ text: z.string(), hours: z.string().exactOptional() })),
+  instructions: z.array(z.object({ text: z.string(), hours: z.string().exactOptional() })),
   reports: z.array(
-    z.strictObject({
+    z.object({
       when: z.enum(['start', 'end', 'done']),
       kind: z.enum(['pieces', 'value', 'remark']),
       label: z.string(),
@@ -55,35 +56,38 @@ export const stepJson = {
   price: z.string().nullable(),
 };
 const kept = {
-  id: z.string(),
+  id: standardId,
   version: z.number(),
   isOff: z.boolean(),
-  savedAt: z.string(),
+  savedAt: instant,
   savedBy: z.string(),
 };
-const standardTaskJson = z.strictObject({ ...kept, ...stepJson, usedBy: z.array(z.string()) });
+const standardTaskJson = z.object({ ...kept, ...stepJson, usedBy: z.array(z.string()) });
 export type StandardTaskJson = z.output<typeof standardTaskJson>;
-const standardJobJson = z.strictObject({
+const standardJobJson = z.object({
   ...kept,
   title: z.string(),
-  scope: z.strictObject({ kind: z.enum(SCOPE_KINDS), name: z.string().exactOptional() }),
-  steps: z.array(z.strictObject({ task: z.string(), isRequired: z.boolean() })),
+  scope: z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('general') }),
+    z.object({ kind: z.enum(['item', 'unitType', 'customer']), name: z.string() }),
+  ]),
+  steps: z.array(z.object({ task: standardId, isRequired: z.boolean() })),
 });
 export type StandardJobJson = z.output<typeof standardJobJson>;
 
-export const standardsSchema = z.strictObject({
+export const standardsSchema = z.object({
   tasks: z.array(standardTaskJson),
   jobs: z.array(standardJobJson),
 });
 
 /** One earlier version of a standard. */
-export const standardVersionsSchema = z.strictObject({
+export const standardVersionsSchema = z.object({
   versions: z.array(
-    z.strictObject({
+    z.object({
       version: z.number(),
-      savedAt: z.string(),
+      savedAt: instant,
       savedBy: z.string(),
-      changes: z.array(z.strictObject({ field: z.string(), before: z.string(), after: z.string() })),
+      changes: z.array(z.object({ field: z.string(), before: z.string(), after: z.string() })),
     }),
   ),
 });

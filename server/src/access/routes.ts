@@ -1,6 +1,5 @@
 import { hash, verify } from '@node-rs/argon2';
 import { ok } from '@wergon/core/result';
-import { formatInstant } from '@wergon/core/time';
 import type { Context, Mount, DeskUser } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
@@ -23,7 +22,7 @@ export async function sessionView({ shop, clock, isDemo }: Context, user: DeskUs
     zone: zoneName,
     currency,
     isDemo,
-    now: formatInstant(clock.now()),
+    now: clock.now(),
   };
 }
 
@@ -35,7 +34,7 @@ export function mountAccess(mount: Mount, context: Context): void {
       isWritable: health.isWritable(),
       needsFirstRun: (await database.em.fork().count(UserEntity)) === 0,
       isDemo,
-      now: formatInstant(clock.now()),
+      now: clock.now(),
     }),
   );
 

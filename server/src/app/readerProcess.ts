@@ -4,9 +4,9 @@ import type { RouteName } from '@wergon/contract/routes';
 import { openShopForReading } from './database.ts';
 import { createFactsCache } from '../catalog/index.ts';
 import { readContext } from './readContext.ts';
-import { createSetClock, sayError } from '../http/index.ts';
+import { createSetClock, sayError, writeAnswer } from '../http/index.ts';
 import type { Context } from './context.ts';
-import type { Mount, ReadAnswer } from '../http/index.ts';
+import type { Call, Mount, ReadAnswer } from '../http/index.ts';
 import { mountAll } from './mountAll.ts';
 import { notHere } from './readers.ts';
 import type { FromReader, ToReader } from './readers.ts';
@@ -59,10 +59,10 @@ const context: Context = {
   keepHead: notHere('write'),
 };
 
-type Handler = (call: object) => Promise<ReadAnswer>;
-const handlers = new Map<RouteName, Handler>();
+const handlers = new Map<RouteName, (call: unknown) => Promise<ReadAnswer>>();
 const collect: Mount = (name, handle) => {
-  handlers.set(name, handle as unknown as Handler);
+  // The server has read the call with the schemas of this route before it sent it here.
+  handlers.set(name, (call) => writeAnswer(name, handle(call as Call<typeof name>)));
 };
 mountAll(collect, context);
 

@@ -1,9 +1,10 @@
+import type { z } from 'zod';
 import type { TrailJson, LineDetail } from '@wergon/contract/ledger';
 import type { AccountedJson } from '@wergon/contract/attendance';
 import type { ApprovalsJson } from '@wergon/contract/approval';
 import type { JobWeekJson, WeekJson } from '@wergon/contract/timesheet';
-import type { PersonDayJson } from '@wergon/contract/tape';
-import type { OrderJson, StoryJson } from '@wergon/contract/compare';
+import type { personDaySchema } from '@wergon/contract/tape';
+import type { OrderJson, storySchema } from '@wergon/contract/compare';
 import { SEVEN, at, cookieOf, newId, openTestShop } from './testShop.fixture.ts';
 import type { TestShop } from './testShop.fixture.ts';
 import { writeSql } from '../db/sql.ts';
@@ -111,7 +112,7 @@ test('the story of a job tells who worked, what was noted and finished, day by d
     { ...shop.scan('note', 30, shop.ada, [shop.strip]), text: 'Slot 4 is burnt' },
     shop.scan('task-done', 61, shop.bo, [shop.strip]),
   );
-  const { title, days } = await read<StoryJson>(`/api/story?order=${shop.order}`);
+  const { title, days } = await read<z.input<typeof storySchema>>(`/api/story?order=${shop.order}`);
   expect(title).toBe('1001 Rewind, Stock');
   const told = days.find(({ day }) => day === '2026-03-03')?.events ?? [];
   expect(told.map(({ kind, who, text }) => [kind, who, text])).toEqual(
@@ -123,11 +124,12 @@ test('the story of a job tells who worked, what was noted and finished, day by d
   );
   // What still runs is told with what it has come to: Bo is on Winding for ten minutes.
   await shop.send(shop.scan('work-start', 90, shop.bo, [shop.winding]));
-  const running = (await read<StoryJson>('/api/story?day=2026-03-03')).days[0]?.events ?? [];
+  const running =
+    (await read<z.input<typeof storySchema>>('/api/story?day=2026-03-03')).days[0]?.events ?? [];
   expect(running).toContainEqual(
     expect.objectContaining({ kind: 'labor', who: 'Bo', about: '1001 Winding', seconds: 1800 + 600 }),
   );
-  const { days: whole } = await read<StoryJson>('/api/story?day=2026-03-03');
+  const { days: whole } = await read<z.input<typeof storySchema>>('/api/story?day=2026-03-03');
   expect(whole[0]?.events.filter(({ kind }) => kind === 'note')).toHaveLength(1);
   expect((await shop.get('/api/story')).status).toBe(422);
   expect((await shop.get('/api/story?order=none')).status).toBe(404);
@@ -154,7 +156,7 @@ test('an open stint left for thirteen hours reads the same everywhere: cut to tw
     `/api/ledger/line?technician=${who}&target=${open.strip}&workType=run&day=${day}`,
   );
   const week = await of<WeekJson>(`/api/reconcile/week?technician=${who}&day=${day}`);
-  const own = await of<PersonDayJson>(`/api/reconcile/day?technician=${who}&day=${day}`);
+  const own = await of<z.input<typeof personDaySchema>>(`/api/reconcile/day?technician=${who}&day=${day}`);
   const job = await of<JobWeekJson>(`/api/reconcile/job-week?target=${open.strip}&day=${day}`);
   const accounted = await of<AccountedJson>(`/api/reconcile/accounted?from=${day}&to=${day}`);
   const approvals = await of<ApprovalsJson>(`/api/reconcile/approvals?from=${day}&to=${day}`);

@@ -1,5 +1,5 @@
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, mondayOf, addDays, earliestOf, latestOf } from '@wergon/core/time';
+import { mondayOf, addDays, earliestOf, latestOf } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { DeskUser, Mount, RouteRefusal } from '../http/index.ts';
 import { covers } from '../access/index.ts';
@@ -40,9 +40,9 @@ export function mountApprovals(mount: Mount, { database, clock, facts, journal }
             ? null
             : ('other-department' as const);
     return ok({
-      asOf: formatInstant(now),
-      firstDay: formatDay(firstDay),
-      lastDay: formatDay(lastDay),
+      asOf: now,
+      firstDay: firstDay,
+      lastDay: lastDay,
       approval: settingsOf(known.shop).pay.approval,
       people: [...known.technicians.values()]
         .map(({ id, name, department }) => ({
@@ -53,7 +53,7 @@ export function mountApprovals(mount: Mount, { database, clock, facts, journal }
           days: days
             .filter(({ technician }) => technician === id)
             .map((each) => ({
-              day: formatDay(each.day),
+              day: each.day,
               stamp: each.stamp,
               plannedSeconds: plans(id, each.day).seconds,
               attendedSeconds: each.attendedSeconds,

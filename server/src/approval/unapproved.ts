@@ -1,7 +1,8 @@
+import type { WorkOrderId } from '@wergon/core/work';
 import type { LaborLine, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { addDays, earliestOf, formatDay, latestOf, sumSeconds } from '@wergon/core/time';
+import { addDays, earliestOf, latestOf, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
@@ -70,12 +71,12 @@ function unapprovedByOrder(
   sql: Sql,
   facts: ShopFacts,
   now: Instant,
-): { readonly since: LocalDay; readonly orders: ReadonlyMap<string, number> } {
+): { readonly since: LocalDay; readonly orders: ReadonlyMap<WorkOrderId, number> } {
   const today = facts.zone.dayAt(now);
   const oldest = addDays(today, -MOST_DAYS);
   const closedUntil = findClosedUntil(sql);
   const since = closedUntil === null ? oldest : latestOf([addDays(closedUntil, 1), oldest]);
-  const orders = new Map<string, number>();
+  const orders = new Map<WorkOrderId, number>();
   for (const [target, seconds] of unapprovedByTarget(sql, facts, { firstDay: since, lastDay: today }, now)) {
     const order = facts.tasks.get(target)?.order;
     if (order !== undefined) orders.set(order, (orders.get(order) ?? 0) + seconds);
@@ -89,7 +90,7 @@ export function mountUnapproved(mount: Mount, { database, clock, facts }: Ledger
     const known = await facts.get();
     const { since, orders } = await readSql(database, (sql) => unapprovedByOrder(sql, known, clock.now()));
     return ok({
-      since: formatDay(since),
+      since,
       orders: [...orders].map(([order, seconds]) => ({ order, seconds })),
     });
   });

@@ -8,7 +8,7 @@ import {
 } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, overlapSeconds, addDays } from '@wergon/core/time';
+import { overlapSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -37,9 +37,9 @@ export function mountAttendance(mount: Mount, { database, clock, facts }: Ledger
     const people = await readSql(database, (sql) => loadPeople(sql, known, plans, firstDay, lastDay, now));
     const departments = [...new Set(people.map(({ department }) => department))].sort();
     return ok({
-      asOf: formatInstant(now),
-      firstDay: formatDay(firstDay),
-      lastDay: formatDay(lastDay),
+      asOf: now,
+      firstDay: firstDay,
+      lastDay: lastDay,
       total: sumParts(people),
       departments: departments.map((department) => ({
         department,
@@ -98,7 +98,7 @@ function loadPeople(
         .map(([target, seconds]) => ({ title: facts.activities.get(target)?.title ?? '', seconds }))
         .sort((a, b) => b.seconds - a.seconds),
       days: days.map((day) => ({
-        day: formatDay(day.day),
+        day: day.day,
         attendedSeconds: day.attendedSeconds,
         chargedSeconds: day.chargedSeconds,
         jobSeconds: jobsOn.get(day.day) ?? 0,

@@ -1,3 +1,4 @@
+import type { WorkOrderId } from '@wergon/core/work';
 import type { StandardFacts } from '@wergon/core/compare';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { LedgerFacts, TargetFacts, TargetId } from '@wergon/core/ledger';
@@ -30,16 +31,16 @@ export type ShopFacts = LedgerFacts &
     /** Names of everything that a station can be set to, by id: departments, crews, work centers. */
     readonly groups: ReadonlyMap<string, string>;
     readonly technicians: ReadonlyMap<TechnicianId, Technician>;
-    readonly orders: ReadonlyMap<string, WorkOrder>;
+    readonly orders: ReadonlyMap<WorkOrderId, WorkOrder>;
     readonly tasks: ReadonlyMap<TargetId, Task>;
     /** Tasks by their order, in their order. */
-    readonly tasksByOrder: ReadonlyMap<string, Task[]>;
+    readonly tasksByOrder: ReadonlyMap<WorkOrderId, Task[]>;
     /** Orders whose work is not behind them: neither finished nor closed. */
-    readonly openOrders: ReadonlySet<string>;
+    readonly openOrders: ReadonlySet<WorkOrderId>;
     readonly activities: ReadonlyMap<
       TargetId,
       {
-        readonly id: string;
+        readonly id: TargetId;
         readonly title: string;
         readonly code: string;
         readonly isOff: boolean;
@@ -65,7 +66,7 @@ const MOST_REMEMBERED = 500;
 
 export function createFactsCache(database: Database): FactsCache {
   let orders: Orders | undefined;
-  let stale = new Set<string>();
+  let stale = new Set<WorkOrderId>();
   let areOrdersStale = true;
   let base: Base | undefined | 'stale' = 'stale';
   let current: ShopFacts | undefined;
@@ -122,11 +123,11 @@ export function createFactsCache(database: Database): FactsCache {
 }
 
 type Orders = {
-  readonly orders: Map<string, WorkOrder>;
+  readonly orders: Map<WorkOrderId, WorkOrder>;
   readonly tasks: Map<TargetId, Task>;
-  readonly tasksByOrder: Map<string, Task[]>;
+  readonly tasksByOrder: Map<WorkOrderId, Task[]>;
   readonly targets: Map<TargetId, TargetFacts>;
-  readonly openOrders: Set<string>;
+  readonly openOrders: Set<WorkOrderId>;
 };
 const noOrders = (): Orders => ({
   orders: new Map(),
@@ -168,7 +169,7 @@ async function loadBase(em: EntityManager) {
 async function refreshOrders(
   em: EntityManager,
   before: Orders | undefined,
-  wanted: 'all' | readonly string[],
+  wanted: 'all' | readonly WorkOrderId[],
 ): Promise<Orders> {
   const isAll = wanted === 'all' || !before;
   if (!isAll && wanted.length === 0) return before;

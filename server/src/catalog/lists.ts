@@ -1,3 +1,4 @@
+import type { ResourceId } from '@wergon/core/station';
 import { newId } from '../db/index.ts';
 import type { TargetId } from '@wergon/core/ledger';
 import { randomUUID } from 'node:crypto';
@@ -5,7 +6,7 @@ import { LISTS } from '@wergon/contract/shop';
 import type { ListName, ShopJson } from '@wergon/contract/shop';
 import { ok } from '@wergon/core/result';
 import { ACTIONS, codeOfAction } from '@wergon/core/scan';
-import { dated, formatDay, inForceAt } from '@wergon/core/time';
+import { dated, inForceAt } from '@wergon/core/time';
 import type { CatalogContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
@@ -88,7 +89,7 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
         nameplate,
         owner,
       })),
-      closedDays: closedDays.map(({ day, name }) => ({ day: formatDay(day), name })),
+      closedDays: closedDays.map(({ day, name }) => ({ day: day, name })),
       actions: ACTIONS.map((action) => ({ action, code: codeOfAction(action) })),
     });
   });
@@ -128,7 +129,7 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
 
   mount('saveActivity', async ({ param, body: { counts, ...body } }) => {
     const em = database.em.fork();
-    const activity = await em.findOne(ActivityEntity, { id: param<TargetId>('activity') });
+    const activity = await em.findOne(ActivityEntity, { id: param('activity') });
     if (!activity) return refuse('record.not_found');
     const other = await em.findOne(ActivityEntity, { title: body.title, division: body.division });
     if (other && other.id !== activity.id) return taken('title', 'there is an activity of this name');
@@ -144,7 +145,7 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
     const { kind, name } = body;
     if (await database.em.fork().findOne(ResourceEntity, { kind, name }))
       return taken('name', 'is in use already');
-    const id = randomUUID();
+    const id = newId<ResourceId>();
     await database.em.fork().transactional(async (em) => {
       await ensureListItems(em, { 'work-center': [body.workCenter] });
       await em.insert(ResourceEntity, { id, code: drawRandomCode('resource'), ...body });

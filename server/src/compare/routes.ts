@@ -6,7 +6,7 @@ import { sumComparisons } from '@wergon/core/compare';
 import { formatCents, toCents, formatDecimalHours } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, inForceAt, toSeconds } from '@wergon/core/time';
+import { inForceAt, toSeconds } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -41,7 +41,7 @@ function orderRow(
     title: order.title,
     customer: order.customer,
     quantity: order.quantity,
-    due: order.dueDay == null ? null : formatDay(order.dueDay),
+    due: order.dueDay ?? null,
     state: inForceAt(order.states, now),
     division: order.division,
     jobType: order.jobType,
@@ -58,7 +58,7 @@ function orderRow(
   };
 }
 
-const writeSignedOut = ({ name, at, seconds }: SignedOut) => ({ name, at: formatInstant(at), seconds });
+const writeSignedOut = ({ name, at, seconds }: SignedOut) => ({ name, at, seconds });
 
 /** Orders that one page of past work shows. */
 const PAGE = 50;
@@ -152,11 +152,11 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
         name,
         type,
         size,
-        addedAt: formatInstant(addedAt),
+        addedAt: addedAt,
         addedBy,
       })),
       changes: changes.map(({ at, by, changes: fields }) => ({
-        at: formatInstant(at),
+        at: at,
         by,
         changes: fields,
       })),
@@ -179,7 +179,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
       else byOrder.set(each.task.order, [each]);
     }
     const rows = orders.map((order) => orderRow(order, byOrder.get(order.id) ?? [], costs, now, units));
-    return { asOf: formatInstant(now), seq, orders: rows };
+    return { asOf: now, seq, orders: rows };
   };
 
   mount('work', async ({ who }) => {
@@ -214,7 +214,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
     const row = orderRow(order, labor, costs, now, await loadUnits());
     const sum = sumComparisons(labor.map(({ comparison }) => comparison));
     return ok({
-      asOf: formatInstant(now),
+      asOf: now,
       seq,
       order: { ...row, ...(await loadPapers(order, sum.estimatedCost)) },
       tasks: labor.map(({ task, lines, comparison, isFinished, peopleOn, signedOut }) => ({

@@ -2,7 +2,7 @@ import type { StoryJson } from '@wergon/contract/compare';
 import type { LaborEntry, LaborLine, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant } from '@wergon/core/time';
+import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -20,7 +20,7 @@ export function mountStory(mount: Mount, { database, clock, facts }: LedgerConte
     const known = await facts.get();
     const order = query.order === undefined ? undefined : known.orders.get(query.order);
     if (query.order !== undefined && !order) return refuse('record.not_found');
-    const targets = new Set((known.tasksByOrder.get(order?.id ?? '') ?? []).map(({ id }) => id));
+    const targets = new Set(((order && known.tasksByOrder.get(order.id)) ?? []).map(({ id }) => id));
     const changes = order
       ? await database.em.fork().find(OrderChangeEntity, { order: order.id }, { orderBy: { at: 1 } })
       : [];
@@ -41,7 +41,7 @@ export function mountStory(mount: Mount, { database, clock, facts }: LedgerConte
     const orderEvents = changes.map(({ at, by, changes: fields }): Event => ({
       kind: 'order',
       day: known.zone.dayAt(at),
-      at: formatInstant(at),
+      at,
       who: by,
       about: '',
       text: fields
@@ -66,9 +66,9 @@ const byDay = (events: readonly Event[]): StoryJson['days'] => {
   return [...days]
     .sort(([a], [b]) => a - b)
     .map(([day, own]) => ({
-      day: formatDay(day),
+      day,
       events: own
-        .sort((a, b) => ((a.at ?? '') < (b.at ?? '') ? -1 : 1))
+        .sort((a, b) => (a.at ?? 0) - (b.at ?? 0))
         .map(({ kind, at, who, about, text, seconds }) => ({ kind, at, who, about, text, seconds })),
     }));
 };
@@ -143,7 +143,7 @@ function entryEvents(
       {
         kind: KINDS[entry.type],
         day: facts.zone.dayAt(entry.at),
-        at: formatInstant(entry.at),
+        at: entry.at,
         who: nameOf(facts, entry.technician),
         about: aboutOf(facts, targets),
         text,
@@ -181,7 +181,7 @@ function floorEvents(
     return {
       kind: entry.type,
       day: facts.zone.dayAt(entry.at),
-      at: formatInstant(entry.at),
+      at: entry.at,
       who: nameOf(facts, entry.technician),
       about: aboutOf(facts, [entry.target]),
       text:

@@ -6,7 +6,7 @@ import type { UsedByType, LaborLine, TargetId } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, inForceAt, sumSeconds, toSeconds } from '@wergon/core/time';
+import { inForceAt, sumSeconds, toSeconds } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
 import type { DeskWho } from '../http/index.ts';
@@ -144,7 +144,7 @@ export function writeLine(facts: ShopFacts, line: LaborLine, costs: Costs): Line
     technician,
     name: facts.technicians.get(technician)?.name ?? technician,
     workType,
-    day: formatDay(day),
+    day: day,
     seconds,
     measuredSeconds,
     sharedSeconds,

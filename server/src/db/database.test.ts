@@ -1,3 +1,4 @@
+import type { WorkOrderId } from '@wergon/core/work';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { mkdtempSync } from 'node:fs';
@@ -64,7 +65,10 @@ test('data of the first version opens in this one, with its words in the new lis
     hours: null,
     estimatedCost: 5000,
   });
-  expect(await em.findOneOrFail(OrderEntity, { id: 'o' })).toMatchObject({ version: 1, notes: '' });
+  expect(await em.findOneOrFail(OrderEntity, { id: 'o' as WorkOrderId })).toMatchObject({
+    version: 1,
+    notes: '',
+  });
   expect((await em.findAll(ListItemEntity)).map(({ list, name }) => [list, name])).toEqual([
     ['department', 'Winding'],
   ]);

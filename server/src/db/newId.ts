@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
 
-/** An id that nothing else has, of whatever kind it is needed. The one place where a random text becomes an id. */
-export const newId = <Id extends string>(): Id => randomUUID() as string as Id;
+/** An id that nothing else has, of whatever kind it is needed, or the one that whoever sends something has made for it.
+ *  The one place where such a text becomes an id. */
+export const newId = <Id extends string>(once: string = randomUUID()): Id => once as string as Id;

@@ -19,15 +19,9 @@ const FIELDS = [
   'leftOn',
 ] as const;
 
-const day = (value: number | null) => (value === null ? null : formatDay(value as LocalDay));
+const day = (value: LocalDay | null) => (value === null ? null : formatDay(value));
 const plain = (row: TechnicianFields, grade: string | null) =>
-  JSON.stringify([
-    ...FIELDS.map((field) => {
-      const value = row[field];
-      return typeof value === 'number' ? day(value) : value;
-    }),
-    grade,
-  ]);
+  JSON.stringify([...FIELDS.map((field) => row[field]), grade]);
 
 /** People, by their number: new ones get a badge, known ones are brought up to date. */
 export const PEOPLE: List<TechnicianFields> = {
@@ -84,8 +78,8 @@ export const PEOPLE: List<TechnicianFields> = {
         each.kind,
         each.payrollNumber,
         each.initials,
-        each.hiredOn ?? '',
-        each.leftOn ?? '',
+        day(each.hiredOn) ?? '',
+        day(each.leftOn) ?? '',
       ]);
   },
 };

@@ -1,4 +1,5 @@
-import { randomUUID } from 'node:crypto';
+import type { StandardId } from '@wergon/core/work';
+import { newId } from '../db/index.ts';
 import { standardRowSchema } from '@wergon/contract/exchange';
 import type { Instant } from '@wergon/core/time';
 import type { z } from 'zod';
@@ -61,13 +62,13 @@ export const createStandards = (now: () => Instant): List<StandardRow> => ({
     const known = new Map(
       (await em.findAll(StandardEntity)).map((each) => [`${each.kind} ${key(each.title)}`, each]),
     );
-    const ids = new Map<string, string>();
+    const ids = new Map<string, StandardId>();
     for (const { task } of rows) {
       if (ids.has(key(task.title))) continue;
       const old = known.get(`task ${key(task.title)}`);
       const fresh = taskBody({ ...task, grade: grades.get(key(task.grade)) ?? '' });
       const body = { task: { ...fresh, reports: old?.body.task?.reports ?? [] } };
-      const id = old?.id ?? randomUUID();
+      const id = old?.id ?? newId<StandardId>();
       ids.set(
         key(task.title),
         await saveStandard(em, { id, kind: 'task', body, isOff: old?.isOff ?? false }, by, now()),
@@ -80,7 +81,8 @@ export const createStandards = (now: () => Instant): List<StandardRow> => ({
       const old = known.get(`job ${title}`);
       const steps = [...(old?.body.job?.steps ?? [])];
       for (const { task, isRequired } of own) {
-        const id = ids.get(key(task.title)) ?? '';
+        const id = ids.get(key(task.title));
+        if (id === undefined) continue;
         const at = steps.findIndex((step) => step.task === id);
         if (at >= 0) steps[at] = { task: id, isRequired };
         else steps.push({ task: id, isRequired });
@@ -92,7 +94,7 @@ export const createStandards = (now: () => Instant): List<StandardRow> => ({
       };
       await saveStandard(
         em,
-        { id: old?.id ?? randomUUID(), kind: 'job', body: { job }, isOff: old?.isOff ?? false },
+        { id: old?.id ?? newId<StandardId>(), kind: 'job', body: { job }, isOff: old?.isOff ?? false },
         by,
         now(),
       );

@@ -3,8 +3,8 @@ import type { BoardJson, FloorJson } from '@wergon/contract/floor';
 import { AT_REST } from '@wergon/core/ledger';
 import type { LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, formatInstant, inForceAt, sumSeconds, addDays } from '@wergon/core/time';
-import type { Dated, Instant, LocalDay, Span } from '@wergon/core/time';
+import { inForceAt, sumSeconds, addDays, toSeconds } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import {
   loadChargedOn,
@@ -33,25 +33,6 @@ function ordersOnBoard({ orders, openOrders }: ShopFacts, now: Instant): WorkOrd
   });
 }
 
-const writeDated = <T>(values: Dated<T>) =>
-  values.map(({ from, value }) => ({ from: formatInstant(from), value }));
-
-function writeState({ shift, doing }: LaborState): BoardJson['technicians'][number]['state'] {
-  const since = (each: { since: Instant; entry: string }) => ({
-    since: formatInstant(each.since),
-    entry: each.entry,
-  });
-  return {
-    shift: shift && since(shift),
-    doing:
-      doing.status === 'nothing'
-        ? doing
-        : doing.status === 'work'
-          ? { status: 'work', ...since(doing), running: [...doing.running] }
-          : { status: 'break', ...since(doing), suspended: [...doing.suspended] },
-  };
-}
-
 /** Who is on what as of the last entry, with the tasks of all orders that are not closed, and others asked for. */
 export function loadBoard(
   sql: Sql,
@@ -76,17 +57,17 @@ export function loadBoard(
   const finished = loadFinished(sql, ids);
   const charged = loadChargedOn(sql, today);
   return {
-    asOf: formatInstant(now),
+    asOf: now,
     seq: loadSeq(sql),
     zone: facts.zone.name,
-    policy: writeDated(facts.policy),
+    policy: facts.policy,
     technicians: [...facts.technicians.values()].map(({ id, name, department, leftOn }) => ({
       id,
       name,
       department,
       hasLeft: leftOn != null && leftOn < today,
-      state: writeState(states.get(id) ?? AT_REST),
-      charged: { day: formatDay(today), seconds: charged.get(id) ?? 0 },
+      state: states.get(id) ?? AT_REST,
+      charged: { day: today, seconds: charged.get(id) ?? toSeconds(0) },
     })),
     orders: [...new Set([...orderIds, ...onBoard])]
       .flatMap((id) => facts.orders.get(id) ?? [])
@@ -103,17 +84,17 @@ export function loadBoard(
       title,
       order,
       hasEstimate,
-      estimate: writeDated(estimate),
+      estimate,
       used: used.get(id) ?? {},
       isFinished: finished.has(id),
     })),
     activities: [...facts.activities.values()].map(({ id, title, isOff }) => {
-      const known = facts.targets.get(id as TargetId);
+      const known = facts.targets.get(id);
       return {
         id,
         title,
         isOff: isOff ?? false,
-        counts: known?.kind === 'activity' ? writeDated(known.counts) : [],
+        counts: known?.kind === 'activity' ? known.counts : [],
       };
     }),
   };
@@ -123,8 +104,6 @@ const targetsOfState = ({ doing }: LaborState): TargetId[] => {
   const list = doing.status === 'work' ? doing.running : doing.status === 'break' ? doing.suspended : [];
   return list.map(({ target }) => target);
 };
-
-const writeSpan = ({ from, to }: Span) => ({ from: formatInstant(from), to: formatInstant(to) });
 
 /** What belongs to each technician, looked up by their id. */
 function byTechnician<T extends { readonly technician: TechnicianId }>(items: readonly T[]) {
@@ -161,14 +140,14 @@ export function loadFloor(
   const hoursOf = byTechnician(hours);
   return {
     ...board,
-    day: formatDay(day),
+    day,
     people: [...facts.technicians.values()].map(({ id, crew, billedSeconds }) => {
       const { plan, absence } = plans(id, day);
       const planned = plan && plannedSpan(facts.zone, day, plan);
       return {
         technician: id,
         crew: crew ?? '',
-        planned: planned ? { from: formatInstant(planned.from), to: formatInstant(planned.to) } : null,
+        planned: planned ?? null,
         isAway: absence != null,
         billedSeconds: billedSeconds ?? null,
       };
@@ -180,12 +159,13 @@ export function loadFloor(
     lanes: board.technicians.map(({ id }) => ({
       technician: id,
       stints: stintsOf(id).map((stint) => ({
-        ...writeSpan(stint),
-        running: [...stint.running],
+        from: stint.from,
+        to: stint.to,
+        running: stint.running,
         ...(stint.capped ? { capped: true } : {}),
       })),
-      shifts: shiftsOf(id).map(writeSpan),
-      breaks: breaksOf(id).map(writeSpan),
+      shifts: shiftsOf(id),
+      breaks: breaksOf(id),
       enteredSeconds: sumSeconds(hoursOf(id)),
     })),
   };

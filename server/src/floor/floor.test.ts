@@ -1,5 +1,5 @@
 import type { FloorJson } from '@wergon/contract/floor';
-import { readBoard, readLanes } from '@wergon/contract/floor';
+import { floorSchema, readBoard, readLanes } from '@wergon/contract/floor';
 import { accountedShare, chargedOf, drawLane } from '@wergon/core/floor';
 import type { TechnicianId } from '@wergon/core/people';
 import { SEVEN, at, newId, openTestShop } from '../app/testShop.fixture.ts';
@@ -18,7 +18,7 @@ beforeEach(async () => {
 afterEach(() => shop.close());
 
 const read = async <T>(path: string) => (await shop.get(path)).body as T;
-const floor = (day = '2026-03-03') => read<FloorJson>(`/api/floor?day=${day}`);
+const floor = async (day = '2026-03-03') => floorSchema.parse(await read(`/api/floor?day=${day}`));
 const rail = async () => (await read<{ looseEnds: number; peopleIn: number }>('/api/rail')) as object;
 const lineOf = (json: FloorJson, who: string) => json.lanes.find(({ technician }) => technician === who);
 

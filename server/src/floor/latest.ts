@@ -1,3 +1,4 @@
+import { readInstant } from '../ledger/index.ts';
 import type { LaborEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Sql } from '../db/index.ts';
@@ -12,22 +13,21 @@ const SHOWN = 12;
 export function loadLatest(sql: Sql, facts: ShopFacts, names: Names) {
   const rows = sql.all<{ seq: number; type: string; body: string; author: string }>(
     `select i."seq", i."type", j."body", i."author" from "entry_index" i join "journal" j on j."seq" = i."seq"
-     where i."stream" in ('labor', 'floor') and i."type" not in ('answer', 'request', 'proposal')
+     where i."stream" in ('labor', 'floor') and i."type" not in ('answer', 'request', 'proposal', 'hours')
        and i."author_kind" <> 'desk' and j."corrects" is null
      order by i."seq" desc limit ?`,
     [SHOWN],
   );
   return rows.map(({ seq, type, body, author }) => {
-    const { at, day, technician, targets, text } = JSON.parse(body) as {
-      readonly at?: string;
-      readonly day?: string;
+    const { at, technician, targets, text } = JSON.parse(body) as {
+      readonly at: string;
       readonly technician?: TechnicianId;
       readonly targets?: readonly TargetId[];
       readonly text?: string;
     } & Pick<LaborEntry, 'type'>;
     return {
       seq,
-      at: at ?? day ?? '',
+      at: readInstant(at),
       type,
       name: technician === undefined ? null : (facts.technicians.get(technician)?.name ?? null),
       // What somebody wrote is not for everybody who sees the floor; a code that meant nothing is.

@@ -1,4 +1,3 @@
-import { formatInstant } from '@wergon/core/time';
 import { readEnvelope, readFloorEntry } from '../ledger/index.ts';
 import type { RequestsJson } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
@@ -26,7 +25,7 @@ export function loadRequests(
   const answers = new Map(
     load(sql, 'answer', 3 * NEWEST)
       .reverse()
-      .map(({ entry: { request, at, by, text } }) => [request, { at: formatInstant(at), by, text }]),
+      .map(({ entry: { request, at, by, text } }) => [request, { at, by, text }]),
   );
   return load(sql, 'request', NEWEST).map(({ entry, envelope }) => {
     const task = entry.target === null ? undefined : facts.tasks.get(entry.target);
@@ -34,7 +33,7 @@ export function loadRequests(
     const order = task && facts.orders.get(task.order);
     return {
       id: entry.id,
-      at: formatInstant(entry.at),
+      at: entry.at,
       technician: entry.technician,
       name: facts.technicians.get(entry.technician)?.name ?? '',
       what: entry.what,
@@ -68,7 +67,7 @@ export function loadAnswers(sql: Sql, since: Instant) {
   return rows
     .map(({ body, technician }) => {
       const { at, by, text } = readFloorEntry<'answer'>(body);
-      return { technician, at: formatInstant(at), by, text };
+      return { technician, at, by, text };
     })
     .reverse();
 }

@@ -10,7 +10,8 @@ export type ReadCall = {
   readonly params: Readonly<Record<string, string>>;
   readonly who: Who;
 };
-export type ReadAnswer = { readonly ok: true; readonly value: unknown } | RouteRefusal;
+/** The answer as the text that goes out. */
+export type ReadAnswer = { readonly ok: true; readonly json: string } | RouteRefusal;
 
 /** Answers reads in processes of their own; absent where a read is not answered apart. */
 export type Readers = {

@@ -1,3 +1,4 @@
+import type { WorkOrderId } from '@wergon/core/work';
 import type { Logger } from 'pino';
 import type { Settings } from '@wergon/contract/shop';
 import type { Zone } from '@wergon/core/time';
@@ -16,7 +17,7 @@ export type ShopNow = {
 };
 
 /** What a change of records makes stale: everything but orders, some orders with their tasks, or all of them. */
-export type Stale = 'shop' | 'orders' | readonly string[];
+export type Stale = 'shop' | 'orders' | readonly WorkOrderId[];
 
 /** What every route stands on; later rooms add what they keep. */
 export type Context = {

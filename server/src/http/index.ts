@@ -8,7 +8,7 @@ export { createHealth } from './health.ts';
 export { spreadLastNet } from './lastNet.ts';
 export { createLive } from './live.ts';
 export type { Live } from './live.ts';
-export { checkCaller, createMount } from './mount.ts';
+export { checkCaller, createMount, writeAnswer } from './mount.ts';
 export type { Call, Mount } from './mount.ts';
 export { PROBLEMS, problemOf, refuse, sendProblem } from './problem.ts';
 export type { ProblemCode, RouteRefusal } from './problem.ts';

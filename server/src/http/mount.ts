@@ -1,3 +1,8 @@
+import type { StandardId, WorkOrderId } from '@wergon/core/work';
+import type { BadgeId, ResourceId } from '@wergon/core/station';
+import type { TechnicianId } from '@wergon/core/people';
+import type { EntryId, TargetId } from '@wergon/core/ledger';
+import type { DeepReadonly } from '@wergon/contract/wire';
 import express from 'express';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import { fieldProblemsOf, formatPath, findIllFormed, isIllFormed } from '@wergon/contract/wire';
@@ -14,26 +19,45 @@ import type {
 import type { z } from 'zod';
 import type { Who, WhoOf } from './who.ts';
 import type { Context } from './context.ts';
-import type { Readers } from './apart.ts';
+import type { ReadAnswer, Readers } from './apart.ts';
 import { plainWho } from './apart.ts';
 import { refuse, sendProblem } from './problem.ts';
 import type { RouteRefusal } from './problem.ts';
 
+/** What the names in paths stand for; all others are ids of plain records. */
+type Ids = {
+  readonly order: WorkOrderId;
+  readonly technician: TechnicianId;
+  readonly task: TargetId;
+  readonly activity: TargetId;
+  readonly badge: BadgeId;
+  readonly resource: ResourceId;
+  readonly standard: StandardId;
+  readonly request: EntryId;
+};
+type IdOf<Param extends string> = Param extends keyof Ids ? Ids[Param] : string;
+/** The names in a path, `order` in `/api/work/:order/unapproved`. */
+type ParamOf<Path extends string> = Path extends `${string}:${infer Param}/${infer Rest}`
+  ? Param | ParamOf<Rest>
+  : Path extends `${string}:${infer Param}`
+    ? Param
+    : never;
+type Path<Name extends RouteName> = (typeof ROUTES)[Name]['path'];
+
 export type Call<Name extends RouteName> = {
   readonly body: ParsedBodyOf<Name>;
   readonly query: ParsedQueryOf<Name>;
-  /** An id in the path by its name, well-formed and short; empty where the path has none of that name. Whether there is
-   *  such a record, whoever looks it up finds out. */
-  readonly param: <Id extends string = string>(name: string) => Id;
+  /** An id in the path by its name, well-formed and short. Whether there is such a record, whoever looks it up finds out. */
+  readonly param: <Param extends ParamOf<Path<Name>>>(name: Param) => IdOf<Param>;
   /** Who calls: of a station's route a station, of the desk's whoever is signed in. */
   readonly who: WhoOf<CallerOf<Name>>;
   readonly req: Request;
   readonly res: Response;
 };
 
-type Handler<Name extends RouteName> = (
+export type Handler<Name extends RouteName> = (
   call: Call<Name>,
-) => Promise<{ readonly ok: true; readonly value: ResponseOf<Name> } | RouteRefusal>;
+) => Promise<{ readonly ok: true; readonly value: DeepReadonly<ResponseOf<Name>> } | RouteRefusal>;
 
 export type Mount = <Name extends RouteName>(name: Name, handle: Handler<Name>) => void;
 
@@ -79,12 +103,23 @@ export function createMount(app: Express, { clock }: Context, { identify, limits
         keyOf(who),
         (drop) => res.once('close', drop),
       );
-      const answer = (await (apart ?? handle(call))) as Awaited<ReturnType<typeof handle>>;
+      const answer = await (apart ?? writeAnswer(name, handle(call)));
       if (res.closed) return;
       if (!answer.ok) return sendProblem(res, answer);
-      res.set({ 'cache-control': 'no-store', 'wergon-now': String(clock.nowMs()) }).json(answer.value);
+      res.set({ 'cache-control': 'no-store', 'wergon-now': String(clock.nowMs()) });
+      res.type('json').send(answer.json);
     });
   };
+}
+
+/** Writes what a handler answers with the schema of its route: what the contract does not name goes to nobody. */
+export async function writeAnswer<Name extends RouteName>(
+  name: Name,
+  handled: ReturnType<Handler<Name>>,
+): Promise<ReadAnswer> {
+  const answer = await handled;
+  const { response }: Route = ROUTES[name];
+  return answer.ok ? { ok: true, json: JSON.stringify(response.encode(answer.value)) } : answer;
 }
 
 const textParams = ({ params }: Request): Readonly<Record<string, string>> =>

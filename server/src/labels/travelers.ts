@@ -21,7 +21,7 @@ async function codesOf(
   const known = await em.find(TravelerCodeEntity, { task: { $in: tasks.map(({ id }) => id) }, version });
   const codes = new Map(known.map(({ task, workType, code }) => [`${task} ${workType}`, code]));
   for (const { id: task } of tasks)
-    for (const workType of ['', ...workTypes]) {
+    for (const workType of ['' as const, ...workTypes]) {
       if (codes.has(`${task} ${workType}`)) continue;
       const code = drawRandomCode('macro');
       await em.insert(TravelerCodeEntity, { code, task, workType, version });

@@ -1,7 +1,7 @@
 import type { ClosedLine } from '@wergon/core/pay';
 import type { LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import type { Decision, LeftOut } from './incoming.ts';
+import type { Decision, LeftOut } from './decision.ts';
 
 /** The tables that are derived from decisions alone. */
 export const DECISION_TABLES = ['approval', 'pay_period', 'closed_line'] as const;

@@ -1,3 +1,4 @@
+import type { EntryId } from '@wergon/core/ledger';
 import type { BoardJson } from '@wergon/contract/floor';
 import type { LooseEndsJson } from '@wergon/contract/loose-ends';
 import { readSql, writeSql } from '../db/sql.ts';
@@ -80,14 +81,14 @@ test('a technician who is half a character, and an answer that holds one, are re
 });
 
 test('what a station sent before halves of characters were refused does no harm any more', async () => {
-  const id = newId();
+  const id = newId() as EntryId;
   await shop.context.journal.append({ kind: 'station', id: shop.stationId }, [
     {
       kind: 'floor',
       id,
       body: { id, type: 'unread-scan', at: at(90), text: LONE, reason: 'r' },
       entry: {
-        id: id as never,
+        id,
         type: 'unread-scan',
         at: (SEVEN + 90 * 60) as never,
         text: LONE,
@@ -133,7 +134,7 @@ describe('what cannot be corrected', () => {
 
 describe('an entry that throws', () => {
   /** An incoming entry of no time at all: what a future slip of ours would look like to the projections. */
-  const broken = (id: string) => ({
+  const broken = (id: EntryId) => ({
     kind: 'labor' as const,
     id,
     body: { id, type: 'shift-in', at: at(61), technician: shop.bo },
@@ -146,7 +147,7 @@ describe('an entry that throws', () => {
     const { readBatch } = await import('./readBatch.ts');
     const batch = (...entries: object[]) =>
       readBatch(entries.map((entry) => line(entry as Record<string, unknown>)));
-    const id = newId();
+    const id = newId() as EntryId;
     const sends = [
       shop.context.journal.append(author, batch(shop.scan('shift-in', 60, shop.ada))),
       shop.context.journal.append(author, [

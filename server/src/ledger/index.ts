@@ -17,7 +17,8 @@ export {
   WaitingEntity,
 } from './entities.ts';
 export { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
-export type { FloorAnswer, LeftOut } from './incoming.ts';
+export type { FloorAnswer } from './incoming.ts';
+export type { LeftOut } from './decision.ts';
 export { createJournal } from './journal.ts';
 export type { Decide, Journal } from './journal.ts';
 export { peopleOnOrder } from './orderActs.ts';
@@ -50,3 +51,4 @@ export {
   longestStint,
 } from './timelineRows.ts';
 export { verifyChain, walkChain } from './verify.ts';
+export { readInstant } from './storedTime.ts';

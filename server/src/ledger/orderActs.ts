@@ -52,9 +52,7 @@ export function mountOrderActs(mount: Mount, context: LedgerContext): void {
   });
 
   mount('finishTask', async ({ param, body, who }) => {
-    const task = await database.em
-      .fork()
-      .findOne(TaskEntity, { id: param<TargetId>('task'), order: param('order') });
+    const task = await database.em.fork().findOne(TaskEntity, { id: param('task'), order: param('order') });
     if (!task) return refuse('record.not_found');
     const type = body.isFinished ? 'task-done' : 'task-reopen';
     const entries = readBatch(writeEntries([{ type, targets: [task.id] }], clock.now()));

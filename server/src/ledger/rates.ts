@@ -1,3 +1,4 @@
+import type { WorkOrderId } from '@wergon/core/work';
 import type { Cents } from '@wergon/core/money';
 import { recost } from '@wergon/core/ledger';
 import type { RateEffect } from '@wergon/contract/people';
@@ -32,9 +33,12 @@ function findEffect(
      from "labor_line" where "technician" = ? and "day" >= ?`,
     [technician, from],
   );
-  const byOrder = new Map<string, { seconds: Seconds; cost: Cents | null; after: Cents | null }[]>();
+  const byOrder = new Map<
+    WorkOrderId | undefined,
+    { seconds: Seconds; cost: Cents | null; after: Cents | null }[]
+  >();
   for (const line of recost(lines, costRatesOf(records))) {
-    const order = facts.tasks.get(line.target)?.order ?? '';
+    const order = facts.tasks.get(line.target)?.order;
     const own = byOrder.get(order);
     if (own) own.push(line);
     else byOrder.set(order, [line]);
@@ -48,7 +52,7 @@ function findEffect(
     }))
     .filter(({ before, after }) => before !== after)
     .map(({ id, seconds, before, after }) => {
-      const order = facts.orders.get(id);
+      const order = id && facts.orders.get(id);
       const state = order && inForceAt(order.states, now);
       return {
         number: order?.number ?? '',

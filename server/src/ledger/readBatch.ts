@@ -1,5 +1,6 @@
+import type { EntryId } from '@wergon/core/ledger';
 import { entrySchema } from '@wergon/contract/ledger';
-import { fieldProblemsOf, formatPath, findIllFormed } from '@wergon/contract/wire';
+import { entryId, fieldProblemsOf, findIllFormed, formatPath } from '@wergon/contract/wire';
 import { floorEntrySchema, sentEntrySchema } from '@wergon/contract/station';
 import { FLOOR_ENTRY_TYPES } from '@wergon/core/station';
 import type { Incoming } from './incoming.ts';
@@ -12,7 +13,10 @@ export const readBatch = (lines: readonly unknown[]): Incoming[] => lines.map(re
 
 function readLine(line: unknown): Incoming {
   const body = isObject(line) ? line['entry'] : line;
-  const id = isObject(body) && typeof body['id'] === 'string' ? body['id'] : null;
+  const id = entryId
+    .nullable()
+    .catch(null)
+    .parse(isObject(body) ? body['id'] : null);
   const illFormed = findIllFormed(line);
   if (illFormed) return unreadable(null, line, illFormed);
   const sent = sentEntrySchema.safeParse(line);
@@ -29,7 +33,7 @@ function readLine(line: unknown): Incoming {
   return { kind: 'unreadable', id, body: line, errors: under('entry', fieldProblemsOf(entry.error)) };
 }
 
-const unreadable = (id: string | null, body: unknown, path: readonly PropertyKey[]): Incoming => ({
+const unreadable = (id: EntryId | null, body: unknown, path: readonly PropertyKey[]): Incoming => ({
   kind: 'unreadable',
   id,
   body,

@@ -9,7 +9,7 @@ import { readSql, writeSql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { journalRows } from './journalRows.ts';
 import { DECISION_TABLES, findClosedUntil, markUnsettled, projectDecision } from './decisionRows.ts';
-import { readDecision } from './readDecision.ts';
+import { readDecision } from './decision.ts';
 import { SHIFT_BEGINS, countPieces, deriveDays, deriveLines, effectiveRows } from './projection.ts';
 import { rebuildIndex } from './entryIndex.ts';
 import { dueOf, waitForDue } from './waiting.ts';

@@ -1,7 +1,7 @@
 import { readEnvelope } from './stored.ts';
 import { entryProblem } from '@wergon/contract/ledger';
 import { canonicalJson, checkEntry, isClockAhead, isClockFault, isCorrection } from '@wergon/core/ledger';
-import type { Entry } from '@wergon/core/ledger';
+import type { Entry, EntryId } from '@wergon/core/ledger';
 import { TAKE_BACK_MS } from '@wergon/core/station';
 import type { FloorEntry } from '@wergon/core/station';
 import { formatInstant, parseInstant } from '@wergon/core/time';
@@ -96,7 +96,7 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
 const isFromTheFuture = ({ entry }: Exclude<Incoming, { kind: 'unreadable' }>, now: Instant): boolean =>
   'at' in entry && isClockFault(entry.at, now);
 
-const refused = (id: string | null, errors: readonly FieldProblem[]): Outcome => ({
+const refused = (id: EntryId | null, errors: readonly FieldProblem[]): Outcome => ({
   id,
   result: 'refused',
   errors,

@@ -4,7 +4,7 @@ import type { Entry, HoursEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
 import { ok } from '@wergon/core/result';
-import { formatInstant, addDays } from '@wergon/core/time';
+import { addDays } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { covers } from '../access/index.ts';
 import type { LedgerContext } from './context.ts';
@@ -87,8 +87,8 @@ function loadLine(
   );
   return {
     stints: parts.map(({ stint, piece }) => ({
-      from: formatInstant(piece.from),
-      to: formatInstant(piece.to),
+      from: piece.from,
+      to: piece.to,
       seconds: piece.seconds,
       sharedWith: stint.running.flatMap((run) => (run.target === target ? [] : [titleOf(run.target)])),
       isOpen: stint.open,

@@ -1,8 +1,9 @@
+import { readInstant } from './storedTime.ts';
 import type { RecordedFields } from './stored.ts';
 import { readEnvelope, readFields, readLaborEntry } from './stored.ts';
 import type { ScanJson } from '@wergon/contract/ledger';
+import type { EntryId } from '@wergon/core/ledger';
 import { Defect } from '@wergon/core/result';
-import { formatInstant } from '@wergon/core/time';
 import { UserEntity } from '../access/index.ts';
 import type { Database, Sql } from '../db/index.ts';
 import { StationEntity } from '../shop/index.ts';
@@ -19,7 +20,7 @@ export async function loadNames(database: Database): Promise<Names> {
 type Row = { seq: number; type: string; body: string; envelope: string };
 
 /** An entry as it stands now, with who made it, where, and every correction of it. */
-export function loadScan(sql: Sql, id: string, names: Names): ScanJson {
+export function loadScan(sql: Sql, id: EntryId, names: Names): ScanJson {
   const [original, ...corrections] = sql.all<Row>(
     'select "seq", "type", "body", "envelope" from "journal" where "id" = ? or "corrects" = ? order by "seq"',
     [id, id],
@@ -32,7 +33,7 @@ export function loadScan(sql: Sql, id: string, names: Names): ScanJson {
     id,
     seq: original.seq,
     type: original.type,
-    at: entry && 'at' in entry ? formatInstant(entry.at) : null,
+    at: entry && 'at' in entry ? entry.at : null,
     ...around(original.envelope, names),
     corrections: corrections.map(({ type, body, envelope }) => {
       const { author, recordedAt } = around(envelope, names);
@@ -57,7 +58,7 @@ export function loadScan(sql: Sql, id: string, names: Names): ScanJson {
 
 const around = (envelope: string, names: Names) => {
   const { author, recordedAt, source } = readEnvelope(envelope);
-  return { author: names.get(author.id) ?? author.id, recordedAt, source };
+  return { author: names.get(author.id) ?? author.id, recordedAt: readInstant(recordedAt), source };
 };
 
 /** A value of an entry's field as text; empty for none. */

@@ -1,4 +1,4 @@
-import { readDay, readInstant } from '@wergon/contract/wire';
+import { readDay, readInstant } from './storedTime.ts';
 import { canonicalJson, isCorrection } from '@wergon/core/ledger';
 import type { Entry, LaborEntry, LaborState, Running } from '@wergon/core/ledger';
 import { Defect } from '@wergon/core/result';

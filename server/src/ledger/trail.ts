@@ -1,3 +1,4 @@
+import { readInstant } from './storedTime.ts';
 import type { RecordedFields } from './stored.ts';
 import { readEnvelope, readFields } from './stored.ts';
 import { addDays } from '@wergon/core/time';
@@ -100,7 +101,7 @@ function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson
     type: row.type,
     // A decision is about a day; when it was made is when it was recorded.
     at: row.stream === 'decision' ? (text('day') ?? text('at')) : (text('at') ?? text('day')),
-    recordedAt,
+    recordedAt: readInstant(recordedAt),
     author: names.get(author.id) ?? author.id,
     source,
     name:

@@ -85,7 +85,7 @@ export function createEditService({ clock, database, journal, facts }: LedgerCon
       planner: EditPlanner,
       why: string,
       once?: string,
-    ): Answer<{ entries: string[] }> => {
+    ): Answer<{ readonly entries: readonly EntryId[] }> => {
       const decide = planWithin(planner, who.user, why, once);
       const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, decide);
       if (!done.ok) return done;
@@ -108,9 +108,9 @@ function writeChange(change: Change, id: EntryId, by: string, why: string): Entr
 }
 
 /** The entries of an act that was recorded under the id that its sender made for it. */
-const findOfAct = (sql: Sql, action: string): string[] =>
+const findOfAct = (sql: Sql, action: string): EntryId[] =>
   sql
-    .all<{ id: string }>('select "id" from "journal" where "id" > ? and "id" < ? order by "seq"', [
+    .all<{ id: EntryId }>('select "id" from "journal" where "id" > ? and "id" < ? order by "seq"', [
       `${action}-`,
       `${action}-:`,
     ])

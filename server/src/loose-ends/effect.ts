@@ -4,7 +4,7 @@ import { allocateStint, sumLines } from '@wergon/core/ledger';
 import type { LaborLine, Stint, TargetId } from '@wergon/core/ledger';
 import { formatCents, sumCents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, formatInstant, sumSeconds, addDays } from '@wergon/core/time';
+import { sumSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadPersonTimeline, loadHours } from '../ledger/index.ts';
@@ -71,7 +71,7 @@ export const writeEffect = (
 ): EffectJson => ({
   lanes: spots.map(({ technician, day }) => ({
     name: facts.technicians.get(technician)?.name ?? technician,
-    day: formatDay(day),
+    day: day,
     before: writeLane(facts, before.lanes.get(technician) ?? [], day),
     after: writeLane(facts, after.lanes.get(technician) ?? [], day),
   })),
@@ -91,8 +91,8 @@ const writeLane = (
   return stints
     .filter((stint) => stint.to > from && stint.from < to)
     .map(({ from, to, running, capped }) => ({
-      from: formatInstant(from),
-      to: formatInstant(to),
+      from: from,
+      to: to,
       title: running.map(({ target }) => titleOf(facts, target)).join(' and '),
       order: running[0] ? orderNumberOf(facts, running[0].target) : null,
       isTorn: capped,

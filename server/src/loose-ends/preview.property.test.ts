@@ -1,6 +1,7 @@
+import type { z } from 'zod';
 import fc from 'fast-check';
 import type { EffectJson, LooseEndsJson } from '@wergon/contract/loose-ends';
-import type { PersonDayJson } from '@wergon/contract/tape';
+import type { personDaySchema } from '@wergon/contract/tape';
 import type { Problem } from '@wergon/contract/wire';
 import type { OrderJson } from '@wergon/contract/compare';
 import { at, openTestShop } from '../app/testShop.fixture.ts';
@@ -40,10 +41,11 @@ async function hire(): Promise<string> {
   return id;
 }
 const read = async <T>(path: string): Promise<T> => (await shop.get(path)).body as T;
-const dayOf = (who: string) => read<PersonDayJson>(`/api/reconcile/day?technician=${who}&day=${DAY}`);
+const dayOf = (who: string) =>
+  read<z.input<typeof personDaySchema>>(`/api/reconcile/day?technician=${who}&day=${DAY}`);
 
 /** The edit that a hand draws on somebody's day; absent where there is nothing to take hold of. */
-function draw({ kind, block: place, minutes, task: other }: Hand, day: PersonDayJson) {
+function draw({ kind, block: place, minutes, task: other }: Hand, day: z.input<typeof personDaySchema>) {
   const stint = day.stints[place % Math.max(1, day.stints.length)];
   if (!stint) return undefined;
   const moved = (instant: string) => new Date(Date.parse(instant) + minutes * 60_000).toISOString();

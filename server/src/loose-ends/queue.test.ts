@@ -1,4 +1,5 @@
-import type { EffectJson, LooseEndsJson } from '@wergon/contract/loose-ends';
+import type { z } from 'zod';
+import type { EffectJson, looseEndsSchema } from '@wergon/contract/loose-ends';
 import type { OrderJson } from '@wergon/contract/compare';
 import { SEVEN, at, cookieOf, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
@@ -22,7 +23,8 @@ beforeEach(async () => {
 });
 afterEach(() => shop.close());
 
-const page = async () => (await get('/api/reconcile?from=2026-03-03&to=2026-03-04')).body as LooseEndsJson;
+const page = async () =>
+  (await get('/api/reconcile?from=2026-03-03&to=2026-03-04')).body as z.input<typeof looseEndsSchema>;
 const forgotten = async () => (await page()).looseEnds.filter(({ kind }) => kind === 'forgotten-stop');
 const order = async () => (await get(`/api/work/${shop.order}`)).body as OrderJson;
 const seconds = async () => (await order()).tasks[0]?.comparison.actualSeconds;

@@ -5,7 +5,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { looseEndKey } from '@wergon/core/loose-ends';
 import type { LikelyAnswer } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, addDays } from '@wergon/core/time';
+import { addDays } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { mayCorrect } from '../access/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
@@ -52,9 +52,9 @@ export function mountQueue(mount: Mount, { database, clock, facts }: LedgerConte
     });
     const names = nameWith(known, stations);
     return ok({
-      asOf: formatInstant(now),
-      fromDay: formatDay(fromDay),
-      toDay: formatDay(toDay),
+      asOf: now,
+      fromDay,
+      toDay,
       looseEnds: read.open.map((end) => ({
         ...writeEnd(known, names, end),
         stations: stationsOf(end).map((id) => stations.get(id) ?? id),
@@ -65,7 +65,7 @@ export function mountQueue(mount: Mount, { database, clock, facts }: LedgerConte
       accepted: read.accepted.map(({ end, decision: { id, reason, by, at } }) => ({
         id,
         kind: end.kind,
-        day: formatDay(end.day),
+        day: end.day,
         name: names(end),
         reason,
         by,
@@ -103,8 +103,6 @@ const nameWith =
     );
   };
 
-const text = (at: Instant | undefined) => (at === undefined ? null : formatInstant(at));
-
 function writeEnd(
   facts: ShopFacts,
   names: (end: Queued) => string | null,
@@ -113,18 +111,18 @@ function writeEnd(
   const { kind, day, technician, target, about, from, to, seconds, answers = [] } = end;
   return {
     kind,
-    day: formatDay(day),
+    day,
     technician: technician ?? null,
     name: names(end),
     target: writeTarget(facts, target),
-    from: text(from),
-    to: text(to),
+    from: from ?? null,
+    to: to ?? null,
     seconds: seconds ?? null,
     targetId: target ?? null,
     about: about ?? null,
     times: 'times' in end ? end.times : 1,
     refused: 'refused' in end && end.refused ? { ...end.refused, errors: [...end.refused.errors] } : null,
-    answers: answers.map(({ reason, at }) => ({ reason, at: at === null ? null : formatInstant(at) })),
+    answers: answers,
   };
 }
 
@@ -134,9 +132,9 @@ function writeTarget(facts: ShopFacts, target: LooseEnd['target']): string | nul
 }
 
 /** When somebody said that what they forgot had ended. */
-function proposedFor(proposals: ReadonlyMap<EntryId, Instant>, { entries }: Queued): string | null {
+function proposedFor(proposals: ReadonlyMap<EntryId, Instant>, { entries }: Queued): Instant | null {
   const ended = entries.map((id) => proposals.get(id)).find((each) => each !== undefined);
-  return ended === undefined ? null : formatInstant(ended);
+  return ended ?? null;
 }
 
 /** Whether a gap lies before the planned beginning or after the planned end: such gaps are told as one line a day. */

@@ -2,7 +2,7 @@ import type { PayPeriodJson } from '@wergon/contract/pay';
 import type { ClosedLine, PayPeriod } from '@wergon/core/pay';
 import { formatCents, sumCents } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant } from '@wergon/core/time';
+import { formatDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { LedgerContext, ShiftDay } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -35,7 +35,7 @@ export function mountPay(mount: Mount, { database, clock, facts, journal, keepHe
     const known = await facts.get();
     const now = clock.now();
     return ok({
-      asOf: formatInstant(now),
+      asOf: now,
       periods: await readSql(database, (sql) => listPeriods(sql, known, now)),
     });
   });
@@ -92,14 +92,14 @@ function listPeriods(sql: Sql, facts: ShopFacts, now: Instant) {
       ...textOf(period),
       state: 'closed' as const,
       closedBy: period.closedBy,
-      closedAt: formatInstant(period.at),
+      closedAt: period.at,
     })),
   ];
 }
 
 const textOf = ({ firstDay, lastDay }: PayPeriod) => ({
-  firstDay: formatDay(firstDay),
-  lastDay: formatDay(lastDay),
+  firstDay: firstDay,
+  lastDay: lastDay,
 });
 
 /** A period as it stands: its shift days, and the adjustments that it takes or has taken. */
@@ -180,7 +180,7 @@ function writePeriod(
       attendedSeconds: own.reduce((sum, { attendedSeconds }) => sum + attendedSeconds, 0),
       chargedSeconds: secondsOf(kept),
       unapprovedSeconds: open.reduce((sum, { chargedSeconds }) => sum + chargedSeconds, 0),
-      openDays: open.map(({ day }) => formatDay(day)),
+      openDays: open.map(({ day }) => day),
       cost: money(kept),
     };
   });
@@ -188,10 +188,10 @@ function writePeriod(
     people.reduce((total, person) => total + of(person), 0);
   return {
     ...textOf(period),
-    asOf: formatInstant(now),
+    asOf: now,
     state: closed ? 'closed' : seen.isOver ? 'over' : 'running',
     closedBy: closed?.closedBy ?? null,
-    closedAt: closed ? formatInstant(closed.at) : null,
+    closedAt: closed ? closed.at : null,
     head: closed?.head ?? null,
     refusal: refusal ? REFUSALS[refusal] : null,
     canReopen: mayReopen && seen.isLastClosed,
@@ -207,7 +207,7 @@ function writePeriod(
     },
     adjustments: adjustments.map((each) => ({
       name: facts.technicians.get(each.technician)?.name ?? each.technician,
-      shiftDay: formatDay(each.shiftDay),
+      shiftDay: each.shiftDay,
       title: titleOf(facts, each.target),
       workType: each.workType,
       seconds: each.seconds,

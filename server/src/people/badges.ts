@@ -1,11 +1,11 @@
 import type { TechnicianId } from '@wergon/core/people';
-import { randomUUID } from 'node:crypto';
 import { parseForeign } from '@wergon/core/scan';
 import type { ForeignErrorCode } from '@wergon/core/scan';
+import type { BadgeId } from '@wergon/core/station';
 import { ok } from '@wergon/core/result';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
-import { insertOnce } from '../db/index.ts';
+import { insertOnce, newId } from '../db/index.ts';
 import { drawRandomCode } from '../scan/index.ts';
 import { BadgeEntity, PersonLabelEntity, TechnicianEntity } from './entities.ts';
 
@@ -21,9 +21,9 @@ export function mountBadges(mount: Mount, { database, clock, setupChanged }: Con
   const changed = () => setupChanged('shop');
 
   mount('issueBadge', async ({ param, body: { once } }) => {
-    const technician = await findTechnician(param<TechnicianId>('technician'));
+    const technician = await findTechnician(param('technician'));
     if (!technician) return refuse('record.not_found');
-    const id = once ?? randomUUID();
+    const id = newId<BadgeId>(once);
     const sent = { technician: technician.id, isBound: false };
     const em = database.em.fork();
     const row = { id, code: drawRandomCode('badge'), ...sent, revokedAt: null };
@@ -34,7 +34,7 @@ export function mountBadges(mount: Mount, { database, clock, setupChanged }: Con
   });
 
   mount('bindBadge', async ({ param, body }) => {
-    const technician = await findTechnician(param<TechnicianId>('technician'));
+    const technician = await findTechnician(param('technician'));
     if (!technician) return refuse('record.not_found');
     const read = parseForeign(body.text);
     if (!read.ok) return refuse('input.invalid', [{ field: 'text', message: BIND_WORDS[read.code] }]);
@@ -52,7 +52,7 @@ export function mountBadges(mount: Mount, { database, clock, setupChanged }: Con
     }
     // Their own card that was lost and found again is taken into use once more.
     if (taken) await em.nativeUpdate(BadgeEntity, { id: taken.id }, { revokedAt: null });
-    const id = taken?.id ?? randomUUID();
+    const id = taken?.id ?? newId<BadgeId>();
     if (!taken)
       await em.insert(BadgeEntity, { id, code, technician: technician.id, revokedAt: null, isBound: true });
     changed();
@@ -70,7 +70,7 @@ export function mountBadges(mount: Mount, { database, clock, setupChanged }: Con
   mount('dayEndLabel', async ({ param }) => {
     const em = database.em.fork();
     const badge = await em.findOne(BadgeEntity, {
-      technician: param<TechnicianId>('technician'),
+      technician: param('technician'),
       revokedAt: null,
     });
     if (!badge) return refuse('record.not_found');

@@ -3,7 +3,8 @@ import type { Rate } from '@wergon/core/money';
 import type { LocalDay, Instant, Seconds } from '@wergon/core/time';
 import type { InferEntity } from '@mikro-orm/core';
 import type { PatternWeek, TechnicianId } from '@wergon/core/people';
-import type { Language } from '@wergon/core/station';
+import type { Action } from '@wergon/core/scan';
+import type { BadgeId, Language } from '@wergon/core/station';
 
 export const TechnicianEntity = defineEntity({
   name: 'Technician',
@@ -34,7 +35,7 @@ export const BadgeEntity = defineEntity({
   name: 'Badge',
   tableName: 'badge',
   properties: {
-    id: p.string().primary(),
+    id: p.string().$type<BadgeId>().primary(),
     technician: p.string().$type<TechnicianId>().index(),
     code: p.string().unique(),
     revokedAt: p.integer().$type<Instant>().nullable(),
@@ -48,8 +49,8 @@ export const PersonLabelEntity = defineEntity({
   tableName: 'person_label',
   properties: {
     code: p.string().primary(),
-    badge: p.string().index(),
-    action: p.string(),
+    badge: p.string().$type<BadgeId>().index(),
+    action: p.string().$type<Action>(),
   },
 });
 

@@ -1,7 +1,7 @@
 import type { TechnicianId, PlannedDay, WorkPattern } from '@wergon/core/people';
 import { plannedSeconds, plannedOn } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { addDays, daysFrom, formatDay } from '@wergon/core/time';
+import { addDays, daysFrom } from '@wergon/core/time';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { ClosedDayEntity } from '../shop/index.ts';
@@ -37,7 +37,7 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
     (await database.em.fork().count(TechnicianEntity, { id })) > 0;
 
   mount('plan', async ({ param }) => {
-    const technician = param<TechnicianId>('technician');
+    const technician = param('technician');
     if (!(await hasTechnician(technician))) return refuse('record.not_found');
     const em = database.em.fork();
     const { zone } = await shop.get();
@@ -54,14 +54,14 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
     const days = daysFrom(today, DAYS_AHEAD);
     return ok({
       patterns: patterns.map(({ from, weeks }) => ({
-        from: formatDay(from),
+        from: from,
         weeks: weeks.map((week) => [...week]),
       })),
-      absences: absences.map(({ day, kind, isPaid }) => ({ day: formatDay(day), kind, isPaid })),
+      absences: absences.map(({ day, kind, isPaid }) => ({ day: day, kind, isPaid })),
       days: days.map((day) => {
         const planned = plannedOn(patterns, closed.has(day), absent.has(day), day);
         return {
-          day: formatDay(day),
+          day: day,
           kind: planned.kind,
           plannedSeconds: planned.kind === 'work' ? plannedSeconds(planned.plan) : 0,
           words: wordsOf(planned, closed.get(day), absent.get(day)),
@@ -71,7 +71,7 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
   });
 
   mount('savePattern', async ({ param, body }) => {
-    const technician = param<TechnicianId>('technician');
+    const technician = param('technician');
     if (!(await hasTechnician(technician))) return refuse('record.not_found');
     await database.em.fork().upsert(PatternEntity, { technician, fromDay: body.from, weeks: body.weeks });
     live.publishSetup();
@@ -79,7 +79,7 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
   });
 
   mount('addAbsence', async ({ param, body }) => {
-    const technician = param<TechnicianId>('technician');
+    const technician = param('technician');
     if (!(await hasTechnician(technician))) return refuse('record.not_found');
     const { from, to, kind, isPaid } = body;
     const days = daysFrom(from, to - from + 1);
@@ -93,7 +93,7 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
 
   mount('removeAbsence', async ({ param, body }) => {
     const removed = await database.em.fork().nativeDelete(AbsenceEntity, {
-      technician: param<TechnicianId>('technician'),
+      technician: param('technician'),
       day: { $gte: body.from, $lte: body.to },
     });
     live.publishSetup();

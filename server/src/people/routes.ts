@@ -1,8 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { formatInstant } from '@wergon/core/time';
 import { formatRate } from '@wergon/core/money';
 import { costRateOn } from '@wergon/core/people';
-import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import type { Context, Mount } from '../http/index.ts';
 import { costRatesByTechnician, gradeRatesOf } from './costRates.ts';
@@ -38,7 +36,7 @@ export function mountPeople(mount: Mount, context: Context): void {
             id,
             code: mayHandOut ? code : null,
             isBound,
-            revokedAt: revokedAt == null ? null : formatInstant(revokedAt),
+            revokedAt: revokedAt ?? null,
           })),
         hasRate: costRateOn(costRates.get(technician.id) ?? [], today) !== undefined,
       })),
@@ -71,7 +69,7 @@ export function mountPeople(mount: Mount, context: Context): void {
   });
 
   mount('saveTechnician', async ({ param, body }) => {
-    const id = param<TechnicianId>('technician');
+    const id = param('technician');
     const taken = await findNumber(body.number);
     if (taken && taken.id !== id) return numberTaken();
     const badGrade = await findBadGrade(body.grade);
@@ -88,7 +86,7 @@ export function mountPeople(mount: Mount, context: Context): void {
     const pinHash = body.pin === null ? null : await hashPin(body.pin);
     const found = await database.em
       .fork()
-      .nativeUpdate(TechnicianEntity, { id: param<TechnicianId>('technician') }, { pinHash });
+      .nativeUpdate(TechnicianEntity, { id: param('technician') }, { pinHash });
     changed();
     return found > 0 ? ok(null) : refuse('record.not_found');
   });

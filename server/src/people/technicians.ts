@@ -1,12 +1,10 @@
-import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { TechnicianFields, TechnicianRow } from '@wergon/contract/people';
 import { formatDecimalHours } from '@wergon/core/money';
-import { formatDay } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Code } from '@wergon/core/scan';
 import { estimateSeconds } from '@wergon/core/work';
+import { newId } from '../db/index.ts';
 import { BadgeEntity, TechnicianEntity } from './entities.ts';
 import type { Technician } from './entities.ts';
 
@@ -21,11 +19,11 @@ export async function addTechnician(
   em: EntityManager,
   fields: TechnicianFields,
   badgeCode: Code,
-  id: TechnicianId = randomUUID() as TechnicianId,
+  id: TechnicianId = newId(),
 ): Promise<TechnicianId> {
   await em.insert(TechnicianEntity, { id, ...columnsOf(fields), pinHash: null });
   await em.insert(BadgeEntity, {
-    id: randomUUID(),
+    id: newId(),
     technician: id,
     code: badgeCode,
     revokedAt: null,
@@ -33,8 +31,6 @@ export async function addTechnician(
   });
   return id;
 }
-
-const dayOrNull = (day: number | null | undefined) => (day == null ? null : formatDay(day as LocalDay));
 
 /** A technician as they are told, without their badges. */
 export const writeTechnician = (technician: Technician): Omit<TechnicianRow, 'badges' | 'hasRate'> => ({
@@ -49,8 +45,8 @@ export const writeTechnician = (technician: Technician): Omit<TechnicianRow, 'ba
   initials: technician.initials,
   isLead: technician.isLead,
   language: technician.language ?? null,
-  hiredOn: dayOrNull(technician.hiredOn),
-  leftOn: dayOrNull(technician.leftOn),
+  hiredOn: technician.hiredOn ?? null,
+  leftOn: technician.leftOn ?? null,
   billedHours: technician.billedSeconds == null ? null : formatDecimalHours(technician.billedSeconds),
   hasPin: technician.pinHash != null,
 });

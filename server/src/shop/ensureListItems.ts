@@ -1,4 +1,5 @@
-import { randomUUID } from 'node:crypto';
+import type { ResourceId } from '@wergon/core/station';
+import { newId } from '../db/index.ts';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { ListName } from '@wergon/contract/shop';
 import { drawRandomCode } from '../scan/index.ts';
@@ -32,7 +33,7 @@ async function namesOf(em: EntityManager, kind: ListKind): Promise<string[]> {
 }
 
 async function addLabel(em: EntityManager, kind: ListKind, name: string, drawCode: CodeDrawer) {
-  const item = { id: randomUUID(), name, isOff: false };
+  const item = { id: newId<ResourceId>(), name, isOff: false };
   if (kind === 'customer') await em.insert(CustomerEntity, { ...item, note: '', charge: null });
   else if (kind === 'work-center')
     await em.insert(ResourceEntity, { ...item, kind, workCenter: '', code: drawCode('resource') });

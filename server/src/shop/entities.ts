@@ -2,6 +2,7 @@ import { defineEntity, p } from '@mikro-orm/core';
 import type { InferEntity } from '@mikro-orm/core';
 import type { Charge, ListName, Settings } from '@wergon/contract/shop';
 import type { Policy, TargetId } from '@wergon/core/ledger';
+import type { ResourceId } from '@wergon/core/station';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 
@@ -56,7 +57,7 @@ export const ResourceEntity = defineEntity({
   tableName: 'resource',
   uniques: [{ properties: ['kind', 'name'] }],
   properties: {
-    id: p.string().primary(),
+    id: p.string().$type<ResourceId>().primary(),
     kind: p.string().$type<'work-center' | 'machine'>(),
     name: p.string(),
     workCenter: p.string(),

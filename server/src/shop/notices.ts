@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, toDay } from '@wergon/core/time';
+import { toDay } from '@wergon/core/time';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { insertOnce } from '../db/index.ts';
@@ -13,10 +13,10 @@ export function mountNotices(mount: Mount, { database, clock, live }: Context): 
     return ok({
       notices: notices.map(({ id, at, by, text, untilDay }) => ({
         id,
-        at: formatInstant(at),
+        at: at,
         by,
         text,
-        until: untilDay == null ? null : formatDay(toDay(untilDay)),
+        until: untilDay == null ? null : toDay(untilDay),
       })),
     });
   });

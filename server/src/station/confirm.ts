@@ -1,6 +1,6 @@
 import { ok } from '@wergon/core/result';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, addDays } from '@wergon/core/time';
+import { addDays } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { StationContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
@@ -33,7 +33,7 @@ export function findToConfirm(
 
 /** What is told of such a day at the station. */
 export const writeToConfirm = ({ day, stamp, attendedSeconds, chargedSeconds }: ShiftDay) => ({
-  day: formatDay(day),
+  day: day,
   stamp,
   attendedSeconds,
   chargedSeconds,

@@ -1,10 +1,11 @@
+import type { DeepReadonly } from '@wergon/contract/wire';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { BoardJson } from '@wergon/contract/floor';
-import type { DirectoryJson } from '@wergon/contract/station';
-import type { TargetId } from '@wergon/core/ledger';
+import type { Directory } from '@wergon/contract/station';
+import type { EntryId, TargetId } from '@wergon/core/ledger';
 import { plannedOn, plannedSpan } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, formatInstant, inForceAt, parseInstant, toDay, toInstant } from '@wergon/core/time';
+import { inForceAt, toDay, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadAnswers } from '../floor/index.ts';
@@ -20,13 +21,15 @@ const NEWEST_PROPOSALS = 200;
 /** How far back a last entry is looked for; earlier ones hold nobody up. */
 const LAST_SECONDS = 3 * DAY_SECONDS;
 
-type Details = Pick<
-  DirectoryJson,
-  'briefs' | 'jobs' | 'proposed' | 'people' | 'resources' | 'belongs' | 'scrapReasons' | 'notices'
+type Details = DeepReadonly<
+  Pick<
+    Directory,
+    'briefs' | 'jobs' | 'proposed' | 'people' | 'resources' | 'belongs' | 'scrapReasons' | 'notices'
+  >
 >;
 
 /** What the journal says of tasks and people that stands on no board. */
-export function loadMoves(sql: Sql, now: Instant, tasks: readonly string[]) {
+export function loadMoves(sql: Sql, now: Instant, tasks: readonly TargetId[]) {
   const since = now - LAST_SECONDS;
   const counts = sql.all<{ target: TargetId; good: number; scrap: number }>(
     'select "target", "good", "scrap" from "piece_count" where "target" in (select "value" from json_each(?))',
@@ -43,7 +46,7 @@ export function loadMoves(sql: Sql, now: Instant, tasks: readonly string[]) {
     counts: new Map(counts.map(({ target, ...pieces }) => [target, pieces])),
     lastAt: new Map(last.map(({ technician, at }) => [technician, at])),
     proposed: sql
-      .all<{ about: string }>(
+      .all<{ about: EntryId }>(
         `select "about" from "entry_index" where "stream" = 'floor' and "type" = 'proposal' and "about" is not null
          order by "seq" desc limit ${NEWEST_PROPOSALS}`,
       )
@@ -73,7 +76,7 @@ export async function loadDetails(
   );
   return {
     briefs: board.tasks.flatMap(({ id }) => {
-      const task = facts.tasks.get(id as TargetId);
+      const task = facts.tasks.get(id);
       if (!task) return [];
       return [
         {
@@ -84,7 +87,7 @@ export async function loadDetails(
           // A report that was made before it could be marked may be left out.
           reports: (task.reports ?? []).map((report) => ({ ...report, maySkip: report.maySkip ?? true })),
           assigned: task.assigned ?? [],
-          ...(moves.counts.get(id as TargetId) ?? { good: 0, scrap: 0 }),
+          ...(moves.counts.get(id) ?? { good: 0, scrap: 0 }),
         },
       ];
     }),
@@ -93,7 +96,7 @@ export async function loadDetails(
       return {
         order: id,
         quantity: order?.quantity ?? 0,
-        due: order?.dueDay == null ? null : formatDay(toDay(order.dueDay)),
+        due: order?.dueDay == null ? null : toDay(order.dueDay),
       };
     }),
     people: await loadPeople(em, facts, board, moves, now),
@@ -109,7 +112,7 @@ export async function loadDetails(
     ),
     proposed: moves.proposed,
     scrapReasons: reasons.map(({ name }) => name),
-    notices: notices.map(({ at, by, text }) => ({ at: formatInstant(at), by, text })),
+    notices: notices.map(({ at, by, text }) => ({ at, by, text })),
   };
 }
 
@@ -122,7 +125,7 @@ async function loadPeople(
 ): Promise<Details['people']> {
   const patterns = await em.findAll(PatternEntity);
   /** When the shift of a day was planned to end. */
-  const plannedEnd = (technician: string, day: LocalDay): Instant | null => {
+  const plannedEnd = (technician: TechnicianId, day: LocalDay): Instant | null => {
     const own = patterns
       .filter((pattern) => pattern.technician === technician)
       .map(({ fromDay, weeks }) => ({ from: toDay(fromDay), weeks }));
@@ -130,18 +133,15 @@ async function loadPeople(
     return planned.kind === 'work' ? plannedSpan(facts.zone, day, planned.plan).to : null;
   };
   return board.technicians.flatMap(({ id, state }) => {
-    const technician = facts.technicians.get(id as TechnicianId);
+    const technician = facts.technicians.get(id);
     if (!technician) return [];
     const since = state.shift?.since ?? (state.doing.status === 'nothing' ? undefined : state.doing.since);
-    const began = since === undefined ? undefined : parseInstant(since);
-    const starts = [state.shift, state.doing.status === 'nothing' ? null : state.doing].flatMap((each) => {
-      const at = each && parseInstant(each.since);
-      return at?.ok ? [at.value] : [];
-    });
-    const last = Math.max(...starts, lastAt.get(id as TechnicianId) ?? 0);
+    const starts = [state.shift, state.doing.status === 'nothing' ? null : state.doing].flatMap((each) =>
+      each ? [each.since] : [],
+    );
+    const last = Math.max(...starts, lastAt.get(id) ?? 0);
     const hours = inForceAt(facts.policy, now).maxStintHours;
-    const isOld = began?.ok === true && now - began.value > hours * 3600;
-    const end = isOld ? plannedEnd(id, facts.zone.dayAt(began.value)) : null;
+    const isOld = since !== undefined && now - since > hours * 3600;
     return [
       {
         technician: id,
@@ -149,8 +149,8 @@ async function loadPeople(
         isLead: technician.isLead,
         hasPin: technician.pinHash != null,
         language: technician.language ?? null,
-        lastAt: last === 0 ? null : formatInstant(toInstant(last)),
-        plannedEnd: end === null ? null : formatInstant(end),
+        lastAt: last === 0 ? null : toInstant(last),
+        plannedEnd: isOld ? plannedEnd(id, facts.zone.dayAt(since)) : null,
         messages: answers
           .filter((answer) => answer.technician === id)
           .map(({ at, by, text }) => ({ at, by, text })),

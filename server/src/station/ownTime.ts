@@ -9,7 +9,7 @@ import {
 } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, sumSeconds, mondayOf, addDays } from '@wergon/core/time';
+import { sumSeconds, mondayOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadHours, loadPresence, findState, loadStints } from '../ledger/index.ts';
@@ -66,7 +66,7 @@ export function loadOwnTime(
       seconds,
     }));
     return {
-      day: formatDay(day),
+      day: day,
       attendedSeconds: days.find((each) => each.day === day)?.attendedSeconds ?? 0,
       chargedSeconds: sumSeconds(lines),
       lines,

@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import { ok } from '@wergon/core/result';
 import { DEFAULT_STATION_SETTINGS } from '@wergon/core/station';
 import type { StationSettings } from '@wergon/core/station';
-import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { COOKIES, giveCookie, hashToken, makeToken } from '../access/index.ts';
 import type { StationContext } from './context.ts';
@@ -22,7 +21,7 @@ import { mountPins } from './pins.ts';
 import { mountProveSelf } from './proveSelf.ts';
 import { drawPairing, offerPairing } from './pairing.ts';
 
-const instantOrNull = (at: Instant | null | undefined) => (at == null ? null : formatInstant(at));
+const instantOrNull = (at: Instant | null | undefined) => at ?? null;
 
 /** What a station was set to, on top of what holds by itself. */
 const settingsOf = (settings: Partial<StationSettings> | null | undefined): StationSettings => ({
@@ -80,7 +79,7 @@ export function mountStation(mount: Mount, context: StationContext): void {
       lastScanAt: null,
     });
     live.publishSetup();
-    return ok({ id, code, expiresAt: formatInstant(expiresAt) });
+    return ok({ id, code, expiresAt: expiresAt });
   });
 
   mount('saveStation', async ({ param, body: { name, settings } }) => {
@@ -109,7 +108,7 @@ export function mountStation(mount: Mount, context: StationContext): void {
     const id = param('station');
     const offered = await offerPairing(database.em.fork(), id, clock.now());
     return offered
-      ? ok({ id, code: offered.code, expiresAt: formatInstant(offered.expiresAt) })
+      ? ok({ id, code: offered.code, expiresAt: offered.expiresAt })
       : refuse('record.not_found');
   });
 
@@ -168,7 +167,6 @@ export function mountStation(mount: Mount, context: StationContext): void {
       ...(await loadDetails(em, known, board, moves, now)),
       scanner: own.scanner ?? null,
       isDemo,
-      now: clock.nowMs(),
     });
   });
 
@@ -214,7 +212,7 @@ export function mountStation(mount: Mount, context: StationContext): void {
       readBatch(body.entries),
     );
     await rememberScan(station.id);
-    return ok({ results: outcomes.map(writeOutcome), seq, now: clock.nowMs() });
+    return ok({ results: outcomes.map(writeOutcome), seq });
   });
 
   /** Writes down that a station is in use, at most once a minute. */

@@ -1,6 +1,7 @@
+import type { z } from 'zod';
 import { badgeKey } from '@wergon/contract/station';
-import type { DirectoryJson, OwnTimeJson, RequestsJson } from '@wergon/contract/station';
-import type { LooseEndsJson } from '@wergon/contract/loose-ends';
+import type { OwnTimeJson, RequestsJson, directorySchema } from '@wergon/contract/station';
+import type { looseEndsSchema } from '@wergon/contract/loose-ends';
 import { DEFAULT_STATION_SETTINGS } from '@wergon/core/station';
 import { at, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
@@ -9,7 +10,8 @@ let shop: TestShop;
 beforeAll(async () => (shop = await openTestShop()));
 afterAll(() => shop.close());
 
-const directory = async () => (await shop.get('/api/station/directory', shop.station)).body as DirectoryJson;
+const directory = async () =>
+  (await shop.get('/api/station/directory', shop.station)).body as z.input<typeof directorySchema>;
 const ownBrief = async (id = shop.ada) =>
   (await directory()).people.find(({ technician }) => technician === id);
 const results = (response: { body: unknown }) =>
@@ -63,7 +65,9 @@ test.each([
     own.clock.set(Date.parse(`${day}T08:05:00+02:00`));
     await own.send({ id: newId(), type: 'shift-in', at: `${day}T08:00:00+02:00`, technician: own.ada });
     own.clock.set(Date.parse(`${day}T08:00:00+02:00`) + 30 * 3_600_000);
-    const { people } = (await own.get('/api/station/directory', own.station)).body as DirectoryJson;
+    const { people } = (await own.get('/api/station/directory', own.station)).body as z.input<
+      typeof directorySchema
+    >;
     const brief = people.find(({ technician }) => technician === own.ada);
     expect(Date.parse(brief?.plannedEnd ?? '')).toBe(Date.parse(end));
   } finally {
@@ -120,7 +124,7 @@ describe('requests', () => {
 
 describe('what the supervisor sees of stations', () => {
   const ends = async () =>
-    (await shop.get('/api/reconcile?from=2026-03-02&to=2026-03-03')).body as LooseEndsJson;
+    (await shop.get('/api/reconcile?from=2026-03-02&to=2026-03-03')).body as z.input<typeof looseEndsSchema>;
 
   test('a clock that was moved is a loose end of its station', async () => {
     await shop.send({ id: newId(), type: 'clock-jump', at: at(50), seconds: -86_400 });

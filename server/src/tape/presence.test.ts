@@ -1,5 +1,6 @@
+import type { z } from 'zod';
 import type { EffectJson, LooseEndsJson } from '@wergon/contract/loose-ends';
-import type { PersonDayJson } from '@wergon/contract/tape';
+import type { personDaySchema } from '@wergon/contract/tape';
 import type { Problem } from '@wergon/contract/wire';
 import { SEVEN, at, cookieOf, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
@@ -22,7 +23,9 @@ beforeEach(async () => {
 afterEach(() => shop.close());
 
 const day = async () =>
-  (await shop.get(`/api/reconcile/day?technician=${shop.ada}&day=2026-03-03`, desk)).body as PersonDayJson;
+  (await shop.get(`/api/reconcile/day?technician=${shop.ada}&day=2026-03-03`, desk)).body as z.input<
+    typeof personDaySchema
+  >;
 const ends = async () =>
   (
     (await shop.get('/api/reconcile?from=2026-03-03&to=2026-03-04', desk)).body as LooseEndsJson

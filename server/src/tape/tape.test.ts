@@ -1,5 +1,6 @@
+import type { z } from 'zod';
 import type { EffectJson } from '@wergon/contract/loose-ends';
-import type { PersonDayJson } from '@wergon/contract/tape';
+import type { personDaySchema } from '@wergon/contract/tape';
 import type { Problem } from '@wergon/contract/wire';
 import { at, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
@@ -17,7 +18,9 @@ beforeEach(async () => {
 afterEach(() => shop.close());
 
 const day = async (who = shop.ada) =>
-  (await shop.get(`/api/reconcile/day?technician=${who}&day=2026-03-03`)).body as PersonDayJson;
+  (await shop.get(`/api/reconcile/day?technician=${who}&day=2026-03-03`)).body as z.input<
+    typeof personDaySchema
+  >;
 const lane = async (who = shop.ada) =>
   (await day(who)).stints.map(({ from, to, isOpen, running }) => [
     (Date.parse(from) - Date.parse(at(0))) / 60_000,

@@ -6,7 +6,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { planEdit, planPresence } from '@wergon/core/tape';
 import type { TapeEdit } from '@wergon/core/tape';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, inForceAt, toInstant, addDays } from '@wergon/core/time';
+import { inForceAt, toInstant, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { mayCorrect } from '../access/index.ts';
 import type { LedgerContext, Names } from '../ledger/index.ts';
@@ -142,30 +142,32 @@ function loadPersonDay(
   const { plan } = plans(technician, day);
   const planned = plan && plannedSpan(facts.zone, day, plan);
   const presence = ({ from, to, open, capped }: Presence) => ({
-    from: formatInstant(from),
-    to: formatInstant(to),
+    from,
+    to,
     isOpen: open,
     isTorn: capped,
   });
   const closedUntil = findClosedUntil(sql);
   return {
-    asOf: formatInstant(now),
+    asOf: now,
     technician,
     name: facts.technicians.get(technician)?.name ?? '',
-    day: formatDay(day),
+    day: day,
     isClosed: closedUntil !== null && day <= closedUntil,
-    planned: planned ? { from: formatInstant(planned.from), to: formatInstant(planned.to) } : null,
+    planned: planned ? { from: planned.from, to: planned.to } : null,
     stints: stints.map((stint) => writeStint(sql, facts, names, stint)),
     shifts: shifts.map(presence),
     breaks: breaks.map(presence),
-    hours: hours.map(({ id, targets, workType = 'run', seconds }) => ({
-      id,
-      target: targets[0] ?? '',
-      title: targets[0] === undefined ? '' : titleOf(facts, targets[0]),
-      workType,
-      seconds,
-      entry: loadScan(sql, id, names),
-    })),
+    hours: hours.flatMap(({ id, targets, workType = 'run', seconds }) =>
+      targets.map((target) => ({
+        id,
+        target,
+        title: titleOf(facts, target),
+        workType,
+        seconds,
+        entry: loadScan(sql, id, names),
+      })),
+    ),
     gapSeconds: inForceAt(facts.policy, now).gapMinutes * 60,
     attendedSeconds: own?.attendedSeconds ?? 0,
     chargedSeconds: own?.chargedSeconds ?? 0,
@@ -178,8 +180,8 @@ const writeStint = (
   names: Names,
   stint: Stint,
 ): PersonDayJson['stints'][number] => ({
-  from: formatInstant(stint.from),
-  to: formatInstant(stint.to),
+  from: stint.from,
+  to: stint.to,
   isOpen: stint.open,
   isTorn: stint.capped,
   running: stint.running.map((run) => ({

@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import { ok } from '@wergon/core/result';
-import { formatInstant } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
@@ -14,7 +13,7 @@ export function mountDrafts(mount: Mount, { database, clock }: LedgerContext): v
     return ok({
       drafts: rows.map(({ id, at, fields }) => ({
         id,
-        at: formatInstant(at),
+        at: at,
         by: who.user.name,
         fields,
       })),

@@ -1,9 +1,9 @@
 import type { JobWeekJson } from '@wergon/contract/timesheet';
 import { allocateStint } from '@wergon/core/ledger';
-import type { HoursEntry, TargetId } from '@wergon/core/ledger';
+import type { EntryId, HoursEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, mondayOf, addDays } from '@wergon/core/time';
+import { mondayOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import { covers } from '../access/index.ts';
@@ -31,7 +31,7 @@ export function mountJobWeek(mount: Mount, { database, clock, facts }: LedgerCon
   });
 }
 
-type Entered = { readonly id: string; readonly seconds: number; readonly workType: WorkType };
+type Entered = { readonly id: EntryId; readonly seconds: number; readonly workType: WorkType };
 type Cells = { scanned: number; isOpen: boolean; entered: Entered[] }[];
 
 function loadJobWeek(
@@ -56,7 +56,7 @@ function loadJobWeek(
         name,
         department,
         cells: cells.map(({ scanned, isOpen, entered }, i) => ({
-          day: formatDay(addDays(monday, i)),
+          day: addDays(monday, i),
           scannedSeconds: scanned,
           entered,
           isOpen,
@@ -68,11 +68,11 @@ function loadJobWeek(
       };
     });
   return {
-    asOf: formatInstant(now),
+    asOf: now,
     target,
     title: titleOf(facts, target),
     days: days.map((day) => ({
-      day: formatDay(day),
+      day,
       isClosed: closedUntil !== null && day <= closedUntil,
       isFuture: day > today,
     })),

@@ -1,9 +1,9 @@
 import type { WeekJson } from '@wergon/contract/timesheet';
 import { deriveAttendance, allocateStint, sumEntered } from '@wergon/core/ledger';
-import type { TargetId } from '@wergon/core/ledger';
+import type { EntryId, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, mondayOf, addDays } from '@wergon/core/time';
+import { mondayOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import { mayCorrect } from '../access/index.ts';
@@ -43,7 +43,7 @@ type Row = { target: TargetId; workType: WorkType; cells: Cell[] };
 type Cell = {
   scanned: number;
   isOpen: boolean;
-  entered: { id: string; seconds: number; workType: WorkType }[];
+  entered: { id: EntryId; seconds: number; workType: WorkType }[];
 };
 
 function loadWeek(
@@ -95,13 +95,13 @@ function loadWeek(
     [technician, monday],
   );
   return {
-    asOf: formatInstant(now),
+    asOf: now,
     technician,
     name: facts.technicians.get(technician)?.name ?? '',
     days: days.map((day, i) => {
       const { seconds, absence } = plans(technician, day);
       return {
-        day: formatDay(day),
+        day,
         plannedSeconds: seconds,
         attendedSeconds: attendance.find((each) => each.day === day)?.attendedSeconds ?? 0,
         absence: sayAbsence(absence, seesAbsences),
@@ -117,13 +117,13 @@ function loadWeek(
       title: titleOf(facts, target),
       isTask: facts.tasks.has(target),
       cells: cells.map(({ scanned, isOpen, entered }, i) => ({
-        day: formatDay(addDays(monday, i)),
+        day: addDays(monday, i),
         scannedSeconds: scanned,
         entered,
         isOpen,
       })),
       totalSeconds: cells.reduce((sum, cell) => sum + sumOf(cell), 0),
     })),
-    lastDay: last?.day == null ? null : formatDay(last.day),
+    lastDay: last?.day ?? null,
   };
 }

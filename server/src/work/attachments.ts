@@ -1,3 +1,4 @@
+import type { WorkOrderId } from '@wergon/core/work';
 import { randomUUID } from 'node:crypto';
 import { MOST_ATTACHMENT_BYTES } from '@wergon/contract/work';
 import { ok } from '@wergon/core/result';
@@ -50,7 +51,8 @@ export function mountAttachments(mount: Mount, { database, clock, live }: Contex
     return isKept ? ok({ id }) : refuse('record.sent_before');
   });
 
-  const find = (id: string, order: string) => database.em.fork().findOne(AttachmentEntity, { id, order });
+  const find = (id: string, order: WorkOrderId) =>
+    database.em.fork().findOne(AttachmentEntity, { id, order });
 
   mount('attachment', async ({ param }) => {
     const found = await find(param('attachment'), param('order'));

@@ -1,5 +1,5 @@
+import type { WorkOrderId } from '@wergon/core/work';
 import { newId } from '../db/index.ts';
-import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { ok } from '@wergon/core/result';
 import { dated, inForceAt } from '@wergon/core/time';
@@ -33,8 +33,8 @@ async function duplicate(
   order: WorkOrder,
   number: string,
   changer: Changer,
-): Promise<string> {
-  const id = randomUUID();
+): Promise<WorkOrderId> {
+  const id = newId<WorkOrderId>();
   const { rates } = await loadGrades(em);
   await em.insert(OrderEntity, {
     ...copyOf(order),

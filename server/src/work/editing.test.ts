@@ -259,7 +259,7 @@ describe('a traveler', () => {
     expect(first.map((codes) => codes.length)).toEqual([2, 2]);
     expect(await meaning(first[0]?.[1] ?? '')).toMatchObject({
       kind: 'traveler',
-      id: tasks[0]?.id,
+      target: tasks[0]?.id,
       workType: 'setup',
       isOld: false,
     });

@@ -1,3 +1,4 @@
+import type { WorkOrderId } from '@wergon/core/work';
 import type { NewOrder } from '@wergon/contract/work';
 import { ok } from '@wergon/core/result';
 import { dated } from '@wergon/core/time';
@@ -26,7 +27,7 @@ export function mountEditing(mount: Mount, context: WorkContext): void {
   mountDuplicate(mount, context);
 
   /** What of an order names something that does not exist, or a number that another order has. */
-  const findProblem = async (order: NewOrder, own?: string): Promise<RouteRefusal | undefined> => {
+  const findProblem = async (order: NewOrder, own?: WorkOrderId): Promise<RouteRefusal | undefined> => {
     const em = database.em.fork();
     const other = await em.findOne(OrderEntity, { number: order.number });
     if (other && other.id !== own)

@@ -6,13 +6,13 @@ import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
 import type { TaskRow } from '@wergon/contract/compare';
 import type { Charge } from '@wergon/contract/shop';
 import type { Dated, Seconds, Instant, LocalDay } from '@wergon/core/time';
-import type { FieldChange, OrderState, WorkType } from '@wergon/core/work';
+import type { FieldChange, OrderState, StandardId, WorkOrderId, WorkType } from '@wergon/core/work';
 
 export const OrderEntity = defineEntity({
   name: 'WorkOrder',
   tableName: 'work_order',
   properties: {
-    id: p.string().primary(),
+    id: p.string().$type<WorkOrderId>().primary(),
     number: p.string().unique(),
     title: p.string(),
     customer: p.string(),
@@ -44,7 +44,7 @@ export const TaskEntity = defineEntity({
   tableName: 'task',
   properties: {
     id: p.string().$type<TargetId>().primary(),
-    order: p.string().fieldName('work_order').index(),
+    order: p.string().$type<WorkOrderId>().fieldName('work_order').index(),
     position: p.integer(),
     title: p.string(),
     workCenter: p.string(),
@@ -81,7 +81,7 @@ export const StandardEntity = defineEntity({
   name: 'Standard',
   tableName: 'standard',
   properties: {
-    id: p.string().primary(),
+    id: p.string().$type<StandardId>().primary(),
     kind: p.string().$type<'task' | 'job'>(),
     title: p.string(),
     version: p.integer(),
@@ -96,7 +96,7 @@ export const StandardVersionEntity = defineEntity({
   name: 'StandardVersion',
   tableName: 'standard_version',
   properties: {
-    standard: p.string().primary(),
+    standard: p.string().$type<StandardId>().primary(),
     version: p.integer().primary(),
     body: p.json<StandardBody>(),
     savedAt: p.integer().$type<Instant>(),
@@ -110,7 +110,7 @@ export const OrderChangeEntity = defineEntity({
   tableName: 'order_change',
   properties: {
     id: p.integer().primary().autoincrement(),
-    order: p.string().fieldName('work_order').index(),
+    order: p.string().$type<WorkOrderId>().fieldName('work_order').index(),
     at: p.integer().$type<Instant>(),
     by: p.string().fieldName('changed_by'),
     changes: p.json<FieldChange[]>(),
@@ -122,7 +122,7 @@ export const AttachmentEntity = defineEntity({
   tableName: 'attachment',
   properties: {
     id: p.string().primary(),
-    order: p.string().fieldName('work_order').index(),
+    order: p.string().$type<WorkOrderId>().fieldName('work_order').index(),
     name: p.string(),
     type: p.string().$type<'image/png' | 'image/jpeg' | 'image/webp' | 'application/pdf'>(),
     size: p.integer(),
@@ -139,9 +139,9 @@ export const TravelerCodeEntity = defineEntity({
   uniques: [{ properties: ['task', 'workType', 'version'] }],
   properties: {
     code: p.string().primary(),
-    task: p.string(),
+    task: p.string().$type<TargetId>(),
     /** Empty for the task's own code. */
-    workType: p.string(),
+    workType: p.string().$type<WorkType | ''>(),
     version: p.integer(),
   },
 });

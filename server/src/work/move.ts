@@ -1,7 +1,7 @@
 import { ok } from '@wergon/core/result';
 import { inForceAt } from '@wergon/core/time';
 import { checkMove } from '@wergon/core/work';
-import type { FieldChange, OrderState } from '@wergon/core/work';
+import type { FieldChange, OrderState, WorkOrderId } from '@wergon/core/work';
 import { PROBLEMS, refuse } from '../http/index.ts';
 import type { RouteRefusal, Context, Mount } from '../http/index.ts';
 import { keepChanges, loadTasks } from './changes.ts';
@@ -19,7 +19,7 @@ type Move = {
 /** Moves an order to another state, if it can go there. */
 export const moveOrder = (
   { database }: Pick<Context, 'database'>,
-  id: string,
+  id: WorkOrderId,
   { to, changer, accepted }: Move,
 ): Promise<RouteRefusal | undefined> =>
   // Read inside the transaction that writes: of two who move an order at once, the second moves it from where the
@@ -50,11 +50,11 @@ export const moveOrder = (
 /** Releases several orders at once; those that cannot be are named with why. */
 export function mountRelease(mount: Mount, context: Context): void {
   const { database, clock, setupChanged } = context;
-  const numberOf = async (id: string) =>
+  const numberOf = async (id: WorkOrderId) =>
     (await database.em.fork().findOne(OrderEntity, { id }))?.number ?? id;
 
   mount('releaseOrders', async ({ body, who }) => {
-    const released: string[] = [];
+    const released: WorkOrderId[] = [];
     const refused: { number: string; reason: string }[] = [];
     const changer = { by: who.user.name, now: clock.now() };
     for (const id of new Set(body.orders)) {

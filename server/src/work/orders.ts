@@ -2,12 +2,12 @@ import type { TargetId } from '@wergon/core/ledger';
 import { newId } from '../db/index.ts';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { NewOrder, TaskFields } from '@wergon/contract/work';
-import { centsOf, formatDecimal, formatRate } from '@wergon/core/money';
+import { centsOf, formatCents, formatDecimal, formatRate } from '@wergon/core/money';
 import type { Cents, Fraction, Rate } from '@wergon/core/money';
 import { dated, formatDay, inForceAt } from '@wergon/core/time';
 import type { Dated, Instant } from '@wergon/core/time';
 import { estimateCost, estimateSeconds } from '@wergon/core/work';
-import type { InWords, OrderState } from '@wergon/core/work';
+import type { InWords, OrderState, WorkOrderId } from '@wergon/core/work';
 import { writeCharge, ensureListItems } from '../shop/index.ts';
 import type { CodeDrawer } from '../scan/index.ts';
 import { OrderEntity, TaskEntity } from './entities.ts';
@@ -79,7 +79,7 @@ type Draft = NewOrder & { readonly states: Dated<OrderState> };
 
 /** The rows of a new work order. Every task keeps the standard rate it was estimated with. */
 export function newOrderRows(order: Draft, gradeRates: GradeRates, drawCode: CodeDrawer, makeId: MakeId) {
-  const id = makeId();
+  const id = makeId<WorkOrderId>();
   const head = { id, code: drawCode('order'), states: order.states, version: 1, ...orderColumns(order) };
   const tasks = order.tasks.map((task, i) =>
     newTaskRow(id, task, (i + 1) * POSITION_STEP, order.quantity, gradeRates, drawCode, makeId),
@@ -94,7 +94,7 @@ export async function addOrder(
   gradeRates: GradeRates,
   drawCode: CodeDrawer,
   makeId: MakeId = newId,
-): Promise<string> {
+): Promise<WorkOrderId> {
   await ensureListItems(em, labelsOf(order), drawCode);
   const rows = newOrderRows(order, gradeRates, drawCode, makeId);
   await em.insert(OrderEntity, rows.order);
@@ -103,7 +103,7 @@ export async function addOrder(
 }
 
 function newTaskRow(
-  order: string,
+  order: WorkOrderId,
   task: TaskFields,
   position: number,
   quantity: number,
@@ -196,7 +196,7 @@ export function orderInWords(
     'Job type': order.jobType,
     Item: order.item,
     Unit: order.unit == null ? '' : names.unit(order.unit),
-    Price: order.price == null ? '' : (order.price / 100).toFixed(2),
+    Price: order.price == null ? '' : formatCents(order.price),
     Notes: order.notes,
     'Estimate includes': [...order.includes].sort().join(', '),
     Tasks: tasks.map(({ title }) => title).join(', '),

@@ -1,4 +1,4 @@
-import { randomUUID } from 'node:crypto';
+import { newId } from '../db/index.ts';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type {
   StandardJobFields,
@@ -8,10 +8,10 @@ import type {
 } from '@wergon/contract/work';
 import { formatCents, formatDecimal, toCents } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
-import { formatInstant } from '@wergon/core/time';
+import { toInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { findChanges } from '@wergon/core/work';
-import type { InWords } from '@wergon/core/work';
+import type { InWords, StandardId } from '@wergon/core/work';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { GradeEntity } from '../people/index.ts';
@@ -43,7 +43,7 @@ export const jobBody = ({ title, scope, steps }: StandardJobFields): NonNullable
 });
 
 type Saved = {
-  readonly id: string | null;
+  readonly id: StandardId | null;
   readonly kind: Standard['kind'];
   readonly body: Body;
   readonly isOff: boolean;
@@ -55,9 +55,9 @@ export async function saveStandard(
   saved: Saved,
   by: string,
   now: Instant,
-): Promise<string> {
+): Promise<StandardId> {
   const before = saved.id === null ? null : await em.findOne(StandardEntity, { id: saved.id });
-  const id = before?.id ?? saved.id ?? randomUUID();
+  const id = before?.id ?? saved.id ?? newId<StandardId>();
   const title = saved.body.task?.title ?? saved.body.job?.title ?? '';
   const isSame = before !== null && JSON.stringify(before.body) === JSON.stringify(saved.body);
   const version = (before?.version ?? 0) + (isSame ? 0 : 1);
@@ -88,14 +88,14 @@ export function mountStandards(mount: Mount, { database, clock, live }: Context)
         id,
         version,
         isOff,
-        savedAt: formatInstant((save?.savedAt ?? 0) as Instant),
+        savedAt: save?.savedAt ?? toInstant(0),
         savedBy: save?.savedBy ?? '',
       };
     };
     const jobs = standards.flatMap((each): StandardJobJson[] =>
       each.body.job ? [{ ...kept(each), ...each.body.job }] : [],
     );
-    const usedBy = (task: string) =>
+    const usedBy = (task: StandardId) =>
       jobs.filter(({ steps }) => steps.some((step) => step.task === task)).map(({ title }) => title);
     return ok({
       tasks: standards.flatMap((each): StandardTaskJson[] =>
@@ -167,7 +167,7 @@ export function mountStandards(mount: Mount, { database, clock, live }: Context)
       versions: versions
         .map(({ version, savedAt, savedBy }, i) => ({
           version,
-          savedAt: formatInstant(savedAt),
+          savedAt,
           savedBy,
           changes: i === 0 ? [] : findChanges(words[i - 1] ?? {}, words[i] ?? {}),
         }))

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { weekOf } from '@wergon/core/time';
+import type { TechnicianId } from '@wergon/core/people';
+import type { LocalDay } from '@wergon/core/time';
+import { formatDay, weekOf } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
@@ -53,22 +55,25 @@ const counts = computed(() => {
   };
 });
 /** The days that were approved last, in one press: they are taken back in one. */
-const approved = ref<readonly { technician: string; day: string }[]>([]);
-async function approve(list: readonly { technician: string; day: string; stamp: string }[]): Promise<void> {
+type PersonDay = { readonly technician: TechnicianId; readonly day: LocalDay };
+const approved = ref<readonly PersonDay[]>([]);
+const write = <T extends PersonDay>(list: readonly T[]) =>
+  list.map((each) => ({ ...each, day: formatDay(each.day) }));
+async function approve(list: readonly (PersonDay & { readonly stamp: string })[]): Promise<void> {
   if (list.length === 0) return;
-  const done = await act(() => callRoute('approve', { body: { days: [...list] } }));
+  const done = await act(() => callRoute('approve', { body: { days: write(list) } }));
   if (done !== undefined) approved.value = list.map(({ technician, day }) => ({ technician, day }));
 }
-async function unapprove(list: readonly { technician: string; day: string }[]): Promise<void> {
-  const done = await act(() => callRoute('unapprove', { body: { days: [...list] } }));
+async function unapprove(list: readonly PersonDay[]): Promise<void> {
+  const done = await act(() => callRoute('unapprove', { body: { days: write(list) } }));
   if (done !== undefined) approved.value = [];
 }
-const sayApproved = (list: readonly { technician: string; day: string }[]) => {
+const sayApproved = (list: readonly PersonDay[]) => {
   const [first] = list;
   const name = people.value.find(({ technician }) => technician === first?.technician)?.name ?? '';
   return list.length === 1 && first ? `${name}, ${sayDate(first.day)}` : `${list.length} days`;
 };
-const dayOf = (person: Person, day: string) => person.days.find((each) => each.day === day);
+const dayOf = (person: Person, day: LocalDay) => person.days.find((each) => each.day === day);
 const REFUSALS = {
   own: 'your own time: somebody else approves it',
   'other-department': 'not one of your people',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LocalDay } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { AccountedJson } from '@wergon/contract/attendance';
@@ -35,7 +36,7 @@ const totals = computed(() => {
     expected: sum((person) => person.days.reduce((own, { expectedSeconds }) => own + expectedSeconds, 0)),
   };
 });
-const dayOf = (person: Person, day: string) => person.days.find((each) => each.day === day);
+const dayOf = (person: Person, day: LocalDay) => person.days.find((each) => each.day === day);
 const longest = computed(() =>
   Math.max(
     8 * 3600,

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { BButton } from 'bootstrap-vue-next';
 import { computed } from 'vue';
-import { callRoute, sayDate, useDesk, useAct } from '../kit/index.ts';
+import { callRoute, sayDateText, useDesk, useAct } from '../kit/index.ts';
 
 /** So often it is looked how a backup is doing that is being made. */
 const LOOK_MS = 2_000;
@@ -21,7 +21,7 @@ const status = computed(() => query.data.value);
 const sayTime = (at: string) => {
   const time = new Date(at);
   const minutes = String(time.getMinutes()).padStart(2, '0');
-  return `${sayDate(at.slice(0, 10))} ${at.slice(0, 4)}, ${time.getHours()}:${minutes}`;
+  return `${sayDateText(at.slice(0, 10))} ${at.slice(0, 4)}, ${time.getHours()}:${minutes}`;
 };
 const isOld = computed(() => !status.value?.last || Date.now() - Date.parse(status.value.last.at) > OLD_MS);
 const megabytes = (bytes: number) => (bytes / 1_000_000).toFixed(1);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { OrderRow } from '@wergon/contract/compare';
-import { parseDay, weekOf, addDays } from '@wergon/core/time';
+import { weekOf, addDays } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 
 const props = defineProps<{
@@ -23,10 +23,9 @@ const weeks = computed(() =>
 );
 const stacks = computed(() => {
   const due = new Map<number, { open: number }>();
-  for (const { due: text, state } of props.orders) {
-    const day = text === null ? undefined : parseDay(text);
-    if (!day?.ok || state === 'finished' || state === 'closed') continue;
-    due.set(day.value, { open: (due.get(day.value)?.open ?? 0) + 1 });
+  for (const { due: day, state } of props.orders) {
+    if (day === null || state === 'finished' || state === 'closed') continue;
+    due.set(day, { open: (due.get(day)?.open ?? 0) + 1 });
   }
   return [...due]
     .filter(([day]) => day >= props.firstDay && day < props.firstDay + days.value)

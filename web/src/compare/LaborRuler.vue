@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { TaskRow } from '@wergon/contract/compare';
-import { parseDay, weekOf, addDays } from '@wergon/core/time';
+import { weekOf, addDays } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 
 const props = defineProps<{ tasks: readonly TaskRow[]; firstDay: LocalDay; days: number; today: LocalDay }>();
@@ -16,10 +16,7 @@ const weeks = computed(() =>
 const bars = computed(() => {
   const sums = new Map<number, number>();
   for (const { lines } of props.tasks)
-    for (const { day: text, seconds } of lines) {
-      const day = parseDay(text);
-      if (day.ok) sums.set(day.value, (sums.get(day.value) ?? 0) + seconds);
-    }
+    for (const { day, seconds } of lines) sums.set(day, (sums.get(day) ?? 0) + seconds);
   const most = Math.max(1, ...sums.values());
   return [...sums]
     .filter(([day]) => day >= props.firstDay && day < props.firstDay + props.days)

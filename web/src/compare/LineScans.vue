@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import type { Instant } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import type { LineRow } from '@wergon/contract/compare';
-import { readInstant } from '@wergon/contract/wire';
 import { formatDay } from '@wergon/core/time';
 import { callRoute, sayInstant, useDesk } from '../kit/index.ts';
 import { QueryState } from '../kit/parts/index.ts';
@@ -17,19 +17,20 @@ const query = useQuery({
   ],
   queryFn: () => {
     const { technician, workType, day } = props.line;
-    return callRoute('line', { query: { technician, target: props.target, workType, day } });
+    const query = { technician, target: props.target, workType, day: formatDay(day) };
+    return callRoute('line', { query });
   },
 });
 
 /** The day of a stint, where it can be put right. */
-const dayOf = (from: string) => ({
+const dayOf = (from: Instant) => ({
   name: 'person-day',
   params: {
     technician: props.line.technician,
-    day: desk.zone ? formatDay(desk.zone.dayAt(readInstant(from))) : props.line.day,
+    day: formatDay(desk.zone ? desk.zone.dayAt(from) : props.line.day),
   },
 });
-const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(text)) : '');
+const clock = (at: Instant) => (desk.zone ? sayInstant(desk.zone, at) : '');
 </script>
 
 <template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { OrderRow } from '@wergon/contract/compare';
-import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import Yardstick from './Yardstick.vue';
 import { sayDate, useDesk } from '../kit/index.ts';
@@ -17,7 +16,7 @@ const balance = computed(() => sayBalance(props.row.comparison, props.row.hasEst
 const isLate = computed(
   () =>
     props.row.due !== null &&
-    props.row.due < formatDay(props.today) &&
+    props.row.due < props.today &&
     !['finished', 'closed'].includes(props.row.state),
 );
 const people = computed(() => {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import type { Instant } from '@wergon/core/time';
 import type { OrderRow } from '@wergon/contract/compare';
-import { readInstant } from '@wergon/contract/wire';
 import { sayClock, useDesk } from '../kit/index.ts';
 
 defineProps<{ people: OrderRow['signedOut'] }>();
 const desk = useDesk();
-const clock = (at: string) => (desk.zone ? sayClock(desk.zone, readInstant(at)) : '');
+const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
 </script>
 
 <template>

@@ -2,10 +2,9 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { readInstant } from '@wergon/contract/wire';
 import type { StoryJson } from '@wergon/contract/compare';
 import { formatDay, parseDay } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 import { callRoute, sayClock, sayDate, sayDay, useDesk, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import { sayEvent } from './storyWords.ts';
@@ -44,7 +43,7 @@ const days = computed(() =>
     };
   }),
 );
-const clock = (at: string | null) => (at !== null && desk.zone ? sayClock(desk.zone, readInstant(at)) : '');
+const clock = (at: Instant | null) => (at !== null && desk.zone ? sayClock(desk.zone, at) : '');
 const print = () => window.print();
 </script>
 

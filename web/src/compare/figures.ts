@@ -100,6 +100,9 @@ const shareOf = ({ comparison: { actualSeconds, estimatedSeconds } }: OrderRow) 
 const overCost = ({ comparison: { costDifference }, hasEstimate }: OrderRow) =>
   hasEstimate ? Math.max(0, Number(costDifference)) : 0;
 
+/** What is due on no day comes after all that is. */
+const NO_DUE_DAY = Number.MAX_SAFE_INTEGER;
+
 /** What a list of orders can begin with. */
 export const ORDERS = {
   over: {
@@ -112,7 +115,7 @@ export const ORDERS = {
   },
   due: {
     word: 'Due soonest',
-    compare: (a, b) => (a.due ?? '9999').localeCompare(b.due ?? '9999'),
+    compare: (a, b) => (a.due ?? NO_DUE_DAY) - (b.due ?? NO_DUE_DAY),
   },
 } as const satisfies Record<
   string,

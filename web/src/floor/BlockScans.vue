@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import type { Block, Board } from '@wergon/core/floor';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
@@ -25,9 +24,7 @@ const query = useQuery({
   queryFn: () => callRoute('personDay', { query: { technician: props.technician, day: day.value } }),
   enabled: computed(() => desk.may('reconcile.see')),
 });
-const stint = computed(() =>
-  query.data.value?.stints.find(({ from }) => readInstant(from) === props.block.stint.from),
-);
+const stint = computed(() => query.data.value?.stints.find(({ from }) => from === props.block.stint.from));
 const work = computed(() =>
   props.block.running.map(({ target, workType }) => {
     const known = props.board.targets.get(target);

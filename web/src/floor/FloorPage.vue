@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import type { TechnicianId } from '@wergon/core/people';
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import { chargedOf } from '@wergon/core/floor';
 import type { Lane } from '@wergon/core/floor';
 import { sumSeconds } from '@wergon/core/time';
@@ -41,9 +41,9 @@ const people = computed(
 const units = computed(
   () => new Map((query.data.value?.orderDetails ?? []).map(({ order, unit }) => [order, unit])),
 );
-const isPlannedNow = (id: string) => {
+const isPlannedNow = (id: TechnicianId) => {
   const planned = people.value.get(id)?.planned;
-  return planned ? readInstant(planned.from) <= now.value && now.value < readInstant(planned.to) : false;
+  return planned ? planned.from <= now.value && now.value < planned.to : false;
 };
 const isAway = (lane: Lane) =>
   isShown(lane, 'not here', people.value.get(lane.technician.id), isPlannedNow(lane.technician.id));

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import { callRoute, sayClock, sayDay, useDesk, useNow } from '../kit/index.ts';
 import type { Instant, Zone } from '@wergon/core/time';
 import { sayEntryType } from '../ledger/index.ts';
@@ -19,7 +18,7 @@ const sayTime = (zone: Zone, at: Instant) => {
 const latest = computed(() =>
   (query.data.value?.latest ?? []).map(({ seq, at, type, name, about, station }) => ({
     seq,
-    time: desk.zone && at.includes('T') ? sayTime(desk.zone, readInstant(at)) : at,
+    time: desk.zone ? sayTime(desk.zone, at) : '',
     words: [name, sayEntryType(type), about].filter((part) => part).join(' '),
     station,
   })),

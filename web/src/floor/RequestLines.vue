@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import { callRoute, sayClock, useDesk, useNow, useAct } from '../kit/index.ts';
 
 /** A request that nobody has answered is shown so long, in seconds: longer than any shift. */
@@ -22,7 +21,7 @@ const answers = reactive<Record<string, string>>({});
 
 const open = computed(() =>
   (query.data.value?.requests ?? []).filter(
-    ({ answer, at }) => answer === null && now.value - readInstant(at) < SHOWN_SECONDS,
+    ({ answer, at }) => answer === null && now.value - at < SHOWN_SECONDS,
   ),
 );
 async function send(request: string): Promise<void> {
@@ -41,7 +40,7 @@ async function send(request: string): Promise<void> {
         }}<template v-if="request.text">: {{ request.text }}</template>
         <span class="quiet">
           <template v-if="request.target">{{ request.target }}, </template>{{ request.station }},
-          {{ desk.zone ? sayClock(desk.zone, readInstant(request.at)) : ''
+          {{ desk.zone ? sayClock(desk.zone, request.at) : ''
           }}<template v-if="props.out.has(request.technician)">, not signed in</template>
         </span>
       </p>

@@ -1,3 +1,4 @@
+import { technicianId } from '@wergon/contract/wire';
 import type { Lane, Presently } from '@wergon/core/floor';
 import { SHOWN, isShown, rowsOf } from './floorRows.ts';
 import type { Shown } from './floorRows.ts';
@@ -25,7 +26,13 @@ test.each<[presently: Presently, isPlanned: boolean, shown: readonly Shown[]]>([
 });
 
 test('who is away as planned is not missing', () => {
-  const person = { technician: 'ada', crew: '', planned: null, isAway: true, billedSeconds: null };
+  const person = {
+    technician: technicianId.parse('ada'),
+    crew: '',
+    planned: null,
+    isAway: true,
+    billedSeconds: null,
+  };
   expect(isShown(lane('ada', 'out'), 'not here', person, true)).toBe(false);
 });
 

@@ -1,10 +1,10 @@
-import { formatInstant, toInstant } from '@wergon/core/time';
+import { toInstant } from '@wergon/core/time';
 import { sayOut } from './laneWords.ts';
 
 const HOUR = 3600;
 const clock = (at: number) => `${at / HOUR}:00`;
 const planned = (from: number, to: number) => ({
-  planned: { from: formatInstant(toInstant(from * HOUR)), to: formatInstant(toInstant(to * HOUR)) },
+  planned: { from: toInstant(from * HOUR), to: toInstant(to * HOUR) },
   isAway: false,
 });
 

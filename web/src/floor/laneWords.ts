@@ -1,4 +1,3 @@
-import { readInstant } from '@wergon/contract/wire';
 import type { FloorJson } from '@wergon/contract/floor';
 import type { Lane } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
@@ -12,7 +11,7 @@ export function sayOut(
 ): string {
   if (person?.isAway) return 'Absent';
   if (lane.blocks.length > 0) return 'Gone';
-  if (!person?.planned || now >= readInstant(person.planned.to)) return 'Not here';
-  const from = readInstant(person.planned.from);
+  if (!person?.planned || now >= person.planned.to) return 'Not here';
+  const from = person.planned.from;
   return now < from ? `Expected at ${clock(from)}` : `Not here, expected at ${clock(from)}`;
 }

@@ -1,8 +1,7 @@
+import type { ResponseOf } from '@wergon/contract/routes';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { readBoard, readLanes } from '@wergon/contract/floor';
-import { readDay } from '@wergon/contract/wire';
-import type { FloorJson } from '@wergon/contract/floor';
 import { accountedShare, countPresently, drawLane } from '@wergon/core/floor';
 import type { Lane } from '@wergon/core/floor';
 import { formatDay, toSeconds, addDays } from '@wergon/core/time';
@@ -10,7 +9,7 @@ import { callRoute, useNow, useToday } from '../kit/index.ts';
 
 /** The floor of one day as it stands now: what the server sent, with open time on top. Until the server answers, what
  *  was `kept` stands there. */
-export function useFloor(kept?: FloorJson) {
+export function useFloor(kept?: ResponseOf<'floor'>) {
   const now = useNow();
   const today = useToday();
   /** Days before today; the floor follows the day over midnight. */
@@ -27,7 +26,7 @@ export function useFloor(kept?: FloorJson) {
     shallow: true,
   });
   /** The day that is drawn: until the asked one has come, the one before it. */
-  const day = computed(() => (query.data.value ? readDay(query.data.value.day) : askedDay.value));
+  const day = computed(() => (query.data.value ? query.data.value.day : askedDay.value));
   const board = computed(() => query.data.value && readBoard(query.data.value));
   const settled = computed(() => query.data.value && readLanes(query.data.value));
   const none = { stints: [], shifts: [], breaks: [], enteredSeconds: toSeconds(0) };

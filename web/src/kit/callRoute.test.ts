@@ -1,3 +1,4 @@
+import { UnreadableAnswer } from '@wergon/contract/routes';
 import { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './callRoute.ts';
 
 const asked: { url: string; init: RequestInit | undefined }[] = [];
@@ -12,11 +13,12 @@ beforeEach(() => {
   };
 });
 const refuse = (status: number, problem: unknown) => () => new Response(JSON.stringify(problem), { status });
+const drop = () => callRoute('dropDraft', { params: { draft: 'd' } });
 const failure = async () => callRoute('rail').catch((error: unknown) => error);
 
 test('a route is called by its method and path, with what stands in it made safe', async () => {
-  await callRoute('dropDraft', { params: { draft: 'a/b ?' }, body: null as never });
-  await callRoute('week', { query: { technician: 't 1', day: '2026-03-02' } });
+  await callRoute('dropDraft', { params: { draft: 'a/b ?' } });
+  await callRoute('week', { query: { technician: 't 1', day: '2026-03-02' } }).catch(() => undefined);
   expect(asked.map(({ url, init }) => `${init?.method ?? ''} ${url}`)).toEqual([
     'POST /api/reconcile/drafts/a%2Fb%20%3F/drop',
     'GET /api/reconcile/week?technician=t+1&day=2026-03-02',
@@ -25,17 +27,17 @@ test('a route is called by its method and path, with what stands in it made safe
 
 test('the clock of the server is measured at every answer that tells it', async () => {
   respond = () => new Response('null', { headers: { 'wergon-now': String(Date.now() + 60_000) } });
-  await callRoute('rail');
+  await drop();
   expect(Math.abs(clockOffsetMs.value - 60_000)).toBeLessThan(5_000);
   const before = clockOffsetMs.value;
   respond = () => new Response('null');
-  await callRoute('rail');
+  await drop();
   expect(clockOffsetMs.value).toBe(before);
 });
 
 test.each<[told: () => Response, words: string, sentence: string, why: string]>([
   [
-    refuse(409, { type: 'urn:wergon:reconcile.changed', title: 'This has changed meanwhile' }),
+    refuse(409, { type: 'urn:wergon:reconcile.changed', status: 409, title: 'This has changed meanwhile' }),
     'This has changed meanwhile',
     'This has changed meanwhile',
     'a “no” in its own words',
@@ -43,6 +45,7 @@ test.each<[told: () => Response, words: string, sentence: string, why: string]>(
   [
     refuse(422, {
       type: 'urn:wergon:input.invalid',
+      status: 422,
       title: 'Something is not right',
       errors: [{ field: 'rows[0].day', message: 'lies in the future' }],
     }),
@@ -69,6 +72,13 @@ test.each<[told: () => Response, words: string, sentence: string, why: string]>(
   const error = await failure();
   expect(error).toBeInstanceOf(CallFailed);
   expect([wordsOf(error), sayRefusal(error)]).toEqual([words, sentence]);
+});
+
+test('an answer of another version than the page says to reload it', async () => {
+  respond = () => new Response('{"looseEnds":"many"}');
+  const error = await failure();
+  expect(error).toBeInstanceOf(UnreadableAnswer);
+  expect(wordsOf(error)).toContain('Reload the page');
 });
 
 test('what is no “no” of the server is called a fault of the page', () => {

@@ -1,6 +1,7 @@
 import { ref } from 'vue';
-import { ROUTES } from '@wergon/contract/routes';
+import { ROUTES, UnreadableAnswer, readResponse } from '@wergon/contract/routes';
 import type { BodyOf, ResponseOf, RouteName } from '@wergon/contract/routes';
+import { problemSchema } from '@wergon/contract/wire';
 import type { Problem } from '@wergon/contract/wire';
 import { isPersonThere } from './presence.ts';
 
@@ -49,14 +50,15 @@ export async function callRoute<Name extends RouteName>(
   isWritable.value = response.headers.get('wergon-writable') !== '0';
   const serverNow = Number(response.headers.get('wergon-now'));
   if (serverNow > 0) clockOffsetMs.value = Math.round(serverNow - (askedAt + Date.now()) / 2);
-  // Our own server, of this same build, wrote it.
-  const json = (await response.json().catch(() => null)) as unknown;
-  if (!response.ok) throw new CallFailed(json as Problem | null);
-  return json as ResponseOf<Name>;
+  const json: unknown = await response.json().catch(() => null);
+  if (!response.ok) throw new CallFailed(problemSchema.nullable().catch(null).parse(json));
+  return readResponse(name, json);
 }
 
 /** What to say of a failed call, with the fields at fault. */
 export function wordsOf(error: unknown): string {
+  if (error instanceof UnreadableAnswer)
+    return 'This page and the server are of different versions. Reload the page.';
   if (!(error instanceof CallFailed)) return 'Something went wrong on this page.';
   const fields = error.problem?.errors?.map(({ field, message }) => `${field}: ${message}`) ?? [];
   return fields.length > 0 ? fields.join('; ') : error.message;

@@ -1,8 +1,8 @@
 import { createZone, parseInstant } from '@wergon/core/time';
-import { sayClock, sayDate } from './dates.ts';
+import { sayClock, sayDate, sayDateText } from './dates.ts';
 
 test('a day is said as people say it, and none is said as nothing', () => {
-  expect([sayDate('2026-11-24'), sayDate(null)]).toEqual(['Tue 24 Nov', '']);
+  expect([sayDateText('2026-11-24'), sayDate(null)]).toEqual(['Tue 24 Nov', '']);
 });
 
 test.each([

@@ -9,11 +9,17 @@ const DAY = format({ weekday: 'short', day: 'numeric', month: 'short' });
 export const sayDay = (day: LocalDay): string =>
   DAY.format(new Date(`${formatDay(day)}T00:00:00Z`)).replace(',', '');
 
-/** A day in the server's form as people say it; empty for none. */
-export function sayDate(text: string | null): string {
-  const day = text === null ? undefined : parseDay(text);
-  return day?.ok ? sayDay(day.value) : '';
+/** A day that may be missing as people say it; empty for none. */
+export const sayDate = (day: LocalDay | null): string => (day === null ? '' : sayDay(day));
+
+/** A day as text of the wire or of a field, as people say it; empty where it is none. */
+export function sayDateText(text: string): string {
+  const day = parseDay(text);
+  return day.ok ? sayDay(day.value) : '';
 }
+
+/** The year of a day, `2026`. */
+export const yearOf = (day: LocalDay): string => formatDay(day).slice(0, 4);
 
 /** The wall clock of the shop at an instant, `13:37`. */
 export function sayClock(zone: Zone, at: Instant): string {

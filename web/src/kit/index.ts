@@ -1,6 +1,6 @@
 export { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './callRoute.ts';
 export { readDateText } from './dateText.ts';
-export { sayClock, sayDate, sayDay, sayInstant } from './dates.ts';
+export { sayClock, sayDate, sayDateText, sayDay, sayInstant, yearOf } from './dates.ts';
 export { download } from './download.ts';
 export { isLive } from './live.ts';
 export { queryPlugin } from './queryPlugin.ts';

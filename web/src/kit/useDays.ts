@@ -20,8 +20,7 @@ export function useDays(stretch: number | 'calendar week') {
     today,
     firstDay,
     lastDay,
-    /** Each of the days, in the server's form. */
-    days: computed(() => daysFrom(firstDay.value, length).map(formatDay)),
+    days: computed(() => daysFrom(firstDay.value, length)),
     /** What asks the server for them. */
     asked: computed(() => ({ from: formatDay(firstDay.value), to: formatDay(lastDay.value) })),
     steps: {

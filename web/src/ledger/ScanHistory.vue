@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readInstant } from '@wergon/contract/wire';
+import type { Instant } from '@wergon/core/time';
 import type { ScanJson } from '@wergon/contract/ledger';
 import { sayInstant, useDesk } from '../kit/index.ts';
 import { sayChange, sayEntryType } from './entryWords.ts';
@@ -8,7 +8,7 @@ import { sayChange, sayEntryType } from './entryWords.ts';
 defineProps<{ scan: ScanJson }>();
 const desk = useDesk();
 
-const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(text)) : '');
+const clock = (at: Instant) => (desk.zone ? sayInstant(desk.zone, at) : '');
 const sayScan = (scan: ScanJson) =>
   `${sayEntryType(scan.type)}${scan.at === null ? '' : ` ${clock(scan.at)}`}, ${scan.source} at ${scan.author}, entry ${scan.seq}`;
 const sayCorrection = ({ type, author, recordedAt, why }: ScanJson['corrections'][number]) =>

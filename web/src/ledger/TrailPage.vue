@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import type { Instant } from '@wergon/core/time';
+import { parseInstant } from '@wergon/core/time';
 import { useInfiniteQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import type { TrailJson } from '@wergon/contract/ledger';
-import { callRoute, wordsOf, sayDate, sayInstant, useDesk, usePeople } from '../kit/index.ts';
+import { callRoute, wordsOf, sayDateText, sayInstant, useDesk, usePeople } from '../kit/index.ts';
 import { DateField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { sayChange, sayEntryType } from './entryWords.ts';
 import { exportTrail } from './exportTrail.ts';
@@ -36,8 +37,11 @@ async function save(): Promise<void> {
     exporting.value = '';
   }
 }
-const clock = (text: string) => (desk.zone ? sayInstant(desk.zone, readInstant(text)) : '');
-const sayTime = (at: string | null) => (at === null ? '' : at.includes('T') ? clock(at) : sayDate(at));
+const clock = (at: Instant) => (desk.zone ? sayInstant(desk.zone, at) : '');
+const sayTime = (at: string | null) => {
+  const instant = parseInstant(at ?? '');
+  return instant.ok ? clock(instant.value) : sayDateText(at ?? '');
+};
 const sayAt = ({ at, of }: TrailJson['entries'][number]) => sayTime(at ?? of?.at ?? null);
 const clearAll = () =>
   Object.assign(filter, { from: '', to: '', technician: '', stream: '', corrections: '' });

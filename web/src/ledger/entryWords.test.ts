@@ -1,3 +1,5 @@
+import { formatInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import { ENTRY_FIELDS } from '@wergon/core/ledger';
 import { FLOOR_ENTRY_TYPES } from '@wergon/core/station';
 import { sayChange, sayEntryType } from './entryWords.ts';
@@ -9,7 +11,7 @@ test.each([...Object.keys(ENTRY_FIELDS), ...FLOOR_ENTRY_TYPES, 'answer', ...DECI
   (type) => expect(sayEntryType(type)).toMatch(/^[a-z][a-z ]+$/),
 );
 
-const clock = (instant: string) => instant.slice(11, 16);
+const clock = (at: Instant) => formatInstant(at).slice(11, 16);
 test.each<[field: string, before: string, after: string, said: string, why: string]>([
   ['at', '2026-03-02T07:00:00Z', '2026-03-02T07:30:00Z', 'time 07:00 became 07:30', 'a time by the clock'],
   ['workType', 'run', 'rework', 'kind of work run became rework', 'a kind of work'],

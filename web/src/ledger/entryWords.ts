@@ -1,5 +1,6 @@
+import type { Instant } from '@wergon/core/time';
 import type { ScanJson } from '@wergon/contract/ledger';
-import { formatHours, toSeconds } from '@wergon/core/time';
+import { formatHours, parseInstant, toSeconds } from '@wergon/core/time';
 
 const WORDS: Readonly<Record<string, string>> = {
   'shift-in': 'signed in',
@@ -46,10 +47,15 @@ const FIELDS: Readonly<Record<string, string>> = {
 
 type Change = ScanJson['corrections'][number]['changes'][number];
 
+const sayAt = (text: string, clock: (at: Instant) => string): string => {
+  const at = parseInstant(text);
+  return at.ok ? clock(at.value) : text;
+};
+
 /** One field of a correction, before and after. Ids are nobody's words: of those only that they changed is said. */
-export function sayChange({ field, before, after }: Change, clock: (instant: string) => string): string {
+export function sayChange({ field, before, after }: Change, clock: (at: Instant) => string): string {
   const words = FIELDS[field] ?? field;
-  if (field === 'at') return `${words} ${clock(before)} became ${clock(after)}`;
+  if (field === 'at') return `${words} ${sayAt(before, clock)} became ${sayAt(after, clock)}`;
   if (field === 'targets' || field === 'technician') return `another ${words}`;
   if (field === 'seconds') return `${words} ${sayLength(before)} became ${sayLength(after)}`;
   return `${words} ${before || 'none'} became ${after || 'none'}`;

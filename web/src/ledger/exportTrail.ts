@@ -1,3 +1,4 @@
+import { formatInstant } from '@wergon/core/time';
 import Papa from 'papaparse';
 import { neutralize } from '@wergon/core/exchange';
 import { callRoute, download } from '../kit/index.ts';
@@ -30,7 +31,7 @@ export async function exportTrail(
     const { entries, next } = await callRoute('trail', { query });
     const rows = entries.map((each) => [
       String(each.seq),
-      each.recordedAt,
+      formatInstant(each.recordedAt),
       each.stream,
       each.type,
       each.at ?? '',

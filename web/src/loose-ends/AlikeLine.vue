@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import type { Instant } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import type { ChosenAnswer } from '@wergon/contract/loose-ends';
 import { callRoute, wordsOf, sayClock, sayDate, useDesk } from '../kit/index.ts';
 import { likeliestAnswers, namesOf } from './alike.ts';
@@ -17,8 +17,8 @@ const isOpen = ref(false);
 const answers = computed(() => likeliestAnswers(props.ends));
 const words = computed(() => sayAlike(props.ends));
 const names = computed(() => namesOf(props.ends));
-const clock = (instant: string | null) =>
-  instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
+const clock = (instant: Instant | null) =>
+  instant === null || !desk.zone ? '' : sayClock(desk.zone, instant);
 const effect = useQuery({
   queryKey: ['reconcile', 'effect', answers],
   queryFn: () => callRoute('previewAnswer', { body: { answers: answers.value } }),

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { addDays } from '@wergon/core/time';
 import { computed, ref } from 'vue';
-import { readDay, readInstant } from '@wergon/contract/wire';
 import type { EffectJson } from '@wergon/contract/loose-ends';
 import type { ComparisonJson } from '@wergon/contract/compare';
 import { isPastEstimate } from '@wergon/core/compare';
@@ -21,11 +20,11 @@ const NAME = 190;
 type Lane = EffectJson['lanes'][number];
 /** The stretch of hours that both tapes of a lane share: what either of them needs, and an hour around it. */
 function spanOf({ day, before, after }: Lane) {
-  const start = desk.zone?.startOf(readDay(day)) ?? 0;
-  const next = desk.zone?.startOf(addDays(readDay(day), 1)) ?? start + 24 * HOUR;
+  const start = desk.zone?.startOf(day) ?? 0;
+  const next = desk.zone?.startOf(addDays(day, 1)) ?? start + 24 * HOUR;
   const all = [...before, ...after];
-  const from = Math.min(...all.map((each) => readInstant(each.from)), next);
-  const to = Math.max(...all.map((each) => readInstant(each.to)), start);
+  const from = Math.min(...all.map((each) => each.from), next);
+  const to = Math.max(...all.map((each) => each.to), start);
   return { from: Math.max(start, from - HOUR), to: Math.min(next + 6 * HOUR, to + HOUR) };
 }
 const who = ({ name, day }: Lane) => {
@@ -47,8 +46,8 @@ const lanes = computed(() =>
       key: `${i} ${name}`,
       name: name === 'before' ? `${who(lane)} before`.trim() : 'after',
       blocks: lane[name].flatMap((block) => {
-        const left = Math.max(0, (readInstant(block.from) - from) / (to - from));
-        const share = Math.min(1, (readInstant(block.to) - from) / (to - from)) - left;
+        const left = Math.max(0, (block.from - from) / (to - from));
+        const share = Math.min(1, (block.to - from) / (to - from)) - left;
         return left >= 1 || share <= 0
           ? []
           : {

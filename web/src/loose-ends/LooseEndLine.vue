@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { formatDay } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import type { ChosenAnswer } from '@wergon/contract/loose-ends';
 import { callRoute, wordsOf, sayClock, useDesk } from '../kit/index.ts';
+import { writeAnswer } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 import EffectView from './EffectView.vue';
 import { sayAnswer, sayLooseEnd } from './sentences.ts';
@@ -16,8 +18,8 @@ const emit = defineEmits<{
 }>();
 const desk = useDesk();
 
-const clock = (instant: string | null) =>
-  instant === null || !desk.zone ? '' : sayClock(desk.zone, readInstant(instant));
+const clock = (instant: Instant | null) =>
+  instant === null || !desk.zone ? '' : sayClock(desk.zone, instant);
 const words = { clock, hours: desk.hours };
 const mayDecide = computed(() => props.end.mayDecide);
 const canAnswer = computed(() => mayDecide.value && props.end.answers.length > 0);
@@ -25,17 +27,14 @@ const reason = ref('');
 /** Whatever else it was is said on the tape of that day. */
 const another = computed(() => ({
   name: 'person-day',
-  params: { technician: props.end.technician ?? '', day: props.end.day },
+  params: { technician: props.end.technician ?? '', day: formatDay(props.end.day) },
 }));
 
 /** The answer that Enter would give. */
 const place = ref(0);
 const chosen = computed((): ChosenAnswer | undefined => {
   const answer = props.end.answers[place.value];
-  const { kind, technician, targetId, from } = props.end;
-  return answer && technician !== null && from !== null
-    ? { end: { kind, technician, target: targetId, from }, ...answer }
-    : undefined;
+  return answer && writeAnswer(props.end, answer);
 });
 const effect = useQuery({
   queryKey: ['reconcile', 'effect', chosen],

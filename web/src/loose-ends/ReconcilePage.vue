@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import type { LocalDay } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, ref } from 'vue';
-import { readDay } from '@wergon/contract/wire';
-import { formatDay, weekdayOf, addDays } from '@wergon/core/time';
+import { weekdayOf, addDays } from '@wergon/core/time';
 import type { ChosenAnswer } from '@wergon/contract/loose-ends';
 import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
@@ -58,19 +58,19 @@ const alike = computed(() => findAlike(found.value));
 const isAllShown = ref(false);
 const drawn = computed(() => (isAllShown.value ? found.value : found.value.slice(0, MOST_DRAWN)));
 const days = computed(() => {
-  const groups = new Map<string, typeof all.value>();
+  const groups = new Map<LocalDay, typeof all.value>();
   for (const end of drawn.value) groups.set(end.day, [...(groups.get(end.day) ?? []), end]);
   return [...groups].map(([day, ends]) => ({
     day,
     ends,
     lines: queueOf(ends),
-    age: today.value - readDay(day),
+    age: today.value - day,
   }));
 });
 const bars = computed(() =>
   Array.from({ length: DAYS }, (_, i) => {
     const day = addDays(firstDay.value, i);
-    const count = all.value.filter((end) => end.day === formatDay(day)).length;
+    const count = all.value.filter((end) => end.day === day).length;
     return { day, count, isRest: weekdayOf(day) > 5, left: `${(i / DAYS) * 100}%` };
   }),
 );

@@ -1,3 +1,4 @@
+import { day, instant, technicianId } from '@wergon/contract/wire';
 import { findAlike, likeliestAnswers, namesOf, queueOf } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 
@@ -7,11 +8,11 @@ const end = (
   more: Partial<LooseEndJson> = {},
 ): LooseEndJson => ({
   kind,
-  day: '2026-03-03',
-  technician,
+  day: day.parse('2026-03-03'),
+  technician: technicianId.parse(technician),
   name: technician,
   target: null,
-  from: '2026-03-03T07:00:00Z',
+  from: instant.parse('2026-03-03T07:00:00Z'),
   to: null,
   seconds: 600,
   targetId: null,
@@ -49,7 +50,7 @@ test.each([
   [
     [
       end('bo', 'gap'),
-      end('ada', 'gap', { from: '2026-03-03T09:00:00Z', name: 'ada' }),
+      end('ada', 'gap', { from: instant.parse('2026-03-03T09:00:00Z'), name: 'ada' }),
       end('gate', 'unknown-code', { technician: null }),
       end('ada', 'long-break'),
     ],
@@ -62,7 +63,7 @@ const stop = (technician: string, more: Partial<LooseEndJson> = {}) =>
   end(technician, 'forgotten-stop', { ...planned, ...more });
 test.each([
   [[stop('ada'), stop('bo')], ['ada+bo'], 'several of one kind with one likeliest answer'],
-  [[stop('ada'), stop('bo', { day: '2026-03-04' })], ['ada+bo'], 'of different days as well'],
+  [[stop('ada'), stop('bo', { day: day.parse('2026-03-04') })], ['ada+bo'], 'of different days as well'],
   [[stop('ada'), end('bo', 'forgotten-shift-out', planned)], [], 'not those of different kinds'],
   [
     [stop('ada'), stop('bo', { answers: [{ reason: 'last-scan', at: null }] })],
@@ -75,7 +76,7 @@ test.each([
 
 test('each of those answered together gets its own likeliest answer; what is about nobody gets none', () => {
   const at = (hour: number) => ({
-    answers: [{ reason: 'planned-end' as const, at: `2026-03-03T${hour}:00:00Z` }],
+    answers: [{ reason: 'planned-end' as const, at: instant.parse(`2026-03-03T${hour}:00:00Z`) }],
   });
   const answers = likeliestAnswers([
     stop('ada', at(15)),

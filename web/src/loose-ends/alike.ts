@@ -1,3 +1,4 @@
+import { formatDay, formatInstant } from '@wergon/core/time';
 import type { Acceptance, ChosenAnswer, LooseEndsJson } from '@wergon/contract/loose-ends';
 
 export type LooseEndJson = LooseEndsJson['looseEnds'][number];
@@ -15,12 +16,19 @@ export const keyOf = ({
   from,
   day,
   about,
-}: LooseEndJson): Acceptance['ends'][number] => ({ kind, technician, target, from, day, about });
+}: LooseEndJson): Acceptance['ends'][number] => ({
+  kind,
+  technician,
+  target,
+  from: from === null ? null : formatInstant(from),
+  day: formatDay(day),
+  about,
+});
 
 const byPerson = (a: LooseEndJson, b: LooseEndJson): number =>
   Number(a.technician === null) - Number(b.technician === null) ||
   (a.name ?? '').localeCompare(b.name ?? '') ||
-  (a.from ?? a.to ?? '').localeCompare(b.from ?? b.to ?? '');
+  (a.from ?? a.to ?? 0) - (b.from ?? b.to ?? 0);
 
 /** The lines of one day's loose ends, person by person in the order of the day, what is about nobody behind them. */
 export function queueOf(ends: readonly LooseEndJson[]): readonly QueueLine[] {
@@ -69,10 +77,19 @@ export function namesOf(ends: readonly LooseEndJson[]): string {
   return more > 0 ? `${names.slice(0, MOST_NAMES).join(', ')} and ${more} more` : names.join(', ');
 }
 
+/** One of an end's answers as it is sent; absent for an end that is about nobody. */
+export const writeAnswer = (
+  { kind, technician, targetId: target, from }: LooseEndJson,
+  { reason, at }: LooseEndJson['answers'][number],
+): ChosenAnswer | undefined =>
+  technician === null || from === null
+    ? undefined
+    : {
+        end: { kind, technician, target, from: formatInstant(from) },
+        reason,
+        at: at === null ? null : formatInstant(at),
+      };
+
 /** Each end with its own likeliest answer. */
 export const likeliestAnswers = (ends: readonly LooseEndJson[]): ChosenAnswer[] =>
-  ends.flatMap(({ kind, technician, targetId: target, from, answers: [first] }): ChosenAnswer[] =>
-    first && technician !== null && from !== null
-      ? [{ end: { kind, technician, target, from }, ...first }]
-      : [],
-  );
+  ends.flatMap((end) => (end.answers[0] && writeAnswer(end, end.answers[0])) ?? []);

@@ -1,21 +1,24 @@
+import { formatInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import { day, instant, technicianId } from '@wergon/contract/wire';
 import { LOOSE_END_KINDS } from '@wergon/core/ledger';
 import { ANSWER_REASONS } from '@wergon/core/loose-ends';
 import type { LooseEndJson } from './alike.ts';
 import { sayAlike, sayAnswer, sayKinds, sayLooseEnd } from './sentences.ts';
 
 const words = {
-  clock: (instant: string | null) => (instant ?? '').slice(11, 16),
+  clock: (at: Instant | null) => (at === null ? '' : formatInstant(at).slice(11, 16)),
   hours: (seconds: number) => `${seconds / 3600} h`,
 };
 const end = (more: Partial<LooseEndJson>): LooseEndJson => ({
   kind: 'gap',
-  day: '2026-03-03',
-  technician: 'ada',
+  day: day.parse('2026-03-03'),
+  technician: technicianId.parse('ada'),
   name: 'Ada',
   target: '1001 Strip',
   targetId: null,
-  from: '2026-03-03T07:00:00Z',
-  to: '2026-03-03T09:00:00Z',
+  from: instant.parse('2026-03-03T07:00:00Z'),
+  to: instant.parse('2026-03-03T09:00:00Z'),
   seconds: 7200,
   about: null,
   stations: [],
@@ -35,7 +38,10 @@ test.each(LOOSE_END_KINDS)('%s is one sentence that says what to do', (kind) => 
 });
 
 test('what the technician said at the station stands behind the sentence', () => {
-  const said = sayLooseEnd(end({ kind: 'forgotten-stop', proposed: '2026-03-03T15:30:00Z' }), words);
+  const said = sayLooseEnd(
+    end({ kind: 'forgotten-stop', proposed: instant.parse('2026-03-03T15:30:00Z') }),
+    words,
+  );
   expect(said).toBe(
     'started at 07:00 and never stopped; it was cut off automatically: when did it really end? Said at the station: it ended at 15:30.',
   );
@@ -46,8 +52,8 @@ test.each(ANSWER_REASONS)(
   (reason) => {
     const plain = sayAnswer({ reason, at: null }, words);
     expect(plain.length).toBeGreaterThan(5);
-    expect(sayAnswer({ reason, at: '2026-03-03T15:30:00Z' }, words)).toBe(`${plain} 15:30`);
-    expect(sayAlike([end({ answers: [{ reason, at: '2026-03-03T15:30:00Z' }] })])).toBe(plain);
+    expect(sayAnswer({ reason, at: instant.parse('2026-03-03T15:30:00Z') }, words)).toBe(`${plain} 15:30`);
+    expect(sayAlike([end({ answers: [{ reason, at: instant.parse('2026-03-03T15:30:00Z') }] })])).toBe(plain);
   },
 );
 

@@ -1,10 +1,11 @@
+import type { Instant } from '@wergon/core/time';
 import type { LooseEndsJson } from '@wergon/contract/loose-ends';
 import type { LooseEndKind } from '@wergon/core/ledger';
 import type { AnswerReason } from '@wergon/core/loose-ends';
 
 type LooseEnd = LooseEndsJson['looseEnds'][number];
 type Words = {
-  readonly clock: (instant: string | null) => string;
+  readonly clock: (instant: Instant | null) => string;
   readonly hours: (seconds: number) => string;
 };
 

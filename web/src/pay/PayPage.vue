@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { formatDay } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import { isAboveAttended } from '@wergon/core/pay';
 import { callRoute, sayDate, sayInstant, useDesk, useAct } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
@@ -9,20 +10,21 @@ import PeriodPeople from './PeriodPeople.vue';
 
 const desk = useDesk();
 const search = ref('');
-const firstDay = ref('');
+const firstDay = ref<LocalDay | null>(null);
+const firstDayText = computed(() => (firstDay.value === null ? '' : formatDay(firstDay.value)));
 const reason = ref('');
 const { act, problem, isBusy } = useAct();
 const periods = useQuery({ queryKey: ['pay-periods'], queryFn: () => callRoute('payPeriods') });
 const list = computed(() => periods.data.value?.periods ?? []);
 /** The period to close next stands first: the oldest that is over and still open, else the one that runs. */
 watch(list, (known) => {
-  if (firstDay.value === '' && known.length > 0)
-    firstDay.value = (known.findLast(({ state }) => state === 'over') ?? known[0])?.firstDay ?? '';
+  if (firstDay.value === null && known.length > 0)
+    firstDay.value = (known.findLast(({ state }) => state === 'over') ?? known[0])?.firstDay ?? null;
 });
 const query = useQuery({
   queryKey: ['pay-period', firstDay],
-  queryFn: () => callRoute('payPeriod', { query: { firstDay: firstDay.value } }),
-  enabled: computed(() => firstDay.value !== ''),
+  queryFn: () => callRoute('payPeriod', { query: { firstDay: firstDayText.value } }),
+  enabled: computed(() => firstDay.value !== null),
   placeholderData: keepPreviousData,
 });
 const period = computed(() => query.data.value);
@@ -38,16 +40,15 @@ const REFUSALS = {
   'earlier-open': 'An earlier pay period is still open: close that one first.',
   closed: '',
 } as const;
-const clock = (text: string | null) =>
-  text !== null && desk.zone ? sayInstant(desk.zone, readInstant(text)) : '';
+const clock = (at: Instant | null) => (at !== null && desk.zone ? sayInstant(desk.zone, at) : '');
 const close = () =>
   period.value &&
   void act(() =>
-    callRoute('closePeriod', { body: { firstDay: firstDay.value, stamp: period.value?.stamp ?? '' } }),
+    callRoute('closePeriod', { body: { firstDay: firstDayText.value, stamp: period.value?.stamp ?? '' } }),
   );
 async function reopen(): Promise<void> {
   const done = await act(() =>
-    callRoute('reopenPeriod', { body: { firstDay: firstDay.value, reason: reason.value } }),
+    callRoute('reopenPeriod', { body: { firstDay: firstDayText.value, reason: reason.value } }),
   );
   if (done !== undefined) reason.value = '';
 }
@@ -64,7 +65,7 @@ const print = () => window.print();
     class="pay"
     @back="step(1)"
     @on="step(-1)"
-    @today="firstDay = list[0]?.firstDay ?? ''"
+    @today="firstDay = list[0]?.firstDay ?? null"
   >
     <template #ruler>
       <ol class="periods" aria-label="Pay periods">

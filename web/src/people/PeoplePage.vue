@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { callRoute, sayDate, useDesk, useForm } from '../kit/index.ts';
+import { callRoute, sayDate, useDesk, useForm, yearOf } from '../kit/index.ts';
 import { FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { nextNumber } from './nextNumber.ts';
 
@@ -128,7 +128,7 @@ async function add(): Promise<void> {
                 each.leftOn
                   ? `until ${sayDate(each.leftOn)}`
                   : each.hiredOn
-                    ? `since ${each.hiredOn.slice(0, 4)}`
+                    ? `since ${yearOf(each.hiredOn)}`
                     : 'yes'
               }}
             </td>

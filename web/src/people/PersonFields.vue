@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatDay } from '@wergon/core/time';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { watch } from 'vue';
 import type { TechnicianRow } from '@wergon/contract/people';
@@ -30,8 +31,8 @@ const read = (person: TechnicianRow) => ({
   isLead: person.isLead,
   language: person.language ?? '',
   grade: person.grade ?? '',
-  hiredOn: person.hiredOn ?? '',
-  leftOn: person.leftOn ?? '',
+  hiredOn: person.hiredOn === null ? '' : formatDay(person.hiredOn),
+  leftOn: person.leftOn === null ? '' : formatDay(person.leftOn),
   billedHours: person.billedHours ?? '',
 });
 const form = useForm(read(props.person));

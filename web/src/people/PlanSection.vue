@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
@@ -27,11 +28,8 @@ const weeks = ref<Row[][]>([]);
 const isEditing = ref(false);
 
 const current = computed(() => {
-  const text = formatDay(today.value);
-  return (
-    [...(plan.value?.patterns ?? [])].reverse().find((pattern) => pattern.from <= text) ??
-    plan.value?.patterns[0]
-  );
+  const patterns = plan.value?.patterns ?? [];
+  return patterns.findLast(({ from: first }) => first <= today.value) ?? patterns[0];
 });
 const emptyWeek = (): Row[] => WEEKDAYS.map(() => ({ start: '', end: '', pause: '' }));
 
@@ -89,8 +87,10 @@ watch(
   },
 );
 const addAbsence = () => act(() => callRoute('addAbsence', { params: params.value, body: { ...absence } }));
-const removeAbsence = (day: string) =>
-  act(() => callRoute('removeAbsence', { params: params.value, body: { from: day, to: day } }));
+function removeAbsence(day: LocalDay) {
+  const text = formatDay(day);
+  return act(() => callRoute('removeAbsence', { params: params.value, body: { from: text, to: text } }));
+}
 
 const LONGEST = 12 * 3600;
 </script>

@@ -5,7 +5,7 @@ import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import type { PayRecord, RateEffect } from '@wergon/contract/people';
 import { formatDay } from '@wergon/core/time';
-import { callRoute, sayDate, useDesk, useForm, useNow } from '../kit/index.ts';
+import { callRoute, sayDateText, useDesk, useForm, useNow } from '../kit/index.ts';
 import { DateField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import RateStack from './RateStack.vue';
 
@@ -120,11 +120,11 @@ const asksPast = computed(
       <div class="inline">
         <label>On <DateField v-model="day" label="The day to look at" /></label>
         <span v-if="holding" role="status"
-          >{{ day ? sayDate(day) : 'Today' }} an hour costs
+          >{{ day ? sayDateText(day) : 'Today' }} an hour costs
           <b class="figure big">{{ desk.rate(holding.costPerHour) }}</b></span
         >
         <span v-else class="attention" role="status"
-          >No rate holds on {{ day ? sayDate(day) : 'this day' }}: the hours count, their cost is left
+          >No rate holds on {{ day ? sayDateText(day) : 'this day' }}: the hours count, their cost is left
           out.</span
         >
       </div>
@@ -135,7 +135,7 @@ const asksPast = computed(
         :class="{ holds: each === holding }"
       >
         <h3>
-          From {{ sayDate(each.record.from) }} {{ each.record.from.slice(0, 4) }}
+          From {{ sayDateText(each.record.from) }} {{ each.record.from.slice(0, 4) }}
           <span v-if="each === holding" class="quiet">holds on the day asked for</span>
         </h3>
         <RateStack :rate="each" />
@@ -151,7 +151,7 @@ const asksPast = computed(
         <BButton variant="primary" @click="begin(records[0]?.record, false)">New rate from a day on</BButton>
       </div>
       <form v-else class="draft" @submit.prevent="save">
-        <h2>{{ replaces ? `Correct the rate from ${sayDate(replaces)}` : 'New rate' }}</h2>
+        <h2>{{ replaces ? `Correct the rate from ${sayDateText(replaces)}` : 'New rate' }}</h2>
         <div class="fields">
           <FormField v-slot="{ id }" label="From" :error="form.errors.value['record.from']">
             <DateField :id="id" v-model="form.fields.value.from" label="From" required />

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import type { Instant } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive } from 'vue';
-import { readDay, readInstant } from '@wergon/contract/wire';
 import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
 import { DateField } from '../kit/parts/index.ts';
 
@@ -17,10 +17,7 @@ async function add(): Promise<void> {
     Object.assign(fresh, { text: '', until: '' });
 }
 const remove = (notice: string) => act(() => callRoute('removeNotice', { params: { notice } }));
-const say = (at: string) => {
-  const instant = readInstant(at);
-  return desk.zone ? `${sayDay(desk.zone.dayAt(instant))} ${sayClock(desk.zone, instant)}` : '';
-};
+const say = (at: Instant) => (desk.zone ? `${sayDay(desk.zone.dayAt(at))} ${sayClock(desk.zone, at)}` : '');
 </script>
 
 <template>
@@ -33,7 +30,7 @@ const say = (at: string) => {
         <tr v-for="notice in query.data.value?.notices ?? []" :key="notice.id">
           <td>{{ notice.text }}</td>
           <td class="quiet">{{ notice.by }}, {{ say(notice.at) }}</td>
-          <td>{{ notice.until ? `until ${sayDay(readDay(notice.until))}` : '' }}</td>
+          <td>{{ notice.until ? `until ${sayDay(notice.until)}` : '' }}</td>
           <td class="acts-cell">
             <button
               v-if="desk.may('shop.change')"

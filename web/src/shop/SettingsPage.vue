@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { formatDay } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, reactive, watch } from 'vue';
 import { DEFAULT_SETTINGS } from '@wergon/contract/shop';
 import type { Settings } from '@wergon/contract/shop';
 import { nextOrderNumber } from '@wergon/core/work';
-import { callRoute, sayDate, useDesk, useForm, useAct } from '../kit/index.ts';
+import { callRoute, sayDate, useAct, useDesk, useForm, yearOf } from '../kit/index.ts';
 import { DateField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 
 const PERIODS = {
@@ -52,7 +54,7 @@ async function close(): Promise<void> {
   const done = await act(() => callRoute('addClosedDay', { body: { ...closed } }));
   if (done !== undefined) Object.assign(closed, { day: '', name: '' });
 }
-const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { day } }));
+const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: { day: formatDay(day) } }));
 </script>
 
 <template>
@@ -227,7 +229,7 @@ const open = (day: string) => act(() => callRoute('removeClosedDay', { body: { d
       </p>
       <ul class="closed">
         <li v-for="each in query.data.value.closedDays" :key="each.day">
-          <span>{{ sayDate(each.day) }} {{ each.day.slice(0, 4) }}</span> <span>{{ each.name }}</span>
+          <span>{{ sayDate(each.day) }} {{ yearOf(each.day) }}</span> <span>{{ each.name }}</span>
           <button
             v-if="desk.may('shop.change')"
             type="button"

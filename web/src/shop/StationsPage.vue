@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { ref } from 'vue';
-import { parseInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
 import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import NoticeSection from './NoticeSection.vue';
@@ -25,10 +25,9 @@ async function pairAgain(station: string): Promise<void> {
   pairing.value = (await act(() => callRoute('pairAgain', { params: { station } }))) ?? null;
 }
 const revoke = (station: string) => act(() => callRoute('revokeStation', { params: { station } }));
-const say = (text: string | null): string => {
-  const at = text === null ? undefined : parseInstant(text);
+const say = (at: Instant | null): string => {
   const { zone } = desk;
-  return at?.ok && zone ? `${sayDay(zone.dayAt(at.value))} ${sayClock(zone, at.value)}` : 'never';
+  return at !== null && zone ? `${sayDay(zone.dayAt(at))} ${sayClock(zone, at)}` : 'never';
 };
 </script>
 

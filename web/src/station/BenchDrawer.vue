@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import type { DirectoryJson } from '@wergon/contract/station';
 import { ACTIONS, codeOfAction, titleOfAction } from '@wergon/core/scan';
 import type { StationDirectory } from '@wergon/core/station';
 import { fetchBench } from './stationApi.ts';
 import { typeAsScanner } from './typeAsScanner.ts';
 
-const props = defineProps<{ directory: StationDirectory; codes: DirectoryJson['codes'] }>();
+const props = defineProps<{ directory: StationDirectory }>();
 defineEmits<{ close: [] }>();
 
 /** Travelers on the bench at one time; more would not fit on it. */
@@ -18,18 +17,27 @@ onMounted(async () => {
   const answer = await fetchBench();
   if (answer.kind === 'ok') badges.value = answer.value.badges;
 });
-const codesOf = (wanted: 'order' | 'resource') =>
-  new Map(props.codes.flatMap(({ kind, id, code }) => (kind === wanted ? [[id, code] as const] : [])));
 const machines = computed(() =>
-  [...codesOf('resource')].flatMap(([id, code]) => {
-    const known = props.directory.resources.get(id as never);
+  [...props.directory.codes].flatMap(([code, meaning]) => {
+    const known = meaning.kind === 'resource' ? props.directory.resources.get(meaning.resource) : undefined;
     return known?.kind === 'machine' ? [{ code, name: known.name }] : [];
   }),
 );
-const codeOfOrder = computed(() => codesOf('order'));
+const codeOfOrder = computed(
+  () =>
+    new Map(
+      [...props.directory.codes].flatMap(([code, meaning]) =>
+        meaning.kind === 'order' ? [[meaning.order, code] as const] : [],
+      ),
+    ),
+);
 const codeOfTarget = computed(
   () =>
-    new Map(props.codes.flatMap(({ kind, id, code }) => (kind === 'target' ? [[id, code] as const] : []))),
+    new Map(
+      [...props.directory.codes].flatMap(([code, meaning]) =>
+        meaning.kind === 'target' ? [[meaning.target, code] as const] : [],
+      ),
+    ),
 );
 const travelers = computed(() => {
   const open = [...props.directory.targets.values()].filter(

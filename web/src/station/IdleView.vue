@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { DirectoryJson } from '@wergon/contract/station';
+import type { Directory } from '@wergon/contract/station';
 import type { TechnicianId } from '@wergon/core/people';
 import type { StationDirectory, StationSettings } from '@wergon/core/station';
 import { useWords } from './useWords.ts';
@@ -9,7 +9,7 @@ const props = defineProps<{
   name: string;
   directory: StationDirectory;
   settings: StationSettings;
-  notices: DirectoryJson['notices'];
+  notices: Directory['notices'];
 }>();
 defineEmits<{ name: [technician: TechnicianId] }>();
 const said = useWords();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import type { LocalDay } from '@wergon/core/time';
 import { computed, onMounted, ref } from 'vue';
-import { readDay } from '@wergon/contract/wire';
 import type { OwnTimeJson } from '@wergon/contract/station';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatHours, toSeconds, weekdayOf } from '@wergon/core/time';
+import { formatDay, formatHours, toSeconds, weekdayOf } from '@wergon/core/time';
 import type { OwnProof, Proving } from './ownProof.ts';
 import { changePin, confirmOwnTime, fetchOwnTime } from './stationApi.ts';
 import { useWords } from './useWords.ts';
@@ -50,17 +50,17 @@ async function provePin(): Promise<void> {
 /** What became of confirming one's own days. */
 const confirmWords = ref('');
 async function confirm(): Promise<void> {
-  const days = (time.value?.toConfirm ?? []).map(({ day, stamp }) => ({ day, stamp }));
+  const days = (time.value?.toConfirm ?? []).map(({ day, stamp }) => ({ day: formatDay(day), stamp }));
   const answer = await confirmOwnTime(props.technician, proof, days);
   confirmWords.value = answer.kind === 'ok' ? said.value.words.ui.confirmed : said.value.words.ui.lookAgain;
   await show(proof);
 }
 
 const hours = (seconds: number) => formatHours(toSeconds(seconds), 'h:mm');
-const weekday = (day: string) =>
+const weekday = (day: LocalDay) =>
   new Intl.DateTimeFormat(props.language, { weekday: 'short', timeZone: 'UTC' }).format(
     // The first days of 2024 began with a Monday.
-    Date.UTC(2024, 0, weekdayOf(readDay(day))),
+    Date.UTC(2024, 0, weekdayOf(day)),
   );
 const today = computed(() => time.value?.days.at(-1));
 async function sendPin(): Promise<void> {

@@ -175,7 +175,6 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
     <BenchDrawer
       v-if="isBenchOpen && directory && info"
       :directory="directory"
-      :codes="info.codes"
       @close="isBenchOpen = false"
     />
     <CameraView

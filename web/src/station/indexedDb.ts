@@ -1,11 +1,14 @@
 import { openDB } from 'idb';
+import { z } from 'zod';
 import type { DBSchema, IDBPDatabase } from 'idb';
-import type { DirectoryJson, SentEntry } from '@wergon/contract/station';
+import { directorySchema } from '@wergon/contract/station';
+import type { Directory, SentEntry } from '@wergon/contract/station';
 
 /** An entry that the server has, but that the directory kept here does not show yet. */
 type Acknowledged = { readonly sent: SentEntry; readonly seq: number };
 /** An entry that the server would not take, for its technician to be told. */
-export type Refused = { readonly technician: string; readonly what: string; readonly why: string };
+const refusedSchema = z.array(z.object({ technician: z.string(), what: z.string(), why: z.string() }));
+export type Refused = z.output<typeof refusedSchema>[number];
 
 type Schema = DBSchema & {
   outbox: { key: number; value: SentEntry };
@@ -37,8 +40,8 @@ export type DeviceStore = {
   readonly tryAgain: () => Promise<void>;
   /** Everything that a directory of this sequence number does not show yet, in order. */
   readonly pending: (seq: number) => Promise<readonly SentEntry[]>;
-  readonly keepDirectory: (directory: DirectoryJson) => Promise<void>;
-  readonly findDirectory: () => Promise<DirectoryJson | undefined>;
+  readonly keepDirectory: (directory: Directory) => Promise<void>;
+  readonly findDirectory: () => Promise<Directory | undefined>;
   readonly forgetDirectory: () => Promise<void>;
   readonly keepRefused: (refused: readonly Refused[]) => Promise<void>;
   readonly findRefused: () => Promise<readonly Refused[]>;
@@ -107,16 +110,15 @@ export async function openDeviceStore(): Promise<DeviceStore> {
       return [...kept, ...waiting];
     },
     keepDirectory: async (directory) => {
-      await database.put('kept', directory, 'directory');
+      await database.put('kept', directorySchema.encode(directory), 'directory');
     },
-    // What is read here was written above, by this same page.
-    findDirectory: async () => (await database.get('kept', 'directory')) as DirectoryJson | undefined,
+    // A page of an earlier version may have kept it in another form: then this one waits for the server.
+    findDirectory: async () => directorySchema.safeParse(await database.get('kept', 'directory')).data,
     forgetDirectory: () => database.delete('kept', 'directory'),
     keepRefused: async (refused) => {
       await database.put('kept', refused, 'refused');
     },
-    findRefused: async () =>
-      ((await database.get('kept', 'refused')) as readonly Refused[] | undefined) ?? [],
+    findRefused: async () => refusedSchema.catch([]).parse(await database.get('kept', 'refused')),
   };
 }
 
@@ -125,7 +127,7 @@ export function createMemoryStore(): DeviceStore {
   let outbox: { readonly key: number; readonly entry: SentEntry }[] = [];
   let acknowledged: Acknowledged[] = [];
   let aside: readonly SentEntry[] = [];
-  let directory: DirectoryJson | undefined;
+  let directory: Directory | undefined;
   let refused: readonly Refused[] = [];
   let lastKey = 0;
   return {

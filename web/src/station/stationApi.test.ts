@@ -1,4 +1,4 @@
-import { fetchDirectory } from './stationApi.ts';
+import { fetchBench, fetchDirectory } from './stationApi.ts';
 
 afterEach(() => jest.restoreAllMocks());
 
@@ -9,9 +9,15 @@ test('the time of an answer does not depend on the device’s clock, were it mov
   jest.spyOn(globalThis, 'fetch').mockImplementation(() => {
     running += 200;
     clock.mockReturnValue(0);
-    return Promise.resolve(new Response(JSON.stringify({ now: 77_000 }), { status: 200 }));
+    const headers = { 'wergon-now': '77000' };
+    return Promise.resolve(new Response(JSON.stringify({ badges: [] }), { status: 200, headers }));
   });
-  expect(await fetchDirectory()).toMatchObject({ kind: 'ok', time: { ms: 77_000, at: 1_100 } });
+  expect(await fetchBench()).toMatchObject({ kind: 'ok', time: { ms: 77_000, at: 1_100 } });
+});
+
+test('a server of another version is as good as none', async () => {
+  jest.spyOn(globalThis, 'fetch').mockResolvedValue(new Response('{"badges":3}', { status: 200 }));
+  expect(await fetchBench()).toEqual({ kind: 'unreachable' });
 });
 
 test('a server that is not there, or says no, says no time', async () => {

@@ -1,6 +1,15 @@
 import { ref } from 'vue';
+import { z } from 'zod';
 import type { ScannerProfile } from '@wergon/core/scan';
-import type { BatchResult, DirectoryJson, OwnTimeJson, SentEntry } from '@wergon/contract/station';
+import {
+  batchResultSchema,
+  benchSchema,
+  directorySchema,
+  ownTimeSchema,
+  pairedSchema,
+  provedSchema,
+} from '@wergon/contract/station';
+import type { SentEntry } from '@wergon/contract/station';
 import type { ServerTime } from './stationClock.ts';
 
 /** What came of asking the server: an answer with the time it was there, if it said so; a "no" with its status; or
@@ -15,10 +24,7 @@ export const isWritable = ref(true);
 
 const PATIENCE_MS = 10_000;
 
-async function ask<T extends { readonly now?: number } | null>(
-  path: string,
-  body?: unknown,
-): Promise<Answer<T>> {
+async function ask<T>(path: string, schema: z.ZodType<T>, body?: unknown): Promise<Answer<T>> {
   const askedAt = performance.now();
   try {
     const response = await fetch(path, {
@@ -29,41 +35,37 @@ async function ask<T extends { readonly now?: number } | null>(
     });
     isWritable.value = response.headers.get('wergon-writable') !== '0';
     if (!response.ok) return { kind: 'refused', status: response.status };
-    // Our own server, of this same build, wrote it.
-    const value = (await response.json()) as T;
+    // A server of another version is as good as none: this page goes on by itself until it is opened anew.
+    const value = schema.parse(await response.json());
     // By the page's running time: the device's clock may be moved while the answer is on its way.
     const at = (askedAt + performance.now()) / 2;
-    return { kind: 'ok', value, time: value?.now === undefined ? null : { ms: value.now, at } };
+    const ms = Number(response.headers.get('wergon-now'));
+    return { kind: 'ok', value, time: ms > 0 ? { ms, at } : null };
   } catch {
     return { kind: 'unreachable' };
   }
 }
 
-export const fetchDirectory = () => ask<DirectoryJson>('/api/station/directory');
+const nothing = z.null();
+export const fetchDirectory = () => ask('/api/station/directory', directorySchema);
 export const sendEntries = (entries: readonly SentEntry[]) =>
-  ask<BatchResult>('/api/station/entries', { entries });
-export const sendProfile = (profile: ScannerProfile) => ask<null>('/api/station/scanner', profile);
-export const pairStation = (code: string) =>
-  ask<{ readonly id: string; readonly name: string; readonly now?: number }>('/api/station/pair', { code });
-type Proved = { readonly proof: string; readonly now?: number };
+  ask('/api/station/entries', batchResultSchema, { entries });
+export const sendProfile = (profile: ScannerProfile) => ask('/api/station/scanner', nothing, profile);
+export const pairStation = (code: string) => ask('/api/station/pair', pairedSchema, { code });
 export const askPin = (technician: string, pin: string) =>
-  ask<Proved>('/api/station/pin', { technician, pin });
+  ask('/api/station/pin', provedSchema, { technician, pin });
 export const proveBadge = (technician: string, code: string) =>
-  ask<Proved>('/api/station/proof', { technician, code });
+  ask('/api/station/proof', provedSchema, { technician, code });
 export const changePin = (technician: string, pin: string, newPin: string) =>
-  ask<null>('/api/station/pin/change', { technician, pin, newPin });
+  ask('/api/station/pin/change', nothing, { technician, pin, newPin });
 export const fetchOwnTime = (technician: string, proof: string) =>
-  ask<OwnTimeJson & { readonly now?: number }>('/api/station/own-time', { technician, proof });
+  ask('/api/station/own-time', ownTimeSchema, { technician, proof });
 export const confirmOwnTime = (
   technician: string,
   proof: string,
   days: readonly { readonly day: string; readonly stamp: string }[],
-) => ask<null>('/api/station/own-time/confirm', { technician, proof, days });
-export const fetchBench = () =>
-  ask<{
-    readonly badges: readonly { readonly code: string; readonly name: string }[];
-    readonly now?: number;
-  }>('/api/station/bench');
+) => ask('/api/station/own-time/confirm', nothing, { technician, proof, days });
+export const fetchBench = () => ask('/api/station/bench', benchSchema);
 /** Whether the server vouches for itself, so that a device must be told to trust it. */
 export const offersRoot = async (): Promise<boolean> => {
   if (location.protocol !== 'https:') return false;

@@ -1,5 +1,5 @@
 import { ref, shallowRef } from 'vue';
-import type { DirectoryJson, SentEntry } from '@wergon/contract/station';
+import type { Directory, SentEntry } from '@wergon/contract/station';
 import type { Refused } from './indexedDb.ts';
 import { openOutbox } from './outbox.ts';
 import type { DrainResult, Outbox } from './outbox.ts';
@@ -89,14 +89,14 @@ export function createSending({ onKept, onPeer }: Told) {
       return (await opening).pending(seq);
     },
     /** What this device knew when it was last connected, if it was. */
-    recall: async (): Promise<DirectoryJson | undefined> => {
+    recall: async (): Promise<Directory | undefined> => {
       const { store } = await opening;
       refused.value = await store.findRefused().catch(() => []);
       await count();
       return store.findDirectory().catch(() => undefined);
     },
     /** Keeps the directory for when the server is gone; `null` forgets it. A device without room goes on without. */
-    keepDirectory: async (directory: DirectoryJson | null): Promise<void> => {
+    keepDirectory: async (directory: Directory | null): Promise<void> => {
       const { store } = await opening;
       const done = directory === null ? store.forgetDirectory() : store.keepDirectory(directory);
       await done.catch(() => undefined);

@@ -1,6 +1,6 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
 import { badgeKey, cardKey, readDirectory } from '@wergon/contract/station';
-import type { DirectoryJson, SentEntry } from '@wergon/contract/station';
+import type { Directory, SentEntry } from '@wergon/contract/station';
 import type { Entry } from '@wergon/core/ledger';
 import { normalizeForeign } from '@wergon/core/scan';
 import type { ScannerProfile } from '@wergon/core/scan';
@@ -21,7 +21,7 @@ import { createOwnProof } from './ownProof.ts';
 import { fetchDirectory, pairStation, sendProfile } from './stationApi.ts';
 import { createStationClock } from './stationClock.ts';
 import type { ServerTime } from './stationClock.ts';
-import { readEntry, writeEntry } from './entryJson.ts';
+import { stationEntry } from './entryJson.ts';
 
 export type Connection = 'starting' | 'connected' | 'offline' | 'unpaired';
 
@@ -49,7 +49,7 @@ type Happens<I = StationInput> = I extends { readonly entryId: unknown }
 export function useStation() {
   const state = shallowRef(IDLE);
   const directory = shallowRef<StationDirectory | null>(null);
-  const info = shallowRef<DirectoryJson | null>(null);
+  const info = shallowRef<Directory | null>(null);
   const connection = ref<Connection>('starting');
   const wasClockMoved = ref(false);
   const clock = createStationClock();
@@ -58,7 +58,7 @@ export function useStation() {
   const ownProof = createOwnProof();
   const sending = createSending({
     onKept: () => void drain(),
-    onPeer: (sent) => happened(readEntry(sent.entry)),
+    onPeer: (sent) => happened(stationEntry.parse(sent.entry)),
   });
   let events: EventSource | undefined;
   let refreshTimer: ReturnType<typeof setTimeout> | undefined;
@@ -100,7 +100,7 @@ export function useStation() {
         const { entry, action, source, via, identity } = effect;
         happened(entry);
         const how = identity === null ? { source, via: [...via] } : { source, via: [...via], identity };
-        return sending.keep({ entry: writeEntry(entry), action, ...how, ...deviceTime() });
+        return sending.keep({ entry: stationEntry.encode(entry), action, ...how, ...deviceTime() });
       }
     }
   }
@@ -174,11 +174,11 @@ export function useStation() {
   /** Takes a directory in, with what was done here since it was made laid on top of it. */
   const know = inOrder(
     () => info.value?.seq ?? 0,
-    async ({ seq }: DirectoryJson) => {
+    async ({ seq }: Directory) => {
       const since: (Entry | FloorEntry)[] = [];
       meanwhile.add(since);
       try {
-        return { pending: (await sending.pending(seq)).map(({ entry }) => readEntry(entry)), since };
+        return { pending: (await sending.pending(seq)).map(({ entry }) => stationEntry.parse(entry)), since };
       } finally {
         meanwhile.delete(since);
       }

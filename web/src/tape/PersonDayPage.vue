@@ -2,7 +2,6 @@
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { readInstant } from '@wergon/contract/wire';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay, Span } from '@wergon/core/time';
 import { callRoute, sayClock, sayDay, useDesk, useNow, useToday } from '../kit/index.ts';
@@ -50,20 +49,14 @@ const presence = usePresenceEdit(acts);
 const { draft } = editing;
 const mayEdit = computed(() => told.value?.mayCorrect === true && !told.value.isClosed);
 const planned = computed((): Span | null =>
-  told.value?.planned
-    ? { from: readInstant(told.value.planned.from), to: readInstant(told.value.planned.to) }
-    : null,
+  told.value?.planned ? { from: told.value.planned.from, to: told.value.planned.to } : null,
 );
 const isToday = computed(() => dayNumber.value === today.value);
 const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
 const outWords = computed(() => {
   const last = told.value?.shifts.at(-1);
   if (!last) return '';
-  return last.isOpen
-    ? 'still in'
-    : last.isTorn
-      ? 'and nobody signed out'
-      : `out ${clock(readInstant(last.to))}`;
+  return last.isOpen ? 'still in' : last.isTorn ? 'and nobody signed out' : `out ${clock(last.to)}`;
 });
 /** The block whose history is open. */
 const opened = computed(() => blocks.value.find(({ from }) => from === draft.value?.block?.from));

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { toInstant } from '@wergon/core/time';
 import { computed } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import type { PersonDayJson, PresentJson } from '@wergon/contract/tape';
 import type { Instant, Span, Zone } from '@wergon/core/time';
 import { sayClock, useDesk } from '../kit/index.ts';
@@ -20,31 +20,30 @@ const props = defineProps<{
 }>();
 const desk = useDesk();
 
-const clock = (instant: string) => sayClock(props.zone, readInstant(instant));
+const clock = (instant: Instant) => sayClock(props.zone, instant);
 type Row = PresentJson & { readonly kind: 'shift' | 'break' };
 const rows = computed((): Row[] =>
   [
     ...props.told.shifts.map((each) => ({ ...each, kind: 'shift' as const })),
     ...props.told.breaks.map((each) => ({ ...each, kind: 'break' as const })),
-  ].sort((a, b) => (a.from < b.from ? -1 : 1)),
+  ].sort((a, b) => a.from - b.from),
 );
 const draft = computed(() => props.editing.draft.value);
-const isTaken = (row: Row) =>
-  draft.value?.kind === row.kind && draft.value?.was?.from === readInstant(row.from);
+const isTaken = (row: Row) => draft.value?.kind === row.kind && draft.value?.was?.from === row.from;
 const end = ({ kind, to, isOpen, isTorn }: Row) =>
   isTorn ? 'nobody said' : isOpen ? (kind === 'shift' ? 'still in' : 'goes on') : clock(to);
 
 /** As planned, or an hour ago, and never in the future. */
 function addShift(): void {
-  const from = Math.min(props.guess.from, props.now - 3600) as Instant;
-  const to = Math.min(props.guess.to, props.now) as Instant;
+  const from = toInstant(Math.min(props.guess.from, props.now - 3600));
+  const to = toInstant(Math.min(props.guess.to, props.now));
   props.editing.begin(props.told.technician, 'shift', { from, to });
 }
 function addBreak(): void {
   const [first] = props.told.shifts;
-  const middle = first ? (readInstant(first.from) + readInstant(first.to)) / 2 : props.now - 3600;
-  const from = (Math.floor(middle / 60) * 60) as Instant;
-  const to = Math.min(from + 1800, props.now) as Instant;
+  const middle = first ? (first.from + first.to) / 2 : props.now - 3600;
+  const from = toInstant(Math.floor(middle / 60) * 60);
+  const to = toInstant(Math.min(from + 1800, props.now));
   props.editing.begin(props.told.technician, 'break', { from, to });
 }
 </script>
@@ -58,7 +57,7 @@ function addBreak(): void {
           <th scope="row">{{ row.kind }}</th>
           <td class="figure">{{ clock(row.from) }}</td>
           <td class="figure" :class="{ attention: row.isTorn }">{{ end(row) }}</td>
-          <td class="figure number">{{ desk.hours(readInstant(row.to) - readInstant(row.from)) }}</td>
+          <td class="figure number">{{ desk.hours(row.to - row.from) }}</td>
           <td class="acts-cell">
             <button
               v-if="mayEdit"

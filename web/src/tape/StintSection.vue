@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { readDay } from '@wergon/contract/wire';
 import type { PersonDayJson } from '@wergon/contract/tape';
 import type { Instant, Zone } from '@wergon/core/time';
 import { sayClock, sayDay, useDesk } from '../kit/index.ts';
@@ -70,7 +69,7 @@ const clock = (at: Instant) => sayClock(props.zone, at);
       </tbody>
     </table>
     <p v-if="blocks.length === 0 && told.hours.length === 0" class="quiet none">
-      Nothing is recorded of {{ told.name }} on {{ sayDay(readDay(told.day)) }}.
+      Nothing is recorded of {{ told.name }} on {{ sayDay(told.day) }}.
     </p>
     <div v-if="mayEdit" class="acts">
       <button type="button" class="btn btn-quiet btn-sm" @click="emit('add')">Add a stretch</button>

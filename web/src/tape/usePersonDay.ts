@@ -1,10 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import type { Ref } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import type { PersonDayJson } from '@wergon/contract/tape';
-import { subtract, addDays } from '@wergon/core/time';
-import type { Instant, LocalDay, Span, Zone } from '@wergon/core/time';
+import { addDays, subtract, toInstant } from '@wergon/core/time';
+import type { LocalDay, Span, Zone } from '@wergon/core/time';
 import { callRoute } from '../kit/index.ts';
 import { createHourScale } from '../floor/index.ts';
 
@@ -14,9 +13,6 @@ const USUAL = { from: 6, to: 18 };
 
 type StintJson = PersonDayJson['stints'][number];
 export type TapeBlock = Span & { readonly key: string; readonly stint: StintJson };
-
-const spansOf = (items: readonly { readonly from: string; readonly to: string }[]): Span[] =>
-  items.map(({ from, to }) => ({ from: readInstant(from), to: readInstant(to) }));
 
 /** One person's day, as the tape draws it. */
 export function usePersonDay(
@@ -34,21 +30,21 @@ export function usePersonDay(
   const told = computed(() => query.data.value);
   const blocks = computed((): TapeBlock[] =>
     (told.value?.stints ?? []).map((stint) => ({
-      key: stint.from,
+      key: String(stint.from),
       stint,
-      from: readInstant(stint.from),
-      to: readInstant(stint.to),
+      from: stint.from,
+      to: stint.to,
     })),
   );
-  const shifts = computed(() => spansOf(told.value?.shifts ?? []));
-  const breaks = computed(() => spansOf(told.value?.breaks ?? []));
+  const shifts = computed(() => told.value?.shifts ?? []);
+  const breaks = computed(() => told.value?.breaks ?? []);
   /** Time signed in but on nothing. */
   const gaps = computed(() =>
     subtract(subtract(shifts.value, breaks.value), blocks.value).filter(
       ({ from, to }) => to - from >= (told.value?.gapSeconds ?? 0),
     ),
   );
-  const midnight = computed(() => zone.value?.startOf(dayNumber.value) ?? (0 as Instant));
+  const midnight = computed(() => zone.value?.startOf(dayNumber.value) ?? toInstant(0));
   const scale = computed(() => {
     const next = zone.value?.startOf(addDays(dayNumber.value, 1)) ?? midnight.value;
     const all = [...blocks.value, ...shifts.value];

@@ -1,3 +1,4 @@
+import { instant } from '@wergon/contract/wire';
 import { toInstant } from '@wergon/core/time';
 import type { PresentJson } from '@wergon/contract/tape';
 import { bodies, server } from '../kit/fakeServer.fixture.ts';
@@ -8,8 +9,8 @@ jest.mock('@tanstack/vue-query', () => jest.requireActual('../kit/fakeServer.fix
 jest.mock('../kit/callRoute.ts', () => jest.requireActual('../kit/fakeServer.fixture.ts'));
 
 const shift = (more: Partial<PresentJson> = {}): PresentJson => ({
-  from: '2026-03-02T06:00:00Z',
-  to: '2026-03-02T14:00:00Z',
+  from: instant.parse('2026-03-02T06:00:00Z'),
+  to: instant.parse('2026-03-02T14:00:00Z'),
   isOpen: false,
   isTorn: false,
   ...more,

@@ -1,5 +1,4 @@
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import type { PresenceEditJson, PresentJson } from '@wergon/contract/tape';
 import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
@@ -41,7 +40,7 @@ export function usePresenceEdit(acts: Undoable) {
     clear,
     take(technician: string, kind: Kind, { from, to, isOpen }: PresentJson): void {
       clear();
-      const piece = (): Allocation => ({ from: readInstant(from), to: isOpen ? null : readInstant(to) });
+      const piece = (): Allocation => ({ from, to: isOpen ? null : to });
       draft.value = { technician, kind, was: piece(), becomes: piece(), reason: '' };
     },
     begin(technician: string, kind: Kind, piece: Allocation): void {

@@ -1,3 +1,4 @@
+import { targetId } from '@wergon/contract/wire';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import { CallFailed, bodies, server } from '../kit/fakeServer.fixture.ts';
 import type { TapeBlock } from './usePersonDay.ts';
@@ -9,14 +10,14 @@ jest.mock('../kit/callRoute.ts', () => jest.requireActual('../kit/fakeServer.fix
 
 const HOUR = 3600;
 const at = (hours: number) => toInstant(1_772_431_200 + hours * HOUR);
-const run = { target: 'w1-10', workType: 'run' as const, title: '1001 Strip', order: '1001' };
+const run = { target: targetId.parse('w1-10'), workType: 'run' as const, title: '1001 Strip', order: '1001' };
 const block = (more: Partial<TapeBlock['stint']> = {}): TapeBlock => ({
   key: 'b',
   from: at(0),
   to: at(2),
   stint: {
-    from: formatInstant(at(0)),
-    to: formatInstant(at(2)),
+    from: at(0),
+    to: at(2),
     isOpen: false,
     isTorn: false,
     running: [run],

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { formatDay } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
 import { reactive, watch } from 'vue';
 import { ABSENCE_KINDS } from '@wergon/contract/people';
 import type { WeekJson } from '@wergon/contract/timesheet';
@@ -7,23 +9,28 @@ import { callRoute, sayDate, useAct } from '../kit/index.ts';
 /** A day on which somebody was away: it stands in the week instead of hours. */
 const props = defineProps<{ technician: string; days: WeekJson['days'] }>();
 const { act, problem, isBusy } = useAct();
-const away = reactive({ day: '', kind: ABSENCE_KINDS[0] as (typeof ABSENCE_KINDS)[number], isPaid: true });
+const away = reactive<{ day: LocalDay | null; kind: (typeof ABSENCE_KINDS)[number]; isPaid: boolean }>({
+  day: null,
+  kind: ABSENCE_KINDS[0],
+  isPaid: true,
+});
 watch(
   () => props.days[0]?.day,
-  (first) => (away.day = first ?? ''),
+  (first) => (away.day = first ?? null),
   { immediate: true },
 );
 const params = () => ({ technician: props.technician });
 const isAway = () => props.days.find(({ day }) => day === away.day)?.absence != null;
-const save = () =>
-  act(() =>
+async function save(): Promise<void> {
+  if (away.day === null) return;
+  const day = formatDay(away.day);
+  const { kind, isPaid } = away;
+  await act(() =>
     isAway()
-      ? callRoute('removeAbsence', { params: params(), body: { from: away.day, to: away.day } })
-      : callRoute('addAbsence', {
-          params: params(),
-          body: { from: away.day, to: away.day, kind: away.kind, isPaid: away.isPaid },
-        }),
+      ? callRoute('removeAbsence', { params: params(), body: { from: day, to: day } })
+      : callRoute('addAbsence', { params: params(), body: { from: day, to: day, kind, isPaid } }),
   );
+}
 </script>
 
 <template>

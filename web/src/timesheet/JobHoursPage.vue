@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { JobWeekJson } from '@wergon/contract/timesheet';
-import { sumSeconds, weekOf } from '@wergon/core/time';
+import { formatDay, sumSeconds, weekOf } from '@wergon/core/time';
 import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { Yardstick, sayBalance, yardstickWords } from '../compare/index.ts';
@@ -60,7 +60,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
     technician: person.technician,
     target: target.value,
     workType: first?.workType ?? 'run',
-    day: cell.day,
+    day: formatDay(cell.day),
   };
   void hours.enter(
     [

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { readDay } from '@wergon/contract/wire';
 import type { WeekJson } from '@wergon/contract/timesheet';
 import { sayDay, useDesk } from '../kit/index.ts';
 
@@ -32,7 +31,7 @@ const columns = computed(() =>
     const entered = own.flatMap(({ cell, title }) =>
       (cell?.entered ?? []).map(({ seconds }) => ({ seconds, kind: 'entered', title })),
     );
-    return { ...day, words: sayDay(readDay(day.day)), parts: [...scanned, ...entered] };
+    return { ...day, words: sayDay(day.day), parts: [...scanned, ...entered] };
   }),
 );
 const STATES = { open: '', approved: 'approved', changed: 'changed since approved' } as const;

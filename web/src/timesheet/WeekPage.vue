@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { WeekJson } from '@wergon/contract/timesheet';
-import { formatDay, parseDay, sumSeconds, mondayOf, weekOf } from '@wergon/core/time';
+import { addDays, formatDay, mondayOf, parseDay, sumSeconds, weekOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
@@ -63,11 +63,16 @@ function go(to: LocalDay, who = technician.value): void {
 /** A number becomes a length of its day: in place of what is written down there. */
 async function write(
   row: { readonly target: string; readonly workType: WorkType; readonly title: string },
-  dayText: string,
+  onDay: LocalDay,
   entered: Cell['entered'],
   seconds: number,
 ): Promise<void> {
-  const base = { technician: technician.value, target: row.target, workType: row.workType, day: dayText };
+  const base = {
+    technician: technician.value,
+    target: row.target,
+    workType: row.workType,
+    day: formatDay(onDay),
+  };
   const [first, ...rest] = entered;
   const done = await hours.enter(
     [
@@ -75,22 +80,22 @@ async function write(
       // Several lengths that stood in one cell become the one that was typed.
       ...rest.map(({ id }) => ({ ...base, entry: id, seconds: 0 })),
     ],
-    `${week.value?.name ?? ''}, ${sayDate(dayText)}, ${row.title}: ${seconds === 0 ? 'removed' : desk.hours(seconds)}`,
+    `${week.value?.name ?? ''}, ${sayDay(onDay)}, ${row.title}: ${seconds === 0 ? 'removed' : desk.hours(seconds)}`,
   );
-  if (done && row.target === added.target) await showNewRow(row, dayText);
+  if (done && row.target === added.target) await showNewRow(row, onDay);
 }
 /** Fields of the rows by row and day. */
 const fields = new Map<string, { focus: () => void }>();
-const keyOf = (row: { readonly target: string; readonly workType: WorkType }, dayText: string) =>
-  `${row.target} ${row.workType} ${dayText}`;
+const keyOf = (row: { readonly target: string; readonly workType: WorkType }, onDay: LocalDay) =>
+  `${row.target} ${row.workType} ${onDay}`;
 /** How often a row was added: its field begins empty each time. */
 const additions = ref(0);
 /** What was added has become a row of its own: whoever types goes on there. */
-async function showNewRow(row: { readonly target: string; readonly workType: WorkType }, dayText: string) {
+async function showNewRow(row: { readonly target: string; readonly workType: WorkType }, onDay: LocalDay) {
   Object.assign(added, { target: '', text: '', workType: 'run' });
   additions.value += 1;
   await nextTick();
-  fields.get(keyOf(row, dayText))?.focus();
+  fields.get(keyOf(row, onDay))?.focus();
 }
 const keepField = (key: string, field: unknown) => {
   if (field) fields.set(key, field as { focus: () => void });
@@ -109,13 +114,13 @@ const openDate = (text: string) => {
     step="week"
     today="now"
     search-label="Another person"
-    @back="go((monday - 7) as LocalDay)"
-    @on="go((monday + 7) as LocalDay)"
+    @back="go(addDays(monday, -7))"
+    @on="go(addDays(monday, 7))"
     @today="go(today)"
   >
     <template #ruler>
       <p class="span">
-        <b>{{ week?.name }}</b> {{ sayDay(monday) }} to {{ sayDay((monday + 6) as LocalDay) }}
+        <b>{{ week?.name }}</b> {{ sayDay(monday) }} to {{ sayDay(addDays(monday, 6)) }}
         <label
           ><span>any day</span>
           <DateField

@@ -1,6 +1,5 @@
 import { useDebounceFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
 import type { DraftFields, DraftJson } from '@wergon/contract/timesheet';
 import { parseDay, parseHours } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
@@ -67,7 +66,7 @@ export function useSlips() {
     key: (keys += 1),
     id,
     once: crypto.randomUUID(),
-    at: readInstant(at),
+    at: at,
     saved: JSON.stringify(fields),
   });
 

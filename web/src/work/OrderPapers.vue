@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { OrderJson } from '@wergon/contract/compare';
-import { parseInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
 import ChangeList from './ChangeList.vue';
 
@@ -13,10 +13,8 @@ const FIRST = 3;
 const params = computed(() => ({ order: props.order.id }));
 const changes = computed(() => (showsAll.value ? props.order.changes : props.order.changes.slice(0, FIRST)));
 
-const when = (text: string): string => {
-  const at = parseInstant(text);
-  return at.ok && desk.zone ? `${sayDay(desk.zone.dayAt(at.value))} ${sayClock(desk.zone, at.value)}` : '';
-};
+const when = (at: Instant): string =>
+  desk.zone ? `${sayDay(desk.zone.dayAt(at))} ${sayClock(desk.zone, at)}` : '';
 const sayFileSize = (bytes: number) =>
   bytes < 1_000_000 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
 

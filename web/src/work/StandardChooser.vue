@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { chooseSteps, isMeantFor } from '@wergon/core/work';
-import type { OrderSubject, StandardId, StandardScope } from '@wergon/core/work';
+import type { OrderSubject, StandardId } from '@wergon/core/work';
 import { callRoute } from '../kit/index.ts';
 import { stepDraft } from './orderDraft.ts';
 import type { TaskDraft } from './orderDraft.ts';
@@ -13,24 +13,24 @@ const emit = defineEmits<{ take: [tasks: readonly TaskDraft[], title: string] }>
 const route = useRoute();
 const query = useQuery({ queryKey: ['standards'], queryFn: () => callRoute('standards') });
 const chosenId = ref(String(route.query['standard'] ?? ''));
-const chosenOptional = ref<string[]>([]);
+const chosenOptional = ref<StandardId[]>([]);
 
 const tasks = computed(() => new Map((query.data.value?.tasks ?? []).map((task) => [task.id, task])));
 const jobs = computed(() =>
   (query.data.value?.jobs ?? [])
     .filter(({ isOff }) => !isOff)
-    .map((job) => ({ ...job, fits: isMeantFor(job.scope as StandardScope, props.subject) }))
+    .map((job) => ({ ...job, fits: isMeantFor(job.scope, props.subject) }))
     .sort(
       (a, b) => Number(b.scope.kind !== 'general' && b.fits) - Number(a.scope.kind !== 'general' && a.fits),
     ),
 );
 const fitting = computed(() => jobs.value.filter(({ fits, id }) => fits || id === chosenId.value));
 const job = computed(() => jobs.value.find(({ id }) => id === chosenId.value));
-const single = computed(() => tasks.value.get(chosenId.value));
+const single = computed(() => [...tasks.value.values()].find(({ id }) => id === chosenId.value));
 const optional = computed(() => job.value?.steps.filter(({ isRequired }) => !isRequired) ?? []);
 watch(job, () => (chosenOptional.value = []));
 
-const fromStandard = (id: string, jobId: string | null, jobVersion: number | null): TaskDraft[] => {
+const fromStandard = (id: StandardId, jobId: string | null, jobVersion: number | null): TaskDraft[] => {
   const task = tasks.value.get(id);
   return task
     ? [{ ...stepDraft(task), origin: { job: jobId, jobVersion, task: id, taskVersion: task.version } }]
@@ -39,10 +39,7 @@ const fromStandard = (id: string, jobId: string | null, jobVersion: number | nul
 function take(): void {
   if (job.value) {
     const { id, version, steps, title } = job.value;
-    const chosen = chooseSteps(
-      steps.map(({ task, isRequired }) => ({ task: task as StandardId, isRequired })),
-      new Set(chosenOptional.value as StandardId[]),
-    );
+    const chosen = chooseSteps(steps, new Set(chosenOptional.value));
     emit(
       'take',
       chosen.flatMap(({ task }) => fromStandard(task, id, version)),

@@ -11,7 +11,7 @@ const emit = defineEmits<{ done: [] }>();
 const form = useForm({
   title: props.job?.title ?? '',
   scopeKind: (props.job?.scope.kind ?? 'general') as (typeof SCOPE_KINDS)[number],
-  scopeName: props.job?.scope.name ?? '',
+  scopeName: props.job && props.job.scope.kind !== 'general' ? props.job.scope.name : '',
   isOff: props.job?.isOff ?? false,
   steps: (props.job?.steps ?? []).map((step) => ({ ...step })),
 });
@@ -28,7 +28,8 @@ const left = computed(() =>
 
 function add(event: Event): void {
   const field = event.target as HTMLSelectElement;
-  if (field.value !== '') form.fields.value.steps.push({ task: field.value, isRequired: true });
+  const task = props.tasks.find(({ id }) => id === field.value);
+  if (task) form.fields.value.steps.push({ task: task.id, isRequired: true });
   field.value = '';
 }
 function move(from: number, by: number): void {

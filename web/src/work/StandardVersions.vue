@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { callRoute, sayDate } from '../kit/index.ts';
+import { callRoute, sayDay, useDesk } from '../kit/index.ts';
 import ChangeList from './ChangeList.vue';
 
 const props = defineProps<{ standard: string }>();
+const desk = useDesk();
 const query = useQuery({
   queryKey: ['standard-versions', props.standard],
   queryFn: () => callRoute('standardVersions', { params: { standard: props.standard } }),
@@ -14,7 +15,7 @@ const query = useQuery({
   <ol v-if="query.data.value" class="versions">
     <li v-for="each in query.data.value.versions" :key="each.version">
       <b>Version {{ each.version }}</b
-      >, {{ sayDate(each.savedAt.slice(0, 10)) }}, {{ each.savedBy }}
+      >, {{ desk.zone ? sayDay(desk.zone.dayAt(each.savedAt)) : '' }}, {{ each.savedBy }}
       <ChangeList :changes="each.changes" />
     </li>
   </ol>

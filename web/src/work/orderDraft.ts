@@ -2,7 +2,7 @@ import type { NewOrderInput, Preparation, StandardTaskJson } from '@wergon/contr
 import type { OrderJson } from '@wergon/contract/compare';
 import { centsOf, formatDecimal, fraction, parseDecimal, parseRate, toRate } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
-import { formatHours, parseHours, toSeconds } from '@wergon/core/time';
+import { formatDay, formatHours, parseHours, toSeconds } from '@wergon/core/time';
 import { estimateOrder, mergeChanges } from '@wergon/core/work';
 import type { EstimateHours, OrderEstimate, WorkType } from '@wergon/core/work';
 import type { Charge } from '@wergon/contract/shop';
@@ -93,7 +93,7 @@ export const draftOf = ({ order, tasks }: OrderJson): OrderDraft => ({
   title: order.title,
   customer: order.customer,
   quantity: order.quantity,
-  due: order.due ?? '',
+  due: order.due === null ? '' : formatDay(order.due),
   division: order.division,
   jobType: order.jobType,
   item: order.item,

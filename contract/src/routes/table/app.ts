@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Route } from '../route.ts';
 
 /** The live figures beside the places of the rail. */
-export const railSchema = z.strictObject({
+export const railSchema = z.object({
   peopleIn: z.number(),
   openOrders: z.number(),
   looseEnds: z.number(),

@@ -20,7 +20,7 @@ import type { Route } from '../route.ts';
 import type { z } from 'zod';
 
 /** A thing that is added at `path` and changed at `path/:id`. */
-const add = <Body extends z.ZodType>(path: string, summary: string, body: Body) =>
+const add = <Path extends string, Body extends z.ZodType>(path: Path, summary: string, body: Body) =>
   ({
     method: 'post',
     path,
@@ -29,7 +29,7 @@ const add = <Body extends z.ZodType>(path: string, summary: string, body: Body) 
     body,
     response: createdSchema,
   }) as const;
-const save = <Body extends z.ZodType>(path: string, summary: string, body: Body) =>
+const save = <Path extends string, Body extends z.ZodType>(path: Path, summary: string, body: Body) =>
   ({ ...add(path, summary, body), response: nothing }) as const;
 
 export const SHOP_ROUTES = {

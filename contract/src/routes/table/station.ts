@@ -9,6 +9,7 @@ import {
   newStationSchema,
   ownTimeSchema,
   pairSchema,
+  pairedSchema,
   pairingSchema,
   proveSelfSchema,
   provedSchema,
@@ -18,7 +19,6 @@ import {
 } from '../../station/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
-import { z } from 'zod';
 
 export const STATION_ROUTES = {
   stations: {
@@ -64,7 +64,7 @@ export const STATION_ROUTES = {
     caller: 'public',
     summary: 'Pair this device with a code from the desk',
     body: pairSchema,
-    response: z.strictObject({ id: z.string(), name: z.string() }),
+    response: pairedSchema,
   },
   directory: {
     method: 'get',

@@ -50,7 +50,7 @@ export const TIMESHEET_ROUTES = {
     caller: 'ledger.correct',
     summary: 'Keep a row that still lacks something; it counts nowhere',
     body: saveDraftSchema,
-    response: z.strictObject({ id: z.string() }),
+    response: z.object({ id: z.string() }),
   },
   dropDraft: {
     method: 'post',

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, toRaw, watch } from 'vue';
-import { readInstant } from '@wergon/contract/wire';
-import type { FloorJson } from '@wergon/contract/floor';
+import type { ResponseOf } from '@wergon/contract/routes';
 import { Yardstick } from '../../compare/index.ts';
 import { sayClock, clockOffsetMs, isLive, useDesk } from '../../kit/index.ts';
 import { isPastEstimate } from '@wergon/core/compare';
@@ -13,10 +12,10 @@ import { keepWall } from './wallStore.ts';
 
 /** The floor on a big screen: no mouse, turns by itself, read from across the hall. */
 const desk = useDesk();
-const props = defineProps<{ kept: FloorJson | undefined }>();
+const props = defineProps<{ kept: ResponseOf<'floor'> | undefined }>();
 const { board, counts, now, page, pages, place, jobs, asked, query } = useWall(props.kept);
 /** Since when nothing new arrives; what stands there was true then. */
-const lostAt = ref<Instant | null>(props.kept ? readInstant(props.kept.asOf) : null);
+const lostAt = ref<Instant | null>(props.kept?.asOf ?? null);
 watch(isLive, (live) => (lostAt.value = live ? null : now.value));
 watch(query.data, (floor) => {
   const session = toRaw(desk.session);

@@ -1,5 +1,5 @@
 import { computed, onScopeDispose, ref, watch } from 'vue';
-import type { FloorJson } from '@wergon/contract/floor';
+import type { ResponseOf } from '@wergon/contract/routes';
 import { useFloor } from '../useFloor.ts';
 import { jobsOf, pagesOf, peopleOf, readAsked } from './wallPages.ts';
 
@@ -7,7 +7,7 @@ import { jobsOf, pagesOf, peopleOf, readAsked } from './wallPages.ts';
 const TURN_MS = 15_000;
 
 /** The floor for a big screen: pages that turn by themselves, filtered as its address says. */
-export function useWall(kept: FloorJson | undefined) {
+export function useWall(kept: ResponseOf<'floor'> | undefined) {
   const floor = useFloor(kept);
   const asked = readAsked(location.search);
   const details = computed(

@@ -1,15 +1,13 @@
 import { deleteDB, openDB } from 'idb';
-import type { SessionView } from '@wergon/contract/access';
-import type { FloorJson } from '@wergon/contract/floor';
+import { z } from 'zod';
+import { sessionSchema } from '@wergon/contract/access';
+import { floorSchema } from '@wergon/contract/floor';
 
 const NAME = 'wergon-wall';
 
 /** What a wall shows when it is opened without the network: the floor as it was known last. */
-export type KeptWall = {
-  readonly session: SessionView;
-  readonly floor: FloorJson;
-  readonly clockOffsetMs: number;
-};
+const keptWallSchema = z.object({ session: sessionSchema, floor: floorSchema, clockOffsetMs: z.number() });
+export type KeptWall = z.output<typeof keptWallSchema>;
 
 const open = () => openDB(NAME, 1, { upgrade: (db) => void db.createObjectStore('kept') });
 
@@ -17,7 +15,7 @@ const open = () => openDB(NAME, 1, { upgrade: (db) => void db.createObjectStore(
 export async function keepWall(wall: KeptWall): Promise<void> {
   try {
     const database = await open();
-    await database.put('kept', wall, 'wall');
+    await database.put('kept', keptWallSchema.encode(wall), 'wall');
     database.close();
   } catch {
     // What cannot be kept here comes with the server's next answer.
@@ -27,8 +25,8 @@ export async function keepWall(wall: KeptWall): Promise<void> {
 export async function findWall(): Promise<KeptWall | undefined> {
   try {
     const database = await open();
-    // What is read here was written above, by this same page.
-    const kept = (await database.get('kept', 'wall')) as KeptWall | undefined;
+    // A page of an earlier version may have kept it in another form: then this one waits for the server.
+    const kept = keptWallSchema.safeParse(await database.get('kept', 'wall')).data;
     database.close();
     return kept;
   } catch {

@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { day, entryId, instant, targetId, technicianId } from '@wergon/contract/wire';
+import { toCents } from '@wergon/core/money';
+import type { Cents } from '@wergon/core/money';
+import { WORK_TYPES } from '@wergon/core/work';
+
+const said = { id: entryId, at: instant, by: z.string() };
+const personDay = { technician: technicianId, day };
+const line = z.object({
+  ...personDay,
+  shiftDay: day,
+  target: targetId,
+  workType: z.enum(WORK_TYPES),
+  /** Below zero in an adjustment that takes away. */
+  seconds: z.number(),
+  cost: z.codec(z.number(), z.custom<Cents>(), { decode: toCents, encode: (cost) => cost }).nullable(),
+});
+
+/** A decision of the desk as it stands in the journal, and as the server knows it. */
+const decisionSchema = z.discriminatedUnion('type', [
+  /** A loose end is right as it is. It is named by its key, and by the facts that were seen. */
+  z.object({ ...said, type: z.literal('accept'), key: z.string(), facts: z.string(), reason: z.string() }),
+  z.object({ ...said, type: z.literal('withdraw'), accept: entryId }),
+  /** A person's shift day is right as it is; said by whoever approves, or by that person. */
+  z.object({ ...said, type: z.enum(['approve', 'confirm']), ...personDay, facts: z.string() }),
+  z.object({ ...said, type: z.literal('unapprove'), ...personDay }),
+  /** A pay period with the lines it keeps, and the adjustments to earlier ones that it pays. */
+  z.object({
+    ...said,
+    type: z.literal('close'),
+    firstDay: day,
+    lastDay: day,
+    lines: z.array(line).readonly(),
+    adjustments: z.array(line).readonly(),
+    /** Shift days up to its end that it did not pay as they are: nobody has approved them, or they still go on. Periods
+     *  that were closed before this was kept say nothing of it; every day of theirs is looked at. */
+    leftOut: z.array(z.object(personDay)).readonly().default([]),
+    head: z.string(),
+  }),
+  z.object({ ...said, type: z.literal('reopen'), firstDay: day, reason: z.string() }),
+]);
+export type Decision = z.output<typeof decisionSchema>;
+/** A person's shift day that no closed period has paid as it is. */
+export type LeftOut = Extract<Decision, { type: 'close' }>['leftOut'][number];
+
+export const readDecision = (body: string): Decision => decisionSchema.parse(JSON.parse(body));
+export const writeDecisionBody = (decision: Decision): unknown => decisionSchema.encode(decision);
