@@ -2,8 +2,7 @@ import { compareTask, sumComparisons } from '@wergon/core/compare';
 import type { Comparison } from '@wergon/core/compare';
 import { DEFAULT_POLICY, deriveLedger } from '@wergon/core/ledger';
 import type { LaborLine, Ledger, LedgerFacts, LooseEnd, TargetFacts, TargetId } from '@wergon/core/ledger';
-import { formatCents } from '@wergon/core/money';
-import type { Rate } from '@wergon/core/money';
+import { formatCents, toRate } from '@wergon/core/money';
 import { costRatesOf } from '@wergon/core/people';
 import { Defect, ok } from '@wergon/core/result';
 import { createZone, dated, formatDay, formatInstant } from '@wergon/core/time';
@@ -99,10 +98,10 @@ function writeLedger(ledger: Ledger) {
   };
 }
 
-function writeLooseEnd({ kind, technician = '' as never, entries, from, to, day, seconds }: LooseEnd) {
+function writeLooseEnd({ kind, technician, entries, from, to, day, seconds }: LooseEnd) {
   const fromText = from === undefined ? '' : formatInstant(from);
   const dayText = day === undefined ? '' : formatDay(day);
-  const named = (at: string) => [{ kind, technician: String(technician), at }];
+  const named = (at: string) => [{ kind, technician: technician ?? '', at }];
   switch (kind) {
     case 'double-shift-in':
     case 'shift-out-without-in':
@@ -147,7 +146,7 @@ function writeComparisons(scenario: Scenario, ledger: Ledger) {
         {
           estimatedSeconds,
           // parseScenario has refused tasks of unknown grades.
-          estimatedCost: estimateCost(estimatedSeconds, standardRates.get(task.grade) as Rate),
+          estimatedCost: estimateCost(estimatedSeconds, standardRates.get(task.grade) ?? toRate(0)),
           includes: withAlwaysIncluded(estimateIncludes),
           isFinished,
         },

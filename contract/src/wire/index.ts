@@ -1,5 +1,5 @@
 export type { DeepReadonly } from './deepReadonly.ts';
-export { fieldProblemsOf, formatPath, problemSchema } from './problem.ts';
+export { fieldProblemSchema, fieldProblemsOf, formatPath, problemSchema } from './problem.ts';
 export type { FieldProblem, Problem } from './problem.ts';
 export {
   amountText,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 
 /** One thing that is wrong with an input, and where. */
-export type FieldProblem = { readonly field: string; readonly message: string };
+export const fieldProblemSchema = z.object({ field: z.string(), message: z.string() });
+export type FieldProblem = Readonly<z.output<typeof fieldProblemSchema>>;
 
 /** Writes a path as people read it: `events[3].targets[0]`. */
 export const formatPath = (path: readonly PropertyKey[]): string =>
@@ -25,6 +26,6 @@ export const problemSchema = z.strictObject({
   title: z.string(),
   status: z.number(),
   detail: z.string().exactOptional(),
-  errors: z.array(z.strictObject({ field: z.string(), message: z.string() })).exactOptional(),
+  errors: z.array(fieldProblemSchema).exactOptional(),
 });
 export type Problem = z.output<typeof problemSchema>;

@@ -1,3 +1,4 @@
+import { itemAt } from '../result/index.ts';
 import type { Seconds } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 
@@ -47,7 +48,7 @@ export function drawYardstick(
   let reached = 0;
   order.forEach((fill, i) => {
     const from = place(reached);
-    reached += totals[i] as number;
+    reached += itemAt(totals, i);
     const to = place(reached);
     if (from < NOTCH && from < to) stretches.push({ fill, from, to: Math.min(to, NOTCH), isOver: false });
     if (to > NOTCH && from < to) stretches.push({ fill, from: Math.max(from, NOTCH), to, isOver: true });

@@ -1,3 +1,4 @@
+import { itemAt } from '../result/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { shareByWeight } from '../money/index.ts';
 import { inForceAt, toSeconds, addDays } from '../time/index.ts';
@@ -47,8 +48,8 @@ export function allocateStint(stint: Stint, facts: LedgerFacts): Allocation[] {
     const shiftDay = isInShift ? zone.dayAt(stint.shiftSince) : day;
     const shares = isShared ? shareByWeight(to - from, weights) : [to - from];
     for (let i = 0; i < stint.running.length; i += 1) {
-      const { target, workType } = stint.running[i] as Stint['running'][number];
-      const seconds = toSeconds(shares[i] as number);
+      const { target, workType } = itemAt(stint.running, i);
+      const seconds = toSeconds(itemAt(shares, i));
       if (seconds > 0)
         pieces.push({
           technician: stint.technician,

@@ -104,8 +104,8 @@ export function deriveLedger(journal: readonly Entry[], facts: LedgerFacts, asOf
   const { finished, looseEnds: afterDone } = deriveFinished(taskEntries, facts);
   const ledger = {
     ...emptyTimeline(),
-    lines: [] as LaborLine[],
-    attendance: [] as AttendanceDay[],
+    lines: new Array<LaborLine>(),
+    attendance: new Array<AttendanceDay>(),
     finished,
   };
   const append = <T>(to: T[], more: readonly T[]) => {

@@ -1,3 +1,4 @@
+import { itemAt } from '../result/index.ts';
 import { isCorrection } from './entries.ts';
 import type { AmendEntry, AmendSet, Correction, Entry, EntryId, LaborEntry } from './entries.ts';
 
@@ -51,6 +52,6 @@ export function undoOfAmend(before: LaborEntry, set: AmendSet): AmendSet {
 export function inOrderOfTime<T extends { readonly at: number }>(entries: readonly T[]): readonly T[] {
   let isSorted = true;
   for (let i = 1; i < entries.length && isSorted; i += 1)
-    isSorted = (entries[i - 1] as T).at <= (entries[i] as T).at;
+    isSorted = itemAt(entries, i - 1).at <= itemAt(entries, i).at;
   return isSorted ? entries : [...entries].sort((a, b) => a.at - b.at); // sort is stable: recording order stays
 }

@@ -6,6 +6,9 @@ import type { WorkType } from '../work/index.ts';
 /** The id an entry got where it was made: 128 random bits, so that a resend is recognised. */
 export type EntryId = Brand<string, 'EntryId'>;
 
+/** The id of one of the entries of an act, or of the act of one of a crew: named by the act's own id and its place. */
+export const entryIdOf = (act: string, place: number | string): EntryId => `${act}-${place}` as EntryId;
+
 /** Whatever time can be charged to: a task or an indirect activity. */
 export type TargetId = Brand<string, 'TargetId'>;
 

@@ -1,4 +1,4 @@
-import { fail, ok } from '../result/index.ts';
+import { fail, keysOf, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
 import type { AmendSet, EntryType } from './entries.ts';
 
@@ -39,7 +39,8 @@ export type FieldProblem = 'entry.field_unknown' | 'entry.field_required' | 'ent
  *  made absent, and as many targets as the type allows. */
 export function checkAmendment(type: EntryType, set: AmendSet): Result<undefined, FieldProblem> {
   const { required, optional, targets } = ENTRY_FIELDS[type];
-  for (const [name, value] of Object.entries(set) as [Field, unknown][]) {
+  for (const name of keysOf<Field>(set)) {
+    const value: unknown = set[name];
     const field = `set.${name}`;
     if (!required.includes(name) && !optional.includes(name))
       return fail('entry.field_unknown', { field, type });

@@ -12,7 +12,7 @@ export {
 } from './derive.ts';
 export type { Ledger, PersonTimeline } from './derive.ts';
 export { correctedEntry, inOrderOfTime, undoOfAmend } from './effective.ts';
-export { isCorrection, targetsOf } from './entries.ts';
+export { entryIdOf, isCorrection, targetsOf } from './entries.ts';
 export type { AmendSet, Correction, Entry, EntryId, HoursEntry, LaborEntry, TargetId } from './entries.ts';
 export { DEFAULT_POLICY } from './facts.ts';
 export type { LedgerFacts, Policy, TargetFacts } from './facts.ts';

@@ -1,3 +1,4 @@
+import { itemAt } from '../result/index.ts';
 import { laborCost } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
 import { costRateOn } from '../people/index.ts';
@@ -62,7 +63,7 @@ export function sumLines(
   }
   for (const piece of pieces) add(piece, piece.isShared ? 'sharedSeconds' : 'measuredSeconds', piece.seconds);
   for (const { technician, targets, workType = 'run', day, seconds } of hours)
-    add({ technician, target: targets[0] as TargetId, workType, day }, 'enteredSeconds', seconds);
+    add({ technician, target: itemAt(targets, 0), workType, day }, 'enteredSeconds', seconds);
 
   const lines: LaborLine[] = [];
   for (const [day, tallies] of days) {

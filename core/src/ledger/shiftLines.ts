@@ -1,3 +1,4 @@
+import { itemAt } from '../result/index.ts';
 import { shareByWeight, toCents } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
 import type { TechnicianId } from '../people/index.ts';
@@ -38,7 +39,7 @@ export function splitByShiftDay(
   };
   for (const piece of pieces) add(keyOf(piece), piece.shiftDay, piece.seconds);
   for (const { technician, targets, workType = 'run', day, seconds } of hours)
-    add(keyOf({ technician, target: targets[0] as TargetId, workType, day }), day, seconds);
+    add(keyOf({ technician, target: itemAt(targets, 0), workType, day }), day, seconds);
   return lines.flatMap((line) => {
     const { technician, target, workType, day, cost } = line;
     const own = [...(parts.get(keyOf(line)) ?? [])].sort(([a], [b]) => a - b);
@@ -51,7 +52,7 @@ export function splitByShiftDay(
       target,
       workType,
       seconds: toSeconds(seconds),
-      cost: costs ? toCents(costs[i] as number) : null,
+      cost: costs ? toCents(itemAt(costs, i)) : null,
     }));
   });
 }

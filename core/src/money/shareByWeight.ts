@@ -1,4 +1,4 @@
-import { Defect } from '../result/index.ts';
+import { Defect, itemAt } from '../result/index.ts';
 
 /** Divides a whole total by weights, by largest remainder: each share is floored, and what is left over goes one
  *  by one to the largest fractional parts, of equal ones to the earlier. The shares add up to the total.
@@ -10,7 +10,7 @@ export function shareByWeight(total: number, weights: readonly number[]): number
     const rest = weights.map((weight) => (total * weight) % sum);
     return handOut(
       total,
-      weights.map((weight, i) => (total * weight - (rest[i] as number)) / sum),
+      weights.map((weight, i) => (total * weight - itemAt(rest, i)) / sum),
       rest,
     );
   }
@@ -32,6 +32,6 @@ function handOut(total: number, shares: number[], remainders: readonly (number |
   const order = remainders
     .map((remainder, i) => ({ i, remainder }))
     .sort((a, b) => (a.remainder === b.remainder ? a.i - b.i : a.remainder > b.remainder ? -1 : 1));
-  for (const { i } of order.slice(0, left)) shares[i] = (shares[i] as number) + 1;
+  for (const { i } of order.slice(0, left)) shares[i] = itemAt(shares, i) + 1;
   return shares;
 }

@@ -1,4 +1,4 @@
-import { Defect } from '../result/index.ts';
+import { Defect, itemAt } from '../result/index.ts';
 import { formatDay, parseDay, addDays } from '../time/index.ts';
 import type { LocalDay } from '../time/index.ts';
 
@@ -45,5 +45,5 @@ export function payPeriodOf(day: LocalDay, { kind, anchor }: PayRule): PayPeriod
     kind === 'monthly' ? [date] : [((date - 1) % HALF_MONTH) + 1, ((date - 1) % HALF_MONTH) + 1 + HALF_MONTH];
   const starts = [-1, 0, 1].flatMap((offset) => dates.map((each) => dayOfMonth(year, month + offset, each)));
   const next = starts.findIndex((start) => start > day);
-  return { firstDay: starts[next - 1] as LocalDay, lastDay: addDays(starts[next] as LocalDay, -1) };
+  return { firstDay: itemAt(starts, next - 1), lastDay: addDays(itemAt(starts, next), -1) };
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '../result/index.ts';
 import { addFractions, fraction, multiplyFractions, roundFraction, toRate } from '../money/index.ts';
 import type { Fraction, Rate } from '../money/index.ts';
 import type { Brand } from '../result/index.ts';
@@ -83,7 +84,7 @@ function compareFractions(a: Fraction, b: Fraction): number {
 /** The cost per hour on a day, from the latest record not after it; absent when none is. Wants `rates` sorted. */
 export function costRateOn(rates: readonly CostRate[], day: LocalDay): Rate | undefined {
   for (let i = rates.length - 1; i >= 0; i -= 1) {
-    const rate = rates[i] as CostRate;
+    const rate = itemAt(rates, i);
     if (rate.from <= day) return rate.rate;
   }
   return undefined;

@@ -1,4 +1,4 @@
-import { Defect } from '../result/index.ts';
+import { Defect, keysOf } from '../result/index.ts';
 import { makeCode } from './code.ts';
 import type { Code } from './code.ts';
 
@@ -38,7 +38,7 @@ const BODIES = {
 
 /** What an action label asks for. */
 export type Action = keyof typeof BODIES;
-export const ACTIONS = Object.keys(BODIES) as readonly Action[];
+export const ACTIONS = keysOf(BODIES);
 
 /** The code on an action's label. */
 export function codeOfAction(action: Action): Code {

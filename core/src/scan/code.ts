@@ -1,4 +1,4 @@
-import { Defect, fail, ok } from '../result/index.ts';
+import { Defect, fail, keysOf, ok } from '../result/index.ts';
 import type { Brand, Result } from '../result/index.ts';
 import { checkCharacterOf, hasValidCheck } from './checkCharacter.ts';
 
@@ -35,7 +35,7 @@ export type CodeErrorCode = (typeof CODE_ERROR_CODES)[number];
 export type ParsedCode = { readonly kind: CodeKind; readonly code: Code };
 
 const kindOf = (letter: string | undefined): CodeKind | undefined =>
-  (Object.keys(CODE_KINDS) as CodeKind[]).find((kind) => CODE_KINDS[kind].letter === letter);
+  keysOf(CODE_KINDS).find((kind) => CODE_KINDS[kind].letter === letter);
 
 /** Makes the code of a kind from a body; absent when the check character falls outside the alphabet, so that another
  *  body must be taken. Throws `Defect` on a body of another length or alphabet. */

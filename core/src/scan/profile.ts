@@ -3,7 +3,7 @@ import type { CodeErrorCode, ParsedCode } from './code.ts';
 import { NO_TYPING, isScannerPace, stripMarks, typeKey, typePause } from './keys.ts';
 import type { Key, Typing } from './keys.ts';
 import { normalizeForeign } from './foreign.ts';
-import { fail, ok } from '../result/index.ts';
+import { fail, itemAt, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
 
 /** What one scanner does to a code on its way to the page: the key that ends it, what it puts around it, and which
@@ -58,7 +58,7 @@ export function learnProfile(keys: readonly Key[]): Result<ScannerProfile, Calib
   if (!best) return fail('calibration.mixed');
   const meant: Record<string, string> = {};
   [...best.inner].forEach((character, i) => {
-    const wanted = CALIBRATION_TEXT[i] as string;
+    const wanted = itemAt([...CALIBRATION_TEXT], i);
     if (character !== wanted) meant[character] = wanted;
   });
   return ok({ endKey, prefix: raw.slice(0, best.start), suffix: raw.slice(best.start + length), meant });

@@ -1,3 +1,4 @@
+import { entryIdOf } from '../ledger/index.ts';
 import type { Entry, EntryId, Running, TargetId } from '../ledger/index.ts';
 import { stateAt } from '../floor/index.ts';
 import { toInstant } from '../time/index.ts';
@@ -22,11 +23,10 @@ export type ActOutcome = {
 const SECONDS_PER_MINUTE = 60;
 
 /** Ids of the entries of one act: the first is the input's own, which also names the act. */
-export const nthId = (first: EntryId, n: number): EntryId => (n === 0 ? first : (`${first}-${n}` as EntryId));
+export const nthId = (first: EntryId, n: number): EntryId => (n === 0 ? first : entryIdOf(first, n));
 
 /** The id of the act of one of a crew: apart from those of the entries that each act makes. */
-export const memberId = (first: EntryId, k: number): EntryId =>
-  k === 0 ? first : (`${first}-m${k}` as EntryId);
+export const memberId = (first: EntryId, k: number): EntryId => (k === 0 ? first : entryIdOf(first, `m${k}`));
 
 type Made = Entry | FloorEntry;
 type WithoutId = Made extends infer E ? (E extends Made ? Omit<E, 'id'> : never) : never;

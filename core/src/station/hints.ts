@@ -71,7 +71,10 @@ function findPairs(sorted: readonly BadgeScan[]): BadgeHint[] {
       const other = sorted[j];
       if (!other || other.at - scan.at > TOGETHER_SECONDS) break;
       if (other.station !== scan.station || other.technician === scan.technician) continue;
-      const pair = [scan.technician, other.technician].sort() as [TechnicianId, TechnicianId];
+      const pair: [TechnicianId, TechnicianId] =
+        scan.technician < other.technician
+          ? [scan.technician, other.technician]
+          : [other.technician, scan.technician];
       const key = pair.join('\u0000');
       const known = together.get(key) ?? { pair, times: new Set<number>(), at: other.at };
       const own = scan.technician === pair[0] ? i : j;

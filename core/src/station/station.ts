@@ -1,3 +1,4 @@
+import { entryIdOf } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { digitOf, findAction, parseCode } from '../scan/index.ts';
 import type {
@@ -18,6 +19,9 @@ import { handleIntent, work } from './handleIntent.ts';
 /** The same code within this time is one scan that a trigger doubled, in milliseconds. */
 const DOUBLE_TRIGGER_MS = 2_000;
 
+/** Of a calibration nothing is recorded. */
+const NO_ENTRY = entryIdOf('none', 0);
+
 /** One step of the sign-on conversation: takes in a scan, a touch, an answer or the passing of time, and says what the
  *  screen shows and what is to be kept. At a labor station a badge alone never starts or stops anything. Pure; total
  *  over all inputs. Source: docs/station.md. */
@@ -27,7 +31,7 @@ export function converse(before: StationState, input: StationInput, context: Sta
     case 'tick':
       return { state, effects: [] };
     case 'calibrated': {
-      const meta: InputMeta = { now: input.now, entryId: '' as InputMeta['entryId'], source: 'scan' };
+      const meta: InputMeta = { now: input.now, entryId: NO_ENTRY, source: 'scan' };
       return show(blank(state), { kind: 'calibrated' }, meta, context);
     }
     case 'scan': {

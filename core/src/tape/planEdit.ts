@@ -1,6 +1,6 @@
 import type { LooseEnd, Policy, PersonTimeline } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
-import { fail, ok } from '../result/index.ts';
+import { fail, getFrom, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
 import { inForceAt, overlapSeconds, toInstant } from '../time/index.ts';
 import type { Instant, Span } from '../time/index.ts';
@@ -32,7 +32,7 @@ export function planEdit(edit: TapeEdit, ground: TapeGround): Result<readonly Ch
   if (refusal) return refusal;
 
   const wanted = people.map((technician): Wanted => {
-    const before = timeline.get(technician) as PersonTimeline;
+    const before = getFrom(timeline, technician);
     const kept = before.stints.filter((stint) => !isBlock(edit.block, stint, technician));
     const added = edit.becomes
       .filter((piece) => piece.technician === technician)
@@ -123,7 +123,7 @@ function findRefusal(
     const closedTarget = running.find(({ target }) => ground.closedTargets.has(target));
     const wasThere = block?.running.some(({ target }) => target === closedTarget?.target) ?? false;
     if (closedTarget && !wasThere) return fail('edit.closed_order', { field: `${field}.running` });
-    const own = timeline.get(technician) as PersonTimeline;
+    const own = getFrom(timeline, technician);
     const others = [
       ...own.stints.filter((stint) => !isBlock(block, stint, technician)),
       ...becomes

@@ -1,5 +1,5 @@
-import { AT_REST, applyEntry, inOrderOfTime } from '../ledger/index.ts';
-import type { EntryId, LaborState, LooseEnd, Running } from '../ledger/index.ts';
+import { applyEntry, AT_REST, entryIdOf, inOrderOfTime } from '../ledger/index.ts';
+import type { LaborState, LooseEnd, Running } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { inForceAt, toInstant } from '../time/index.ts';
 import type { Instant, Span } from '../time/index.ts';
@@ -105,7 +105,7 @@ export function rewriteEntries(
 }
 
 const asEntries = (changes: readonly Change[]): readonly TimedEntry[] =>
-  changes.map((change, i) => ({ ...change, id: `said-${i}` as EntryId }) as TimedEntry);
+  changes.map((change, i) => ({ ...change, id: entryIdOf('said', i) }) as TimedEntry);
 
 /** Entries that begin or end work. */
 const isMover = ({ type }: TimedEntry): boolean =>

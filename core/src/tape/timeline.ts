@@ -1,12 +1,13 @@
 import {
-  AT_REST,
   addSettled,
+  AT_REST,
   correctedEntry,
+  entryIdOf,
   foldEntries,
   inOrderOfTime,
   settleAt,
 } from '../ledger/index.ts';
-import type { EntryId, Running, PersonTimeline } from '../ledger/index.ts';
+import type { Running, PersonTimeline } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { Instant, Span } from '../time/index.ts';
 import type { Change } from '../loose-ends/index.ts';
@@ -48,7 +49,7 @@ export function strandsOf(
 export function withChanges(entries: readonly TimedEntry[], changes: readonly Change[]): TimedEntry[] {
   let after: readonly TimedEntry[] = entries;
   changes.forEach((change, i) => {
-    const id = `change-${i}` as EntryId;
+    const id = entryIdOf('change', i);
     if (!('target' in change)) {
       if (change.type !== 'hours') after = [...after, { ...change, id }];
       return;

@@ -1,4 +1,4 @@
-import { Defect } from '../result/index.ts';
+import { Defect, itemAt } from '../result/index.ts';
 import { toInstant } from './instant.ts';
 import type { Instant } from './instant.ts';
 
@@ -12,7 +12,7 @@ export const dated = <T>(value: T): Dated<T> => [{ from: toInstant(0), value }];
 /** The value in force at an instant. Throws `Defect` when there is none at all. */
 export function inForceAt<T>(values: Dated<T>, at: Instant): T {
   let i = values.length - 1;
-  while (i > 0 && (values[i] as Dated<T>[number]).from > at) i -= 1;
+  while (i > 0 && itemAt(values, i).from > at) i -= 1;
   const found = values[i];
   if (!found) throw new Defect('a dated value without any value');
   return found.value;

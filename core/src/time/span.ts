@@ -1,3 +1,4 @@
+import { itemAt } from '../result/index.ts';
 import { toSeconds } from './seconds.ts';
 import type { Instant } from './instant.ts';
 import type { Seconds } from './seconds.ts';
@@ -30,10 +31,10 @@ export function subtract(spans: readonly Span[], holes: readonly Span[]): Span[]
   const left: Span[] = [];
   let first = 0;
   for (const span of spans) {
-    while (first < holes.length && (holes[first] as Span).to <= span.from) first += 1;
+    while (first < holes.length && itemAt(holes, first).to <= span.from) first += 1;
     let from = span.from;
-    for (let i = first; i < holes.length && (holes[i] as Span).from < span.to; i += 1) {
-      const hole = holes[i] as Span;
+    for (let i = first; i < holes.length && itemAt(holes, i).from < span.to; i += 1) {
+      const hole = itemAt(holes, i);
       if (hole.from > from) left.push({ from, to: hole.from });
       if (hole.to > from) from = hole.to;
     }

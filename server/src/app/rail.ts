@@ -1,3 +1,4 @@
+import { addDays } from '@wergon/core/time';
 import { settleAt } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import type { Instant } from '@wergon/core/time';
@@ -55,7 +56,7 @@ function createLooseEndCount(journal: Journal) {
     if (kept && age >= 0 && age < kept.stands) return kept.count;
     const from = performance.now();
     const today = facts.zone.dayAt(now);
-    const firstDay = (today - RECONCILE_DAYS + 1) as typeof today;
+    const firstDay = addDays(today, 1 - RECONCILE_DAYS);
     const count =
       findOpenLooseEnds(sql, facts, firstDay, today, now).length +
       keepOpen(sql, facts, findFloorEnds(sql, facts, firstDay, today)).length;

@@ -1,15 +1,12 @@
 import { appendFileSync, existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { z } from 'zod';
 import type { Sql } from '../db/index.ts';
 import { flush } from './file.ts';
 
 /** How long the chain was at a moment and what its last hash was: kept outside the journal, so that an end that was cut
  *  off is found missing. */
-export type KeptHead = {
-  readonly at: string;
-  readonly why: string;
-  readonly seq: number;
-  readonly hash: string;
-};
+const headSchema = z.object({ at: z.string(), why: z.string(), seq: z.number(), hash: z.string() });
+export type KeptHead = Readonly<z.output<typeof headSchema>>;
 
 /** Heads that are kept; far more than a shop makes between two looks at them. */
 const MOST = 2_000;
@@ -23,8 +20,7 @@ export function readHeads(path: string): readonly KeptHead[] {
     .split('\n')
     .flatMap((line): KeptHead[] => {
       try {
-        const head = JSON.parse(line) as KeptHead;
-        return typeof head.seq === 'number' && typeof head.hash === 'string' ? [head] : [];
+        return [headSchema.parse(JSON.parse(line))];
       } catch {
         return [];
       }

@@ -1,24 +1,21 @@
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { hostname } from 'node:os';
 import { dirname } from 'node:path';
+import { z } from 'zod';
 import { isDiskFault } from '../db/index.ts';
 import { openFile } from './file.ts';
 import type { FileConnection } from './file.ts';
 
 /** Who works on a database file. */
-export type Holder = {
-  readonly what: string;
-  readonly pid: number;
-  readonly host: string;
-  readonly since: string;
-};
+const holderSchema = z.object({ what: z.string(), pid: z.number(), host: z.string(), since: z.string() });
+export type Holder = Readonly<z.output<typeof holderSchema>>;
 
 export type Lock = { readonly release: () => void };
 
 const read = (path: string): Holder | undefined => {
   try {
     // Written below by whoever holds the lock.
-    return JSON.parse(readFileSync(path, 'utf8')) as Holder;
+    return holderSchema.parse(JSON.parse(readFileSync(path, 'utf8')));
   } catch {
     return undefined;
   }

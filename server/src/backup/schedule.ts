@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { atWallClock, toInstant } from '@wergon/core/time';
+import { addDays, atWallClock, toInstant } from '@wergon/core/time';
 import type { Zone } from '@wergon/core/time';
 import type { Context } from '../http/index.ts';
 import { lastFailure, listBackups } from './backup.ts';
@@ -78,5 +78,5 @@ export function createBackups(
 export function lastDue(zone: Zone, hour: number, now: number): number {
   const today = zone.dayAt(toInstant(now));
   const due = atWallClock(zone, today, hour * 3600);
-  return due <= now ? due : atWallClock(zone, (today - 1) as typeof today, hour * 3600);
+  return due <= now ? due : atWallClock(zone, addDays(today, -1), hour * 3600);
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@wergon/core/result';
 import { newId } from '../db/index.ts';
 import { orderRowSchema } from '@wergon/contract/exchange';
 import type { NewOrder } from '@wergon/contract/work';
@@ -30,8 +31,8 @@ function linesOf(orders: readonly NewOrder[], gradeName: (id: string) => string)
         task.title,
         task.workCenter,
         gradeName(task.grade),
-        ...['setupHours', 'runHours', 'runHoursPerPiece'].map((field) => {
-          const hours = task[field as 'runHours'];
+        ...(['setupHours', 'runHours', 'runHoursPerPiece'] as const).map((field) => {
+          const hours = task[field];
           return hours ? formatDecimal(hours) : '';
         }),
       ]),
@@ -86,7 +87,7 @@ export const ORDERS: List<NewOrder> = {
     const idOf = new Map(grades.map(({ id, name }) => [name.toLowerCase(), id]));
     const rates = new Map(grades.map(({ id, standardRate }) => [id, standardRate]));
     const orders = [...groupBy(rows, ({ number }) => number).values()].map((own) => ({
-      ...(own[0] as NewOrder),
+      ...itemAt(own, 0),
       states: dated('draft' as const),
       tasks: own.flatMap(({ tasks }) =>
         tasks.map((task) => ({ ...task, grade: idOf.get(task.grade.toLowerCase()) ?? '' })),

@@ -2,14 +2,14 @@ import { randomUUID } from 'node:crypto';
 import { COLUMNS, MOST_ROWS } from '@wergon/contract/exchange';
 import type { ExchangeKind, ExchangeRow, ImportAnswer } from '@wergon/contract/exchange';
 import { fieldProblemsOf } from '@wergon/contract/wire';
-import { ok } from '@wergon/core/result';
+import { itemAt, ok } from '@wergon/core/result';
 import { toDay } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Call, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { TechnicianEntity } from '../people/index.ts';
 import { costAnew } from '../ledger/index.ts';
-import type { Judged, List } from './list.ts';
+import type { List } from './list.ts';
 import { ORDERS } from './orders.ts';
 import { PEOPLE } from './people.ts';
 import { RATES } from './rates.ts';
@@ -114,7 +114,7 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
       if ('problems' in each) problems.set(i + 1, each.problems);
     });
     const judged = read.map(({ number, row }, i) => {
-      const status = fates[i] as Judged;
+      const status = itemAt(fates, i);
       if (typeof status !== 'string') problems.set(number, [{ row: number, ...status }]);
       return { number, row, status };
     });

@@ -1,11 +1,10 @@
-import { randomUUID } from 'node:crypto';
 import type { EntryId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
 import type { FloorAnswer, LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
-import { readSql } from '../db/index.ts';
+import { newId, readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { loadNames } from '../ledger/index.ts';
 import { StationEntity, UnitEntity } from '../shop/index.ts';
@@ -47,10 +46,10 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal }: Le
   });
 
   mount('answerRequest', async ({ param, body, who }) => {
-    const request = param('request') as EntryId;
+    const request = param('request');
     if (!(await readSql(database, (sql) => findRequest(sql, request)))) return refuse('record.not_found');
     const at = clock.now();
-    const id = (body.once ?? randomUUID()) as EntryId;
+    const id = newId<EntryId>(body.once);
     const answer: FloorAnswer = { id, type: 'answer', at, request, text: body.text, by: who.user.name };
     const sent = { source: 'desk', via: [], action: id, deviceAt: at, clockOffset: 0 };
     const written = { ...answer, at: formatInstant(at) };

@@ -1,3 +1,4 @@
+import { whoOf } from './who.ts';
 import type { StandardId, WorkOrderId } from '@wergon/core/work';
 import type { BadgeId, ResourceId } from '@wergon/core/station';
 import type { TechnicianId } from '@wergon/core/people';
@@ -88,13 +89,14 @@ export function createMount(app: Express, { clock }: Context, { identify, limits
     // What came from another site, or is no JSON, is nobody's try at a secret.
     before.push(...(limits[name] ?? []));
     app[route.method](route.path, ...before, async (req: Request, res: Response) => {
-      const body = read(route.body, req.body as unknown, route.readsEach);
+      const sent: unknown = req.body;
+      const body = read(route.body, sent, route.readsEach);
       const query = read(route.query, req.query);
       if (!body.ok) return sendProblem(res, body);
       if (!query.ok) return sendProblem(res, query);
       const param = (key: string) => String(req.params[key] ?? '');
       // The schemas of this very route have just read both.
-      const who = res.locals['who'] as Who;
+      const who = whoOf(res);
       const call = { body: body.value, query: query.value, param, who, req, res } as unknown as Call<
         typeof name
       >;

@@ -1,3 +1,5 @@
+import { z } from 'zod';
+import { whoOf } from './who.ts';
 import type { Request, RequestHandler, Response } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import type { RouteName } from '@wergon/contract/routes';
@@ -27,14 +29,17 @@ const limitTries = (limit: number, keyOf: (req: Request, res: Response) => strin
 
 /** Tries of whoever was let in: by who they are, not by what they sent to say so, which can be dressed up anew each time. */
 const byCaller = (idOf: (who: Who) => string | undefined) => (req: Request, res: Response) =>
-  `${addressOf(req)} ${idOf(res.locals['who'] as Who) ?? ''}`;
+  `${addressOf(req)} ${idOf(whoOf(res)) ?? ''}`;
 const userIdOf = (who: Who) => (who.kind === 'desk' ? who.user.id : undefined);
+
+/** What was sent is not read yet: it may be anything, or nothing. */
+const userNameIn = z.object({ userName: z.string().catch('') }).catch({ userName: '' });
 
 /** How often each of the routes that ask for a secret may be tried. */
 export function createTryLimits(): Partial<Record<RouteName, readonly RequestHandler[]>> {
   const userOf = (req: Request) => {
-    const { userName } = (req.body ?? {}) as { readonly userName?: unknown };
-    return typeof userName === 'string' ? userName.trim().toLowerCase().slice(0, 80) : '';
+    const { userName } = userNameIn.parse(req.body);
+    return userName.trim().toLowerCase().slice(0, 80);
   };
   const byAddress = limitTries(TRIES_PER_ADDRESS, addressOf);
   const guessing = limitTries(TRIES_PER_USER, addressOf);

@@ -1,3 +1,4 @@
+import type { Response } from 'express';
 import type { Right, Role } from '@wergon/contract/access';
 import type { Caller } from '@wergon/contract/routes';
 
@@ -35,3 +36,6 @@ export type WhoOf<Asked extends Caller> = Asked extends 'public'
   : Asked extends 'station'
     ? StationWho | (DeskWho & { readonly station: CallingStation })
     : DeskWho;
+
+/** Who was let in to answer a request; they were put there when they were. */
+export const whoOf = (res: Response): Who => res.locals['who'] as Who;

@@ -1,6 +1,6 @@
 import type { RecordedFields } from './stored.ts';
 import { readEnvelope, readFields } from './stored.ts';
-import { parseDay, parseInstant } from '@wergon/core/time';
+import { parseDay, parseInstant, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { Author, Stream } from './envelope.ts';
@@ -114,7 +114,7 @@ export function rebuildIndex(sql: Sql, zone: Zone): void {
       json,
       corrected,
       author,
-      recordedAt: at.ok ? at.value : (0 as Instant),
+      recordedAt: at.ok ? at.value : toInstant(0),
       isScanned: via.length > 0,
     });
     if (stream === 'labor') technicians.set(id, row.technician);

@@ -33,7 +33,7 @@ export { loadNames, loadScan } from './scans.ts';
 export type { Names } from './scans.ts';
 export { loadShiftDays } from './shiftDays.ts';
 export type { AskedDays, ShiftDay } from './shiftDays.ts';
-export { readEntry, readEnvelope, readFloorEntry, readLaborEntry, writeTimes } from './stored.ts';
+export { readEntry, readEnvelope, readFloorEntry, readLaborEntry, writeTimes, readFields } from './stored.ts';
 export {
   findState,
   findStateBefore,

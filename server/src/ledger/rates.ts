@@ -70,13 +70,13 @@ function findEffect(
 export function mountRates(mount: Mount, { database, clock, facts, live }: LedgerContext): void {
   mount('rates', async ({ param }) => {
     const known = await facts.get();
-    if (!known.technicians.has(param('technician') as TechnicianId)) return refuse('record.not_found');
+    if (!known.technicians.has(param('technician'))) return refuse('record.not_found');
     const rows = await loadRecords(database, param('technician'));
     return ok({ records: rows.map(({ record }) => explainStored(readStored(record))) });
   });
 
   mount('rateEffect', async ({ param, body }) => {
-    const technician = param('technician') as TechnicianId;
+    const technician = param('technician');
     const known = await facts.get();
     if (!known.technicians.has(technician)) return refuse('record.not_found');
     const { records } = await planRecords(database, technician, body.record, body.replaces);
@@ -91,7 +91,7 @@ export function mountRates(mount: Mount, { database, clock, facts, live }: Ledge
   });
 
   mount('addRate', async ({ param, body, req }) => {
-    const technician = param('technician') as TechnicianId;
+    const technician = param('technician');
     const known = await facts.get();
     if (!known.technicians.has(technician)) return refuse('record.not_found');
     const { isTaken, isMissing, records } = await planRecords(

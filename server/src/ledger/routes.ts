@@ -72,8 +72,8 @@ function loadLine(
   now: Instant,
   names: Names,
 ): LineDetail {
-  const technician = asked.technician as TechnicianId;
-  const target = asked.target as TargetId;
+  const technician = asked.technician;
+  const target = asked.target;
   const { day, workType } = asked;
   const span = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
   const tail = emptyTimeline();

@@ -13,7 +13,7 @@ import type {
 import { addUsed } from '@wergon/core/ledger';
 import type { Cents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
-import { toSeconds } from '@wergon/core/time';
+import { toDay, toSeconds } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay, Seconds, Span } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import type { Sql } from '../db/index.ts';
@@ -114,7 +114,7 @@ export function findStateBefore(sql: Sql, technician: TechnicianId, day: LocalDa
 }
 
 /** Later than any day. */
-const FAR_DAY = 10_000_000 as LocalDay;
+const FAR_DAY = toDay(10_000_000);
 
 type LineRow = {
   technician: TechnicianId;

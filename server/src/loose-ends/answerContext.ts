@@ -3,7 +3,7 @@ import type { EntryId, LaborEntry, LooseEnd, TargetId } from '@wergon/core/ledge
 import { plannedOn, plannedSpan } from '@wergon/core/people';
 import type { TechnicianId, WorkPattern } from '@wergon/core/people';
 import type { Surroundings } from '@wergon/core/loose-ends';
-import { inForceAt, toDay, addDays } from '@wergon/core/time';
+import { addDays, inForceAt, toDay, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadPersonTimeline, readLaborEntry } from '../ledger/index.ts';
@@ -102,7 +102,7 @@ function findLastOnTask(
     );
     return row?.at ?? [];
   });
-  return instants.length === 0 ? null : (Math.max(...instants) as Instant);
+  return instants.length === 0 ? null : toInstant(Math.max(...instants));
 }
 
 /** When a task was last said to be finished before an instant. */

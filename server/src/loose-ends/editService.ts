@@ -1,3 +1,4 @@
+import { entryIdOf } from '@wergon/core/ledger';
 import { randomUUID } from 'node:crypto';
 import type { EffectJson } from '@wergon/contract/loose-ends';
 import type { EntryId } from '@wergon/core/ledger';
@@ -35,7 +36,7 @@ export function createEditService({ clock, database, journal, facts }: LedgerCon
     const around = { source: 'desk', via: [], action, deviceAt: formatInstant(clock.now()), clockOffset: 0 };
     return changes.map((change, i) => ({
       ...around,
-      entry: writeChange(change, `${action}-${i}` as EntryId, by, why),
+      entry: writeChange(change, entryIdOf(action, i), by, why),
     }));
   };
   /** Plans within the journal's transaction. */

@@ -1,4 +1,6 @@
-import { readFloorEntry, readLaborEntry } from '../ledger/index.ts';
+import { fieldProblemSchema } from '@wergon/contract/wire';
+import { z } from 'zod';
+import { readFields, readFloorEntry, readLaborEntry } from '../ledger/index.ts';
 import type { EntryId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { findBadgeEnds, findUnknownCodes } from '@wergon/core/loose-ends';
@@ -38,7 +40,7 @@ function loadFloor(sql: Sql, type: string, first: LocalDay, last: LocalDay): Flo
     [type, first, last],
   );
   return rows.flatMap(({ id, body, author }) => {
-    const { at, text, seconds } = JSON.parse(body) as Readonly<Record<string, unknown>>;
+    const { at, text, seconds } = readFields(body);
     const read = parseInstant(String(at));
     return read.ok ? [{ id, at: read.value, station: author, text, seconds }] : [];
   });
@@ -74,7 +76,7 @@ function findRefused(sql: Sql, { zone }: ShopFacts, first: LocalDay, last: Local
     stations: [station],
     times: 1,
     // Written by the journal itself.
-    refused: { body, errors: JSON.parse(errors) as FieldProblem[] },
+    refused: { body, errors: z.array(fieldProblemSchema).parse(JSON.parse(errors)) },
   }));
 }
 

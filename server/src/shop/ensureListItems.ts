@@ -1,3 +1,4 @@
+import { keysOf } from '@wergon/core/result';
 import type { ResourceId } from '@wergon/core/station';
 import { newId } from '../db/index.ts';
 import type { EntityManager } from '@mikro-orm/libsql';
@@ -15,7 +16,7 @@ export async function ensureListItems(
   names: Partial<Record<ListKind, readonly string[]>>,
   drawCode: CodeDrawer = drawRandomCode,
 ): Promise<void> {
-  for (const kind of Object.keys(names) as ListKind[]) {
+  for (const kind of keysOf(names)) {
     const wanted = [...new Set(names[kind])].filter((name) => name !== '');
     const known = new Set(await namesOf(em, kind));
     for (const name of wanted) if (!known.has(name)) await addLabel(em, kind, name, drawCode);

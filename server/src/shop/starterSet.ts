@@ -1,3 +1,4 @@
+import { keysOf } from '@wergon/core/result';
 import { newId } from '../db/index.ts';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
@@ -35,12 +36,7 @@ export async function addStarterSet(em: EntityManager): Promise<void> {
       isOff: false,
       code: drawRandomCode('activity'),
     });
-  for (const [list, names] of Object.entries(REASONS))
-    for (const name of names)
-      await em.insert(ListItemEntity, {
-        id: randomUUID(),
-        list: list as keyof typeof REASONS,
-        name,
-        isOff: false,
-      });
+  for (const list of keysOf(REASONS))
+    for (const name of REASONS[list])
+      await em.insert(ListItemEntity, { id: randomUUID(), list, name, isOff: false });
 }

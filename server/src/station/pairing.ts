@@ -1,3 +1,4 @@
+import { toInstant } from '@wergon/core/time';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Instant } from '@wergon/core/time';
 import { hashToken } from '../access/index.ts';
@@ -9,7 +10,7 @@ const PAIRING_SECONDS = 10 * 60;
 /** A fresh pairing code, and the columns that let it pair a station once until it expires. */
 export function drawPairing(now: Instant, seconds = PAIRING_SECONDS) {
   const code = drawPairingCode();
-  const expiresAt = (now + seconds) as Instant;
+  const expiresAt = toInstant(now + seconds);
   return { code, expiresAt, columns: { pairingHash: hashToken(code), pairingExpiresAt: expiresAt } };
 }
 

@@ -2,7 +2,7 @@ import type { WeekJson } from '@wergon/contract/timesheet';
 import { deriveAttendance, allocateStint, sumEntered } from '@wergon/core/ledger';
 import type { EntryId, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { ok } from '@wergon/core/result';
+import { itemAt, ok } from '@wergon/core/result';
 import { mondayOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
@@ -107,7 +107,7 @@ function loadWeek(
         absence: sayAbsence(absence, seesAbsences),
         isClosed: closedUntil !== null && day <= closedUntil,
         isFuture: day > today,
-        totalSeconds: [...rows.values()].reduce((sum, { cells }) => sum + sumOf(cells[i] as Cell), 0),
+        totalSeconds: [...rows.values()].reduce((sum, { cells }) => sum + sumOf(itemAt(cells, i)), 0),
         state: states.find((each) => each.day === day)?.state ?? 'open',
       };
     }),

@@ -2,7 +2,7 @@ import type { TargetId } from '@wergon/core/ledger';
 import { newId } from '../db/index.ts';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { NewOrder, TaskFields } from '@wergon/contract/work';
-import { centsOf, formatCents, formatDecimal, formatRate } from '@wergon/core/money';
+import { centsOf, formatCents, formatDecimal, formatRate, toRate } from '@wergon/core/money';
 import type { Cents, Fraction, Rate } from '@wergon/core/money';
 import { dated, formatDay, inForceAt } from '@wergon/core/time';
 import type { Dated, Instant } from '@wergon/core/time';
@@ -112,7 +112,7 @@ function newTaskRow(
   makeId: MakeId,
 ) {
   const estimated = estimateSeconds(task, quantity);
-  const standardRate = gradeRates.get(task.grade) ?? (0 as Rate);
+  const standardRate = gradeRates.get(task.grade) ?? toRate(0);
   return {
     id: makeId<TargetId>(),
     order,
@@ -167,7 +167,7 @@ export async function saveOrder(
 function reestimate(old: Task, task: TaskFields, quantity: number, gradeRates: GradeRates, now: Instant) {
   const estimated = estimateSeconds(task, quantity);
   const standardRate =
-    task.grade === old.grade ? old.standardRate : (gradeRates.get(task.grade) ?? (0 as Rate));
+    task.grade === old.grade ? old.standardRate : (gradeRates.get(task.grade) ?? toRate(0));
   const estimatedCost = estimateCost(estimated, standardRate);
   const isSame = inForceAt(old.estimate, now) === estimated && estimatedCost === old.estimatedCost;
   if (isSame) return {};
