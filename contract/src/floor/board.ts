@@ -67,6 +67,16 @@ export const boardSchema = z.object({
 });
 export type BoardJson = DeepReadonly<z.output<typeof boardSchema>>;
 
+/** What has changed of the board since a place in the journal: all there is to say of these people, tasks and orders. */
+export const boardChangesSchema = boardSchema.pick({
+  asOf: true,
+  seq: true,
+  technicians: true,
+  orders: true,
+  tasks: true,
+});
+export type BoardChanges = DeepReadonly<z.output<typeof boardChangesSchema>>;
+
 const span = { from: instant, to: instant };
 
 /** The board with one local day of everybody's stretches, what was planned of it, and what orders are about. */
@@ -97,6 +107,11 @@ export const floorSchema = boardSchema.extend({
     }),
   ),
 });
+/** What has changed of a day of the floor; `null` where that is not known any more, and the whole must be asked for. */
+export const floorChangesSchema = boardChangesSchema
+  .extend({ orderDetails: floorSchema.shape.orderDetails, lanes: floorSchema.shape.lanes })
+  .nullable();
+export type FloorChanges = NonNullable<z.output<typeof floorChangesSchema>>;
 export type FloorJson = DeepReadonly<z.output<typeof floorSchema>>;
 
 /** What was scanned last, newest first, with who and where. */

@@ -1,3 +1,4 @@
-export { boardSchema, floorSchema, latestSchema } from './board.ts';
-export type { BoardJson, FloorJson } from './board.ts';
+export { boardChangesSchema, boardSchema, floorChangesSchema, floorSchema, latestSchema } from './board.ts';
+export type { BoardChanges, BoardJson, FloorChanges, FloorJson } from './board.ts';
+export { mergeBoard, mergeBy, mergeFloor } from './merge.ts';
 export { readBoard, readLanes } from './readBoard.ts';

@@ -8,6 +8,7 @@ export {
   changePinSchema,
   checkPinSchema,
   issueBadgeSchema,
+  namesSchema,
   newGradeSchema,
   patternSchema,
   peopleSchema,

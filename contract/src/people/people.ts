@@ -85,6 +85,11 @@ export const peopleSchema = z.object({
   grades: z.array(z.object({ id: z.string(), name: z.string(), standardRate: z.string() })),
 });
 
+/** Everybody who works here now: what a page needs to name them. */
+export const namesSchema = z.object({
+  people: z.array(z.object({ id: technicianId, name: z.string(), department: z.string() })),
+});
+
 export const newGradeSchema = z.strictObject({ name: shortText, standardRate: rateText });
 
 export const badgeCodeSchema = z.object({ id: badgeId, code: z.string() });

@@ -23,5 +23,8 @@ export const nothing = z.null();
 /** The id of what was added. */
 export const createdSchema = z.object({ id: z.string() });
 
+/** After which place in the journal. */
+export const after = z.strictObject({ after: z.coerce.number().int().min(0) });
+
 /** From one day to another; the route says what holds without them. */
 export const days = z.strictObject({ from: dayText.exactOptional(), to: dayText.exactOptional() });

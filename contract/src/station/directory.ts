@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { ACTIONS } from '@wergon/core/scan';
 import { LANGUAGES } from '@wergon/core/station';
 import { WORK_TYPES } from '@wergon/core/work';
-import { boardSchema } from '../floor/index.ts';
+import { boardChangesSchema, boardSchema } from '../floor/index.ts';
 import { REPORT_KINDS, REPORT_TIMES } from '../work/index.ts';
 import {
   badgeId,
@@ -104,6 +104,16 @@ export const directorySchema = boardSchema.extend({
   scanner: scannerProfileSchema.nullable(),
   isDemo: z.boolean(),
 });
+/** What has changed of a directory since a place in the journal; `null` where that is not known any more, and the whole
+ *  must be asked for. */
+export const directoryChangesSchema = boardChangesSchema
+  .extend({
+    briefs: directorySchema.shape.briefs,
+    people: directorySchema.shape.people,
+    proposed: directorySchema.shape.proposed,
+  })
+  .nullable();
+export type DirectoryChanges = NonNullable<z.output<typeof directoryChangesSchema>>;
 export type Directory = z.output<typeof directorySchema>;
 
 /** One person's own time: their day and their week, no rate and no cost. */

@@ -3,14 +3,16 @@ export {
   askOwnTimeSchema,
   benchSchema,
   confirmOwnTimeSchema,
+  directoryChangesSchema,
   directorySchema,
   ownTimeSchema,
   proveSelfSchema,
   provedSchema,
 } from './directory.ts';
-export type { Directory, OwnTimeJson } from './directory.ts';
+export type { Directory, DirectoryChanges, OwnTimeJson } from './directory.ts';
 export { answerSchema, floorEntrySchema, requestsSchema } from './floorEntry.ts';
 export type { RequestsJson } from './floorEntry.ts';
+export { mergeDirectory } from './mergeDirectory.ts';
 export { readDirectory } from './readDirectory.ts';
 export {
   batchResultSchema,

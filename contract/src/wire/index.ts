@@ -1,4 +1,6 @@
 export type { DeepReadonly } from './deepReadonly.ts';
+export { journalEventSchema } from './events.ts';
+export type { JournalEvent } from './events.ts';
 export { fieldProblemSchema, fieldProblemsOf, formatPath, problemSchema } from './problem.ts';
 export type { FieldProblem, Problem } from './problem.ts';
 export {

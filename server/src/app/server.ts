@@ -129,6 +129,7 @@ async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningSe
     facts: context.facts,
     nowMs: clock.nowMs,
     countDeskActs: context.journal.countDeskActs,
+    changesSince: context.live.changesSince,
   });
   const outside = {
     isBehindProxy: config.isBehindProxy,

@@ -1,5 +1,9 @@
+import type { WorkOrderId } from '@wergon/core/work';
+import type { Asked } from '../ledger/index.ts';
+import type { DeepReadonly } from '@wergon/contract/wire';
+import type { Changes } from '../http/index.ts';
 import { plannedSpan } from '@wergon/core/people';
-import type { BoardJson, FloorJson } from '@wergon/contract/floor';
+import type { BoardChanges, BoardJson, FloorChanges, FloorJson } from '@wergon/contract/floor';
 import { AT_REST } from '@wergon/core/ledger';
 import type { LaborState, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
@@ -7,6 +11,7 @@ import { inForceAt, sumSeconds, addDays, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import {
+  findState,
   loadChargedOn,
   loadFinished,
   loadHours,
@@ -17,9 +22,9 @@ import {
   loadUsedOf,
   longestStint,
 } from '../ledger/index.ts';
-import type { Plans } from '../people/index.ts';
+import type { Plans, Technician } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import type { WorkOrder } from '../work/index.ts';
+import type { Task, WorkOrder } from '../work/index.ts';
 
 /** So long a finished order stays on the floor's mind, in seconds: whoever scans its label is told that it is finished. */
 const REMEMBERED_SECONDS = 14 * 86_400;
@@ -33,6 +38,9 @@ function ordersOnBoard({ orders, openOrders }: ShopFacts, now: Instant): WorkOrd
   });
 }
 
+/** A part of the board: these people, these tasks and what they are on. */
+export type BoardPart = Pick<Changes, 'technicians' | 'targets'>;
+
 /** Who is on what as of the last entry, with the tasks of all orders that are not closed, and others asked for. */
 export function loadBoard(
   sql: Sql,
@@ -40,28 +48,60 @@ export function loadBoard(
   now: Instant,
   alsoTargets: readonly TargetId[] = [],
 ): BoardJson {
-  const today = facts.zone.dayAt(now);
   const orders = ordersOnBoard(facts, now);
-  const orderIds = new Set(orders.map(({ id }) => id));
   const states = loadStates(sql);
-  // Somebody may still be on a task of a closed order: what runs is always on the board.
-  const running = new Set([...alsoTargets, ...[...states.values()].flatMap(targetsOfState)]);
-  const onBoardTasks = orders
+  const also = new Set([...alsoTargets, ...[...states.values()].flatMap(targetsOfState)]);
+  const ofOrders = orders
     .flatMap(({ id }) => facts.tasksByOrder.get(id) ?? [])
-    .filter(({ id, isAccepted }) => isAccepted || running.has(id));
-  const others = [...running].flatMap((id) => facts.tasks.get(id) ?? []);
-  const tasks = [...onBoardTasks, ...others.filter(({ order }) => !orderIds.has(order))];
-  const onBoard = new Set(tasks.map(({ order }) => order));
+    .filter(({ id, isAccepted }) => isAccepted || also.has(id));
+  const onBoard = new Set(orders.map(({ id }) => id));
+  // Somebody may still be on a task of a closed order: what runs is always on the board.
+  const others = [...also]
+    .flatMap((id) => facts.tasks.get(id) ?? [])
+    .filter(({ order }) => !onBoard.has(order));
+  const people = [...facts.technicians.values()];
+  return {
+    ...writeBoard(sql, facts, now, people, states, [...ofOrders, ...others], onBoard),
+    zone: facts.zone.name,
+    policy: facts.policy,
+    activities: [...facts.activities.values()].map(({ id, title, isOff }) => {
+      const known = facts.targets.get(id);
+      return { id, title, isOff: isOff ?? false, counts: known?.kind === 'activity' ? known.counts : [] };
+    }),
+  };
+}
+
+/** The same of a part of it. */
+export function loadBoardPart(sql: Sql, facts: ShopFacts, now: Instant, part: BoardPart): BoardChanges {
+  const people = [...part.technicians].flatMap((id) => facts.technicians.get(id) ?? []);
+  const states = new Map(people.map(({ id }) => [id, findState(sql, id) ?? AT_REST]));
+  const targets = new Set([...part.targets, ...[...states.values()].flatMap(targetsOfState)]);
+  const tasks = [...targets].flatMap((id) => facts.tasks.get(id) ?? []);
+  return writeBoard(sql, facts, now, people, states, tasks);
+}
+
+function writeBoard(
+  sql: Sql,
+  facts: ShopFacts,
+  now: Instant,
+  people: readonly Technician[],
+  states: ReadonlyMap<TechnicianId, LaborState>,
+  tasks: readonly Task[],
+  orders: ReadonlySet<WorkOrderId> = new Set(),
+): BoardChanges {
+  const today = facts.zone.dayAt(now);
   const ids = tasks.map(({ id }) => id);
   const used = loadUsedOf(sql, ids);
   const finished = loadFinished(sql, ids);
-  const charged = loadChargedOn(sql, today);
+  const charged = loadChargedOn(
+    sql,
+    today,
+    people.map(({ id }) => id),
+  );
   return {
     asOf: now,
     seq: loadSeq(sql),
-    zone: facts.zone.name,
-    policy: facts.policy,
-    technicians: [...facts.technicians.values()].map(({ id, name, department, leftOn }) => ({
+    technicians: people.map(({ id, name, department, leftOn }) => ({
       id,
       name,
       department,
@@ -69,7 +109,7 @@ export function loadBoard(
       state: states.get(id) ?? AT_REST,
       charged: { day: today, seconds: charged.get(id) ?? toSeconds(0) },
     })),
-    orders: [...new Set([...orderIds, ...onBoard])]
+    orders: [...new Set([...orders, ...tasks.map(({ order }) => order)])]
       .flatMap((id) => facts.orders.get(id) ?? [])
       .map(({ id, number, title, customer, states: orderStates, includes }) => ({
         id,
@@ -88,15 +128,6 @@ export function loadBoard(
       used: used.get(id) ?? {},
       isFinished: finished.has(id),
     })),
-    activities: [...facts.activities.values()].map(({ id, title, isOff }) => {
-      const known = facts.targets.get(id);
-      return {
-        id,
-        title,
-        isOff: isOff ?? false,
-        counts: known?.kind === 'activity' ? known.counts : [],
-      };
-    }),
   };
 }
 
@@ -116,6 +147,50 @@ function byTechnician<T extends { readonly technician: TechnicianId }>(items: re
   return (id: string): readonly T[] => own.get(id) ?? [];
 }
 
+/** The stretches that people have settled on one local day. */
+function writeLanes(
+  sql: Sql,
+  facts: ShopFacts,
+  day: LocalDay,
+  people: readonly TechnicianId[],
+  asked: Omit<Asked, 'from' | 'to'>,
+): { readonly lanes: FloorJson['lanes']; readonly targets: readonly TargetId[] } {
+  const span = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
+  const stints = loadStints(sql, { ...span, ...asked });
+  const [stintsOf, shiftsOf, breaksOf, hoursOf] = [
+    byTechnician(stints),
+    byTechnician(loadPresence(sql, 'shift', { ...span, ...asked })),
+    byTechnician(loadPresence(sql, 'break', { ...span, ...asked })),
+    byTechnician(loadHours(sql, day, day)),
+  ];
+  return {
+    targets: stints.flatMap(({ running }) => running.map(({ target }) => target)),
+    lanes: people.map((id) => ({
+      technician: id,
+      stints: stintsOf(id).map(({ from, to, running, capped }) => ({
+        from,
+        to,
+        running,
+        ...(capped ? { capped: true } : {}),
+      })),
+      shifts: shiftsOf(id),
+      breaks: breaksOf(id),
+      enteredSeconds: sumSeconds(hoursOf(id)),
+    })),
+  };
+}
+
+/** What an order's lane is looked for by, beside what the board says of it. */
+const writeDetails = (
+  facts: ShopFacts,
+  orders: BoardChanges['orders'],
+  units: ReadonlyMap<string, string>,
+): FloorJson['orderDetails'] =>
+  orders.map(({ id }) => {
+    const { division = '', jobType = '', unit } = facts.orders.get(id) ?? {};
+    return { order: id, division, jobType, unit: units.get(unit ?? '') ?? '' };
+  });
+
 /** The board with everybody's settled stretches of one local day. */
 export function loadFloor(
   sql: Sql,
@@ -125,19 +200,10 @@ export function loadFloor(
   plans: Plans,
   units: ReadonlyMap<string, string>,
 ): FloorJson {
-  const asked = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
-  const stints = loadStints(sql, { ...asked, longest: longestStint(facts.policy) });
-  const shifts = loadPresence(sql, 'shift', asked);
-  const breaks = loadPresence(sql, 'break', asked);
-  const hours = loadHours(sql, day, day);
-  const board = loadBoard(
-    sql,
-    facts,
-    now,
-    stints.flatMap(({ running }) => running.map(({ target }) => target)),
-  );
-  const [stintsOf, shiftsOf, breaksOf] = [byTechnician(stints), byTechnician(shifts), byTechnician(breaks)];
-  const hoursOf = byTechnician(hours);
+  const { lanes, targets } = writeLanes(sql, facts, day, [...facts.technicians.keys()], {
+    longest: longestStint(facts.policy),
+  });
+  const board = loadBoard(sql, facts, now, targets);
   return {
     ...board,
     day,
@@ -152,21 +218,28 @@ export function loadFloor(
         billedSeconds: billedSeconds ?? null,
       };
     }),
-    orderDetails: board.orders.map(({ id }) => {
-      const { division = '', jobType = '', unit } = facts.orders.get(id) ?? {};
-      return { order: id, division, jobType, unit: units.get(unit ?? '') ?? '' };
-    }),
-    lanes: board.technicians.map(({ id }) => ({
-      technician: id,
-      stints: stintsOf(id).map((stint) => ({
-        from: stint.from,
-        to: stint.to,
-        running: stint.running,
-        ...(stint.capped ? { capped: true } : {}),
-      })),
-      shifts: shiftsOf(id),
-      breaks: breaksOf(id),
-      enteredSeconds: sumSeconds(hoursOf(id)),
-    })),
+    orderDetails: writeDetails(facts, board.orders, units),
+    lanes,
+  };
+}
+
+/** What has changed of a day of the floor for some people and tasks. */
+export function loadFloorPart(
+  sql: Sql,
+  facts: ShopFacts,
+  day: LocalDay,
+  now: Instant,
+  part: BoardPart,
+  units: ReadonlyMap<string, string>,
+): NonNullable<DeepReadonly<FloorChanges>> {
+  const parts = [...part.technicians].map((technician) =>
+    writeLanes(sql, facts, day, [technician], { technician }),
+  );
+  const targets = new Set([...part.targets, ...parts.flatMap((each) => each.targets)]);
+  const board = loadBoardPart(sql, facts, now, { ...part, targets });
+  return {
+    ...board,
+    orderDetails: writeDetails(facts, board.orders, units),
+    lanes: parts.flatMap(({ lanes }) => lanes),
   };
 }

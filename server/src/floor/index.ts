@@ -1,3 +1,3 @@
-export { loadBoard } from './board.ts';
+export { loadBoard, loadBoardPart } from './board.ts';
 export { loadAnswers } from './requests.ts';
 export { mountFloor } from './routes.ts';

@@ -8,7 +8,7 @@ import { newId, readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { loadNames } from '../ledger/index.ts';
 import { StationEntity, UnitEntity } from '../shop/index.ts';
-import { loadFloor } from './board.ts';
+import { loadFloor, loadFloorPart } from './board.ts';
 import { loadPlans } from '../people/index.ts';
 import { loadLatest } from './latest.ts';
 import { findRequest, loadRequests } from './requests.ts';
@@ -16,20 +16,30 @@ import { findRequest, loadRequests } from './requests.ts';
 const hasEntry = (sql: Sql, id: string): boolean =>
   sql.all('select 1 from "journal" where "id" = ?', [id]).length > 0;
 
-export function mountFloor(mount: Mount, { database, clock, facts, journal }: LedgerContext): void {
-  mount('floor', async ({ query }) => {
-    const known = await facts.get();
-    const now = clock.now();
-    const day = query.day ?? known.zone.dayAt(now);
-    const em = database.em.fork();
-    const plans = await loadPlans(em, day, day);
-    const units = new Map(
-      (await em.findAll(UnitEntity)).map(({ id, type, maker, serialNumber }) => [
+export function mountFloor(mount: Mount, { database, clock, facts, journal, live }: LedgerContext): void {
+  const unitWordsOf = async () =>
+    new Map(
+      (await database.em.fork().findAll(UnitEntity)).map(({ id, type, maker, serialNumber }) => [
         id,
         [maker, type, serialNumber].filter((part) => part !== '').join(' '),
       ]),
     );
+
+  mount('floor', async ({ query }) => {
+    const known = await facts.get();
+    const now = clock.now();
+    const day = query.day ?? known.zone.dayAt(now);
+    const plans = await loadPlans(database.em.fork(), day, day);
+    const units = await unitWordsOf();
     return ok(await readSql(database, (sql) => loadFloor(sql, known, day, now, plans, units)));
+  });
+
+  mount('floorChanges', async ({ query: { after, day } }) => {
+    const part = live.changesSince(after);
+    if (!part) return ok(null);
+    const known = await facts.get();
+    const units = await unitWordsOf();
+    return ok(await readSql(database, (sql) => loadFloorPart(sql, known, day, clock.now(), part, units)));
   });
 
   mount('latest', async () => {

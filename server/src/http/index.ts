@@ -1,3 +1,5 @@
+export { noChanges } from './changes.ts';
+export type { Changes } from './changes.ts';
 export { ReadFailed } from './apart.ts';
 export type { ReadAnswer, ReadCall, Readers } from './apart.ts';
 export { checkHost } from './checkHost.ts';
@@ -7,7 +9,7 @@ export type { Context, ShopNow, Stale } from './context.ts';
 export { createHealth } from './health.ts';
 export { spreadLastNet } from './lastNet.ts';
 export { createLive } from './live.ts';
-export type { Live } from './live.ts';
+export type { Commit, Live } from './live.ts';
 export { checkCaller, createMount, writeAnswer } from './mount.ts';
 export type { Call, Mount } from './mount.ts';
 export { PROBLEMS, problemOf, refuse, sendProblem } from './problem.ts';

@@ -1,3 +1,6 @@
+import { journalEventSchema, technicianId, workOrderId } from '@wergon/contract/wire';
+import type { Changes } from './changes.ts';
+import { noChanges } from './changes.ts';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { createLive } from './live.ts';
@@ -26,6 +29,12 @@ async function until(isSo: () => boolean): Promise<void> {
   while (!isSo()) await new Promise((again) => setTimeout(again, 5));
 }
 
+const commit = (after: number, more: Partial<Changes> = {}) => ({
+  before: after - 1,
+  after,
+  changes: { ...noChanges, ...more },
+});
+
 async function openLive(mayHear = () => Promise.resolve(true)) {
   const live = createLive();
   const server = createServer((req, res) => {
@@ -48,13 +57,13 @@ test('a stream that is ended hears nothing more, the others do, and nothing brea
   live.end('ada');
   // In the same moment, before the connection is closed: this once ended the server.
   live.publishSetup();
-  live.publish(7);
+  live.publish(commit(7));
   await ada.ended;
   await until(() => bo.heard().includes('"seq":7'));
   expect(ada.heard()).not.toContain('"seq":7');
   bo.leave();
-  live.publish(8);
-  live.publish(9);
+  live.publish(commit(8));
+  live.publish(commit(9));
   await close();
 });
 
@@ -63,7 +72,7 @@ test('of one session no more than twenty are open: the oldest ends for a new one
   const streams: Stream[] = [];
   for (let i = 0; i < 22; i += 1) streams.push(await listen(`${url}?key=ada`));
   await Promise.all(streams.slice(0, 2).map(({ ended }) => ended));
-  live.publish(5);
+  live.publish(commit(5));
   const hearing = streams.slice(2);
   await until(() => hearing.every((each) => each.heard().includes('"seq":5')));
   expect(streams.filter((each) => each.heard().includes('"seq":5'))).toHaveLength(20);
@@ -87,4 +96,53 @@ test('a stream ends with its session, and with its station’s token, and the se
   server.closeAllConnections();
   await new Promise((done) => server.close(done));
   await shop.close();
+});
+
+test('a busy moment is told as one event, with whose days and which orders it has changed', async () => {
+  const { live, url, close } = await openLive();
+  const ada = await listen(url);
+  await until(() => ada.heard().includes('hello'));
+  const of = (id: string) => ({
+    technicians: new Set([technicianId.parse(id)]),
+    orders: new Set([workOrderId.parse(`o-${id}`)]),
+  });
+  // The first is told at once, those that come right behind it together.
+  for (const [i, id] of ['ada', 'bo', 'cy', 'ada'].entries()) live.publish(commit(i + 2, of(id)));
+  await until(() => ada.heard().includes('"seq":5'));
+  const events = [...ada.heard().matchAll(/event: journal\ndata: (.*)\n/g)].map(([, data]) =>
+    journalEventSchema.parse(JSON.parse(data ?? '')),
+  );
+  expect(events).toEqual([
+    { seq: 2, technicians: ['ada'], orders: ['o-ada'] },
+    { seq: 5, technicians: ['bo', 'cy', 'ada'], orders: ['o-bo', 'o-cy', 'o-ada'] },
+  ]);
+  await close();
+});
+
+test.each<[after: number, people: readonly string[] | undefined, why: string]>([
+  [9, undefined, 'before all that is remembered'],
+  [10, ['ada', 'bo', 'cy'], 'all of it'],
+  [11, ['bo', 'cy'], 'from a place in between'],
+  [12, ['cy'], 'the last alone'],
+  [13, [], 'nothing is missed'],
+  [14, undefined, 'a place that has not come yet'],
+])('what has changed since %i is %j: %s', (after, people) => {
+  const live = createLive();
+  for (const [i, id] of ['ada', 'bo', 'cy'].entries())
+    live.publish(commit(i + 11, { technicians: new Set([technicianId.parse(id)]) }));
+  const since = live.changesSince(after);
+  expect(since && [...since.technicians]).toEqual(people);
+  live.close();
+});
+
+test('what was taken in at no new place of the journal is not passed over', () => {
+  const live = createLive();
+  live.publish(commit(1));
+  live.publish({
+    before: 1,
+    after: 1,
+    changes: { ...noChanges, technicians: new Set([technicianId.parse('ada')]) },
+  });
+  expect(live.changesSince(1)).toBeUndefined();
+  live.close();
 });

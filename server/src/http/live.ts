@@ -1,3 +1,6 @@
+import type { JournalEvent } from '@wergon/contract/wire';
+import { createChangeMemory, joinChanges } from './changes.ts';
+import type { Changes } from './changes.ts';
 import type { Request, Response } from 'express';
 
 /** Whose stream it is, and whether they may still hear it. */
@@ -5,30 +8,57 @@ type Listener = { readonly key: string; readonly mayHear: () => Promise<boolean>
 
 /** Tells every open page that something has changed, with the sequence number it has changed to. */
 export type Live = {
-  readonly publish: (seq: number) => void;
+  /** Says that a commit has moved the journal on, and what it has changed. */
+  readonly publish: (commit: Commit) => void;
   /** Says that something beside the journal has changed: a person, an order, a station. */
   readonly publishSetup: () => void;
+  /** What has changed since a place in the journal; absent where that is not known any more. */
+  readonly changesSince: (seq: number) => Changes | undefined;
   readonly stream: (req: Request, res: Response, currentSeq: number, listener: Listener) => void;
   /** Ends the streams of whoever may hear them no longer: of one session, one user, one station. */
   readonly end: (key: string) => void;
   readonly close: () => void;
 };
 
+/** A commit of the journal: where it was before, where it is after it, and what that changed. */
+export type Commit = { readonly before: number; readonly after: number; readonly changes: Changes };
+
 const KEEP_ALIVE_MS = 20_000;
+/** Events of a busy moment are told as one, at most so often: what a scan costs does not grow with who is listening. */
+const TOGETHER_MS = 100;
+/** More people and orders than these are not named one by one: everything is asked for anew. */
+const MOST_NAMED = 300;
 /** Streams that one session or station may hold; the oldest ends for a new one. */
 const MOST_STREAMS = 20;
 
 type Open = { readonly res: Response; readonly listener: Listener };
 
+const named = ({ technicians, orders }: Changes): Omit<JournalEvent, 'seq'> =>
+  technicians.size > MOST_NAMED || orders.size > MOST_NAMED
+    ? { technicians: null, orders: null }
+    : { technicians: [...technicians], orders: [...orders] };
+
 export function createLive(): Live {
   const open = new Set<Open>();
   let lastSeq = 0;
   let isClosed = false;
-  const send = (res: Response, kind: string) =>
-    res.write(`id: ${lastSeq}\nevent: ${kind}\ndata: {"seq":${lastSeq}}\n\n`);
-  const tell = (kind: string) => {
-    for (const { res } of open) send(res, kind);
+  const memory = createChangeMemory();
+  const write = (kind: string, data: JournalEvent | { readonly seq: number }) =>
+    `id: ${lastSeq}\nevent: ${kind}\ndata: ${JSON.stringify(data)}\n\n`;
+  const tell = (event: string) => {
+    for (const { res } of open) res.write(event);
   };
+
+  const untold: Changes[] = [];
+  let telling: NodeJS.Timeout | undefined;
+  /** Tells what has come together; after it others wait a moment for more. */
+  function tellJournal(): void {
+    telling = undefined;
+    if (untold.length === 0) return;
+    const changes = joinChanges(untold.splice(0));
+    tell(write('journal', { seq: lastSeq, ...named(changes) }));
+    telling = setTimeout(tellJournal, TOGETHER_MS).unref();
+  }
   /** Ends a stream: whatever is told from here on is not told to it. */
   const finish = (each: Open) => {
     open.delete(each);
@@ -51,11 +81,16 @@ export function createLive(): Live {
     );
 
   return {
-    publish: (seq) => {
-      lastSeq = Math.max(lastSeq, seq);
-      tell('journal');
+    publish: ({ before, after, changes }) => {
+      // Sent again, and known already.
+      if (before === after && changes.technicians.size === 0) return;
+      lastSeq = Math.max(lastSeq, after);
+      memory.add(before, after, changes);
+      untold.push(changes);
+      if (!telling) tellJournal();
     },
-    publishSetup: () => tell('setup'),
+    publishSetup: () => tell(write('setup', { seq: lastSeq })),
+    changesSince: memory.since,
     stream: (req, res, currentSeq, listener) => {
       // Whoever comes while the server stops comes again when it is back.
       if (isClosed) return void res.status(503).end();
@@ -69,7 +104,7 @@ export function createLive(): Live {
       });
       // Whoever comes back with an older number has missed something and is told so at once.
       const seen = Number(req.headers['last-event-id'] ?? req.query['after'] ?? lastSeq);
-      send(res, seen === lastSeq ? 'hello' : 'journal');
+      res.write(write(seen === lastSeq ? 'hello' : 'missed', { seq: lastSeq }));
       const each: Open = { res, listener };
       open.add(each);
       const keepAlive = setInterval(() => void lookAgain(each), KEEP_ALIVE_MS);
@@ -83,6 +118,7 @@ export function createLive(): Live {
     end: (key) => endAll(({ listener }) => listener.key === key),
     close: () => {
       isClosed = true;
+      clearTimeout(telling);
       endAll(() => true);
     },
   };

@@ -1,3 +1,4 @@
+import type { TechnicianId } from '@wergon/core/people';
 import type { RecordedFields } from './stored.ts';
 import { readEnvelope, readFields } from './stored.ts';
 import { parseDay, parseInstant, toInstant } from '@wergon/core/time';
@@ -85,8 +86,8 @@ export function indexEntry(
 }
 
 /** Whom an entry that was recorded before is about. */
-const findTechnician = (sql: Sql, id: string): string | null =>
-  sql.all<{ technician: string | null }>(
+export const findTechnician = (sql: Sql, id: string): TechnicianId | null =>
+  sql.all<{ technician: TechnicianId | null }>(
     'select i."technician" from "journal" j join "entry_index" i on i."seq" = j."seq" where j."id" = ?',
     [id],
   )[0]?.technician ?? null;

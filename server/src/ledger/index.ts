@@ -52,3 +52,4 @@ export {
 } from './timelineRows.ts';
 export { verifyChain, walkChain } from './verify.ts';
 export { readInstant } from './storedTime.ts';
+export type { Asked } from './timelineRows.ts';

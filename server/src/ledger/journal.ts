@@ -1,8 +1,11 @@
+import type { TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import type { Touched } from './projection.ts';
 import { Defect, ok } from '@wergon/core/result';
 import type { Instant } from '@wergon/core/time';
 import { isDiskFault, readSql, trySql, writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
-import type { Clock, Live, RouteRefusal } from '../http/index.ts';
+import type { Clock, Commit, Live, RouteRefusal } from '../http/index.ts';
 import type { FactsCache, ShopFacts } from '../catalog/index.ts';
 import type { Author } from './envelope.ts';
 import type { FieldProblem } from '@wergon/contract/wire';
@@ -80,7 +83,7 @@ const sayThrown = (error: unknown): FieldProblem => ({
 });
 
 /** What became of jobs that share a transaction, in their order. */
-type Written = { readonly answers: readonly (Appended | RouteRefusal)[]; readonly seq: number };
+type Written = { readonly answers: readonly (Appended | RouteRefusal)[]; readonly commit: Commit };
 
 type Batch = { readonly author: Author; readonly entries: readonly Incoming[] };
 
@@ -91,6 +94,7 @@ type Writing = {
   readonly now: Instant;
   readonly head: Head;
   readonly recorded: Recorded[];
+  readonly touched: Touched;
 };
 
 /** Runs a part of a transaction; if it throws, nothing of it was. */
@@ -107,7 +111,8 @@ function attempt<T>(writing: Writing, work: () => T): T {
   }
 }
 
-const projectAll = ({ sql, facts, recorded, now }: Writing) => project(sql, facts, recorded.splice(0), now);
+const projectAll = ({ sql, facts, recorded, now, touched }: Writing) =>
+  project(sql, facts, recorded.splice(0), now, touched);
 
 function recordOne(writing: Writing, author: Author, incoming: Incoming): Outcome {
   const outcome = recordEntry({ ...writing, author }, incoming);
@@ -182,38 +187,45 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
     }
   }
 
+  function writeWith<T>(sql: Sql, facts: ShopFacts, work: (writing: Writing) => T) {
+    const head = findHead(sql);
+    const before = head.seq;
+    const touched = { technicians: new Set<TechnicianId>(), targets: new Set<TargetId>() };
+    const value = work({ sql, facts, now: clock.now(), head, recorded: [], touched });
+    const orders = new Set([...touched.targets].flatMap((target) => facts.tasks.get(target)?.order ?? []));
+    return { value, commit: { before, after: head.seq, changes: { ...touched, orders } } };
+  }
+
   /** Runs one transaction on the facts as they are once nobody else can write. */
-  async function transact<T>(work: (writing: Writing) => T): Promise<T> {
+  async function transact<T>(work: (writing: Writing) => T): Promise<{ value: T; commit: Commit }> {
     for (;;) {
       const facts = await cache.get();
       const done = await writeSql(database, (sql) =>
         // What was changed while this waited for its turn is asked for anew.
-        cache.isCurrent(facts)
-          ? { value: work({ sql, facts, now: clock.now(), head: findHead(sql), recorded: [] }) }
-          : undefined,
+        cache.isCurrent(facts) ? writeWith(sql, facts, work) : undefined,
       );
-      if (done) return done.value;
+      if (done) return done;
     }
   }
 
-  function answer(jobs: readonly Job[], { answers, seq }: Written): void {
+  function answer(jobs: readonly Job[], { answers, commit }: Written): void {
     jobs.forEach(({ resolve, reject }, i) => {
       const own = answers[i];
       if (own) resolve(own);
       else reject(new Defect('a batch without an answer'));
     });
     deskActs += jobs.filter(({ author }) => author.kind === 'desk').length;
-    live.publish(seq);
+    live.publish(commit);
   }
 
   async function writeTogether(jobs: readonly Job[]): Promise<void> {
     try {
-      const written = await transact((writing) => {
-        const answers = jobs.map((job) => writeJob(writing, job, false));
+      const { value: answers, commit } = await transact((writing) => {
+        const written = jobs.map((job) => writeJob(writing, job, false));
         projectAll(writing);
-        return { answers, seq: writing.head.seq };
+        return written;
       });
-      answer(jobs, written);
+      answer(jobs, { answers, commit });
     } catch {
       // Something in them throws. Each is written by itself, and entry by entry, so that it stops nobody else.
       for (const job of jobs) await writeAlone(job);
@@ -222,11 +234,8 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
 
   async function writeAlone(job: Job): Promise<void> {
     try {
-      const written = await transact((writing) => ({
-        answers: [writeJob(writing, job, true)],
-        seq: writing.head.seq,
-      }));
-      answer([job], written);
+      const { value, commit } = await transact((writing) => writeJob(writing, job, true));
+      answer([job], { answers: [value], commit });
     } catch (error) {
       job.reject(error);
     }
@@ -263,12 +272,8 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
   async function takeInDue(): Promise<void> {
     const facts = await cache.find();
     if (!facts || !(await readSql(database, (sql) => isAnyDue(sql, clock.now())))) return;
-    live.publish(
-      await transact((writing) => {
-        projectAll(writing);
-        return writing.head.seq;
-      }),
-    );
+    const { commit } = await transact(projectAll);
+    live.publish(commit);
   }
 
   return {

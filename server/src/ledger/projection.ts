@@ -12,7 +12,7 @@ import {
   sumLines,
   targetsOf,
 } from '@wergon/core/ledger';
-import type { Correction, Entry, LaborEntry, PersonTimeline } from '@wergon/core/ledger';
+import type { Correction, Entry, LaborEntry, PersonTimeline, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { Defect } from '@wergon/core/result';
 import type { Instant, LocalDay } from '@wergon/core/time';
@@ -22,8 +22,11 @@ import { findClosedUntil, markUnsettled } from './decisionRows.ts';
 import { loadStints } from './timelineRows.ts';
 import { dueOf, takeDue, waitForDue } from './waiting.ts';
 
+/** Whom and what newly recorded entries have changed. */
+export type Touched = { readonly technicians: Set<TechnicianId>; readonly targets: Set<TargetId> };
+
 /** The days of each technician that newly recorded entries can touch. */
-type Touched = Map<TechnicianId, { readonly timed: Set<LocalDay>; readonly hours: Set<LocalDay> }>;
+type TouchedDays = Map<TechnicianId, { readonly timed: Set<LocalDay>; readonly hours: Set<LocalDay> }>;
 
 /** Takes newly recorded entries into the projections, deriving anew only what they can touch: the days of the
  *  technicians they name, until a day ends as it ended before. Source: docs/architecture.md. */
@@ -32,32 +35,36 @@ export function project(
   facts: ShopFacts,
   recorded: readonly { readonly entry: Entry; readonly seq: number }[],
   now: Instant,
+  touched: Touched,
 ): void {
-  const touched: Touched = new Map();
+  const days: TouchedDays = new Map();
   const takeIn = (entry: LaborEntry, seq: number) => {
     if (dueOf(entry, facts.zone) > now) return waitForDue(sql, facts.zone, entry, seq);
     insertEffective(sql, facts, entry, seq);
-    touch(touched, facts, entry);
+    touch(days, touched, facts, entry);
   };
   for (const { entry, seq } of takeDue(sql, now)) takeIn(entry, seq);
   for (const { entry, seq } of recorded)
-    if (isCorrection(entry)) correctEffective(sql, facts, entry, touched, takeIn);
+    if (isCorrection(entry))
+      correctEffective(sql, facts, entry, (was) => touch(days, touched, facts, was), takeIn);
     else takeIn(entry, seq);
-  for (const [technician, { timed, hours }] of touched) {
+  for (const [technician, { timed, hours }] of days) {
     const lineDays = new Set(hours);
     if (timed.size > 0) deriveDays(sql, facts, technician, timed, lineDays);
-    deriveLines(sql, facts, technician, lineDays);
+    for (const target of deriveLines(sql, facts, technician, lineDays)) touched.targets.add(target);
   }
 }
 
 const dayOf = (entry: LaborEntry, { zone }: ShopFacts): LocalDay =>
   entry.type === 'hours' ? entry.day : zone.dayAt(entry.at);
 
-function touch(touched: Touched, facts: ShopFacts, entry: LaborEntry): void {
+function touch(days: TouchedDays, touched: Touched, facts: ShopFacts, entry: LaborEntry): void {
+  for (const target of targetsOf(entry)) touched.targets.add(target);
   if (entry.technician === undefined) return;
-  const own = touched.get(entry.technician) ?? { timed: new Set(), hours: new Set() };
+  touched.technicians.add(entry.technician);
+  const own = days.get(entry.technician) ?? { timed: new Set(), hours: new Set() };
   (entry.type === 'hours' ? own.hours : own.timed).add(dayOf(entry, facts));
-  touched.set(entry.technician, own);
+  days.set(entry.technician, own);
 }
 
 /** The rows that an effective entry stands for. */
@@ -111,7 +118,7 @@ function correctEffective(
   sql: Sql,
   facts: ShopFacts,
   correction: Correction,
-  touched: Touched,
+  touchBefore: (was: LaborEntry) => void,
   takeIn: (entry: LaborEntry, seq: number) => void,
 ): void {
   const id = correction.target;
@@ -125,7 +132,7 @@ function correctEffective(
   const after = correctedEntry(original, corrections.filter(isCorrection));
   if (before) {
     const was = readLaborEntry(before.body);
-    touch(touched, facts, was);
+    touchBefore(was);
     countPieces(sql, was, -1);
     sql.run('delete from "effective_entry" where "id" = ?', [id]);
     sql.run('delete from "task_mark" where "entry" = ?', [id]);
@@ -276,14 +283,15 @@ function replaceDays(
 /** So many days before the calendar day of its labor a shift can have begun. */
 export const SHIFT_BEGINS = [0, 1, 2];
 
-/** Sums a technician's labor lines of some days anew, from ended stints and entered hours. */
+/** Sums a technician's labor lines of some days anew, from ended stints and entered hours; gives what they are on, and
+ *  what they were on before. */
 export function deriveLines(
   sql: Sql,
   facts: ShopFacts,
   technician: TechnicianId,
   days: ReadonlySet<LocalDay>,
-): void {
-  if (days.size === 0) return;
+): ReadonlySet<TargetId> {
+  if (days.size === 0) return new Set();
   const first = earliestOf(days);
   const last = latestOf(days);
   const stints = loadStints(sql, {
@@ -303,8 +311,12 @@ export function deriveLines(
     hours.map(({ body }) => readLaborEntry(body)).filter((entry) => entry.type === 'hours'),
     facts.costRates.get(technician) ?? [],
   );
-  for (const day of days)
-    sql.run('delete from "labor_line" where "technician" = ? and "day" = ?', [technician, day]);
+  const before = [...days].flatMap((day) =>
+    sql.all<{ target: TargetId }>(
+      'delete from "labor_line" where "technician" = ? and "day" = ? returning "target"',
+      [technician, day],
+    ),
+  );
   const closedUntil = findClosedUntil(sql);
   if (closedUntil !== null) {
     const shiftDays = [...days].flatMap((day) => SHIFT_BEGINS.map((back) => addDays(day, -back)));
@@ -326,4 +338,5 @@ export function deriveLines(
       cost: line.cost,
     })),
   );
+  return new Set([...before, ...lines].map(({ target }) => target));
 }

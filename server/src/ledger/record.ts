@@ -1,3 +1,5 @@
+import type { Touched } from './projection.ts';
+import type { TechnicianId } from '@wergon/core/people';
 import { readEnvelope } from './stored.ts';
 import { entryProblem } from '@wergon/contract/ledger';
 import { canonicalJson, checkEntry, isClockAhead, isClockFault, isCorrection } from '@wergon/core/ledger';
@@ -12,7 +14,7 @@ import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
 import type { Author, Stream } from './envelope.ts';
 import { findClosed } from './closedDays.ts';
 import { projectDecision } from './decisionRows.ts';
-import { indexEntry } from './entryIndex.ts';
+import { findTechnician, indexEntry } from './entryIndex.ts';
 import type { FieldProblem } from '@wergon/contract/wire';
 import type { FloorAnswer, Incoming, Outcome } from './incoming.ts';
 
@@ -51,6 +53,7 @@ export type Recording = {
   readonly author: Author;
   readonly now: Instant;
   readonly recorded: Recorded[];
+  readonly touched: Touched;
 };
 
 type JournalRow = { stream: string; type: string; body: string; envelope: string; seq: number };
@@ -79,7 +82,10 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
     if (recording.author.kind !== 'station' && incoming.entry.type !== 'answer')
       return refused(id, [{ field: 'type', message: 'only a station records this' }]);
     const unknown = findUnknown(recording, incoming.entry);
-    return unknown.length > 0 ? refused(id, unknown) : append(recording, incoming, body, 'floor');
+    if (unknown.length > 0) return refused(id, unknown);
+    const about = aboutWhom(sql, incoming.entry);
+    if (about) recording.touched.technicians.add(about);
+    return append(recording, incoming, body, 'floor');
   }
   if (incoming.kind === 'decision') {
     const outcome = append(recording, incoming, body, 'decision');
@@ -133,6 +139,14 @@ function isOwnAndRecent(author: Author, { sent }: LaborIncoming, corrected: Jour
   const passed = sent.deviceAt + sent.clockOffset - (madeAt.value + before.clockOffset);
   return passed >= 0 && passed <= TAKE_BACK_MS / 1000;
 }
+
+/** Whom a floor entry is about: an answer stands at the badge of whoever asked. */
+const aboutWhom = (sql: Sql, entry: FloorEntry | FloorAnswer): TechnicianId | null | undefined =>
+  entry.type === 'answer'
+    ? findTechnician(sql, entry.request)
+    : 'technician' in entry
+      ? entry.technician
+      : undefined;
 
 /** What a floor entry names must exist; the words of it are nobody's business here. */
 function findUnknown({ facts }: Recording, entry: FloorEntry | FloorAnswer): readonly FieldProblem[] {

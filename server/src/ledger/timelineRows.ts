@@ -46,7 +46,7 @@ const LONGEST = 40 * 86_400;
 export const longestStint = (policy: Dated<Policy>): number =>
   Math.max(...policy.map(({ value }) => value.maxStintHours)) * 3600;
 
-type Asked = Span & {
+export type Asked = Span & {
   readonly technician?: TechnicianId;
   /** How long a stretch can be, where that is known better: what began earlier is not looked at. */
   readonly longest?: number;
@@ -171,13 +171,18 @@ export const loadLinesOn = (sql: Sql, day: LocalDay): LaborLine[] =>
   sql.all<LineRow>('select * from "labor_line" where "day" = ?', [day]).map(readLine);
 
 /** Settled seconds of each technician on one local day; summed where they are kept. */
-export const loadChargedOn = (sql: Sql, day: LocalDay): ReadonlyMap<TechnicianId, Seconds> =>
+export const loadChargedOn = (
+  sql: Sql,
+  day: LocalDay,
+  people: readonly TechnicianId[],
+): ReadonlyMap<TechnicianId, Seconds> =>
   new Map(
     sql
       .all<{ technician: TechnicianId; seconds: Seconds }>(
         `select "technician", sum("measured_seconds" + "shared_seconds" + "entered_seconds") as "seconds"
-         from "labor_line" where "day" = ? group by "technician"`,
-        [day],
+         from "labor_line" where "technician" in (select "value" from json_each(?)) and "day" = ?
+         group by "technician"`,
+        [JSON.stringify(people), day],
       )
       .map(({ technician, seconds }) => [technician, seconds]),
   );

@@ -48,6 +48,16 @@ export function mountPeople(mount: Mount, context: Context): void {
     });
   });
 
+  mount('names', async () => {
+    const today = (await shop.get()).zone.dayAt(clock.now());
+    const technicians = await database.em.fork().findAll(TechnicianEntity);
+    return ok({
+      people: technicians
+        .filter(({ leftOn }) => leftOn == null || leftOn >= today)
+        .map(({ id, name, department }) => ({ id, name, department })),
+    });
+  });
+
   const findNumber = (number: string) => database.em.fork().findOne(TechnicianEntity, { number });
   const findBadGrade = async (grade: string | null) =>
     grade !== null && !(await database.em.fork().findOne(GradeEntity, { id: grade }))

@@ -1,6 +1,6 @@
 import type { DeepReadonly } from '@wergon/contract/wire';
 import type { EntityManager } from '@mikro-orm/libsql';
-import type { BoardJson } from '@wergon/contract/floor';
+import type { BoardChanges, BoardJson } from '@wergon/contract/floor';
 import type { Directory } from '@wergon/contract/station';
 import type { EntryId, TargetId } from '@wergon/core/ledger';
 import { plannedOn, plannedSpan } from '@wergon/core/people';
@@ -29,18 +29,22 @@ type Details = DeepReadonly<
 >;
 
 /** What the journal says of tasks and people that stands on no board. */
-export function loadMoves(sql: Sql, now: Instant, tasks: readonly TargetId[]) {
-  const since = now - LAST_SECONDS;
+export function loadMoves(
+  sql: Sql,
+  { zone }: ShopFacts,
+  now: Instant,
+  { tasks, technicians }: Pick<BoardChanges, 'tasks' | 'technicians'>,
+) {
   const counts = sql.all<{ target: TargetId; good: number; scrap: number }>(
     'select "target", "good", "scrap" from "piece_count" where "target" in (select "value" from json_each(?))',
-    [JSON.stringify(tasks)],
+    [JSON.stringify(tasks.map(({ id }) => id))],
   );
   const last = sql.all<{ technician: TechnicianId; at: Instant }>(
-    `select "technician", max("to_at") as "at" from (
-       select "technician", "to_at" from "stint" where "to_at" > ?
-       union all select "technician", "to_at" from "presence" where "to_at" > ?
-     ) group by "technician"`,
-    [since, since],
+    `select t."value" as "technician", max(
+       coalesce((select max("to_at") from "stint" where "technician" = t."value" and "settled_day" >= ?2), 0),
+       coalesce((select max("to_at") from "presence" where "technician" = t."value" and "settled_day" >= ?2), 0)
+     ) as "at" from json_each(?1) t`,
+    [JSON.stringify(technicians.map(({ id }) => id)), zone.dayAt(toInstant(now - LAST_SECONDS))],
   );
   return {
     counts: new Map(counts.map(({ target, ...pieces }) => [target, pieces])),
@@ -75,22 +79,7 @@ export async function loadDetails(
     ({ untilDay }) => untilDay == null || untilDay >= today,
   );
   return {
-    briefs: board.tasks.flatMap(({ id }) => {
-      const task = facts.tasks.get(id);
-      if (!task) return [];
-      return [
-        {
-          task: id,
-          workCenter: task.workCenter,
-          position: task.position,
-          instructions: (task.instructions ?? []).map(({ text }) => text),
-          // A report that was made before it could be marked may be left out.
-          reports: (task.reports ?? []).map((report) => ({ ...report, maySkip: report.maySkip ?? true })),
-          assigned: task.assigned ?? [],
-          ...(moves.counts.get(id) ?? { good: 0, scrap: 0 }),
-        },
-      ];
-    }),
+    briefs: writeBriefs(facts, board, moves),
     jobs: board.orders.map(({ id }) => {
       const order = facts.orders.get(id);
       return {
@@ -116,10 +105,45 @@ export async function loadDetails(
   };
 }
 
+/** What has changed of it for the people and tasks of a part of the board. */
+export const loadChangedDetails = async (
+  em: EntityManager,
+  facts: ShopFacts,
+  board: BoardChanges,
+  moves: ReturnType<typeof loadMoves>,
+  now: Instant,
+): Promise<Pick<Details, 'briefs' | 'people' | 'proposed'>> => ({
+  briefs: writeBriefs(facts, board, moves),
+  people: await loadPeople(em, facts, board, moves, now),
+  proposed: moves.proposed,
+});
+
+const writeBriefs = (
+  facts: ShopFacts,
+  board: Pick<BoardChanges, 'tasks'>,
+  { counts }: ReturnType<typeof loadMoves>,
+): Details['briefs'] =>
+  board.tasks.flatMap(({ id }) => {
+    const task = facts.tasks.get(id);
+    if (!task) return [];
+    return [
+      {
+        task: id,
+        workCenter: task.workCenter,
+        position: task.position,
+        instructions: (task.instructions ?? []).map(({ text }) => text),
+        // A report that was made before it could be marked may be left out.
+        reports: (task.reports ?? []).map((report) => ({ ...report, maySkip: report.maySkip ?? true })),
+        assigned: task.assigned ?? [],
+        ...(counts.get(id) ?? { good: 0, scrap: 0 }),
+      },
+    ];
+  });
+
 async function loadPeople(
   em: EntityManager,
   facts: ShopFacts,
-  board: BoardJson,
+  board: Pick<BoardChanges, 'technicians'>,
   { lastAt, answers }: ReturnType<typeof loadMoves>,
   now: Instant,
 ): Promise<Details['people']> {

@@ -1,3 +1,5 @@
+import type { DirectoryChanges } from '@wergon/contract/station';
+import type { DeepReadonly } from '@wergon/contract/wire';
 import { randomUUID } from 'node:crypto';
 import { ok } from '@wergon/core/result';
 import { DEFAULT_STATION_SETTINGS } from '@wergon/core/station';
@@ -8,13 +10,13 @@ import type { StationContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
-import { loadBoard } from '../floor/index.ts';
-import { readBatch, writeOutcome } from '../ledger/index.ts';
+import { loadBoard, loadBoardPart } from '../floor/index.ts';
+import { loadSeq, readBatch, writeOutcome } from '../ledger/index.ts';
 import { BadgeEntity } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { StationEntity } from '../shop/index.ts';
 import { loadCodes } from './loadCodes.ts';
-import { loadDetails, loadMoves } from './loadDirectory.ts';
+import { loadChangedDetails, loadDetails, loadMoves } from './loadDirectory.ts';
 import { findToConfirm, mountConfirm, writeToConfirm } from './confirm.ts';
 import { loadOwnTime } from './ownTime.ts';
 import { mountPins } from './pins.ts';
@@ -39,6 +41,8 @@ const namedSettings = (settings: StationSettings, { groups }: ShopFacts): Statio
 const SEEN_SECONDS = 60;
 
 const TOKEN_SECONDS = 10 * 365 * 86_400;
+
+type DirectoryPart = DeepReadonly<DirectoryChanges>;
 
 export function mountStation(mount: Mount, context: StationContext): void {
   const { database, clock, journal, live, facts, proofs, isDemo } = context;
@@ -152,8 +156,7 @@ export function mountStation(mount: Mount, context: StationContext): void {
     const now = clock.now();
     const { board, moves } = await readSql(database, (sql) => {
       const found = loadBoard(sql, known, now);
-      const tasks = found.tasks.map(({ id }) => id);
-      return { board: found, moves: loadMoves(sql, now, tasks) };
+      return { board: found, moves: loadMoves(sql, known, now, found) };
     });
     const onBoard = new Set(board.tasks.map(({ id }) => id));
     const own = await em.findOneOrFail(StationEntity, { id: station.id });
@@ -168,6 +171,25 @@ export function mountStation(mount: Mount, context: StationContext): void {
       scanner: own.scanner ?? null,
       isDemo,
     });
+  });
+
+  /** What was answered last: stations that hear of the same commit ask for the same. */
+  let latest: { readonly after: number; readonly seq: number; readonly changes: DirectoryPart } | undefined;
+  mount('directoryChanges', async ({ query: { after } }) => {
+    const part = live.changesSince(after);
+    if (!part) return ok(null);
+    const seq = await readSql(database, loadSeq);
+    if (latest?.after === after && latest.seq === seq) return ok(latest.changes);
+    const known = await facts.get();
+    const now = clock.now();
+    const { board, moves } = await readSql(database, (sql) => {
+      const found = loadBoardPart(sql, known, now, part);
+      return { board: found, moves: loadMoves(sql, known, now, found) };
+    });
+    const details = await loadChangedDetails(database.em.fork(), known, board, moves, now);
+    const changes = { ...board, ...details };
+    if (board.seq === seq) latest = { after, seq, changes };
+    return ok(changes);
   });
 
   /** A station of an older version has no key of its own yet. */

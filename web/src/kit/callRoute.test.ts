@@ -1,5 +1,5 @@
 import { UnreadableAnswer } from '@wergon/contract/routes';
-import { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './callRoute.ts';
+import { CallFailed, callRoute, clockOffsetMs, forgetAnswers, sayRefusal, wordsOf } from './callRoute.ts';
 
 const asked: { url: string; init: RequestInit | undefined }[] = [];
 let respond: () => Response;
@@ -72,6 +72,25 @@ test.each<[told: () => Response, words: string, sentence: string, why: string]>(
   const error = await failure();
   expect(error).toBeInstanceOf(CallFailed);
   expect([wordsOf(error), sayRefusal(error)]).toEqual([words, sentence]);
+});
+
+test('what was answered before is asked for with its mark, and not told again until somebody else signs in', async () => {
+  const told = JSON.stringify({
+    folder: null,
+    isScheduled: false,
+    isRunning: false,
+    last: null,
+    failed: null,
+  });
+  respond = () => new Response(told, { headers: { etag: 'W/"1"' } });
+  const first = await callRoute('backups').catch((error: unknown) => error);
+  respond = () => new Response(null, { status: 304 });
+  expect(await callRoute('backups')).toEqual(first);
+  forgetAnswers();
+  respond = () => new Response(told, { headers: { etag: 'W/"1"' } });
+  await callRoute('backups');
+  const marks = asked.map(({ init }) => new Headers(init?.headers).get('if-none-match'));
+  expect(marks).toEqual([null, 'W/"1"', null]);
 });
 
 test('an answer of another version than the page says to reload it', async () => {

@@ -17,6 +17,20 @@ export class CallFailed extends Error {
   }
 }
 
+/** Answers that were got before, to be told that nothing has changed: the browser itself keeps none of them. Newest last. */
+const answers = new Map<string, { readonly tag: string; readonly json: unknown }>();
+const MOST_ANSWERS = 30;
+
+function keepAnswer(url: string, tag: string, json: unknown): void {
+  answers.delete(url);
+  answers.set(url, { tag, json });
+  const [oldest] = answers.size > MOST_ANSWERS ? answers.keys() : [];
+  if (oldest !== undefined) answers.delete(oldest);
+}
+
+/** What the last one saw is none of the next one's business. */
+export const forgetAnswers = (): void => answers.clear();
+
 type Options<Name extends RouteName> = {
   readonly params?: Readonly<Record<string, string>>;
   readonly query?: Readonly<Record<string, string>>;
@@ -33,14 +47,17 @@ export async function callRoute<Name extends RouteName>(
   );
   const query = options?.query ? `?${new URLSearchParams(options.query).toString()}` : '';
   const isPost = method === 'post';
+  const url = `${filled}${query}`;
+  const known = isPost ? undefined : answers.get(url);
   let response: Response;
   const askedAt = Date.now();
   try {
-    response = await fetch(`${filled}${query}`, {
+    response = await fetch(url, {
       method: method.toUpperCase(),
       headers: {
         ...(isPost ? { 'content-type': 'application/json' } : {}),
         ...(isPersonThere() ? { 'wergon-person': '1' } : {}),
+        ...(known ? { 'if-none-match': known.tag } : {}),
       },
       ...(isPost ? { body: JSON.stringify(options?.body ?? {}) } : {}),
     });
@@ -50,9 +67,13 @@ export async function callRoute<Name extends RouteName>(
   isWritable.value = response.headers.get('wergon-writable') !== '0';
   const serverNow = Number(response.headers.get('wergon-now'));
   if (serverNow > 0) clockOffsetMs.value = Math.round(serverNow - (askedAt + Date.now()) / 2);
+  if (known && response.status === 304) return readResponse(name, known.json);
   const json: unknown = await response.json().catch(() => null);
   if (!response.ok) throw new CallFailed(problemSchema.nullable().catch(null).parse(json));
-  return readResponse(name, json);
+  const answer = readResponse(name, json);
+  const tag = response.headers.get('etag');
+  if (!isPost && tag !== null) keepAnswer(url, tag, json);
+  return answer;
 }
 
 /** What to say of a failed call, with the fields at fault. */

@@ -2,7 +2,7 @@ export { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './cal
 export { readDateText } from './dateText.ts';
 export { sayClock, sayDate, sayDateText, sayDay, sayInstant, yearOf } from './dates.ts';
 export { download } from './download.ts';
-export { isLive } from './live.ts';
+export { isLive, wholeCount } from './live.ts';
 export { queryPlugin } from './queryPlugin.ts';
 export { registerServiceWorker } from './registerServiceWorker.ts';
 export { useAct } from './useAct.ts';

@@ -1,11 +1,22 @@
+import { useThrottleFn } from '@vueuse/core';
 import { ref } from 'vue';
 import { STREAM_PATHS } from '@wergon/contract/routes';
+import { journalEventSchema } from '@wergon/contract/wire';
+import type { JournalEvent } from '@wergon/contract/wire';
 
 /** Whether changes arrive as they happen. */
 export const isLive = ref(false);
+/** How often something else than the journal has changed, or may have been missed: what was known before is no ground to
+ *  build changes on. */
+export const wholeCount = ref(0);
+
+/** What has been heard of together: everything, or what some commits of the journal have changed. */
+export type Heard = 'everything' | Omit<JournalEvent, 'seq'>;
 
 type Message =
-  { readonly kind: 'change' | 'ask' | 'again' } | { readonly kind: 'state'; readonly isLive: boolean };
+  | { readonly kind: 'change'; readonly heard: Heard }
+  | { readonly kind: 'ask' | 'again' }
+  | { readonly kind: 'state'; readonly isLive: boolean };
 
 const QUIET_MS = 150;
 /** A stream that was refused or cut for good is opened anew so long after. */
@@ -16,20 +27,43 @@ type Listening = {
   readonly openAgain: () => void;
 };
 
+const join = (a: readonly string[] | null, b: readonly string[] | null) =>
+  a === null || b === null ? null : [...new Set([...a, ...b])];
+export const joinHeard = (a: Heard | undefined, b: Heard): Heard =>
+  a === undefined
+    ? b
+    : a === 'everything' || b === 'everything'
+      ? 'everything'
+      : { technicians: join(a.technicians, b.technicians), orders: join(a.orders, b.orders) };
+
+const readEvent = (data: unknown): Heard =>
+  journalEventSchema.safeParse(JSON.parse(String(data))).data ?? 'everything';
+
 /** Hears of every change on the server. All tabs of a browser share one stream: the tab that holds the lock keeps it
  *  open and tells the others; when it closes, the next one takes over. A stream that the server would not give, because
  *  it was starting or a session had run out, is asked for again and again. */
-export function listenLive(onChange: () => void): Listening {
+export function listenLive(onChange: (heard: Heard) => void): Listening {
   const channel = new BroadcastChannel('wergon-live');
-  let timer: ReturnType<typeof setTimeout> | undefined;
   let again: ReturnType<typeof setTimeout> | undefined;
   let events: EventSource | undefined;
   let isLeader = false;
   let lastSeq = 0;
+  let untold: Heard | undefined;
   const tell = (message: Message) => channel.postMessage(message);
-  const changed = () => {
-    clearTimeout(timer);
-    timer = setTimeout(onChange, QUIET_MS);
+  // The first is passed on at once, what comes right behind it together.
+  const passOn = useThrottleFn(
+    () => {
+      const heard = untold;
+      untold = undefined;
+      if (heard !== undefined) onChange(heard);
+    },
+    QUIET_MS,
+    true,
+  );
+  const changed = (heard: Heard) => {
+    if (heard === 'everything') wholeCount.value += 1;
+    untold = joinHeard(untold, heard);
+    void passOn();
   };
   const say = (value: boolean) => {
     isLive.value = value;
@@ -41,13 +75,14 @@ export function listenLive(onChange: () => void): Listening {
     events?.close();
     const own = new EventSource(lastSeq > 0 ? `${STREAM_PATHS.desk}?after=${lastSeq}` : STREAM_PATHS.desk);
     events = own;
-    for (const kind of ['hello', 'journal', 'setup'])
-      own.addEventListener(kind, ({ lastEventId }: MessageEvent) => {
+    for (const kind of ['hello', 'journal', 'missed', 'setup'])
+      own.addEventListener(kind, ({ data, lastEventId }: MessageEvent) => {
         lastSeq = Math.max(lastSeq, Number(lastEventId));
         // A stream that comes back after a break may have missed what it cannot name: everything is asked for anew.
         if (kind !== 'hello' || !isLive.value) {
-          changed();
-          tell({ kind: 'change' });
+          const heard = kind === 'journal' && isLive.value ? readEvent(data) : 'everything';
+          changed(heard);
+          tell({ kind: 'change', heard });
         }
         say(true);
       });
@@ -59,7 +94,7 @@ export function listenLive(onChange: () => void): Listening {
   }
 
   channel.onmessage = ({ data }: MessageEvent<Message>) => {
-    if (data.kind === 'change') changed();
+    if (data.kind === 'change') changed(data.heard);
     else if (data.kind === 'state') isLive.value = data.isLive;
     else if (isLeader && data.kind === 'again') open();
     else if (isLeader) tell({ kind: 'state', isLive: isLive.value });

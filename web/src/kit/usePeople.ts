@@ -4,11 +4,6 @@ import { callRoute } from './callRoute.ts';
 
 /** Everybody who works here now, by name. */
 export function usePeople() {
-  const query = useQuery({ queryKey: ['floor-people'], queryFn: () => callRoute('floor') });
-  return computed(() =>
-    (query.data.value?.technicians ?? [])
-      .filter(({ hasLeft }) => !hasLeft)
-      .map(({ id, name, department }) => ({ id, name, department }))
-      .sort((a, b) => a.name.localeCompare(b.name)),
-  );
+  const query = useQuery({ queryKey: ['names'], queryFn: () => callRoute('names') });
+  return computed(() => [...(query.data.value?.people ?? [])].sort((a, b) => a.name.localeCompare(b.name)));
 }

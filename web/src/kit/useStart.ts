@@ -1,8 +1,11 @@
 import { useQueryClient } from '@tanstack/vue-query';
+import { useThrottleFn } from '@vueuse/core';
 import { ref } from 'vue';
 import type { SessionView } from '@wergon/contract/access';
-import { CallFailed, callRoute } from './callRoute.ts';
-import { listenLive } from './live.ts';
+import { CallFailed, callRoute, forgetAnswers } from './callRoute.ts';
+import { joinHeard, listenLive } from './live.ts';
+import type { Heard } from './live.ts';
+import { isQuick, isTouched } from './touches.ts';
 import { untouchedMs, watchPresence } from './presence.ts';
 import { useDesk } from './useDesk.ts';
 
@@ -12,6 +15,7 @@ export type Stage = 'opening' | 'unreachable' | 'first-run' | 'sign-in' | 'passw
 export type Ended = 'idle' | 'elsewhere' | null;
 
 const LOOK_MS = 5_000;
+const SLOW_MS = 1_000;
 
 /** Signs a page in with the session that the browser has, or says what it needs first. */
 export function useStart() {
@@ -30,7 +34,26 @@ export function useStart() {
       // Whatever was missed while nobody was signed in is asked for anew, and the stream is opened at once.
       listening.openAgain();
       void queries.invalidateQueries();
-    } else listening = listenLive(() => void queries.invalidateQueries());
+    } else listening = listenLive(hear);
+  }
+  let unasked: Heard | undefined;
+  // What costs the server more is asked for at most so often, however much goes on.
+  const askSlow = useThrottleFn(
+    () => {
+      const heard = unasked;
+      unasked = undefined;
+      if (heard !== undefined)
+        void queries.invalidateQueries({
+          predicate: ({ queryKey }) => !isQuick(queryKey) && isTouched(heard, queryKey),
+        });
+    },
+    SLOW_MS,
+    true,
+  );
+  function hear(heard: Heard): void {
+    unasked = joinHeard(unasked, heard);
+    void queries.invalidateQueries({ predicate: ({ queryKey }) => isQuick(queryKey) });
+    void askSlow();
   }
   async function begin(): Promise<void> {
     try {
@@ -48,6 +71,7 @@ export function useStart() {
     stage.value = 'sign-in';
     // What the last one saw is none of the next one's business.
     queries.clear();
+    forgetAnswers();
   }
   // A session that ended elsewhere leads back to the sign-in, whichever page notices.
   queries.getQueryCache().config.onError = (error) => {

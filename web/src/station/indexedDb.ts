@@ -99,18 +99,21 @@ export async function openDeviceStore(): Promise<DeviceStore> {
       await Promise.all([...entries.map((sent) => outbox.add(sent)), aside.clear(), transaction.done]);
     },
     pending: async (seq) => {
-      const transaction = database.transaction(['outbox', 'acknowledged'], 'readwrite');
-      const acknowledged = transaction.objectStore('acknowledged');
-      const kept: SentEntry[] = [];
-      for (let cursor = await acknowledged.openCursor(); cursor; cursor = await cursor.continue())
-        if (cursor.value.seq <= seq) await cursor.delete();
-        else kept.push(cursor.value.sent);
-      const waiting = await transaction.objectStore('outbox').getAll();
-      await transaction.done;
-      return [...kept, ...waiting];
+      const transaction = database.transaction(['outbox', 'acknowledged']);
+      const [acknowledged, waiting] = await Promise.all([
+        transaction.objectStore('acknowledged').getAll(),
+        transaction.objectStore('outbox').getAll(),
+      ]);
+      return [...acknowledged.filter((each) => each.seq > seq).map(({ sent }) => sent), ...waiting];
     },
     keepDirectory: async (directory) => {
-      await database.put('kept', directorySchema.encode(directory), 'directory');
+      const transaction = database.transaction(['kept', 'acknowledged'], 'readwrite');
+      await transaction.objectStore('kept').put(directorySchema.encode(directory), 'directory');
+      // What it shows need not be kept beside it any more.
+      const acknowledged = transaction.objectStore('acknowledged');
+      for (let cursor = await acknowledged.openCursor(); cursor; cursor = await cursor.continue())
+        if (cursor.value.seq <= directory.seq) await cursor.delete();
+      await transaction.done;
     },
     // A page of an earlier version may have kept it in another form: then this one waits for the server.
     findDirectory: async () => directorySchema.safeParse(await database.get('kept', 'directory')).data,
@@ -156,11 +159,12 @@ export function createMemoryStore(): DeviceStore {
       return Promise.resolve();
     },
     pending: (seq) => {
-      acknowledged = acknowledged.filter((each) => each.seq > seq);
-      return Promise.resolve([...acknowledged.map(({ sent }) => sent), ...outbox.map(({ entry }) => entry)]);
+      const kept = acknowledged.filter((each) => each.seq > seq).map(({ sent }) => sent);
+      return Promise.resolve([...kept, ...outbox.map(({ entry }) => entry)]);
     },
     keepDirectory: (next) => {
       directory = next;
+      acknowledged = acknowledged.filter((each) => each.seq > next.seq);
       return Promise.resolve();
     },
     findDirectory: () => Promise.resolve(directory),

@@ -4,6 +4,7 @@ import type { ScannerProfile } from '@wergon/core/scan';
 import {
   batchResultSchema,
   benchSchema,
+  directoryChangesSchema,
   directorySchema,
   ownTimeSchema,
   pairedSchema,
@@ -48,6 +49,8 @@ async function ask<T>(path: string, schema: z.ZodType<T>, body?: unknown): Promi
 
 const nothing = z.null();
 export const fetchDirectory = () => ask('/api/station/directory', directorySchema);
+export const fetchDirectoryChanges = (after: number) =>
+  ask(`/api/station/directory/changes?after=${after}`, directoryChangesSchema);
 export const sendEntries = (entries: readonly SentEntry[]) =>
   ask('/api/station/entries', batchResultSchema, { entries });
 export const sendProfile = (profile: ScannerProfile) => ask('/api/station/scanner', nothing, profile);

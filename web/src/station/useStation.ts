@@ -1,5 +1,6 @@
+import { useThrottleFn } from '@vueuse/core';
 import { computed, onScopeDispose, ref, shallowRef } from 'vue';
-import { badgeKey, cardKey, readDirectory } from '@wergon/contract/station';
+import { badgeKey, cardKey, mergeDirectory, readDirectory } from '@wergon/contract/station';
 import type { Directory, SentEntry } from '@wergon/contract/station';
 import type { Entry } from '@wergon/core/ledger';
 import { normalizeForeign } from '@wergon/core/scan';
@@ -18,7 +19,7 @@ import { inOrder } from './inOrder.ts';
 import { createSending } from './syncQueue.ts';
 import { playSound } from './sounds.ts';
 import { createOwnProof } from './ownProof.ts';
-import { fetchDirectory, pairStation, sendProfile } from './stationApi.ts';
+import { fetchDirectory, fetchDirectoryChanges, pairStation, sendProfile } from './stationApi.ts';
 import { createStationClock } from './stationClock.ts';
 import type { ServerTime } from './stationClock.ts';
 import { stationEntry } from './entryJson.ts';
@@ -28,6 +29,7 @@ export type Connection = 'starting' | 'connected' | 'offline' | 'unpaired';
 const TICK_MS = 250;
 const RETRY_MS = 3_000;
 const REFRESH_AFTER_MS = 150;
+const KEEP_MS = 5_000;
 /** How long it is said that the device's clock was moved. */
 const CLOCK_SAID_MS = 10 * 60_000;
 /** A page that is never touched asks again for what it knows: yesterday's directory is of little use. */
@@ -61,7 +63,6 @@ export function useStation() {
     onPeer: (sent) => happened(stationEntry.parse(sent.entry)),
   });
   let events: EventSource | undefined;
-  let refreshTimer: ReturnType<typeof setTimeout> | undefined;
   let refreshedAt = 0;
   let isDisposed = false;
 
@@ -146,8 +147,15 @@ export function useStation() {
     await sendProfile(profile);
   }
 
-  async function refresh(): Promise<void> {
+  /** One after the other: what was asked for first is taken in first. */
+  let refreshing = Promise.resolve();
+  const refresh = (wantsWhole = true): Promise<void> => {
+    refreshing = refreshing.then(() => refreshNow(wantsWhole)).catch(() => undefined);
+    return refreshing;
+  };
+  async function refreshNow(wantsWhole: boolean): Promise<void> {
     if (!(await drain())) return;
+    if (!wantsWhole && info.value && (await takeChanges(info.value))) return;
     const answer = await fetchDirectory();
     if (answer.kind === 'refused' && answer.status === 401) await forget();
     else if (answer.kind !== 'ok') connection.value = 'offline';
@@ -160,6 +168,18 @@ export function useStation() {
       listen();
     }
   }
+  /** Asks for what has changed since; `false` where only the whole says it. */
+  async function takeChanges(known: Directory): Promise<boolean> {
+    const answer = await fetchDirectoryChanges(known.seq);
+    if (answer.kind !== 'ok' || answer.value === null) return false;
+    setServerTime(answer.time);
+    await know(mergeDirectory(known, answer.value));
+    connection.value = 'connected';
+    void keepSoon();
+    return true;
+  }
+  /** Kept seldom: what the kept one does not show yet is kept beside it. */
+  const keepSoon = useThrottleFn(() => sending.keepDirectory(info.value), KEEP_MS, true, false);
 
   /** This device is a station no longer: what it knew of people and work is none of its business. What still waits to
    *  be sent is kept until it is paired again. */
@@ -205,14 +225,26 @@ export function useStation() {
     if (kept && !directory.value) await know(kept);
   }
 
+  let wantsWhole = false;
+  /** The first change is asked for at once, those that come right behind it together. */
+  const refreshSoon = useThrottleFn(
+    () => {
+      const whole = wantsWhole;
+      wantsWhole = false;
+      return refresh(whole);
+    },
+    REFRESH_AFTER_MS,
+    true,
+  );
   function listen(): void {
     if (events && events.readyState !== EventSource.CLOSED) return;
     events = new EventSource('/api/station/stream');
-    const soon = () => {
-      clearTimeout(refreshTimer);
-      refreshTimer = setTimeout(() => void refresh(), REFRESH_AFTER_MS);
-    };
-    for (const kind of ['journal', 'setup']) events.addEventListener(kind, soon);
+    events.addEventListener('journal', () => void refreshSoon());
+    for (const kind of ['missed', 'setup'])
+      events.addEventListener(kind, () => {
+        wantsWhole = true;
+        void refreshSoon();
+      });
     events.addEventListener('error', () => {
       if (connection.value === 'connected') connection.value = 'offline';
     });
@@ -241,11 +273,13 @@ export function useStation() {
     isDisposed = true;
     clearInterval(ticking);
     clearInterval(retrying);
-    clearTimeout(refreshTimer);
     events?.close();
     sending.close();
   });
-  void recall().then(refresh, refresh);
+  void recall().then(
+    () => refresh(),
+    () => refresh(),
+  );
 
   return {
     state,

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay, Span } from '@wergon/core/time';
-import { callRoute, sayClock, sayDay, useDesk, useNow, useToday } from '../kit/index.ts';
+import { sayClock, sayDay, useDesk, useNow, usePeople, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { HourTicks } from '../floor/index.ts';
 import { ScanHistory } from '../ledger/index.ts';
@@ -32,12 +31,7 @@ const dayNumber = computed((): LocalDay => {
 const day = computed(() => formatDay(dayNumber.value));
 const zone = computed(() => desk.zone);
 const { query, told, blocks, shifts, breaks, gaps, scale } = usePersonDay(technician, day, zone, dayNumber);
-const people = useQuery({ queryKey: ['floor-people'], queryFn: () => callRoute('floor') });
-const names = computed(() =>
-  (people.data.value?.technicians ?? [])
-    .filter(({ hasLeft }) => !hasLeft)
-    .map(({ id, name }) => ({ id, name })),
-);
+const names = usePeople();
 const found = computed(() => {
   const words = search.value.trim().toLowerCase();
   return words === '' ? [] : names.value.filter(({ name }) => name.toLowerCase().includes(words)).slice(0, 8);

@@ -1,7 +1,7 @@
-import { floorSchema, latestSchema } from '../../floor/index.ts';
+import { floorChangesSchema, floorSchema, latestSchema } from '../../floor/index.ts';
 import { answerSchema, requestsSchema } from '../../station/index.ts';
 import { dayText } from '../../wire/index.ts';
-import { nothing } from '../route.ts';
+import { after, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 import { z } from 'zod';
 
@@ -15,6 +15,14 @@ export const FLOOR_ROUTES = {
     summary: 'Who is on what, with one day of stretches',
     query: day,
     response: floorSchema,
+  },
+  floorChanges: {
+    method: 'get',
+    path: '/api/floor/changes',
+    caller: 'floor.see',
+    summary: 'What has changed of one day of the floor since a place in the journal',
+    query: after.extend({ day: dayText }),
+    response: floorChangesSchema,
   },
   latest: {
     method: 'get',

@@ -4,6 +4,7 @@ import {
   badgeCodeSchema,
   bindBadgeSchema,
   issueBadgeSchema,
+  namesSchema,
   newGradeSchema,
   newRateSchema,
   patternSchema,
@@ -24,6 +25,13 @@ export const PEOPLE_ROUTES = {
     caller: 'people.see',
     summary: 'Technicians, their badges, and grades',
     response: peopleSchema,
+  },
+  names: {
+    method: 'get',
+    path: '/api/people/names',
+    caller: 'floor.see',
+    summary: 'Who works here now',
+    response: namesSchema,
   },
   addTechnician: {
     method: 'post',

@@ -5,6 +5,7 @@ import {
   batchSchema,
   benchSchema,
   confirmOwnTimeSchema,
+  directoryChangesSchema,
   directorySchema,
   newStationSchema,
   ownTimeSchema,
@@ -17,7 +18,7 @@ import {
   scannerProfileSchema,
   stationsSchema,
 } from '../../station/index.ts';
-import { nothing } from '../route.ts';
+import { after, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
 export const STATION_ROUTES = {
@@ -72,6 +73,14 @@ export const STATION_ROUTES = {
     caller: 'station',
     summary: 'What a station must know',
     response: directorySchema,
+  },
+  directoryChanges: {
+    method: 'get',
+    path: '/api/station/directory/changes',
+    caller: 'station',
+    summary: 'What has changed of it since a place in the journal',
+    query: after,
+    response: directoryChangesSchema,
   },
   stationEntries: {
     method: 'post',
