@@ -15,7 +15,7 @@ const seconds = z.codec(
     .int()
     .min(1)
     .max(366 * 86_400),
-  z.custom<Seconds>(),
+  z.custom<Seconds>(Number.isSafeInteger),
   { decode: toSeconds, encode: (length) => length },
 );
 const targets = z.array(target).min(1).max(100).readonly();

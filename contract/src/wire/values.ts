@@ -10,14 +10,19 @@ const textOf = <T>(
   expected: string,
   format: (value: T) => string,
 ) =>
-  z.codec(z.string(), z.custom<T>(), {
+  z.codec(z.string(), z.custom<T>(Number.isSafeInteger), {
     decode: (text, context) => {
       const parsed = parse(text);
       if (parsed.ok) return parsed.value;
       context.issues.push({ code: 'custom', message: `expected ${expected}`, input: text });
       return z.NEVER;
     },
-    encode: format,
+    encode: (value, context) => {
+      // One of several forms may be tried that is not that of this value.
+      if (Number.isSafeInteger(value)) return format(value);
+      context.issues.push({ code: 'custom', message: `expected ${expected}`, input: value });
+      return z.NEVER;
+    },
   });
 
 /** Reads a string with one of core's parsers; what it refuses is said in `expected`. Never written. */
@@ -40,10 +45,12 @@ const isSaneDay = (day: LocalDay) =>
   day >= utcSeconds(FIRST_YEAR) / DAY_SECONDS && day < utcSeconds(LAST_YEAR + 1) / DAY_SECONDS;
 const sane = { message: `expected a year from ${FIRST_YEAR} to ${LAST_YEAR}` };
 
+const isText = (value: unknown): boolean => typeof value === 'string';
+
 /** The one place where text that crossed the wire becomes an id; whether there is such a record, whoever looks it up
  *  finds out. */
 const idFrom = <Name extends string>(text: z.ZodString) =>
-  z.codec(text, z.custom<Brand<string, Name>>(), {
+  z.codec(text, z.custom<Brand<string, Name>>(isText), {
     decode: (id) => id as Brand<string, Name>,
     encode: (id) => id,
   });
@@ -73,7 +80,7 @@ export const instant = textOf(parseInstant, 'an RFC 3339 instant with offset', f
 /** A day of the calendar, `2026-03-02`; in an answer. */
 export const day = textOf(parseDay, 'a calendar day such as 2026-03-02', formatDay);
 /** A length of time in whole seconds; in an answer. */
-export const seconds = z.codec(z.number(), z.custom<Seconds>(), {
+export const seconds = z.codec(z.number(), z.custom<Seconds>(Number.isSafeInteger), {
   decode: toSeconds,
   encode: (length) => length,
 });

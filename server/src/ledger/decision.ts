@@ -13,7 +13,9 @@ const line = z.object({
   workType: z.enum(WORK_TYPES),
   /** Below zero in an adjustment that takes away. */
   seconds: z.number(),
-  cost: z.codec(z.number(), z.custom<Cents>(), { decode: toCents, encode: (cost) => cost }).nullable(),
+  cost: z
+    .codec(z.number(), z.custom<Cents>(Number.isSafeInteger), { decode: toCents, encode: (cost) => cost })
+    .nullable(),
 });
 
 /** A decision of the desk as it stands in the journal, and as the server knows it. */
