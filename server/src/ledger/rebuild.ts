@@ -39,24 +39,60 @@ export function rebuild(database: Database, facts: ShopFacts, now: Instant): Pro
     sql.run('create temp table "line_before" as select * from "labor_line"');
     for (const table of PROJECTIONS) sql.run(`delete from "${table}"`);
     for (const { body } of journalRows(sql, 'decision')) projectDecision(sql, readDecision(body));
-    rebuildIndex(sql, facts.zone);
-    const count = rebuildEffective(sql, facts, now);
+    const count = withoutIndexes(sql, LOOKED_UP_LATER, () => {
+      rebuildIndex(sql, facts.zone);
+      return rebuildEffective(sql, facts, now);
+    });
     const technicians = sql.all<{ technician: TechnicianId }>(
       'select distinct "technician" from "effective_entry" where "technician" is not null',
     );
-    for (const { technician } of technicians) {
-      const days = sql.all<{ day: LocalDay; type: string }>(
-        `select distinct "day", "type" = 'hours' as "type" from "effective_entry" where "technician" = ?`,
-        [technician],
-      );
-      const timed = days.filter(({ type }) => Number(type) === 0).map(({ day }) => day);
-      const lineDays = new Set(days.filter(({ type }) => Number(type) === 1).map(({ day }) => day));
-      if (timed.length > 0) deriveDays(sql, facts, technician, new Set(timed), lineDays);
-      deriveLines(sql, facts, technician, lineDays);
-    }
+    withoutIndexes(sql, NOT_LOOKED_UP, () => {
+      for (const { technician } of technicians) {
+        const days = sql.all<{ day: LocalDay; type: string }>(
+          `select distinct "day", "type" = 'hours' as "type" from "effective_entry" where "technician" = ?`,
+          [technician],
+        );
+        const timed = days.filter(({ type }) => Number(type) === 0).map(({ day }) => day);
+        const lineDays = new Set(days.filter(({ type }) => Number(type) === 1).map(({ day }) => day));
+        if (timed.length > 0) deriveDays(sql, facts, technician, new Set(timed), lineDays);
+        deriveLines(sql, facts, technician, lineDays);
+      }
+    });
     settleAgain(sql, unsettled);
     return count;
   });
+}
+
+/** What entries are looked up by once all of them are there. */
+const LOOKED_UP_LATER = [
+  'entry_index_stream_type_day_index',
+  'entry_index_technician_index',
+  'entry_index_recorded_at_index',
+  'entry_index_about_index',
+  'effective_entry_technician_day_index',
+  'effective_entry_type_day_index',
+  'effective_entry_target_index',
+];
+/** What nobody looks up while days are derived. */
+const NOT_LOOKED_UP = [
+  'labor_line_target_index',
+  'labor_line_day_index',
+  'stint_to_at_index',
+  'presence_to_at_index',
+  'loose_end_settled_day_index',
+];
+
+/** Fills tables without what they are looked up by, which is made at the end: in one sorting, and not row by row. */
+function withoutIndexes<T>(sql: Sql, names: readonly string[], work: () => T): T {
+  const indexes = sql.all<{ name: string; sql: string }>(
+    `select "name", "sql" from "sqlite_master" where "type" = 'index'
+     and "name" in (select "value" from json_each(?))`,
+    [JSON.stringify(names)],
+  );
+  for (const { name } of indexes) sql.run(`drop index "${name}"`);
+  const done = work();
+  for (const { sql: statement } of indexes) sql.run(statement);
+  return done;
 }
 
 /** Which days of closed periods are looked at for adjustments stays as it was; days whose lines came out otherwise are
@@ -127,8 +163,9 @@ function turnToText(sql: Sql): void {
 
 function rebuildEffective(sql: Sql, facts: ShopFacts, now: Instant): number {
   const corrections = new Map<string, Correction[]>();
-  for (const { type, body } of journalRows(sql, 'labor')) {
-    if (type !== 'void' && type !== 'restore' && type !== 'amend') continue;
+  for (const { body } of sql.all<{ body: string }>(
+    'select "body" from "journal" where "corrects" is not null order by "seq"',
+  )) {
     const entry = readEntry(body);
     if (isCorrection(entry)) corrections.set(entry.target, [...(corrections.get(entry.target) ?? []), entry]);
   }
