@@ -175,6 +175,7 @@ export async function openTestShop() {
   });
   return {
     app,
+    path,
     context,
     clock,
     database,

@@ -6,6 +6,7 @@ import { Migration20261125StationInDepth } from './migrations/Migration20261125S
 import { Migration20261126Reconcile } from './migrations/Migration20261126Reconcile.ts';
 import { Migration20261127UnsettledDays } from './migrations/Migration20261127UnsettledDays.ts';
 import { Migration20261128Hardened } from './migrations/Migration20261128Hardened.ts';
+import { Migration20261129NamedTargets } from './migrations/Migration20261129NamedTargets.ts';
 
 /** In the order in which they are run. */
 const MIGRATIONS = [
@@ -15,6 +16,7 @@ const MIGRATIONS = [
   Migration20261126Reconcile,
   Migration20261127UnsettledDays,
   Migration20261128Hardened,
+  Migration20261129NamedTargets,
 ];
 
 /** Brings the schema of a database up to date. */

@@ -37,7 +37,6 @@ export { readEntry, readEnvelope, readFloorEntry, readLaborEntry, writeTimes, re
 export {
   findState,
   findStateBefore,
-  hasLabor,
   loadChargedOn,
   loadFinished,
   loadHours,
@@ -53,3 +52,4 @@ export {
 export { verifyChain, walkChain } from './verify.ts';
 export { readInstant } from './storedTime.ts';
 export type { Asked } from './timelineRows.ts';
+export { hasLabor } from './namedTargets.ts';

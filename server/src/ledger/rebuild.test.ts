@@ -1,3 +1,4 @@
+import { hasLabor } from './namedTargets.ts';
 import { readSql, writeSql } from '../db/sql.ts';
 import { newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
@@ -78,6 +79,14 @@ test('data in which they had another form is turned over once, to just what a re
   expect(await rows()).not.toEqual(before);
   expect(await catchUp(shop.database, await facts(), shop.clock.now())).toBe(false);
   expect(await rows()).toEqual(before);
+});
+
+test('what the journal has ever named is known of older data as well, and for good', async () => {
+  await writeSql(shop.database, (sql) => sql.run('delete from "named_target"'));
+  const has = (task: string) => readSql(shop.database, (sql) => hasLabor(sql, task));
+  expect(await has(shop.strip)).toBe(false);
+  await catchUp(shop.database, await shop.context.facts.get(), shop.clock.now());
+  expect([await has(shop.strip), await has('no such task')]).toEqual([true, false]);
 });
 
 test('data that knows nothing of the index is derived anew', async () => {

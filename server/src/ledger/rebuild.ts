@@ -1,3 +1,4 @@
+import { lacksNamed, rebuildNamed } from './namedTargets.ts';
 import { readEntry, readEnvelope, writeTimes } from './stored.ts';
 import { canonicalJson, correctedEntry, isClockAhead, isCorrection } from '@wergon/core/ledger';
 import type { Correction, Entry, LaborEntry } from '@wergon/core/ledger';
@@ -18,6 +19,7 @@ import { clockLooseEnd } from './record.ts';
 /** Every table that can be thrown away. */
 export const PROJECTIONS = [
   'entry_index',
+  'named_target',
   'waiting_entry',
   'effective_entry',
   'piece_count',
@@ -41,6 +43,7 @@ export function rebuild(database: Database, facts: ShopFacts, now: Instant): Pro
     for (const { body } of journalRows(sql, 'decision')) projectDecision(sql, readDecision(body));
     const count = withoutIndexes(sql, LOOKED_UP_LATER, () => {
       rebuildIndex(sql, facts.zone);
+      rebuildNamed(sql);
       return rebuildEffective(sql, facts, now);
     });
     const technicians = sql.all<{ technician: TechnicianId }>(
@@ -119,14 +122,22 @@ function settleAgain(sql: Sql, unsettled: readonly Row[]): void {
 /** Makes the projections of data of an older version what they are in this one: derives everything anew where they do not
  *  reach to the journal's end, because an older version knew less of it. Returns whether that was so. */
 export async function catchUp(database: Database, facts: ShopFacts, now: Instant): Promise<boolean> {
-  const { isBehind, isOfOldForm } = await readSql(database, (sql) => {
+  const { isBehind, isOfOldForm, isUnnamed } = await readSql(database, (sql) => {
     const [row] = sql.all<{ journal: number | null; index: number | null }>(
       'select (select max("seq") from "journal") as "journal", (select max("seq") from "entry_index") as "index"',
     );
-    return { isBehind: (row?.journal ?? 0) > (row?.index ?? 0), isOfOldForm: holdsOldForm(sql) };
+    return {
+      isBehind: (row?.journal ?? 0) > (row?.index ?? 0),
+      isOfOldForm: holdsOldForm(sql),
+      isUnnamed: lacksNamed(sql),
+    };
   });
   if (isBehind) await rebuild(database, facts, now);
-  else if (isOfOldForm) await writeSql(database, turnToText);
+  else if (isOfOldForm || isUnnamed)
+    await writeSql(database, (sql) => {
+      if (isOfOldForm) turnToText(sql);
+      if (isUnnamed) rebuildNamed(sql);
+    });
   return isBehind;
 }
 

@@ -1,3 +1,4 @@
+import { keepNamed } from './namedTargets.ts';
 import type { Touched } from './projection.ts';
 import type { TechnicianId } from '@wergon/core/people';
 import { readEnvelope } from './stored.ts';
@@ -95,7 +96,10 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
   const errors = findErrors(recording, incoming);
   if (errors.length > 0) return refused(id, errors);
   const outcome = append(recording, incoming, body, 'labor');
-  if (outcome.result === 'recorded') recording.recorded.push({ entry: incoming.entry, seq: outcome.seq });
+  if (outcome.result === 'recorded') {
+    keepNamed(sql, incoming.entry);
+    recording.recorded.push({ entry: incoming.entry, seq: outcome.seq });
+  }
   return outcome;
 }
 

@@ -214,9 +214,3 @@ export function loadFinished(sql: Sql, tasks: readonly string[]): ReadonlySet<Ta
 /** The sequence number of the last entry of the journal; 0 while it is empty. */
 export const loadSeq = (sql: Sql): number =>
   sql.all<{ seq: number | null }>('select max("seq") as "seq" from "journal"')[0]?.seq ?? 0;
-
-/** Whether the journal has ever named a task; such a task stays, so that no entry points nowhere. */
-export const hasLabor = (sql: Sql, task: string): boolean =>
-  sql.all(`select 1 from "journal" where "stream" = 'labor' and instr("body", ?) > 0 limit 1`, [
-    JSON.stringify(task),
-  ]).length > 0;

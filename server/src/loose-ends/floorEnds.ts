@@ -86,7 +86,8 @@ function loadBadgeScans(sql: Sql, first: LocalDay, last: LocalDay): BadgeScan[] 
     .all<{ technician: TechnicianId; body: string; station: string }>(
       `select e."technician", e."body", i."author" as "station"
        from "effective_entry" e join "entry_index" i on i."seq" = e."seq"
-       where e."day" between ? and ? and e."technician" is not null and e."type" <> 'hours'
+       where e."type" in ('shift-in', 'shift-out', 'break-start', 'break-end', 'work-start', 'work-stop', 'task-done',
+           'task-reopen', 'count', 'note') and e."day" between ? and ? and e."technician" is not null
          and i."author_kind" = 'station' and i."is_scanned"`,
       [first, last],
     )
