@@ -194,7 +194,7 @@ test.describe('preparing the work', () => {
     const isTaught = new Promise<void>((done) => (release = done));
     const isAsked = new Promise<void>((asked) =>
       page.route(
-        '**/api/station/directory',
+        '**/api/station/directory/changes*',
         async (route) => {
           const response = await route.fetch();
           asked();
@@ -209,7 +209,7 @@ test.describe('preparing the work', () => {
     await isAsked;
     await press(page, odd(CALIBRATION_TEXT), 'Tab');
     await expect(page.getByText('This scanner is known now')).toBeVisible();
-    const late = page.waitForResponse('**/api/station/directory');
+    const late = page.waitForResponse('**/api/station/directory/changes*');
     release();
     await (await late).finished();
     await press(page, odd(shop.codes['ada'] ?? ''), 'Tab');

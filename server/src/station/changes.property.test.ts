@@ -6,7 +6,11 @@ import type { TestShop } from '../app/testShop.fixture.ts';
 
 // Whatever happens, what a station or a page knows with what it asks for since is what it would be told as a whole.
 let shop: TestShop;
-beforeAll(async () => (shop = await openTestShop()));
+beforeAll(async () => {
+  shop = await openTestShop();
+  // A server that has just begun knows of nothing that came before it.
+  await shop.send(shop.scan('shift-in', -60, shop.ada));
+});
 afterAll(() => shop.close());
 
 const SEED = Number(process.env['WERGON_SEED'] ?? Date.now() % 1_000_000);

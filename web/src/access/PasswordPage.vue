@@ -72,7 +72,7 @@ async function submit(): Promise<void> {
       <BButton type="submit" variant="primary" :disabled="isBusy">{{
         isBusy ? 'Changing…' : 'Change password'
       }}</BButton>
-      <button v-if="isDue" type="button" class="btn btn-quiet" @click="emit('signOut')">Sign out</button>
+      <BButton v-if="isDue" variant="quiet" @click="emit('signOut')">Sign out</BButton>
     </form>
   </main>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { RIGHTS, RIGHTS_OF_ROLE, RIGHT_WORDS, ROLES } from '@wergon/contract/access';
 import type { Role } from '@wergon/contract/access';
@@ -120,9 +120,9 @@ async function save(): Promise<void> {
               }}
             </td>
             <td class="acts-cell">
-              <button type="button" class="btn btn-quiet btn-sm" @click="edited = { ...user, password: '' }">
+              <BButton variant="quiet" size="sm" @click="edited = { ...user, password: '' }">
                 Change
-              </button>
+              </BButton>
             </td>
           </tr>
         </tbody>
@@ -145,37 +145,37 @@ async function save(): Promise<void> {
         /></label>
         <label
           >Role
-          <select v-model="edited.role" class="form-select">
+          <BFormSelect v-model="edited.role">
             <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
-          </select></label
+          </BFormSelect></label
         >
         <label
           >On the floor this is
-          <select v-model="edited.technician" class="form-select">
+          <BFormSelect v-model="edited.technician">
             <option :value="null">nobody</option>
             <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
-          </select></label
+          </BFormSelect></label
         >
         <fieldset class="departments">
           <legend>
             Corrects and approves the time of
             {{ edited.departments ? '' : edited.role === 'lead' ? 'their own crew' : 'everybody' }}
           </legend>
-          <label v-for="{ id, name } in departments" :key="id" class="check"
-            ><input
-              type="checkbox"
-              :checked="edited.departments?.includes(id) ?? false"
-              @change="toggleDepartment(id)"
-            />
-            {{ name }}</label
+          <BFormCheckbox
+            v-for="{ id, name } in departments"
+            :key="id"
+            class="check"
+            :model-value="edited.departments?.includes(id) ?? false"
+            @update:model-value="toggleDepartment(id)"
+            >{{ name }}</BFormCheckbox
           >
         </fieldset>
-        <label class="check"><input v-model="edited.seesRates" type="checkbox" /> sees rates</label>
-        <label v-if="edited.id !== ''" class="check"
-          ><input v-model="edited.isOff" type="checkbox" /> switched off: signs in no longer</label
+        <BFormCheckbox v-model="edited.seesRates" class="check">sees rates</BFormCheckbox>
+        <BFormCheckbox v-if="edited.id !== ''" v-model="edited.isOff" class="check"
+          >switched off: signs in no longer</BFormCheckbox
         >
         <BButton type="submit" variant="primary" :disabled="isBusy">Save user</BButton>
-        <button type="button" class="btn btn-quiet" @click="edited = null">Leave it as it is</button>
+        <BButton variant="quiet" @click="edited = null">Leave it as it is</BButton>
       </form>
       <div v-else class="acts">
         <BButton variant="primary" @click="edited = { ...EMPTY }">Add user</BButton>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import { useQueryClient } from '@tanstack/vue-query';
 import { onMounted } from 'vue';
 import { useRouter } from 'vue-router';
@@ -43,7 +44,7 @@ onMounted(begin);
     <template v-if="stage === 'opening'">Opening…</template>
     <template v-else>
       <p>The server does not answer.</p>
-      <button type="button" class="btn btn-quiet" @click="begin">Try again</button>
+      <BButton variant="quiet" @click="begin">Try again</BButton>
     </template>
   </main>
 </template>

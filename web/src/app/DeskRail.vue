@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { callRoute, useDesk } from '../kit/index.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 const emit = defineEmits<{ signOut: [] }>();
 const desk = useDesk();
@@ -78,14 +79,14 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
       </li>
     </ul>
     <div class="foot">
-      <button type="button" :title="'Hours are shown as ' + desk.hoursStyle" @click="desk.nextHoursStyle()">
+      <PlainButton :title="'Hours are shown as ' + desk.hoursStyle" @click="desk.nextHoursStyle()">
         Hours <span class="mono">{{ desk.hours(24_330) }}</span>
-      </button>
-      <button type="button" :aria-expanded="isHelpOpen" @click="isHelpOpen = !isHelpOpen">
+      </PlainButton>
+      <PlainButton :aria-expanded="isHelpOpen" @click="isHelpOpen = !isHelpOpen">
         Keys <span class="mono">?</span>
-      </button>
+      </PlainButton>
       <RouterLink to="/password">Password</RouterLink>
-      <button type="button" @click="emit('signOut')">Sign out</button>
+      <PlainButton @click="emit('signOut')">Sign out</PlainButton>
     </div>
     <section v-if="isHelpOpen" class="keys" aria-label="Keys">
       <dl>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/approval';
 import { sayDate, useDesk } from '../kit/index.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 /** One person's shift day: what they attended, how much of it found its work, and whether somebody said it is right. */
 type Person = ApprovalsJson['people'][number];
@@ -42,25 +43,23 @@ const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
     <span class="bar" aria-hidden="true"><i :style="{ width: `${share * 100}%` }"></i></span>
     <span v-if="words" class="words">{{ words }}</span>
     <template v-if="person.refusal === null && !day.isOpen">
-      <button
+      <PlainButton
         v-if="day.state !== 'approved'"
-        type="button"
         :disabled="isBusy"
         :aria-label="`Approve ${label}`"
         @click="emit('approve', day.stamp)"
       >
         approve
-      </button>
-      <button
+      </PlainButton>
+      <PlainButton
         v-else-if="!day.isClosed"
-        type="button"
         class="back"
         :disabled="isBusy"
         :aria-label="`Take the approval of ${label} back`"
         @click="emit('unapprove')"
       >
         take back
-      </button>
+      </PlainButton>
     </template>
   </div>
 </template>

@@ -122,15 +122,16 @@ const REFUSALS = {
           ><b>{{ counts.running }}</b> in progress</span
         >
         <DepartmentFilter v-model="department" :departments="departments" />
-        <button
+        <BButton
           v-if="desk.may('time.approve')"
-          type="button"
-          class="btn btn-primary btn-sm all"
+          variant="primary"
+          size="sm"
+          class="all"
           :disabled="isBusy || query.isPlaceholderData.value || plain.length === 0"
           @click="approve(plain)"
         >
           Approve {{ plain.length }} clean {{ plain.length === 1 ? 'day' : 'days' }}
-        </button>
+        </BButton>
       </p>
       <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>
       <p v-else-if="approved.length > 0" class="told done" role="status">
@@ -165,15 +166,15 @@ const REFUSALS = {
               />
             </td>
             <td class="acts-cell">
-              <button
+              <BButton
                 v-if="person.refusal === null && toApprove([person], () => true).length > 1"
-                type="button"
-                class="btn btn-quiet btn-sm"
+                variant="quiet"
+                size="sm"
                 :disabled="isBusy || query.isPlaceholderData.value"
                 @click="approve(toApprove([person], () => true))"
               >
                 Approve the week
-              </button>
+              </BButton>
             </td>
           </tr>
         </tbody>

@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { AccountedJson } from '@wergon/contract/attendance';
 import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { DeskFrame, PlainButton, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 
 const desk = useDesk();
 const search = ref('');
@@ -94,8 +94,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
           <span class="figure">{{ percent(group) }} of {{ desk.hours(group.attendedSeconds) }}</span>
         </h2>
         <template v-for="person in group.people" :key="person.technician">
-          <button
-            type="button"
+          <PlainButton
             class="line"
             :aria-expanded="opened === person.technician"
             @click="opened = opened === person.technician ? null : person.technician"
@@ -108,7 +107,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
             <span class="figure number" :class="{ attention: person.unaccountedSeconds > 0 }">{{
               person.unaccountedSeconds > 0 ? `${desk.hours(person.unaccountedSeconds)} missing` : ''
             }}</span>
-          </button>
+          </PlainButton>
           <div v-if="opened === person.technician" class="inside">
             <p>
               <span class="figure">{{ desk.hours(person.attendedSeconds) }}</span> attended,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { reactive, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { WORK_TYPES } from '@wergon/core/work';
@@ -46,32 +46,26 @@ async function save(activity: Activity): Promise<void> {
           <template v-if="edited?.id === each.id">
             <td><BFormInput v-model="edited.title" size="sm" aria-label="Name" /></td>
             <td>
-              <select v-model="edited.division" class="form-select form-select-sm" aria-label="Division">
+              <BFormSelect v-model="edited.division" size="sm" aria-label="Division">
                 <option value="">all</option>
                 <option v-for="{ name } in divisions" :key="name" :value="name">{{ name }}</option>
-              </select>
+              </BFormSelect>
             </td>
             <td>
-              <label class="check"><input v-model="edited.counts" type="checkbox" /> counts</label>
+              <BFormCheckbox v-model="edited.counts" class="check">counts</BFormCheckbox>
             </td>
             <td>
-              <label class="check"><input v-model="edited.isPaid" type="checkbox" /> paid</label>
+              <BFormCheckbox v-model="edited.isPaid" class="check">paid</BFormCheckbox>
             </td>
             <td>
-              <select
-                v-model="edited.takesWork"
-                class="form-select form-select-sm"
-                aria-label="Kind of work it takes"
-              >
+              <BFormSelect v-model="edited.takesWork" size="sm" aria-label="Kind of work it takes">
                 <option :value="null">nothing</option>
                 <option v-for="type in WORK_TYPES" :key="type" :value="type">{{ type }}</option>
-              </select>
+              </BFormSelect>
             </td>
             <td class="mono">{{ each.code }}</td>
             <td class="acts-cell">
-              <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="save(edited)">
-                Save
-              </button>
+              <BButton variant="quiet" size="sm" :disabled="isBusy" @click="save(edited)"> Save </BButton>
             </td>
           </template>
           <template v-else>
@@ -83,16 +77,10 @@ async function save(activity: Activity): Promise<void> {
             <td class="mono">{{ each.code }}</td>
             <td class="acts-cell">
               <template v-if="desk.may('shop.change')">
-                <button type="button" class="btn btn-quiet btn-sm" @click="edited = { ...each }">
-                  Change
-                </button>
-                <button
-                  type="button"
-                  class="btn btn-quiet btn-sm"
-                  @click="save({ ...each, isOff: !each.isOff })"
-                >
+                <BButton variant="quiet" size="sm" @click="edited = { ...each }"> Change </BButton>
+                <BButton variant="quiet" size="sm" @click="save({ ...each, isOff: !each.isOff })">
                   {{ each.isOff ? 'Switch on' : 'Switch off' }}
-                </button>
+                </BButton>
               </template>
             </td>
           </template>
@@ -106,12 +94,12 @@ async function save(activity: Activity): Promise<void> {
         aria-label="New indirect activity"
         required
       />
-      <select v-model="fresh.division" class="form-select" aria-label="Division of the new activity">
+      <BFormSelect v-model="fresh.division" aria-label="Division of the new activity">
         <option value="">all divisions</option>
         <option v-for="{ name } in divisions" :key="name" :value="name">{{ name }}</option>
-      </select>
-      <label class="check"><input v-model="fresh.counts" type="checkbox" /> counts as attended time</label>
-      <label class="check"><input v-model="fresh.isPaid" type="checkbox" /> paid</label>
+      </BFormSelect>
+      <BFormCheckbox v-model="fresh.counts" class="check">counts as attended time</BFormCheckbox>
+      <BFormCheckbox v-model="fresh.isPaid" class="check">paid</BFormCheckbox>
       <BButton type="submit" variant="primary" :disabled="isBusy">Add activity</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>

@@ -37,17 +37,16 @@ const sayCharge = ({ charge }: Customer) =>
         <label>Note <BFormInput v-model="edited.note" /></label>
         <ChargeFields v-model="edited.charge" />
         <BButton type="submit" variant="primary" :disabled="isBusy">Save customer</BButton>
-        <button type="button" class="btn btn-quiet" @click="edited = null">Leave it as it is</button>
+        <BButton variant="quiet" @click="edited = null">Leave it as it is</BButton>
       </div>
     </form>
-    <button
+    <BButton
       v-else-if="desk.may('shop.change')"
-      type="button"
-      class="btn btn-quiet"
+      variant="quiet"
       @click="edited = { id: '', name: '', note: '', charge: null, isOff: false }"
     >
       Add customer
-    </button>
+    </BButton>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     <table v-if="customers.length > 0">
       <thead>
@@ -65,14 +64,10 @@ const sayCharge = ({ charge }: Customer) =>
           <td class="figure">{{ sayCharge(each) }}</td>
           <td class="acts-cell">
             <template v-if="desk.may('shop.change')">
-              <button type="button" class="btn btn-quiet btn-sm" @click="edited = { ...each }">Change</button>
-              <button
-                type="button"
-                class="btn btn-quiet btn-sm"
-                @click="save({ ...each, isOff: !each.isOff })"
-              >
+              <BButton variant="quiet" size="sm" @click="edited = { ...each }">Change</BButton>
+              <BButton variant="quiet" size="sm" @click="save({ ...each, isOff: !each.isOff })">
                 {{ each.isOff ? 'Switch on' : 'Switch off' }}
-              </button>
+              </BButton>
             </template>
           </td>
         </tr>

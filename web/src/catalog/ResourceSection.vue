@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
@@ -62,32 +62,26 @@ async function save(resource: Resource): Promise<void> {
             }}
           </td>
           <td>
-            <label v-if="edited?.id === each.id" class="check">
-              <input v-model="edited.asksMachine" type="checkbox" /> ask for the machine
-            </label>
+            <BFormCheckbox v-if="edited?.id === each.id" v-model="edited.asksMachine" class="check"
+              >ask for the machine
+            </BFormCheckbox>
             <template v-else-if="each.asksMachine">asks for the machine</template>
           </td>
           <td class="acts-cell">
             <template v-if="desk.may('shop.change')">
-              <button
+              <BButton
                 v-if="edited?.id === each.id"
-                type="button"
-                class="btn btn-quiet btn-sm"
+                variant="quiet"
+                size="sm"
                 :disabled="isBusy"
                 @click="save(edited)"
               >
                 Save
-              </button>
-              <button v-else type="button" class="btn btn-quiet btn-sm" @click="edited = { ...each }">
-                Change
-              </button>
-              <button
-                type="button"
-                class="btn btn-quiet btn-sm"
-                @click="save({ ...each, isOff: !each.isOff })"
-              >
+              </BButton>
+              <BButton v-else variant="quiet" size="sm" @click="edited = { ...each }"> Change </BButton>
+              <BButton variant="quiet" size="sm" @click="save({ ...each, isOff: !each.isOff })">
                 {{ each.isOff ? 'Switch on' : 'Switch off' }}
-              </button>
+              </BButton>
             </template>
           </td>
         </tr>
@@ -95,25 +89,24 @@ async function save(resource: Resource): Promise<void> {
     </table>
     <p v-else class="quiet">None yet. Naming one in a task adds it here.</p>
     <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
-      <select v-model="fresh.kind" class="form-select" aria-label="Work center or machine">
+      <BFormSelect v-model="fresh.kind" aria-label="Work center or machine">
         <option value="work-center">work center</option>
         <option value="machine">machine</option>
-      </select>
+      </BFormSelect>
       <BFormInput
         v-model="fresh.name"
         placeholder="Name"
         aria-label="Name of the work center or machine"
         required
       />
-      <select
+      <BFormSelect
         v-if="fresh.kind === 'machine'"
         v-model="fresh.workCenter"
-        class="form-select"
         aria-label="Where the machine stands"
         required
       >
         <option v-for="{ id, name } in centers" :key="id" :value="name">{{ name }}</option>
-      </select>
+      </BFormSelect>
       <BButton type="submit" variant="primary" :disabled="isBusy">Add</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>

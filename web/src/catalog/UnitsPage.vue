@@ -82,16 +82,10 @@ async function save(): Promise<void> {
     <template v-else>
       <h2>Units</h2>
       <div class="inline">
-        <input
-          v-model="search"
-          type="search"
-          class="form-control"
-          aria-label="Find a unit"
-          placeholder="Find a unit"
-        />
+        <BFormInput v-model="search" type="search" aria-label="Find a unit" placeholder="Find a unit" />
         <span v-if="search" class="quiet" role="status"
           >{{ units.length }} of {{ query.data.value.units.length }} shown
-          <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button></span
+          <BButton variant="quiet" size="sm" @click="search = ''">Show all</BButton></span
         >
         <BButton v-if="desk.may('shop.change') && !edited" variant="primary" @click="edited = { ...EMPTY }"
           >Add unit</BButton
@@ -119,7 +113,7 @@ async function save(): Promise<void> {
         </div>
         <div class="acts">
           <BButton type="submit" variant="primary" :disabled="isBusy">Save unit</BButton>
-          <button type="button" class="btn btn-quiet" @click="edited = null">Leave it as it is</button>
+          <BButton variant="quiet" @click="edited = null">Leave it as it is</BButton>
         </div>
       </form>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
@@ -143,26 +137,21 @@ async function save(): Promise<void> {
             <td>{{ unit.owner }}</td>
             <td>{{ unit.nameplate }}</td>
             <td>
-              <button
+              <BButton
                 v-if="unit.orderCount > 0"
-                type="button"
-                class="btn btn-quiet btn-sm"
+                variant="quiet"
+                size="sm"
                 :aria-expanded="opened === unit.id"
                 @click="opened = opened === unit.id ? null : unit.id"
               >
                 <span class="mono">{{ unit.orderCount }}</span>
-              </button>
+              </BButton>
               <span v-else class="quiet">none</span>
             </td>
             <td class="acts-cell">
-              <button
-                v-if="desk.may('shop.change')"
-                type="button"
-                class="btn btn-quiet btn-sm"
-                @click="edited = { ...unit }"
-              >
+              <BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="edited = { ...unit }">
                 Change
-              </button>
+              </BButton>
             </td>
           </tr>
           <tr v-if="opened === unit.id">

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { ref } from 'vue';
 import type { ListName } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 type Item = { readonly id: string; readonly name: string; readonly isOff: boolean };
 const props = defineProps<{ list: ListName; title: string; items: readonly Item[] }>();
@@ -39,17 +40,17 @@ async function save(item: Item, change: Partial<Item>): Promise<void> {
             autofocus
             @keydown.escape="renamed = null"
           />
-          <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy">Rename</button>
+          <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">Rename</BButton>
         </form>
         <template v-else>
           <span>{{ item.name }}<template v-if="item.isOff">, off</template></span>
           <span v-if="desk.may('shop.change')" class="row-acts">
-            <button type="button" class="link" @click="renamed = { id: item.id, name: item.name }">
+            <PlainButton class="link" @click="renamed = { id: item.id, name: item.name }">
               rename
-            </button>
-            <button type="button" class="link" @click="save(item, { isOff: !item.isOff })">
+            </PlainButton>
+            <PlainButton class="link" @click="save(item, { isOff: !item.isOff })">
               {{ item.isOff ? 'on' : 'off' }}
-            </button>
+            </PlainButton>
           </span>
         </template>
       </li>
@@ -57,7 +58,7 @@ async function save(item: Item, change: Partial<Item>): Promise<void> {
     </ul>
     <form v-if="desk.may('shop.change')" class="row-form" @submit.prevent="add">
       <BFormInput v-model="name" size="sm" :aria-label="`Add to ${title}`" placeholder="Add" required />
-      <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy">Add</button>
+      <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">Add</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </section>

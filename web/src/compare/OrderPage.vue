@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import { addDays, mondayOf } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
@@ -145,7 +146,7 @@ const balance = computed(
       </div>
       <p v-if="search" class="filtered" role="status">
         {{ tasks.length }} of {{ query.data.value?.tasks.length }} tasks match “{{ search }}”.
-        <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
+        <BButton variant="quiet" size="sm" @click="search = ''">Show all</BButton>
       </p>
       <div class="list">
         <ScaleHead first="Task" last="state" />

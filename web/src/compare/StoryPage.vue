@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -60,7 +61,7 @@ const print = () => window.print();
       <p class="lead">
         <b>{{ order === '' ? 'What happened in the shop' : query.data.value?.title }}</b>
         <RouterLink v-if="order !== ''" :to="{ name: 'order', params: { order } }">to the order</RouterLink>
-        <button type="button" class="btn btn-quiet btn-sm print" @click="print">Print</button>
+        <BButton variant="quiet" size="sm" class="print" @click="print">Print</BButton>
       </p>
     </template>
     <QueryState

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { LineRow, TaskRow } from '@wergon/contract/compare';
 import Yardstick from './Yardstick.vue';
@@ -8,6 +9,7 @@ import { sayBalance, yardstickWords } from './figures.ts';
 import HoursFigure from './HoursFigure.vue';
 import LineScans from './LineScans.vue';
 import SignedOutWords from './SignedOutWords.vue';
+import { PlainButton } from '../kit/parts/index.ts';
 
 const props = defineProps<{ task: TaskRow; order: string; isOpen: boolean }>();
 const emit = defineEmits<{ toggle: [] }>();
@@ -36,8 +38,7 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
 </script>
 
 <template>
-  <button
-    type="button"
+  <PlainButton
     class="row-line task"
     :class="{ open: isOpen }"
     :aria-expanded="isOpen"
@@ -82,7 +83,7 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
                 : 'open'
       }}</span>
     </span>
-  </button>
+  </PlainButton>
   <div v-if="isOpen" class="lines">
     <p v-if="task.lines.length === 0" class="none">
       Nobody has worked on this yet. Its code is <span class="mono">{{ task.code }}</span>.
@@ -117,14 +118,14 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
             <span v-else class="attention">no rate</span>
           </td>
           <td>
-            <button
-              type="button"
-              class="btn btn-quiet btn-sm"
+            <BButton
+              variant="quiet"
+              size="sm"
               :aria-expanded="openedLine === keyOf(line)"
               @click="openedLine = openedLine === keyOf(line) ? null : keyOf(line)"
             >
               Scans
-            </button>
+            </BButton>
             <span class="how">{{ howMeasured(line) }}</span>
           </td>
         </tr>
@@ -145,15 +146,15 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
         Assigned: {{ task.assigned.map(({ name }) => name).join(', then ') }}
       </p>
       <p v-if="task.origin" class="none">From a standard, version {{ task.origin.taskVersion }}</p>
-      <button
+      <BButton
         v-if="desk.may('work.change') && task.isAccepted"
-        type="button"
-        class="btn btn-quiet btn-sm"
+        variant="quiet"
+        size="sm"
         :disabled="isBusy"
         @click="finish(!task.isFinished)"
       >
         {{ task.isFinished ? 'Reopen task' : 'Mark as done' }}
-      </button>
+      </BButton>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     </div>
     <p v-if="task.lines.length > 0" class="none">

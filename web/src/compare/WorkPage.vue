@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
-import { BButton } from 'bootstrap-vue-next';
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref } from 'vue';
 import { isPastEstimate } from '@wergon/core/compare';
 import { sumSeconds, weekOf, addDays, mondayOf } from '@wergon/core/time';
@@ -155,9 +155,9 @@ const sums = computed(() => {
         >
         <div class="choices">
           <label class="visually-hidden" for="state-filter">Which orders</label>
-          <select id="state-filter" v-model="filter" class="form-select">
+          <BFormSelect id="state-filter" v-model="filter">
             <option v-for="({ word }, key) in FILTERS" :key="key" :value="key">{{ word }}</option>
-          </select>
+          </BFormSelect>
           <RouterLink v-if="desk.may('work.change')" :to="{ name: 'new-order' }" class="btn btn-quiet"
             >New order</RouterLink
           >
@@ -165,15 +165,15 @@ const sums = computed(() => {
       </div>
       <div v-if="all.length > 0 || isNarrowed" class="narrow">
         <template v-for="{ field, word } in NARROW" :key="field">
-          <select
+          <BFormSelect
             v-if="valuesOf(field).length > 1"
             v-model="narrow[field]"
-            class="form-select form-select-sm"
+            size="sm"
             :aria-label="`Only some ${word}`"
           >
             <option value="">all {{ word }}</option>
             <option v-for="value in valuesOf(field)" :key="value" :value="value">{{ value }}</option>
-          </select>
+          </BFormSelect>
         </template>
         <span class="choices">
           <BButton
@@ -187,17 +187,17 @@ const sums = computed(() => {
         </span>
         <span v-if="isNarrowed" role="status">
           {{ shown.length }} of {{ stateCount }} orders {{ search ? `match “${search}”` : 'shown' }}.
-          <button type="button" class="btn btn-quiet btn-sm" @click="showAll">Show all</button>
+          <BButton variant="quiet" size="sm" @click="showAll">Show all</BButton>
         </span>
-        <button
+        <BButton
           v-if="desk.may('work.change') && releasable.length > 1"
-          type="button"
-          class="btn btn-quiet btn-sm"
+          variant="quiet"
+          size="sm"
           :disabled="isBusy"
           @click="releaseAll"
         >
           Release these {{ releasable.length }}
-        </button>
+        </BButton>
         <span v-if="said" role="status">{{ said }}</span>
         <span v-if="problem" class="attention" role="alert">{{ problem }}</span>
       </div>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useQueryClient } from '@tanstack/vue-query';
-import { BButton } from 'bootstrap-vue-next';
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { COLUMNS, EXCHANGE_KINDS } from '@wergon/contract/exchange';
 import type { ExchangeKind } from '@wergon/contract/exchange';
 import { guessColumns } from '@wergon/core/exchange';
 import { useDesk } from '../kit/index.ts';
-import { ShopLayout } from '../kit/parts/index.ts';
+import { FileField, ShopLayout } from '../kit/parts/index.ts';
 import { recallMatch, rememberMatch } from './rememberMatch.ts';
 import { useExchange } from './useExchange.ts';
 
@@ -55,12 +55,6 @@ function take(file: File | undefined): void {
   fileName.value = file.name;
   exchange.read(file);
 }
-function choose(event: Event): void {
-  const field = event.target as HTMLInputElement;
-  take(field.files?.[0]);
-  // The same file can be chosen once more.
-  field.value = '';
-}
 function check(): void {
   if (table.value) rememberMatch(kind.value, table.value.headings, match.value);
   exchange.check(kind.value, match.value);
@@ -76,28 +70,18 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
     <div class="inline">
       <label
         >List
-        <select v-model="kind" class="form-select" :disabled="busy !== null">
+        <BFormSelect v-model="kind" :disabled="busy !== null">
           <option v-for="each in kinds" :key="each" :value="each">{{ WORDS[each].many }}</option>
-        </select></label
+        </BFormSelect></label
       >
       <span class="quiet">{{ WORDS[kind].what }}</span>
       <span class="out">
-        <button
-          type="button"
-          class="btn btn-quiet"
-          :disabled="busy !== null"
-          @click="exchange.write(kind, 'csv')"
-        >
+        <BButton variant="quiet" :disabled="busy !== null" @click="exchange.write(kind, 'csv')">
           Export CSV
-        </button>
-        <button
-          type="button"
-          class="btn btn-quiet"
-          :disabled="busy !== null"
-          @click="exchange.write(kind, 'xlsx')"
-        >
+        </BButton>
+        <BButton variant="quiet" :disabled="busy !== null" @click="exchange.write(kind, 'xlsx')">
           Export XLSX
-        </button>
+        </BButton>
       </span>
     </div>
 
@@ -109,10 +93,9 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
       @dragleave="isOver = false"
       @drop.prevent="take($event.dataTransfer?.files[0])"
     >
-      <label class="btn btn-primary"
-        >Choose a file
-        <input type="file" class="visually-hidden" accept=".csv,.txt,.tsv,.xlsx" @change="choose" />
-      </label>
+      <FileField class="btn btn-primary" accept=".csv,.txt,.tsv,.xlsx" @choose="take"
+        >Choose a file</FileField
+      >
       <span>or drop it here. CSV in UTF-8 or Windows-1252 with commas, semicolons or tabs, or XLSX.</span>
     </div>
     <p v-else-if="!mayBring" class="quiet">You may take this list out, not bring one in.</p>
@@ -126,13 +109,11 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
       <div class="progress-line">
         <span :style="{ width: `${busy.of === 0 ? 4 : (busy.done / busy.of) * 100}%` }"></span>
       </div>
-      <button v-if="busy.what !== 'Storing'" type="button" class="btn btn-quiet" @click="exchange.reset()">
-        Cancel
-      </button>
+      <BButton v-if="busy.what !== 'Storing'" variant="quiet" @click="exchange.reset()"> Cancel </BButton>
     </div>
     <p v-if="problem" class="attention" role="alert">
       {{ problem }}
-      <button type="button" class="btn btn-quiet btn-sm" @click="exchange.reset()">Begin again</button>
+      <BButton variant="quiet" size="sm" @click="exchange.reset()">Begin again</BButton>
     </p>
 
     <template v-if="table && !busy && !stored">
@@ -153,16 +134,16 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
             <tr v-for="column in columns" :key="column.field">
               <td>{{ column.heading }}<span v-if="column.isRequired" class="quiet"> · needed</span></td>
               <td>
-                <select
+                <BFormSelect
                   v-model="match[column.field]"
-                  class="form-select form-select-sm"
+                  size="sm"
                   :aria-label="`Column for ${column.heading}`"
                 >
                   <option :value="null">not in the file</option>
                   <option v-for="(heading, i) in table.headings" :key="i" :value="i">
                     {{ heading || `column ${i + 1}` }}
                   </option>
-                </select>
+                </BFormSelect>
               </td>
               <td class="quiet sample">
                 {{
@@ -182,7 +163,7 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
         </p>
         <div class="acts">
           <BButton variant="primary" :disabled="unmatched.length > 0" @click="check">Check every row</BButton>
-          <button type="button" class="btn btn-quiet" @click="exchange.reset()">Another file</button>
+          <BButton variant="quiet" @click="exchange.reset()">Another file</BButton>
         </div>
       </section>
 
@@ -234,9 +215,7 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
               >Store the {{ plural(willStore, 'good row', 'good rows') }} only</BButton
             >
           </template>
-          <button type="button" class="btn btn-quiet" @click="exchange.reset()">
-            Store nothing, another file
-          </button>
+          <BButton variant="quiet" @click="exchange.reset()"> Store nothing, another file </BButton>
         </div>
       </section>
     </template>
@@ -249,7 +228,7 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
           >, {{ stored.counts.wrong }} left out</template
         >.
       </p>
-      <button type="button" class="btn btn-quiet" @click="exchange.reset()">Another file</button>
+      <BButton variant="quiet" @click="exchange.reset()">Another file</BButton>
     </section>
   </ShopLayout>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import type { Block, Board } from '@wergon/core/floor';
@@ -71,7 +72,7 @@ const work = computed(() =>
         :to="{ name: 'person-day', params: { technician, day } }"
         >{{ desk.may('ledger.correct') ? 'Put it right on the tape' : 'The whole day' }}</RouterLink
       >
-      <button type="button" class="btn btn-quiet btn-sm" @click="$emit('close')">Close</button>
+      <BButton variant="quiet" size="sm" @click="$emit('close')">Close</BButton>
     </p>
   </div>
 </template>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { ref } from 'vue';
 import type { FloorJson } from '@wergon/contract/floor';
 import { useDesk } from '../kit/index.ts';
 import { SHOWN } from './floorRows.ts';
 import type { Grouping, Shown } from './floorRows.ts';
 import WallWays from './WallWays.vue';
+import { PlainButton } from '../kit/parts/index.ts';
 
 /** Who is shown, how they are grouped, what that hides, and the ways to the other pages of the floor. */
 defineProps<{
@@ -25,26 +27,26 @@ const isWallAsked = ref(false);
   <div class="filters">
     <label v-if="isToday"
       >Show
-      <select v-model="shown" class="form-select form-select-sm">
+      <BFormSelect v-model="shown" size="sm">
         <option v-for="each in SHOWN" :key="each" :value="each">{{ each }}</option>
-      </select></label
+      </BFormSelect></label
     >
     <label
       >grouped by
-      <select v-model="grouping" class="form-select form-select-sm">
+      <BFormSelect v-model="grouping" size="sm">
         <option value="department">department</option>
         <option value="crew">crew</option>
-      </select></label
+      </BFormSelect></label
     >
     <span v-if="filtered" class="filtered" role="status"
       >{{ filtered.shown }} of {{ filtered.of }} people<template v-if="filtered.search">
         match “{{ filtered.search }}”</template
-      >. <button type="button" class="btn btn-quiet btn-sm" @click="emit('showAll')">Show all</button></span
+      >. <BButton variant="quiet" size="sm" @click="emit('showAll')">Show all</BButton></span
     >
     <span class="ways">
       <RouterLink :to="{ name: 'floor-days' }">People by day</RouterLink>
       <RouterLink v-if="desk.may('work.see')" :to="{ name: 'day-story' }">The day’s story</RouterLink>
-      <button type="button" :aria-expanded="isWallAsked" @click="isWallAsked = !isWallAsked">Wall</button>
+      <PlainButton :aria-expanded="isWallAsked" @click="isWallAsked = !isWallAsked">Wall</PlainButton>
     </span>
   </div>
   <WallWays v-if="isWallAsked" :details="details" />

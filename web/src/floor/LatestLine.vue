@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { callRoute, sayClock, sayDay, useDesk, useNow } from '../kit/index.ts';
@@ -33,9 +34,9 @@ const latest = computed(() =>
         <span class="quiet">{{ each.station }}</span>
       </li>
     </ol>
-    <button type="button" class="btn btn-quiet btn-sm" :aria-expanded="isOpen" @click="isOpen = !isOpen">
+    <BButton variant="quiet" size="sm" :aria-expanded="isOpen" @click="isOpen = !isOpen">
       {{ isOpen ? 'Fewer' : 'Latest scans' }}
-    </button>
+    </BButton>
   </div>
 </template>
 

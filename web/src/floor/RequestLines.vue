@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive } from 'vue';
 import { callRoute, sayClock, useDesk, useNow, useAct } from '../kit/index.ts';
@@ -45,17 +46,18 @@ async function send(request: string): Promise<void> {
         </span>
       </p>
       <template v-if="desk.may('floor.answer')">
-        <input
-          v-model="answers[request.id]"
-          class="form-control form-control-sm"
+        <BFormInput
+          :model-value="answers[request.id] ?? ''"
+          size="sm"
           :aria-label="`Reply to ${request.name}`"
           placeholder="Reply, shown at their next badge scan"
           maxlength="300"
+          @update:model-value="answers[request.id] = String($event ?? '')"
           @keydown.stop
         />
-        <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy || !answers[request.id]?.trim()">
+        <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy || !answers[request.id]?.trim()">
           Reply
-        </button>
+        </BButton>
       </template>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>

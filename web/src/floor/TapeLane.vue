@@ -10,6 +10,7 @@ import { sayClock, useDesk } from '../kit/index.ts';
 import { fittingLabel, tintOf } from './jobLook.ts';
 import { sayOut } from './laneWords.ts';
 import type { TapeScale } from './tapeScale.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 const props = defineProps<{
   lane: Lane;
@@ -149,9 +150,8 @@ const yardstickLabel = computed(() => {
     </div>
     <div class="blocks">
       <template v-for="block in blocks" :key="block.key">
-        <button
+        <PlainButton
           v-if="block.from !== null"
-          type="button"
           class="block figure"
           :class="[
             block.kind === 'indirect' ? 'indirect' : 'job',
@@ -171,7 +171,7 @@ const yardstickLabel = computed(() => {
           @focus="pointed = block.order?.id ?? null"
         >
           {{ block.label }}
-        </button>
+        </PlainButton>
         <RouterLink
           v-else-if="block.kind === 'nothing' && ownDay"
           :to="ownDay"

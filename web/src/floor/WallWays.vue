@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive } from 'vue';
 import type { FloorJson } from '@wergon/contract/floor';
 import { writeAsked } from './wall/wallPages.ts';
@@ -17,31 +18,31 @@ const address = computed(() => writeAsked(asked));
   <div class="wall-ways">
     <label
       >On the wall
-      <select v-model="asked.by" class="form-select form-select-sm">
+      <BFormSelect v-model="asked.by" size="sm">
         <option value="">people and jobs by turns</option>
         <option value="people">people</option>
         <option value="jobs">jobs</option>
-      </select></label
+      </BFormSelect></label
     >
     <label v-if="divisions.length > 0"
       >of
-      <select v-model="asked.division" class="form-select form-select-sm" aria-label="Division">
+      <BFormSelect v-model="asked.division" size="sm" aria-label="Division">
         <option value="">all divisions</option>
         <option v-for="each in divisions" :key="each" :value="each">{{ each }}</option>
-      </select></label
+      </BFormSelect></label
     >
     <label v-if="jobTypes.length > 0"
       >and
-      <select v-model="asked.jobType" class="form-select form-select-sm" aria-label="Job type">
+      <BFormSelect v-model="asked.jobType" size="sm" aria-label="Job type">
         <option value="">all job types</option>
         <option v-for="each in jobTypes" :key="each" :value="each">{{ each }}</option>
-      </select></label
+      </BFormSelect></label
     >
     <label
       >lines at once
-      <select v-model.number="asked.rows" class="form-select form-select-sm">
+      <BFormSelect v-model.number="asked.rows" size="sm">
         <option v-for="count in [5, 8, 12]" :key="count" :value="count">{{ count }}</option>
-      </select></label
+      </BFormSelect></label
     >
     <a :href="address" class="btn btn-primary btn-sm">Open the wall</a>
     <span class="mono">{{ address }}</span>

@@ -23,6 +23,8 @@ const TOUCHED: Readonly<Record<string, (changes: Changes, asked: Key) => boolean
   requests: always,
   stations: always,
   trail: always,
+  // The first scan is a step of setting up.
+  checklist: always,
   work: always,
   accounted: always,
   approvals: always,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
@@ -196,55 +196,60 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
       <form class="choices" @submit.prevent="draw">
         <label
           >What
-          <select v-model="kind" class="form-select">
+          <BFormSelect v-model="kind">
             <option v-for="each in kinds" :key="each" :value="each">{{ KINDS[each].word }}</option>
-          </select></label
+          </BFormSelect></label
         >
         <div class="pair">
           <label
             >Code
-            <select v-model="style.symbology" class="form-select">
+            <BFormSelect v-model="style.symbology">
               <option v-for="each in SYMBOLOGIES" :key="each" :value="each">
                 {{ SYMBOLOGY_WORDS[each] }}
               </option>
-            </select></label
+            </BFormSelect></label
           >
           <label
             >Paper
-            <select v-model="style.paper" class="form-select">
+            <BFormSelect v-model="style.paper">
               <option v-for="each in PAPERS" :key="each" :value="each">{{ PAPER_WORDS[each] }}</option>
-            </select></label
+            </BFormSelect></label
           >
         </div>
         <template v-if="kind === 'badges' || kind === 'day-end'">
           <label
             >For
-            <select v-model="person" class="form-select">
+            <BFormSelect v-model="person">
               <option v-if="kind === 'badges'" value="">everybody</option>
               <option v-for="each in present" :key="each.id" :value="each.id">{{ each.name }}</option>
-            </select></label
+            </BFormSelect></label
           >
         </template>
         <template v-if="kind === 'badges'">
           <label
             >Sorted by
-            <select v-model="names.order" class="form-select">
+            <BFormSelect v-model="names.order">
               <option v-for="each in NAME_ORDERS" :key="each" :value="each">{{ each }}</option>
-            </select></label
+            </BFormSelect></label
           >
           <label
             >Names
-            <select v-model="names.form" class="form-select">
+            <BFormSelect v-model="names.form">
               <option v-for="each in NAME_FORMS" :key="each" :value="each">{{ each }}</option>
-            </select></label
+            </BFormSelect></label
           >
         </template>
         <template v-if="kind === 'travelers'">
           <OrderChoice v-model="orders" :orders="openOrders" />
           <fieldset>
             <legend>Extra codes for</legend>
-            <label v-for="each in WORK_TYPES.filter((type) => type !== 'run')" :key="each" class="check"
-              ><input v-model="workTypes" type="checkbox" :value="each" /> {{ each }}</label
+            <BFormCheckbox
+              v-for="each in WORK_TYPES.filter((type) => type !== 'run')"
+              :key="each"
+              v-model="workTypes"
+              class="check"
+              :value="each"
+              >{{ each }}</BFormCheckbox
             >
           </fieldset>
         </template>
@@ -260,7 +265,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
         <p v-if="labels.progress.value" role="status">
           Drawing {{ labels.progress.value.done }} of {{ labels.progress.value.of }}…
           <progress :value="labels.progress.value.done" :max="labels.progress.value.of"></progress>
-          <button type="button" class="btn btn-quiet btn-sm" @click="labels.cancel()">Cancel</button>
+          <BButton variant="quiet" size="sm" @click="labels.cancel()">Cancel</BButton>
         </p>
         <template v-else-if="labels.sheets.value.length > 0">
           <p class="said" role="status">
@@ -268,14 +273,13 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
             <BButton variant="primary" @click="printSheets(labels.sheets.value)"
               >Print, or save as PDF</BButton
             >
-            <button
+            <BButton
               v-if="labels.sheets.value[0]"
-              type="button"
-              class="btn btn-quiet"
+              variant="quiet"
               @click="saveImage(labels.sheets.value[0], pictureName)"
             >
               Save the first as a picture
-            </button>
+            </BButton>
           </p>
           <div class="print-sheets">
             <!-- eslint-disable vue/no-v-html -- drawn by our own layout, which writes every text escaped -->

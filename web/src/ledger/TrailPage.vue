@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
 import type { Instant } from '@wergon/core/time';
 import { parseInstant } from '@wergon/core/time';
 import { useInfiniteQuery } from '@tanstack/vue-query';
@@ -61,39 +62,33 @@ const clearAll = () =>
       <label>to <DateField v-model="filter.to" label="Recorded to" is-small /></label>
       <label
         >about
-        <select v-model="filter.technician" class="form-select form-select-sm">
+        <BFormSelect v-model="filter.technician" size="sm">
           <option value="">anybody</option>
           <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
-        </select></label
+        </BFormSelect></label
       >
       <label
         >stream
-        <select v-model="filter.stream" class="form-select form-select-sm">
+        <BFormSelect v-model="filter.stream" size="sm">
           <option value="">all</option>
           <option value="labor">labor</option>
           <option value="floor">floor</option>
           <option value="decision">decisions</option>
-        </select></label
+        </BFormSelect></label
       >
-      <label class="check"
-        ><input v-model="filter.corrections" type="checkbox" true-value="only" false-value="" /> corrections
-        and additions only</label
+      <BFormCheckbox v-model="filter.corrections" class="check" value="only" unchecked-value=""
+        >corrections and additions only</BFormCheckbox
       >
-      <button
-        v-if="Object.keys(asked).length > 0"
-        type="button"
-        class="btn btn-quiet btn-sm"
-        @click="clearAll"
-      >
+      <BButton v-if="Object.keys(asked).length > 0" variant="quiet" size="sm" @click="clearAll">
         Show all
-      </button>
-      <button type="button" class="btn btn-quiet btn-sm" :disabled="exporting !== ''" @click="save">
+      </BButton>
+      <BButton variant="quiet" size="sm" :disabled="exporting !== ''" @click="save">
         {{ exporting || 'Export as CSV' }}
-      </button>
-      <button v-if="verified.status !== 'running'" type="button" class="btn btn-quiet btn-sm" @click="verify">
+      </BButton>
+      <BButton v-if="verified.status !== 'running'" variant="quiet" size="sm" @click="verify">
         Verify the chain
-      </button>
-      <button v-else type="button" class="btn btn-quiet btn-sm" @click="cancel">Stop verifying</button>
+      </BButton>
+      <BButton v-else variant="quiet" size="sm" @click="cancel">Stop verifying</BButton>
     </form>
     <p v-if="verified.words" class="told" :class="{ attention: verified.status === 'broken' }" role="status">
       {{ verified.words }}
@@ -141,14 +136,14 @@ const clearAll = () =>
       </table>
       <p v-if="entries.length === 0" class="none">Nothing of this kind is recorded.</p>
       <div v-if="query.hasNextPage.value" class="more">
-        <button
-          type="button"
-          class="btn btn-quiet btn-sm"
+        <BButton
+          variant="quiet"
+          size="sm"
           :disabled="query.isFetchingNextPage.value"
           @click="query.fetchNextPage()"
         >
           Earlier entries
-        </button>
+        </BButton>
       </div>
     </template>
   </DeskFrame>

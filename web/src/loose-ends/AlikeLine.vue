@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import type { Instant } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
@@ -33,9 +34,9 @@ const effect = useQuery({
       <span
         ><b>{{ ends.length }}</b> {{ sayKinds(ends) }}: {{ names }}</span
       >
-      <button type="button" class="btn btn-quiet btn-sm" :aria-expanded="isOpen" @click="isOpen = !isOpen">
+      <BButton variant="quiet" size="sm" :aria-expanded="isOpen" @click="isOpen = !isOpen">
         {{ words }}, all {{ ends.length }}
-      </button>
+      </BButton>
     </p>
     <template v-if="isOpen">
       <ul v-if="ends.some(({ answers: [first] }) => first?.at)">
@@ -48,14 +49,14 @@ const effect = useQuery({
       <p v-else-if="effect.error.value" class="attention" role="alert">{{ wordsOf(effect.error.value) }}</p>
       <div v-else-if="effect.data.value" class="effect">
         <EffectView :effect="effect.data.value" />
-        <button
-          type="button"
-          class="btn btn-primary btn-sm"
+        <BButton
+          variant="primary"
+          size="sm"
           :disabled="isBusy"
           @click="emit('answer', answers, `${ends.length} ${sayKinds(ends)}, ${words}`)"
         >
           Put all {{ ends.length }} right
-        </button>
+        </BButton>
       </div>
     </template>
   </li>

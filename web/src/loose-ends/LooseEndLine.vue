@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { formatDay } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
@@ -87,16 +88,16 @@ function onKey(event: KeyboardEvent): void {
         <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
       </p>
       <div v-if="canAnswer" class="answers">
-        <button
+        <BButton
           v-for="(answer, i) in end.answers"
           :key="answer.reason"
-          type="button"
-          class="btn btn-quiet btn-sm"
+          variant="quiet"
+          size="sm"
           :aria-pressed="isOpen && place === i"
           @click="pick(i)"
         >
           <b class="figure">{{ i + 1 }}</b> {{ sayAnswer(answer, words) }}
-        </button>
+        </BButton>
         <RouterLink :to="another" class="btn btn-quiet btn-sm">Something else…</RouterLink>
       </div>
       <div v-else-if="mayDecide && end.technician" class="answers">
@@ -117,31 +118,26 @@ function onKey(event: KeyboardEvent): void {
       <template v-else>
         <!-- Above what it would do, so that it stays where it is when that arrives. -->
         <p class="act">
-          <button
-            type="button"
-            class="btn btn-primary btn-sm"
-            :disabled="isBusy || effect.isPending.value"
-            @click="confirm"
-          >
+          <BButton variant="primary" size="sm" :disabled="isBusy || effect.isPending.value" @click="confirm">
             Put it right
-          </button>
+          </BButton>
           <span class="quiet">{{ effect.isPending.value ? 'Checking what it would do…' : 'or Enter' }}</span>
         </p>
         <EffectView v-if="effect.data.value" :effect="effect.data.value" />
       </template>
     </div>
     <form v-if="isOpen && mayDecide" class="accept" @submit.prevent="accept">
-      <input
+      <BFormInput
         v-model="reason"
-        class="form-control form-control-sm"
+        size="sm"
         :aria-label="`Why it is accepted as it is: ${end.name ?? ''}`"
         :placeholder="`${canAnswer ? 'or ' : ''}accept it as it is, because…`"
         maxlength="200"
         @keydown.stop
       />
-      <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy || reason.trim() === ''">
+      <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy || reason.trim() === ''">
         Accept
-      </button>
+      </BButton>
     </form>
   </li>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { sumSeconds } from '@wergon/core/time';
 import { useDesk } from '../kit/index.ts';
@@ -27,16 +28,16 @@ const seconds = computed(() => sumSeconds(props.ends));
       >.
     </p>
     <form v-if="first?.mayDecide" @submit.prevent="emit('accept', ends, reason)">
-      <input
+      <BFormInput
         v-model="reason"
-        class="form-control form-control-sm"
+        size="sm"
         :aria-label="`Why it is accepted as it is: ${first?.name ?? ''}`"
         maxlength="200"
         @keydown.stop
       />
-      <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy || reason.trim() === ''">
+      <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy || reason.trim() === ''">
         Accept
-      </button>
+      </BButton>
     </form>
   </li>
 </template>

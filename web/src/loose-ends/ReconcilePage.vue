@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import type { LocalDay } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, ref } from 'vue';
@@ -112,7 +113,7 @@ const bars = computed(() =>
       <UndoBar :acts="acts" />
       <p v-if="found.length < all.length" class="none" role="status">
         {{ found.length }} of {{ all.length }} match “{{ search }}”.
-        <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button>
+        <BButton variant="quiet" size="sm" @click="search = ''">Show all</BButton>
       </p>
       <p v-if="all.length === 0" class="none">No loose ends in these days: every scan adds up.</p>
       <section v-if="alike.length > 0" aria-label="Similar cases">
@@ -153,7 +154,7 @@ const bars = computed(() =>
       </section>
       <p v-if="drawn.length < found.length" class="none">
         {{ found.length - drawn.length }} older ones are not shown.
-        <button type="button" class="btn btn-quiet btn-sm" @click="isAllShown = true">Show them all</button>
+        <BButton variant="quiet" size="sm" @click="isAllShown = true">Show them all</BButton>
       </p>
       <section v-if="accepted > 0">
         <h2 class="list-head">
@@ -164,15 +165,15 @@ const bars = computed(() =>
             <b>{{ each.name ?? 'Somebody' }}</b> {{ each.kind.replaceAll('-', ' ') }} on
             {{ sayDate(each.day) }}: {{ each.reason }}
             <span class="quiet">{{ each.by }}</span>
-            <button
+            <BButton
               v-if="desk.may('ledger.correct')"
-              type="button"
-              class="btn btn-quiet btn-sm"
+              variant="quiet"
+              size="sm"
               :disabled="isBusy"
               @click="withdraw(each.id)"
             >
               Reopen
-            </button>
+            </BButton>
           </li>
         </ul>
       </section>

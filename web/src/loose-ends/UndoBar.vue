@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import type { Undoable } from './useUndo.ts';
 
 /** What was just recorded, and its undoing; or why it was not. */
@@ -9,9 +10,7 @@ defineProps<{ acts: Pick<Undoable, 'made' | 'problem' | 'isBusy' | 'undo'> }>();
   <p v-if="acts.problem.value" class="told attention" role="alert">{{ acts.problem.value }}</p>
   <p v-else-if="acts.made.value.length > 0" class="told" role="status">
     {{ acts.made.value.at(-1)?.words }}, done.
-    <button type="button" class="btn btn-quiet btn-sm" :disabled="acts.isBusy.value" @click="acts.undo()">
-      Undo
-    </button>
+    <BButton variant="quiet" size="sm" :disabled="acts.isBusy.value" @click="acts.undo()"> Undo </BButton>
   </p>
 </template>
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { formatDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { isAboveAttended } from '@wergon/core/pay';
 import { callRoute, sayDate, sayInstant, useDesk, useAct } from '../kit/index.ts';
-import { DeskFrame, QueryState } from '../kit/parts/index.ts';
+import { DeskFrame, PlainButton, QueryState } from '../kit/parts/index.ts';
 import PeriodPeople from './PeriodPeople.vue';
 
 const desk = useDesk();
@@ -70,14 +71,13 @@ const print = () => window.print();
     <template #ruler>
       <ol class="periods" aria-label="Pay periods">
         <li v-for="each in [...list].reverse().slice(-8)" :key="each.firstDay">
-          <button
-            type="button"
+          <PlainButton
             :class="[each.state, { here: each.firstDay === firstDay }]"
             :aria-pressed="each.firstDay === firstDay"
             @click="firstDay = each.firstDay"
           >
             {{ sayDate(each.firstDay).slice(4) }}<small>{{ STATES[each.state] }}</small>
-          </button>
+          </PlainButton>
         </li>
       </ol>
     </template>
@@ -123,16 +123,16 @@ const print = () => window.print();
           time: check their days before closing.
         </p>
         <div class="acts">
-          <button
+          <BButton
             v-if="desk.may('pay.close') && period.state !== 'closed'"
-            type="button"
-            class="btn btn-primary btn-sm"
+            variant="primary"
+            size="sm"
             :disabled="isBusy || period.refusal !== null"
             @click="close"
           >
             Close this period
-          </button>
-          <button type="button" class="btn btn-quiet btn-sm" @click="print">Print</button>
+          </BButton>
+          <BButton variant="quiet" size="sm" @click="print">Print</BButton>
           <RouterLink
             v-if="period.totals.unapprovedSeconds > 0"
             :to="{ name: 'approve' }"
@@ -142,16 +142,16 @@ const print = () => window.print();
         </div>
       </div>
       <form v-if="period.canReopen" class="reopen" @submit.prevent="reopen">
-        <input
+        <BFormInput
           v-model="reason"
-          class="form-control form-control-sm"
+          size="sm"
           aria-label="Why it is reopened"
           placeholder="reopen it, because…"
           maxlength="200"
         />
-        <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy || reason.trim() === ''">
+        <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy || reason.trim() === ''">
           Reopen
-        </button>
+        </BButton>
       </form>
       <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>
       <PeriodPeople :period="period" :search="search" />

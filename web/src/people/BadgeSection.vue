@@ -73,15 +73,15 @@ async function savePin(next: string | null): Promise<void> {
           <td>{{ badge.isBound ? 'own card or fob' : 'issued by us' }}</td>
           <td>
             <template v-if="badge.revokedAt">revoked</template>
-            <button
+            <BButton
               v-else-if="desk.may('people.change')"
-              type="button"
-              class="btn btn-quiet btn-sm"
+              variant="quiet"
+              size="sm"
               :disabled="isBusy"
               @click="revoke(badge.id)"
             >
               Lost: revoke
-            </button>
+            </BButton>
             <template v-else>valid</template>
           </td>
         </tr>
@@ -110,9 +110,7 @@ async function savePin(next: string | null): Promise<void> {
       </p>
       <div class="acts">
         <BButton variant="primary" :disabled="isReading" @click="beginReading">Read a card</BButton>
-        <button type="button" class="btn btn-quiet" :disabled="isBusy" @click="issue">
-          Issue one more badge
-        </button>
+        <BButton variant="quiet" :disabled="isBusy" @click="issue"> Issue one more badge </BButton>
         <RouterLink
           :to="{ path: '/shop/labels', query: { kind: 'badges', person: person.id } }"
           class="btn btn-quiet"
@@ -128,10 +126,8 @@ async function savePin(next: string | null): Promise<void> {
           :placeholder="person.hasPin ? 'New PIN, 4 to 8 digits' : 'PIN, 4 to 8 digits'"
           aria-label="PIN, four to eight digits"
         />
-        <button type="submit" class="btn btn-quiet" :disabled="isBusy || pin === ''">Set PIN</button>
-        <button v-if="person.hasPin" type="button" class="btn btn-quiet" @click="savePin(null)">
-          Ask no PIN
-        </button>
+        <BButton type="submit" variant="quiet" :disabled="isBusy || pin === ''">Set PIN</BButton>
+        <BButton v-if="person.hasPin" variant="quiet" @click="savePin(null)"> Ask no PIN </BButton>
         <span role="status">{{ pinSaid || (person.hasPin ? 'A PIN is set.' : 'No PIN is asked.') }}</span>
       </form>
     </template>

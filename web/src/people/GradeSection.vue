@@ -53,23 +53,21 @@ async function save(): Promise<void> {
               />
             </td>
             <td class="acts-cell">
-              <button type="button" class="btn btn-quiet btn-sm" :disabled="isBusy" @click="save">
-                Save
-              </button>
+              <BButton variant="quiet" size="sm" :disabled="isBusy" @click="save"> Save </BButton>
             </td>
           </template>
           <template v-else>
             <td>{{ grade.name }}</td>
             <td class="number figure">{{ grade.standardRate }}</td>
             <td class="acts-cell">
-              <button
+              <BButton
                 v-if="desk.may('shop.change')"
-                type="button"
-                class="btn btn-quiet btn-sm"
+                variant="quiet"
+                size="sm"
                 @click="edited = { ...grade }"
               >
                 Change
-              </button>
+              </BButton>
             </td>
           </template>
         </tr>

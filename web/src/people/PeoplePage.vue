@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { callRoute, sayDate, useDesk, useForm, yearOf } from '../kit/index.ts';
@@ -75,19 +75,13 @@ async function add(): Promise<void> {
       </form>
       <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
       <div class="inline">
-        <input
-          v-model="search"
-          type="search"
-          class="form-control"
-          aria-label="Find a person"
-          placeholder="Find a person"
-        />
-        <label class="check"><input v-model="showsLeft" type="checkbox" /> include former employees</label>
+        <BFormInput v-model="search" type="search" aria-label="Find a person" placeholder="Find a person" />
+        <BFormCheckbox v-model="showsLeft" class="check">include former employees</BFormCheckbox>
         <span v-if="hidden > 0" class="quiet" role="status"
           >{{ shown.length }} of {{ people.length }} shown
-          <button type="button" class="btn btn-quiet btn-sm" @click="((search = ''), (showsLeft = true))">
+          <BButton variant="quiet" size="sm" @click="((search = ''), (showsLeft = true))">
             Show all
-          </button></span
+          </BButton></span
         >
       </div>
       <p v-if="people.length === 0">Nobody yet. Everybody you add gets a badge with a code.</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDay } from '@wergon/core/time';
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { watch } from 'vue';
 import type { TechnicianRow } from '@wergon/contract/people';
 import { callRoute, useDesk, useForm } from '../kit/index.ts';
@@ -72,24 +72,24 @@ const save = () =>
         <BFormInput :id="id" v-model="form.fields.value[field]" :aria-describedby="described" />
       </FormField>
       <FormField v-slot="{ id }" label="Kind">
-        <select :id="id" v-model="form.fields.value.kind" class="form-select">
+        <BFormSelect :id="id" v-model="form.fields.value.kind">
           <option value="own">own staff</option>
           <option value="subcontractor">subcontractor</option>
-        </select>
+        </BFormSelect>
       </FormField>
       <FormField v-slot="{ id }" label="Language at stations">
-        <select :id="id" v-model="form.fields.value.language" class="form-select">
+        <BFormSelect :id="id" v-model="form.fields.value.language">
           <option value="">as the station</option>
           <option value="en">English</option>
           <option value="de">Deutsch</option>
-        </select>
+        </BFormSelect>
       </FormField>
-      <label class="check"><input v-model="form.fields.value.isLead" type="checkbox" /> leads a crew</label>
+      <BFormCheckbox v-model="form.fields.value.isLead" class="check">leads a crew</BFormCheckbox>
       <FormField v-slot="{ id }" label="Grade" :error="form.errors.value['grade']">
-        <select :id="id" v-model="form.fields.value.grade" class="form-select">
+        <BFormSelect :id="id" v-model="form.fields.value.grade">
           <option value="">none</option>
           <option v-for="grade in grades" :key="grade.id" :value="grade.id">{{ grade.name }}</option>
-        </select>
+        </BFormSelect>
       </FormField>
       <FormField v-slot="{ id }" label="Hired on" :error="form.errors.value['hiredOn']">
         <DateField :id="id" v-model="form.fields.value.hiredOn" label="Hired on" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
 import { ABSENCE_KINDS } from '@wergon/contract/people';
 import { formatDay, mondayOf } from '@wergon/core/time';
@@ -158,32 +158,25 @@ const LONGEST = 12 * 3600;
             />
           </div>
           <div class="acts">
-            <button type="button" class="btn btn-quiet btn-sm" @click="copyDown(week)">
-              Monday for all workdays
-            </button>
-            <button
-              v-if="weeks.length > 1"
-              type="button"
-              class="btn btn-quiet btn-sm"
-              @click="weeks.splice(i, 1)"
-            >
+            <BButton variant="quiet" size="sm" @click="copyDown(week)"> Monday for all workdays </BButton>
+            <BButton v-if="weeks.length > 1" variant="quiet" size="sm" @click="weeks.splice(i, 1)">
               Remove week
-            </button>
+            </BButton>
           </div>
         </fieldset>
       </div>
       <div class="acts">
         <BButton type="submit" variant="primary" :disabled="isBusy">Save plan</BButton>
-        <button v-if="weeks.length < 4" type="button" class="btn btn-quiet" @click="weeks.push(emptyWeek())">
+        <BButton v-if="weeks.length < 4" variant="quiet" @click="weeks.push(emptyWeek())">
           Add a week to the rotation
-        </button>
-        <button type="button" class="btn btn-quiet" @click="isEditing = false">Leave it as it is</button>
+        </BButton>
+        <BButton variant="quiet" @click="isEditing = false">Leave it as it is</BButton>
       </div>
     </form>
     <div v-else-if="desk.may('people.change')" class="acts">
-      <button type="button" class="btn btn-quiet" @click="edit">
+      <BButton variant="quiet" @click="edit">
         {{ plan?.patterns.length ? 'Change from a day on' : 'Plan the weeks' }}
-      </button>
+      </BButton>
       <span v-if="plan && plan.patterns.length > 1" class="quiet"
         >{{ plan.patterns.length }} plans so far, the latest from
         {{ sayDate(plan.patterns.at(-1)?.from ?? null) }}</span
@@ -197,12 +190,12 @@ const LONGEST = 12 * 3600;
       <label>to <DateField v-model="absence.to" label="Last day of the absence" required /></label>
       <label
         >Why
-        <select v-model="absence.kind" class="form-select">
+        <BFormSelect v-model="absence.kind">
           <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ kind }}</option>
-        </select></label
+        </BFormSelect></label
       >
-      <label class="check"><input v-model="absence.isPaid" type="checkbox" /> paid</label>
-      <button type="submit" class="btn btn-quiet" :disabled="isBusy">Add absence</button>
+      <BFormCheckbox v-model="absence.isPaid" class="check">paid</BFormCheckbox>
+      <BButton type="submit" variant="quiet" :disabled="isBusy">Add absence</BButton>
     </form>
     <p v-if="plan && plan.absences.length === 0" class="quiet">
       None in the last two months, and none ahead.
@@ -211,14 +204,9 @@ const LONGEST = 12 * 3600;
       <li v-for="each in plan?.absences ?? []" :key="each.day">
         <span>{{ sayDate(each.day) }}</span>
         <span>{{ each.kind }}, {{ each.isPaid ? 'paid' : 'not paid' }}</span>
-        <button
-          v-if="desk.may('people.change')"
-          type="button"
-          class="btn btn-quiet btn-sm"
-          @click="removeAbsence(each.day)"
-        >
+        <BButton v-if="desk.may('people.change')" variant="quiet" size="sm" @click="removeAbsence(each.day)">
           Remove
-        </button>
+        </BButton>
       </li>
     </ul>
   </section>

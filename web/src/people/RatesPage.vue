@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import type { PayRecord, RateEffect } from '@wergon/contract/people';
@@ -142,9 +142,7 @@ const asksPast = computed(
         <p v-if="gradeName(each.record.grade)" class="quiet">
           Grade {{ gradeName(each.record.grade) }}: at its standard rate others see this work.
         </p>
-        <button type="button" class="btn btn-quiet btn-sm" @click="begin(each.record, true)">
-          Correct this rate
-        </button>
+        <BButton variant="quiet" size="sm" @click="begin(each.record, true)"> Correct this rate </BButton>
       </article>
       <p v-if="records.length === 0" class="attention">No rate yet.</p>
       <div v-if="!isOpen" class="acts">
@@ -157,10 +155,10 @@ const asksPast = computed(
             <DateField :id="id" v-model="form.fields.value.from" label="From" required />
           </FormField>
           <FormField v-slot="{ id }" label="Paid by">
-            <select :id="id" v-model="form.fields.value.per" class="form-select">
+            <BFormSelect :id="id" v-model="form.fields.value.per">
               <option value="hour">the hour</option>
               <option value="year">the year</option>
-            </select>
+            </BFormSelect>
           </FormField>
           <FormField v-slot="{ id, described }" label="Base" :error="form.errors.value['record.base']">
             <BFormInput
@@ -193,15 +191,10 @@ const asksPast = computed(
             label="Grade"
             hint="whoever may not see rates sees their work at its standard rate"
           >
-            <select
-              :id="id"
-              v-model="form.fields.value.grade"
-              class="form-select"
-              :aria-describedby="described"
-            >
+            <BFormSelect :id="id" v-model="form.fields.value.grade" :aria-describedby="described">
               <option :value="null">none: as each task was estimated</option>
               <option v-for="each in grades" :key="each.id" :value="each.id">{{ each.name }}</option>
-            </select>
+            </BFormSelect>
           </FormField>
         </div>
         <h3>Burden</h3>
@@ -215,22 +208,19 @@ const asksPast = computed(
             placeholder="Amount"
             required
           />
-          <select v-model="item.kind" class="form-select" :aria-label="`Kind of burden ${i + 1}`">
+          <BFormSelect v-model="item.kind" :aria-label="`Kind of burden ${i + 1}`">
             <option value="percent">percent of base</option>
             <option value="perHour">an hour</option>
             <option value="perYear">a year</option>
-          </select>
-          <button type="button" class="btn btn-quiet" @click="form.fields.value.burden.splice(i, 1)">
-            Remove
-          </button>
+          </BFormSelect>
+          <BButton variant="quiet" @click="form.fields.value.burden.splice(i, 1)"> Remove </BButton>
         </div>
-        <button
-          type="button"
-          class="btn btn-quiet"
+        <BButton
+          variant="quiet"
           @click="form.fields.value.burden.push({ name: '', kind: 'percent', value: '' })"
         >
           Add a burden
-        </button>
+        </BButton>
         <div v-if="asksPast && effect" class="effect" role="status">
           <p>
             <b>This changes days gone by.</b> An hour would cost
@@ -263,9 +253,9 @@ const asksPast = computed(
           <BButton type="submit" variant="primary" :disabled="form.isBusy.value">{{
             asksPast ? 'Change the past' : 'Save rate'
           }}</BButton>
-          <button type="button" class="btn btn-quiet" @click="((isOpen = false), form.reset(EMPTY))">
+          <BButton variant="quiet" @click="((isOpen = false), form.reset(EMPTY))">
             Leave it as it is
-          </button>
+          </BButton>
         </div>
       </form>
     </template>

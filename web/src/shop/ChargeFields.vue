@@ -1,22 +1,25 @@
 <script setup lang="ts">
+import { BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { computed } from 'vue';
 import type { Charge } from '@wergon/contract/shop';
 
 /** What a customer is charged: nothing said, not billable, by the hour or flat. */
 const charge = defineModel<Charge | null>({ required: true });
 
-function choose(event: Event): void {
-  const { value } = event.target as HTMLSelectElement;
-  const amount = charge.value?.amount ?? '';
-  charge.value =
-    value === ''
-      ? null
-      : value === 'none'
-        ? { isBillable: false, per: 'hour', amount: '0' }
-        : { isBillable: true, per: value as Charge['per'], amount };
-}
-function type(event: Event): void {
-  if (charge.value)
-    charge.value = { ...charge.value, amount: (event.target as HTMLInputElement).value.replace(',', '.') };
+const kind = computed({
+  get: () => (charge.value === null ? '' : charge.value.isBillable ? charge.value.per : 'none'),
+  set: (chosen) => {
+    const amount = charge.value?.amount ?? '';
+    charge.value =
+      chosen === ''
+        ? null
+        : chosen === 'none'
+          ? { isBillable: false, per: 'hour', amount: '0' }
+          : { isBillable: true, per: chosen, amount };
+  },
+});
+function type(amount: string): void {
+  if (charge.value) charge.value = { ...charge.value, amount: amount.replace(',', '.') };
 }
 </script>
 
@@ -24,26 +27,22 @@ function type(event: Event): void {
   <div class="charge">
     <label
       >Charged
-      <select
-        class="form-select"
-        :value="charge === null ? '' : charge.isBillable ? charge.per : 'none'"
-        @change="choose"
-      >
+      <BFormSelect v-model="kind">
         <option value="">standard</option>
         <option value="none">not billable</option>
         <option value="hour">by the hour</option>
         <option value="flat">flat</option>
-      </select></label
+      </BFormSelect></label
     >
-    <input
+    <BFormInput
       v-if="charge?.isBillable"
-      class="form-control figure"
+      class="figure"
       inputmode="decimal"
       aria-label="Amount charged"
       placeholder="Amount"
-      :value="charge.amount"
+      :model-value="charge.amount"
       required
-      @input="type"
+      @update:model-value="type(String($event ?? ''))"
     />
   </div>
 </template>

@@ -32,14 +32,9 @@ const say = (at: Instant) => (desk.zone ? `${sayDay(desk.zone.dayAt(at))} ${sayC
           <td class="quiet">{{ notice.by }}, {{ say(notice.at) }}</td>
           <td>{{ notice.until ? `until ${sayDay(notice.until)}` : '' }}</td>
           <td class="acts-cell">
-            <button
-              v-if="desk.may('shop.change')"
-              type="button"
-              class="btn btn-quiet btn-sm"
-              @click="remove(notice.id)"
-            >
+            <BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="remove(notice.id)">
               Take down
-            </button>
+            </BButton>
           </td>
         </tr>
       </tbody>

@@ -2,7 +2,7 @@
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, watch } from 'vue';
 import { DEFAULT_SETTINGS } from '@wergon/contract/shop';
 import type { Settings } from '@wergon/contract/shop';
@@ -85,9 +85,9 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
           <h2>Pay periods</h2>
           <div class="fields">
             <FormField v-slot="{ id }" label="A pay period is" :error="form.errors.value['pay.period']">
-              <select :id="id" v-model="form.fields.value.pay.period" class="form-select">
+              <BFormSelect :id="id" v-model="form.fields.value.pay.period">
                 <option v-for="(words, kind) in PERIODS" :key="kind" :value="kind">{{ words }}</option>
-              </select>
+              </BFormSelect>
             </FormField>
             <FormField
               v-slot="{ id }"
@@ -103,14 +103,13 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
               />
             </FormField>
             <FormField v-slot="{ id }" label="Time goes to pay" :error="form.errors.value['pay.approval']">
-              <select :id="id" v-model="form.fields.value.pay.approval" class="form-select">
+              <BFormSelect :id="id" v-model="form.fields.value.pay.approval">
                 <option value="person-day">once approved</option>
                 <option value="none">at once</option>
-              </select>
+              </BFormSelect>
             </FormField>
-            <label class="check"
-              ><input v-model="form.fields.value.pay.isConfirmed" type="checkbox" /> technicians confirm their
-              own days at the station</label
+            <BFormCheckbox v-model="form.fields.value.pay.isConfirmed" class="check"
+              >technicians confirm their own days at the station</BFormCheckbox
             >
           </div>
           <h2>Reconcile</h2>
@@ -150,10 +149,10 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
           <h2>Backups</h2>
           <div class="fields">
             <FormField v-slot="{ id }" label="Back up every day at" :error="form.errors.value['backup.hour']">
-              <select :id="id" v-model="form.fields.value.backup.hour" class="form-select">
+              <BFormSelect :id="id" v-model="form.fields.value.backup.hour">
                 <option :value="null">never: somebody else does it</option>
                 <option v-for="hour in HOURS" :key="hour" :value="hour">{{ hour }}:00</option>
-              </select>
+              </BFormSelect>
             </FormField>
             <FormField
               v-slot="{ id }"
@@ -194,18 +193,18 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
           <h2>Labels</h2>
           <div class="fields">
             <FormField v-slot="{ id }" label="Codes are drawn as">
-              <select :id="id" v-model="form.fields.value.labels.symbology" class="form-select">
+              <BFormSelect :id="id" v-model="form.fields.value.labels.symbology">
                 <option value="code128">Code 128</option>
                 <option value="code39">Code 39</option>
                 <option value="qr">QR</option>
-              </select>
+              </BFormSelect>
             </FormField>
             <FormField v-slot="{ id }" label="Paper">
-              <select :id="id" v-model="form.fields.value.labels.paper" class="form-select">
+              <BFormSelect :id="id" v-model="form.fields.value.labels.paper">
                 <option value="a4">A4</option>
                 <option value="letter">Letter</option>
                 <option value="roll62">62 mm roll</option>
-              </select>
+              </BFormSelect>
             </FormField>
           </div>
         </fieldset>
@@ -221,7 +220,7 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
       <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="close">
         <DateField v-model="closed.day" label="Closed day" required />
         <BFormInput v-model="closed.name" placeholder="Why" aria-label="Why the shop is closed" required />
-        <button type="submit" class="btn btn-quiet" :disabled="isBusy">Add closed day</button>
+        <BButton type="submit" variant="quiet" :disabled="isBusy">Add closed day</BButton>
       </form>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
       <p v-if="query.data.value.closedDays.length === 0" class="quiet">
@@ -230,14 +229,9 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
       <ul class="closed">
         <li v-for="each in query.data.value.closedDays" :key="each.day">
           <span>{{ sayDate(each.day) }} {{ yearOf(each.day) }}</span> <span>{{ each.name }}</span>
-          <button
-            v-if="desk.may('shop.change')"
-            type="button"
-            class="btn btn-quiet btn-sm"
-            @click="open(each.day)"
-          >
+          <BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="open(each.day)">
             Remove
-          </button>
+          </BButton>
         </li>
       </ul>
     </template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import { IDENTITIES, STATION_KINDS, THEMES } from '@wergon/core/station';
-import type { ResourceId, StationSettings } from '@wergon/core/station';
+import type { StationSettings } from '@wergon/core/station';
 import { callRoute, useForm } from '../kit/index.ts';
 import { FormField } from '../kit/parts/index.ts';
 
@@ -66,40 +66,33 @@ async function save(): Promise<void> {
         <BFormInput :id="id" v-model="form.fields.value.name" :aria-describedby="described" />
       </FormField>
       <FormField v-slot="{ id }" class="wide" label="Kind of station">
-        <select :id="id" v-model="settings.kind" class="form-select">
+        <BFormSelect :id="id" v-model="settings.kind">
           <option v-for="kind in STATION_KINDS" :key="kind" :value="kind">{{ KIND_WORDS[kind] }}</option>
-        </select>
+        </BFormSelect>
       </FormField>
       <FormField v-slot="{ id }" class="wide" label="People are known by">
-        <select :id="id" v-model="settings.identity" class="form-select">
+        <BFormSelect :id="id" v-model="settings.identity">
           <option v-for="each in IDENTITIES" :key="each" :value="each">{{ IDENTITY_WORDS[each] }}</option>
-        </select>
+        </BFormSelect>
       </FormField>
       <FormField v-slot="{ id }" label="Language">
-        <select :id="id" v-model="settings.language" class="form-select">
+        <BFormSelect :id="id" v-model="settings.language">
           <option value="en">English</option>
           <option value="de">Deutsch</option>
-        </select>
+        </BFormSelect>
       </FormField>
       <FormField v-slot="{ id }" label="Screen">
-        <select :id="id" v-model="settings.theme" class="form-select">
+        <BFormSelect :id="id" v-model="settings.theme">
           <option v-for="theme in THEMES" :key="theme" :value="theme">{{ theme }}</option>
-        </select>
+        </BFormSelect>
       </FormField>
       <FormField v-slot="{ id }" class="wide" label="Machine that stands here">
-        <select
-          :id="id"
-          class="form-select"
-          :value="settings.machine ?? ''"
-          @change="
-            settings.machine = (($event.target as HTMLSelectElement).value || null) as ResourceId | null
-          "
-        >
-          <option value="">none in particular</option>
+        <BFormSelect :id="id" v-model="settings.machine">
+          <option :value="null">none in particular</option>
           <option v-for="machine in machines" :key="machine.id" :value="machine.id">
             {{ machine.name }}
           </option>
-        </select>
+        </BFormSelect>
       </FormField>
       <FormField
         v-for="{ field, label } in COUNTS"
@@ -108,43 +101,47 @@ async function save(): Promise<void> {
         :label="label"
         :error="form.errors.value[`settings.${field}`]"
       >
-        <input
+        <BFormInput
           :id="id"
           v-model.number="settings[field]"
           type="number"
-          class="form-control figure"
+          class="figure"
           :aria-describedby="described"
         />
       </FormField>
     </div>
     <fieldset>
       <legend>Work centers here <span class="quiet">none chosen: all</span></legend>
-      <label v-for="{ id, name } in centers" :key="id" class="check">
-        <input
-          type="checkbox"
-          :checked="settings.workCenters.includes(id)"
-          @change="toggle('workCenters', id)"
-        />
-        {{ name }}
-      </label>
+      <BFormCheckbox
+        v-for="{ id, name } in centers"
+        :key="id"
+        class="check"
+        :model-value="settings.workCenters.includes(id)"
+        @update:model-value="toggle('workCenters', id)"
+        >{{ name }}</BFormCheckbox
+      >
     </fieldset>
     <fieldset v-if="settings.identity === 'names'">
       <legend>Whose names are listed <span class="quiet">none chosen: everybody’s</span></legend>
-      <label v-for="{ id, name } in groups" :key="id" class="check">
-        <input type="checkbox" :checked="settings.people.includes(id)" @change="toggle('people', id)" />
-        {{ name }}
-      </label>
+      <BFormCheckbox
+        v-for="{ id, name } in groups"
+        :key="id"
+        class="check"
+        :model-value="settings.people.includes(id)"
+        @update:model-value="toggle('people', id)"
+        >{{ name }}</BFormCheckbox
+      >
     </fieldset>
     <fieldset>
       <legend>What is allowed</legend>
-      <label v-for="{ field, label } in FLAGS" :key="field" class="check">
-        <input v-model="settings[field]" type="checkbox" /> {{ label }}
-      </label>
+      <BFormCheckbox v-for="{ field, label } in FLAGS" :key="field" v-model="settings[field]" class="check"
+        >{{ label }}
+      </BFormCheckbox>
     </fieldset>
     <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
     <div class="acts">
       <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Save</BButton>
-      <button type="button" class="btn btn-quiet" @click="emit('close')">Leave as it was</button>
+      <BButton variant="quiet" @click="emit('close')">Leave as it was</BButton>
     </div>
   </form>
 </template>

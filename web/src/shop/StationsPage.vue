@@ -4,7 +4,7 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { ref } from 'vue';
 import type { Instant } from '@wergon/core/time';
 import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
-import { QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { PlainButton, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import NoticeSection from './NoticeSection.vue';
 import StationForm from './StationForm.vue';
 
@@ -70,15 +70,14 @@ const say = (at: Instant | null): string => {
             <tr>
               <td>
                 {{ station.name }}
-                <button
+                <PlainButton
                   v-if="desk.may('shop.change')"
-                  type="button"
                   class="link"
                   :aria-expanded="opened === station.id"
                   @click="opened = opened === station.id ? null : station.id"
                 >
                   settings
-                </button>
+                </PlainButton>
               </td>
               <td>{{ station.settings.kind }}</td>
               <td>{{ station.isRevoked ? 'revoked' : station.pairedAt ? 'paired' : 'none yet' }}</td>
@@ -90,17 +89,15 @@ const say = (at: Instant | null): string => {
                   <span class="mono">/station</span> on the device and type it
                 </template>
                 <template v-else-if="desk.may('shop.change')">
-                  <button type="button" class="btn btn-quiet btn-sm" @click="pairAgain(station.id)">
-                    Pair a device
-                  </button>
-                  <button
+                  <BButton variant="quiet" size="sm" @click="pairAgain(station.id)"> Pair a device </BButton>
+                  <BButton
                     v-if="station.pairedAt && !station.isRevoked"
-                    type="button"
-                    class="btn btn-quiet btn-sm"
+                    variant="quiet"
+                    size="sm"
                     @click="revoke(station.id)"
                   >
                     Revoke
-                  </button>
+                  </BButton>
                 </template>
               </td>
             </tr>

@@ -4,6 +4,7 @@ import { ACTIONS, codeOfAction, titleOfAction } from '@wergon/core/scan';
 import type { StationDirectory } from '@wergon/core/station';
 import { fetchBench } from './stationApi.ts';
 import { typeAsScanner } from './typeAsScanner.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 const props = defineProps<{ directory: StationDirectory }>();
 defineEmits<{ close: [] }>();
@@ -73,50 +74,40 @@ const activities = computed(() =>
     <header>
       <b>Bench</b>
       <span>touch a label: its code is typed as a scanner types it</span>
-      <button type="button" @click="$emit('close')">Close</button>
+      <PlainButton @click="$emit('close')">Close</PlainButton>
     </header>
     <section>
       <h2>Badges</h2>
-      <button v-for="badge in badges" :key="badge.code" type="button" @click="typeAsScanner(badge.code)">
+      <PlainButton v-for="badge in badges" :key="badge.code" @click="typeAsScanner(badge.code)">
         {{ badge.name }}
-      </button>
+      </PlainButton>
     </section>
     <section>
       <h2>Actions</h2>
-      <button
-        v-for="action in ACTIONS"
-        :key="action"
-        type="button"
-        @click="typeAsScanner(codeOfAction(action))"
-      >
+      <PlainButton v-for="action in ACTIONS" :key="action" @click="typeAsScanner(codeOfAction(action))">
         {{ titleOfAction(action) }}
-      </button>
+      </PlainButton>
     </section>
     <section v-for="{ order, tasks } in travelers" :key="order.id">
       <h2>
         <span class="mono">{{ order.number }}</span> {{ order.title }}
       </h2>
-      <button type="button" @click="typeAsScanner(codeOfOrder.get(order.id) ?? '')">whole order</button>
-      <button v-for="task in tasks" :key="task.code" type="button" @click="typeAsScanner(task.code)">
+      <PlainButton @click="typeAsScanner(codeOfOrder.get(order.id) ?? '')">whole order</PlainButton>
+      <PlainButton v-for="task in tasks" :key="task.code" @click="typeAsScanner(task.code)">
         {{ task.title }}
-      </button>
+      </PlainButton>
     </section>
     <section v-if="machines.length > 0">
       <h2>Machines</h2>
-      <button v-for="each in machines" :key="each.code" type="button" @click="typeAsScanner(each.code)">
+      <PlainButton v-for="each in machines" :key="each.code" @click="typeAsScanner(each.code)">
         {{ each.name }}
-      </button>
+      </PlainButton>
     </section>
     <section>
       <h2>Indirect</h2>
-      <button
-        v-for="activity in activities"
-        :key="activity.code"
-        type="button"
-        @click="typeAsScanner(activity.code)"
-      >
+      <PlainButton v-for="activity in activities" :key="activity.code" @click="typeAsScanner(activity.code)">
         {{ activity.title }}
-      </button>
+      </PlainButton>
     </section>
   </aside>
 </template>

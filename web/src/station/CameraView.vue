@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { useWords } from './useWords.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 const emit = defineEmits<{ hear: [text: string]; close: [] }>();
 const said = useWords();
@@ -71,7 +72,7 @@ onBeforeUnmount(() => {
   <aside class="camera">
     <p role="status">{{ isMissing ? said.words.ui.noCamera : said.words.ui.camera }}</p>
     <video v-show="!isMissing" ref="video" muted playsinline></video>
-    <button type="button" @click="emit('close')">{{ said.words.button.back }}</button>
+    <PlainButton @click="emit('close')">{{ said.words.button.back }}</PlainButton>
   </aside>
 </template>
 

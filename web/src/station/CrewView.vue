@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Conversation } from '@wergon/core/station';
 import { useWords } from './useWords.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 type Crew = Extract<Conversation, { step: 'crew' }>;
 const props = defineProps<{ crew: Crew }>();
@@ -35,8 +36,7 @@ const ACTS = ['off-task', 'break', 'shift-out'] as const;
     <p v-if="rows.length === 0" class="empty">{{ said.words.ui.crewEmpty }}</p>
     <ul>
       <li v-for="row in rows" :key="row.technician">
-        <button
-          type="button"
+        <PlainButton
           :class="{ missing: row.isMissing }"
           :aria-pressed="!row.isMissing"
           @click="emit('tick', row.technician)"
@@ -45,13 +45,13 @@ const ACTS = ['off-task', 'break', 'shift-out'] as const;
           <span>{{ row.name }}</span>
           <i v-if="row.isMissing">{{ said.words.ui.missing }}</i>
           <i v-else-if="row.isStarted">{{ said.words.ui.started }}</i>
-        </button>
+        </PlainButton>
       </li>
     </ul>
     <div v-if="crew.lead" class="acts">
-      <button v-for="action in ACTS" :key="action" type="button" @click="emit('act', action)">
+      <PlainButton v-for="action in ACTS" :key="action" @click="emit('act', action)">
         {{ said.words.button[action] }}
-      </button>
+      </PlainButton>
     </div>
   </section>
 </template>

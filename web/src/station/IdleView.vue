@@ -4,6 +4,7 @@ import type { Directory } from '@wergon/contract/station';
 import type { TechnicianId } from '@wergon/core/people';
 import type { StationDirectory, StationSettings } from '@wergon/core/station';
 import { useWords } from './useWords.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 const props = defineProps<{
   name: string;
@@ -44,9 +45,9 @@ const people = computed(() => {
       </dl>
     </div>
     <nav v-if="people.length > 0" class="names" :aria-label="ui.names">
-      <button v-for="person in people" :key="person.id" type="button" @click="$emit('name', person.id)">
+      <PlainButton v-for="person in people" :key="person.id" @click="$emit('name', person.id)">
         {{ person.name }}
-      </button>
+      </PlainButton>
     </nav>
     <aside v-else-if="notices.length > 0" class="notices">
       <h2>{{ ui.notices }}</h2>

@@ -7,6 +7,7 @@ import { formatDay, formatHours, toSeconds, weekdayOf } from '@wergon/core/time'
 import type { OwnProof, Proving } from './ownProof.ts';
 import { changePin, confirmOwnTime, fetchOwnTime } from './stationApi.ts';
 import { useWords } from './useWords.ts';
+import { PlainButton, PlainInput } from '../kit/parts/index.ts';
 
 const props = defineProps<{
   technician: TechnicianId;
@@ -77,9 +78,10 @@ async function sendPin(): Promise<void> {
     <p v-if="isGone">{{ said.words.ui.offlineFigures }}</p>
     <form v-else-if="isUnproved && hasPin" class="pin" @submit.prevent="provePin">
       <label
-        >{{ said.words.ui.pinForTime }}<input v-model="pin" type="password" inputmode="numeric" autofocus
+        >{{ said.words.ui.pinForTime
+        }}<PlainInput v-model="pin" type="password" inputmode="numeric" autofocus
       /></label>
-      <button type="submit">{{ said.words.ui.showTime }}</button>
+      <PlainButton type="submit">{{ said.words.ui.showTime }}</PlainButton>
     </form>
     <p v-else-if="isUnproved">{{ said.words.ui.badgeForTime }}</p>
     <p v-else-if="!time">{{ said.words.ui.opening }}</p>
@@ -133,21 +135,25 @@ async function sendPin(): Promise<void> {
           {{ weekday(day.day) }} <span class="figure">{{ hours(day.attendedSeconds) }}</span>
         </li>
       </ul>
-      <button type="button" @click="confirm">{{ said.words.ui.theyAreRight }}</button>
+      <PlainButton @click="confirm">{{ said.words.ui.theyAreRight }}</PlainButton>
     </div>
     <p v-if="confirmWords" role="status">{{ confirmWords }}</p>
     <form v-if="isChangingPin" class="pin" @submit.prevent="sendPin">
-      <label>{{ said.words.ui.oldPin }}<input v-model="pin" type="password" inputmode="numeric" /></label>
-      <label>{{ said.words.ui.newPin }}<input v-model="newPin" type="password" inputmode="numeric" /></label>
-      <button type="submit">{{ said.words.button['change-pin'] }}</button>
+      <label
+        >{{ said.words.ui.oldPin }}<PlainInput v-model="pin" type="password" inputmode="numeric"
+      /></label>
+      <label
+        >{{ said.words.ui.newPin }}<PlainInput v-model="newPin" type="password" inputmode="numeric"
+      /></label>
+      <PlainButton type="submit">{{ said.words.button['change-pin'] }}</PlainButton>
     </form>
     <p v-if="pinWords" role="status">{{ pinWords }}</p>
     <div class="acts">
-      <button type="button" @click="$emit('back')">{{ said.words.button.back }}</button>
-      <button type="button" @click="$emit('correction')">{{ said.words.button.correction }}</button>
-      <button v-if="hasPin && !isChangingPin" type="button" @click="isChangingPin = true">
+      <PlainButton @click="$emit('back')">{{ said.words.button.back }}</PlainButton>
+      <PlainButton @click="$emit('correction')">{{ said.words.button.correction }}</PlainButton>
+      <PlainButton v-if="hasPin && !isChangingPin" @click="isChangingPin = true">
         {{ said.words.button['change-pin'] }}
-      </button>
+      </PlainButton>
     </div>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { onMounted, ref } from 'vue';
 import { offersRoot } from './stationApi.ts';
 import type { Station } from './useStation.ts';
+import { PlainButton, PlainInput } from '../kit/parts/index.ts';
 
 const props = defineProps<{ pair: Station['pair'] }>();
 const emit = defineEmits<{ paired: [] }>();
@@ -42,7 +43,7 @@ onMounted(() => {
     <p>At the desk, open Shop, add a station or choose one, and type its pairing code here.</p>
     <form @submit.prevent="submit">
       <label for="pairing-code">Pairing code</label>
-      <input
+      <PlainInput
         id="pairing-code"
         v-model="code"
         class="mono"
@@ -52,7 +53,9 @@ onMounted(() => {
         maxlength="20"
         autofocus
       />
-      <button type="submit" :disabled="isBusy">{{ isBusy ? 'Pairing…' : 'Pair this device' }}</button>
+      <PlainButton type="submit" :disabled="isBusy">{{
+        isBusy ? 'Pairing…' : 'Pair this device'
+      }}</PlainButton>
     </form>
     <p class="problem" role="alert">{{ problem }}</p>
     <section v-if="hasRoot" class="trust">

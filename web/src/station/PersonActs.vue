@@ -4,6 +4,7 @@ import type { LaborState } from '@wergon/core/ledger';
 import type { PersonBrief, Touch } from '@wergon/core/station';
 import { useWords } from './useWords.ts';
 import type { Button } from './words/index.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 const props = defineProps<{ stands: LaborState; person: PersonBrief | undefined }>();
 const emit = defineEmits<{ act: [action: Touch]; ownTime: [] }>();
@@ -40,9 +41,9 @@ function press(act: Shown['act']): void {
 
 <template>
   <nav>
-    <button v-for="{ button, act } in shown" :key="button" type="button" @click="press(act)">
+    <PlainButton v-for="{ button, act } in shown" :key="button" @click="press(act)">
       {{ said.words.button[button] }}
-    </button>
+    </PlainButton>
   </nav>
 </template>
 

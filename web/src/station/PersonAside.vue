@@ -9,6 +9,7 @@ import type { Instant } from '@wergon/core/time';
 import type { Refused } from './indexedDb.ts';
 import { sayBalance } from './sayBalance.ts';
 import { useWords } from './useWords.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 const props = defineProps<{
   technician: TechnicianId;
@@ -54,13 +55,13 @@ const own = computed(() => props.refused.filter(({ technician }) => technician =
       <p v-if="next.length === 0" class="quiet">{{ said.words.ui.noNext }}</p>
       <ol>
         <li v-for="(task, i) in next" :key="task.id">
-          <button type="button" @click="emit('pick', task.id)">
+          <PlainButton @click="emit('pick', task.id)">
             <b class="figure">{{ i + 1 }}</b>
             <span>{{ task.title }}</span>
             <i
               >{{ task.balance }} · <span class="mono">{{ task.number }}</span> {{ task.customer }}</i
             >
-          </button>
+          </PlainButton>
         </li>
       </ol>
     </section>

@@ -5,6 +5,7 @@ import type { StationDirectory, StationSettings, StationState } from '@wergon/co
 import { titleOfAction } from '@wergon/core/scan';
 import { toInstant } from '@wergon/core/time';
 import { useWords } from './useWords.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 const props = defineProps<{
   state: StationState;
@@ -72,12 +73,12 @@ const blankWords = computed(() =>
     <div class="side">
       <output v-if="typed" class="typed mono">{{ typed }}<span class="caret"></span></output>
       <div v-if="canTakeBack || blankIn !== null" class="keys">
-        <button v-if="canTakeBack" type="button" @click="emit('takeBack')">
+        <PlainButton v-if="canTakeBack" @click="emit('takeBack')">
           {{ said.words.button['take-back'] }}
-        </button>
-        <button v-if="blankIn !== null" type="button" @click="emit('blank')">
+        </PlainButton>
+        <PlainButton v-if="blankIn !== null" @click="emit('blank')">
           {{ said.words.button.blank }}
-        </button>
+        </PlainButton>
       </div>
       <p v-if="blankIn !== null" class="blank">
         {{ said.words.ui.blankIn }} <b class="figure">{{ blankWords }}</b>

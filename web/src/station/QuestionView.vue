@@ -6,6 +6,7 @@ import { standingOf } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import { sayBalance } from './sayBalance.ts';
 import { useWords } from './useWords.ts';
+import { PlainButton, PlainInput } from '../kit/parts/index.ts';
 
 type Asked = Extract<Conversation, { step: 'asked' }>;
 const props = defineProps<{ asked: Asked; directory: StationDirectory; now: Instant }>();
@@ -84,7 +85,7 @@ function send(): void {
     <div class="asked">
       <h1>{{ said.names.person(asked.person.technician) }}</h1>
       <form v-if="takes === 'words'" class="words" @submit.prevent="send">
-        <input
+        <PlainInput
           ref="field"
           v-model="text"
           :aria-label="said.words.ui.typeHere"
@@ -92,30 +93,24 @@ function send(): void {
           maxlength="300"
           autocomplete="off"
         />
-        <button v-if="!hasSend" type="submit" class="enter">{{ said.words.button.enter }}</button>
+        <PlainButton v-if="!hasSend" type="submit" class="enter">{{ said.words.button.enter }}</PlainButton>
       </form>
       <ol v-if="rows.length > 0">
         <li v-for="(row, i) in rows" :key="i">
-          <button type="button" @click="choose(i)">
+          <PlainButton @click="choose(i)">
             <b v-if="takes !== 'words'" class="number figure">{{ i + 1 }}</b>
             <span class="name">{{ row.name }}</span>
             <span v-if="row.more" class="more">{{ row.more }}</span>
-          </button>
+          </PlainButton>
         </li>
       </ol>
     </div>
     <div v-if="takes === 'figures' || takes === 'clock'" class="pad">
       <output class="figure">{{ isPin ? '•'.repeat(text.length) : text }}<span class="caret"></span></output>
-      <button
-        v-for="name in KEYS"
-        :key="name"
-        type="button"
-        :disabled="name === ',' && isPin"
-        @click="key(name)"
-      >
+      <PlainButton v-for="name in KEYS" :key="name" :disabled="name === ',' && isPin" @click="key(name)">
         {{ name === ',' && takes === 'clock' ? ':' : name }}
-      </button>
-      <button type="button" class="enter" @click="send">{{ said.words.button.enter }}</button>
+      </PlainButton>
+      <PlainButton class="enter" @click="send">{{ said.words.button.enter }}</PlainButton>
     </div>
   </section>
 </template>

@@ -16,6 +16,7 @@ import { isWritable } from './stationApi.ts';
 import { useScanner } from './useScanner.ts';
 import { useStation } from './useStation.ts';
 import { provideWords } from './useWords.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 const BenchDrawer = defineAsyncComponent(() => import('./BenchDrawer.vue'));
 const CameraView = defineAsyncComponent(() => import('./CameraView.vue'));
@@ -99,18 +100,17 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
         role="status"
         >{{ connectionWords }}</span
       >
-      <button
+      <PlainButton
         v-if="hasCamera && directory"
-        type="button"
         class="bench-key"
         :aria-pressed="isCameraOpen"
         @click="isCameraOpen = !isCameraOpen"
       >
         {{ said.words.button.camera }}
-      </button>
-      <button v-if="info?.isDemo" type="button" class="bench-key" @click="isBenchOpen = !isBenchOpen">
+      </PlainButton>
+      <PlainButton v-if="info?.isDemo" class="bench-key" @click="isBenchOpen = !isBenchOpen">
         {{ ui.bench }}
-      </button>
+      </PlainButton>
       <time class="figure">{{ clock }}</time>
     </header>
     <main>

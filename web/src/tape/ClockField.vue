@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next';
 import { ref, watch } from 'vue';
 import { atWallClock, nextAtClock, parseClock } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
@@ -30,9 +31,10 @@ function read(): void {
 </script>
 
 <template>
-  <input
+  <BFormInput
     v-model="text"
-    class="form-control form-control-sm figure"
+    size="sm"
+    class="figure"
     :class="{ wrong: isWrong }"
     :aria-label="label"
     :aria-invalid="isWrong"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 /** Why, and the two ways out of an edit. */
 defineProps<{ cannot: boolean }>();
 const reason = defineModel<string>({ required: true });
@@ -7,15 +8,15 @@ const emit = defineEmits<{ leave: [] }>();
 
 <template>
   <div class="acts">
-    <input
+    <BFormInput
       v-model="reason"
-      class="form-control form-control-sm"
+      size="sm"
       aria-label="Why"
       placeholder="why, if it is worth a word"
       maxlength="200"
     />
-    <button type="submit" class="btn btn-primary btn-sm" :disabled="cannot">Put it right</button>
-    <button type="button" class="btn btn-quiet btn-sm" @click="emit('leave')">Leave it as it is</button>
+    <BButton type="submit" variant="primary" size="sm" :disabled="cannot">Put it right</BButton>
+    <BButton variant="quiet" size="sm" @click="emit('leave')">Leave it as it is</BButton>
   </div>
 </template>
 

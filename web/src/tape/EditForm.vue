@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
@@ -109,14 +110,13 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
         />
         <span v-else class="figure open">goes on</span>
       </label>
-      <label v-if="draft.block === null || draft.block.to === null" class="check">
-        <input
-          type="checkbox"
-          :checked="piece.to === null"
-          @change="setEnd(piece, ($event.target as HTMLInputElement).checked)"
-        />
-        goes on now
-      </label>
+      <BFormCheckbox
+        v-if="draft.block === null || draft.block.to === null"
+        class="check"
+        :model-value="piece.to === null"
+        @update:model-value="setEnd(piece, $event === true)"
+        >goes on now</BFormCheckbox
+      >
       <div class="work">
         <span>Work</span>
         <TargetPicker
@@ -130,22 +130,22 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
       </div>
       <label>
         <span>Kind</span>
-        <select
-          class="form-select form-select-sm"
-          :value="piece.running[0]?.workType ?? 'run'"
-          @change="setKind(piece, ($event.target as HTMLSelectElement).value)"
+        <BFormSelect
+          size="sm"
+          :model-value="piece.running[0]?.workType ?? 'run'"
+          @update:model-value="setKind(piece, String($event))"
         >
           <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
-        </select>
+        </BFormSelect>
       </label>
       <label>
         <span>Person</span>
-        <select v-model="piece.technician" class="form-select form-select-sm">
+        <BFormSelect v-model="piece.technician" size="sm">
           <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
-        </select>
+        </BFormSelect>
       </label>
-      <button type="button" class="btn btn-quiet btn-sm" @click="editing.split(i, now)">Split</button>
-      <button type="button" class="btn btn-quiet btn-sm" @click="editing.drop(i)">Take out</button>
+      <BButton variant="quiet" size="sm" @click="editing.split(i, now)">Split</BButton>
+      <BButton variant="quiet" size="sm" @click="editing.drop(i)">Take out</BButton>
     </div>
     <p v-if="conflict" class="attention" role="alert">
       Somebody has changed this meanwhile. You took hold of {{ conflict.was }}; there is now

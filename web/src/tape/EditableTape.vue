@@ -8,6 +8,7 @@ import type { TapeScale } from '../floor/index.ts';
 import { snapEdge } from './snap.ts';
 import type { DraftPiece } from './useTapeEdit.ts';
 import type { TapeBlock } from './usePersonDay.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 
 /** One person's day, large: blocks are taken hold of, edges drawn, gaps filled. */
 const props = defineProps<{
@@ -133,20 +134,18 @@ const hold = (event: PointerEvent) => (event.currentTarget as HTMLElement).setPo
       :style="placed(each)"
       title="break"
     ></span>
-    <button
+    <PlainButton
       v-for="gap in gaps"
       :key="`g${gap.from}`"
-      type="button"
       class="gap"
       :style="placed(gap)"
       :disabled="!mayEdit"
       :aria-label="`On nothing from ${clock(gap.from)} to ${clock(gap.to)}: fill it`"
       @click="emit('begin', gap)"
-    ></button>
-    <button
+    ></PlainButton>
+    <PlainButton
       v-for="block in others"
       :key="block.key"
-      type="button"
       class="block"
       :class="[block.stint.running[0]?.workType, { torn: block.stint.isTorn }]"
       :style="{ ...placed(block), '--tint': tintOf(tints, block.stint.running[0]?.order ?? null) }"
@@ -155,7 +154,7 @@ const hold = (event: PointerEvent) => (event.currentTarget as HTMLElement).setPo
       @click="emit('take', block)"
     >
       <span>{{ labelOf(block, block.stint.running) }}</span>
-    </button>
+    </PlainButton>
     <template v-for="{ i, piece, style, title, edges } in drawn" :key="`d${i}`">
       <span
         class="block drawn"

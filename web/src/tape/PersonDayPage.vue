@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { formatDay, parseDay } from '@wergon/core/time';
@@ -103,9 +104,9 @@ function add(): void {
     <ReconcileTabs />
     <ul v-if="found.length > 0" class="found">
       <li v-for="person in found" :key="person.id">
-        <button type="button" class="btn btn-quiet btn-sm" @click="go(dayNumber, person.id)">
+        <BButton variant="quiet" size="sm" @click="go(dayNumber, person.id)">
           {{ person.name }}
-        </button>
+        </BButton>
       </li>
     </ul>
     <QueryState

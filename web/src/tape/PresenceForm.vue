@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormCheckbox } from 'bootstrap-vue-next';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
@@ -58,15 +59,13 @@ function setEnd(isOpen: boolean): void {
           @update:model-value="becomes.to = $event"
         />
       </label>
-      <label class="check">
-        <input
-          type="checkbox"
-          :checked="becomes.to === null"
-          @change="setEnd(($event.target as HTMLInputElement).checked)"
-        />
-        {{ draft.kind === 'shift' ? 'still in' : 'goes on now' }}
-      </label>
-      <button type="button" class="btn btn-quiet btn-sm" @click="editing.drop()">Take out</button>
+      <BFormCheckbox
+        class="check"
+        :model-value="becomes.to === null"
+        @update:model-value="setEnd($event === true)"
+        >{{ draft.kind === 'shift' ? 'still in' : 'goes on now' }}</BFormCheckbox
+      >
+      <BButton variant="quiet" size="sm" @click="editing.drop()">Take out</BButton>
     </div>
     <p v-else>This {{ draft.kind }} is taken out: it never was.</p>
     <div v-if="editing.body.value" class="effect">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import { toInstant } from '@wergon/core/time';
 import { computed } from 'vue';
 import type { PersonDayJson, PresentJson } from '@wergon/contract/tape';
@@ -59,15 +60,15 @@ function addBreak(): void {
           <td class="figure" :class="{ attention: row.isTorn }">{{ end(row) }}</td>
           <td class="figure number">{{ desk.hours(row.to - row.from) }}</td>
           <td class="acts-cell">
-            <button
+            <BButton
               v-if="mayEdit"
-              type="button"
-              class="btn btn-quiet btn-sm"
+              variant="quiet"
+              size="sm"
               :aria-label="`Change the ${row.kind} from ${clock(row.from)}`"
               @click="editing.take(told.technician, row.kind, row)"
             >
               Change
-            </button>
+            </BButton>
           </td>
         </tr>
       </tbody>
@@ -75,8 +76,8 @@ function addBreak(): void {
     <p v-if="rows.length === 0" class="quiet">Nobody has signed {{ told.name }} in on this day.</p>
     <PresenceForm v-if="draft" :editing="editing" :is-busy="isBusy" :zone="zone" :now="now" />
     <div v-else-if="mayEdit" class="acts">
-      <button type="button" class="btn btn-quiet btn-sm" @click="addShift">Add a shift</button>
-      <button type="button" class="btn btn-quiet btn-sm" @click="addBreak">Add a break</button>
+      <BButton variant="quiet" size="sm" @click="addShift">Add a shift</BButton>
+      <BButton variant="quiet" size="sm" @click="addBreak">Add a break</BButton>
     </div>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import type { PersonDayJson } from '@wergon/contract/tape';
 import type { Instant, Zone } from '@wergon/core/time';
 import { sayClock, sayDay, useDesk } from '../kit/index.ts';
@@ -42,15 +43,15 @@ const clock = (at: Instant) => sayClock(props.zone, at);
           <td>{{ block.stint.running.map(({ title }) => title).join(' and ') }}</td>
           <td>{{ block.stint.running[0]?.workType }}</td>
           <td class="acts-cell">
-            <button
+            <BButton
               v-if="mayEdit"
-              type="button"
-              class="btn btn-quiet btn-sm"
+              variant="quiet"
+              size="sm"
               :aria-label="`Change ${block.stint.running[0]?.title ?? ''} from ${clock(block.from)}`"
               @click="emit('take', block)"
             >
               Change
-            </button>
+            </BButton>
           </td>
         </tr>
         <tr v-for="each in told.hours" :key="each.id">
@@ -72,7 +73,7 @@ const clock = (at: Instant) => sayClock(props.zone, at);
       Nothing is recorded of {{ told.name }} on {{ sayDay(told.day) }}.
     </p>
     <div v-if="mayEdit" class="acts">
-      <button type="button" class="btn btn-quiet btn-sm" @click="emit('add')">Add a stretch</button>
+      <BButton variant="quiet" size="sm" @click="emit('add')">Add a stretch</BButton>
     </div>
   </section>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useElementBounding, useWindowSize } from '@vueuse/core';
-import { computed, ref, useId, watch } from 'vue';
+import { BFormInput } from 'bootstrap-vue-next';
+import { computed, ref, useId, useTemplateRef, watch } from 'vue';
 import type { TargetJson } from '@wergon/contract/tape';
 import type { WorkType } from '@wergon/core/work';
 import { useTargetSearch } from './useTargetSearch.ts';
@@ -17,7 +18,8 @@ const isOpen = ref(false);
 const place = ref(0);
 
 /** The list lies over whatever clips the field, such as a table that scrolls sideways; above it where there is no room below. */
-const field = ref<HTMLInputElement>();
+const input = useTemplateRef('input');
+const field = computed(() => input.value?.element);
 const { top, bottom, left, width } = useElementBounding(field);
 const { height: windowHeight } = useWindowSize();
 const LEAST_ROOM = 200;
@@ -47,8 +49,8 @@ function choose(each: TargetJson): void {
   isOpen.value = false;
   emit('done');
 }
-function type(event: Event): void {
-  text.value = (event.target as HTMLInputElement).value;
+function type(typed: string): void {
+  text.value = typed;
   target.value = '';
   isOpen.value = true;
 }
@@ -77,11 +79,11 @@ async function onKey(event: KeyboardEvent): Promise<void> {
 
 <template>
   <div class="picker">
-    <input
+    <BFormInput
       :id="id"
-      ref="field"
-      :value="text"
-      class="form-control form-control-sm"
+      ref="input"
+      :model-value="text"
+      size="sm"
       :class="{ wrong: isWrong }"
       role="combobox"
       autocomplete="off"
@@ -90,8 +92,8 @@ async function onKey(event: KeyboardEvent): Promise<void> {
       :aria-controls="`${id}-list`"
       :aria-activedescendant="isOpen && found[place] ? `${id}-${place}` : undefined"
       placeholder="task, activity or code"
-      @input="type"
-      @focus="($event.target as HTMLInputElement).select()"
+      @update:model-value="type(String($event ?? ''))"
+      @focus="input?.element?.select()"
       @blur="leave"
       @keydown="onKey"
     />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { reactive, watch } from 'vue';
@@ -37,22 +38,22 @@ async function save(): Promise<void> {
   <form class="away" @submit.prevent="save">
     <label
       >Absent on
-      <select v-model="away.day" class="form-select form-select-sm">
+      <BFormSelect v-model="away.day" size="sm">
         <option v-for="each in days" :key="each.day" :value="each.day">{{ sayDate(each.day) }}</option>
-      </select></label
+      </BFormSelect></label
     >
     <template v-if="!isAway()">
       <label
         >for
-        <select v-model="away.kind" class="form-select form-select-sm">
+        <BFormSelect v-model="away.kind" size="sm">
           <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ kind }}</option>
-        </select></label
+        </BFormSelect></label
       >
-      <label class="check"><input v-model="away.isPaid" type="checkbox" /> paid</label>
+      <BFormCheckbox v-model="away.isPaid" class="check">paid</BFormCheckbox>
     </template>
-    <button type="submit" class="btn btn-quiet btn-sm" :disabled="isBusy">
+    <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">
       {{ isAway() ? 'Remove absence' : 'Save absence' }}
-    </button>
+    </BButton>
     <span v-if="problem" class="attention" role="alert">{{ problem }}</span>
   </form>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next';
 import { ref, watch } from 'vue';
 import { parseHours } from '@wergon/core/time';
 import { useDesk } from '../kit/index.ts';
@@ -29,10 +30,11 @@ function read(): void {
 </script>
 
 <template>
-  <input
+  <BFormInput
     ref="field"
     v-model="text"
-    class="form-control form-control-sm figure"
+    size="sm"
+    class="figure"
     :class="{ wrong: isWrong || cannotRead }"
     inputmode="decimal"
     :aria-label="label"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { nextTick, onMounted, ref } from 'vue';
 import { parseDay, parseHours } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
@@ -104,9 +105,7 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
     <UndoBar :acts="hours" />
     <p v-if="problem" class="problem attention" role="alert">
       {{ problem }}
-      <button v-if="!isLoaded" type="button" class="btn btn-quiet btn-sm" @click="slips.load()">
-        Try again
-      </button>
+      <BButton v-if="!isLoaded" variant="quiet" size="sm" @click="slips.load()"> Try again </BButton>
     </p>
     <p v-else-if="!isLoaded" class="problem quiet">Reading what was kept…</p>
     <div v-if="isLoaded" class="sheet">
@@ -126,9 +125,9 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
           @input="slips.keepSoon()"
         >
           <span class="field">
-            <input
+            <BFormInput
               v-model="row.personText"
-              class="form-control form-control-sm"
+              size="sm"
               :class="{ wrong: row.personText !== '' && row.technician === '' }"
               :aria-label="`Person of slip ${i + 1}`"
               placeholder="name, number or badge"
@@ -140,9 +139,10 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
             >
           </span>
           <span class="day">
-            <input
+            <BFormInput
               v-model="row.day"
-              class="form-control form-control-sm figure"
+              size="sm"
+              class="figure"
               :class="{ wrong: !isDay(row.day) || badField(row, 'day') }"
               :aria-label="`Day of slip ${i + 1}`"
               placeholder="day, or -1"
@@ -157,17 +157,18 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
             :is-wrong="(row.targetText !== '' && row.target === '') || badField(row, 'target')"
             @kind="row.workType = $event"
           />
-          <select
+          <BFormSelect
             v-model="row.workType"
-            class="form-select form-select-sm"
+            size="sm"
             :aria-label="`Kind of slip ${i + 1}`"
             @change="slips.keepSoon()"
           >
             <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
-          </select>
-          <input
+          </BFormSelect>
+          <BFormInput
             v-model="row.hours"
-            class="form-control form-control-sm figure"
+            size="sm"
+            class="figure"
             :class="{
               wrong: (row.hours !== '' && parseHours(row.hours) === undefined) || badField(row, 'seconds'),
             }"
@@ -180,27 +181,22 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
             <small v-else :class="{ attention: !isComplete(row) && row.id !== null }">{{
               isComplete(row) ? '' : ageOf(row)
             }}</small>
-            <button
-              type="button"
-              class="btn btn-quiet btn-sm"
+            <BButton
+              variant="quiet"
+              size="sm"
               :aria-label="`Drop slip ${i + 1}`"
               tabindex="-1"
               @click="slips.drop(row)"
             >
               drop
-            </button>
+            </BButton>
           </span>
         </div>
         <div class="acts">
-          <button
-            type="button"
-            class="btn btn-primary"
-            :disabled="complete.length === 0 || hours.isBusy.value"
-            @click="record"
-          >
+          <BButton variant="primary" :disabled="complete.length === 0 || hours.isBusy.value" @click="record">
             Record {{ complete.length }} {{ complete.length === 1 ? 'slip' : 'slips' }}
-          </button>
-          <button type="button" class="btn btn-quiet" @click="slips.append()">Another line</button>
+          </BButton>
+          <BButton variant="quiet" @click="slips.append()">Another line</BButton>
         </div>
       </div>
       <aside aria-label="Sums by person">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -135,9 +136,9 @@ const openDate = (text: string) => {
     <ReconcileTabs />
     <ul v-if="found.length > 0" class="found">
       <li v-for="person in found" :key="person.id">
-        <button type="button" class="btn btn-quiet btn-sm" @click="go(monday, person.id)">
+        <BButton variant="quiet" size="sm" @click="go(monday, person.id)">
           {{ person.name }}
-        </button>
+        </BButton>
       </li>
     </ul>
     <QueryState
@@ -148,14 +149,14 @@ const openDate = (text: string) => {
     />
     <template v-else>
       <div class="whom">
-        <select
-          class="form-select form-select-sm"
+        <BFormSelect
+          size="sm"
           aria-label="Person"
-          :value="technician"
-          @change="go(monday, ($event.target as HTMLSelectElement).value)"
+          :model-value="technician"
+          @update:model-value="go(monday, String($event))"
         >
           <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
-        </select>
+        </BFormSelect>
         <span class="key"><i class="job"></i>scanned on jobs</span>
         <span class="key"><i class="indirect"></i>scanned, indirect</span>
         <span class="key"><i class="entered"></i>entered by hand</span>
@@ -196,9 +197,9 @@ const openDate = (text: string) => {
                 label="Another task or activity"
                 @kind="added.workType = $event"
               />
-              <select v-model="added.workType" class="form-select form-select-sm" aria-label="Kind of work">
+              <BFormSelect v-model="added.workType" size="sm" aria-label="Kind of work">
                 <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
-              </select>
+              </BFormSelect>
             </span>
             <span v-for="each in week.days" :key="each.day" role="cell" class="cell">
               <LengthField

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { PickField } from '../kit/parts/index.ts';
+import { BButton } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import type { Preparation } from '@wergon/contract/work';
 import type { TaskDraft } from './orderDraft.ts';
@@ -11,11 +13,9 @@ const names = computed(() => new Map(props.preparation?.technicians.map(({ id, n
 const nameOf = ({ kind, id }: TaskDraft['assigned'][number]) =>
   kind === 'crew' ? `crew ${id}` : (names.value.get(id) ?? id);
 
-function add(event: Event): void {
-  const field = event.target as HTMLSelectElement;
-  const [kind, ...rest] = field.value.split(':');
+function add(picked: string): void {
+  const [kind, ...rest] = picked.split(':');
   const id = rest.join(':');
-  field.value = '';
   if (
     (kind === 'technician' || kind === 'crew') &&
     !assigned.value.some((each) => each.kind === kind && each.id === id)
@@ -36,17 +36,13 @@ function sooner(i: number): void {
     <ol v-if="assigned.length > 0">
       <li v-for="(each, i) in assigned" :key="`${each.kind} ${each.id}`">
         {{ nameOf(each) }}
-        <button v-if="i > 0" type="button" class="btn btn-quiet btn-sm" @click="sooner(i)">Sooner</button>
-        <button
-          type="button"
-          class="btn btn-quiet btn-sm"
-          @click="assigned = assigned.filter((_one, j) => j !== i)"
-        >
+        <BButton v-if="i > 0" variant="quiet" size="sm" @click="sooner(i)">Sooner</BButton>
+        <BButton variant="quiet" size="sm" @click="assigned = assigned.filter((_one, j) => j !== i)">
           Remove
-        </button>
+        </BButton>
       </li>
     </ol>
-    <select class="form-select form-select-sm" aria-label="Assign somebody" @change="add">
+    <PickField size="sm" aria-label="Assign somebody" @pick="add">
       <option value="">Assign…</option>
       <optgroup v-if="preparation?.crews.length" label="Crews">
         <option v-for="crew in preparation.crews" :key="crew" :value="`crew:${crew}`">{{ crew }}</option>
@@ -56,7 +52,7 @@ function sooner(i: number): void {
           {{ name }}
         </option>
       </optgroup>
-    </select>
+    </PickField>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import type { Conflict, TaskDraft } from './orderDraft.ts';
 
 defineProps<{ conflicts: readonly Conflict[]; taken: readonly string[] }>();
@@ -53,12 +54,8 @@ function say(field: string, json: string): string {
           <td>{{ say(each.field, each.mine) }}</td>
           <td>{{ say(each.field, each.theirs) }}</td>
           <td class="acts">
-            <button type="button" class="btn btn-quiet btn-sm" @click="emit('mine', each.field)">
-              Keep mine
-            </button>
-            <button type="button" class="btn btn-quiet btn-sm" @click="emit('theirs', each.field)">
-              Take theirs
-            </button>
+            <BButton variant="quiet" size="sm" @click="emit('mine', each.field)"> Keep mine </BButton>
+            <BButton variant="quiet" size="sm" @click="emit('theirs', each.field)"> Take theirs </BButton>
           </td>
         </tr>
       </tbody>

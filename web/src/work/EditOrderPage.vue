@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect, BFormTextarea } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { OrderJson } from '@wergon/contract/compare';
@@ -168,12 +168,12 @@ const headProblem = computed(() =>
           <DateField :id="field" v-model="draft.due" label="Due" />
         </FormField>
         <FormField v-slot="{ id: field }" label="Unit on the bench" :error="form.errors.value['unit']">
-          <select :id="field" v-model="draft.unit" class="form-select">
+          <BFormSelect :id="field" v-model="draft.unit">
             <option value="">none</option>
             <option v-for="each in preparation.data.value?.units ?? []" :key="each.id" :value="each.id">
               {{ each.words }}{{ each.owner ? `, ${each.owner}` : '' }}
             </option>
-          </select>
+          </BFormSelect>
         </FormField>
         <FormField v-slot="{ id: field }" label="Item, for stock">
           <BFormInput :id="field" v-model="draft.item" />
@@ -200,13 +200,7 @@ const headProblem = computed(() =>
           class="wide"
           :error="form.errors.value['notes']"
         >
-          <textarea
-            :id="field"
-            v-model="draft.notes"
-            class="form-control"
-            rows="2"
-            maxlength="2000"
-          ></textarea>
+          <BFormTextarea :id="field" v-model="draft.notes" rows="2" maxlength="2000"></BFormTextarea>
         </FormField>
       </div>
       <datalist id="customers">
@@ -220,15 +214,15 @@ const headProblem = computed(() =>
       </datalist>
       <fieldset class="includes">
         <legend>The estimate includes</legend>
-        <label v-for="workType in WORK_TYPES" :key="workType" class="check">
-          <input
-            v-model="draft.estimateIncludes"
-            type="checkbox"
-            :value="workType"
-            :disabled="workType === 'run' || workType === 'rework'"
-          />
-          {{ workType }}
-        </label>
+        <BFormCheckbox
+          v-for="workType in WORK_TYPES"
+          :key="workType"
+          v-model="draft.estimateIncludes"
+          class="check"
+          :value="workType"
+          :disabled="workType === 'run' || workType === 'rework'"
+          >{{ workType }}
+        </BFormCheckbox>
         <span class="quiet">Other time adds to the cost but is not compared with the estimate.</span>
       </fieldset>
       <StandardChooser :subject="subject" @take="takeStandard" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { OrderJson, OrderRow, TaskRow } from '@wergon/contract/compare';
@@ -66,16 +66,9 @@ async function copy(): Promise<void> {
 <template>
   <div v-if="desk.may('work.change')" class="order-acts">
     <div v-if="asks === null" class="buttons">
-      <button
-        v-for="to in moves"
-        :key="to"
-        type="button"
-        class="btn btn-quiet"
-        :disabled="isBusy"
-        @click="begin(to)"
-      >
+      <BButton v-for="to in moves" :key="to" variant="quiet" :disabled="isBusy" @click="begin(to)">
         {{ wordFor(to) }}
-      </button>
+      </BButton>
       <RouterLink :to="{ name: 'edit-order', params }" class="btn btn-quiet">Change</RouterLink>
       <RouterLink
         :to="{ path: '/shop/labels', query: { kind: 'travelers', order: order.id } }"
@@ -83,7 +76,7 @@ async function copy(): Promise<void> {
         >Traveler</RouterLink
       >
       <RouterLink :to="{ name: 'story', params }" class="btn btn-quiet">Story</RouterLink>
-      <button type="button" class="btn btn-quiet" @click="beginCopy">Copy</button>
+      <BButton variant="quiet" @click="beginCopy">Copy</BButton>
     </div>
     <div v-else-if="asks === 'people'" class="ask" role="alert">
       <p>
@@ -93,25 +86,30 @@ async function copy(): Promise<void> {
       <BButton variant="primary" :disabled="isBusy" @click="go(wanted, { stopsPeople: true })"
         >{{ wordFor(wanted) }} and stop them</BButton
       >
-      <button type="button" class="btn btn-quiet" :disabled="isBusy" @click="go(wanted)">
+      <BButton variant="quiet" :disabled="isBusy" @click="go(wanted)">
         {{ wordFor(wanted) }}, leave them on it
-      </button>
-      <button type="button" class="btn btn-quiet" @click="asks = null">Not now</button>
+      </BButton>
+      <BButton variant="quiet" @click="asks = null">Not now</BButton>
     </div>
     <form v-else-if="asks === 'accept'" class="ask" @submit.prevent="go('accepted', { accepted })">
       <p>
         <b>Which optional tasks were accepted?</b> The others stay on paper and are no part of the estimate.
       </p>
-      <label v-for="task in optional" :key="task.id" class="check"
-        ><input v-model="accepted" type="checkbox" :value="task.id" /> {{ task.title }}</label
+      <BFormCheckbox
+        v-for="task in optional"
+        :key="task.id"
+        v-model="accepted"
+        class="check"
+        :value="task.id"
+        >{{ task.title }}</BFormCheckbox
       >
       <BButton type="submit" variant="primary" :disabled="isBusy">Accept</BButton>
-      <button type="button" class="btn btn-quiet" @click="asks = null">Not now</button>
+      <BButton variant="quiet" @click="asks = null">Not now</BButton>
     </form>
     <form v-else class="ask" @submit.prevent="copy">
       <label>Number of the copy <BFormInput v-model="copyNumber" class="figure" required /></label>
       <BButton type="submit" variant="primary" :disabled="isBusy">Make a draft</BButton>
-      <button type="button" class="btn btn-quiet" @click="asks = null">Not now</button>
+      <BButton variant="quiet" @click="asks = null">Not now</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </div>

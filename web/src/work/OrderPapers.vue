@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { OrderJson } from '@wergon/contract/compare';
 import type { Instant } from '@wergon/core/time';
 import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
 import ChangeList from './ChangeList.vue';
+import { FileField, PlainButton } from '../kit/parts/index.ts';
 
 const props = defineProps<{ order: OrderJson['order'] }>();
 const desk = useDesk();
@@ -27,11 +29,7 @@ async function readBase64(file: File): Promise<string> {
   });
   return url.slice(url.indexOf(',') + 1);
 }
-async function attach(event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement;
-  const file = field.files?.[0];
-  field.value = '';
-  if (!file) return;
+async function attach(file: File): Promise<void> {
   if (file.size > 5 * 1024 * 1024) {
     problem.value = `${file.name} is larger than 5 MB.`;
     return;
@@ -74,27 +72,25 @@ const remove = (attachment: string) =>
       <h3>Attachments</h3>
       <ul>
         <li v-for="each in order.attachments" :key="each.id">
-          <button type="button" class="link" :disabled="isBusy" @click="open(each.id)">
+          <PlainButton class="link" :disabled="isBusy" @click="open(each.id)">
             {{ each.name }}
-          </button>
+          </PlainButton>
           <span class="quiet"
             >{{ sayFileSize(each.size) }}, {{ each.addedBy }}, {{ when(each.addedAt) }}</span
           >
-          <button
-            v-if="desk.may('work.change')"
-            type="button"
-            class="btn btn-quiet btn-sm"
-            @click="remove(each.id)"
-          >
+          <BButton v-if="desk.may('work.change')" variant="quiet" size="sm" @click="remove(each.id)">
             Remove
-          </button>
+          </BButton>
         </li>
         <li v-if="order.attachments.length === 0" class="quiet">none</li>
       </ul>
-      <label v-if="desk.may('work.change')" class="btn btn-quiet btn-sm"
-        >Attach a picture or PDF
-        <input type="file" class="visually-hidden" accept=".png,.jpg,.jpeg,.webp,.pdf" @change="attach" />
-      </label>
+      <FileField
+        v-if="desk.may('work.change')"
+        class="btn btn-quiet btn-sm"
+        accept=".png,.jpg,.jpeg,.webp,.pdf"
+        @choose="attach"
+        >Attach a picture or PDF</FileField
+      >
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     </section>
     <section>
@@ -106,14 +102,9 @@ const remove = (attachment: string) =>
         </li>
         <li v-if="order.changes.length === 0" class="quiet">nothing since it was made</li>
       </ol>
-      <button
-        v-if="order.changes.length > FIRST"
-        type="button"
-        class="btn btn-quiet btn-sm"
-        @click="showsAll = !showsAll"
-      >
+      <BButton v-if="order.changes.length > FIRST" variant="quiet" size="sm" @click="showsAll = !showsAll">
         {{ showsAll ? 'The latest only' : `All ${order.changes.length}` }}
-      </button>
+      </BButton>
     </section>
   </div>
 </template>

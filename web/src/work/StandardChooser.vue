@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
@@ -53,7 +54,7 @@ function take(): void {
 <template>
   <div v-if="query.data.value && (jobs.length > 0 || tasks.size > 0)" class="chooser">
     <label for="standard">From a standard</label>
-    <select id="standard" v-model="chosenId" class="form-select">
+    <BFormSelect id="standard" v-model="chosenId">
       <option value="">choose…</option>
       <optgroup v-if="fitting.length > 0" label="Standard jobs">
         <option v-for="each in fitting" :key="each.id" :value="each.id">
@@ -65,16 +66,21 @@ function take(): void {
           {{ task.title }}
         </option>
       </optgroup>
-    </select>
+    </BFormSelect>
     <template v-if="job">
-      <label v-for="step in optional" :key="step.task" class="check">
-        <input v-model="chosenOptional" type="checkbox" :value="step.task" /> with
+      <BFormCheckbox
+        v-for="step in optional"
+        :key="step.task"
+        v-model="chosenOptional"
+        class="check"
+        :value="step.task"
+        >with
         {{ tasks.get(step.task)?.title }}
-      </label>
+      </BFormCheckbox>
     </template>
-    <button v-if="job || single" type="button" class="btn btn-quiet" @click="take">
+    <BButton v-if="job || single" variant="quiet" @click="take">
       {{ job ? `Add its tasks` : 'Add this task' }}
-    </button>
+    </BButton>
   </div>
 </template>
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import { SCOPE_KINDS } from '@wergon/contract/work';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
 import { callRoute, useForm } from '../kit/index.ts';
-import { FormField } from '../kit/parts/index.ts';
+import { FormField, PickField } from '../kit/parts/index.ts';
 
 const props = defineProps<{ tasks: readonly StandardTaskJson[]; job?: StandardJobJson }>();
 const emit = defineEmits<{ done: [] }>();
@@ -26,11 +26,9 @@ const left = computed(() =>
   props.tasks.filter(({ id, isOff }) => !isOff && !form.fields.value.steps.some(({ task }) => task === id)),
 );
 
-function add(event: Event): void {
-  const field = event.target as HTMLSelectElement;
-  const task = props.tasks.find(({ id }) => id === field.value);
+function add(picked: string): void {
+  const task = props.tasks.find(({ id }) => id === picked);
   if (task) form.fields.value.steps.push({ task: task.id, isRequired: true });
-  field.value = '';
 }
 function move(from: number, by: number): void {
   const { steps } = form.fields.value;
@@ -63,9 +61,9 @@ async function save(): Promise<void> {
         <BFormInput :id="id" v-model="form.fields.value.title" required />
       </FormField>
       <FormField v-slot="{ id }" label="For">
-        <select :id="id" v-model="form.fields.value.scopeKind" class="form-select">
+        <BFormSelect :id="id" v-model="form.fields.value.scopeKind">
           <option v-for="kind in SCOPE_KINDS" :key="kind" :value="kind">{{ WORDS[kind] }}</option>
-        </select>
+        </BFormSelect>
       </FormField>
       <FormField
         v-if="form.fields.value.scopeKind !== 'general'"
@@ -79,41 +77,37 @@ async function save(): Promise<void> {
     <ol>
       <li v-for="(step, i) in form.fields.value.steps" :key="step.task">
         <span class="name">{{ titles.get(step.task) }}</span>
-        <label class="check"><input v-model="step.isRequired" type="checkbox" /> required</label>
-        <button
-          type="button"
-          class="btn btn-quiet btn-sm"
+        <BFormCheckbox v-model="step.isRequired" class="check">required</BFormCheckbox>
+        <BButton
+          variant="quiet"
+          size="sm"
           :disabled="i === 0"
           :aria-label="`${titles.get(step.task)} sooner`"
           @click="move(i, -1)"
         >
           Sooner
-        </button>
-        <button
-          type="button"
-          class="btn btn-quiet btn-sm"
+        </BButton>
+        <BButton
+          variant="quiet"
+          size="sm"
           :disabled="i === form.fields.value.steps.length - 1"
           :aria-label="`${titles.get(step.task)} later`"
           @click="move(i, 1)"
         >
           Later
-        </button>
-        <button type="button" class="btn btn-quiet btn-sm" @click="form.fields.value.steps.splice(i, 1)">
-          Remove
-        </button>
+        </BButton>
+        <BButton variant="quiet" size="sm" @click="form.fields.value.steps.splice(i, 1)"> Remove </BButton>
       </li>
     </ol>
-    <select class="form-select add" aria-label="Add a standard task" @change="add">
+    <PickField class="add" aria-label="Add a standard task" @pick="add">
       <option value="">Add a standard task…</option>
       <option v-for="task in left" :key="task.id" :value="task.id">{{ task.title }}</option>
-    </select>
+    </PickField>
     <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
     <div class="acts">
       <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Save standard job</BButton>
-      <button type="button" class="btn btn-quiet" @click="emit('done')">Leave it as it is</button>
-      <label v-if="job" class="check"
-        ><input v-model="form.fields.value.isOff" type="checkbox" /> switched off</label
-      >
+      <BButton variant="quiet" @click="emit('done')">Leave it as it is</BButton>
+      <BFormCheckbox v-if="job" v-model="form.fields.value.isOff" class="check">switched off</BFormCheckbox>
     </div>
   </form>
 </template>

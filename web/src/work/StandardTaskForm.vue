@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import type { Preparation, StandardTaskJson } from '@wergon/contract/work';
 import { callRoute, useForm } from '../kit/index.ts';
 import { FormField } from '../kit/parts/index.ts';
@@ -41,11 +41,11 @@ async function save(): Promise<void> {
         <option v-for="each in preparation?.workCenters ?? []" :key="each" :value="each"></option>
       </datalist>
       <FormField v-slot="{ id }" label="Grade" :error="form.errors.value['task.grade']">
-        <select :id="id" v-model="form.fields.value.step.grade" class="form-select" required>
+        <BFormSelect :id="id" v-model="form.fields.value.step.grade" required>
           <option v-for="grade in preparation?.grades ?? []" :key="grade.id" :value="grade.id">
             {{ grade.name }}
           </option>
-        </select>
+        </BFormSelect>
       </FormField>
       <FormField
         v-for="field in HOURS"
@@ -65,10 +65,8 @@ async function save(): Promise<void> {
     <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
     <div class="acts">
       <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Save standard task</BButton>
-      <button type="button" class="btn btn-quiet" @click="emit('done')">Leave it as it is</button>
-      <label v-if="task" class="check"
-        ><input v-model="form.fields.value.isOff" type="checkbox" /> switched off</label
-      >
+      <BButton variant="quiet" @click="emit('done')">Leave it as it is</BButton>
+      <BFormCheckbox v-if="task" v-model="form.fields.value.isOff" class="check">switched off</BFormCheckbox>
     </div>
   </form>
 </template>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
 import { formatCents } from '@wergon/core/money';
 import { callRoute, useDesk } from '../kit/index.ts';
-import { QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { PlainButton, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { estimateDraft, newOrder, stepDraft } from './orderDraft.ts';
 import StandardJobForm from './StandardJobForm.vue';
 import StandardTaskForm from './StandardTaskForm.vue';
@@ -67,17 +67,16 @@ const mayChange = computed(() => desk.may('work.change'));
     />
     <template v-else>
       <div class="inline">
-        <input
+        <BFormInput
           v-model="search"
           type="search"
-          class="form-control"
           aria-label="Find a standard"
           placeholder="Find a standard"
         />
-        <label class="check"><input v-model="showsOff" type="checkbox" /> also those switched off</label>
+        <BFormCheckbox v-model="showsOff" class="check">also those switched off</BFormCheckbox>
         <span v-if="search" class="quiet" role="status"
           >{{ jobs.length + shownTasks.length }} match
-          <button type="button" class="btn btn-quiet btn-sm" @click="search = ''">Show all</button></span
+          <BButton variant="quiet" size="sm" @click="search = ''">Show all</BButton></span
         >
         <template v-if="mayChange">
           <BButton
@@ -87,15 +86,13 @@ const mayChange = computed(() => desk.may('work.change'));
             @click="editedJob = ''"
             >New standard job</BButton
           >
-          <button
-            type="button"
-            class="btn"
-            :class="tasks.length > 0 ? 'btn-quiet' : 'btn-primary'"
+          <BButton
+            :variant="tasks.length > 0 ? 'quiet' : 'primary'"
             :disabled="editedTask === ''"
             @click="editedTask = ''"
           >
             New standard task
-          </button>
+          </BButton>
         </template>
       </div>
       <StandardJobForm v-if="editedJob === ''" :tasks="tasks" @done="editedJob = null" />
@@ -112,8 +109,7 @@ const mayChange = computed(() => desk.may('work.change'));
       <article v-for="job in jobs" :key="job.id" class="job" :class="{ off: job.isOff }">
         <StandardJobForm v-if="editedJob === job.id" :tasks="tasks" :job="job" @done="editedJob = null" />
         <template v-else>
-          <button
-            type="button"
+          <PlainButton
             class="line"
             :aria-expanded="openedJob === job.id"
             @click="openedJob = openedJob === job.id ? null : job.id"
@@ -142,7 +138,7 @@ const mayChange = computed(() => desk.may('work.change'));
               ></span
             >
             <span class="figure number">{{ desk.money(formatCents(estimateOf(job, true).cost)) }}</span>
-          </button>
+          </PlainButton>
           <div v-if="openedJob === job.id" class="inside">
             <ol>
               <li v-for="step in job.steps" :key="step.task">
@@ -160,16 +156,10 @@ const mayChange = computed(() => desk.may('work.change'));
                 class="btn btn-primary"
                 >Make an order from it</RouterLink
               >
-              <button v-if="mayChange" type="button" class="btn btn-quiet" @click="editedJob = job.id">
-                Change
-              </button>
-              <button
-                type="button"
-                class="btn btn-quiet"
-                @click="history = history === job.id ? null : job.id"
-              >
+              <BButton v-if="mayChange" variant="quiet" @click="editedJob = job.id"> Change </BButton>
+              <BButton variant="quiet" @click="history = history === job.id ? null : job.id">
                 Versions
-              </button>
+              </BButton>
             </div>
             <StandardVersions v-if="history === job.id" :standard="job.id" />
           </div>
@@ -213,21 +203,17 @@ const mayChange = computed(() => desk.may('work.change'));
             </td>
             <td class="number figure">{{ task.version }}</td>
             <td class="acts-cell">
-              <button
+              <BButton
                 v-if="mayChange"
-                type="button"
-                class="btn btn-quiet btn-sm"
+                variant="quiet"
+                size="sm"
                 @click="editedTask = editedTask === task.id ? null : task.id"
               >
                 Change
-              </button>
-              <button
-                type="button"
-                class="btn btn-quiet btn-sm"
-                @click="history = history === task.id ? null : task.id"
-              >
+              </BButton>
+              <BButton variant="quiet" size="sm" @click="history = history === task.id ? null : task.id">
                 Versions
-              </button>
+              </BButton>
             </td>
           </tr>
           <tr v-if="editedTask === task.id">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import type { Preparation } from '@wergon/contract/work';
 import { REPORT_KINDS, REPORT_TIMES } from '@wergon/contract/work';
 import { FormField } from '../kit/parts/index.ts';
@@ -20,8 +20,10 @@ function addReport(): void {
     maySkip: true,
   });
 }
-const numberOrNull = (event: Event) => {
-  const text = (event.target as HTMLInputElement).value.trim().replace(',', '.');
+const numberOrNull = (typed: unknown) => {
+  const text = String(typed ?? '')
+    .trim()
+    .replace(',', '.');
   return text === '' || Number.isNaN(Number(text)) ? null : Number(text);
 };
 </script>
@@ -41,76 +43,68 @@ const numberOrNull = (event: Event) => {
           :aria-label="`Hours of instruction ${i + 1} of ${name}`"
           placeholder="h"
         />
-        <button type="button" class="btn btn-quiet btn-sm" @click="task.instructions.splice(i, 1)">
-          Remove
-        </button>
+        <BButton variant="quiet" size="sm" @click="task.instructions.splice(i, 1)"> Remove </BButton>
       </div>
-      <button
-        type="button"
-        class="btn btn-quiet btn-sm"
-        @click="task.instructions.push({ text: '', hours: '' })"
-      >
+      <BButton variant="quiet" size="sm" @click="task.instructions.push({ text: '', hours: '' })">
         Add instruction
-      </button>
+      </BButton>
     </div>
     <div>
       <h3>Reports asked for</h3>
       <div v-for="(report, i) in task.reports" :key="i" class="line report">
-        <select
-          v-model="report.kind"
-          class="form-select form-select-sm"
-          :aria-label="`Kind of report ${i + 1}`"
-        >
+        <BFormSelect v-model="report.kind" size="sm" :aria-label="`Kind of report ${i + 1}`">
           <option v-for="kind in REPORT_KINDS" :key="kind" :value="kind">{{ kind }}</option>
-        </select>
-        <select
-          v-model="report.when"
-          class="form-select form-select-sm"
-          :aria-label="`Time of report ${i + 1}`"
-        >
+        </BFormSelect>
+        <BFormSelect v-model="report.when" size="sm" :aria-label="`Time of report ${i + 1}`">
           <option v-for="when in REPORT_TIMES" :key="when" :value="when">at {{ when }}</option>
-        </select>
+        </BFormSelect>
         <template v-if="report.kind === 'value'">
-          <input
-            v-model="report.label"
-            class="form-control form-control-sm"
+          <BFormInput
+            :model-value="report.label ?? ''"
+            size="sm"
             :aria-label="`What report ${i + 1} measures`"
             placeholder="what"
+            @update:model-value="report.label = String($event ?? '')"
           />
-          <input
-            v-model="report.unit"
-            class="form-control form-control-sm hours"
+          <BFormInput
+            :model-value="report.unit ?? ''"
+            size="sm"
+            class="hours"
             :aria-label="`Unit of report ${i + 1}`"
             placeholder="unit"
+            @update:model-value="report.unit = String($event ?? '')"
           />
-          <input
-            :value="report.least ?? ''"
-            class="form-control form-control-sm figure hours"
+          <BFormInput
+            :model-value="report.least ?? ''"
+            size="sm"
+            lazy
+            class="figure hours"
             inputmode="decimal"
             :aria-label="`Least of report ${i + 1}`"
             placeholder="least"
-            @change="report.least = numberOrNull($event)"
+            @update:model-value="report.least = numberOrNull($event)"
           />
-          <input
-            :value="report.most ?? ''"
-            class="form-control form-control-sm figure hours"
+          <BFormInput
+            :model-value="report.most ?? ''"
+            size="sm"
+            lazy
+            class="figure hours"
             inputmode="decimal"
             :aria-label="`Most of report ${i + 1}`"
             placeholder="most"
-            @change="report.most = numberOrNull($event)"
+            @update:model-value="report.most = numberOrNull($event)"
           />
         </template>
-        <label class="skip">
-          <input
-            type="checkbox"
-            :checked="report.maySkip === false"
-            @change="report.maySkip = !($event.target as HTMLInputElement).checked"
-          />
+        <BFormCheckbox
+          class="skip"
+          :model-value="report.maySkip === false"
+          @update:model-value="report.maySkip = $event !== true"
+        >
           must be answered
-        </label>
-        <button type="button" class="btn btn-quiet btn-sm" @click="task.reports.splice(i, 1)">Remove</button>
+        </BFormCheckbox>
+        <BButton variant="quiet" size="sm" @click="task.reports.splice(i, 1)">Remove</BButton>
       </div>
-      <button type="button" class="btn btn-quiet btn-sm" @click="addReport">Add report</button>
+      <BButton variant="quiet" size="sm" @click="addReport">Add report</BButton>
     </div>
     <div class="more">
       <FormField v-slot="{ id }" label="Fixed price, if sold flat">

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { Preparation } from '@wergon/contract/work';
 import { formatCents } from '@wergon/core/money';
 import type { OrderEstimate } from '@wergon/core/work';
-import { FormField } from '../kit/parts/index.ts';
+import { FormField, PlainButton } from '../kit/parts/index.ts';
 import { useDesk } from '../kit/index.ts';
 import { ChargeFields } from '../shop/index.ts';
 import AssignedField from './AssignedField.vue';
@@ -105,8 +105,7 @@ const errorOf = (i: number): string => {
     >
       <div class="row-grid">
         <span class="grip">
-          <button
-            type="button"
+          <PlainButton
             class="handle"
             draggable="true"
             :aria-label="`Move ${task.title || `task ${i + 1}`}: drag, or Alt and an arrow`"
@@ -114,7 +113,7 @@ const errorOf = (i: number): string => {
             @dragend="dragged = null"
           >
             <span class="mono">{{ (i + 1) * 10 }}</span>
-          </button>
+          </PlainButton>
         </span>
         <span><BFormInput v-model="task.title" size="sm" :aria-label="`Task ${i + 1}`" required /></span>
         <span
@@ -125,16 +124,11 @@ const errorOf = (i: number): string => {
             :aria-label="`Work center of task ${i + 1}`"
         /></span>
         <span>
-          <select
-            v-model="task.grade"
-            class="form-select form-select-sm"
-            :aria-label="`Grade of task ${i + 1}`"
-            required
-          >
+          <BFormSelect v-model="task.grade" size="sm" :aria-label="`Grade of task ${i + 1}`" required>
             <option v-for="grade in preparation?.grades ?? []" :key="grade.id" :value="grade.id">
               {{ grade.name }}
             </option>
-          </select>
+          </BFormSelect>
         </span>
         <span v-for="field in HOURS" :key="field">
           <BFormInput
@@ -160,16 +154,16 @@ const errorOf = (i: number): string => {
           desk.money(formatCents(estimate.tasks[i]?.cost ?? (0 as never)))
         }}</span>
         <span class="acts">
-          <button
-            type="button"
-            class="btn btn-quiet btn-sm"
+          <BButton
+            variant="quiet"
+            size="sm"
             :aria-expanded="opened === i"
             @click="opened = opened === i ? null : i"
           >
             More
-          </button>
-          <button type="button" class="btn btn-quiet btn-sm" @click="splitTask(i)">Split</button>
-          <button type="button" class="btn btn-quiet btn-sm" @click="tasks.splice(i, 1)">Remove</button>
+          </BButton>
+          <BButton variant="quiet" size="sm" @click="splitTask(i)">Split</BButton>
+          <BButton variant="quiet" size="sm" @click="tasks.splice(i, 1)">Remove</BButton>
         </span>
       </div>
       <p v-if="errorOf(i)" class="attention wrong-words" role="alert">{{ errorOf(i) }}</p>
@@ -178,9 +172,7 @@ const errorOf = (i: number): string => {
           <FormField v-slot="{ id }" label="Cost code">
             <BFormInput :id="id" v-model="task.costCode" size="sm" list="cost-codes" />
           </FormField>
-          <label class="check"
-            ><input v-model="task.isOptional" type="checkbox" /> optional, may be declined</label
-          >
+          <BFormCheckbox v-model="task.isOptional" class="check">optional, may be declined</BFormCheckbox>
           <AssignedField v-model="task.assigned" :preparation="preparation" />
           <ChargeFields v-model="task.charge" />
         </StepFields>
@@ -195,7 +187,7 @@ const errorOf = (i: number): string => {
     <p v-if="tasks.length === 0" class="quiet none">
       No tasks yet. A draft can be saved without one; an order cannot be released.
     </p>
-    <button type="button" class="btn btn-quiet add" @click="tasks.push(newTask())">Add a task</button>
+    <BButton variant="quiet" class="add" @click="tasks.push(newTask())">Add a task</BButton>
   </div>
 </template>
 

@@ -1,7 +1,11 @@
 export { default as DateField } from './DateField.vue';
 export { default as DeskFrame } from './DeskFrame.vue';
 export { default as DiskWarning } from './DiskWarning.vue';
+export { default as FileField } from './FileField.vue';
 export { default as FormField } from './FormField.vue';
+export { default as PickField } from './PickField.vue';
+export { default as PlainButton } from './PlainButton.vue';
+export { default as PlainInput } from './PlainInput.vue';
 export { default as QueryState } from './QueryState.vue';
 export { default as ReconcileTabs } from './ReconcileTabs.vue';
 export { default as ShopLayout } from './ShopLayout.vue';
