@@ -70,6 +70,7 @@ async function save(): Promise<void> {
 }
 label {
   display: flex;
+  white-space: nowrap;
   gap: 6px;
   align-items: center;
 }
