@@ -18,5 +18,5 @@ export async function startProcess(file, env = {}) {
       child.once('exit', done);
       child.kill('SIGTERM');
     });
-  return { url, stop };
+  return { url, stop, pid: child.pid };
 }

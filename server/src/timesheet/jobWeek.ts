@@ -1,11 +1,9 @@
 import type { JobWeekJson } from '@wergon/contract/timesheet';
-import { allocateStint } from '@wergon/core/ledger';
-import type { EntryId, HoursEntry, TargetId } from '@wergon/core/ledger';
-import type { TechnicianId } from '@wergon/core/people';
+import { joinRows, secondsOfCells, weekRows } from '@wergon/core/timesheet';
+import type { TargetId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { mondayOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { WorkType } from '@wergon/core/work';
 import { covers } from '../access/index.ts';
 import type { Who, Mount } from '../http/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
@@ -31,9 +29,6 @@ export function mountJobWeek(mount: Mount, { database, clock, facts }: LedgerCon
   });
 }
 
-type Entered = { readonly id: EntryId; readonly seconds: number; readonly workType: WorkType };
-type Cells = { scanned: number; isOpen: boolean; entered: Entered[] }[];
-
 function loadJobWeek(
   sql: Sql,
   facts: ShopFacts,
@@ -50,22 +45,11 @@ function loadJobWeek(
   const people = [...facts.technicians.values()]
     .filter(({ id, leftOn }) => covers(who.user, facts, id) && (leftOn == null || leftOn >= monday))
     .map(({ id, name, department }) => {
-      const cells = cellsOf(sql, facts, id, hours, target, monday, span, now);
-      return {
-        technician: id,
-        name,
-        department,
-        cells: cells.map(({ scanned, isOpen, entered }, i) => ({
-          day: addDays(monday, i),
-          scannedSeconds: scanned,
-          entered,
-          isOpen,
-        })),
-        totalSeconds: cells.reduce(
-          (sum, { scanned, entered }) => entered.reduce((own, { seconds }) => own + seconds, sum + scanned),
-          0,
-        ),
-      };
+      const { stints } = loadPersonTimeline(sql, facts, id, span, now);
+      const own = hours.filter((entry) => entry.technician === id);
+      const rows = weekRows(monday, stints, own, facts).filter((row) => row.target === target);
+      const cells = joinRows(monday, rows);
+      return { technician: id, name, department, cells, totalSeconds: secondsOfCells(cells) };
     });
   return {
     asOf: now,
@@ -99,28 +83,4 @@ function writeTask(
     hasEstimate: known.hasEstimate,
     used: { ...usedOf([task], order) },
   };
-}
-
-function cellsOf(
-  sql: Sql,
-  facts: ShopFacts,
-  technician: TechnicianId,
-  hours: readonly HoursEntry[],
-  target: TargetId,
-  monday: LocalDay,
-  span: Parameters<typeof loadPersonTimeline>[3],
-  now: Instant,
-): Cells {
-  const cells: Cells = Array.from({ length: WEEK }, () => ({ scanned: 0, isOpen: false, entered: [] }));
-  for (const stint of loadPersonTimeline(sql, facts, technician, span, now).stints)
-    for (const piece of allocateStint(stint, facts)) {
-      const cell = cells[piece.day - monday];
-      if (piece.target !== target || !cell) continue;
-      cell.scanned += piece.seconds;
-      cell.isOpen ||= stint.open && piece.to === stint.to;
-    }
-  for (const { id, technician: who, targets, workType = 'run', day, seconds } of hours)
-    if (who === technician && targets[0] === target)
-      cells[day - monday]?.entered.push({ id, seconds, workType });
-  return cells;
 }

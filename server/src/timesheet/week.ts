@@ -1,11 +1,10 @@
 import type { WeekJson } from '@wergon/contract/timesheet';
-import { deriveAttendance, allocateStint, sumEntered } from '@wergon/core/ledger';
-import type { EntryId, TargetId } from '@wergon/core/ledger';
+import { deriveAttendance, sumEntered } from '@wergon/core/ledger';
+import { joinRows, secondsOfCell, secondsOfCells, weekRows } from '@wergon/core/timesheet';
 import type { TechnicianId } from '@wergon/core/people';
 import { itemAt, ok } from '@wergon/core/result';
 import { mondayOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import type { WorkType } from '@wergon/core/work';
 import { mayCorrect } from '../access/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -39,13 +38,6 @@ export function mountWeek(mount: Mount, { database, clock, facts }: LedgerContex
 const sayAbsence = (absence: string | undefined, isSeen: boolean): string | null =>
   absence === undefined ? null : isSeen || absence === 'closed' ? absence : 'away';
 
-type Row = { target: TargetId; workType: WorkType; cells: Cell[] };
-type Cell = {
-  scanned: number;
-  isOpen: boolean;
-  entered: { id: EntryId; seconds: number; workType: WorkType }[];
-};
-
 function loadWeek(
   sql: Sql,
   facts: ShopFacts,
@@ -65,31 +57,11 @@ function loadWeek(
     facts,
   ).days;
 
-  const rows = new Map<string, Row>();
-  const cellOf = (target: TargetId, workType: WorkType, day: LocalDay): Cell | undefined => {
-    const key = `${target} ${workType}`;
-    const row = rows.get(key) ?? {
-      target,
-      workType,
-      cells: days.map(() => ({ scanned: 0, isOpen: false, entered: [] })),
-    };
-    rows.set(key, row);
-    return row.cells[day - monday];
-  };
-  for (const stint of stints)
-    for (const piece of allocateStint(stint, facts)) {
-      const cell = cellOf(piece.target, piece.workType, piece.day);
-      if (!cell) continue;
-      cell.scanned += piece.seconds;
-      cell.isOpen ||= stint.open && piece.to === stint.to;
-    }
-  for (const { id, targets, workType = 'run', day, seconds } of hours)
-    if (targets[0] !== undefined) cellOf(targets[0], workType, day)?.entered.push({ id, seconds, workType });
-
+  const rows = weekRows(monday, stints, hours, facts);
+  const sums = joinRows(monday, rows);
   const today = facts.zone.dayAt(now);
   const closedUntil = findClosedUntil(sql);
   const states = loadShiftDays(sql, facts, { firstDay: monday, lastDay: sunday, people: [technician] }, now);
-  const sumOf = ({ scanned, entered }: Cell) => entered.reduce((sum, { seconds }) => sum + seconds, scanned);
   const [last] = sql.all<{ day: LocalDay | null }>(
     'select max("day") as "day" from "effective_entry" where "technician" = ? and "day" < ?',
     [technician, monday],
@@ -107,22 +79,17 @@ function loadWeek(
         absence: sayAbsence(absence, seesAbsences),
         isClosed: closedUntil !== null && day <= closedUntil,
         isFuture: day > today,
-        totalSeconds: [...rows.values()].reduce((sum, { cells }) => sum + sumOf(itemAt(cells, i)), 0),
+        totalSeconds: secondsOfCell(itemAt(sums, i)),
         state: states.find((each) => each.day === day)?.state ?? 'open',
       };
     }),
-    rows: [...rows.values()].map(({ target, workType, cells }) => ({
+    rows: rows.map(({ target, workType, cells }) => ({
       target,
       workType,
       title: titleOf(facts, target),
       isTask: facts.tasks.has(target),
-      cells: cells.map(({ scanned, isOpen, entered }, i) => ({
-        day: addDays(monday, i),
-        scannedSeconds: scanned,
-        entered,
-        isOpen,
-      })),
-      totalSeconds: cells.reduce((sum, cell) => sum + sumOf(cell), 0),
+      cells,
+      totalSeconds: secondsOfCells(cells),
     })),
     lastDay: last?.day ?? null,
   };

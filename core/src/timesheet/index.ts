@@ -1,0 +1,2 @@
+export { joinRows, secondsOfCell, secondsOfCells, weekRows } from './weekRows.ts';
+export type { EnteredLength, WeekCell, WeekRow } from './weekRows.ts';
