@@ -47,7 +47,8 @@ export function createApp(
   app.use(helmet({ contentSecurityPolicy: { directives: CONTENT_POLICY }, hsts: false }));
   app.use(logRequests(context));
   // A stream is told as it happens, and not when there is enough of it to be packed.
-  app.use(compression({ level: PACKING, threshold: '2kb', filter: isNoStream }));
+  const pack = compression({ level: PACKING, threshold: '2kb', filter: isNoStream });
+  app.use((req, res, next) => (req.method === 'GET' ? pack(req, res, next) : next()));
 
   // Every screen says so while nothing can be recorded.
   app.use((_req, res, next) => {

@@ -92,6 +92,8 @@ export const LaborStateEntity = defineEntity({
     technician: p.string().$type<TechnicianId>().primary(),
     day: p.integer().$type<LocalDay>().primary(),
     state: p.text(),
+    /** When that entry happened; absent where an older version has derived the day. */
+    lastAt: p.integer().$type<Instant>().nullable(),
   },
 });
 

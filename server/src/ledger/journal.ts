@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Touched } from './projection.ts';
@@ -181,7 +182,11 @@ export function createJournal(database: Database, cache: FactsCache, clock: Cloc
     if (isWriting) return;
     isWriting = true;
     try {
-      while (waiting.length > 0) await writeTogether(waiting.splice(0, JOBS_PER_COMMIT));
+      while (waiting.length > 0) {
+        // Whatever has arrived by now shares the commit: a turn of the event loop costs less than another write to disk.
+        await setImmediate();
+        await writeTogether(waiting.splice(0, JOBS_PER_COMMIT));
+      }
     } finally {
       isWriting = false;
     }

@@ -33,5 +33,4 @@ export function rebuildNamed(sql: Sql): void {
 export const lacksNamed = (sql: Sql): boolean =>
   sql.all(
     `select 1 from "journal" where "stream" = 'labor' and "type" in ('work-start', 'hours', 'task-done', 'count') limit 1`,
-  ).length > 0 &&
-  sql.all('select 1 from "named_target" limit 1').length === 0;
+  ).length > 0 && sql.all('select 1 from "named_target" limit 1').length === 0;

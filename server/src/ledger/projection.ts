@@ -14,7 +14,7 @@ import {
 } from '@wergon/core/ledger';
 import type { Correction, Entry, LaborEntry, PersonTimeline, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { Defect } from '@wergon/core/result';
+import { Defect, itemAt } from '@wergon/core/result';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -25,8 +25,17 @@ import { dueOf, takeDue, waitForDue } from './waiting.ts';
 /** Whom and what newly recorded entries have changed. */
 export type Touched = { readonly technicians: Set<TechnicianId>; readonly targets: Set<TargetId> };
 
-/** The days of each technician that newly recorded entries can touch. */
-type TouchedDays = Map<TechnicianId, { readonly timed: Set<LocalDay>; readonly hours: Set<LocalDay> }>;
+/** What newly recorded entries touch of one technician. */
+type TouchedPerson = {
+  readonly timed: Set<LocalDay>;
+  readonly hours: Set<LocalDay>;
+  /** Entries that have come, in the order of recording. */
+  readonly added: TimedEntry[];
+  /** Whether something that was there before has gone or changed. */
+  isRewritten: boolean;
+};
+type TouchedDays = Map<TechnicianId, TouchedPerson>;
+type TimedEntry = Extract<LaborEntry, { at: number }>;
 
 /** Takes newly recorded entries into the projections, deriving anew only what they can touch: the days of the
  *  technicians they name, until a day ends as it ended before. Source: docs/architecture.md. */
@@ -41,16 +50,27 @@ export function project(
   const takeIn = (entry: LaborEntry, seq: number) => {
     if (dueOf(entry, facts.zone) > now) return waitForDue(sql, facts.zone, entry, seq);
     insertEffective(sql, facts, entry, seq);
-    touch(days, touched, facts, entry);
+    const person = touch(days, touched, facts, entry);
+    if (entry.type !== 'hours') person?.added.push(entry);
   };
   for (const { entry, seq } of takeDue(sql, now)) takeIn(entry, seq);
   for (const { entry, seq } of recorded)
     if (isCorrection(entry))
-      correctEffective(sql, facts, entry, (was) => touch(days, touched, facts, was), takeIn);
+      correctEffective(
+        sql,
+        facts,
+        entry,
+        (was) => {
+          const person = touch(days, touched, facts, was);
+          if (person) person.isRewritten = true;
+        },
+        takeIn,
+      );
     else takeIn(entry, seq);
-  for (const [technician, { timed, hours }] of days) {
+  for (const [technician, { timed, hours, added, isRewritten }] of days) {
     const lineDays = new Set(hours);
-    if (timed.size > 0) deriveDays(sql, facts, technician, timed, lineDays);
+    const isGoneOn = !isRewritten && goOn(sql, facts, technician, added, lineDays);
+    if (!isGoneOn && timed.size > 0) deriveDays(sql, facts, technician, timed, lineDays);
     for (const target of deriveLines(sql, facts, technician, lineDays)) touched.targets.add(target);
   }
 }
@@ -58,13 +78,24 @@ export function project(
 const dayOf = (entry: LaborEntry, { zone }: ShopFacts): LocalDay =>
   entry.type === 'hours' ? entry.day : zone.dayAt(entry.at);
 
-function touch(days: TouchedDays, touched: Touched, facts: ShopFacts, entry: LaborEntry): void {
+function touch(
+  days: TouchedDays,
+  touched: Touched,
+  facts: ShopFacts,
+  entry: LaborEntry,
+): TouchedPerson | undefined {
   for (const target of targetsOf(entry)) touched.targets.add(target);
-  if (entry.technician === undefined) return;
+  if (entry.technician === undefined) return undefined;
   touched.technicians.add(entry.technician);
-  const own = days.get(entry.technician) ?? { timed: new Set(), hours: new Set() };
+  const own = days.get(entry.technician) ?? {
+    timed: new Set<LocalDay>(),
+    hours: new Set<LocalDay>(),
+    added: [],
+    isRewritten: false,
+  };
   (entry.type === 'hours' ? own.hours : own.timed).add(dayOf(entry, facts));
   days.set(entry.technician, own);
+  return own;
 }
 
 /** The rows that an effective entry stands for. */
@@ -141,20 +172,64 @@ function correctEffective(
   if (after) takeIn(after, rows[0]?.seq ?? 0);
 }
 
-type DayEntries = ReadonlyMap<LocalDay, readonly LaborEntry[]>;
+type DayEntries = ReadonlyMap<LocalDay, readonly TimedEntry[]>;
 
 function loadEntriesByDay(sql: Sql, technician: TechnicianId, from: LocalDay): DayEntries {
   const rows = sql.all<{ day: LocalDay; body: string }>(
     `select "day", "body" from "effective_entry" where "technician" = ? and "day" >= ? and "type" <> 'hours' order by "day", "seq"`,
     [technician, from],
   );
-  const days = new Map<LocalDay, LaborEntry[]>();
+  const days = new Map<LocalDay, TimedEntry[]>();
   for (const row of rows) {
+    const entry = readLaborEntry(row.body);
+    if (entry.type === 'hours') continue;
     const own = days.get(row.day);
-    if (own) own.push(readLaborEntry(row.body));
-    else days.set(row.day, [readLaborEntry(row.body)]);
+    if (own) own.push(entry);
+    else days.set(row.day, [entry]);
   }
   return days;
+}
+
+/** A day of a technician as it came out: where they stand at its end, when its last entry happened, what was settled. */
+type DerivedDay = {
+  readonly day: LocalDay;
+  readonly state: string;
+  readonly lastAt: Instant | null;
+  readonly timeline: PersonTimeline;
+};
+
+/** Goes on from where a technician stood, where all entries that have come happened after every other of theirs: what was
+ *  settled before stands, however full the day is. `false` where they did not, and their days must be derived anew. */
+function goOn(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  added: readonly TimedEntry[],
+  lineDays: Set<LocalDay>,
+): boolean {
+  const [last] = sql.all<{ state: string; last_at: Instant | null }>(
+    'select "state", "last_at" from "labor_state" where "technician" = ? order by "day" desc limit 1',
+    [technician],
+  );
+  // Written by an older version, which did not keep it.
+  if (last?.last_at === null) return false;
+  const entries = inOrderOfTime(added);
+  const isLater = entries.every(
+    ({ at }, i) => at > (i === 0 ? (last?.last_at ?? -Infinity) : itemAt(entries, i - 1).at),
+  );
+  if (!isLater) return false;
+  let state = last ? readState(last.state) : AT_REST;
+  const derived = new Map<LocalDay, DerivedDay>();
+  for (const entry of entries) {
+    const step = applyEntry(technician, state, entry, facts.policy);
+    state = step.state;
+    const day = dayOf(entry, facts);
+    const timeline = derived.get(day)?.timeline ?? emptyTimeline();
+    addSettled(timeline, step.settled);
+    derived.set(day, { day, state: writeState(state), lastAt: entry.at, timeline });
+  }
+  addDaysOf(sql, facts, technician, [...derived.values()], lineDays);
+  return true;
 }
 
 /** Derives a technician's days anew from the first touched one on. Each day starts from the state in which the last
@@ -182,21 +257,21 @@ export function deriveDays(
     [technician, first],
   );
   let state = earlier ? readState(earlier.state) : AT_REST;
-  const derived: { day: LocalDay; state: string; timeline: PersonTimeline }[] = [];
+  const derived: DerivedDay[] = [];
   const days = [...new Set([...entriesByDay.keys(), ...before.keys()])].sort((a, b) => a - b);
   let stop = last;
   for (const day of days) {
     const timeline = emptyTimeline();
-    for (const entry of inOrderOfTime(
-      (entriesByDay.get(day) ?? []) as Extract<LaborEntry, { at: number }>[],
-    )) {
+    const entries = inOrderOfTime(entriesByDay.get(day) ?? []);
+    for (const entry of entries) {
       const step = applyEntry(technician, state, entry, facts.policy);
       state = step.state;
       addSettled(timeline, step.settled);
     }
     stop = day > stop ? day : stop;
     const text = writeState(state);
-    if (entriesByDay.has(day)) derived.push({ day, state: text, timeline });
+    if (entriesByDay.has(day))
+      derived.push({ day, state: text, lastAt: entries.at(-1)?.at ?? null, timeline });
     if (day >= last && before.get(day) === text) break;
   }
   replaceDays(sql, facts, technician, first, stop, derived, lineDays);
@@ -208,19 +283,15 @@ function replaceDays(
   technician: TechnicianId,
   first: LocalDay,
   stop: LocalDay,
-  derived: readonly { readonly day: LocalDay; readonly state: string; readonly timeline: PersonTimeline }[],
+  derived: readonly DerivedDay[],
   lineDays: Set<LocalDay>,
 ): void {
   const range = [technician, first, stop];
-  const markDays = (from: Instant, to: Instant) => {
-    const lastDay = facts.zone.dayAt(toInstant(to - 1));
-    for (let day = facts.zone.dayAt(from); day <= lastDay; day = addDays(day, 1)) lineDays.add(day);
-  };
   for (const { from_at, to_at } of sql.all<{ from_at: Instant; to_at: Instant }>(
     'select "from_at", "to_at" from "stint" where "technician" = ? and "settled_day" between ? and ?',
     range,
   ))
-    markDays(from_at, to_at);
+    markDays(lineDays, facts, from_at, to_at);
   for (const table of ['stint', 'presence'])
     sql.run(`delete from "${table}" where "technician" = ? and "settled_day" between ? and ?`, range);
   sql.run(
@@ -228,7 +299,23 @@ function replaceDays(
     range,
   );
   sql.run('delete from "labor_state" where "technician" = ? and "day" between ? and ?', range);
+  addDaysOf(sql, facts, technician, derived, lineDays);
+}
 
+/** Marks the days that a stretch lies in. */
+function markDays(lineDays: Set<LocalDay>, { zone }: ShopFacts, from: Instant, to: Instant): void {
+  const lastDay = zone.dayAt(toInstant(to - 1));
+  for (let day = zone.dayAt(from); day <= lastDay; day = addDays(day, 1)) lineDays.add(day);
+}
+
+/** Adds what some days of a technician have settled, and where they stand after them. */
+function addDaysOf(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  derived: readonly DerivedDay[],
+  lineDays: Set<LocalDay>,
+): void {
   const stretch = ({
     from,
     to,
@@ -246,11 +333,13 @@ function replaceDays(
   const withDay = <T>(pick: (timeline: PersonTimeline) => readonly T[]) =>
     derived.flatMap(({ day, timeline }) => pick(timeline).map((item) => ({ day, item })));
   const stints = withDay(({ stints }) => stints);
-  for (const { item } of stints) markDays(item.from, item.to);
-  sql.insert(
-    'labor_state',
-    derived.map(({ day, state }) => ({ technician, day, state })),
-  );
+  for (const { item } of stints) markDays(lineDays, facts, item.from, item.to);
+  for (const { day, state, lastAt } of derived)
+    sql.run(
+      `insert into "labor_state" ("technician", "day", "state", "last_at") values (?, ?, ?, ?)
+       on conflict ("technician", "day") do update set "state" = excluded."state", "last_at" = excluded."last_at"`,
+      [technician, day, state, lastAt],
+    );
   sql.insert(
     'stint',
     stints.map(({ day, item }) => ({

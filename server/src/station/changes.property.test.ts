@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { floorChangesSchema, floorSchema, mergeFloor } from '@wergon/contract/floor';
 import { directoryChangesSchema, directorySchema, mergeDirectory } from '@wergon/contract/station';
+import { readSql } from '../db/index.ts';
+import { PROJECTIONS, rebuild } from '../ledger/rebuild.ts';
 import { at, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 
@@ -45,7 +47,7 @@ type Step =
       readonly what: number;
     }
   | { readonly type: 'void' | 'amend'; readonly which: number }
-  | { readonly type: 'answer'; readonly who: number }
+  | { readonly type: 'answer' | 'late'; readonly who: number }
   | { readonly type: 'hours'; readonly who: number; readonly what: number };
 
 const one = fc.integer({ min: 0, max: 1 });
@@ -62,7 +64,7 @@ const steps = fc.array(
     }),
     fc.record({ type: fc.constantFrom('void', 'amend'), which: fc.nat(20) }),
     fc.record({ type: fc.constant('hours'), who: one, what: one }),
-    fc.record({ type: fc.constant('answer'), who: one }),
+    fc.record({ type: fc.constantFrom('answer', 'late'), who: one }),
   ) as fc.Arbitrary<Step>,
   { minLength: 1, maxLength: 8 },
 );
@@ -89,6 +91,10 @@ async function take(step: Step): Promise<void> {
       await shop.correct({ id, type: step.type, target, ...set });
       return;
     }
+    // Made without the server a while ago, and sent only now.
+    case 'late':
+      await shop.send({ id, type: 'work-stop', at: now(5), technician });
+      break;
     case 'answer':
       await shop.send({ id, type: 'request', at: now(), technician, what: 'help', target: null, text: '' });
       await shop.post(`/api/floor/requests/${id}/answer`, { text: 'on my way' });
@@ -122,6 +128,21 @@ test(`what is known with what has changed since is the whole (seed ${SEED})`, as
     }),
     { seed: SEED, numRuns: 25 },
   );
+});
+
+test('whatever came, in whatever order, what is kept is what is derived anew', async () => {
+  const rows = () =>
+    readSql(shop.database, (sql) =>
+      PROJECTIONS.map((table) =>
+        sql
+          .all(`select * from "${table}"`)
+          .map((row) => JSON.stringify(row))
+          .sort(),
+      ),
+    );
+  const live = await rows();
+  await rebuild(shop.database, await shop.context.facts.get(), shop.clock.now());
+  expect(await rows()).toEqual(live);
 });
 
 test('after what is not known any more the whole is asked for', async () => {
