@@ -5,7 +5,7 @@ import { journalRows } from './journalRows.ts';
 import { readEntry } from './stored.ts';
 
 /** What an entry names, a correction what it puts in its place. */
-const namedBy = (entry: Entry): readonly TargetId[] =>
+export const namedBy = (entry: Entry): readonly TargetId[] =>
   !isCorrection(entry) ? targetsOf(entry) : entry.type === 'amend' ? (entry.set.targets ?? []) : [];
 
 /** Keeps what an entry of labor names, for good: no correction unsays it. */
@@ -23,11 +23,14 @@ export function rebuildNamed(sql: Sql): void {
   const named = new Set<TargetId>();
   for (const { body } of journalRows(sql, 'labor'))
     for (const target of namedBy(readEntry(body))) named.add(target);
+  insertNamed(sql, named);
+}
+
+export const insertNamed = (sql: Sql, named: ReadonlySet<TargetId>): void =>
   sql.insert(
     'named_target',
     [...named].map((target) => ({ target })),
   );
-}
 
 /** Whether labor is recorded of which it was never kept what it names: by an older version. */
 export const lacksNamed = (sql: Sql): boolean =>

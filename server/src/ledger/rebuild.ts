@@ -1,7 +1,7 @@
-import { lacksNamed, rebuildNamed } from './namedTargets.ts';
+import { insertNamed, lacksNamed, namedBy, rebuildNamed } from './namedTargets.ts';
 import { readEntry, readEnvelope, writeTimes } from './stored.ts';
 import { canonicalJson, correctedEntry, isClockAhead, isCorrection } from '@wergon/core/ledger';
-import type { Correction, Entry, LaborEntry } from '@wergon/core/ledger';
+import type { Correction, Entry, LaborEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { parseInstant, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
@@ -38,12 +38,13 @@ const ROWS_AT_ONCE = 5_000;
 export function rebuild(database: Database, facts: ShopFacts, now: Instant): Promise<number> {
   return writeSql(database, (sql) => {
     const unsettled = sql.all('select * from "unsettled_day"');
-    sql.run('create temp table "line_before" as select * from "labor_line"');
+    // Only where a period is closed does anybody ask what its lines were.
+    const isClosed = sql.all('select 1 from "pay_period" limit 1').length > 0;
+    sql.run(`create temp table "line_before" as select * from "labor_line" ${isClosed ? '' : 'where false'}`);
     for (const table of PROJECTIONS) sql.run(`delete from "${table}"`);
     for (const { body } of journalRows(sql, 'decision')) projectDecision(sql, readDecision(body));
     const count = withoutIndexes(sql, LOOKED_UP_LATER, () => {
       rebuildIndex(sql, facts.zone);
-      rebuildNamed(sql);
       return rebuildEffective(sql, facts, now);
     });
     const technicians = sql.all<{ technician: TechnicianId }>(
@@ -101,14 +102,17 @@ function withoutIndexes<T>(sql: Sql, names: readonly string[], work: () => T): T
 /** Which days of closed periods are looked at for adjustments stays as it was; days whose lines came out otherwise are
  *  looked at too. */
 function settleAgain(sql: Sql, unsettled: readonly Row[]): void {
-  const changed = sql.all<{ technician: TechnicianId; day: LocalDay }>(
-    `select "technician", "day" from (select * from "line_before" except select * from "labor_line")
-     union select "technician", "day" from (select * from "labor_line" except select * from "line_before")`,
-  );
+  const closedUntil = findClosedUntil(sql);
+  const changed =
+    closedUntil === null
+      ? []
+      : sql.all<{ technician: TechnicianId; day: LocalDay }>(
+          `select "technician", "day" from (select * from "line_before" except select * from "labor_line")
+           union select "technician", "day" from (select * from "labor_line" except select * from "line_before")`,
+        );
   sql.run('drop table "line_before"');
   sql.run('delete from "unsettled_day"');
   sql.insert('unsettled_day', unsettled);
-  const closedUntil = findClosedUntil(sql);
   if (closedUntil === null) return;
   const days = changed.flatMap(({ technician, day }) =>
     SHIFT_BEGINS.map((back) => ({ technician, day: addDays(day, -back) })),
@@ -180,6 +184,7 @@ function rebuildEffective(sql: Sql, facts: ShopFacts, now: Instant): number {
     const entry = readEntry(body);
     if (isCorrection(entry)) corrections.set(entry.target, [...(corrections.get(entry.target) ?? []), entry]);
   }
+  const named = new Set<TargetId>();
   let count = 0;
   let rows: Row[] = [];
   const flush = () => {
@@ -189,6 +194,7 @@ function rebuildEffective(sql: Sql, facts: ShopFacts, now: Instant): number {
   for (const { seq, body, envelope } of journalRows(sql, 'labor')) {
     count += 1;
     const entry = readEntry(body);
+    for (const target of namedBy(entry)) named.add(target);
     if (isCorrection(entry)) continue;
     rebuildClock(sql, facts.zone, entry, envelope);
     const effective = correctedEntry(entry, corrections.get(entry.id) ?? []);
@@ -204,6 +210,7 @@ function rebuildEffective(sql: Sql, facts: ShopFacts, now: Instant): number {
     if (rows.length >= ROWS_AT_ONCE) flush();
   }
   flush();
+  insertNamed(sql, named);
   return count;
 }
 
