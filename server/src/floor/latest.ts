@@ -13,8 +13,8 @@ const SHOWN = 12;
 export function loadLatest(sql: Sql, facts: ShopFacts, names: Names) {
   const rows = sql.all<{ seq: number; type: string; body: string; author: string }>(
     `select i."seq", i."type", j."body", i."author" from "entry_index" i join "journal" j on j."seq" = i."seq"
-     where i."stream" in ('labor', 'floor') and i."type" not in ('answer', 'request', 'proposal', 'hours')
-       and i."author_kind" <> 'desk' and j."corrects" is null
+     where +i."stream" in ('labor', 'floor') and i."type" not in ('answer', 'request', 'proposal', 'hours')
+       and i."author_kind" <> 'desk' and +j."corrects" is null
      order by i."seq" desc limit ?`,
     [SHOWN],
   );

@@ -60,8 +60,8 @@ export function loadAnswers(sql: Sql, since: Instant) {
     `select a."body", r."technician" from "entry_index" i
      join "journal" a on a."seq" = i."seq"
      join "journal" asked on asked."id" = i."about" join "entry_index" r on r."seq" = asked."seq"
-     where i."stream" = 'floor' and i."type" = 'answer' and i."recorded_at" >= ?
-     order by i."seq" desc limit ${NEWEST}`,
+     where +i."stream" = 'floor' and +i."type" = 'answer' and i."recorded_at" >= ?
+     order by i."recorded_at" desc limit ${NEWEST}`,
     [since],
   );
   return rows

@@ -52,7 +52,7 @@ export function loadMoves(
     proposed: sql
       .all<{ about: EntryId }>(
         `select "about" from "entry_index" where "stream" = 'floor' and "type" = 'proposal' and "about" is not null
-         order by "seq" desc limit ${NEWEST_PROPOSALS}`,
+         order by "day" desc limit ${NEWEST_PROPOSALS}`,
       )
       .map(({ about }) => about),
     answers: loadAnswers(sql, toInstant(now - ANSWER_SECONDS)),
