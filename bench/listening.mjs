@@ -41,7 +41,7 @@ let isOver = false;
 let bytes = 0;
 const agent = new http.Agent({ keepAlive: true, maxSockets: Infinity });
 /** Asks as a browser does, and counts what arrives. */
-const ask = (path, cookie) =>
+const ask = (path, cookie, isRead = false) =>
   new Promise((resolve, reject) => {
     http
       .get({ port, path, agent, headers: { cookie, 'accept-encoding': 'gzip' } }, (response) => {
@@ -51,6 +51,8 @@ const ask = (path, cookie) =>
           parts.push(part);
         });
         response.on('end', () => {
+          // Only who looks unpacks: all listeners share one process here, and not thirty.
+          if (!isRead) return resolve('');
           const body = Buffer.concat(parts);
           resolve((response.headers['content-encoding'] === 'gzip' ? gunzipSync(body) : body).toString());
         });
@@ -65,7 +67,8 @@ function listen(path, cookie, onEvent) {
     response.on('error', () => undefined);
     response.on('data', (part) => {
       bytes += part.length;
-      if (/event: (journal|setup|missed)/.test(part.toString())) onEvent();
+      const event = /event: (journal|setup|missed)\ndata: .*?"seq":(\d+)/.exec(part.toString());
+      if (event) onEvent(Number(event[2]));
     });
   });
 }
@@ -107,26 +110,30 @@ function look(text) {
     }
 }
 
-const first = JSON.parse(await ask('/api/station/directory', shop.station));
+const first = JSON.parse(await ask('/api/station/directory', shop.station, true));
 for (let i = 0; i < STATIONS; i += 1) {
   let { seq } = first;
-  listen(
-    '/api/station/stream',
-    shop.station,
-    paced(async () => {
-      const path = isWhole ? '/api/station/directory' : `/api/station/directory/changes?after=${seq}`;
-      seq = JSON.parse(await ask(path, shop.station))?.seq ?? seq;
-    }, QUIET_MS),
-  );
+  let heard = seq;
+  const refresh = paced(async () => {
+    const path = isWhole ? '/api/station/directory' : `/api/station/directory/changes?after=${seq}`;
+    seq = heard;
+    await ask(path, shop.station);
+  }, QUIET_MS);
+  listen('/api/station/stream', shop.station, (said) => {
+    heard = said;
+    refresh();
+  });
 }
 const day = new Date(Date.now() + 2 * 3_600_000).toISOString().slice(0, 10);
 for (let i = 0; i < DESKS; i += 1) {
-  let { seq } = JSON.parse(await ask(`/api/floor?day=${day}`, shop.cookie));
+  let { seq } = first;
+  let heard = seq;
+  const isLooking = i === 0;
   const floor = async () => {
     const path = isWhole ? `/api/floor?day=${day}` : `/api/floor/changes?day=${day}&after=${seq}`;
-    const text = await ask(path, shop.cookie);
-    if (i === 0) look(text);
-    seq = JSON.parse(text)?.seq ?? seq;
+    seq = heard;
+    const text = await ask(path, shop.cookie, isLooking);
+    if (isLooking) look(text);
   };
   const others = async () => {
     for (const path of ['/api/rail', '/api/floor/latest', '/api/floor/requests'])
@@ -134,7 +141,8 @@ for (let i = 0; i < DESKS; i += 1) {
   };
   const quick = paced(isWhole ? () => Promise.all([floor(), others()]) : floor, QUIET_MS);
   const slow = isWhole ? () => undefined : throttled(others, SLOW_MS);
-  listen('/api/stream', shop.cookie, () => {
+  listen('/api/stream', shop.cookie, (said) => {
+    heard = said;
     quick();
     slow();
   });

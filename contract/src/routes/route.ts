@@ -13,6 +13,8 @@ export type Route = {
   readonly query?: z.ZodType;
   readonly body?: z.ZodType;
   readonly response: z.ZodType;
+  /** Whether the answer is the same for everybody who may ask. */
+  readonly isShared?: boolean;
   /** The field of the body whose parts are read each on its own, so that a bad one holds up no other. */
   readonly readsEach?: string;
   /** How large a body may be, where it may be larger than others. */

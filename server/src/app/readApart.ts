@@ -4,7 +4,6 @@ import type { RouteName } from '@wergon/contract/routes';
  *  them. What pages ask for again and again has a reader to itself: it does not wait for what takes seconds either. */
 export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   floor: 'often',
-  floorChanges: 'often',
   latest: 'often',
   requests: 'often',
   work: 'often',

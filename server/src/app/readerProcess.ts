@@ -6,7 +6,7 @@ import { createFactsCache } from '../catalog/index.ts';
 import { readContext } from './readContext.ts';
 import { createSetClock, sayError, writeAnswer } from '../http/index.ts';
 import type { Context } from './context.ts';
-import type { Call, Changes, Mount, ReadAnswer } from '../http/index.ts';
+import type { Call, Mount, ReadAnswer } from '../http/index.ts';
 import { mountAll } from './mountAll.ts';
 import { notHere } from './readers.ts';
 import type { FromReader, ToReader } from './readers.ts';
@@ -26,7 +26,6 @@ const database = await openShopForReading(databasePath);
 const facts = createFactsCache(database);
 const clock = createSetClock(0);
 let deskActs = 0;
-let changes: Changes | undefined;
 
 const context: Context = {
   ...readContext(database, facts),
@@ -36,7 +35,8 @@ const context: Context = {
   live: {
     publish: notHere('publish'),
     publishSetup: notHere('publish'),
-    changesSince: () => changes,
+    changesSince: () => undefined,
+    version: () => 0,
     stream: notHere('stream'),
     end: notHere('end streams'),
     close: () => undefined,
@@ -68,18 +68,10 @@ const collect: Mount = (name, handle) => {
 };
 mountAll(collect, context);
 
-async function answer({
-  id,
-  call,
-  nowMs,
-  stale,
-  deskActs: acts,
-  changes: since,
-}: ToReader): Promise<FromReader> {
+async function answer({ id, call, nowMs, stale, deskActs: acts }: ToReader): Promise<FromReader> {
   try {
     clock.set(nowMs);
     deskActs = acts;
-    changes = since;
     if (stale.length > 0) facts.forget(...stale);
     const handle = handlers.get(call.name);
     if (!handle) return { id, failed: { error: `no such read: ${call.name}` } };

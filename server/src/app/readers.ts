@@ -1,11 +1,10 @@
-import { z } from 'zod';
 import { fork } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Defect } from '@wergon/core/result';
 import { ReadFailed, refuse } from '../http/index.ts';
-import type { Changes, ReadAnswer, ReadCall, Readers, Stale } from '../http/index.ts';
+import type { ReadAnswer, ReadCall, Readers, Stale } from '../http/index.ts';
 import type { FactsCache } from '../catalog/index.ts';
 import { READ_APART } from './readApart.ts';
 
@@ -16,8 +15,6 @@ export type ToReader = {
   readonly nowMs: number;
   readonly stale: readonly Stale[];
   readonly deskActs: number;
-  /** What has changed since the place in the journal that it is asked after, as far as that is known. */
-  readonly changes: Changes | undefined;
 };
 export type FromReader =
   | { readonly id: number; readonly answer: ReadAnswer }
@@ -29,7 +26,6 @@ type Around = {
   readonly facts: FactsCache;
   readonly nowMs: () => number;
   readonly countDeskActs: () => number;
-  readonly changesSince: (seq: number) => Changes | undefined;
 };
 
 /** Reads that may wait at a time, of everybody and of one caller; more are told to come again. */
@@ -69,15 +65,9 @@ export const createReaders = (around: Around): Readers | undefined => {
   };
 };
 
-const afterIn = z.object({ after: z.number().exactOptional() }).catch({});
-
 /** One process that answers one read after the other. A process and no thread: a thread that is ended while its database is
  *  at work takes the whole server with it. */
-function createReader({ databasePath, isDemo, facts, nowMs, countDeskActs, changesSince }: Around) {
-  const changesFor = ({ query }: ReadCall): Changes | undefined => {
-    const { after } = afterIn.parse(query);
-    return after === undefined ? undefined : changesSince(after);
-  };
+function createReader({ databasePath, isDemo, facts, nowMs, countDeskActs }: Around) {
   const waiting: Job[] = [];
   let running: Job | undefined;
   let child: ChildProcess | undefined;
@@ -130,7 +120,6 @@ function createReader({ databasePath, isDemo, facts, nowMs, countDeskActs, chang
       nowMs: nowMs(),
       stale,
       deskActs: countDeskActs(),
-      changes: changesFor(job.call),
     };
     patience = setTimeout(() => child?.kill('SIGKILL'), PATIENCE_MS);
     // A reader that has just ended is known by its end; what is sent to it meanwhile goes nowhere.

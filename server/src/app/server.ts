@@ -129,7 +129,6 @@ async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningSe
     facts: context.facts,
     nowMs: clock.nowMs,
     countDeskActs: context.journal.countDeskActs,
-    changesSince: context.live.changesSince,
   });
   const outside = {
     isBehindProxy: config.isBehindProxy,

@@ -12,6 +12,8 @@ export type Live = {
   readonly publish: (commit: Commit) => void;
   /** Says that something beside the journal has changed: a person, an order, a station. */
   readonly publishSetup: () => void;
+  /** Another number whenever anything has changed. */
+  readonly version: () => number;
   /** What has changed since a place in the journal; absent where that is not known any more. */
   readonly changesSince: (seq: number) => Changes | undefined;
   readonly stream: (req: Request, res: Response, currentSeq: number, listener: Listener) => void;
@@ -42,6 +44,7 @@ export function createLive(): Live {
   const open = new Set<Open>();
   let lastSeq = 0;
   let isClosed = false;
+  let version = 0;
   const memory = createChangeMemory();
   const write = (kind: string, data: JournalEvent | { readonly seq: number }) =>
     `id: ${lastSeq}\nevent: ${kind}\ndata: ${JSON.stringify(data)}\n\n`;
@@ -81,15 +84,20 @@ export function createLive(): Live {
     );
 
   return {
+    version: () => version,
     publish: ({ before, after, changes }) => {
       // Sent again, and known already.
       if (before === after && changes.technicians.size === 0) return;
+      version += 1;
       lastSeq = Math.max(lastSeq, after);
       memory.add(before, after, changes);
       untold.push(changes);
       if (!telling) tellJournal();
     },
-    publishSetup: () => tell(write('setup', { seq: lastSeq })),
+    publishSetup: () => {
+      version += 1;
+      tell(write('setup', { seq: lastSeq }));
+    },
     changesSince: memory.since,
     stream: (req, res, currentSeq, listener) => {
       // Whoever comes while the server stops comes again when it is back.

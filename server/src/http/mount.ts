@@ -1,3 +1,4 @@
+import { createShared } from './shared.ts';
 import { whoOf } from './who.ts';
 import type { StandardId, WorkOrderId } from '@wergon/core/work';
 import type { BadgeId, ResourceId } from '@wergon/core/station';
@@ -76,7 +77,12 @@ const MAX_BODY = '1mb';
 
 /** Mounts routes of the contract: each asks for its one right, reads its input with its schema, and answers with its
  *  value or with a problem. */
-export function createMount(app: Express, { clock }: Context, { identify, limits, readers }: Around): Mount {
+export function createMount(
+  app: Express,
+  { clock, live }: Context,
+  { identify, limits, readers }: Around,
+): Mount {
+  const shared = createShared(live.version);
   return (name, handle) => {
     const route: Route = ROUTES[name];
     const before: RequestHandler[] = [];
@@ -105,7 +111,8 @@ export function createMount(app: Express, { clock }: Context, { identify, limits
         keyOf(who),
         (drop) => res.once('close', drop),
       );
-      const answer = await (apart ?? writeAnswer(name, handle(call)));
+      const own = () => writeAnswer(name, handle(call));
+      const answer = await (apart ?? (route.isShared ? shared(req.originalUrl, own) : own()));
       if (res.closed) return;
       if (!answer.ok) return sendProblem(res, answer);
       res.set({ 'cache-control': 'no-store', 'wergon-now': String(clock.nowMs()) });

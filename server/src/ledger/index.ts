@@ -46,10 +46,10 @@ export {
   loadSeq,
   loadStates,
   loadStints,
-  loadUsedOf,
   longestStint,
 } from './timelineRows.ts';
 export { verifyChain, walkChain } from './verify.ts';
 export { readInstant } from './storedTime.ts';
 export type { Asked } from './timelineRows.ts';
 export { hasLabor } from './namedTargets.ts';
+export { loadUsedOf } from './usedTime.ts';

@@ -1,3 +1,5 @@
+import type { Used } from './usedTime.ts';
+import { keepUsed } from './usedTime.ts';
 import { readEntry, readLaborEntry, readState, writeLaborEntry, writeRunning, writeState } from './stored.ts';
 import { earliestOf, latestOf, addDays, toInstant } from '@wergon/core/time';
 import {
@@ -71,7 +73,9 @@ export function project(
     const lineDays = new Set(hours);
     const isGoneOn = !isRewritten && goOn(sql, facts, technician, added, lineDays);
     if (!isGoneOn && timed.size > 0) deriveDays(sql, facts, technician, timed, lineDays);
-    for (const target of deriveLines(sql, facts, technician, lineDays)) touched.targets.add(target);
+    const { before, after } = deriveLines(sql, facts, technician, lineDays);
+    keepUsed(sql, before, after);
+    for (const { target } of [...before, ...after]) touched.targets.add(target);
   }
 }
 
@@ -379,8 +383,8 @@ export function deriveLines(
   facts: ShopFacts,
   technician: TechnicianId,
   days: ReadonlySet<LocalDay>,
-): ReadonlySet<TargetId> {
-  if (days.size === 0) return new Set();
+): { readonly before: readonly Used[]; readonly after: readonly Used[] } {
+  if (days.size === 0) return { before: [], after: [] };
   const first = earliestOf(days);
   const last = latestOf(days);
   const stints = loadStints(sql, {
@@ -401,8 +405,9 @@ export function deriveLines(
     facts.costRates.get(technician) ?? [],
   );
   const before = [...days].flatMap((day) =>
-    sql.all<{ target: TargetId }>(
-      'delete from "labor_line" where "technician" = ? and "day" = ? returning "target"',
+    sql.all<Used>(
+      `delete from "labor_line" where "technician" = ? and "day" = ? returning "target", "work_type",
+         "measured_seconds" + "shared_seconds" + "entered_seconds" as "seconds"`,
       [technician, day],
     ),
   );
@@ -427,5 +432,8 @@ export function deriveLines(
       cost: line.cost,
     })),
   );
-  return new Set([...before, ...lines].map(({ target }) => target));
+  return {
+    before,
+    after: lines.map(({ target, workType, seconds }) => ({ target, work_type: workType, seconds })),
+  };
 }

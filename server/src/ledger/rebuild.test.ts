@@ -81,6 +81,14 @@ test('data in which they had another form is turned over once, to just what a re
   expect(await rows()).toEqual(before);
 });
 
+test('labor of older data is summed by task once', async () => {
+  const before = (await rows())['used_time'];
+  await writeSql(shop.database, (sql) => sql.run('delete from "used_time"'));
+  await catchUp(shop.database, await facts(), shop.clock.now());
+  expect((await rows())['used_time']).toEqual(before);
+  expect(before).toHaveLength(2);
+});
+
 test('what the journal has ever named is known of older data as well, and for good', async () => {
   await writeSql(shop.database, (sql) => sql.run('delete from "named_target"'));
   const has = (task: string) => readSql(shop.database, (sql) => hasLabor(sql, task));

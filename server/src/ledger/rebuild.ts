@@ -1,3 +1,4 @@
+import { lacksUsed, rebuildUsed } from './usedTime.ts';
 import { insertNamed, lacksNamed, namedBy, rebuildNamed } from './namedTargets.ts';
 import { readEntry, readEnvelope, writeTimes } from './stored.ts';
 import { canonicalJson, correctedEntry, isClockAhead, isCorrection } from '@wergon/core/ledger';
@@ -20,6 +21,7 @@ import { clockLooseEnd } from './record.ts';
 export const PROJECTIONS = [
   'entry_index',
   'named_target',
+  'used_time',
   'waiting_entry',
   'effective_entry',
   'piece_count',
@@ -62,6 +64,7 @@ export function rebuild(database: Database, facts: ShopFacts, now: Instant): Pro
         deriveLines(sql, facts, technician, lineDays);
       }
     });
+    rebuildUsed(sql);
     settleAgain(sql, unsettled);
     return count;
   });
@@ -126,7 +129,7 @@ function settleAgain(sql: Sql, unsettled: readonly Row[]): void {
 /** Makes the projections of data of an older version what they are in this one: derives everything anew where they do not
  *  reach to the journal's end, because an older version knew less of it. Returns whether that was so. */
 export async function catchUp(database: Database, facts: ShopFacts, now: Instant): Promise<boolean> {
-  const { isBehind, isOfOldForm, isUnnamed } = await readSql(database, (sql) => {
+  const { isBehind, isOfOldForm, isUnnamed, isUnsummed } = await readSql(database, (sql) => {
     const [row] = sql.all<{ journal: number | null; index: number | null }>(
       'select (select max("seq") from "journal") as "journal", (select max("seq") from "entry_index") as "index"',
     );
@@ -134,13 +137,15 @@ export async function catchUp(database: Database, facts: ShopFacts, now: Instant
       isBehind: (row?.journal ?? 0) > (row?.index ?? 0),
       isOfOldForm: holdsOldForm(sql),
       isUnnamed: lacksNamed(sql),
+      isUnsummed: lacksUsed(sql),
     };
   });
   if (isBehind) await rebuild(database, facts, now);
-  else if (isOfOldForm || isUnnamed)
+  else if (isOfOldForm || isUnnamed || isUnsummed)
     await writeSql(database, (sql) => {
       if (isOfOldForm) turnToText(sql);
       if (isUnnamed) rebuildNamed(sql);
+      if (isUnsummed) rebuildUsed(sql);
     });
   return isBehind;
 }

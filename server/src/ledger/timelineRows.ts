@@ -8,9 +8,7 @@ import type {
   Presence,
   Stint,
   TargetId,
-  UsedByType,
 } from '@wergon/core/ledger';
-import { addUsed } from '@wergon/core/ledger';
 import type { Cents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { toDay, toSeconds } from '@wergon/core/time';
@@ -151,19 +149,6 @@ export function loadLinesOf(sql: Sql, targets: readonly TargetId[]): LaborLine[]
     for (const row of rows) lines.push(readLine(row));
   }
   return lines;
-}
-
-/** Settled seconds of some targets by kind of work; summed where they are kept, because a long job has many lines. */
-export function loadUsedOf(sql: Sql, targets: readonly TargetId[]): ReadonlyMap<TargetId, UsedByType> {
-  const used = new Map<TargetId, UsedByType>();
-  const rows = sql.all<{ target: TargetId; work_type: WorkType; seconds: number }>(
-    `select "target", "work_type", sum("measured_seconds" + "shared_seconds" + "entered_seconds") as "seconds"
-     from "labor_line" where "target" in (select "value" from json_each(?)) group by "target", "work_type"`,
-    [JSON.stringify(targets)],
-  );
-  for (const { target, work_type, seconds } of rows)
-    used.set(target, addUsed(used.get(target) ?? {}, work_type, toSeconds(seconds)));
-  return used;
 }
 
 /** The settled labor lines of one local day. */

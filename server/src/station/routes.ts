@@ -1,5 +1,3 @@
-import type { DirectoryChanges } from '@wergon/contract/station';
-import type { DeepReadonly } from '@wergon/contract/wire';
 import { randomUUID } from 'node:crypto';
 import { ok } from '@wergon/core/result';
 import { DEFAULT_STATION_SETTINGS } from '@wergon/core/station';
@@ -11,7 +9,7 @@ import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import { loadBoard, loadBoardPart } from '../floor/index.ts';
-import { loadSeq, readBatch, writeOutcome } from '../ledger/index.ts';
+import { readBatch, writeOutcome } from '../ledger/index.ts';
 import { BadgeEntity } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { StationEntity } from '../shop/index.ts';
@@ -41,8 +39,6 @@ const namedSettings = (settings: StationSettings, { groups }: ShopFacts): Statio
 const SEEN_SECONDS = 60;
 
 const TOKEN_SECONDS = 10 * 365 * 86_400;
-
-type DirectoryPart = DeepReadonly<DirectoryChanges>;
 
 export function mountStation(mount: Mount, context: StationContext): void {
   const { database, clock, journal, live, facts, proofs, isDemo } = context;
@@ -173,13 +169,9 @@ export function mountStation(mount: Mount, context: StationContext): void {
     });
   });
 
-  /** What was answered last: stations that hear of the same commit ask for the same. */
-  let latest: { readonly after: number; readonly seq: number; readonly changes: DirectoryPart } | undefined;
   mount('directoryChanges', async ({ query: { after } }) => {
     const part = live.changesSince(after);
     if (!part) return ok(null);
-    const seq = await readSql(database, loadSeq);
-    if (latest?.after === after && latest.seq === seq) return ok(latest.changes);
     const known = await facts.get();
     const now = clock.now();
     const { board, moves } = await readSql(database, (sql) => {
@@ -187,9 +179,7 @@ export function mountStation(mount: Mount, context: StationContext): void {
       return { board: found, moves: loadMoves(sql, known, now, found) };
     });
     const details = await loadChangedDetails(database.em.fork(), known, board, moves, now);
-    const changes = { ...board, ...details };
-    if (board.seq === seq) latest = { after, seq, changes };
-    return ok(changes);
+    return ok({ ...board, ...details });
   });
 
   /** A station of an older version has no key of its own yet. */

@@ -23,6 +23,7 @@ export const FLOOR_ROUTES = {
     summary: 'What has changed of one day of the floor since a place in the journal',
     query: after.extend({ day: dayText }),
     response: floorChangesSchema,
+    isShared: true,
   },
   latest: {
     method: 'get',

@@ -81,6 +81,7 @@ export const STATION_ROUTES = {
     summary: 'What has changed of it since a place in the journal',
     query: after,
     response: directoryChangesSchema,
+    isShared: true,
   },
   stationEntries: {
     method: 'post',

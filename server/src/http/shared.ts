@@ -1,0 +1,19 @@
+import type { ReadAnswer } from './apart.ts';
+
+/** Keeps answers that are the same for everybody who may ask, until something changes: those who hear of the same commit
+ *  ask for the same. */
+export function createShared(versionNow: () => number) {
+  const answers = new Map<string, Promise<ReadAnswer>>();
+  let version = -1;
+  return (key: string, make: () => Promise<ReadAnswer>): Promise<ReadAnswer> => {
+    if (version !== versionNow()) answers.clear();
+    version = versionNow();
+    const known = answers.get(key);
+    if (known) return known;
+    const answer = make();
+    answers.set(key, answer);
+    // What went wrong once may go right the next time.
+    answer.catch(() => answers.delete(key));
+    return answer;
+  };
+}
