@@ -69,6 +69,13 @@ say(
   `   with a tenth of the history ${two(day.correctSmall)} ms, ratio ${two(day.correctLarge / day.correctSmall)}   (aim: 1.2)`,
 );
 
+const heard = [measure('listening.mjs', '5', '20'), measure('listening.mjs', '100', '20')];
+say('\n8  20 stations and 10 desks listen while stations scan');
+for (const { perSecond, bytesPerScan, processorPerScan, p50, p95 } of heard)
+  say(
+    `   ${perSecond} scans a second: ${two(bytesPerScan / 1000)} kB and ${two(processorPerScan * 1000)} ms of processor for each; on another screen p50 ${two(p50)}, p95 ${two(p95)} ms   (aim: p95 300 ms)`,
+  );
+
 const read = measure('reading.mjs');
 say(`\n7  Reading while stations scan, ${read.entries} entries of history`);
 say(
