@@ -20,10 +20,12 @@ const day = computed((): LocalDay => {
   const read = parseDay(String(route.params['day'] ?? ''));
   return read.ok ? read.value : today.value;
 });
-const asked = computed(() => (order.value === '' ? { day: formatDay(day.value) } : { order: order.value }));
+const asked = computed((): Record<string, string> =>
+  order.value === '' ? { day: formatDay(day.value) } : { order: order.value },
+);
 const query = useQuery({
   queryKey: ['story', asked],
-  queryFn: () => callRoute('story', { query: asked.value as Record<string, string> }),
+  queryFn: () => callRoute('story', { query: asked.value }),
 });
 const go = (to: LocalDay) =>
   order.value === '' && void router.push({ name: 'day-story', params: { day: formatDay(to) } });

@@ -3,13 +3,12 @@ import { computed } from 'vue';
 import { drawYardstick } from '@wergon/core/compare';
 import type { UsedByType } from '@wergon/core/ledger';
 import { toSeconds } from '@wergon/core/time';
-import type { Seconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 
 const props = defineProps<{
   /** `null` where nothing was estimated. */
   estimatedSeconds: number | null;
-  used: UsedByType | Readonly<Record<string, number>>;
+  used: UsedByType;
   size: 'large' | 'row' | 'small';
   /** What it says to somebody who cannot see it. */
   label: string;
@@ -18,10 +17,9 @@ const props = defineProps<{
 }>();
 
 const drawing = computed(() => {
-  const used = props.used as UsedByType;
   const entries = WORK_TYPES.flatMap((workType) => {
-    const seconds = used[workType];
-    return seconds ? [{ workType, seconds: seconds as Seconds }] : [];
+    const seconds = props.used[workType];
+    return seconds ? [{ workType, seconds }] : [];
   });
   return drawYardstick(props.estimatedSeconds === null ? null : toSeconds(props.estimatedSeconds), entries);
 });

@@ -1,4 +1,5 @@
-import { MOST_ROWS_AT_ONCE } from '@wergon/contract/exchange';
+import { problemSchema } from '@wergon/contract/wire';
+import { exportSchema, importAnswerSchema, MOST_ROWS_AT_ONCE } from '@wergon/contract/exchange';
 import type { ExchangeKind, ExchangeRow, ImportAnswer } from '@wergon/contract/exchange';
 import { restoreText } from '@wergon/core/exchange';
 import type { ColumnMatch } from '@wergon/core/exchange';
@@ -46,16 +47,16 @@ const say = (answer: ExchangeAnswer) => self.postMessage(answer);
 
 class Refused extends Error {}
 
-/** Sends one step; the answer is our own server's, of this same build. */
+/** Sends one step. */
 async function post(kind: ExchangeKind, body: object): Promise<ImportAnswer> {
   const response = await fetch(`/api/exchange/${kind}`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
   });
-  const answer = (await response.json()) as ImportAnswer & { title?: string };
-  if (!response.ok) throw new Refused(answer.title ?? 'The server refused it.');
-  return answer;
+  const answer: unknown = await response.json();
+  if (response.ok) return importAnswerSchema.parse(answer);
+  throw new Refused(problemSchema.safeParse(answer).data?.title ?? 'The server refused it.');
 }
 
 const rowOf = (cells: readonly string[], match: ColumnMatch): ExchangeRow =>
@@ -81,7 +82,7 @@ async function check(kind: ExchangeKind, match: ColumnMatch): Promise<void> {
 async function write(kind: ExchangeKind, format: 'csv' | 'xlsx'): Promise<void> {
   const response = await fetch(`/api/exchange/${kind}`);
   if (!response.ok) throw new Refused('The server refused it.');
-  const list = (await response.json()) as { columns: string[]; rows: string[][] };
+  const list = exportSchema.parse(await response.json());
   const content = format === 'csv' ? writeCsv(list) : await writeXlsx(kind, list);
   say({ type: 'file', blob: new Blob([content], { type: TYPES[format] }), name: `${kind}.${format}` });
 }

@@ -82,7 +82,8 @@ const rows = computed(() =>
   ),
 );
 const unitOf = (block: WorkBlock): string => {
-  const known = board.value?.targets.get(block.running[0]?.target as never);
+  const [first] = block.running;
+  const known = first && board.value?.targets.get(first.target);
   return known?.kind === 'task' ? (units.value.get(known.order) ?? '') : '';
 };
 function open(technician: string, from: Instant): void {

@@ -8,7 +8,7 @@ export function useAct() {
   const problem = ref('');
   const isBusy = ref(false);
   /** The id of what is being sent: it stays until that is known to be recorded, so that sent again it is so once. */
-  let once = crypto.randomUUID() as string;
+  let once: string = crypto.randomUUID();
   async function act<T>(work: (once: string) => Promise<T>): Promise<T | undefined> {
     if (isBusy.value) return undefined;
     isBusy.value = true;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keysOf } from '@wergon/core/result';
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
@@ -42,9 +43,9 @@ const KINDS = {
   calibration: { word: 'Calibration label', right: 'shop.see' },
 } as const;
 type Kind = keyof typeof KINDS;
-const kinds = computed(() => (Object.keys(KINDS) as Kind[]).filter((kind) => desk.may(KINDS[kind].right)));
+const kinds = computed(() => keysOf(KINDS).filter((kind) => desk.may(KINDS[kind].right)));
 const asked = String(route.query['kind'] ?? '');
-const kind = ref<Kind>(asked in KINDS ? (asked as Kind) : 'travelers');
+const kind = ref<Kind>(keysOf(KINDS).find((each) => each === asked) ?? 'travelers');
 const style = reactive<{ symbology: (typeof SYMBOLOGIES)[number]; paper: (typeof PAPERS)[number] }>({
   symbology: 'code128',
   paper: 'a4',

@@ -3,7 +3,10 @@ import { callRoute, wordsOf } from '../kit/index.ts';
 
 /** Walks the journal's chain part by part on the server, so that it can be seen and stopped. */
 export function useVerify() {
-  const state = reactive({ status: 'idle' as 'idle' | 'running' | 'whole' | 'broken', words: '' });
+  const state = reactive<{ status: 'idle' | 'running' | 'whole' | 'broken'; words: string }>({
+    status: 'idle',
+    words: '',
+  });
   let isStopped = false;
 
   async function verify(): Promise<void> {

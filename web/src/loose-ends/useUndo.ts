@@ -10,7 +10,7 @@ export function useUndo() {
   const isBusy = ref(false);
   const problem = ref('');
   /** The id of the act that is being sent: it stays until that is known to be recorded. */
-  let once = crypto.randomUUID() as string;
+  let once: string = crypto.randomUUID();
   /** What was refused of each field, by its path. */
   const errors = ref<Readonly<Record<string, string>>>({});
 

@@ -20,7 +20,12 @@ const TEXTS = [
   { field: 'crew', label: 'Crew' },
   { field: 'payrollNumber', label: 'Reference number in payroll' },
 ] as const;
-const read = (person: TechnicianRow) => ({
+type Fields = Record<
+  (typeof TEXTS)[number]['field'] | 'grade' | 'hiredOn' | 'leftOn' | 'billedHours',
+  string
+> &
+  Pick<TechnicianRow, 'kind' | 'isLead'> & { language: NonNullable<TechnicianRow['language']> | '' };
+const read = (person: TechnicianRow): Fields => ({
   number: person.number,
   name: person.name,
   initials: person.initials,
@@ -50,7 +55,7 @@ const save = () =>
       body: {
         ...fields,
         grade: orNull(grade),
-        language: language === '' ? null : (language as 'en' | 'de'),
+        language: language === '' ? null : language,
         hiredOn: orNull(hiredOn),
         leftOn: orNull(leftOn),
         billedHours: orNull(billedHours),

@@ -82,10 +82,12 @@ const drawn = computed(() =>
   }),
 );
 
+const isHeld = ({ currentTarget: on, pointerId }: PointerEvent): boolean =>
+  on instanceof HTMLElement && on.hasPointerCapture(pointerId);
+
 function onMove(event: PointerEvent, piece: number, edge: 'from' | 'to'): void {
-  const handle = event.currentTarget as HTMLElement;
   const box = tape.value?.getBoundingClientRect();
-  if (!box || !handle.hasPointerCapture(event.pointerId)) return;
+  if (!box || !isHeld(event)) return;
   const at = props.scale.at((event.clientX - box.left) / box.width);
   const perPixel = ((props.scale.toHour - props.scale.fromHour) * 3600) / box.width;
   emit('draw', piece, edge, snapEdge(at, neighbours.value, REACH * perPixel));
@@ -106,7 +108,7 @@ function onDrag(event: PointerEvent, piece: number): void {
   const at = instantAt(event);
   const box = tape.value?.getBoundingClientRect();
   if (!grabbed || at === undefined || !box) return;
-  if (!(event.currentTarget as HTMLElement).hasPointerCapture(event.pointerId)) return;
+  if (!isHeld(event)) return;
   const perPixel = ((props.scale.toHour - props.scale.fromHour) * 3600) / box.width;
   const wanted = toInstant(grabbed.from + at - grabbed.at);
   const from = snapEdge(wanted, neighbours.value, REACH * perPixel);
@@ -120,7 +122,9 @@ function onKey(event: KeyboardEvent, piece: number, edge: 'from' | 'to', at: Ins
   event.stopPropagation();
   emit('draw', piece, edge, toInstant(at + step));
 }
-const hold = (event: PointerEvent) => (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
+const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
+  if (on instanceof HTMLElement) on.setPointerCapture(pointerId);
+};
 </script>
 
 <template>

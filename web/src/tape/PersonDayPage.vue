@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { formatDay, parseDay } from '@wergon/core/time';
+import { formatDay, parseDay, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay, Span } from '@wergon/core/time';
 import { sayClock, sayDay, useDesk, useNow, usePeople, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
@@ -81,7 +81,7 @@ function begin(gap: Span): void {
 function add(): void {
   const last = blocks.value.at(-1)?.to ?? planned.value?.from ?? scale.value.at(0.2);
   const from = Math.min(last, now.value - 60);
-  editing.begin(technician.value, from as Instant, Math.min(from + 3600, now.value) as Instant);
+  editing.begin(technician.value, toInstant(from), toInstant(Math.min(from + 3600, now.value)));
 }
 </script>
 

@@ -51,7 +51,7 @@ function fieldsOf(row: number): HTMLElement[] {
 async function onEnter(event: KeyboardEvent, row: number): Promise<void> {
   event.preventDefault();
   const own = fieldsOf(row);
-  const place = own.indexOf(event.target as HTMLElement);
+  const place = own.findIndex((field) => field === event.target);
   const next = own[place + 1];
   if (next) return next.focus();
   if (row === rows.value.length - 1) slips.append();

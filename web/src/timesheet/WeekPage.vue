@@ -49,7 +49,11 @@ const found = computed(() => {
 });
 
 /** A row that is not there yet. */
-const added = reactive({ target: '', text: '', workType: 'run' as WorkType });
+const added = reactive<{ target: string; text: string; workType: WorkType }>({
+  target: '',
+  text: '',
+  workType: 'run',
+});
 watch([technician, mondayText], () => Object.assign(added, { target: '', text: '', workType: 'run' }));
 const rows = computed(() => week.value?.rows ?? []);
 const isThere = computed(() =>

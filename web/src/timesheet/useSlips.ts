@@ -137,8 +137,8 @@ export function useSlips() {
     forget: (recorded: readonly Slip[]) => {
       const keysGone = new Set(recorded.map(({ key }) => key));
       rows.value = rows.value.filter(({ key }) => !keysGone.has(key));
-      if (rows.value.length === 0 || !isBlank(rows.value.at(-1) as Slip))
-        rows.value.push(blank(recorded.at(-1)));
+      const last = rows.value.at(-1);
+      if (!last || !isBlank(last)) rows.value.push(blank(recorded.at(-1)));
     },
   };
 }

@@ -16,7 +16,7 @@ const nameOf = (field: string) => NAMES[field] ?? field[0]?.toUpperCase() + fiel
 
 /** A field of a draft in words. */
 function say(field: string, json: string): string {
-  const value = JSON.parse(json) as unknown;
+  const value: unknown = JSON.parse(json);
   if (field === 'tasks')
     return (value as TaskDraft[])
       .map(

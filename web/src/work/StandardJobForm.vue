@@ -10,7 +10,7 @@ const props = defineProps<{ tasks: readonly StandardTaskJson[]; job?: StandardJo
 const emit = defineEmits<{ done: [] }>();
 const form = useForm({
   title: props.job?.title ?? '',
-  scopeKind: (props.job?.scope.kind ?? 'general') as (typeof SCOPE_KINDS)[number],
+  scopeKind: props.job?.scope.kind ?? 'general',
   scopeName: props.job && props.job.scope.kind !== 'general' ? props.job.scope.name : '',
   isOff: props.job?.isOff ?? false,
   steps: (props.job?.steps ?? []).map((step) => ({ ...step })),
