@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { SessionView } from '@wergon/contract/access';
 import { callRoute, wordsOf } from '../kit/index.ts';
+import { CheckField } from '../kit/parts/index.ts';
 
 const props = defineProps<{
   isDemo: boolean;
@@ -55,7 +56,7 @@ async function submit(): Promise<void> {
       <BFormInput id="user-name" v-model="userName" autocomplete="username" required autofocus />
       <label for="password">Password</label>
       <BFormInput id="password" v-model="password" type="password" autocomplete="current-password" required />
-      <BFormCheckbox v-model="isTrustedComputer">Only I use this computer: stay signed in</BFormCheckbox>
+      <CheckField v-model="isTrustedComputer">Only I use this computer: stay signed in</CheckField>
       <p class="attention" role="alert">{{ problem }}</p>
       <BButton type="submit" variant="primary" :disabled="isBusy">{{
         isBusy ? 'Signing in…' : 'Sign in'

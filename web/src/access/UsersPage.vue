@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { RIGHTS, RIGHTS_OF_ROLE, RIGHT_WORDS, ROLES } from '@wergon/contract/access';
 import type { Role } from '@wergon/contract/access';
 import { callRoute, useDesk, usePeople, useAct } from '../kit/index.ts';
-import { ShopLayout } from '../kit/parts/index.ts';
+import { CheckField, ShopLayout } from '../kit/parts/index.ts';
 
 const desk = useDesk();
 const mayChange = computed(() => desk.may('users.change'));
@@ -161,18 +161,18 @@ async function save(): Promise<void> {
             Corrects and approves the time of
             {{ edited.departments ? '' : edited.role === 'lead' ? 'their own crew' : 'everybody' }}
           </legend>
-          <BFormCheckbox
+          <CheckField
             v-for="{ id, name } in departments"
             :key="id"
             class="check"
             :model-value="edited.departments?.includes(id) ?? false"
             @update:model-value="toggleDepartment(id)"
-            >{{ name }}</BFormCheckbox
+            >{{ name }}</CheckField
           >
         </fieldset>
-        <BFormCheckbox v-model="edited.seesRates" class="check">sees rates</BFormCheckbox>
-        <BFormCheckbox v-if="edited.id !== ''" v-model="edited.isOff" class="check"
-          >switched off: signs in no longer</BFormCheckbox
+        <CheckField v-model="edited.seesRates" class="check">sees rates</CheckField>
+        <CheckField v-if="edited.id !== ''" v-model="edited.isOff" class="check"
+          >switched off: signs in no longer</CheckField
         >
         <BButton type="submit" variant="primary" :disabled="isBusy">Save user</BButton>
         <BButton variant="quiet" @click="edited = null">Leave it as it is</BButton>

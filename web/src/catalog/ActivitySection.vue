@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { reactive, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { WORK_TYPES } from '@wergon/core/work';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
+import { CheckField } from '../kit/parts/index.ts';
 
 type Activity = ShopJson['activities'][number];
 defineProps<{ activities: readonly Activity[]; divisions: readonly { readonly name: string }[] }>();
@@ -52,10 +53,10 @@ async function save(activity: Activity): Promise<void> {
               </BFormSelect>
             </td>
             <td>
-              <BFormCheckbox v-model="edited.counts" class="check">counts</BFormCheckbox>
+              <CheckField v-model="edited.counts" class="check">counts</CheckField>
             </td>
             <td>
-              <BFormCheckbox v-model="edited.isPaid" class="check">paid</BFormCheckbox>
+              <CheckField v-model="edited.isPaid" class="check">paid</CheckField>
             </td>
             <td>
               <BFormSelect v-model="edited.takesWork" size="sm" aria-label="Kind of work it takes">
@@ -98,8 +99,8 @@ async function save(activity: Activity): Promise<void> {
         <option value="">all divisions</option>
         <option v-for="{ name } in divisions" :key="name" :value="name">{{ name }}</option>
       </BFormSelect>
-      <BFormCheckbox v-model="fresh.counts" class="check">counts as attended time</BFormCheckbox>
-      <BFormCheckbox v-model="fresh.isPaid" class="check">paid</BFormCheckbox>
+      <CheckField v-model="fresh.counts" class="check">counts as attended time</CheckField>
+      <CheckField v-model="fresh.isPaid" class="check">paid</CheckField>
       <BButton type="submit" variant="primary" :disabled="isBusy">Add activity</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
+import { CheckField } from '../kit/parts/index.ts';
 
 type Resource = ShopJson['resources'][number];
 const props = defineProps<{ resources: readonly Resource[] }>();
@@ -62,9 +63,9 @@ async function save(resource: Resource): Promise<void> {
             }}
           </td>
           <td>
-            <BFormCheckbox v-if="edited?.id === each.id" v-model="edited.asksMachine" class="check"
+            <CheckField v-if="edited?.id === each.id" v-model="edited.asksMachine" class="check"
               >ask for the machine
-            </BFormCheckbox>
+            </CheckField>
             <template v-else-if="each.asksMachine">asks for the machine</template>
           </td>
           <td class="acts-cell">

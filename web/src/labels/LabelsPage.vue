@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { keysOf } from '@wergon/core/result';
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
@@ -11,7 +11,7 @@ import type { Action } from '@wergon/core/scan';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
 import { callRoute, wordsOf, useDesk } from '../kit/index.ts';
-import { QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { CheckField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { badgeCells, NAME_FORMS, NAME_ORDERS } from './badgeCells.ts';
 import OrderChoice from './OrderChoice.vue';
 import { pageName, printSheets, saveImage } from './paper.ts';
@@ -244,13 +244,13 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
           <OrderChoice v-model="orders" :orders="openOrders" />
           <fieldset>
             <legend>Extra codes for</legend>
-            <BFormCheckbox
+            <CheckField
               v-for="each in WORK_TYPES.filter((type) => type !== 'run')"
               :key="each"
               v-model="workTypes"
               class="check"
               :value="each"
-              >{{ each }}</BFormCheckbox
+              >{{ each }}</CheckField
             >
           </fieldset>
         </template>

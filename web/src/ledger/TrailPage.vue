@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import type { Instant } from '@wergon/core/time';
 import { parseInstant } from '@wergon/core/time';
 import { useInfiniteQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref } from 'vue';
 import type { TrailJson } from '@wergon/contract/ledger';
 import { callRoute, wordsOf, sayDateText, sayInstant, useDesk, usePeople } from '../kit/index.ts';
-import { DateField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { CheckField, DateField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { sayChange, sayEntryType } from './entryWords.ts';
 import { exportTrail } from './exportTrail.ts';
 import { useVerify } from './useVerify.ts';
@@ -76,8 +76,8 @@ const clearAll = () =>
           <option value="decision">decisions</option>
         </BFormSelect></label
       >
-      <BFormCheckbox v-model="filter.corrections" class="check" value="only" unchecked-value=""
-        >corrections and additions only</BFormCheckbox
+      <CheckField v-model="filter.corrections" class="check" value="only" unchecked-value=""
+        >corrections and additions only</CheckField
       >
       <BButton v-if="Object.keys(asked).length > 0" variant="quiet" size="sm" @click="clearAll">
         Show all

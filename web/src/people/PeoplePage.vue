@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormCheckbox, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { callRoute, sayDate, useDesk, useForm, yearOf } from '../kit/index.ts';
-import { FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { CheckField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { nextNumber } from './nextNumber.ts';
 
 const desk = useDesk();
@@ -76,7 +76,7 @@ async function add(): Promise<void> {
       <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
       <div class="inline">
         <BFormInput v-model="search" type="search" aria-label="Find a person" placeholder="Find a person" />
-        <BFormCheckbox v-model="showsLeft" class="check">include former employees</BFormCheckbox>
+        <CheckField v-model="showsLeft" class="check">include former employees</CheckField>
         <span v-if="hidden > 0" class="quiet" role="status"
           >{{ shown.length }} of {{ people.length }} shown
           <BButton variant="quiet" size="sm" @click="((search = ''), (showsLeft = true))">

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { formatDay } from '@wergon/core/time';
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { watch } from 'vue';
 import type { TechnicianRow } from '@wergon/contract/people';
 import { callRoute, useDesk, useForm } from '../kit/index.ts';
-import { DateField, FormField } from '../kit/parts/index.ts';
+import { CheckField, DateField, FormField } from '../kit/parts/index.ts';
 
 const props = defineProps<{
   person: TechnicianRow;
@@ -89,7 +89,7 @@ const save = () =>
           <option value="de">Deutsch</option>
         </BFormSelect>
       </FormField>
-      <BFormCheckbox v-model="form.fields.value.isLead" class="check">leads a crew</BFormCheckbox>
+      <CheckField v-model="form.fields.value.isLead" class="check">leads a crew</CheckField>
       <FormField v-slot="{ id }" label="Grade" :error="form.errors.value['grade']">
         <BFormSelect :id="id" v-model="form.fields.value.grade">
           <option value="">none</option>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
 import { ABSENCE_KINDS } from '@wergon/contract/people';
 import { formatDay, mondayOf } from '@wergon/core/time';
 import { callRoute, sayDate, useDesk, useAct, useToday } from '../kit/index.ts';
-import { DateField } from '../kit/parts/index.ts';
+import { CheckField, DateField } from '../kit/parts/index.ts';
 import { readClock, writeClock } from './clockText.ts';
 
 const props = defineProps<{ technician: string }>();
@@ -194,7 +194,7 @@ const LONGEST = 12 * 3600;
           <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ kind }}</option>
         </BFormSelect></label
       >
-      <BFormCheckbox v-model="absence.isPaid" class="check">paid</BFormCheckbox>
+      <CheckField v-model="absence.isPaid" class="check">paid</CheckField>
       <BButton type="submit" variant="quiet" :disabled="isBusy">Add absence</BButton>
     </form>
     <p v-if="plan && plan.absences.length === 0" class="quiet">

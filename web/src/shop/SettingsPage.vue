@@ -2,13 +2,13 @@
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, watch } from 'vue';
 import { DEFAULT_SETTINGS } from '@wergon/contract/shop';
 import type { Settings } from '@wergon/contract/shop';
 import { nextOrderNumber } from '@wergon/core/work';
 import { callRoute, sayDate, useAct, useDesk, useForm, yearOf } from '../kit/index.ts';
-import { DateField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { CheckField, DateField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 
 const PERIODS = {
   weekly: 'a week',
@@ -108,8 +108,8 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
                 <option value="none">at once</option>
               </BFormSelect>
             </FormField>
-            <BFormCheckbox v-model="form.fields.value.pay.isConfirmed" class="check"
-              >technicians confirm their own days at the station</BFormCheckbox
+            <CheckField v-model="form.fields.value.pay.isConfirmed" class="check"
+              >technicians confirm their own days at the station</CheckField
             >
           </div>
           <h2>Reconcile</h2>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import { IDENTITIES, STATION_KINDS, THEMES } from '@wergon/core/station';
 import type { StationSettings } from '@wergon/core/station';
 import { callRoute, useForm } from '../kit/index.ts';
-import { FormField } from '../kit/parts/index.ts';
+import { CheckField, FormField } from '../kit/parts/index.ts';
 
 const props = defineProps<{ station: { id: string; name: string; settings: StationSettings } }>();
 const emit = defineEmits<{ close: [] }>();
@@ -112,31 +112,31 @@ async function save(): Promise<void> {
     </div>
     <fieldset>
       <legend>Work centers here <span class="quiet">none chosen: all</span></legend>
-      <BFormCheckbox
+      <CheckField
         v-for="{ id, name } in centers"
         :key="id"
         class="check"
         :model-value="settings.workCenters.includes(id)"
         @update:model-value="toggle('workCenters', id)"
-        >{{ name }}</BFormCheckbox
+        >{{ name }}</CheckField
       >
     </fieldset>
     <fieldset v-if="settings.identity === 'names'">
       <legend>Whose names are listed <span class="quiet">none chosen: everybody’s</span></legend>
-      <BFormCheckbox
+      <CheckField
         v-for="{ id, name } in groups"
         :key="id"
         class="check"
         :model-value="settings.people.includes(id)"
         @update:model-value="toggle('people', id)"
-        >{{ name }}</BFormCheckbox
+        >{{ name }}</CheckField
       >
     </fieldset>
     <fieldset>
       <legend>What is allowed</legend>
-      <BFormCheckbox v-for="{ field, label } in FLAGS" :key="field" v-model="settings[field]" class="check"
+      <CheckField v-for="{ field, label } in FLAGS" :key="field" v-model="settings[field]" class="check"
         >{{ label }}
-      </BFormCheckbox>
+      </CheckField>
     </fieldset>
     <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
     <div class="acts">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
@@ -15,6 +15,7 @@ import ConfirmActs from './ConfirmActs.vue';
 import type { TapeBlock } from './usePersonDay.ts';
 import { changes } from './useTapeEdit.ts';
 import type { DraftPiece, TapeEditing } from './useTapeEdit.ts';
+import { CheckField } from '../kit/parts/index.ts';
 
 /** What a block becomes, in fields, and what that would do. */
 const props = defineProps<{
@@ -110,12 +111,12 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
         />
         <span v-else class="figure open">goes on</span>
       </label>
-      <BFormCheckbox
+      <CheckField
         v-if="draft.block === null || draft.block.to === null"
         class="check"
         :model-value="piece.to === null"
         @update:model-value="setEnd(piece, $event === true)"
-        >goes on now</BFormCheckbox
+        >goes on now</CheckField
       >
       <div class="work">
         <span>Work</span>

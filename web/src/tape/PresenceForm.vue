@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox } from 'bootstrap-vue-next';
+import { BButton } from 'bootstrap-vue-next';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
@@ -11,6 +11,7 @@ import { EffectView } from '../loose-ends/index.ts';
 import ClockField from './ClockField.vue';
 import ConfirmActs from './ConfirmActs.vue';
 import type { PresenceEditing } from './usePresenceEdit.ts';
+import { CheckField } from '../kit/parts/index.ts';
 
 /** What a shift or a break becomes, in fields, and what that would do. */
 const props = defineProps<{ editing: PresenceEditing; isBusy: boolean; zone: Zone; now: Instant }>();
@@ -59,11 +60,11 @@ function setEnd(isOpen: boolean): void {
           @update:model-value="becomes.to = $event"
         />
       </label>
-      <BFormCheckbox
+      <CheckField
         class="check"
         :model-value="becomes.to === null"
         @update:model-value="setEnd($event === true)"
-        >{{ draft.kind === 'shift' ? 'still in' : 'goes on now' }}</BFormCheckbox
+        >{{ draft.kind === 'shift' ? 'still in' : 'goes on now' }}</CheckField
       >
       <BButton variant="quiet" size="sm" @click="editing.drop()">Take out</BButton>
     </div>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { reactive, watch } from 'vue';
 import { ABSENCE_KINDS } from '@wergon/contract/people';
 import type { WeekJson } from '@wergon/contract/timesheet';
 import { callRoute, sayDate, useAct } from '../kit/index.ts';
+import { CheckField } from '../kit/parts/index.ts';
 
 /** A day on which somebody was away: it stands in the week instead of hours. */
 const props = defineProps<{ technician: string; days: WeekJson['days'] }>();
@@ -49,7 +50,7 @@ async function save(): Promise<void> {
           <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ kind }}</option>
         </BFormSelect></label
       >
-      <BFormCheckbox v-model="away.isPaid" class="check">paid</BFormCheckbox>
+      <CheckField v-model="away.isPaid" class="check">paid</CheckField>
     </template>
     <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">
       {{ isAway() ? 'Remove absence' : 'Save absence' }}

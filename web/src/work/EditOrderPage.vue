@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormCheckbox, BFormInput, BFormSelect, BFormTextarea } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect, BFormTextarea } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { OrderJson } from '@wergon/contract/compare';
@@ -8,7 +8,7 @@ import { formatCents } from '@wergon/core/money';
 import { toSeconds } from '@wergon/core/time';
 import { WORK_TYPES, splitHoursOf } from '@wergon/core/work';
 import { callRoute, useDesk, useForm } from '../kit/index.ts';
-import { DateField, FormField, QueryState } from '../kit/parts/index.ts';
+import { CheckField, DateField, FormField, QueryState } from '../kit/parts/index.ts';
 import { ChargeFields } from '../shop/index.ts';
 import ConflictPanel from './ConflictPanel.vue';
 import { HOURS, areHours, draftOf, estimateDraft, joinDrafts, newOrder, orderBody } from './orderDraft.ts';
@@ -214,7 +214,7 @@ const headProblem = computed(() =>
       </datalist>
       <fieldset class="includes">
         <legend>The estimate includes</legend>
-        <BFormCheckbox
+        <CheckField
           v-for="workType in WORK_TYPES"
           :key="workType"
           v-model="draft.estimateIncludes"
@@ -222,7 +222,7 @@ const headProblem = computed(() =>
           :value="workType"
           :disabled="workType === 'run' || workType === 'rework'"
           >{{ workType }}
-        </BFormCheckbox>
+        </CheckField>
         <span class="quiet">Other time adds to the cost but is not compared with the estimate.</span>
       </fieldset>
       <StandardChooser :subject="subject" @take="takeStandard" />

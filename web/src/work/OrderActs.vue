@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { OrderJson, OrderRow, TaskRow } from '@wergon/contract/compare';
 import { ORDER_MOVES } from '@wergon/core/work';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
+import { CheckField } from '../kit/parts/index.ts';
 
 type State = OrderRow['state'];
 const props = defineProps<{ order: OrderJson['order']; tasks: readonly TaskRow[] }>();
@@ -95,14 +96,9 @@ async function copy(): Promise<void> {
       <p>
         <b>Which optional tasks were accepted?</b> The others stay on paper and are no part of the estimate.
       </p>
-      <BFormCheckbox
-        v-for="task in optional"
-        :key="task.id"
-        v-model="accepted"
-        class="check"
-        :value="task.id"
-        >{{ task.title }}</BFormCheckbox
-      >
+      <CheckField v-for="task in optional" :key="task.id" v-model="accepted" class="check" :value="task.id">{{
+        task.title
+      }}</CheckField>
       <BButton type="submit" variant="primary" :disabled="isBusy">Accept</BButton>
       <BButton variant="quiet" @click="asks = null">Not now</BButton>
     </form>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
@@ -8,6 +8,7 @@ import type { OrderSubject, StandardId } from '@wergon/core/work';
 import { callRoute } from '../kit/index.ts';
 import { stepDraft } from './orderDraft.ts';
 import type { TaskDraft } from './orderDraft.ts';
+import { CheckField } from '../kit/parts/index.ts';
 
 const props = defineProps<{ subject: OrderSubject }>();
 const emit = defineEmits<{ take: [tasks: readonly TaskDraft[], title: string] }>();
@@ -68,7 +69,7 @@ function take(): void {
       </optgroup>
     </BFormSelect>
     <template v-if="job">
-      <BFormCheckbox
+      <CheckField
         v-for="step in optional"
         :key="step.task"
         v-model="chosenOptional"
@@ -76,7 +77,7 @@ function take(): void {
         :value="step.task"
         >with
         {{ tasks.get(step.task)?.title }}
-      </BFormCheckbox>
+      </CheckField>
     </template>
     <BButton v-if="job || single" variant="quiet" @click="take">
       {{ job ? `Add its tasks` : 'Add this task' }}

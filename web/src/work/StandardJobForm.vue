@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import { SCOPE_KINDS } from '@wergon/contract/work';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
 import { callRoute, useForm } from '../kit/index.ts';
-import { FormField, PickField } from '../kit/parts/index.ts';
+import { CheckField, FormField, PickField } from '../kit/parts/index.ts';
 
 const props = defineProps<{ tasks: readonly StandardTaskJson[]; job?: StandardJobJson }>();
 const emit = defineEmits<{ done: [] }>();
@@ -77,7 +77,7 @@ async function save(): Promise<void> {
     <ol>
       <li v-for="(step, i) in form.fields.value.steps" :key="step.task">
         <span class="name">{{ titles.get(step.task) }}</span>
-        <BFormCheckbox v-model="step.isRequired" class="check">required</BFormCheckbox>
+        <CheckField v-model="step.isRequired" class="check">required</CheckField>
         <BButton
           variant="quiet"
           size="sm"
@@ -107,7 +107,7 @@ async function save(): Promise<void> {
     <div class="acts">
       <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Save standard job</BButton>
       <BButton variant="quiet" @click="emit('done')">Leave it as it is</BButton>
-      <BFormCheckbox v-if="job" v-model="form.fields.value.isOff" class="check">switched off</BFormCheckbox>
+      <CheckField v-if="job" v-model="form.fields.value.isOff" class="check">switched off</CheckField>
     </div>
   </form>
 </template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import type { Preparation, StandardTaskJson } from '@wergon/contract/work';
 import { callRoute, useForm } from '../kit/index.ts';
-import { FormField } from '../kit/parts/index.ts';
+import { CheckField, FormField } from '../kit/parts/index.ts';
 import { HOURS, newTask, stepBody, stepDraft } from './orderDraft.ts';
 import StepFields from './StepFields.vue';
 
@@ -66,7 +66,7 @@ async function save(): Promise<void> {
     <div class="acts">
       <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Save standard task</BButton>
       <BButton variant="quiet" @click="emit('done')">Leave it as it is</BButton>
-      <BFormCheckbox v-if="task" v-model="form.fields.value.isOff" class="check">switched off</BFormCheckbox>
+      <CheckField v-if="task" v-model="form.fields.value.isOff" class="check">switched off</CheckField>
     </div>
   </form>
 </template>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormCheckbox, BFormInput } from 'bootstrap-vue-next';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
 import { formatCents } from '@wergon/core/money';
 import { callRoute, useDesk } from '../kit/index.ts';
-import { PlainButton, QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { CheckField, PlainButton, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { estimateDraft, newOrder, stepDraft } from './orderDraft.ts';
 import StandardJobForm from './StandardJobForm.vue';
 import StandardTaskForm from './StandardTaskForm.vue';
@@ -73,7 +73,7 @@ const mayChange = computed(() => desk.may('work.change'));
           aria-label="Find a standard"
           placeholder="Find a standard"
         />
-        <BFormCheckbox v-model="showsOff" class="check">also those switched off</BFormCheckbox>
+        <CheckField v-model="showsOff" class="check">also those switched off</CheckField>
         <span v-if="search" class="quiet" role="status"
           >{{ jobs.length + shownTasks.length }} match
           <BButton variant="quiet" size="sm" @click="search = ''">Show all</BButton></span

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import type { Preparation } from '@wergon/contract/work';
 import { REPORT_KINDS, REPORT_TIMES } from '@wergon/contract/work';
-import { FormField } from '../kit/parts/index.ts';
+import { CheckField, FormField } from '../kit/parts/index.ts';
 import type { TaskDraft } from './orderDraft.ts';
 
 /** What a step holds beside its line: instructions, reports, a fixed price. */
@@ -95,13 +95,13 @@ const numberOrNull = (typed: unknown) => {
             @update:model-value="report.most = numberOrNull($event)"
           />
         </template>
-        <BFormCheckbox
+        <CheckField
           class="skip"
           :model-value="report.maySkip === false"
           @update:model-value="report.maySkip = $event !== true"
         >
           must be answered
-        </BFormCheckbox>
+        </CheckField>
         <BButton variant="quiet" size="sm" @click="task.reports.splice(i, 1)">Remove</BButton>
       </div>
       <BButton variant="quiet" size="sm" @click="addReport">Add report</BButton>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { BButton, BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { Preparation } from '@wergon/contract/work';
 import { formatCents } from '@wergon/core/money';
 import type { OrderEstimate } from '@wergon/core/work';
-import { FormField, PlainButton } from '../kit/parts/index.ts';
+import { CheckField, FormField, PlainButton } from '../kit/parts/index.ts';
 import { useDesk } from '../kit/index.ts';
 import { ChargeFields } from '../shop/index.ts';
 import AssignedField from './AssignedField.vue';
@@ -172,7 +172,7 @@ const errorOf = (i: number): string => {
           <FormField v-slot="{ id }" label="Cost code">
             <BFormInput :id="id" v-model="task.costCode" size="sm" list="cost-codes" />
           </FormField>
-          <BFormCheckbox v-model="task.isOptional" class="check">optional, may be declined</BFormCheckbox>
+          <CheckField v-model="task.isOptional" class="check">optional, may be declined</CheckField>
           <AssignedField v-model="task.assigned" :preparation="preparation" />
           <ChargeFields v-model="task.charge" />
         </StepFields>
