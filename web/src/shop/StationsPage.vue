@@ -127,4 +127,10 @@ const say = (at: Instant | null): string => {
   color: var(--action);
   font-size: 14px;
 }
+.btn + .btn {
+  margin-left: 8px;
+}
+table + .quiet {
+  margin-top: 8px;
+}
 </style>
