@@ -6,7 +6,7 @@ import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { newId, readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { loadNames } from '../ledger/index.ts';
+import { loadNames, readChanges } from '../ledger/index.ts';
 import { StationEntity, UnitEntity } from '../shop/index.ts';
 import { loadFloor, loadFloorPart } from './board.ts';
 import { loadPlans } from '../people/index.ts';
@@ -35,11 +35,14 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
   });
 
   mount('floorChanges', async ({ query: { after, day } }) => {
-    const part = live.changesSince(after);
-    if (!part) return ok(null);
     const known = await facts.get();
     const units = await unitWordsOf();
-    return ok(await readSql(database, (sql) => loadFloorPart(sql, known, day, clock.now(), part, units)));
+    const now = clock.now();
+    return ok(
+      await readChanges(database, live, after, (sql, part) =>
+        loadFloorPart(sql, known, day, now, part, units),
+      ),
+    );
   });
 
   mount('latest', async () => {

@@ -23,17 +23,21 @@ const MOST_REMEMBERED = 2_000;
 /** Remembers what the last commits have changed. */
 export function createChangeMemory() {
   const steps: { readonly before: number; readonly after: number; readonly changes: Changes }[] = [];
+  /** The last place at which something changed that moved the journal on to no other. */
+  let unmoved = -1;
   return {
     add: (before: number, after: number, changes: Changes): void => {
-      // What waited for its time to come changes something at no new place: whoever knows this place does not know that.
-      if (before === after) steps.length = 0;
+      // What waited for its time to come changes something at no new place: who knows that place may not know of it.
+      if (before === after) unmoved = after;
       else steps.push({ before, after, changes });
       if (steps.length > MOST_REMEMBERED) steps.shift();
     },
-    /** What has changed since a place in the journal; absent where that is not remembered any more. */
-    since: (seq: number): Changes | undefined => {
+    /** What has changed since a place in the journal up to where it is now; absent where not all of that is remembered. */
+    since: (seq: number, now: number): Changes | undefined => {
+      // A commit that is not told of yet may be seen already.
+      if (seq <= unmoved || steps.at(-1)?.after !== now || seq > now) return undefined;
       const first = steps.findIndex(({ after }) => after > seq);
-      if (first < 0) return steps.at(-1)?.after === seq ? noChanges : undefined;
+      if (first < 0) return noChanges;
       const missed = steps.slice(first);
       const isUnbroken = missed.every(({ before }, i) => before === (i === 0 ? seq : missed[i - 1]?.after));
       return isUnbroken ? joinChanges(missed.map(({ changes }) => changes)) : undefined;

@@ -119,18 +119,20 @@ test('a busy moment is told as one event, with whose days and which orders it ha
   await close();
 });
 
-test.each<[after: number, people: readonly string[] | undefined, why: string]>([
-  [9, undefined, 'before all that is remembered'],
-  [10, ['ada', 'bo', 'cy'], 'all of it'],
-  [11, ['bo', 'cy'], 'from a place in between'],
-  [12, ['cy'], 'the last alone'],
-  [13, [], 'nothing is missed'],
-  [14, undefined, 'a place that has not come yet'],
-])('what has changed since %i is %j: %s', (after, people) => {
+test.each<[after: number, now: number, people: readonly string[] | undefined, why: string]>([
+  [9, 13, undefined, 'before all that is remembered'],
+  [10, 13, ['ada', 'bo', 'cy'], 'all of it'],
+  [11, 13, ['bo', 'cy'], 'from a place in between'],
+  [12, 13, ['cy'], 'the last alone'],
+  [13, 13, [], 'nothing is missed'],
+  [14, 13, undefined, 'a place that has not come yet'],
+  [11, 14, undefined, 'a commit can be seen that nobody has been told of'],
+  [14, 14, undefined, 'the same, asked for from there'],
+])('what has changed since %i, seen at %i, is %j: %s', (after, now, people) => {
   const live = createLive();
   for (const [i, id] of ['ada', 'bo', 'cy'].entries())
     live.publish(commit(i + 11, { technicians: new Set([technicianId.parse(id)]) }));
-  const since = live.changesSince(after);
+  const since = live.changesSince(after, now);
   expect(since && [...since.technicians]).toEqual(people);
   live.close();
 });
@@ -143,6 +145,10 @@ test('what was taken in at no new place of the journal is not passed over', () =
     after: 1,
     changes: { ...noChanges, technicians: new Set([technicianId.parse('ada')]) },
   });
-  expect(live.changesSince(1)).toBeUndefined();
+  expect(live.changesSince(1, 1)).toBeUndefined();
+  // Somebody who knew the first place asks only after one more commit: what came in between is still unknown to them.
+  live.publish(commit(2));
+  expect(live.changesSince(1, 2)).toBeUndefined();
+  expect(live.changesSince(2, 2)).toEqual(noChanges);
   live.close();
 });

@@ -14,8 +14,8 @@ export type Live = {
   readonly publishSetup: () => void;
   /** Another number whenever anything has changed. */
   readonly version: () => number;
-  /** What has changed since a place in the journal; absent where that is not known any more. */
-  readonly changesSince: (seq: number) => Changes | undefined;
+  /** What has changed since a place in the journal up to where it is now; absent where that is not known. */
+  readonly changesSince: (seq: number, now: number) => Changes | undefined;
   readonly stream: (req: Request, res: Response, currentSeq: number, listener: Listener) => void;
   /** Ends the streams of whoever may hear them no longer: of one session, one user, one station. */
   readonly end: (key: string) => void;

@@ -1,5 +1,8 @@
 import type { ReadAnswer } from './apart.ts';
 
+/** Different answers that are kept: far more than those who listen ask for at once. */
+const MOST_KEPT = 200;
+
 /** Keeps answers that are the same for everybody who may ask, until something changes: those who hear of the same commit
  *  ask for the same. */
 export function createShared(versionNow: () => number) {
@@ -10,6 +13,8 @@ export function createShared(versionNow: () => number) {
     version = versionNow();
     const known = answers.get(key);
     if (known) return known;
+    // Nobody fills the memory with questions that differ in nothing but how they are put.
+    if (answers.size >= MOST_KEPT) answers.clear();
     const answer = make();
     answers.set(key, answer);
     // What went wrong once may go right the next time.

@@ -27,6 +27,7 @@ export { loadPersonTimeline, loadRunning } from './personTimeline.ts';
 export { costAnew } from './rates.ts';
 export { readBatch } from './readBatch.ts';
 export { PROJECTIONS, catchUp, rebuild } from './rebuild.ts';
+export { readChanges } from './readChanges.ts';
 export { findHead } from './record.ts';
 export { mountLedger } from './routes.ts';
 export { loadNames, loadScan } from './scans.ts';

@@ -1,9 +1,10 @@
+import { setImmediate } from 'node:timers/promises';
 import fc from 'fast-check';
 import { floorChangesSchema, floorSchema, mergeFloor } from '@wergon/contract/floor';
 import { directoryChangesSchema, directorySchema, mergeDirectory } from '@wergon/contract/station';
 import { readSql } from '../db/index.ts';
 import { PROJECTIONS, rebuild } from '../ledger/rebuild.ts';
-import { at, newId, openTestShop } from '../app/testShop.fixture.ts';
+import { SEVEN, at, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 
 // Whatever happens, what a station or a page knows with what it asks for since is what it would be told as a whole.
@@ -130,6 +131,31 @@ test(`what is known with what has changed since is the whole (seed ${SEED})`, as
   );
 });
 
+/** Lets the server get on by so many turns. */
+const letGo = async (turns: number) => {
+  for (let i = 0; i < turns; i += 1) await setImmediate();
+};
+
+test(`asked for while somebody scans, nothing is passed over (seed ${SEED})`, async () => {
+  let [known, day] = [await directory(), await floor()];
+  const look = async () => {
+    const [changes, dayChanges] = await Promise.all([directoryChanges(known.seq), floorChanges(day.seq)]);
+    known = changes ? mergeDirectory(known, changes) : await directory();
+    day = dayChanges ? mergeFloor(day, dayChanges) : await floor();
+  };
+  const around = fc.record({ steps, scansAfter: fc.nat(12), asksAfter: fc.nat(12) });
+  await fc.assert(
+    fc.asyncProperty(around, async ({ steps: [step], scansAfter, asksAfter }) => {
+      if (!step) return;
+      await Promise.all([letGo(scansAfter).then(() => take(step)), letGo(asksAfter).then(look)]);
+      await look();
+      expect(sorted(known)).toEqual(sorted(await directory()));
+      expect(sorted(day)).toEqual(sorted(await floor()));
+    }),
+    { seed: SEED, numRuns: 40 },
+  );
+});
+
 test('whatever came, in whatever order, what is kept is what is derived anew', async () => {
   const rows = () =>
     readSql(shop.database, (sql) =>
@@ -143,6 +169,20 @@ test('whatever came, in whatever order, what is kept is what is derived anew', a
   const live = await rows();
   await rebuild(shop.database, await shop.context.facts.get(), shop.clock.now());
   expect(await rows()).toEqual(live);
+});
+
+test('what only now became due is not passed over by whoever asks after one more scan', async () => {
+  // Made on a device whose clock runs ahead: it waits for its time.
+  const ahead = { id: newId(), type: 'shift-in', at: at(110), technician: shop.bo };
+  await shop.send(ahead);
+  const [known, day] = [await directory(), await floor()];
+  shop.clock.set((SEVEN + 111 * 60) * 1000);
+  await shop.context.journal.takeInDue();
+  await shop.send(shop.scan('work-stop', 110.5, shop.ada));
+  const [changes, dayChanges] = [await directoryChanges(known.seq), await floorChanges(day.seq)];
+  const [whole, wholeDay] = [await directory(), await floor()];
+  expect(sorted(changes ? mergeDirectory(known, changes) : whole)).toEqual(sorted(whole));
+  expect(sorted(dayChanges ? mergeFloor(day, dayChanges) : wholeDay)).toEqual(sorted(wholeDay));
 });
 
 test('after what is not known any more the whole is asked for', async () => {

@@ -9,7 +9,7 @@ import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import { loadBoard, loadBoardPart } from '../floor/index.ts';
-import { readBatch, writeOutcome } from '../ledger/index.ts';
+import { readBatch, readChanges, writeOutcome } from '../ledger/index.ts';
 import { BadgeEntity } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { StationEntity } from '../shop/index.ts';
@@ -170,14 +170,14 @@ export function mountStation(mount: Mount, context: StationContext): void {
   });
 
   mount('directoryChanges', async ({ query: { after } }) => {
-    const part = live.changesSince(after);
-    if (!part) return ok(null);
     const known = await facts.get();
     const now = clock.now();
-    const { board, moves } = await readSql(database, (sql) => {
+    const read = await readChanges(database, live, after, (sql, part) => {
       const found = loadBoardPart(sql, known, now, part);
       return { board: found, moves: loadMoves(sql, known, now, found) };
     });
+    if (!read) return ok(null);
+    const { board, moves } = read;
     const details = await loadChangedDetails(database.em.fork(), known, board, moves, now);
     return ok({ ...board, ...details });
   });
