@@ -14,7 +14,7 @@ import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql, writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
-import { deriveLines } from './projection.ts';
+import { deriveLines } from './laborLines.ts';
 import type { FactsCache, ShopFacts } from '../catalog/index.ts';
 import { CostRateEntity, explainStored, loadRecords, planRecords, readStored } from '../people/index.ts';
 
