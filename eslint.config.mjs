@@ -15,6 +15,7 @@ export default defineConfig(
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'no-console': 'error',
+      'object-shorthand': 'error',
     },
   },
   ...vue.configs['flat/recommended'],

@@ -41,8 +41,8 @@ export function mountApprovals(mount: Mount, { database, clock, facts, journal }
             : ('other-department' as const);
     return ok({
       asOf: now,
-      firstDay: firstDay,
-      lastDay: lastDay,
+      firstDay,
+      lastDay,
       approval: settingsOf(known.shop).pay.approval,
       people: [...known.technicians.values()]
         .map(({ id, name, department }) => ({

@@ -38,8 +38,8 @@ export function mountAttendance(mount: Mount, { database, clock, facts }: Ledger
     const departments = [...new Set(people.map(({ department }) => department))].sort();
     return ok({
       asOf: now,
-      firstDay: firstDay,
-      lastDay: lastDay,
+      firstDay,
+      lastDay,
       total: sumParts(people),
       departments: departments.map((department) => ({
         department,

@@ -89,7 +89,7 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
         nameplate,
         owner,
       })),
-      closedDays: closedDays.map(({ day, name }) => ({ day: day, name })),
+      closedDays: closedDays.map(({ day, name }) => ({ day, name })),
       actions: ACTIONS.map((action) => ({ action, code: codeOfAction(action) })),
     });
   });

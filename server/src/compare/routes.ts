@@ -152,11 +152,11 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
         name,
         type,
         size,
-        addedAt: addedAt,
+        addedAt,
         addedBy,
       })),
       changes: changes.map(({ at, by, changes: fields }) => ({
-        at: at,
+        at,
         by,
         changes: fields,
       })),

@@ -144,7 +144,7 @@ export function writeLine(facts: ShopFacts, line: LaborLine, costs: Costs): Line
     technician,
     name: facts.technicians.get(technician)?.name ?? technician,
     workType,
-    day: day,
+    day,
     seconds,
     measuredSeconds,
     sharedSeconds,

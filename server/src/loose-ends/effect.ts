@@ -71,7 +71,7 @@ export const writeEffect = (
 ): EffectJson => ({
   lanes: spots.map(({ technician, day }) => ({
     name: facts.technicians.get(technician)?.name ?? technician,
-    day: day,
+    day,
     before: writeLane(facts, before.lanes.get(technician) ?? [], day),
     after: writeLane(facts, after.lanes.get(technician) ?? [], day),
   })),
@@ -91,8 +91,8 @@ const writeLane = (
   return stints
     .filter((stint) => stint.to > from && stint.from < to)
     .map(({ from, to, running, capped }) => ({
-      from: from,
-      to: to,
+      from,
+      to,
       title: running.map(({ target }) => titleOf(facts, target)).join(' and '),
       order: running[0] ? orderNumberOf(facts, running[0].target) : null,
       isTorn: capped,

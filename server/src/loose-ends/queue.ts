@@ -122,7 +122,7 @@ function writeEnd(
     about: about ?? null,
     times: 'times' in end ? end.times : 1,
     refused: 'refused' in end && end.refused ? { ...end.refused, errors: [...end.refused.errors] } : null,
-    answers: answers,
+    answers,
   };
 }
 

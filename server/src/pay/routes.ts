@@ -98,8 +98,8 @@ function listPeriods(sql: Sql, facts: ShopFacts, now: Instant) {
 }
 
 const textOf = ({ firstDay, lastDay }: PayPeriod) => ({
-  firstDay: firstDay,
-  lastDay: lastDay,
+  firstDay,
+  lastDay,
 });
 
 /** A period as it stands: its shift days, and the adjustments that it takes or has taken. */

@@ -54,14 +54,14 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
     const days = daysFrom(today, DAYS_AHEAD);
     return ok({
       patterns: patterns.map(({ from, weeks }) => ({
-        from: from,
+        from,
         weeks: weeks.map((week) => [...week]),
       })),
-      absences: absences.map(({ day, kind, isPaid }) => ({ day: day, kind, isPaid })),
+      absences: absences.map(({ day, kind, isPaid }) => ({ day, kind, isPaid })),
       days: days.map((day) => {
         const planned = plannedOn(patterns, closed.has(day), absent.has(day), day);
         return {
-          day: day,
+          day,
           kind: planned.kind,
           plannedSeconds: planned.kind === 'work' ? plannedSeconds(planned.plan) : 0,
           words: wordsOf(planned, closed.get(day), absent.get(day)),

@@ -13,7 +13,7 @@ export function mountNotices(mount: Mount, { database, clock, live }: Context): 
     return ok({
       notices: notices.map(({ id, at, by, text, untilDay }) => ({
         id,
-        at: at,
+        at,
         by,
         text,
         until: untilDay == null ? null : toDay(untilDay),

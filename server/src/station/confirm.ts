@@ -33,7 +33,7 @@ export function findToConfirm(
 
 /** What is told of such a day at the station. */
 export const writeToConfirm = ({ day, stamp, attendedSeconds, chargedSeconds }: ShiftDay) => ({
-  day: day,
+  day,
   stamp,
   attendedSeconds,
   chargedSeconds,

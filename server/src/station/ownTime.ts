@@ -66,7 +66,7 @@ export function loadOwnTime(
       seconds,
     }));
     return {
-      day: day,
+      day,
       attendedSeconds: days.find((each) => each.day === day)?.attendedSeconds ?? 0,
       chargedSeconds: sumSeconds(lines),
       lines,

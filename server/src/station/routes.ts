@@ -79,7 +79,7 @@ export function mountStation(mount: Mount, context: StationContext): void {
       lastScanAt: null,
     });
     live.publishSetup();
-    return ok({ id, code, expiresAt: expiresAt });
+    return ok({ id, code, expiresAt });
   });
 
   mount('saveStation', async ({ param, body: { name, settings } }) => {

@@ -152,7 +152,7 @@ function loadPersonDay(
     asOf: now,
     technician,
     name: facts.technicians.get(technician)?.name ?? '',
-    day: day,
+    day,
     isClosed: closedUntil !== null && day <= closedUntil,
     planned: planned ? { from: planned.from, to: planned.to } : null,
     stints: stints.map((stint) => writeStint(sql, facts, names, stint)),

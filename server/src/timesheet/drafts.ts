@@ -13,7 +13,7 @@ export function mountDrafts(mount: Mount, { database, clock }: LedgerContext): v
     return ok({
       drafts: rows.map(({ id, at, fields }) => ({
         id,
-        at: at,
+        at,
         by: who.user.name,
         fields,
       })),

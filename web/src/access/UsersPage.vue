@@ -39,12 +39,13 @@ const shop = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop'), en
 const departments = computed(() => shop.data.value?.lists.department ?? []);
 
 /** None of them stands for all. */
-function toggleDepartment(id: string): void {
-  if (!edited.value) return;
-  const own = edited.value.departments ?? [];
-  const next = own.includes(id) ? own.filter((each) => each !== id) : [...own, id];
-  edited.value.departments = next.length === 0 ? null : next;
-}
+/** Whose time they correct and approve; none chosen is everybody’s. */
+const ownDepartments = computed({
+  get: () => edited.value?.departments ?? [],
+  set: (chosen: readonly string[]) => {
+    if (edited.value) edited.value.departments = chosen.length === 0 ? null : [...chosen];
+  },
+});
 async function save(): Promise<void> {
   const user = edited.value;
   if (!user) return;
@@ -164,9 +165,9 @@ async function save(): Promise<void> {
           <CheckField
             v-for="{ id, name } in departments"
             :key="id"
+            v-model="ownDepartments"
             class="check"
-            :model-value="edited.departments?.includes(id) ?? false"
-            @update:model-value="toggleDepartment(id)"
+            :value="id"
             >{{ name }}</CheckField
           >
         </fieldset>

@@ -47,10 +47,6 @@ type Fields = { name: string; settings: { -readonly [K in keyof StationSettings]
 const form = useForm<Fields>({ name: props.station.name, settings: { ...props.station.settings } });
 const settings = computed(() => form.fields.value.settings);
 
-function toggle(field: 'people' | 'workCenters', id: string): void {
-  const chosen = settings.value[field];
-  settings.value[field] = chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id];
-}
 async function save(): Promise<void> {
   const sent = await form.send((body) =>
     callRoute('saveStation', { params: { station: props.station.id }, body }),
@@ -115,9 +111,9 @@ async function save(): Promise<void> {
       <CheckField
         v-for="{ id, name } in centers"
         :key="id"
+        v-model="settings.workCenters"
         class="check"
-        :model-value="settings.workCenters.includes(id)"
-        @update:model-value="toggle('workCenters', id)"
+        :value="id"
         >{{ name }}</CheckField
       >
     </fieldset>
@@ -126,9 +122,9 @@ async function save(): Promise<void> {
       <CheckField
         v-for="{ id, name } in groups"
         :key="id"
+        v-model="settings.people"
         class="check"
-        :model-value="settings.people.includes(id)"
-        @update:model-value="toggle('people', id)"
+        :value="id"
         >{{ name }}</CheckField
       >
     </fieldset>

@@ -66,7 +66,7 @@ export function useSlips() {
     key: (keys += 1),
     id,
     once: crypto.randomUUID(),
-    at: at,
+    at,
     saved: JSON.stringify(fields),
   });
 
