@@ -4,6 +4,7 @@ const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescri
 const MODULES = [
   '@noble/hashes',
   '@tanstack/match-sorter-utils',
+  '@vuepic/vue-datepicker',
   '@vueuse/core',
   '@vueuse/shared',
   'bootstrap-vue-next',
@@ -22,6 +23,8 @@ export default {
   transformIgnorePatterns: [`/node_modules/(?!(${MODULES})/)`],
   moduleNameMapper: {
     '^@wergon/(core|contract|server|demo)/([a-z-]+)$': '<rootDir>/$1/src/$2/index.ts',
+    // How things look is looked at, not computed.
+    '\\.css$': '<rootDir>/scripts/noStyles.cjs',
   },
   testTimeout: 180_000,
   testSequencer: '<rootDir>/scripts/longestFirst.mjs',

@@ -77,7 +77,7 @@ const numberOrNull = (typed: unknown) => {
           <BFormInput
             :model-value="report.least ?? ''"
             size="sm"
-            lazy
+            :model-modifiers="{ lazy: true }"
             class="figure hours"
             inputmode="decimal"
             :aria-label="`Least of report ${i + 1}`"
@@ -87,7 +87,7 @@ const numberOrNull = (typed: unknown) => {
           <BFormInput
             :model-value="report.most ?? ''"
             size="sm"
-            lazy
+            :model-modifiers="{ lazy: true }"
             class="figure hours"
             inputmode="decimal"
             :aria-label="`Most of report ${i + 1}`"

@@ -1,0 +1,92 @@
+/** @jest-environment jsdom */
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query';
+import { flushPromises, mount } from '@vue/test-utils';
+import { toInstant } from '@wergon/core/time';
+import { signIn } from '../kit/desk.fixture.ts';
+import { CallFailed, bodies, server } from '../kit/fakeServer.fixture.ts';
+import RequestLines from './RequestLines.vue';
+
+jest.mock('../kit/callRoute.ts', () => ({
+  ...jest.requireActual<object>('../kit/callRoute.ts'),
+  ...jest.requireActual<object>('../kit/fakeServer.fixture.ts'),
+}));
+
+const NOW = Math.floor(Date.now() / 1000);
+const request = (id: string, more: object = {}) => ({
+  id,
+  at: toInstant(NOW - 60),
+  technician: 't1',
+  name: 'Ada',
+  what: 'part',
+  target: '1001 Strip',
+  text: 'bearing 6204',
+  station: 'Winding 1',
+  answer: null,
+  ...more,
+});
+let client: QueryClient;
+beforeEach(() => {
+  client = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: Infinity } } });
+  server.calls = [];
+});
+afterEach(() => client.clear());
+
+async function open(requests: object[], mayAnswer = true, out: string[] = []) {
+  signIn(...(mayAnswer ? (['floor.answer'] as const) : []));
+  server.answer = ({ name }) => (name === 'requests' ? { requests } : null);
+  const page = mount(RequestLines, {
+    props: { out: new Set(out) },
+    global: { plugins: [[VueQueryPlugin, { queryClient: client }]] },
+  });
+  await flushPromises();
+  return page;
+}
+
+test('what is answered, or older than a day, is not shown; nothing at all where nobody asks', async () => {
+  const page = await open([
+    request('r1'),
+    request('r2', { answer: 'on my way' }),
+    request('r3', { at: toInstant(NOW - 86_401) }),
+  ]);
+  expect(page.findAll('form')).toHaveLength(1);
+  client.clear();
+  expect((await open([])).find('section').exists()).toBe(false);
+});
+
+test('who is not signed in any more is said so', async () => {
+  expect((await open([request('r1')], true, ['t1'])).text()).toContain('not signed in');
+});
+
+test('whoever may not answer sees what is asked, without a field', async () => {
+  const page = await open([request('r1')], false);
+  expect(page.text()).toContain('needs a part: bearing 6204');
+  expect(page.find('input').exists()).toBe(false);
+});
+
+test('a reply goes without the space around it; blanks alone are none', async () => {
+  const page = await open([request('r1')]);
+  await page.get('input').setValue('   ');
+  expect(page.get('button').attributes('disabled')).toBeDefined();
+  await page.get('form').trigger('submit');
+  await page.get('input').setValue('  it is in rack 4 ');
+  await page.get('form').trigger('submit');
+  await flushPromises();
+  expect(bodies().filter(([name]) => name === 'answerRequest')).toEqual([
+    ['answerRequest', { text: 'it is in rack 4', once: expect.any(String) as string }],
+  ]);
+  expect(page.get('input').element.value).toBe('');
+});
+
+test('a reply that is refused stays in its field, with why', async () => {
+  const page = await open([request('r1')]);
+  await page.get('input').setValue('on my way');
+  server.answer = () => {
+    throw new CallFailed({ title: 'Sent before' });
+  };
+  await page.get('form').trigger('submit');
+  await flushPromises();
+  expect([page.get('input').element.value, page.get('[role=alert]').text()]).toEqual([
+    'on my way',
+    'Sent before',
+  ]);
+});
