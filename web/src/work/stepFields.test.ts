@@ -53,15 +53,15 @@ test('bounds are asked for of a measured value alone', () => {
 
 test('instructions and reports come at the end and go where they are', async () => {
   const { page, task } = open();
-  const press = (words: string, which = 0) =>
+  const press = (words: string) =>
     page
       .findAll('button')
-      .filter((each) => each.text() === words)
-      [which]?.trigger('click');
+      .find((each) => each.text() === words)
+      ?.trigger('click');
   await press('Add instruction');
   await press('Add instruction');
   await page.get('[aria-label="Instruction 2 of Balance"]').setValue('Spin it up');
-  await press('Remove', 0);
+  await press('Remove');
   expect(task.instructions).toEqual([{ text: 'Spin it up', hours: '' }]);
   await press('Add report');
   expect(task.reports.map(({ kind }) => kind)).toEqual(['value', 'pieces']);
