@@ -1,4 +1,3 @@
-import { Defect } from '../result/index.ts';
 import { toInstant } from '../time/index.ts';
 import type {
   Conversation,
@@ -14,13 +13,10 @@ import { answerOption, answerText } from './answers.ts';
 import { resumeCrew } from './crew.ts';
 import type { Answered } from './answers.ts';
 import { entriesForIntent, nthId, personAtStation, takeBack, without } from './entriesForIntent.ts';
-import { checkIntent, whyNotWorkable } from './checkIntent.ts';
+import { resolveIntent, whyNotWorkable } from './checkIntent.ts';
 import type { Option } from './question.ts';
 import { findTasks, findWaitingOrder } from './tasks.ts';
 import { blank, finish, instantOf, keep, refuse, show, sound, wait } from './show.ts';
-
-/** More answers than any intent can want; a rule that asked for ever would be a bug. */
-const MOST_STEPS = 50;
 
 const settle = (staysSignedOn: boolean, person: Person): Conversation =>
   staysSignedOn ? { step: 'person', person, draft: {} } : { step: 'idle' };
@@ -42,37 +38,30 @@ export function advanceIntent(
   const settled = { ...state, conversation: settle(staysSignedOn, person) };
   const standing = personAtStation(basis.directory, person, at);
   if (!standing) return refuse(blank(state), 'station.unknown_code', '', meta, context);
-  let intent = wanted;
-  for (let step = 0; step < MOST_STEPS; step += 1) {
-    const need = checkIntent(intent, standing, basis);
-    switch (need.kind) {
-      case 'fill':
-        intent = need.intent;
-        continue;
-      case 'ask': {
-        const { question } = need;
-        return wait(
-          state,
-          { step: 'asked', person, intent, question, typed: '', staysSignedOn },
-          meta,
-          context,
-          'question',
-        );
-      }
-      case 'refuse':
-        return refuse(settled, need.code, need.text, meta, context);
-      case 'already': {
-        const { technician } = person;
-        return show(settled, { kind: 'already-on', technician, target: need.target }, meta, context);
-      }
-      case 'nothing': {
-        const done = entriesForIntent(intent, standing, nthId(meta.entryId, voids.length), basis);
-        if (!done) return wait(settled, settled.conversation, meta, context);
-        return finish(settled, [...voids, ...done.entries], done, person, meta, context);
-      }
+  const { intent, check } = resolveIntent(wanted, standing, basis);
+  switch (check.kind) {
+    case 'ask': {
+      const { question } = check;
+      return wait(
+        state,
+        { step: 'asked', person, intent, question, typed: '', staysSignedOn },
+        meta,
+        context,
+        'question',
+      );
+    }
+    case 'refuse':
+      return refuse(settled, check.code, check.text, meta, context);
+    case 'already': {
+      const { technician } = person;
+      return show(settled, { kind: 'already-on', technician, target: check.target }, meta, context);
+    }
+    case 'nothing': {
+      const done = entriesForIntent(intent, standing, nthId(meta.entryId, voids.length), basis);
+      if (!done) return wait(settled, settled.conversation, meta, context);
+      return finish(settled, [...voids, ...done.entries], done, person, meta, context);
     }
   }
-  throw new Defect('an intent that is never complete');
 }
 
 type Asked = Extract<Conversation, { step: 'asked' }>;

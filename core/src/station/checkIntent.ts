@@ -1,5 +1,6 @@
 import type { EntryId, LaborState, Running, TargetId } from '../ledger/index.ts';
 import type { BoardOrder, BoardTechnician } from '../floor/index.ts';
+import { Defect } from '../result/index.ts';
 import { inForceAt, toInstant } from '../time/index.ts';
 import type { Instant } from '../time/index.ts';
 import { isWorkable } from '../work/index.ts';
@@ -24,6 +25,9 @@ export type PersonAt = {
   readonly at: Instant;
 };
 
+/** Who is asked: one person for everything; a crew for what must be reported alone, so that nobody waits for a list. */
+export type Asks = 'person' | 'crew';
+
 const NOTHING: IntentCheck = { kind: 'nothing' };
 const ask = (question: Question): IntentCheck => ({ kind: 'ask', question });
 const refuse = (code: StationRefusal, text = ''): IntentCheck => ({ kind: 'refuse', code, text });
@@ -35,21 +39,29 @@ export const runningOf = ({ doing }: LaborState): readonly Running[] =>
 
 /** Says what is still missing before an intent can be done. Asked again after each answer, it ends with `nothing`,
  *  with a refusal, or with the answer that all of it is so already. Source: docs/station.md. */
-export function checkIntent(intent: Intent, standing: PersonAt, context: StationContext): IntentCheck {
+function checkIntent(
+  intent: Intent,
+  standing: PersonAt,
+  context: StationContext,
+  asks: Asks = 'person',
+): IntentCheck {
+  // What a crew would have to choose is left open.
+  const choice = (check: IntentCheck | undefined) =>
+    asks === 'crew' && check?.kind === 'ask' ? undefined : check;
   switch (intent.kind) {
     case 'work':
       return (
-        missingTarget(intent, standing, context) ??
-        refusedTarget(intent, context) ??
-        outsideEstimate(intent, context) ??
+        choice(missingTarget(intent, standing, context)) ??
+        refusedTarget(intent, context, asks) ??
+        choice(outsideEstimate(intent, context)) ??
         alreadyOn(intent, standing) ??
-        missingMachine(intent, context) ??
-        missingStart(intent, standing, context) ??
-        missingReport(intent, reportsOfStart(intent, standing), context) ??
+        choice(missingMachine(intent, context)) ??
+        choice(missingStart(intent, standing, context)) ??
+        missingReport(intent, reportsOfStart(intent, standing), context, asks) ??
         NOTHING
       );
     case 'action':
-      return needOfAct(intent, standing, context);
+      return needOfAct(intent, standing, context, asks);
     case 'indirect': {
       const choices = [...context.directory.targets.values()].flatMap((target) =>
         target.kind === 'activity' && !target.isOff ? [target.id] : [],
@@ -87,25 +99,31 @@ function missingTarget(
     : ask({ kind: 'which-task', choices });
 }
 
-/** What the shop does not want started, as far as the station can know it. */
 /** Why an order cannot be worked on now. */
 export const whyNotWorkable = ({ state }: Pick<BoardOrder, 'state'>): StationRefusal =>
   state === 'on-hold' ? 'station.order_on_hold' : 'station.order_not_released';
 
+/** What the shop does not want started, as far as the station can know it. */
 export function refusedTarget(
   { target, isReopened, override }: WorkIntent,
-  { directory, settings, isOnline }: StationContext,
+  context: StationContext,
+  asks: Asks = 'person',
 ): IntentCheck | undefined {
+  const { directory, settings, isOnline } = context;
   if (target === undefined) return undefined;
   const known = directory.targets.get(target);
   if (!known) return refuse('station.unknown_code');
   if (known.kind === 'activity' || override || !isOnline) return undefined;
+  // A crew is asked nothing of the kind: its lead says it at their own badge.
+  const isAsked = asks === 'person';
   const no = (code: StationRefusal, text: string) =>
-    settings.mayOverride ? ask({ kind: 'override', code, text }) : refuse(code, text);
+    isAsked && settings.mayOverride ? ask({ kind: 'override', code, text }) : refuse(code, text);
   const order = directory.orders.get(known.order);
   if (order && !isWorkable(order.state)) return no(whyNotWorkable(order), order.number);
   if (!known.isFinished || isReopened) return undefined;
-  return settings.mayReopen ? ask({ kind: 'reopen', target }) : no('station.task_finished', known.title);
+  return isAsked && settings.mayReopen
+    ? ask({ kind: 'reopen', target })
+    : no('station.task_finished', known.title);
 }
 
 function outsideEstimate({ target, workType, isOutside }: WorkIntent, { directory }: StationContext) {
@@ -193,31 +211,20 @@ function missingReport(
   { answers }: { readonly answers: readonly Answer[] },
   due: Due,
   { directory }: StationContext,
-  isAsked: (report: TaskReport) => boolean = () => true,
+  asks: Asks,
 ): IntentCheck | undefined {
   for (const { target, when } of due) {
     const reports = directory.tasks.get(target)?.reports ?? [];
     const index = reports.findIndex(
       (report, i) =>
         when.includes(report.when) &&
-        isAsked(report) &&
+        (asks === 'person' || !report.maySkip) &&
         !answers.some((answer) => answer.target === target && answer.index === i),
     );
     const report = reports[index];
     if (report) return ask({ kind: 'report', target, index, report, half: {} });
   }
   return undefined;
-}
-
-/** A report that must not be left out and is still missing: what a crew is asked for too, though nothing else is. */
-export function missingMustReport(
-  intent: WorkIntent | ActIntent,
-  standing: PersonAt,
-  context: StationContext,
-): Question | undefined {
-  const due = intent.kind === 'work' ? reportsOfStart(intent, standing) : reportsOfAct(intent, standing);
-  const need = missingReport(intent, due, context, ({ maySkip }) => !maySkip);
-  return need?.kind === 'ask' ? need.question : undefined;
 }
 
 const isStopOf = ({ action }: ActIntent): boolean => action === 'off-task' || action === 'done';
@@ -234,7 +241,7 @@ function reportsOfAct(intent: ActIntent, standing: PersonAt): Due {
   return endedBy(intent, standing).map((target) => ({ target, when }));
 }
 
-function needOfAct(intent: ActIntent, standing: PersonAt, context: StationContext): IntentCheck {
+function needOfAct(intent: ActIntent, standing: PersonAt, context: StationContext, asks: Asks): IntentCheck {
   const { stands } = standing;
   const running = runningOf(stands);
   const all = running.map(({ target }) => target);
@@ -251,7 +258,7 @@ function needOfAct(intent: ActIntent, standing: PersonAt, context: StationContex
   if (isStop && !intent.targets?.some((target) => all.includes(target))) return refuse('station.on_nothing');
   const ends = isStop || intent.action === 'shift-out';
   if (ends && !intent.isConfirmed) return ask({ kind: 'confirm-stop', targets: endedBy(intent, standing) });
-  return missingReport(intent, reportsOfAct(intent, standing), context) ?? NOTHING;
+  return missingReport(intent, reportsOfAct(intent, standing), context, asks) ?? NOTHING;
 }
 
 /** A stop or a shift end that the rule had to make, and that its technician has not spoken of yet. */
@@ -288,3 +295,24 @@ function forgottenEnd({ technician, at }: PersonAt, { directory }: StationContex
 /** Whether a lead's badge may let it through: anybody whom the shop calls a lead. */
 export const isLead = ({ people }: StationDirectory, technician: BoardTechnician['id']): boolean =>
   people.get(technician)?.isLead ?? false;
+
+/** More answers than any intent can want; a rule that asked for ever would be a bug. */
+const MOST_STEPS = 50;
+
+/** The loop of the sign-on: checks an intent and fills in what can only be one thing, until something must be asked or
+ *  refused, is so already, or nothing is missing. One person runs it once, a crew once for each of its members.
+ *  Source: docs/station.md. */
+export function resolveIntent(
+  wanted: Intent,
+  standing: PersonAt,
+  context: StationContext,
+  asks: Asks = 'person',
+): { readonly intent: Intent; readonly check: Exclude<IntentCheck, { readonly kind: 'fill' }> } {
+  let intent = wanted;
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    const check = checkIntent(intent, standing, context, asks);
+    if (check.kind !== 'fill') return { intent, check };
+    intent = check.intent;
+  }
+  throw new Defect('an intent that is never complete');
+}

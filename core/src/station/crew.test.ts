@@ -1,3 +1,4 @@
+import type { ResourceId } from './directory.ts';
 import { conversationOf, play, withReports } from './shop.fixture.ts';
 
 const ALL = ['ada work-start a', 'bo work-start a'];
@@ -43,6 +44,32 @@ test.each<[words: string, appended: readonly string[], ends: string, why: string
   const run = play(words);
   expect([...run.appended].sort()).toEqual([...appended].sort());
   expect(conversationOf(run)).toBe(ends);
+});
+
+test.each<[alone: string, asCrew: string, settings: Parameters<typeof play>[1], why: string]>([
+  ['ADA T1', 'CREW ADA T1', {}, 'a start'],
+  ['ADA T1', 'CREW ADA T1', { signsIn: true }, 'that signs in'],
+  ['ADA PRESS', 'CREW ADA PRESS', { machine: 'm2' as ResourceId }, 'on the machine that stands at the station'],
+  ['ADA SETUP T1', 'CREW ADA SETUP T1', {}, 'a kind of work'],
+  ['ADA T1 +20 ADA OUT', 'ADA T1 +20 CREW ADA OUT', {}, 'the way home'],
+  ['ADA MEETING', 'CREW ADA MEETING', {}, 'indirect work'],
+])('a crew of one does by %s what %s does (%#: %j, %s)', (alone, asCrew, settings) => {
+  const done = (words: string) =>
+    play(words, settings).effects.flatMap((effect) => {
+      if (effect.type !== 'append') return [];
+      const { id, ...entry } = effect.entry;
+      return [{ ...entry, at: 0, isKept: id !== '' }];
+    });
+  expect(done(asCrew)).toEqual(done(alone));
+});
+
+test.each([
+  ['CREW ADA HELD', 'station.order_on_hold'],
+  ['CREW HELD', 'station.order_on_hold'],
+  ['CREW ADA FINISHED', 'station.task_finished'],
+])('%s is refused for all, also where one alone could be let through', (words, code) => {
+  const { appended, state } = play(words, { mayOverride: true, mayReopen: true });
+  expect([appended, state.said]).toMatchObject([[], { kind: 'refused', code }]);
 });
 
 test('everybody who was started is named, and those for whom it made no sense', () => {

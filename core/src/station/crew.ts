@@ -8,6 +8,7 @@ import type {
   OpenCrew,
   InputMeta,
   Person,
+  StationRefusal,
   StationState,
   StationStep,
   StationContext,
@@ -15,7 +16,7 @@ import type {
 } from './conversation.ts';
 import type { BadgeId } from './directory.ts';
 import { entriesForIntent, memberId, personAtStation } from './entriesForIntent.ts';
-import { checkIntent, isLead, missingMustReport, refusedTarget, runningOf } from './checkIntent.ts';
+import { isLead, refusedTarget, resolveIntent, runningOf } from './checkIntent.ts';
 import type { PersonAt } from './checkIntent.ts';
 import type { Answer, Question } from './question.ts';
 import { blank, finish, instantOf, refuse, sound, wait } from './show.ts';
@@ -116,15 +117,11 @@ export function putCrewOn(
   context: StationContext,
 ): StationStep {
   const work = { ...crew.work, ...intent };
-  const need = refusedTarget(work, context);
-  if (need?.kind === 'refuse') return refuse(state, need.code, need.text, meta, context);
-  if (need?.kind === 'ask')
-    return refuse(state, 'station.task_finished', titleOf(work, context), meta, context);
-  return startCrew(state, { ...crew, work, started: [] }, meta, context);
+  const check = refusedTarget(work, context, 'crew');
+  return check?.kind === 'refuse'
+    ? refuse(state, check.code, check.text, meta, context)
+    : startCrew(state, { ...crew, work, started: [] }, meta, context);
 }
-
-const titleOf = ({ target }: WorkIntent, { directory }: StationContext): string =>
-  (target && directory.targets.get(target)?.title) ?? '';
 
 /** Nobody of a crew is asked for a PIN; where the station asks for them, the entry says that it was not. */
 function personOf(
@@ -135,22 +132,6 @@ function personOf(
   const hasPin = settings.identity === 'badge-pin' && (directory.people.get(technician)?.hasPin ?? false);
   const known = badge ? 'badge' : 'name';
   return { technician, badge: badge ?? lead?.badge ?? null, identity: hasPin ? 'pin-unchecked' : known };
-}
-
-/** What must be reported before any of them can go on; each report is asked for once, not of every one. */
-function askedOfCrew(
-  members: readonly Member[],
-  intentOf: (standing: PersonAt) => WorkIntent | ActIntent,
-  { lead }: OpenCrew,
-  meta: InputMeta,
-  context: StationContext,
-): Question | undefined {
-  for (const member of members) {
-    const standing = personAtStation(context.directory, personOf(member, lead, context), instantOf(meta));
-    const question = standing && missingMustReport(intentOf(standing), standing, context);
-    if (question) return question;
-  }
-  return undefined;
 }
 
 /** Asks the crew: whoever opened it, else the first of it, stands for all. */
@@ -202,6 +183,61 @@ function answersOf(
   return own;
 }
 
+/** What the loop came to for every member: a question or a refusal that stops all of them, or what each one did. */
+type CrewRun =
+  | { readonly kind: 'ask'; readonly question: Question }
+  | { readonly kind: 'refuse'; readonly code: StationRefusal; readonly text: string }
+  | {
+      readonly kind: 'done';
+      readonly state: StationState;
+      readonly effects: readonly Effect[];
+      readonly did: readonly TechnicianId[];
+    };
+type CrewIntent = WorkIntent | ActIntent;
+
+/** Runs the loop once for each member. A report that must not be left out is asked for before anybody has begun or
+ *  stopped, and once, not of every one; a member for whom it makes no sense does nothing. */
+function runCrew(
+  state: StationState,
+  { lead }: OpenCrew,
+  members: readonly Member[],
+  intentOf: (standing: PersonAt) => CrewIntent,
+  meta: InputMeta,
+  context: StationContext,
+): CrewRun {
+  const runs = members.flatMap((member, k) => {
+    const person = personOf(member, lead, context);
+    const standing = personAtStation(context.directory, person, instantOf(meta));
+    if (!standing) return [];
+    const own = { ...meta, entryId: memberId(meta.entryId, k) };
+    const { intent, check } = resolveIntent(intentOf(standing), standing, context, 'crew');
+    return intent.kind === 'work' || intent.kind === 'action'
+      ? [{ person, standing, meta: own, intent, check }]
+      : [];
+  });
+  for (const { check, intent } of runs) {
+    if (check.kind === 'ask') return { kind: 'ask', question: check.question };
+    if (check.kind === 'refuse' && intent.kind === 'work') return check;
+  }
+  let current = state;
+  const effects: Effect[] = [];
+  const given = new Set<Answer>();
+  const did: TechnicianId[] = [];
+  for (const { person, standing, meta: own, intent, check } of runs) {
+    if (check.kind !== 'nothing') continue;
+    const begun = intent.kind === 'work' ? intent.target : undefined;
+    const answers = answersOf(intent.answers, given, standing, begun);
+    const outcome = entriesForIntent({ ...intent, answers }, standing, own.entryId, context);
+    if (!outcome) continue;
+    // A start of a crew is not made anew by what one of them says afterwards.
+    const step = finish(current, outcome.entries, { ...outcome, work: null }, person, own, context);
+    current = step.state;
+    effects.push(...step.effects.filter(({ type }) => type === 'append'));
+    did.push(person.technician);
+  }
+  return { kind: 'done', state: current, effects, did };
+}
+
 /** Starts whoever is there and has not been started yet. Each one's start is an act of their own. */
 function startCrew(
   state: StationState,
@@ -216,29 +252,16 @@ function startCrew(
   const waiting = crew.members.filter(
     ({ technician, isMissing }) => !isMissing && !crew.started.includes(technician),
   );
-  const question = askedOfCrew(waiting, () => work, crew, meta, context);
-  if (question) return askCrew(state, { ...crew, work }, work, question, meta, context);
-  let current = state;
-  const effects: Effect[] = [];
-  const given = new Set<Answer>();
-  for (const [k, member] of waiting.entries()) {
-    const person = personOf(member, crew.lead, context);
-    const own = { ...meta, entryId: memberId(meta.entryId, k) };
-    const standing = personAtStation(context.directory, person, instantOf(meta));
-    if (!standing || checkIntent(work, standing, context).kind === 'already') continue;
-    const answers = answersOf(work.answers, given, standing, target);
-    const done = entriesForIntent({ ...work, answers }, standing, own.entryId, context);
-    if (!done) continue;
-    const step = finish(current, done.entries, { ...done, work: null }, person, own, context);
-    current = step.state;
-    effects.push(...step.effects.filter(({ type }) => type === 'append'));
-  }
+  const run = runCrew(state, crew, waiting, () => work, meta, context);
+  if (run.kind === 'ask') return askCrew(state, crew, work, run.question, meta, context);
+  if (run.kind === 'refuse') return refuse(state, run.code, run.text, meta, context);
   const started = [...crew.started, ...waiting.map(({ technician }) => technician)];
   const open = { ...crew, started };
   if (started.length === 0)
-    return withCrew(wait(current, open, meta, context, 'question'), open, meta, context);
+    return withCrew(wait(run.state, open, meta, context, 'question'), open, meta, context);
   const said = { kind: 'crew-started', technicians: started, target } as const;
-  return withCrew({ state: { ...current, said }, effects: [...effects, sound('done')] }, open, meta, context);
+  const effects = [...run.effects, sound('done')];
+  return withCrew({ state: { ...run.state, said }, effects }, open, meta, context);
 }
 
 /** Signs a crew in, out, on a break or off its task, all who are there; those for whom it makes no sense are named. */
@@ -256,39 +279,14 @@ export function actForCrew(
     isConfirmed: true,
     targets: runningOf(stands).map(({ target }) => target),
   });
-  const question = askedOfCrew(present, wholeFor, crew, meta, context);
-  if (question) return askCrew(state, crew, intent, question, meta, context);
-  let current = state;
-  const effects: Effect[] = [];
-  const given = new Set<Answer>();
-  const technicians: TechnicianId[] = [];
-  const skipped: TechnicianId[] = [];
-  for (const [k, member] of present.entries()) {
-    const person = personOf(member, crew.lead, context);
-    const own = { ...meta, entryId: memberId(meta.entryId, k) };
-    const standing = personAtStation(context.directory, person, instantOf(meta));
-    const whole = standing && {
-      ...wholeFor(standing),
-      answers: answersOf(intent.answers, given, standing, undefined),
-    };
-    const isRefused = !standing || !whole || checkIntent(whole, standing, context).kind === 'refuse';
-    const done = isRefused ? undefined : entriesForIntent(whole, standing, own.entryId, context);
-    if (!done) {
-      skipped.push(member.technician);
-      continue;
-    }
-    technicians.push(member.technician);
-    const step = finish(current, done.entries, done, person, own, context);
-    current = step.state;
-    effects.push(...step.effects.filter(({ type }) => type === 'append'));
-  }
+  const run = runCrew(state, crew, present, wholeFor, meta, context);
+  if (run.kind === 'ask') return askCrew(state, crew, intent, run.question, meta, context);
+  if (run.kind === 'refuse') return refuse(state, run.code, run.text, meta, context);
+  const technicians = run.did;
+  const skipped = present.map(({ technician }) => technician).filter((each) => !technicians.includes(each));
   const said = { kind: 'crew-did', action: intent.action, technicians, skipped } as const;
   return {
-    state: {
-      ...blank(current),
-      said,
-      blankAt: meta.now + context.settings.clearAfterDone * 1000,
-    },
-    effects: [...effects, sound('done')],
+    state: { ...blank(run.state), said, blankAt: meta.now + context.settings.clearAfterDone * 1000 },
+    effects: [...run.effects, sound('done')],
   };
 }
