@@ -12,6 +12,10 @@ const MODULES = [
   'pinia',
 ].join('|');
 
+// What random inputs begin with; a run that failed is done again with its seed.
+process.env.WERGON_SEED ??= String(Date.now() % 1_000_000);
+if (!process.env.JEST_WORKER_ID) process.stdout.write(`Random inputs of seed ${process.env.WERGON_SEED}\n`);
+
 /** Unit tests run on the sources; the packages' own names lead to their `src`. */
 export default {
   testMatch: ['<rootDir>/{core,contract,server,web,demo}/src/**/*.test.ts'],
@@ -23,6 +27,7 @@ export default {
   transformIgnorePatterns: [`/node_modules/(?!(${MODULES})/)`],
   moduleNameMapper: {
     '^@wergon/(core|contract|server|demo)/([a-z-]+)$': '<rootDir>/$1/src/$2/index.ts',
+    '^fast-check$': '<rootDir>/scripts/seededChecks.cjs',
     // How things look is looked at, not computed.
     '\\.css$': '<rootDir>/scripts/noStyles.cjs',
   },

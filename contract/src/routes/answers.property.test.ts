@@ -6,7 +6,6 @@ import type { Route } from './route.ts';
 
 // What the server writes is what a page reads: any answer that a route's schema allows is the same after it has crossed the
 // wire both ways.
-const SEED = Number(process.env['WERGON_SEED'] ?? Date.now() % 1_000_000);
 
 const instants = fc
   .integer({ min: 0, max: 7_000_000_000 })
@@ -76,7 +75,7 @@ const isAnswer = (schema: z.ZodType, json: unknown) => schema.safeParse(json).su
 
 const routes = Object.entries(ROUTES).map(([name, route]): [string, Route] => [name, route]);
 test.each(routes)(
-  `%s: an answer is the same after it has crossed the wire both ways (seed ${SEED})`,
+  `%s: an answer is the same after it has crossed the wire both ways`,
   (_name, { response }) => {
     let count = 0;
     fc.assert(
@@ -87,7 +86,7 @@ test.each(routes)(
         const written: unknown = JSON.parse(JSON.stringify(z.encode(response, read)));
         expect(response.parse(written)).toEqual(read);
       }),
-      { seed: SEED, numRuns: 30 },
+      { numRuns: 30 },
     );
     expect(count).toBeGreaterThan(0);
   },

@@ -18,14 +18,12 @@ const anyKind = fc.constantFrom(...(Object.keys(CODE_KINDS) as CodeKind[]));
 const anyCode = fc
   .tuple(anyKind, fc.infiniteStream(fc.nat(CODE_ALPHABET.length - 1)))
   .map(([kind, digits]) => ({ kind, code: drawCode(kind, () => digits.next().value as number) }));
-const SEED = { seed: 20_260 };
 
 test('a code that was made is read as what it is, in small letters too', () => {
   fc.assert(
     fc.property(anyCode, ({ kind, code }) => {
       expect(parseCode(` ${code.toLowerCase()} `)).toEqual({ ok: true, value: { kind, code } });
     }),
-    SEED,
   );
 });
 
@@ -36,7 +34,7 @@ test('a code with one wrong character is never another code', () => {
       const mangled = code.slice(0, i) + character + code.slice(i + 1);
       expect(mangled === code || !parseCode(mangled).ok).toBe(true);
     }),
-    { ...SEED, numRuns: 2_000 },
+    { numRuns: 2_000 },
   );
 });
 

@@ -49,7 +49,12 @@ test.each<[words: string, appended: readonly string[], ends: string, why: string
 test.each<[alone: string, asCrew: string, settings: Parameters<typeof play>[1], why: string]>([
   ['ADA T1', 'CREW ADA T1', {}, 'a start'],
   ['ADA T1', 'CREW ADA T1', { signsIn: true }, 'that signs in'],
-  ['ADA PRESS', 'CREW ADA PRESS', { machine: 'm2' as ResourceId }, 'on the machine that stands at the station'],
+  [
+    'ADA PRESS',
+    'CREW ADA PRESS',
+    { machine: 'm2' as ResourceId },
+    'on the machine that stands at the station',
+  ],
   ['ADA SETUP T1', 'CREW ADA SETUP T1', {}, 'a kind of work'],
   ['ADA T1 +20 ADA OUT', 'ADA T1 +20 CREW ADA OUT', {}, 'the way home'],
   ['ADA MEETING', 'CREW ADA MEETING', {}, 'indirect work'],

@@ -151,7 +151,7 @@ test('whatever is done to a shift or a break, the others stay, nobody else is to
       const undone = [...all, ...undo.map((change, i) => ({ ...change, id: entryId(`u${i}`) }) as Entry)];
       expect(deriveLedger(undone, facts, THE_END)).toEqual(deriveLedger(entries, facts, THE_END));
     }),
-    { seed: 20_260, numRuns: 800 },
+    { numRuns: 800 },
   );
   expect(made).toBeGreaterThan(100);
 });
