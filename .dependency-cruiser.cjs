@@ -9,7 +9,7 @@ const ROOMS = {
   core: `result time money scan people work ${FEATURES}`,
   contract: `wire access shop people work ${FEATURES} routes`,
   server: `db http scan access shop people work catalog ${FEATURES} backup app`,
-  web: `theme kit scan access shop people work catalog ${FEATURES} app`,
+  web: `theme words kit scan access shop people work catalog ${FEATURES} app`,
 };
 
 /** Each room imports only rooms before it, and those through their index. */

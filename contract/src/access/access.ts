@@ -23,27 +23,6 @@ export const RIGHTS = [
 ] as const;
 export type Right = (typeof RIGHTS)[number];
 
-/** What each right lets a person do, in words. */
-export const RIGHT_WORDS: Readonly<Record<Right, string>> = {
-  'floor.see': 'see who is on what',
-  'floor.answer': 'answer what people ask for at stations',
-  'work.see': 'see orders, tasks and how they compare with their estimates',
-  'work.change': 'make and change orders and standards, release, hold and close them',
-  'people.see': 'see people, their plans and absences',
-  'people.change': 'change people, their badges, PINs, plans and absences',
-  'rates.see': 'see and change cost rates, and costs that are one person’s',
-  'ledger.see': 'open a labor line down to its scans',
-  'ledger.correct': 'record and correct labor from the desk',
-  'reconcile.see': 'see loose ends and scans that were not understood',
-  'time.approve': 'approve shift days of other people',
-  'pay.see': 'see pay periods',
-  'pay.close': 'close pay periods',
-  'pay.reopen': 'reopen the last closed pay period',
-  'shop.see': 'see lists, stations and labels',
-  'shop.change': 'change lists, stations and settings',
-  'users.change': 'say who may sign in at the desk, and as what',
-};
-
 export const ROLES = ['technician', 'lead', 'supervisor', 'planner', 'bookkeeper', 'administrator'] as const;
 export type Role = (typeof ROLES)[number];
 

@@ -2,7 +2,6 @@ export {
   LEAST_PASSWORD,
   RIGHTS,
   RIGHTS_OF_ROLE,
-  RIGHT_WORDS,
   ROLES,
   changePasswordSchema,
   firstRunSchema,

@@ -25,3 +25,5 @@ export {
   wholeNumber,
   workOrderId,
 } from './values.ts';
+export { PROBLEMS } from './problems.ts';
+export type { ProblemCode } from './problems.ts';

@@ -122,7 +122,7 @@ export const releaseOrdersSchema = z.strictObject({
 });
 export const releasedSchema = z.object({
   released: z.array(z.string()),
-  refused: z.array(z.object({ number: z.string(), reason: z.string() })),
+  refused: z.array(z.object({ number: z.string(), code: z.string() })),
 });
 export const duplicateSchema = z.strictObject({ number: shortText });
 

@@ -21,7 +21,8 @@ import {
   createTryLimits,
 } from '../http/index.ts';
 import { mountAll } from './mountAll.ts';
-import type { Readers, ProblemCode, RouteRefusal } from '../http/index.ts';
+import type { ProblemCode } from '@wergon/contract/wire';
+import type { Readers, RouteRefusal } from '../http/index.ts';
 
 /** What stands between the server and its devices. */
 type Outside = {

@@ -172,7 +172,7 @@ describe('states', () => {
     const { body } = await shop.post('/api/release', { orders: [good.id, empty.id, good.id] });
     expect(body).toEqual({
       released: [good.id],
-      refused: [{ number: empty.body.number, reason: 'An order without tasks cannot be released' }],
+      refused: [{ number: empty.body.number, code: 'order.no_tasks' }],
     });
   });
 

@@ -1,8 +1,9 @@
+import type { ProblemCode } from '@wergon/contract/wire';
 import { ok } from '@wergon/core/result';
 import { inForceAt } from '@wergon/core/time';
 import { checkMove } from '@wergon/core/work';
 import type { FieldChange, OrderState, WorkOrderId } from '@wergon/core/work';
-import { PROBLEMS, refuse } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
 import type { RouteRefusal, Context, Mount } from '../http/index.ts';
 import { keepChanges, loadTasks } from './changes.ts';
 import type { Changer } from './changes.ts';
@@ -55,11 +56,11 @@ export function mountRelease(mount: Mount, context: Context): void {
 
   mount('releaseOrders', async ({ body, who }) => {
     const released: WorkOrderId[] = [];
-    const refused: { number: string; reason: string }[] = [];
+    const refused: { number: string; code: ProblemCode }[] = [];
     const changer = { by: who.user.name, now: clock.now() };
     for (const id of new Set(body.orders)) {
       const problem = await moveOrder(context, id, { to: 'released', changer });
-      if (problem) refused.push({ number: await numberOf(id), reason: PROBLEMS[problem.code][1] });
+      if (problem) refused.push({ number: await numberOf(id), code: problem.code });
       else released.push(id);
     }
     setupChanged(released);

@@ -4,9 +4,10 @@ import { computed, ref } from 'vue';
 import { LEAST_PASSWORD } from '@wergon/contract/access';
 import type { SessionView } from '@wergon/contract/access';
 import { callRoute, useForm, useNow } from '../kit/index.ts';
-import { FormField } from '../kit/parts/index.ts';
+import { FormField, LanguageChoice } from '../kit/parts/index.ts';
 import { CURRENCIES, ZONES, clockIn, missingOf } from './firstRun.ts';
 import type { FirstRun } from './firstRun.ts';
+import { t } from '../words/index.ts';
 
 const emit = defineEmits<{ done: [session: SessionView] }>();
 const form = useForm<FirstRun>({
@@ -36,34 +37,33 @@ async function submit(): Promise<void> {
 
 <template>
   <main class="access">
-    <h1>Set up your shop</h1>
+    <h1>{{ t('access.setUpYourShop') }}</h1>
     <p>
-      Wergon records who works on what, by scans at stations on your shop floor, and compares hours and labor
-      cost with the estimate of every job while there is still time to act.
+      {{ t('access.wergonRecordsWhoWorksOnWhat') }}
     </p>
     <form novalidate @submit.prevent="submit">
-      <FormField v-slot="{ id, described }" label="Name of the shop" :error="errorOf('shopName')">
+      <FormField v-slot="{ id, described }" :label="t('common.nameOfTheShop')" :error="errorOf('shopName')">
         <BFormInput :id="id" v-model="body.shopName" :aria-describedby="described" autofocus />
       </FormField>
-      <FormField v-slot="{ id, described }" label="Time zone" :error="errorOf('zone')">
+      <FormField v-slot="{ id, described }" :label="t('common.timeZone')" :error="errorOf('zone')">
         <BFormSelect :id="id" v-model="body.zone" :options="ZONES" :aria-describedby="described" />
       </FormField>
       <p class="quiet" role="status">
-        It is <b class="figure">{{ clock }}</b> there now. The time zone cannot be changed later.
+        {{ t('access.itIs') }} <b class="figure">{{ clock }}</b> {{ t('access.thereNowTheTimeZoneCannotBe') }}
       </p>
-      <FormField v-slot="{ id, described }" label="Currency" :error="errorOf('currency')">
+      <FormField v-slot="{ id, described }" :label="t('access.currency')" :error="errorOf('currency')">
         <BFormSelect :id="id" v-model="body.currency" :options="CURRENCIES" :aria-describedby="described" />
       </FormField>
-      <p class="quiet">The currency cannot be changed later either.</p>
-      <FormField v-slot="{ id, described }" label="Your name" :error="errorOf('name')">
+      <p class="quiet">{{ t('access.theCurrencyCannotBeChangedLater') }}</p>
+      <FormField v-slot="{ id, described }" :label="t('access.yourName')" :error="errorOf('name')">
         <BFormInput :id="id" v-model="body.name" autocomplete="name" :aria-describedby="described" />
       </FormField>
-      <FormField v-slot="{ id, described }" label="User name" :error="errorOf('userName')">
+      <FormField v-slot="{ id, described }" :label="t('access.userName')" :error="errorOf('userName')">
         <BFormInput :id="id" v-model="body.userName" autocomplete="username" :aria-describedby="described" />
       </FormField>
       <FormField
         v-slot="{ id, described }"
-        :label="`Password, at least ${LEAST_PASSWORD} characters`"
+        :label="t('access.passwordAtLeastCharacters', { LEAST_PASSWORD })"
         :error="errorOf('password')"
       >
         <BFormInput
@@ -76,9 +76,10 @@ async function submit(): Promise<void> {
       </FormField>
       <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
       <BButton type="submit" variant="primary" :disabled="form.isBusy.value">{{
-        form.isBusy.value ? 'Setting up…' : 'Set up the shop'
+        form.isBusy.value ? t('access.settingUp') : t('access.setUpTheShop')
       }}</BButton>
     </form>
+    <p class="quiet"><LanguageChoice /></p>
   </main>
 </template>
 

@@ -2,6 +2,7 @@
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive, ref } from 'vue';
 import { callRoute, wordsOf } from '../kit/index.ts';
+import { t } from '../words/index.ts';
 
 defineProps<{
   /** Whether nothing else can be done before. */
@@ -17,7 +18,7 @@ const isBusy = ref(false);
 async function submit(): Promise<void> {
   isDone.value = false;
   if (again.value !== body.newPassword) {
-    problem.value = 'The two new passwords are not the same.';
+    problem.value = t('access.theTwoNewPasswordsAreNotThe');
     return;
   }
   isBusy.value = true;
@@ -38,16 +39,12 @@ async function submit(): Promise<void> {
 
 <template>
   <main class="access">
-    <h1>{{ isDue ? 'Choose your own password' : 'Change your password' }}</h1>
+    <h1>{{ isDue ? t('access.chooseYourOwnPassword') : t('access.changeYourPassword') }}</h1>
     <p class="quiet">
-      {{
-        isDue
-          ? 'Somebody else gave you the one you signed in with. From here on only you know it.'
-          : 'Wherever else you are signed in, you are signed out.'
-      }}
+      {{ isDue ? t('access.somebodyElseGaveYouTheOneYou') : t('access.whereverElseYouAreSignedInYou') }}
     </p>
     <form @submit.prevent="submit">
-      <label for="password">Password now</label>
+      <label for="password">{{ t('access.passwordNow') }}</label>
       <BFormInput
         id="password"
         v-model="body.password"
@@ -56,7 +53,7 @@ async function submit(): Promise<void> {
         required
         autofocus
       />
-      <label for="new-password">New password, at least 10 characters</label>
+      <label for="new-password">{{ t('access.newPasswordAtLeast10Characters') }}</label>
       <BFormInput
         id="new-password"
         v-model="body.newPassword"
@@ -65,14 +62,14 @@ async function submit(): Promise<void> {
         autocomplete="new-password"
         required
       />
-      <label for="again">New password again</label>
+      <label for="again">{{ t('access.newPasswordAgain') }}</label>
       <BFormInput id="again" v-model="again" type="password" autocomplete="new-password" required />
       <p class="attention" role="alert">{{ problem }}</p>
-      <p v-if="isDone && !isDue" role="status">Your password is changed.</p>
+      <p v-if="isDone && !isDue" role="status">{{ t('access.yourPasswordIsChanged') }}</p>
       <BButton type="submit" variant="primary" :disabled="isBusy">{{
-        isBusy ? 'Changing…' : 'Change password'
+        isBusy ? t('access.changing') : t('access.changePassword')
       }}</BButton>
-      <BButton v-if="isDue" variant="quiet" @click="emit('signOut')">Sign out</BButton>
+      <BButton v-if="isDue" variant="quiet" @click="emit('signOut')">{{ t('common.signOut') }}</BButton>
     </form>
   </main>
 </template>

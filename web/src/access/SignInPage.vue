@@ -3,7 +3,8 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { SessionView } from '@wergon/contract/access';
 import { callRoute, wordsOf } from '../kit/index.ts';
-import { CheckField } from '../kit/parts/index.ts';
+import { CheckField, LanguageChoice } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{
   isDemo: boolean;
@@ -14,9 +15,9 @@ const props = defineProps<{
 }>();
 const endedWords = computed(() =>
   props.ended === 'idle'
-    ? 'Nobody used this page for a while, so you were signed out.'
+    ? t('access.nobodyUsedThisPageForAWhile')
     : props.ended === 'elsewhere'
-      ? 'Your session has ended. Sign in again.'
+      ? t('access.yourSessionHasEndedSignInAgain')
       : '',
 );
 const emit = defineEmits<{ done: [session: SessionView] }>();
@@ -49,19 +50,22 @@ async function submit(): Promise<void> {
     <h1>Wergon</h1>
     <p v-if="endedWords" role="status">{{ endedWords }}</p>
     <p class="quiet">
-      Sign in at the desk<template v-if="isDemo"> of the demo, which runs on its own clock</template>.
+      {{ t('access.signInAtTheDesk')
+      }}<template v-if="isDemo"> {{ t('access.ofTheDemoWhichRunsOnItsOwnClock') }}</template
+      >.
     </p>
     <form @submit.prevent="submit">
-      <label for="user-name">User name</label>
+      <label for="user-name">{{ t('access.userName') }}</label>
       <BFormInput id="user-name" v-model="userName" autocomplete="username" required autofocus />
-      <label for="password">Password</label>
+      <label for="password">{{ t('common.password') }}</label>
       <BFormInput id="password" v-model="password" type="password" autocomplete="current-password" required />
-      <CheckField v-model="isTrustedComputer">Only I use this computer: stay signed in</CheckField>
+      <CheckField v-model="isTrustedComputer">{{ t('access.onlyIUseThisComputerStaySigned') }}</CheckField>
       <p class="attention" role="alert">{{ problem }}</p>
       <BButton type="submit" variant="primary" :disabled="isBusy">{{
-        isBusy ? 'Signing in…' : 'Sign in'
+        isBusy ? t('access.signingIn') : t('access.signIn')
       }}</BButton>
     </form>
+    <p class="quiet"><LanguageChoice /></p>
   </main>
 </template>
 

@@ -2,10 +2,11 @@
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
-import { RIGHTS, RIGHTS_OF_ROLE, RIGHT_WORDS, ROLES } from '@wergon/contract/access';
+import { RIGHTS, RIGHTS_OF_ROLE, ROLES } from '@wergon/contract/access';
 import type { Role } from '@wergon/contract/access';
 import { callRoute, useDesk, usePeople, useAct } from '../kit/index.ts';
 import { CheckField, ShopLayout } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const mayChange = computed(() => desk.may('users.change'));
@@ -71,36 +72,33 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <ShopLayout
-    title="Who may do what"
-    lead="Rights come with a role and are checked on the server. To see rates, and costs that are one person’s, can be given to anybody by name."
-  >
+  <ShopLayout :title="t('common.whoMayDoWhat')" :lead="t('access.rightsComeWithARoleAndAreChecked')">
     <table class="rights">
       <thead>
         <tr>
-          <th scope="col">May</th>
-          <th v-for="role in ROLES" :key="role" scope="col">{{ role }}</th>
+          <th scope="col">{{ t('access.may') }}</th>
+          <th v-for="role in ROLES" :key="role" scope="col">{{ t(`roles.${role}`) }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="right in RIGHTS" :key="right">
-          <th scope="row">{{ RIGHT_WORDS[right] }}</th>
+          <th scope="row">{{ t(`rights.${right}`) }}</th>
           <td v-for="role in ROLES" :key="role">
-            <span v-if="RIGHTS_OF_ROLE[role].includes(right)" class="yes">yes</span>
-            <span v-else class="no">no</span>
+            <span v-if="RIGHTS_OF_ROLE[role].includes(right)" class="yes">{{ t('common.yes') }}</span>
+            <span v-else class="no">{{ t('access.no') }}</span>
           </td>
         </tr>
       </tbody>
     </table>
     <template v-if="mayChange">
-      <h2>Who may sign in at the desk</h2>
+      <h2>{{ t('access.whoMaySignInAtTheDesk') }}</h2>
       <table v-if="query.data.value">
         <thead>
           <tr>
-            <th scope="col">Name</th>
-            <th scope="col">User name</th>
-            <th scope="col">Role</th>
-            <th scope="col">Rates</th>
+            <th scope="col">{{ t('common.name') }}</th>
+            <th scope="col">{{ t('access.userName') }}</th>
+            <th scope="col">{{ t('access.role') }}</th>
+            <th scope="col">{{ t('access.rates') }}</th>
             <td></td>
           </tr>
         </thead>
@@ -108,59 +106,69 @@ async function save(): Promise<void> {
           <tr v-for="user in query.data.value.users" :key="user.id">
             <td>
               {{ user.name }}
-              <span v-if="user.isOff" class="attention">switched off</span>
-              <span v-else-if="user.mustChangePassword" class="quiet">has yet to choose a password</span>
+              <span v-if="user.isOff" class="attention">{{ t('common.switchedOff') }}</span>
+              <span v-else-if="user.mustChangePassword" class="quiet">{{
+                t('access.hasYetToChooseAPassword')
+              }}</span>
             </td>
             <td class="mono">{{ user.userName }}</td>
-            <td>{{ user.role }}</td>
+            <td>{{ t(`roles.${user.role}`) }}</td>
             <td>
               {{
                 user.seesRates || RIGHTS_OF_ROLE[user.role].includes('rates.see')
-                  ? 'sees them'
-                  : 'does not see them'
+                  ? t('access.seesThem')
+                  : t('access.doesNotSeeThem')
               }}
             </td>
             <td class="acts-cell">
               <BButton variant="quiet" size="sm" @click="edited = { ...user, password: '' }">
-                Change
+                {{ t('common.change') }}
               </BButton>
             </td>
           </tr>
         </tbody>
       </table>
       <form v-if="edited" class="inline" autocomplete="off" @submit.prevent="save">
-        <label>Name <BFormInput v-model="edited.name" required /></label>
+        <label>{{ t('common.name') }} <BFormInput v-model="edited.name" required /></label>
         <label
-          >User name <BFormInput v-model="edited.userName" :disabled="edited.id !== ''" required
+          >{{ t('access.userName') }}
+          <BFormInput v-model="edited.userName" :disabled="edited.id !== ''" required
         /></label>
         <label
-          >Password
+          >{{ t('common.password') }}
           <BFormInput
             v-model="edited.password"
             type="password"
             autocomplete="new-password"
             minlength="10"
-            :placeholder="edited.id === '' ? 'at least 10 characters' : 'as it was'"
-            title="Given to somebody else, it must be changed at the next sign-in"
+            :placeholder="edited.id === '' ? t('access.atLeast10Characters') : t('access.asItWas')"
+            :title="t('access.givenToSomebodyElseItMustBe')"
             :required="edited.id === ''"
         /></label>
         <label
-          >Role
+          >{{ t('access.role') }}
           <BFormSelect v-model="edited.role">
-            <option v-for="role in ROLES" :key="role" :value="role">{{ role }}</option>
+            <option v-for="role in ROLES" :key="role" :value="role">{{ t(`roles.${role}`) }}</option>
           </BFormSelect></label
         >
         <label
-          >On the floor this is
+          >{{ t('access.onTheFloorThisIs') }}
           <BFormSelect v-model="edited.technician">
-            <option :value="null">nobody</option>
+            <option :value="null">{{ t('access.nobody') }}</option>
             <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
           </BFormSelect></label
         >
         <fieldset class="departments">
           <legend>
-            Corrects and approves the time of
-            {{ edited.departments ? '' : edited.role === 'lead' ? 'their own crew' : 'everybody' }}
+            {{
+              t('access.correctsAndApprovesTheTimeOf', {
+                whom: edited.departments
+                  ? ''
+                  : edited.role === 'lead'
+                    ? t('access.theirOwnCrew')
+                    : t('common.everybody'),
+              })
+            }}
           </legend>
           <CheckField
             v-for="{ id, name } in departments"
@@ -171,15 +179,15 @@ async function save(): Promise<void> {
             >{{ name }}</CheckField
           >
         </fieldset>
-        <CheckField v-model="edited.seesRates" class="check">sees rates</CheckField>
-        <CheckField v-if="edited.id !== ''" v-model="edited.isOff" class="check"
-          >switched off: signs in no longer</CheckField
-        >
-        <BButton type="submit" variant="primary" :disabled="isBusy">Save user</BButton>
-        <BButton variant="quiet" @click="edited = null">Leave it as it is</BButton>
+        <CheckField v-model="edited.seesRates" class="check">{{ t('access.seesRates') }}</CheckField>
+        <CheckField v-if="edited.id !== ''" v-model="edited.isOff" class="check">{{
+          t('access.switchedOffSignsInNoLonger')
+        }}</CheckField>
+        <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('access.saveUser') }}</BButton>
+        <BButton variant="quiet" @click="edited = null">{{ t('common.leaveItAsItIs') }}</BButton>
       </form>
       <div v-else class="acts">
-        <BButton variant="primary" @click="edited = { ...EMPTY }">Add user</BButton>
+        <BButton variant="primary" @click="edited = { ...EMPTY }">{{ t('access.addUser') }}</BButton>
       </div>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     </template>

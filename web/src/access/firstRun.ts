@@ -1,5 +1,6 @@
 import { LEAST_PASSWORD } from '@wergon/contract/access';
 import type { Instant } from '@wergon/core/time';
+import { currentLocale, t } from '../words/index.ts';
 
 export type FirstRun = {
   readonly shopName: string;
@@ -27,7 +28,7 @@ export const ZONES: readonly { readonly label: string; readonly options: readonl
 
 /** Currencies by their names. */
 export const CURRENCIES: readonly Choice[] = (() => {
-  const names = new Intl.DisplayNames('en', { type: 'currency' });
+  const names = new Intl.DisplayNames(currentLocale(), { type: 'currency' });
   return Intl.supportedValuesOf('currency')
     .map((value) => ({ value, text: `${names.of(value) ?? value} (${value})` }))
     .sort((a, b) => a.text.localeCompare(b.text));
@@ -35,7 +36,7 @@ export const CURRENCIES: readonly Choice[] = (() => {
 
 /** What o'clock it is in a zone, with its day: somebody who has chosen the wrong one sees it. */
 export const clockIn = (zone: string, now: Instant): string =>
-  new Intl.DateTimeFormat('en-GB', {
+  new Intl.DateTimeFormat(currentLocale(), {
     timeZone: zone,
     weekday: 'short',
     day: 'numeric',
@@ -49,10 +50,10 @@ export const clockIn = (zone: string, now: Instant): string =>
 /** What still has to be filled in, in words, by field. */
 export function missingOf({ shopName, name, userName, password }: FirstRun) {
   const missing: Partial<Record<keyof FirstRun, string>> = {};
-  if (shopName.trim() === '') missing.shopName = 'Enter the name of your shop';
-  if (name.trim() === '') missing.name = 'Enter your name';
-  if (userName.trim() === '') missing.userName = 'Choose a user name to sign in with';
+  if (shopName.trim() === '') missing.shopName = t('access.enterTheNameOfYourShop');
+  if (name.trim() === '') missing.name = t('access.enterYourName');
+  if (userName.trim() === '') missing.userName = t('access.chooseAUserNameToSignInWith');
   if (password.length < LEAST_PASSWORD)
-    missing.password = `Choose a password of at least ${LEAST_PASSWORD} characters`;
+    missing.password = t('access.chooseAPasswordOfAtLeastCharacters', { LEAST_PASSWORD });
   return missing;
 }

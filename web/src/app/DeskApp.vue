@@ -9,6 +9,7 @@ import { forgetWall } from '../floor/index.ts';
 import { callRoute, useDesk, useStart } from '../kit/index.ts';
 import DeskRail from './DeskRail.vue';
 import { DiskWarning } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const queries = useQueryClient();
@@ -41,10 +42,10 @@ onMounted(begin);
   <SignInPage v-else-if="stage === 'sign-in'" :is-demo="isDemo" :ended="ended" @done="open" />
   <PasswordDuePage v-else-if="stage === 'password-due'" is-due @done="begin" @sign-out="signOut" />
   <main v-else class="wait" role="status">
-    <template v-if="stage === 'opening'">Opening…</template>
+    <template v-if="stage === 'opening'">{{ t('common.opening') }}</template>
     <template v-else>
-      <p>The server does not answer.</p>
-      <BButton variant="quiet" @click="begin">Try again</BButton>
+      <p>{{ t('common.theServerDoesNotAnswer') }}</p>
+      <BButton variant="quiet" @click="begin">{{ t('common.tryAgain') }}</BButton>
     </template>
   </main>
 </template>

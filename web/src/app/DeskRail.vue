@@ -3,17 +3,18 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { callRoute, useDesk } from '../kit/index.ts';
-import { PlainButton } from '../kit/parts/index.ts';
+import { LanguageChoice, PlainButton } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const emit = defineEmits<{ signOut: [] }>();
 const desk = useDesk();
 const router = useRouter();
 const PLACES = [
-  { to: '/floor', key: 'f', word: 'Floor', right: 'floor.see' },
-  { to: '/work', key: 'w', word: 'Work', right: 'work.see' },
-  { to: '/reconcile', key: 'r', word: 'Reconcile', right: 'reconcile.see' },
-  { to: '/pay', key: 'p', word: 'Pay', right: 'pay.see' },
-  { to: '/shop', key: 's', word: 'Shop', right: 'floor.see' },
+  { to: '/floor', key: 'f', word: t('app.floor'), right: 'floor.see' },
+  { to: '/work', key: 'w', word: t('common.work'), right: 'work.see' },
+  { to: '/reconcile', key: 'r', word: t('common.reconcile'), right: 'reconcile.see' },
+  { to: '/pay', key: 'p', word: t('common.pay'), right: 'pay.see' },
+  { to: '/shop', key: 's', word: t('app.shop'), right: 'floor.see' },
 ] as const;
 const { data } = useQuery({
   queryKey: ['rail'],
@@ -31,20 +32,21 @@ const places = computed(() =>
 const figures = computed((): Partial<Record<string, string>> =>
   data.value
     ? {
-        '/floor': `${data.value.peopleIn} in`,
-        '/work': `${data.value.openOrders} open`,
-        '/reconcile': `${data.value.looseEnds} loose`,
-        '/pay': data.value.periodsOver > 0 ? `${data.value.periodsOver} due` : 'closed',
+        '/floor': t('common.peopleIn', { n: data.value.peopleIn }),
+        '/work': t('app.open', { n: data.value.openOrders }),
+        '/reconcile': t('app.loose', { n: data.value.looseEnds }),
+        '/pay':
+          data.value.periodsOver > 0 ? t('app.due', { n: data.value.periodsOver }) : t('timesheet.closed'),
       }
     : {},
 );
 const KEYS = [
-  ['f  w  r  p  s', 'go to Floor, Work, Reconcile, Pay, Shop'],
-  ['← →', 'a day or a week back or on'],
-  ['0', 'today'],
-  ['/', 'search'],
-  ['h', 'hours as 6:45, 6:45:30 or 6.75'],
-  ['?', 'show or hide these keys'],
+  ['f  w  r  p  s', t('app.goToFloorWorkReconcilePayShop')],
+  ['← →', t('app.aDayOrAWeekBackOrOn')],
+  ['0', t('kit.toToday')],
+  ['/', t('app.search')],
+  ['h', t('app.hoursAs64564530Or675')],
+  ['?', t('app.showOrHideTheseKeys')],
 ] as const;
 
 function onKey(event: KeyboardEvent): void {
@@ -63,8 +65,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 </script>
 
 <template>
-  <nav class="rail" aria-label="Places">
-    <RouterLink to="/floor" class="mark" aria-label="Wergon, to the floor">
+  <nav class="rail" :aria-label="t('app.places')">
+    <RouterLink to="/floor" class="mark" :aria-label="t('app.wergonToTheFloor')">
       <svg viewBox="0 0 32 32" width="36" height="36" aria-hidden="true">
         <path d="M2 8l5 15 5-13 5 13 4-12" fill="none" stroke="currentColor" stroke-width="2.4" />
         <path d="M28 4v22" stroke="var(--rail-mark)" stroke-width="2.6" />
@@ -79,16 +81,20 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
       </li>
     </ul>
     <div class="foot">
-      <PlainButton :title="'Hours are shown as ' + desk.hoursStyle" @click="desk.nextHoursStyle()">
-        Hours <span class="mono">{{ desk.hours(24_330) }}</span>
+      <PlainButton
+        :title="t('app.hoursAreShownAs', { style: desk.hoursStyle })"
+        @click="desk.nextHoursStyle()"
+      >
+        {{ t('common.hours') }} <span class="mono">{{ desk.hours(24_330) }}</span>
       </PlainButton>
       <PlainButton :aria-expanded="isHelpOpen" @click="isHelpOpen = !isHelpOpen">
-        Keys <span class="mono">?</span>
+        {{ t('app.keys') }} <span class="mono">?</span>
       </PlainButton>
-      <RouterLink to="/password">Password</RouterLink>
-      <PlainButton @click="emit('signOut')">Sign out</PlainButton>
+      <LanguageChoice />
+      <RouterLink to="/password">{{ t('common.password') }}</RouterLink>
+      <PlainButton @click="emit('signOut')">{{ t('common.signOut') }}</PlainButton>
     </div>
-    <section v-if="isHelpOpen" class="keys" aria-label="Keys">
+    <section v-if="isHelpOpen" class="keys" :aria-label="t('app.keys')">
       <dl>
         <template v-for="[keys, meaning] in KEYS" :key="keys">
           <dt class="mono">{{ keys }}</dt>

@@ -1,7 +1,11 @@
+<script setup lang="ts">
+import { t } from '../words/index.ts';
+</script>
+
 <template>
   <main class="nowhere">
-    <h1>There is no such page</h1>
-    <RouterLink to="/floor">To the floor</RouterLink>
+    <h1>{{ t('app.thereIsNoSuchPage') }}</h1>
+    <RouterLink to="/floor">{{ t('app.toTheFloor') }}</RouterLink>
   </main>
 </template>
 

@@ -1,6 +1,8 @@
 import { createApp } from 'vue';
 import '../theme/index.ts';
 import '../theme/station.scss';
-import { StationPage } from '../station/index.ts';
+import { languageOfBrowser, speak } from '../words/index.ts';
 
+await speak(languageOfBrowser());
+const { StationPage } = await import('../station/index.ts');
 createApp(StationPage).mount('#app');

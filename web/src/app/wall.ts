@@ -1,10 +1,6 @@
-import { createPinia } from 'pinia';
-import { createApp } from 'vue';
 import '../theme/index.ts';
 import '../theme/desk.scss';
-import { registerServiceWorker, queryPlugin } from '../kit/index.ts';
-import { WallApp } from '../floor/index.ts';
+import { languageOfBrowser, speak } from '../words/index.ts';
 
-createApp(WallApp).use(createPinia()).use(queryPlugin).mount('#app');
-// Nobody types at a wall: a new version may take over at any time.
-registerServiceWorker('wall', () => true);
+await speak(languageOfBrowser());
+await import('./startWall.ts');

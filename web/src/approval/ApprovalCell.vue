@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/approval';
 import { sayDate, useDesk } from '../kit/index.ts';
 import { PlainButton } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 /** One person's shift day: what they attended, how much of it found its work, and whether somebody said it is right. */
 type Person = ApprovalsJson['people'][number];
@@ -21,12 +22,12 @@ const share = computed(() => {
 });
 const words = computed(() => {
   const { state, isOpen, looseEnds, by, isConfirmed } = props.day;
-  if (isOpen) return 'in progress';
-  if (state === 'approved') return `approved, ${by ?? ''}`;
-  if (state === 'changed') return 'changed since';
+  if (isOpen) return t('common.inProgress');
+  if (state === 'approved') return t('approval.approvedBy', { by: by ?? '' });
+  if (state === 'changed') return t('approval.changedSince');
   return [
-    ...(looseEnds > 0 ? [`${looseEnds} loose ${looseEnds === 1 ? 'end' : 'ends'}`] : []),
-    ...(isConfirmed ? ['confirmed'] : []),
+    ...(looseEnds > 0 ? [t('approval.loose', { n: looseEnds })] : []),
+    ...(isConfirmed ? [t('approval.confirmed')] : []),
   ].join(', ');
 });
 const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
@@ -46,19 +47,19 @@ const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
       <PlainButton
         v-if="day.state !== 'approved'"
         :disabled="isBusy"
-        :aria-label="`Approve ${label}`"
+        :aria-label="t('approval.approve', { label })"
         @click="emit('approve', day.stamp)"
       >
-        approve
+        {{ t('approval.approveWord') }}
       </PlainButton>
       <PlainButton
         v-else-if="!day.isClosed"
         class="back"
         :disabled="isBusy"
-        :aria-label="`Take the approval of ${label} back`"
+        :aria-label="t('approval.takeTheApprovalOfBack', { label })"
         @click="emit('unapprove')"
       >
-        take back
+        {{ t('approval.takeBack') }}
       </PlainButton>
     </template>
   </div>

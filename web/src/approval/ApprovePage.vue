@@ -11,6 +11,7 @@ import { callRoute, sayDate, sayDay, useDays, useDesk, useAct } from '../kit/ind
 import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { DepartmentFilter, useDepartments } from '../people/index.ts';
 import ApprovalCell from './ApprovalCell.vue';
+import { t } from '../words/index.ts';
 
 type Person = ApprovalsJson['people'][number];
 type Day = Person['days'][number];
@@ -71,28 +72,31 @@ async function unapprove(list: readonly PersonDay[]): Promise<void> {
 const sayApproved = (list: readonly PersonDay[]) => {
   const [first] = list;
   const name = people.value.find(({ technician }) => technician === first?.technician)?.name ?? '';
-  return list.length === 1 && first ? `${name}, ${sayDate(first.day)}` : `${list.length} days`;
+  return list.length === 1 && first ? `${name}, ${sayDate(first.day)}` : t('common.days', { n: list.length });
 };
 const dayOf = (person: Person, day: LocalDay) => person.days.find((each) => each.day === day);
 const REFUSALS = {
-  own: 'your own time: somebody else approves it',
-  'other-department': 'not one of your people',
-  right: 'you see it, others approve it',
+  own: t('approval.yourOwnTimeSomebodyElseApproves'),
+  'other-department': t('approval.notOneOfYourPeople'),
+  right: t('approval.youSeeItOthersApproveIt'),
 } as const;
 </script>
 
 <template>
   <DeskFrame
     v-model:search="search"
-    :title="`Week ${weekOf(monday)}`"
-    step="week"
-    today="now"
-    search-label="Person, department"
+    :title="t('common.week', { week: weekOf(monday) })"
+    :step="t('kit.stepWeek')"
+    :today="t('kit.toNow')"
+    :search-label="t('kit.findPersonDepartment')"
     class="approve"
     v-on="steps"
   >
     <template #ruler>
-      <p class="span"><b>Approve</b> {{ sayDay(monday) }} to {{ sayDay(sunday) }}, by shift start</p>
+      <p class="span">
+        <b>{{ t('common.approve') }}</b>
+        {{ t('approval.toByShiftStart', { day: sayDay(monday), day2: sayDay(sunday) }) }}
+      </p>
     </template>
     <ReconcileTabs />
     <QueryState
@@ -103,23 +107,23 @@ const REFUSALS = {
     />
     <template v-else>
       <p v-if="query.data.value.approval === 'none'" class="told">
-        This shop asks for no approval: all time goes to pay. Settings say so.
+        {{ t('approval.thisShopAsksForNoApprovalAll') }}
       </p>
       <p class="counts">
         <span
-          ><b>{{ counts.waiting }}</b> to approve</span
+          ><b>{{ counts.waiting }}</b> {{ t('approval.toApprove') }}</span
         >
         <span :class="{ attention: counts.exceptions > 0 }"
-          ><b>{{ counts.exceptions }}</b> to look at first</span
+          ><b>{{ counts.exceptions }}</b> {{ t('approval.toLookAtFirst') }}</span
         >
         <span
-          ><b>{{ counts.approved }}</b> approved</span
+          ><b>{{ counts.approved }}</b> {{ t('approval.approved') }}</span
         >
         <span v-if="counts.changed > 0" class="attention"
-          ><b>{{ counts.changed }}</b> changed since</span
+          ><b>{{ counts.changed }}</b> {{ t('approval.changedSince') }}</span
         >
         <span v-if="counts.running > 0"
-          ><b>{{ counts.running }}</b> in progress</span
+          ><b>{{ counts.running }}</b> {{ t('common.inProgress') }}</span
         >
         <DepartmentFilter v-model="department" :departments="departments" />
         <BButton
@@ -130,18 +134,20 @@ const REFUSALS = {
           :disabled="isBusy || query.isPlaceholderData.value || plain.length === 0"
           @click="approve(plain)"
         >
-          Approve {{ plain.length }} clean {{ plain.length === 1 ? 'day' : 'days' }}
+          {{ t('approval.approveClean', { n: plain.length }) }}
         </BButton>
       </p>
       <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>
       <p v-else-if="approved.length > 0" class="told done" role="status">
-        {{ sayApproved(approved) }} approved.
-        <BButton size="sm" variant="quiet" :disabled="isBusy" @click="unapprove(approved)">Undo</BButton>
+        {{ t('approval.wasApproved', { days: sayApproved(approved) }) }}
+        <BButton size="sm" variant="quiet" :disabled="isBusy" @click="unapprove(approved)">{{
+          t('common.undo')
+        }}</BButton>
       </p>
       <table class="across">
         <thead>
           <tr>
-            <th scope="col">Person</th>
+            <th scope="col">{{ t('common.person') }}</th>
             <th v-for="day in days" :key="day" scope="col">{{ sayDate(day) }}</th>
             <td></td>
           </tr>
@@ -173,14 +179,14 @@ const REFUSALS = {
                 :disabled="isBusy || query.isPlaceholderData.value"
                 @click="approve(toApprove([person], () => true))"
               >
-                Approve the week
+                {{ t('approval.approveTheWeek') }}
               </BButton>
             </td>
           </tr>
         </tbody>
       </table>
       <p v-if="people.length === 0" class="none">
-        {{ search || department ? 'Nobody matches.' : 'No time recorded in this week.' }}
+        {{ search || department ? t('common.nobodyMatches') : t('approval.noTimeRecordedInThisWeek') }}
       </p>
     </template>
   </DeskFrame>

@@ -2,8 +2,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { AccountedJson } from '@wergon/contract/attendance';
-import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
+import { callRoute, sayDate, sayMonthDay, useDays, useDesk } from '../kit/index.ts';
 import { DeskFrame, PlainButton, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const search = ref('');
@@ -37,16 +38,15 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
 <template>
   <DeskFrame
     v-model:search="search"
-    :title="`${sayDay(firstDay).slice(4)} to ${sayDay(lastDay).slice(4)}`"
-    step="week"
-    today="now"
-    search-label="Person, department"
+    :title="t('common.to', { day: sayMonthDay(firstDay), day2: sayMonthDay(lastDay) })"
+    :step="t('kit.stepWeek')"
+    :today="t('kit.toNow')"
+    :search-label="t('kit.findPersonDepartment')"
     v-on="steps"
   >
     <template #ruler>
       <p class="lead">
-        Accounted: attended time that lies in job or indirect work, or was entered by hand. Days are calendar
-        days, from midnight to midnight.
+        {{ t('attendance.accountedAttendedTimeThatLies') }}
       </p>
     </template>
     <ReconcileTabs />
@@ -59,39 +59,44 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     <template v-else>
       <p class="counts">
         <span
-          ><b>{{ percent(query.data.value.total) }}</b> accounted</span
+          ><b>{{ percent(query.data.value.total) }}</b> {{ t('attendance.accounted') }}</span
         >
         <span
-          ><b class="figure">{{ desk.hours(query.data.value.total.attendedSeconds) }}</b> attended</span
+          ><b class="figure">{{ desk.hours(query.data.value.total.attendedSeconds) }}</b>
+          {{ t('common.attended') }}</span
         >
         <span
-          ><b class="figure">{{ desk.hours(query.data.value.total.jobSeconds) }}</b> on jobs</span
+          ><b class="figure">{{ desk.hours(query.data.value.total.jobSeconds) }}</b>
+          {{ t('attendance.onJobs') }}</span
         >
         <span
-          ><b class="figure">{{ desk.hours(query.data.value.total.indirectSeconds) }}</b> indirect</span
+          ><b class="figure">{{ desk.hours(query.data.value.total.indirectSeconds) }}</b>
+          {{ t('common.indirect') }}</span
         >
         <span :class="{ attention: query.data.value.total.unaccountedSeconds > 0 }"
-          ><b class="figure">{{ desk.hours(query.data.value.total.unaccountedSeconds) }}</b> not accounted
-          for</span
+          ><b class="figure">{{ desk.hours(query.data.value.total.unaccountedSeconds) }}</b>
+          {{ t('attendance.notAccountedFor') }}</span
         >
         <span
           v-if="query.data.value.total.outsideSeconds > 0"
-          title="Time on jobs or indirect work while not signed in, on a break, or beyond what was attended: it is in those sums and not in the attended time"
-          ><b class="figure">{{ desk.hours(query.data.value.total.outsideSeconds) }}</b> of it outside a
-          shift</span
+          :title="t('attendance.timeOnJobsOrIndirectWorkWhile')"
+          ><b class="figure">{{ desk.hours(query.data.value.total.outsideSeconds) }}</b>
+          {{ t('attendance.ofItOutsideAShift') }}</span
         >
         <RouterLink
           v-if="query.data.value.total.unapprovedSeconds > 0"
           :to="{ name: 'approve' }"
           class="unapproved"
-          ><b class="figure">{{ desk.hours(query.data.value.total.unapprovedSeconds) }}</b> not yet
-          approved</RouterLink
+          ><b class="figure">{{ desk.hours(query.data.value.total.unapprovedSeconds) }}</b>
+          {{ t('common.notYetApproved') }}</RouterLink
         >
       </p>
       <section v-for="group in departments" :key="group.department">
         <h2 class="list-head">
-          {{ group.department || 'No department' }}
-          <span class="figure">{{ percent(group) }} of {{ desk.hours(group.attendedSeconds) }}</span>
+          {{ group.department || t('common.noDepartment') }}
+          <span class="figure">{{
+            t('attendance.of', { percent: percent(group), hours: desk.hours(group.attendedSeconds) })
+          }}</span>
         </h2>
         <template v-for="person in group.people" :key="person.technician">
           <PlainButton
@@ -105,17 +110,20 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
             </span>
             <span class="figure number">{{ percent(person) }}</span>
             <span class="figure number" :class="{ attention: person.unaccountedSeconds > 0 }">{{
-              person.unaccountedSeconds > 0 ? `${desk.hours(person.unaccountedSeconds)} missing` : ''
+              person.unaccountedSeconds > 0
+                ? t('attendance.missing', { hours: desk.hours(person.unaccountedSeconds) })
+                : ''
             }}</span>
           </PlainButton>
           <div v-if="opened === person.technician" class="inside">
             <p>
-              <span class="figure">{{ desk.hours(person.attendedSeconds) }}</span> attended,
-              <span class="figure">{{ desk.hours(person.jobSeconds) }}</span> on jobs,
-              <span class="figure">{{ desk.hours(person.breakSeconds) }}</span> on break,
-              <span class="figure">{{ desk.hours(person.enteredSeconds) }}</span> written down<template
-                v-for="activity in person.activities"
-                :key="activity.title"
+              <span class="figure">{{ desk.hours(person.attendedSeconds) }}</span>
+              {{ t('attendance.attended') }} <span class="figure">{{ desk.hours(person.jobSeconds) }}</span>
+              {{ t('attendance.onJobsAnd') }}
+              <span class="figure">{{ desk.hours(person.breakSeconds) }}</span>
+              {{ t('attendance.onBreak') }}
+              <span class="figure">{{ desk.hours(person.enteredSeconds) }}</span> {{ t('common.writtenDown')
+              }}<template v-for="activity in person.activities" :key="activity.title"
                 >, <span class="figure">{{ desk.hours(activity.seconds) }}</span>
                 {{ activity.title }}</template
               >.
@@ -126,11 +134,12 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
                   :to="{ name: 'person-day', params: { technician: person.technician, day: day.day } }"
                   >{{ sayDate(day.day) }}</RouterLink
                 >
-                <span class="figure">{{ desk.hours(day.attendedSeconds) }}</span> attended,
-                <span class="figure">{{ desk.hours(day.chargedSeconds) }}</span> on something<span
-                  v-if="day.unaccountedSeconds > 0"
-                  class="attention"
-                  >, <span class="figure">{{ desk.hours(day.unaccountedSeconds) }}</span> missing</span
+                <span class="figure">{{ desk.hours(day.attendedSeconds) }}</span>
+                {{ t('attendance.attended') }}
+                <span class="figure">{{ desk.hours(day.chargedSeconds) }}</span> {{ t('common.onSomething')
+                }}<span v-if="day.unaccountedSeconds > 0" class="attention"
+                  >, <span class="figure">{{ desk.hours(day.unaccountedSeconds) }}</span>
+                  {{ t('attendance.missingWord') }}</span
                 >
               </li>
             </ul>
@@ -138,7 +147,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
         </template>
       </section>
       <p v-if="departments.length === 0" class="none">
-        {{ search ? 'Nobody of this name.' : 'Nobody has attended in these days.' }}
+        {{ search ? t('common.nobodyOfThisName') : t('attendance.nobodyHasAttendedInTheseDays') }}
       </p>
     </template>
   </DeskFrame>

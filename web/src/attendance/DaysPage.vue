@@ -3,9 +3,10 @@ import type { LocalDay } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { AccountedJson } from '@wergon/contract/attendance';
-import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
+import { callRoute, sayDate, sayMonthDay, useDays, useDesk } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import { DepartmentFilter, useDepartments } from '../people/index.ts';
+import { t } from '../words/index.ts';
 
 /** Hours per person and day: what each was on, and how much of it on jobs, against the billed hours expected of them. */
 const desk = useDesk();
@@ -49,16 +50,15 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
 <template>
   <DeskFrame
     v-model:search="search"
-    :title="`${sayDay(firstDay).slice(4)} to ${sayDay(lastDay).slice(4)}`"
-    step="week"
-    today="now"
-    search-label="Person, department"
+    :title="t('common.to', { day: sayMonthDay(firstDay), day2: sayMonthDay(lastDay) })"
+    :step="t('kit.stepWeek')"
+    :today="t('kit.toNow')"
+    :search-label="t('kit.findPersonDepartment')"
     v-on="steps"
   >
     <template #ruler>
       <p class="lead">
-        Dark: on jobs. Grey: indirect. The notch: the billed hours expected of that person on a planned day.
-        Days are calendar days, from midnight to midnight; Approve counts a night shift to the day it began.
+        {{ t('attendance.darkOnJobsGreyIndirectTheNotch') }}
       </p>
     </template>
     <QueryState
@@ -70,27 +70,28 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     <template v-else>
       <p class="counts">
         <span
-          ><b class="figure">{{ desk.hours(totals.jobs) }}</b> on jobs</span
+          ><b class="figure">{{ desk.hours(totals.jobs) }}</b> {{ t('attendance.onJobs') }}</span
         >
         <span v-if="totals.expected > 0"
-          >of <b class="figure">{{ desk.hours(totals.expected) }}</b> billed hours expected</span
+          >{{ t('common.of') }} <b class="figure">{{ desk.hours(totals.expected) }}</b>
+          {{ t('attendance.billedHoursExpected') }}</span
         >
         <span
-          ><b class="figure">{{ desk.hours(totals.indirect) }}</b> indirect</span
+          ><b class="figure">{{ desk.hours(totals.indirect) }}</b> {{ t('common.indirect') }}</span
         >
         <span v-if="totals.unapproved > 0"
-          ><b class="figure">{{ desk.hours(totals.unapproved) }}</b> not yet approved</span
+          ><b class="figure">{{ desk.hours(totals.unapproved) }}</b> {{ t('common.notYetApproved') }}</span
         >
         <DepartmentFilter v-model="department" :departments="departments" />
-        <RouterLink :to="{ name: 'floor' }" class="live">Live floor</RouterLink>
+        <RouterLink :to="{ name: 'floor' }" class="live">{{ t('attendance.liveFloor') }}</RouterLink>
       </p>
       <table class="across">
         <thead>
           <tr>
-            <th scope="col">Person</th>
+            <th scope="col">{{ t('common.person') }}</th>
             <th v-for="day in days" :key="day" scope="col">{{ sayDate(day) }}</th>
-            <th scope="col" class="number">All days</th>
-            <th scope="col" class="number">Not approved</th>
+            <th scope="col" class="number">{{ t('attendance.allDays') }}</th>
+            <th scope="col" class="number">{{ t('common.notApproved') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -107,7 +108,14 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
                     : { name: 'floor' }
                 "
                 class="figure"
-                :aria-label="`${person.name}, ${sayDate(day)}: ${desk.hours(dayOf(person, day)!.chargedSeconds)}, ${desk.hours(dayOf(person, day)!.jobSeconds)} of it on jobs`"
+                :aria-label="
+                  t('attendance.ofItOnJobs', {
+                    name: person.name,
+                    day: sayDate(day),
+                    hours: desk.hours(dayOf(person, day)!.chargedSeconds),
+                    hours2: desk.hours(dayOf(person, day)!.jobSeconds),
+                  })
+                "
               >
                 {{ desk.hours(dayOf(person, day)!.chargedSeconds) }}
                 <span class="bar" aria-hidden="true">
@@ -131,7 +139,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
         </tbody>
       </table>
       <p v-if="people.length === 0" class="none">
-        {{ search || department ? 'Nobody matches.' : 'No time recorded in these days.' }}
+        {{ search || department ? t('common.nobodyMatches') : t('attendance.noTimeRecordedInTheseDays') }}
       </p>
     </template>
   </DeskFrame>

@@ -5,6 +5,7 @@ import type { ShopJson } from '@wergon/contract/shop';
 import { WORK_TYPES } from '@wergon/core/work';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import { CheckField } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 type Activity = ShopJson['activities'][number];
 defineProps<{ activities: readonly Activity[]; divisions: readonly { readonly name: string }[] }>();
@@ -26,61 +27,69 @@ async function save(activity: Activity): Promise<void> {
 
 <template>
   <section>
-    <h2>Indirect activities</h2>
+    <h2>{{ t('common.indirectActivities') }}</h2>
     <p class="lead-words">
-      Work that belongs to no order. What counts is part of attended time; what is paid is for payroll.
+      {{ t('catalog.workThatBelongsToNoOrderWhat') }}
     </p>
     <table>
       <thead>
         <tr>
-          <th scope="col">Activity</th>
-          <th scope="col">Division</th>
-          <th scope="col">Attended time</th>
-          <th scope="col">Paid</th>
-          <th scope="col">Takes, outside estimates</th>
-          <th scope="col">Code</th>
+          <th scope="col">{{ t('catalog.activity') }}</th>
+          <th scope="col">{{ t('common.division') }}</th>
+          <th scope="col">{{ t('catalog.attendedTime') }}</th>
+          <th scope="col">{{ t('catalog.paid') }}</th>
+          <th scope="col">{{ t('catalog.takesOutsideEstimates') }}</th>
+          <th scope="col">{{ t('common.code') }}</th>
           <td></td>
         </tr>
       </thead>
       <tbody>
         <tr v-for="each in activities" :key="each.id" :class="{ off: each.isOff }">
           <template v-if="edited?.id === each.id">
-            <td><BFormInput v-model="edited.title" size="sm" aria-label="Name" /></td>
+            <td><BFormInput v-model="edited.title" size="sm" :aria-label="t('common.name')" /></td>
             <td>
-              <BFormSelect v-model="edited.division" size="sm" aria-label="Division">
-                <option value="">all</option>
+              <BFormSelect v-model="edited.division" size="sm" :aria-label="t('common.division')">
+                <option value="">{{ t('common.all') }}</option>
                 <option v-for="{ name } in divisions" :key="name" :value="name">{{ name }}</option>
               </BFormSelect>
             </td>
             <td>
-              <CheckField v-model="edited.counts" class="check">counts</CheckField>
+              <CheckField v-model="edited.counts" class="check">{{ t('catalog.counts') }}</CheckField>
             </td>
             <td>
-              <CheckField v-model="edited.isPaid" class="check">paid</CheckField>
+              <CheckField v-model="edited.isPaid" class="check">{{ t('common.paid') }}</CheckField>
             </td>
             <td>
-              <BFormSelect v-model="edited.takesWork" size="sm" aria-label="Kind of work it takes">
-                <option :value="null">nothing</option>
-                <option v-for="type in WORK_TYPES" :key="type" :value="type">{{ type }}</option>
+              <BFormSelect v-model="edited.takesWork" size="sm" :aria-label="t('catalog.kindOfWorkItTakes')">
+                <option :value="null">{{ t('common.nothing') }}</option>
+                <option v-for="type in WORK_TYPES" :key="type" :value="type">
+                  {{ t(`workTypes.${type}`) }}
+                </option>
               </BFormSelect>
             </td>
             <td class="mono">{{ each.code }}</td>
             <td class="acts-cell">
-              <BButton variant="quiet" size="sm" :disabled="isBusy" @click="save(edited)"> Save </BButton>
+              <BButton variant="quiet" size="sm" :disabled="isBusy" @click="save(edited)">
+                {{ t('common.save') }}
+              </BButton>
             </td>
           </template>
           <template v-else>
-            <td>{{ each.title }}<template v-if="each.isOff">, off</template></td>
-            <td>{{ each.division || 'all' }}</td>
-            <td>{{ each.counts ? 'counts' : 'does not count' }}</td>
-            <td>{{ each.isPaid ? 'paid' : 'not paid' }}</td>
+            <td>
+              {{ each.title }}<template v-if="each.isOff">, {{ t('catalog.off') }}</template>
+            </td>
+            <td>{{ each.division || t('common.all') }}</td>
+            <td>{{ each.counts ? t('catalog.counts') : t('catalog.doesNotCount') }}</td>
+            <td>{{ each.isPaid ? t('common.paid') : t('common.notPaid') }}</td>
             <td>{{ each.takesWork ?? '' }}</td>
             <td class="mono">{{ each.code }}</td>
             <td class="acts-cell">
               <template v-if="desk.may('shop.change')">
-                <BButton variant="quiet" size="sm" @click="edited = { ...each }"> Change </BButton>
+                <BButton variant="quiet" size="sm" @click="edited = { ...each }">
+                  {{ t('common.change') }}
+                </BButton>
                 <BButton variant="quiet" size="sm" @click="save({ ...each, isOff: !each.isOff })">
-                  {{ each.isOff ? 'Switch on' : 'Switch off' }}
+                  {{ each.isOff ? t('catalog.switchOn') : t('catalog.switchOff') }}
                 </BButton>
               </template>
             </td>
@@ -91,17 +100,17 @@ async function save(activity: Activity): Promise<void> {
     <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
       <BFormInput
         v-model="fresh.title"
-        placeholder="New indirect activity"
-        aria-label="New indirect activity"
+        :placeholder="t('catalog.newIndirectActivity')"
+        :aria-label="t('catalog.newIndirectActivity')"
         required
       />
-      <BFormSelect v-model="fresh.division" aria-label="Division of the new activity">
-        <option value="">all divisions</option>
+      <BFormSelect v-model="fresh.division" :aria-label="t('catalog.divisionOfTheNewActivity')">
+        <option value="">{{ t('common.allDivisions') }}</option>
         <option v-for="{ name } in divisions" :key="name" :value="name">{{ name }}</option>
       </BFormSelect>
-      <CheckField v-model="fresh.counts" class="check">counts as attended time</CheckField>
-      <CheckField v-model="fresh.isPaid" class="check">paid</CheckField>
-      <BButton type="submit" variant="primary" :disabled="isBusy">Add activity</BButton>
+      <CheckField v-model="fresh.counts" class="check">{{ t('catalog.countsAsAttendedTime') }}</CheckField>
+      <CheckField v-model="fresh.isPaid" class="check">{{ t('common.paid') }}</CheckField>
+      <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('catalog.addActivity') }}</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </section>

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import { callRoute, sayDateText, useDesk, useAct } from '../kit/index.ts';
+import { currentLocale, t } from '../words/index.ts';
 
 /** So often it is looked how a backup is doing that is being made. */
 const LOOK_MS = 2_000;
@@ -34,31 +35,35 @@ async function backUp(): Promise<void> {
 
 <template>
   <section v-if="status" class="backups">
-    <h2>Backups</h2>
-    <p v-if="status.folder === null" class="quiet">This server makes no backups: something else must.</p>
+    <h2>{{ t('common.backups') }}</h2>
+    <p v-if="status.folder === null" class="quiet">{{ t('catalog.thisServerMakesNoBackupsSomething') }}</p>
     <template v-else>
       <p :class="{ attention: isOld && status.isScheduled }">
         <template v-if="status.last">
-          Last good backup: <b>{{ sayTime(status.last.at) }}</b>,
-          {{ status.last.entries.toLocaleString('en') }} entries, {{ megabytes(status.last.bytes) }} MB,
-          opened and checked.
+          {{ t('catalog.lastGoodBackup') }} <b>{{ sayTime(status.last.at) }}</b>,
+          {{
+            t('catalog.entriesMbOpenedAndChecked', {
+              entries: status.last.entries.toLocaleString(currentLocale()),
+              megabytes: megabytes(status.last.bytes),
+            })
+          }}
         </template>
-        <template v-else>No backup has been made yet.</template>
+        <template v-else>{{ t('catalog.noBackupHasBeenMadeYet') }}</template>
       </p>
       <p v-if="status.failed" class="attention" role="alert">
-        The last try, {{ sayTime(status.failed.at) }}, failed: {{ status.failed.why }}
+        {{ t('catalog.theLastTryFailed', { time: sayTime(status.failed.at), why: status.failed.why }) }}
       </p>
       <p class="quiet">
-        They are kept in <span class="mono">{{ status.folder }}</span>.
-        <template v-if="!status.isScheduled">The demo makes none by itself.</template>
-        <RouterLink v-else to="/shop/settings">When and how many</RouterLink>
+        {{ t('catalog.theyAreKeptIn') }} <span class="mono">{{ status.folder }}</span>.
+        <template v-if="!status.isScheduled">{{ t('catalog.theDemoMakesNoneByItself') }}</template>
+        <RouterLink v-else to="/shop/settings">{{ t('catalog.whenAndHowMany') }}</RouterLink>
       </p>
       <BButton
         v-if="desk.may('shop.change')"
         variant="outline-secondary"
         :disabled="isBusy || status.isRunning"
         @click="backUp"
-        >{{ status.isRunning ? 'Backing up…' : 'Back up now' }}</BButton
+        >{{ status.isRunning ? t('catalog.backingUp') : t('catalog.backUpNow') }}</BButton
       >
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     </template>

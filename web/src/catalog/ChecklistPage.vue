@@ -5,6 +5,7 @@ import type { Checklist } from '@wergon/contract/shop';
 import { callRoute, useDesk } from '../kit/index.ts';
 import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import BackupLine from './BackupLine.vue';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const query = useQuery({
@@ -16,41 +17,49 @@ type Kind = Checklist['items'][number]['kind'];
 
 /** What each thing that is missing means, and where it is put right. */
 const WORDS: Readonly<Record<Kind, { readonly what: string; readonly why: string; readonly to: string }>> = {
-  'no-people': { what: 'Nobody works here yet', why: 'Add the first person.', to: '/shop/people' },
+  'no-people': {
+    what: t('catalog.nobodyWorksHereYet'),
+    why: t('catalog.addTheFirstPerson'),
+    to: '/shop/people',
+  },
   'no-grade': {
-    what: 'There is no grade yet',
-    why: 'A task needs one: its estimated cost is its hours at the grade’s standard rate.',
+    what: t('catalog.thereIsNoGradeYet'),
+    why: t('catalog.aTaskNeedsOneItsEstimatedCost'),
     to: '/shop/lists',
   },
   'no-station': {
-    what: 'There is no station yet',
-    why: 'Any tablet or computer with a browser and a scanner can be one.',
+    what: t('catalog.thereIsNoStationYet'),
+    why: t('catalog.anyTabletOrComputerWithABrowser'),
     to: '/shop/stations',
   },
-  'no-order': { what: 'There is no work order yet', why: 'Make the first one.', to: '/work/new' },
+  'no-order': {
+    what: t('catalog.thereIsNoWorkOrderYet'),
+    why: t('catalog.makeTheFirstOne'),
+    to: '/work/new',
+  },
   'no-badge': {
-    what: 'People without a badge',
-    why: 'They cannot start work at a station.',
+    what: t('catalog.peopleWithoutABadge'),
+    why: t('catalog.theyCannotStartWorkAtAStation'),
     to: '/shop/people',
   },
   'no-rate': {
-    what: 'People without a cost rate today',
-    why: 'Their hours count, and their cost is left out of every sum.',
+    what: t('catalog.peopleWithoutACostRateToday'),
+    why: t('catalog.theirHoursCountAndTheirCost'),
     to: '/shop/people',
   },
   'no-pattern': {
-    what: 'People without a planned pattern',
-    why: 'Nobody can tell whether they are late or missing.',
+    what: t('catalog.peopleWithoutAPlannedPattern'),
+    why: t('catalog.nobodyCanTellWhetherTheyAre'),
     to: '/shop/people',
   },
   'no-estimate': {
-    what: 'Tasks without an estimate',
-    why: 'Their hours have nothing to be compared with.',
+    what: t('catalog.tasksWithoutAnEstimate'),
+    why: t('catalog.theirHoursHaveNothingToBeCompared'),
     to: '/work',
   },
   'station-untested': {
-    what: 'Stations that have not recorded a scan',
-    why: 'Scan a badge there once; the scanner check says what is wrong if nothing happens.',
+    what: t('catalog.stationsThatHaveNotRecorded'),
+    why: t('catalog.scanABadgeThereOnceTheScanner'),
     to: '/shop/stations',
   },
 };
@@ -61,13 +70,13 @@ const FIRST_STEPS: readonly {
   readonly word: string;
   readonly to: string;
 }[] = [
-  { kinds: ['no-people'], word: 'Add a person; a badge comes with it', to: '/shop/people' },
-  { kinds: ['no-grade'], word: 'Add a grade with its standard rate', to: '/shop/lists' },
-  { kinds: ['no-order'], word: 'Make a work order and release it', to: '/work/new' },
-  { kinds: ['no-station'], word: 'Add a station and pair a device with it', to: '/shop/stations' },
+  { kinds: ['no-people'], word: t('catalog.addAPersonABadgeComesWithIt'), to: '/shop/people' },
+  { kinds: ['no-grade'], word: t('catalog.addAGradeWithItsStandardRate'), to: '/shop/lists' },
+  { kinds: ['no-order'], word: t('catalog.makeAWorkOrderAndReleaseIt'), to: '/work/new' },
+  { kinds: ['no-station'], word: t('catalog.addAStationAndPairADeviceWith'), to: '/shop/stations' },
   {
     kinds: ['station-untested'],
-    word: 'Print the badge and the traveler, and scan both at the station',
+    word: t('catalog.printTheBadgeAndTheTraveler'),
     to: '/shop/labels',
   },
 ];
@@ -87,11 +96,8 @@ const next = computed(() => (query.isFetching.value ? -1 : steps.value.findIndex
 </script>
 
 <template>
-  <ShopLayout
-    title="What is missing"
-    lead="Before the numbers can be relied on, everybody needs a badge and a rate, every task an estimate, and every station a scanner that is heard."
-  >
-    <p v-if="!desk.may('shop.see')">What is set up here is not yours to see. The pages at the left are.</p>
+  <ShopLayout :title="t('common.whatIsMissing')" :lead="t('catalog.beforeTheNumbersCanBeRelied')">
+    <p v-if="!desk.may('shop.see')">{{ t('catalog.whatIsSetUpHereIsNotYoursTo') }}</p>
     <QueryState
       v-else-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -100,38 +106,38 @@ const next = computed(() => (query.isFetching.value ? -1 : steps.value.findIndex
     />
     <template v-else>
       <section v-if="isNew" class="first">
-        <h2>Five steps to the first scan</h2>
+        <h2>{{ t('catalog.fiveStepsToTheFirstScan') }}</h2>
         <ol>
           <li v-for="(step, i) in steps" :key="step.word" :class="{ done: step.isDone, next: i === next }">
             <span class="mono nr">{{ i + 1 }}</span>
             <span class="word">{{ step.word }}</span>
-            <span v-if="step.isDone" class="state">done</span>
+            <span v-if="step.isDone" class="state">{{ t('common.done') }}</span>
             <RouterLink v-else :to="step.to" class="btn" :class="i === next ? 'btn-primary' : 'btn-quiet'">{{
-              i === next ? 'Do this next' : 'Open'
+              i === next ? t('catalog.doThisNext') : t('catalog.open')
             }}</RouterLink>
           </li>
         </ol>
       </section>
       <section v-if="items.length > 0">
-        <h2 v-if="isNew">All that is missing</h2>
+        <h2 v-if="isNew">{{ t('catalog.allThatIsMissing') }}</h2>
         <div v-for="item in items" :key="item.kind" class="item">
           <p class="what">
             <b v-if="item.count > 0" class="figure">{{ item.count }}</b> {{ WORDS[item.kind].what }}
           </p>
           <p class="why">
-            {{ WORDS[item.kind].why }} <RouterLink :to="WORDS[item.kind].to">Put right</RouterLink>
+            {{ WORDS[item.kind].why }}
+            <RouterLink :to="WORDS[item.kind].to">{{ t('catalog.putRight') }}</RouterLink>
           </p>
           <p v-if="item.names.length > 0" class="names">
             {{ item.names.join(', ')
             }}<template v-if="item.count > item.names.length">
-              and {{ item.count - item.names.length }} more</template
+              {{ t('catalog.andMore', { n: item.count - item.names.length }) }}</template
             >
           </p>
         </div>
       </section>
       <p v-else class="all-there">
-        Nothing is missing. Every person has a badge, a rate and a plan, every open task an estimate, and
-        every station has been heard.
+        {{ t('catalog.nothingIsMissingEveryPerson') }}
       </p>
       <BackupLine />
     </template>

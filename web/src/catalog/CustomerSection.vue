@@ -4,6 +4,7 @@ import { ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import { ChargeFields } from '../shop/index.ts';
+import { t } from '../words/index.ts';
 
 type Customer = ShopJson['customers'][number];
 defineProps<{ customers: readonly Customer[] }>();
@@ -24,20 +25,20 @@ const sayCharge = ({ charge }: Customer) =>
   charge === null
     ? ''
     : !charge.isBillable
-      ? 'not billable'
-      : `${desk.money(charge.amount)} ${charge.per === 'hour' ? 'an hour' : 'flat'}`;
+      ? t('common.notBillable')
+      : `${desk.money(charge.amount)} ${charge.per === 'hour' ? t('common.anHour') : t('shop.flat')}`;
 </script>
 
 <template>
   <section>
-    <h2>Customers</h2>
+    <h2>{{ t('catalog.customers') }}</h2>
     <form v-if="edited" @submit.prevent="save(edited)">
       <div class="inline">
-        <label>Name <BFormInput v-model="edited.name" required /></label>
-        <label>Note <BFormInput v-model="edited.note" /></label>
+        <label>{{ t('common.name') }} <BFormInput v-model="edited.name" required /></label>
+        <label>{{ t('catalog.note') }} <BFormInput v-model="edited.note" /></label>
         <ChargeFields v-model="edited.charge" />
-        <BButton type="submit" variant="primary" :disabled="isBusy">Save customer</BButton>
-        <BButton variant="quiet" @click="edited = null">Leave it as it is</BButton>
+        <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('catalog.saveCustomer') }}</BButton>
+        <BButton variant="quiet" @click="edited = null">{{ t('common.leaveItAsItIs') }}</BButton>
       </div>
     </form>
     <BButton
@@ -45,34 +46,38 @@ const sayCharge = ({ charge }: Customer) =>
       variant="quiet"
       @click="edited = { id: '', name: '', note: '', charge: null, isOff: false }"
     >
-      Add customer
+      {{ t('catalog.addCustomer') }}
     </BButton>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     <table v-if="customers.length > 0">
       <thead>
         <tr>
-          <th scope="col">Customer</th>
-          <th scope="col">Note</th>
-          <th scope="col">Charged</th>
+          <th scope="col">{{ t('common.customer') }}</th>
+          <th scope="col">{{ t('catalog.note') }}</th>
+          <th scope="col">{{ t('common.charged') }}</th>
           <td></td>
         </tr>
       </thead>
       <tbody>
         <tr v-for="each in customers" :key="each.id" :class="{ off: each.isOff }">
-          <td>{{ each.name }}<template v-if="each.isOff">, off</template></td>
+          <td>
+            {{ each.name }}<template v-if="each.isOff">, {{ t('catalog.off') }}</template>
+          </td>
           <td>{{ each.note }}</td>
           <td class="figure">{{ sayCharge(each) }}</td>
           <td class="acts-cell">
             <template v-if="desk.may('shop.change')">
-              <BButton variant="quiet" size="sm" @click="edited = { ...each }">Change</BButton>
+              <BButton variant="quiet" size="sm" @click="edited = { ...each }">{{
+                t('common.change')
+              }}</BButton>
               <BButton variant="quiet" size="sm" @click="save({ ...each, isOff: !each.isOff })">
-                {{ each.isOff ? 'Switch on' : 'Switch off' }}
+                {{ each.isOff ? t('catalog.switchOn') : t('catalog.switchOff') }}
               </BButton>
             </template>
           </td>
         </tr>
       </tbody>
     </table>
-    <p v-else class="quiet">No customer yet. Naming one in an order adds it here.</p>
+    <p v-else class="quiet">{{ t('catalog.noCustomerYetNamingOneInAnOrder') }}</p>
   </section>
 </template>

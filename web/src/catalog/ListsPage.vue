@@ -6,25 +6,23 @@ import { GradeSection } from '../people/index.ts';
 import ActivitySection from './ActivitySection.vue';
 import ResourceSection from './ResourceSection.vue';
 import WordList from './WordList.vue';
+import { t } from '../words/index.ts';
 
 const query = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop') });
 const LISTS = [
-  { list: 'department', title: 'Departments' },
-  { list: 'crew', title: 'Crews' },
-  { list: 'division', title: 'Divisions' },
-  { list: 'job-type', title: 'Job types' },
-  { list: 'cost-code', title: 'Cost codes' },
-  { list: 'down-reason', title: 'Reasons for down time' },
-  { list: 'rework-reason', title: 'Reasons for rework' },
-  { list: 'scrap-reason', title: 'Reasons for scrap' },
+  { list: 'department', title: t('catalog.departments') },
+  { list: 'crew', title: t('common.crews') },
+  { list: 'division', title: t('catalog.divisions') },
+  { list: 'job-type', title: t('catalog.jobTypes') },
+  { list: 'cost-code', title: t('catalog.costCodes') },
+  { list: 'down-reason', title: t('catalog.reasonsForDownTime') },
+  { list: 'rework-reason', title: t('catalog.reasonsForRework') },
+  { list: 'scrap-reason', title: t('catalog.reasonsForScrap') },
 ] as const;
 </script>
 
 <template>
-  <ShopLayout
-    title="Lists"
-    lead="The shop’s own words. A new name goes everywhere the old one stood; what is switched off is offered no more and stays where it was used."
-  >
+  <ShopLayout :title="t('common.lists')" :lead="t('catalog.theShopsOwnWordsANewNameGoes')">
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -38,7 +36,7 @@ const LISTS = [
         :activities="query.data.value.activities"
         :divisions="query.data.value.lists.division"
       />
-      <h2>Words</h2>
+      <h2>{{ t('catalog.words') }}</h2>
       <div class="lists">
         <WordList
           v-for="{ list, title } in LISTS"

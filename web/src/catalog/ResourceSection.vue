@@ -4,6 +4,7 @@ import { computed, reactive, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import { CheckField } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 type Resource = ShopJson['resources'][number];
 const props = defineProps<{ resources: readonly Resource[] }>();
@@ -32,14 +33,14 @@ async function save(resource: Resource): Promise<void> {
 
 <template>
   <section>
-    <h2>Work centers and machines</h2>
+    <h2>{{ t('common.workCentersAndMachines') }}</h2>
     <table v-if="centers.length > 0">
       <thead>
         <tr>
-          <th scope="col">Work center</th>
-          <th scope="col">Code</th>
-          <th scope="col">Machines there</th>
-          <th scope="col">At a start</th>
+          <th scope="col">{{ t('common.workCenter') }}</th>
+          <th scope="col">{{ t('common.code') }}</th>
+          <th scope="col">{{ t('catalog.machinesThere') }}</th>
+          <th scope="col">{{ t('catalog.atAStart') }}</th>
           <td></td>
         </tr>
       </thead>
@@ -50,9 +51,11 @@ async function save(resource: Resource): Promise<void> {
               v-if="edited?.id === each.id"
               v-model="edited.name"
               size="sm"
-              :aria-label="`New name of ${each.name}`"
+              :aria-label="t('catalog.newNameOf', { name: each.name })"
             />
-            <template v-else>{{ each.name }}<template v-if="each.isOff">, off</template></template>
+            <template v-else
+              >{{ each.name }}<template v-if="each.isOff">, {{ t('catalog.off') }}</template></template
+            >
           </td>
           <td class="mono">{{ each.code }}</td>
           <td>
@@ -64,9 +67,9 @@ async function save(resource: Resource): Promise<void> {
           </td>
           <td>
             <CheckField v-if="edited?.id === each.id" v-model="edited.asksMachine" class="check"
-              >ask for the machine
+              >{{ t('catalog.askForTheMachine') }}
             </CheckField>
-            <template v-else-if="each.asksMachine">asks for the machine</template>
+            <template v-else-if="each.asksMachine">{{ t('catalog.asksForTheMachine') }}</template>
           </td>
           <td class="acts-cell">
             <template v-if="desk.may('shop.change')">
@@ -77,38 +80,40 @@ async function save(resource: Resource): Promise<void> {
                 :disabled="isBusy"
                 @click="save(edited)"
               >
-                Save
+                {{ t('common.save') }}
               </BButton>
-              <BButton v-else variant="quiet" size="sm" @click="edited = { ...each }"> Change </BButton>
+              <BButton v-else variant="quiet" size="sm" @click="edited = { ...each }">
+                {{ t('common.change') }}
+              </BButton>
               <BButton variant="quiet" size="sm" @click="save({ ...each, isOff: !each.isOff })">
-                {{ each.isOff ? 'Switch on' : 'Switch off' }}
+                {{ each.isOff ? t('catalog.switchOn') : t('catalog.switchOff') }}
               </BButton>
             </template>
           </td>
         </tr>
       </tbody>
     </table>
-    <p v-else class="quiet">None yet. Naming one in a task adds it here.</p>
+    <p v-else class="quiet">{{ t('catalog.noneYetNamingOneInATaskAdds') }}</p>
     <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
-      <BFormSelect v-model="fresh.kind" aria-label="Work center or machine">
-        <option value="work-center">work center</option>
-        <option value="machine">machine</option>
+      <BFormSelect v-model="fresh.kind" :aria-label="t('catalog.workCenterOrMachine')">
+        <option value="work-center">{{ t('catalog.workCenter') }}</option>
+        <option value="machine">{{ t('catalog.machine') }}</option>
       </BFormSelect>
       <BFormInput
         v-model="fresh.name"
-        placeholder="Name"
-        aria-label="Name of the work center or machine"
+        :placeholder="t('common.name')"
+        :aria-label="t('catalog.nameOfTheWorkCenterOrMachine')"
         required
       />
       <BFormSelect
         v-if="fresh.kind === 'machine'"
         v-model="fresh.workCenter"
-        aria-label="Where the machine stands"
+        :aria-label="t('catalog.whereTheMachineStands')"
         required
       >
         <option v-for="{ id, name } in centers" :key="id" :value="name">{{ name }}</option>
       </BFormSelect>
-      <BButton type="submit" variant="primary" :disabled="isBusy">Add</BButton>
+      <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('catalog.add') }}</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </section>

@@ -7,6 +7,7 @@ import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import { FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { STATE_WORDS, usePastWork } from '../work/index.ts';
 import CustomerSection from './CustomerSection.vue';
+import { t } from '../words/index.ts';
 
 type Unit = ShopJson['units'][number];
 const desk = useDesk();
@@ -48,11 +49,11 @@ const openedOrders = computed(() => [
   ...past.orders.value.filter(({ unit }) => unit === opened.value),
 ]);
 const FIELDS = [
-  { field: 'type', label: 'Type' },
-  { field: 'maker', label: 'Maker' },
-  { field: 'serialNumber', label: 'Serial number' },
-  { field: 'owner', label: 'Owner' },
-  { field: 'nameplate', label: 'Nameplate' },
+  { field: 'type', label: t('catalog.type') },
+  { field: 'maker', label: t('catalog.maker') },
+  { field: 'serialNumber', label: t('catalog.serialNumber') },
+  { field: 'owner', label: t('catalog.owner') },
+  { field: 'nameplate', label: t('catalog.nameplate') },
 ] as const;
 
 async function save(): Promise<void> {
@@ -69,10 +70,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <ShopLayout
-    title="Customers and units"
-    lead="A unit is a customer’s machine on the bench; all its orders, past and present, hang on it."
-  >
+  <ShopLayout :title="t('common.customersAndUnits')" :lead="t('catalog.aUnitIsACustomersMachineOnThe')">
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -80,16 +78,21 @@ async function save(): Promise<void> {
       @retry="query.refetch()"
     />
     <template v-else>
-      <h2>Units</h2>
+      <h2>{{ t('catalog.units') }}</h2>
       <div class="inline">
-        <BFormInput v-model="search" type="search" aria-label="Find a unit" placeholder="Find a unit" />
+        <BFormInput
+          v-model="search"
+          type="search"
+          :aria-label="t('catalog.findAUnit')"
+          :placeholder="t('catalog.findAUnit')"
+        />
         <span v-if="search" class="quiet" role="status"
-          >{{ units.length }} of {{ query.data.value.units.length }} shown
-          <BButton variant="quiet" size="sm" @click="search = ''">Show all</BButton></span
+          >{{ t('common.ofShown', { n: units.length, n2: query.data.value.units.length }) }}
+          <BButton variant="quiet" size="sm" @click="search = ''">{{ t('common.showAll') }}</BButton></span
         >
-        <BButton v-if="desk.may('shop.change') && !edited" variant="primary" @click="edited = { ...EMPTY }"
-          >Add unit</BButton
-        >
+        <BButton v-if="desk.may('shop.change') && !edited" variant="primary" @click="edited = { ...EMPTY }">{{
+          t('catalog.addUnit')
+        }}</BButton>
       </div>
       <form v-if="edited" @submit.prevent="save">
         <div class="fields">
@@ -112,20 +115,20 @@ async function save(): Promise<void> {
           </datalist>
         </div>
         <div class="acts">
-          <BButton type="submit" variant="primary" :disabled="isBusy">Save unit</BButton>
-          <BButton variant="quiet" @click="edited = null">Leave it as it is</BButton>
+          <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('catalog.saveUnit') }}</BButton>
+          <BButton variant="quiet" @click="edited = null">{{ t('common.leaveItAsItIs') }}</BButton>
         </div>
       </form>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
       <table v-if="units.length > 0">
         <thead>
           <tr>
-            <th scope="col">Type</th>
-            <th scope="col">Maker</th>
-            <th scope="col">Serial number</th>
-            <th scope="col">Owner</th>
-            <th scope="col">Nameplate</th>
-            <th scope="col">Orders</th>
+            <th scope="col">{{ t('catalog.type') }}</th>
+            <th scope="col">{{ t('catalog.maker') }}</th>
+            <th scope="col">{{ t('catalog.serialNumber') }}</th>
+            <th scope="col">{{ t('catalog.owner') }}</th>
+            <th scope="col">{{ t('catalog.nameplate') }}</th>
+            <th scope="col">{{ t('common.orders') }}</th>
             <td></td>
           </tr>
         </thead>
@@ -146,11 +149,11 @@ async function save(): Promise<void> {
               >
                 <span class="mono">{{ unit.orderCount }}</span>
               </BButton>
-              <span v-else class="quiet">none</span>
+              <span v-else class="quiet">{{ t('common.none') }}</span>
             </td>
             <td class="acts-cell">
               <BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="edited = { ...unit }">
-                Change
+                {{ t('common.change') }}
               </BButton>
             </td>
           </tr>
@@ -167,7 +170,9 @@ async function save(): Promise<void> {
           </tr>
         </tbody>
       </table>
-      <p v-else class="quiet">{{ search ? `No unit matches “${search}”.` : 'No unit yet.' }}</p>
+      <p v-else class="quiet">
+        {{ search ? t('catalog.noUnitMatches', { search }) : t('catalog.noUnitYet') }}
+      </p>
       <CustomerSection :customers="query.data.value.customers" />
     </template>
   </ShopLayout>

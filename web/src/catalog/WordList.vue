@@ -4,6 +4,7 @@ import { ref } from 'vue';
 import type { ListName } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import { PlainButton } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 type Item = { readonly id: string; readonly name: string; readonly isOff: boolean };
 const props = defineProps<{ list: ListName; title: string; items: readonly Item[] }>();
@@ -36,29 +37,39 @@ async function save(item: Item, change: Partial<Item>): Promise<void> {
           <BFormInput
             v-model="renamed.name"
             size="sm"
-            :aria-label="`New name of ${item.name}`"
+            :aria-label="t('catalog.newNameOf', { name: item.name })"
             autofocus
             @keydown.escape="renamed = null"
           />
-          <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">Rename</BButton>
+          <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">{{
+            t('catalog.rename')
+          }}</BButton>
         </form>
         <template v-else>
-          <span>{{ item.name }}<template v-if="item.isOff">, off</template></span>
+          <span
+            >{{ item.name }}<template v-if="item.isOff">, {{ t('catalog.off') }}</template></span
+          >
           <span v-if="desk.may('shop.change')" class="row-acts">
             <PlainButton class="link" @click="renamed = { id: item.id, name: item.name }">
-              rename
+              {{ t('catalog.renameWord') }}
             </PlainButton>
             <PlainButton class="link" @click="save(item, { isOff: !item.isOff })">
-              {{ item.isOff ? 'on' : 'off' }}
+              {{ item.isOff ? t('catalog.on') : t('catalog.off') }}
             </PlainButton>
           </span>
         </template>
       </li>
-      <li v-if="items.length === 0" class="quiet">none yet</li>
+      <li v-if="items.length === 0" class="quiet">{{ t('common.noneYet') }}</li>
     </ul>
     <form v-if="desk.may('shop.change')" class="row-form" @submit.prevent="add">
-      <BFormInput v-model="name" size="sm" :aria-label="`Add to ${title}`" placeholder="Add" required />
-      <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">Add</BButton>
+      <BFormInput
+        v-model="name"
+        size="sm"
+        :aria-label="t('catalog.addTo', { title })"
+        :placeholder="t('catalog.add')"
+        required
+      />
+      <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">{{ t('catalog.add') }}</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </section>

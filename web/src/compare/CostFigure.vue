@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { ComparisonJson } from '@wergon/contract/compare';
 import { useDesk } from '../kit/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ comparison: ComparisonJson; hasEstimate: boolean }>();
 const desk = useDesk();
@@ -12,11 +13,13 @@ const isAbove = computed(() => props.hasEstimate && Number(props.comparison.cost
 <template>
   <span class="cost figure">
     <b :class="{ attention: isAbove }">{{ desk.money(comparison.actualCost) }}</b>
-    <span v-if="hasEstimate" class="of">of {{ desk.money(comparison.estimatedCost) }}</span>
+    <span v-if="hasEstimate" class="of">{{
+      t('common.ofMoney', { money: desk.money(comparison.estimatedCost) })
+    }}</span>
     <span v-if="isAbove" class="of attention">+{{ desk.money(comparison.costDifference) }}</span>
-    <span v-if="comparison.uncostedLines > 0" class="of attention"
-      >{{ comparison.uncostedLines }} lines lack a rate</span
-    >
+    <span v-if="comparison.uncostedLines > 0" class="of attention">{{
+      t('compare.linesLackARate', { n: comparison.uncostedLines })
+    }}</span>
   </span>
 </template>
 

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { OrderRow } from '@wergon/contract/compare';
 import { weekOf, addDays } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{
   orders: readonly OrderRow[];
@@ -38,7 +39,7 @@ const stacks = computed(() => {
 </script>
 
 <template>
-  <div class="due-ruler" role="img" aria-label="Open orders by the day they are due">
+  <div class="due-ruler" role="img" :aria-label="t('compare.openOrdersByTheDayTheyAreDue')">
     <template v-for="{ left, week } in weeks" :key="left">
       <span class="tick" :style="{ left }"></span>
       <span class="week figure" :style="{ left }">{{ week }}</span>
@@ -53,7 +54,7 @@ const stacks = computed(() => {
       <i v-for="square in stack.squares" :key="square"></i>
     </span>
     <span class="now" :style="{ left: place(today + 0.5) }"></span>
-    <span class="caption">orders due, by day</span>
+    <span class="caption">{{ t('compare.ordersDueByDay') }}</span>
   </div>
 </template>
 

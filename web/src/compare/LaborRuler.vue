@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { TaskRow } from '@wergon/contract/compare';
 import { weekOf, addDays } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ tasks: readonly TaskRow[]; firstDay: LocalDay; days: number; today: LocalDay }>();
 
@@ -25,10 +26,10 @@ const bars = computed(() => {
 </script>
 
 <template>
-  <div class="labor-ruler" role="img" aria-label="Hours of this order by day">
+  <div class="labor-ruler" role="img" :aria-label="t('compare.hoursOfThisOrderByDay')">
     <template v-for="{ left, week } in weeks" :key="left">
       <span class="tick" :style="{ left }"></span>
-      <span class="week figure" :style="{ left }">week {{ week }}</span>
+      <span class="week figure" :style="{ left }">{{ t('compare.week', { week }) }}</span>
     </template>
     <span v-for="bar in bars" :key="bar.left" class="bar" :style="{ ...bar, width: `${80 / days}%` }"></span>
     <span class="now" :style="{ left: place(today + 0.5) }"></span>

@@ -7,6 +7,7 @@ import { formatDay } from '@wergon/core/time';
 import { callRoute, sayInstant, useDesk } from '../kit/index.ts';
 import { QueryState } from '../kit/parts/index.ts';
 import { ScanHistory } from '../ledger/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ line: LineRow; target: string }>();
 const desk = useDesk();
@@ -44,13 +45,20 @@ const clock = (at: Instant) => (desk.zone ? sayInstant(desk.zone, at) : '');
     <li v-for="stint in query.data.value.stints" :key="stint.from">
       <b class="figure">{{ desk.exactHours(stint.seconds) }}</b>
       <div>
-        {{ clock(stint.from) }} to {{ stint.isOpen ? 'now' : clock(stint.to) }}
+        {{
+          t('compare.fromTo', {
+            time: clock(stint.from),
+            end: stint.isOpen ? t('common.now') : clock(stint.to),
+          })
+        }}
         <span v-if="stint.sharedWith.length > 0" class="quiet">
-          · shared with {{ stint.sharedWith.join(', ') }}</span
+          · {{ t('compare.sharedWith', { titles: stint.sharedWith.join(', ') }) }}</span
         >
-        <span v-if="stint.isCapped" class="attention"> · ended automatically, because nobody said when</span>
+        <span v-if="stint.isCapped" class="attention">
+          · {{ t('compare.endedAutomaticallyBecauseNobody') }}</span
+        >
         <RouterLink v-if="desk.may('reconcile.see')" :to="dayOf(stint.from)" class="cure">{{
-          desk.may('ledger.correct') ? 'Correct this day' : 'Open this day'
+          desk.may('ledger.correct') ? t('compare.correctThisDay') : t('common.openThisDay')
         }}</RouterLink>
         <ol>
           <ScanHistory :scan="stint.opened" />

@@ -12,6 +12,7 @@ import LaborRuler from './LaborRuler.vue';
 import SignedOutWords from './SignedOutWords.vue';
 import ScaleHead from './ScaleHead.vue';
 import TaskLines from './TaskLines.vue';
+import { t } from '../words/index.ts';
 
 const REFRESH_MS = 60_000;
 const DAYS = 28;
@@ -69,10 +70,10 @@ const balance = computed(
   <DeskFrame
     v-model:search="search"
     class="work"
-    :title="order ? `Order ${order.number}` : 'Order'"
-    step="week"
-    today="this week"
-    search-label="Task, person"
+    :title="order ? t('compare.order', { number: order.number }) : t('common.order')"
+    :step="t('kit.stepWeek')"
+    :today="t('kit.toThisWeek')"
+    :search-label="t('kit.findTaskPerson')"
     @back="shift -= 1"
     @on="shift += 1"
     @today="shift = 0"
@@ -91,15 +92,15 @@ const balance = computed(
         <div>
           <h2>{{ order.title }}</h2>
           <p>
-            {{ order.customer }} · {{ order.quantity }} {{ order.quantity === 1 ? 'piece' : 'pieces' }}
-            <template v-if="order.due"> · due {{ sayDate(order.due) }}</template>
+            {{ order.customer }} · {{ t('compare.pieces', { n: order.quantity }) }}
+            <template v-if="order.due"> · {{ t('compare.due', { day: sayDate(order.due) }) }}</template>
             <template v-if="order.unitWords"> · {{ order.unitWords }}</template>
             <template v-if="order.item"> · {{ order.item }}</template>
             <template v-if="order.division"> · {{ order.division }}</template>
             <template v-if="order.jobType"> · {{ order.jobType }}</template> ·
             <b>{{ STATE_WORDS[order.state] }}</b>
             <template v-if="order.peopleOn.length > 0">
-              · on it now: {{ order.peopleOn.join(', ') }}</template
+              · {{ t('compare.onItNow', { names: order.peopleOn.join(', ') }) }}</template
             >
           </p>
         </div>
@@ -107,10 +108,10 @@ const balance = computed(
       </div>
       <div class="counts">
         <span
-          ><b class="figure">{{ desk.hours(order.comparison.actualSeconds) }}</b> used<template
-            v-if="order.hasEstimate"
-          >
-            of <span class="figure">{{ desk.hours(order.comparison.estimatedSeconds) }}</span></template
+          ><b class="figure">{{ desk.hours(order.comparison.actualSeconds) }}</b> {{ t('compare.used')
+          }}<template v-if="order.hasEstimate">
+            {{ t('common.of') }}
+            <span class="figure">{{ desk.hours(order.comparison.estimatedSeconds) }}</span></template
           ></span
         >
         <span v-if="balance && order.hasEstimate"
@@ -120,36 +121,36 @@ const balance = computed(
             >{{ balance.also.startsWith('on') ? ' ' : '; ' }}{{ balance.also }}</template
           ></span
         >
-        <span
-          v-if="order.comparison.outsideSeconds > 0"
-          title="Work types that the estimate does not include: part of the labor cost, not of the comparison"
-          ><b class="figure">{{ desk.hours(order.comparison.outsideSeconds) }}</b> outside the estimate,
-          {{ desk.money(order.comparison.outsideCost) }}</span
+        <span v-if="order.comparison.outsideSeconds > 0" :title="t('compare.workTypesThatTheEstimateDoes')"
+          ><b class="figure">{{ desk.hours(order.comparison.outsideSeconds) }}</b>
+          {{ t('compare.outsideTheEstimate', { money: desk.money(order.comparison.outsideCost) }) }}</span
         >
-        <span
-          v-if="unapprovedSeconds > 0"
-          title="It counts in the job’s cost at once, and goes to pay when approved"
-          ><b class="figure">{{ desk.hours(unapprovedSeconds) }}</b> not yet approved</span
+        <span v-if="unapprovedSeconds > 0" :title="t('compare.itCountsInTheJobsCostAtOnce')"
+          ><b class="figure">{{ desk.hours(unapprovedSeconds) }}</b> {{ t('common.notYetApproved') }}</span
         >
         <span :title="desk.costTitle"
           ><b class="figure">{{ desk.money(order.comparison.actualCost) }}</b>
-          {{ desk.costWords.toLowerCase() }} of {{ desk.money(order.comparison.estimatedCost)
+          {{
+            t('compare.of', {
+              cost: desk.costWord,
+              money: desk.money(order.comparison.estimatedCost),
+            })
           }}<template v-if="saysDifference"
             >, {{ order.comparison.costDifference.startsWith('-') ? '' : '+'
             }}{{ desk.money(order.comparison.costDifference) }}</template
           ></span
         >
         <SignedOutWords :people="order.signedOut" />
-        <span v-if="order.comparison.uncostedLines > 0" class="attention"
-          >{{ order.comparison.uncostedLines }} lines lack a rate</span
-        >
+        <span v-if="order.comparison.uncostedLines > 0" class="attention">{{
+          t('compare.linesLackARate', { n: order.comparison.uncostedLines })
+        }}</span>
       </div>
       <p v-if="search" class="filtered" role="status">
-        {{ tasks.length }} of {{ query.data.value?.tasks.length }} tasks match “{{ search }}”.
-        <BButton variant="quiet" size="sm" @click="search = ''">Show all</BButton>
+        {{ t('compare.ofTasksMatch', { n: tasks.length, n2: query.data.value?.tasks.length, search }) }}
+        <BButton variant="quiet" size="sm" @click="search = ''">{{ t('common.showAll') }}</BButton>
       </p>
       <div class="list">
-        <ScaleHead first="Task" last="state" />
+        <ScaleHead :first="t('common.task')" :last="t('compare.stateHead')" />
         <TaskLines
           v-for="task in tasks"
           :key="task.id"
@@ -162,12 +163,13 @@ const balance = computed(
       </div>
       <OrderPapers :order="order" />
       <p class="legend">
-        <span><i class="swatch setup"></i>setup</span><span><i class="swatch run"></i>run</span
-        ><span><i class="swatch rework"></i>rework</span
-        ><span><i class="swatch over"></i>over the estimate</span>
+        <span><i class="swatch setup"></i>{{ t('common.setup') }}</span
+        ><span><i class="swatch run"></i>{{ t('compare.run') }}</span
+        ><span><i class="swatch rework"></i>{{ t('common.rework') }}</span
+        ><span><i class="swatch over"></i>{{ t('compare.overTheEstimate') }}</span>
         <span
-          >Open a task for its labor lines, and a line for its scans.
-          <RouterLink :to="{ name: 'work' }">All orders</RouterLink></span
+          >{{ t('compare.openATaskForItsLaborLinesAnd') }}
+          <RouterLink :to="{ name: 'work' }">{{ t('compare.allOrders') }}</RouterLink></span
         >
       </p>
     </template>

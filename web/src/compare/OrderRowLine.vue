@@ -9,6 +9,7 @@ import HoursFigure from './HoursFigure.vue';
 import SignedOutWords from './SignedOutWords.vue';
 import { STATE_WORDS } from '../work/index.ts';
 import { sayBalance, yardstickWords } from './figures.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ row: OrderRow; today: LocalDay }>();
 const desk = useDesk();
@@ -21,7 +22,7 @@ const isLate = computed(
 );
 const people = computed(() => {
   const count = props.row.peopleOn.length;
-  return count === 0 ? '' : ` · ${count} on it`;
+  return count === 0 ? '' : ` · ${t('compare.onIt', { n: count })}`;
 });
 </script>
 
@@ -46,7 +47,9 @@ const people = computed(() => {
     <span class="row-figures figure">
       <HoursFigure :balance="balance" />
       <CostFigure :comparison="row.comparison" :has-estimate="row.hasEstimate" />
-      <span :class="{ attention: isLate }">{{ sayDate(row.due) }}<small v-if="isLate">late</small></span>
+      <span :class="{ attention: isLate }"
+        >{{ sayDate(row.due) }}<small v-if="isLate">{{ t('compare.late') }}</small></span
+      >
     </span>
   </RouterLink>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useDesk } from '../kit/index.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 defineProps<{ first: string; last: string }>();
@@ -9,10 +10,11 @@ defineProps<{ first: string; last: string }>();
   <div class="head">
     <span class="first">{{ first }}</span>
     <span class="scale" aria-hidden="true">
-      <i class="half">half</i><i class="notch">estimate</i><i class="end">+50%</i>
+      <i class="half">{{ t('compare.half') }}</i><i class="notch">{{ t('compare.estimate') }}</i
+      ><i class="end">+50%</i>
     </span>
     <span class="row-figures">
-      <span>hours</span><span>{{ desk.costWords.toLowerCase() }}</span
+      <span>{{ t('compare.hoursWord') }}</span><span>{{ desk.costWord }}</span
       ><span>{{ last }}</span>
     </span>
   </div>

@@ -9,6 +9,7 @@ import type { Instant, LocalDay } from '@wergon/core/time';
 import { callRoute, sayClock, sayDate, sayDay, useDesk, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import { sayEvent } from './storyWords.ts';
+import { t } from '../words/index.ts';
 
 /** Notes and findings as a story that can be read and printed: of one job, or of one day of the shop. */
 const desk = useDesk();
@@ -52,18 +53,20 @@ const print = () => window.print();
 
 <template>
   <DeskFrame
-    :title="order === '' ? sayDay(day) : 'History'"
+    :title="order === '' ? sayDay(day) : t('compare.history')"
     :step="order === '' ? 'day' : ''"
-    today="today"
+    :today="t('kit.toToday')"
     @back="go((day - 1) as LocalDay)"
     @on="go(Math.min(day + 1, today) as LocalDay)"
     @today="go(today)"
   >
     <template #ruler>
       <p class="lead">
-        <b>{{ order === '' ? 'What happened in the shop' : query.data.value?.title }}</b>
-        <RouterLink v-if="order !== ''" :to="{ name: 'order', params: { order } }">to the order</RouterLink>
-        <BButton variant="quiet" size="sm" class="print" @click="print">Print</BButton>
+        <b>{{ order === '' ? t('compare.whatHappenedInTheShop') : query.data.value?.title }}</b>
+        <RouterLink v-if="order !== ''" :to="{ name: 'order', params: { order } }">{{
+          t('compare.toTheOrder')
+        }}</RouterLink>
+        <BButton variant="quiet" size="sm" class="print" @click="print">{{ t('common.print') }}</BButton>
       </p>
     </template>
     <QueryState
@@ -78,11 +81,11 @@ const print = () => window.print();
         <p v-for="(event, i) in each.told" :key="i" :class="event.kind">
           <span class="figure time">{{ clock(event.at) }}</span>
           <span>
-            <b>{{ event.who || 'The desk' }}</b> {{ event.said }}.
+            <b>{{ event.who || t('compare.theDesk') }}</b> {{ event.said }}.
           </span>
         </p>
         <p v-for="[who, own] in each.hours" :key="who" class="labor">
-          <span class="time">hours</span>
+          <span class="time">{{ t('compare.hours') }}</span>
           <span>
             <b>{{ who }}</b>
             <template v-for="(event, i) in own" :key="i"
@@ -92,7 +95,7 @@ const print = () => window.print();
           </span>
         </p>
       </section>
-      <p v-if="query.data.value.days.length === 0" class="quiet">Nothing recorded yet.</p>
+      <p v-if="query.data.value.days.length === 0" class="quiet">{{ t('compare.nothingRecordedYet') }}</p>
     </article>
   </DeskFrame>
 </template>

@@ -10,6 +10,7 @@ import HoursFigure from './HoursFigure.vue';
 import LineScans from './LineScans.vue';
 import SignedOutWords from './SignedOutWords.vue';
 import { PlainButton } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ task: TaskRow; order: string; isOpen: boolean }>();
 const emit = defineEmits<{ toggle: [] }>();
@@ -30,8 +31,8 @@ const who = computed(() => [...new Set(props.task.lines.map(({ name }) => name))
 const keyOf = ({ technician, workType, day }: LineRow) => `${technician} ${workType} ${day}`;
 const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
   [
-    sharedSeconds > 0 ? `${desk.hours(sharedSeconds)} shared` : '',
-    enteredSeconds > 0 ? `${desk.hours(enteredSeconds)} written down` : '',
+    sharedSeconds > 0 ? t('compare.shared', { hours: desk.hours(sharedSeconds) }) : '',
+    enteredSeconds > 0 ? t('common.hoursWrittenDown', { hours: desk.hours(enteredSeconds) }) : '',
   ]
     .filter(Boolean)
     .join(', ');
@@ -51,7 +52,7 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
         }}<small
           >{{
             nowOn.length > 0
-              ? `now: ${nowOn.join(', ')}`
+              ? t('compare.nowOn', { names: nowOn.join(', ') })
               : task.signedOut.length > 0
                 ? ''
                 : who || task.workCenter
@@ -71,51 +72,50 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
       <CostFigure :comparison="task.comparison" :has-estimate="task.hasEstimate" />
       <span :class="{ attention: task.isFinished && task.peopleOn.length > 0 }">{{
         !task.isAccepted
-          ? 'declined'
+          ? t('compare.declined')
           : task.isFinished
             ? task.peopleOn.length > 0
-              ? 'done, still worked on'
-              : 'done'
+              ? t('compare.doneStillWorkedOn')
+              : t('common.done')
             : task.peopleOn.length > 0
-              ? 'on it'
+              ? t('compare.onItWord')
               : task.lines.length > 0
-                ? 'begun'
-                : 'open'
+                ? t('compare.begun')
+                : t('common.open')
       }}</span>
     </span>
   </PlainButton>
   <div v-if="isOpen" class="lines">
     <p v-if="task.lines.length === 0" class="none">
-      Nobody has worked on this yet. Its code is <span class="mono">{{ task.code }}</span>.
+      {{ t('compare.nobodyHasWorkedOnThisYetIts') }} <span class="mono">{{ task.code }}</span>.
     </p>
     <table v-else>
       <caption class="visually-hidden">
-        Labor lines of
         {{
-          task.title
+          t('compare.laborLinesOf', { title: task.title })
         }}
       </caption>
       <thead>
         <tr>
-          <th scope="col">Day</th>
-          <th scope="col">Who</th>
-          <th scope="col">Work</th>
-          <th scope="col" class="number">Hours</th>
+          <th scope="col">{{ t('common.dayHead') }}</th>
+          <th scope="col">{{ t('compare.who') }}</th>
+          <th scope="col">{{ t('common.work') }}</th>
+          <th scope="col" class="number">{{ t('common.hours') }}</th>
           <th scope="col" class="number">{{ desk.costWords }}</th>
-          <th scope="col">Made of</th>
+          <th scope="col">{{ t('compare.madeOf') }}</th>
         </tr>
       </thead>
       <tbody v-for="line in task.lines" :key="keyOf(line)">
         <tr>
           <td>{{ sayDate(line.day) }}</td>
           <td>{{ line.name }}</td>
-          <td>{{ line.workType }}</td>
+          <td>{{ t(`workTypes.${line.workType}`) }}</td>
           <td class="number figure">
             {{ openedLine === keyOf(line) ? desk.exactHours(line.seconds) : desk.hours(line.seconds) }}
           </td>
           <td class="number figure">
             <template v-if="line.cost !== null">{{ desk.money(line.cost) }}</template>
-            <span v-else class="attention">no rate</span>
+            <span v-else class="attention">{{ t('compare.noRate') }}</span>
           </td>
           <td>
             <BButton
@@ -124,7 +124,7 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
               :aria-expanded="openedLine === keyOf(line)"
               @click="openedLine = openedLine === keyOf(line) ? null : keyOf(line)"
             >
-              Scans
+              {{ t('compare.scans') }}
             </BButton>
             <span class="how">{{ howMeasured(line) }}</span>
           </td>
@@ -139,13 +139,20 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
         <li v-for="(each, i) in task.instructions" :key="i">{{ each.text }}</li>
       </ol>
       <p v-if="task.originalSeconds !== task.comparison.estimatedSeconds && task.isAccepted" class="none">
-        First estimated at <span class="figure">{{ desk.hours(task.originalSeconds) }}</span>,
+        {{ t('compare.firstEstimatedAt') }}
+        <span class="figure">{{ desk.hours(task.originalSeconds) }}</span>,
         {{ desk.money(task.originalCost) }}.
       </p>
       <p v-if="task.assigned.length > 0" class="none">
-        Assigned: {{ task.assigned.map(({ name }) => name).join(', then ') }}
+        {{
+          t('compare.assigned', {
+            names: task.assigned.map(({ name }) => name).join(`, ${t('compare.then')} `),
+          })
+        }}
       </p>
-      <p v-if="task.origin" class="none">From a standard, version {{ task.origin.taskVersion }}</p>
+      <p v-if="task.origin" class="none">
+        {{ t('compare.fromAStandardVersion', { version: task.origin.taskVersion }) }}
+      </p>
       <BButton
         v-if="desk.may('work.change') && task.isAccepted"
         variant="quiet"
@@ -153,12 +160,12 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
         :disabled="isBusy"
         @click="finish(!task.isFinished)"
       >
-        {{ task.isFinished ? 'Reopen task' : 'Mark as done' }}
+        {{ task.isFinished ? t('compare.reopenTask') : t('compare.markAsDone') }}
       </BButton>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     </div>
     <p v-if="task.lines.length > 0" class="none">
-      Task code <span class="mono">{{ task.code }}</span>
+      {{ t('compare.taskCode') }} <span class="mono">{{ task.code }}</span>
     </p>
   </div>
 </template>

@@ -13,6 +13,7 @@ import type { Filter } from './figures.ts';
 import OrderRowLine from './OrderRowLine.vue';
 import { usePastWork } from '../work/index.ts';
 import ScaleHead from './ScaleHead.vue';
+import { sayTerm, t } from '../words/index.ts';
 
 const REFRESH_MS = 60_000;
 /** So long after the last key finished orders are looked for. */
@@ -35,8 +36,11 @@ const shift = ref(0);
 
 const today = useToday();
 const firstDay = computed(() => addDays(mondayOf(today.value), (shift.value - 3) * 7));
-const title = computed(
-  () => `Weeks ${weekOf(firstDay.value)} to ${weekOf(addDays(firstDay.value, (WEEKS - 1) * 7))}`,
+const title = computed(() =>
+  t('compare.weeksTo', {
+    first: weekOf(firstDay.value),
+    last: weekOf(addDays(firstDay.value, (WEEKS - 1) * 7)),
+  }),
 );
 const asked = refDebounced(search, SEARCH_MS);
 const past = usePastWork(
@@ -57,10 +61,10 @@ const filtered = computed(() => {
 });
 /** Further filters, offered only where the shop uses them. */
 const NARROW = [
-  { field: 'customer', word: 'customers' },
-  { field: 'division', word: 'divisions' },
-  { field: 'jobType', word: 'job types' },
-  { field: 'unitWords', word: 'units' },
+  { field: 'customer', word: t('compare.customersWord') },
+  { field: 'division', word: t('compare.divisionsWord') },
+  { field: 'jobType', word: t('compare.jobTypes') },
+  { field: 'unitWords', word: t('compare.unitsWord') },
 ] as const;
 const narrow = reactive({ customer: '', division: '', jobType: '', unitWords: '' });
 const valuesOf = (field: (typeof NARROW)[number]['field']) =>
@@ -87,8 +91,8 @@ async function releaseAll(): Promise<void> {
   );
   if (!answer) return;
   said.value = [
-    `${answer.released.length} released`,
-    ...answer.refused.map(({ number, reason }) => `${number}: ${reason}`),
+    t('compare.released', { n: answer.released.length }),
+    ...answer.refused.map(({ number, code }) => `${number}: ${sayTerm('problems', code)}`),
   ].join('. ');
 }
 const shown = computed(() => {
@@ -119,9 +123,9 @@ const sums = computed(() => {
     v-model:search="search"
     class="work"
     :title="title"
-    step="week"
-    today="this week"
-    search-label="Order, customer, person"
+    :step="t('kit.stepWeek')"
+    :today="t('kit.toThisWeek')"
+    :search-label="t('kit.findOrderCustomerPerson')"
     @back="shift -= 1"
     @on="shift += 1"
     @today="shift = 0"
@@ -138,29 +142,31 @@ const sums = computed(() => {
     <template v-else>
       <div class="counts">
         <span
-          ><b>{{ count }}</b> {{ count === 1 ? 'order' : 'orders' }} {{ FILTERS[filter].word.toLowerCase()
+          ><b>{{ count }}</b> {{ t(`orderCount.${filter}`, { n: count })
           }}<template v-if="past.orders.value.length < past.total.value"
-            >, the last {{ past.orders.value.length }} of them shown</template
+            >, {{ t('compare.theLastOfThemShown', { n: past.orders.value.length }) }}</template
           ></span
         >
         <span :class="{ attention: sums.over > 0 }"
-          ><b>{{ sums.over }}</b> past an estimate</span
+          ><b>{{ sums.over }}</b> {{ t('compare.pastAnEstimate') }}</span
         >
         <span v-if="past.orders.value.length === 0"
-          ><b class="figure">{{ sums.left }}</b> left of
+          ><b class="figure">{{ sums.left }}</b> {{ t('compare.leftOf') }}
           <span class="figure">{{ sums.estimated }}</span></span
         >
-        <span v-if="waiting > 0" :title="`Labor since ${sayDate(unapproved.data.value?.since ?? null)}`"
-          ><b class="figure">{{ desk.hours(waiting) }}</b> not yet approved</span
+        <span
+          v-if="waiting > 0"
+          :title="t('compare.laborSince', { day: sayDate(unapproved.data.value?.since ?? null) })"
+          ><b class="figure">{{ desk.hours(waiting) }}</b> {{ t('common.notYetApproved') }}</span
         >
         <div class="choices">
-          <label class="visually-hidden" for="state-filter">Which orders</label>
+          <label class="visually-hidden" for="state-filter">{{ t('compare.whichOrders') }}</label>
           <BFormSelect id="state-filter" v-model="filter">
             <option v-for="({ word }, key) in FILTERS" :key="key" :value="key">{{ word }}</option>
           </BFormSelect>
-          <RouterLink v-if="desk.may('work.change')" :to="{ name: 'new-order' }" class="btn btn-quiet"
-            >New order</RouterLink
-          >
+          <RouterLink v-if="desk.may('work.change')" :to="{ name: 'new-order' }" class="btn btn-quiet">{{
+            t('compare.newOrder')
+          }}</RouterLink>
         </div>
       </div>
       <div v-if="all.length > 0 || isNarrowed" class="narrow">
@@ -169,9 +175,9 @@ const sums = computed(() => {
             v-if="valuesOf(field).length > 1"
             v-model="narrow[field]"
             size="sm"
-            :aria-label="`Only some ${word}`"
+            :aria-label="t('compare.onlySome', { word })"
           >
-            <option value="">all {{ word }}</option>
+            <option value="">{{ t('compare.all', { word }) }}</option>
             <option v-for="value in valuesOf(field)" :key="value" :value="value">{{ value }}</option>
           </BFormSelect>
         </template>
@@ -186,8 +192,14 @@ const sums = computed(() => {
           >
         </span>
         <span v-if="isNarrowed" role="status">
-          {{ shown.length }} of {{ stateCount }} orders {{ search ? `match “${search}”` : 'shown' }}.
-          <BButton variant="quiet" size="sm" @click="showAll">Show all</BButton>
+          {{
+            t('compare.ofOrders', {
+              n: shown.length,
+              all: stateCount,
+              why: search ? t('common.match', { search }) : t('compare.shown'),
+            })
+          }}
+          <BButton variant="quiet" size="sm" @click="showAll">{{ t('common.showAll') }}</BButton>
         </span>
         <BButton
           v-if="desk.may('work.change') && releasable.length > 1"
@@ -196,7 +208,7 @@ const sums = computed(() => {
           :disabled="isBusy"
           @click="releaseAll"
         >
-          Release these {{ releasable.length }}
+          {{ t('compare.releaseThese', { n: releasable.length }) }}
         </BButton>
         <span v-if="said" role="status">{{ said }}</span>
         <span v-if="problem" class="attention" role="alert">{{ problem }}</span>
@@ -204,14 +216,14 @@ const sums = computed(() => {
       <p v-if="filtered.length === 0" class="filtered">
         {{
           past.query.isFetching.value
-            ? 'Looking…'
+            ? t('compare.looking')
             : all.length === 0 && query.data.value.pastCount === 0
-              ? 'There are no orders yet.'
-              : `No orders are ${FILTERS[filter].word.toLowerCase()}.`
+              ? t('compare.thereAreNoOrdersYet')
+              : t(`noOrders.${filter}`)
         }}
       </p>
       <div v-else class="list">
-        <ScaleHead first="Order" last="due" />
+        <ScaleHead :first="t('common.order')" :last="t('compare.dueHead')" />
         <OrderRowLine v-for="row in shown" :key="row.id" :row="row" :today="today" />
         <span class="estimate-line" aria-hidden="true"></span>
       </div>
@@ -220,15 +232,16 @@ const sums = computed(() => {
           variant="outline-secondary"
           :disabled="past.query.isFetchingNextPage.value"
           @click="past.query.fetchNextPage()"
-          >{{ past.query.isFetchingNextPage.value ? 'Looking…' : 'Show more' }}</BButton
+          >{{ past.query.isFetchingNextPage.value ? t('compare.looking') : t('compare.showMore') }}</BButton
         >
-        {{ past.orders.value.length }} of {{ past.total.value }} shown
+        {{ t('compare.ofShown', { n: past.orders.value.length, all: past.total.value }) }}
       </div>
       <p class="legend">
-        <span><i class="swatch setup"></i>setup</span><span><i class="swatch run"></i>run</span
-        ><span><i class="swatch rework"></i>rework</span
-        ><span><i class="swatch over"></i>over the estimate</span>
-        <span>a torn end: past the scale, with how many times the estimate</span>
+        <span><i class="swatch setup"></i>{{ t('common.setup') }}</span
+        ><span><i class="swatch run"></i>{{ t('compare.run') }}</span
+        ><span><i class="swatch rework"></i>{{ t('common.rework') }}</span
+        ><span><i class="swatch over"></i>{{ t('compare.overTheEstimate') }}</span>
+        <span>{{ t('compare.aTornEndPastTheScaleWithHow') }}</span>
       </p>
     </template>
   </DeskFrame>

@@ -4,6 +4,7 @@ import { drawYardstick } from '@wergon/core/compare';
 import type { UsedByType } from '@wergon/core/ledger';
 import { toSeconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{
   /** `null` where nothing was estimated. */
@@ -28,7 +29,7 @@ const percent = (share: number) => `${share * 100}%`;
 const factor = computed(() => {
   const { tornAt } = drawing.value;
   if (tornAt === null) return null;
-  return Number.isFinite(tornAt) ? `${tornAt.toFixed(1)}×` : 'all over';
+  return Number.isFinite(tornAt) ? `${tornAt.toFixed(1)}×` : t('compare.allOver');
 });
 </script>
 
@@ -46,7 +47,7 @@ const factor = computed(() => {
       <span class="notch" :class="{ shared: hidesNotch }" :style="{ left: percent(drawing.notch) }"></span>
       <span v-if="factor" class="factor figure">{{ factor }}</span>
     </template>
-    <span v-else class="none">no estimate</span>
+    <span v-else class="none">{{ t('common.noEstimate') }}</span>
   </div>
 </template>
 

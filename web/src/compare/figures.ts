@@ -3,6 +3,7 @@ import { balanceOf, balanceOfTasks, formatBalance } from '@wergon/core/compare';
 import type { Balance } from '@wergon/core/compare';
 import { formatHours, formatLeft, toSeconds } from '@wergon/core/time';
 import type { HoursStyle } from '@wergon/core/time';
+import { t } from '../words/index.ts';
 
 /** What an order or a task comes to, in words that a row can show. */
 export type BalanceWords = {
@@ -27,9 +28,9 @@ export function sayBalance(
   const also = !isOver
     ? ''
     : left > 0
-      ? `${formatLeft(left, style)} left`
+      ? t('compare.left', { hours: formatLeft(left, style) })
       : under > 0
-        ? `${formatHours(under, style)} under`
+        ? t('compare.under', { hours: formatHours(under, style) })
         : '';
   return { hours: formatBalance(balance, style), word: balance.kind, also, isOver };
 }
@@ -51,16 +52,22 @@ export function sayOrderBalance(
     })),
   );
   const others = [
-    left > 0 ? `${formatLeft(left, style)} left` : '',
-    under > 0 ? `${formatHours(under, style)} under` : '',
+    left > 0 ? t('compare.left', { hours: formatLeft(left, style) }) : '',
+    under > 0 ? t('compare.under', { hours: formatHours(under, style) }) : '',
   ].filter(Boolean);
   if (others.length === 0) return words;
-  const onTasks = `${formatHours(over, style)} over on ${tasksOver} ${tasksOver === 1 ? 'task' : 'tasks'}`;
-  const also = `${others.join(', ')} on ${tasks.length - tasksOver === 1 ? 'the other' : 'others'}`;
+  const onTasks = t('compare.overOn', {
+    hours: formatHours(over, style),
+    n: tasksOver,
+  });
+  const also = t('compare.onOthers', {
+    hours: others.join(', '),
+    n: tasks.length - tasksOver,
+  });
   const total = balanceOf({ used: toSeconds(0), over: toSeconds(Math.max(0, net)), left: toSeconds(0) });
   return total.kind === 'over'
     ? { ...words, hours: formatBalance(total, style), also: `${onTasks}, ${also}` }
-    : { ...words, also: `on ${tasksOver} ${tasksOver === 1 ? 'task' : 'tasks'}, ${also}` };
+    : { ...words, also: t('compare.onTasksAnd', { n: tasksOver, also }) };
 }
 
 /** What a yardstick says to somebody who cannot see it. */
@@ -70,17 +77,17 @@ export const yardstickWords = (
   hours: (seconds: number) => string,
 ): string =>
   hasEstimate
-    ? `${hours(actualSeconds)} used of ${hours(estimatedSeconds)} estimated`
-    : `${hours(actualSeconds)} used, no estimate`;
+    ? t('compare.usedOfEstimated', { hours: hours(actualSeconds), hours2: hours(estimatedSeconds) })
+    : t('compare.usedNoEstimate', { hours: hours(actualSeconds) });
 
 /** Which orders a filter shows. */
 export const FILTERS = {
-  floor: { word: 'On the floor', states: ['released', 'on-hold'] },
-  preparing: { word: 'In preparation', states: ['draft', 'accepted'] },
-  finished: { word: 'Finished', states: ['finished'], past: 'finished' },
-  closed: { word: 'Closed', states: ['closed'], past: 'closed' },
+  floor: { word: t('compare.onTheFloor'), states: ['released', 'on-hold'] },
+  preparing: { word: t('compare.inPreparation'), states: ['draft', 'accepted'] },
+  finished: { word: t('compare.finished'), states: ['finished'], past: 'finished' },
+  closed: { word: t('compare.closed'), states: ['closed'], past: 'closed' },
   all: {
-    word: 'All',
+    word: t('compare.allFilter'),
     states: ['draft', 'accepted', 'released', 'on-hold', 'finished', 'closed'],
     past: undefined,
   },
@@ -106,15 +113,15 @@ const NO_DUE_DAY = Number.MAX_SAFE_INTEGER;
 /** What a list of orders can begin with. */
 export const ORDERS = {
   over: {
-    word: 'Most hours over',
+    word: t('compare.mostHoursOver'),
     compare: (a, b) => b.comparison.overSeconds - a.comparison.overSeconds || shareOf(b) - shareOf(a),
   },
   cost: {
-    word: 'Most money over',
+    word: t('compare.mostMoneyOver'),
     compare: (a, b) => overCost(b) - overCost(a) || shareOf(b) - shareOf(a),
   },
   due: {
-    word: 'Due soonest',
+    word: t('compare.dueSoonest'),
     compare: (a, b) => (a.due ?? NO_DUE_DAY) - (b.due ?? NO_DUE_DAY),
   },
 } as const satisfies Record<

@@ -1,4 +1,5 @@
 import type { StoryJson } from '@wergon/contract/compare';
+import { t } from '../words/index.ts';
 
 type Event = StoryJson['days'][number]['events'][number];
 export type ToldEvent = Omit<Event, 'kind'> & { readonly kind: Exclude<Event['kind'], 'labor'> };
@@ -11,20 +12,22 @@ export function sayEvent({ kind, about, text }: Pick<ToldEvent, 'kind' | 'about'
   const said = text.trim();
   switch (kind) {
     case 'note':
-      return withText(about ? 'noted on' : 'noted', about, said);
+      return withText(about ? t('compare.notedOn') : t('compare.noted'), about, said);
     case 'pieces':
-      return withText('reported pieces of', about, said);
+      return withText(t('compare.reportedPiecesOf'), about, said);
     case 'reading':
-      return withText('measured at', about, said);
+      return withText(t('compare.measuredAt'), about, said);
     case 'request':
-      return `asked for ${said}${about ? `, on ${about}` : ''}`;
+      return about ? t('compare.askedForOn', { said, about }) : t('compare.askedFor', { said });
     case 'done':
-      return `finished ${about}`;
+      return t('compare.finishedTask', { about });
     case 'reopened':
-      return `reopened ${about}`;
+      return t('compare.reopened', { about });
     case 'order': {
       const made = /^made (as .+)$/.exec(said);
-      return made ? `created the order ${made[1] ?? ''}` : withText('changed the order', '', said);
+      return made
+        ? t('compare.createdTheOrder', { how: made[1] ?? '' })
+        : withText(t('compare.changedTheOrder'), '', said);
     }
   }
 }

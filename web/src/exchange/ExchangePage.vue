@@ -9,6 +9,7 @@ import { useDesk } from '../kit/index.ts';
 import { FileField, ShopLayout } from '../kit/parts/index.ts';
 import { recallMatch, rememberMatch } from './rememberMatch.ts';
 import { useExchange } from './useExchange.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const queries = useQueryClient();
@@ -16,10 +17,10 @@ const exchange = useExchange(() => void queries.invalidateQueries());
 const { table, checked, stored, busy, problem } = exchange;
 
 const WORDS: Readonly<Record<ExchangeKind, { readonly many: string; readonly what: string }>> = {
-  orders: { many: 'Work orders', what: 'one row a task, the order’s own columns repeated' },
-  people: { many: 'People', what: 'one row a person; known numbers are brought up to date' },
-  rates: { many: 'Cost rates', what: 'one row a dated rate' },
-  standards: { many: 'Standards', what: 'one row a standard task, with the job it stands in' },
+  orders: { many: t('exchange.workOrders'), what: t('exchange.oneRowATaskTheOrdersOwnColumns') },
+  people: { many: t('common.people'), what: t('exchange.oneRowAPersonKnownNumbersAre') },
+  rates: { many: t('common.costRates'), what: t('exchange.oneRowADatedRate') },
+  standards: { many: t('common.standards'), what: t('exchange.oneRowAStandardTaskWithTheJob') },
 };
 const RIGHTS = {
   orders: 'work.change',
@@ -59,17 +60,13 @@ function check(): void {
   if (table.value) rememberMatch(kind.value, table.value.headings, match.value);
   exchange.check(kind.value, match.value);
 }
-const plural = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
 </script>
 
 <template>
-  <ShopLayout
-    title="Import and export"
-    lead="Lists come in from CSV or XLSX. Every row is checked and shown before anything is stored, and the same file again changes nothing."
-  >
+  <ShopLayout :title="t('common.importAndExport')" :lead="t('exchange.listsComeInFromCsvOrXlsxEvery')">
     <div class="inline">
       <label
-        >List
+        >{{ t('exchange.list') }}
         <BFormSelect v-model="kind" :disabled="busy !== null">
           <option v-for="each in kinds" :key="each" :value="each">{{ WORDS[each].many }}</option>
         </BFormSelect></label
@@ -77,10 +74,10 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
       <span class="quiet">{{ WORDS[kind].what }}</span>
       <span class="out">
         <BButton variant="quiet" :disabled="busy !== null" @click="exchange.write(kind, 'csv')">
-          Export CSV
+          {{ t('exchange.exportCsv') }}
         </BButton>
         <BButton variant="quiet" :disabled="busy !== null" @click="exchange.write(kind, 'xlsx')">
-          Export XLSX
+          {{ t('exchange.exportXlsx') }}
         </BButton>
       </span>
     </div>
@@ -93,55 +90,60 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
       @dragleave="isOver = false"
       @drop.prevent="take($event.dataTransfer?.files[0])"
     >
-      <FileField class="btn btn-primary" accept=".csv,.txt,.tsv,.xlsx" @choose="take"
-        >Choose a file</FileField
-      >
-      <span>or drop it here. CSV in UTF-8 or Windows-1252 with commas, semicolons or tabs, or XLSX.</span>
+      <FileField class="btn btn-primary" accept=".csv,.txt,.tsv,.xlsx" @choose="take">{{
+        t('exchange.chooseAFile')
+      }}</FileField>
+      <span>{{ t('exchange.orDropItHereCsvInUtf8OrWindows') }}</span>
     </div>
-    <p v-else-if="!mayBring" class="quiet">You may take this list out, not bring one in.</p>
+    <p v-else-if="!mayBring" class="quiet">{{ t('exchange.youMayTakeThisListOutNotBring') }}</p>
 
     <div v-if="busy" class="busy" role="status">
       <p>
-        <b>{{ busy.what }}</b><span v-if="busy.of > 0" class="figure"
-          >{{ busy.done }} of {{ busy.of }} rows</span
-        >
+        <b>{{ t(`exchangeSteps.${busy.step}`) }}</b><span v-if="busy.of > 0" class="figure">{{
+          t('exchange.ofRows', { done: busy.done, of: busy.of })
+        }}</span>
       </p>
       <div class="progress-line">
         <span :style="{ width: `${busy.of === 0 ? 4 : (busy.done / busy.of) * 100}%` }"></span>
       </div>
-      <BButton v-if="busy.what !== 'Storing'" variant="quiet" @click="exchange.reset()"> Cancel </BButton>
+      <BButton v-if="busy.step !== 'storing'" variant="quiet" @click="exchange.reset()">
+        {{ t('common.cancel') }}
+      </BButton>
     </div>
     <p v-if="problem" class="attention" role="alert">
       {{ problem }}
-      <BButton variant="quiet" size="sm" @click="exchange.reset()">Begin again</BButton>
+      <BButton variant="quiet" size="sm" @click="exchange.reset()">{{ t('exchange.beginAgain') }}</BButton>
     </p>
 
     <template v-if="table && !busy && !stored">
       <section v-if="!checked">
-        <h2>{{ fileName }}: {{ plural(table.count, 'row', 'rows') }}</h2>
+        <h2>{{ fileName }}: {{ t('exchange.rowsRead', { n: table.count }) }}</h2>
         <p class="lead-words">
-          Which column of the file is which? The choice is remembered for files with these headings.
+          {{ t('exchange.whichColumnOfTheFileIsWhich') }}
         </p>
         <table class="match">
           <thead>
             <tr>
-              <th scope="col">Ours</th>
-              <th scope="col">Column of the file</th>
-              <th scope="col">The first rows say</th>
+              <th scope="col">{{ t('exchange.ours') }}</th>
+              <th scope="col">{{ t('exchange.columnOfTheFile') }}</th>
+              <th scope="col">{{ t('exchange.theFirstRowsSay') }}</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="column in columns" :key="column.field">
-              <td>{{ column.heading }}<span v-if="column.isRequired" class="quiet"> · needed</span></td>
+              <td>
+                {{ column.heading
+                }}<span v-if="column.isRequired" class="quiet"> · {{ t('exchange.needed') }}</span>
+              </td>
               <td>
                 <BFormSelect
                   v-model="match[column.field]"
                   size="sm"
-                  :aria-label="`Column for ${column.heading}`"
+                  :aria-label="t('exchange.columnFor', { heading: column.heading })"
                 >
-                  <option :value="null">not in the file</option>
+                  <option :value="null">{{ t('exchange.notInTheFile') }}</option>
                   <option v-for="(heading, i) in table.headings" :key="i" :value="i">
-                    {{ heading || `column ${i + 1}` }}
+                    {{ heading || t('exchange.columnNumber', { number: i + 1 }) }}
                   </option>
                 </BFormSelect>
               </td>
@@ -159,37 +161,43 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
           </tbody>
         </table>
         <p v-if="unmatched.length > 0" class="attention" role="alert">
-          Still without a column: {{ unmatched.map(({ heading }) => heading).join(', ') }}.
+          {{
+            t('exchange.stillWithoutAColumn', {
+              headings: unmatched.map(({ heading }) => heading).join(', '),
+            })
+          }}
         </p>
         <div class="acts">
-          <BButton variant="primary" :disabled="unmatched.length > 0" @click="check">Check every row</BButton>
-          <BButton variant="quiet" @click="exchange.reset()">Another file</BButton>
+          <BButton variant="primary" :disabled="unmatched.length > 0" @click="check">{{
+            t('exchange.checkEveryRow')
+          }}</BButton>
+          <BButton variant="quiet" @click="exchange.reset()">{{ t('exchange.anotherFile') }}</BButton>
         </div>
       </section>
 
       <section v-else-if="counts">
-        <h2>{{ fileName }}: nothing is stored yet</h2>
+        <h2>{{ t('exchange.nothingIsStoredYet', { file: fileName }) }}</h2>
         <p class="counts">
           <span
-            ><b class="figure">{{ counts.new }}</b> new</span
+            ><b class="figure">{{ counts.new }}</b> {{ t('exchange.new') }}</span
           >
           <span
-            ><b class="figure">{{ counts.changed }}</b> changed</span
+            ><b class="figure">{{ counts.changed }}</b> {{ t('exchange.changed') }}</span
           >
           <span
-            ><b class="figure">{{ counts.same }}</b> there already</span
+            ><b class="figure">{{ counts.same }}</b> {{ t('exchange.thereAlready') }}</span
           >
           <span :class="{ attention: counts.wrong > 0 }"
-            ><b class="figure">{{ counts.wrong }}</b> not right</span
+            ><b class="figure">{{ counts.wrong }}</b> {{ t('exchange.notRight') }}</span
           >
         </p>
         <table v-if="checked.answer.problems.length > 0" class="wrong">
           <thead>
             <tr>
-              <th scope="col" class="number">Row</th>
-              <th scope="col">Where</th>
-              <th scope="col">What is wrong</th>
-              <th scope="col">The row</th>
+              <th scope="col" class="number">{{ t('exchange.row') }}</th>
+              <th scope="col">{{ t('exchange.where') }}</th>
+              <th scope="col">{{ t('exchange.whatIsWrong') }}</th>
+              <th scope="col">{{ t('exchange.theRow') }}</th>
             </tr>
           </thead>
           <tbody>
@@ -201,34 +209,40 @@ const plural = (count: number, one: string, many: string) => `${count} ${count =
             </tr>
           </tbody>
         </table>
-        <p v-if="counts.wrong > 200" class="quiet">The first 200 are shown.</p>
+        <p v-if="counts.wrong > 200" class="quiet">{{ t('exchange.theFirst200AreShown') }}</p>
         <div class="acts">
           <template v-if="willStore === 0">
-            <b v-if="counts.wrong === 0">Everything in this file is there already; it changes nothing.</b>
-            <b v-else>No row of this file can be stored.</b>
+            <b v-if="counts.wrong === 0">{{ t('exchange.everythingInThisFileIsThere') }}</b>
+            <b v-else>{{ t('exchange.noRowOfThisFileCanBeStored') }}</b>
           </template>
           <template v-else>
-            <BButton v-if="counts.wrong === 0" variant="primary" @click="exchange.store('all')"
-              >Store {{ plural(willStore, 'row', 'rows') }}</BButton
-            >
-            <BButton v-else variant="primary" @click="exchange.store('good')"
-              >Store the {{ plural(willStore, 'good row', 'good rows') }} only</BButton
-            >
+            <BButton v-if="counts.wrong === 0" variant="primary" @click="exchange.store('all')">{{
+              t('exchange.storeRows', { n: willStore })
+            }}</BButton>
+            <BButton v-else variant="primary" @click="exchange.store('good')">{{
+              t('exchange.storeTheOnly', { n: willStore })
+            }}</BButton>
           </template>
-          <BButton variant="quiet" @click="exchange.reset()"> Store nothing, another file </BButton>
+          <BButton variant="quiet" @click="exchange.reset()">
+            {{ t('exchange.storeNothingAnotherFile') }}
+          </BButton>
         </div>
       </section>
     </template>
     <section v-if="stored">
-      <h2>Stored</h2>
+      <h2>{{ t('exchange.stored') }}</h2>
       <p role="status">
-        {{ plural(stored.counts?.new ?? 0, 'row is', 'rows are') }} new,
-        {{ stored.counts?.changed ?? 0 }} changed, {{ stored.counts?.same ?? 0 }} were there already<template
-          v-if="stored.counts?.wrong"
-          >, {{ stored.counts.wrong }} left out</template
+        {{
+          t('exchange.newChangedWereThereAlready', {
+            n: stored.counts?.new ?? 0,
+            changed: stored.counts?.changed ?? 0,
+            same: stored.counts?.same ?? 0,
+          })
+        }}<template v-if="stored.counts?.wrong"
+          >, {{ t('exchange.leftOut', { wrong: stored.counts.wrong }) }}</template
         >.
       </p>
-      <BButton variant="quiet" @click="exchange.reset()">Another file</BButton>
+      <BButton variant="quiet" @click="exchange.reset()">{{ t('exchange.anotherFile') }}</BButton>
     </section>
   </ShopLayout>
 </template>

@@ -3,28 +3,33 @@ import Papa from 'papaparse';
 /** A file as a table of texts: its first row is the headings. */
 export type Table = { readonly headings: readonly string[]; readonly rows: readonly (readonly string[])[] };
 
-/** Why a file cannot be read; its words are shown as they are. */
-export class UnreadableFile extends Error {}
+/** Why a file cannot be read. */
+export type FileProblem =
+  'empty' | 'too-large' | 'no-headings' | 'no-rows' | 'no-table' | 'broken' | 'no-sheet';
+export class UnreadableFile extends Error {
+  constructor(readonly problem: FileProblem) {
+    super(problem);
+  }
+}
 
 const MOST_BYTES = 30 * 1024 * 1024;
 
 /** Reads a CSV or XLSX file, told apart by what is in it, not by its name. Throws `UnreadableFile`. */
 export async function readFile(bytes: ArrayBuffer): Promise<Table> {
-  if (bytes.byteLength === 0) throw new UnreadableFile('The file is empty.');
-  if (bytes.byteLength > MOST_BYTES) throw new UnreadableFile('The file is larger than 30 MB.');
+  if (bytes.byteLength === 0) throw new UnreadableFile('empty');
+  if (bytes.byteLength > MOST_BYTES) throw new UnreadableFile('too-large');
   const head = new Uint8Array(bytes.slice(0, 4096));
   const isZip = head[0] === 0x50 && head[1] === 0x4b;
   const table = isZip ? await readWorkbook(bytes) : readCsv(decode(bytes, head));
-  if (table.headings.every((heading) => heading.trim() === ''))
-    throw new UnreadableFile('The first row has no headings.');
-  if (table.rows.length === 0) throw new UnreadableFile('There are no rows below the headings.');
+  if (table.headings.every((heading) => heading.trim() === '')) throw new UnreadableFile('no-headings');
+  if (table.rows.length === 0) throw new UnreadableFile('no-rows');
   return table;
 }
 
 /** Text in UTF-8 with or without its mark, in UTF-16 with its mark, or else in Windows-1252. */
 export function decode(bytes: ArrayBuffer, head: Uint8Array): string {
   if (head[0] === 0xff && head[1] === 0xfe) return new TextDecoder('utf-16le').decode(bytes);
-  if (head.includes(0)) throw new UnreadableFile('This is neither a CSV nor an XLSX file.');
+  if (head.includes(0)) throw new UnreadableFile('no-table');
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
@@ -44,10 +49,10 @@ async function readWorkbook(bytes: ArrayBuffer): Promise<Table> {
   try {
     await book.xlsx.load(bytes);
   } catch {
-    throw new UnreadableFile('This XLSX file is broken, or it is another kind of file.');
+    throw new UnreadableFile('broken');
   }
   const sheet = book.worksheets.find(({ rowCount }) => rowCount > 0);
-  if (!sheet) throw new UnreadableFile('The workbook has no sheet with anything in it.');
+  if (!sheet) throw new UnreadableFile('no-sheet');
   const rows: string[][] = [];
   const width = sheet.columnCount;
   sheet.eachRow((row) => {

@@ -1,11 +1,10 @@
-import { download, callRoute } from '../kit/index.ts';
+import { proxy } from 'comlink';
 import { onScopeDispose, ref, shallowRef } from 'vue';
 import type { ExchangeKind, ImportAnswer } from '@wergon/contract/exchange';
 import type { ColumnMatch } from '@wergon/core/exchange';
-import type { ExchangeAnswer, ExchangeRequest } from './exchangeWorker.ts';
-
-type Read = Extract<ExchangeAnswer, { type: 'table' }>;
-type Checked = Extract<ExchangeAnswer, { type: 'checked' }>;
+import { CallFailed, callRoute, download, toPlain, useWorker, wordsOf } from '../kit/index.ts';
+import { t } from '../words/index.ts';
+import type { Checked, ExchangeFunctions, StepResult, TableHead } from './exchangeWorker.ts';
 
 const ROUTES = {
   orders: 'importOrders',
@@ -13,51 +12,41 @@ const ROUTES = {
   rates: 'importRates',
   standards: 'importStandards',
 } as const;
+/** What the worker is at. */
+export type Step = 'reading' | 'checking' | 'storing' | 'writing';
 
 /** Brings a file in and takes lists out, all of it in a worker; the page only follows. */
 export function useExchange(onStored: () => void) {
-  const table = shallowRef<Read | null>(null);
+  const table = shallowRef<TableHead | null>(null);
   const checked = shallowRef<Checked | null>(null);
   const stored = shallowRef<ImportAnswer | null>(null);
-  const busy = ref<{ readonly what: string; readonly done: number; readonly of: number } | null>(null);
+  const busy = ref<{ readonly step: Step; readonly done: number; readonly of: number } | null>(null);
   const problem = ref('');
-  let worker: Worker | undefined;
   let begun: { readonly id: string; readonly kind: ExchangeKind } | undefined;
   let kind: ExchangeKind = 'orders';
-
-  function start(request: ExchangeRequest, what: string): void {
-    problem.value = '';
-    busy.value = { what, done: 0, of: 0 };
-    worker ??= open();
-    // A file cannot be copied as plain data; nothing else of a request is reactive.
-    worker.postMessage(request.type === 'read' ? request : JSON.parse(JSON.stringify(request)));
-  }
-  function open(): Worker {
-    const made = new Worker(new URL('./exchangeWorker.ts', import.meta.url), { type: 'module' });
-    made.onmessage = ({ data }: MessageEvent<ExchangeAnswer>) => hear(data);
-    made.onerror = () => hear({ type: 'failed', message: 'The file could not be worked on.' });
-    return made;
-  }
-  function hear(answer: ExchangeAnswer): void {
-    if (answer.type === 'begun') begun = { id: answer.id, kind };
-    else if (answer.type === 'progress') {
-      if (busy.value) busy.value = { ...busy.value, done: answer.done, of: answer.of };
-    } else {
+  const worker = useWorker<ExchangeFunctions>(
+    () => new Worker(new URL('./exchangeWorker.ts', import.meta.url), { type: 'module' }),
+    () => {
       busy.value = null;
-      if (answer.type === 'table') table.value = answer;
-      else if (answer.type === 'checked') checked.value = answer;
-      else if (answer.type === 'stored') {
-        stored.value = answer.answer;
-        begun = undefined;
-        onStored();
-      } else if (answer.type === 'file') download(answer.blob, answer.name);
-      else problem.value = answer.message;
-    }
+      problem.value = t('exchange.theFileCouldNotBeWorkedOn');
+    },
+  );
+
+  /** Has one step done; absent when it came to nothing, or was cancelled meanwhile. */
+  async function run<T>(step: Step, work: () => Promise<StepResult<T>>): Promise<T | undefined> {
+    const own = { step, done: 0, of: 0 };
+    problem.value = '';
+    busy.value = own;
+    const result = await work();
+    busy.value = null;
+    if (result.ok) return result.value;
+    problem.value =
+      'file' in result ? t(`fileProblems.${result.file}`) : wordsOf(new CallFailed(result.problem));
+    return undefined;
   }
   /** Stops whatever goes on; rows that the server has already got are dropped there. */
   function cancel(): void {
-    worker?.terminate();
-    worker = undefined;
+    worker.end();
     busy.value = null;
     const left = begun;
     begun = undefined;
@@ -73,27 +62,34 @@ export function useExchange(onStored: () => void) {
   }
   onScopeDispose(cancel);
 
-  return {
-    table,
-    checked,
-    stored,
-    busy,
-    problem,
-    cancel,
-    reset,
-    read: (file: File) => {
-      reset();
-      start({ type: 'read', file }, 'Reading the file');
-    },
-    check: (which: ExchangeKind, match: ColumnMatch) => {
-      kind = which;
-      checked.value = null;
-      start({ type: 'check', kind: which, match }, 'Checking every row');
-    },
-    store: (mode: 'all' | 'good') => {
-      if (checked.value) start({ type: 'store', kind, id: checked.value.answer.import, mode }, 'Storing');
-    },
-    write: (which: ExchangeKind, format: 'csv' | 'xlsx') =>
-      start({ type: 'write', kind: which, format }, 'Writing the file'),
-  };
+  async function read(file: File): Promise<void> {
+    reset();
+    table.value = (await run('reading', () => worker.functions().read(file))) ?? null;
+  }
+  async function check(which: ExchangeKind, match: ColumnMatch): Promise<void> {
+    kind = which;
+    checked.value = null;
+    const onBegun = (id: string) => (begun = { id, kind: which });
+    const onProgress = (done: number, of: number) => {
+      if (busy.value) busy.value = { ...busy.value, done, of };
+    };
+    checked.value =
+      (await run('checking', () =>
+        worker.functions().check(which, toPlain(match), proxy(onBegun), proxy(onProgress)),
+      )) ?? null;
+  }
+  async function store(mode: 'all' | 'good'): Promise<void> {
+    const id = checked.value?.answer.import;
+    if (id === undefined) return;
+    const answer = await run('storing', () => worker.functions().store(kind, id, mode));
+    if (!answer) return;
+    stored.value = answer;
+    begun = undefined;
+    onStored();
+  }
+  async function write(which: ExchangeKind, format: 'csv' | 'xlsx'): Promise<void> {
+    const file = await run('writing', () => worker.functions().write(which, format));
+    if (file) download(file.blob, file.name);
+  }
+  return { table, checked, stored, busy, problem, cancel, reset, read, check, store, write };
 }

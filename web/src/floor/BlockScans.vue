@@ -8,6 +8,7 @@ import type { LocalDay } from '@wergon/core/time';
 import { callRoute, sayClock, useDesk } from '../kit/index.ts';
 import { QueryState } from '../kit/parts/index.ts';
 import { ScanHistory } from '../ledger/index.ts';
+import { t } from '../words/index.ts';
 
 /** What a block of the tape is made of: its work, its order with customer and unit, and the scans at its ends. */
 const props = defineProps<{
@@ -46,12 +47,14 @@ const work = computed(() =>
         <span class="quiet">{{ [each.order.customer, unit].filter((part) => part).join(' · ') }}</span>
       </template>
       <template v-else>{{ each.title }}</template>
-      <span v-if="each.workType !== 'run'" class="quiet"> {{ each.workType }}</span>
+      <span v-if="each.workType !== 'run'" class="quiet"> {{ t(`workTypes.${each.workType}`) }}</span>
     </p>
     <p>
-      <span class="figure">{{ sayClock(board.facts.zone, block.stint.from) }}</span> to
-      <span class="figure">{{ block.isOpen ? 'now' : sayClock(board.facts.zone, block.stint.to) }}</span>
-      <span v-if="block.isTorn" class="attention"> · ended by the rule, because nobody said when</span>
+      <span class="figure">{{ sayClock(board.facts.zone, block.stint.from) }}</span> {{ t('common.toWord') }}
+      <span class="figure">{{
+        block.isOpen ? t('common.now') : sayClock(board.facts.zone, block.stint.to)
+      }}</span>
+      <span v-if="block.isTorn" class="attention"> · {{ t('floor.endedByTheRuleBecauseNobody') }}</span>
     </p>
     <template v-if="desk.may('reconcile.see')">
       <QueryState
@@ -70,9 +73,11 @@ const work = computed(() =>
         v-if="desk.may('reconcile.see')"
         class="btn btn-quiet btn-sm"
         :to="{ name: 'person-day', params: { technician, day } }"
-        >{{ desk.may('ledger.correct') ? 'Put it right on the tape' : 'The whole day' }}</RouterLink
+        >{{
+          desk.may('ledger.correct') ? t('floor.putItRightOnTheTape') : t('floor.theWholeDay')
+        }}</RouterLink
       >
-      <BButton variant="quiet" size="sm" @click="$emit('close')">Close</BButton>
+      <BButton variant="quiet" size="sm" @click="$emit('close')">{{ t('common.close') }}</BButton>
     </p>
   </div>
 </template>

@@ -5,6 +5,7 @@ import type { Instant, LocalDay } from '@wergon/core/time';
 import HourTicks from './HourTicks.vue';
 import { countByQuarter } from './tapeScale.ts';
 import type { TapeScale } from './tapeScale.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{
   board: Board;
@@ -30,7 +31,7 @@ const load = computed(() => {
   <div
     class="day-ruler"
     role="img"
-    :aria-label="`Hours of the day, ${scale.fromHour} to ${scale.toHour}; people on work by quarter hour`"
+    :aria-label="t('floor.hoursOfTheDayToPeopleOnWork', { fromHour: scale.fromHour, toHour: scale.toHour })"
   >
     <span v-for="(bar, i) in load" :key="i" class="load" :style="bar"></span>
     <HourTicks :scale="scale" :zone="board.facts.zone" :now="now" />

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import type { Presently } from '@wergon/core/floor';
 import { useDesk } from '../kit/index.ts';
 import type { Shown } from './floorRows.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{
   counts: Readonly<Record<Presently, number>>;
@@ -22,12 +23,19 @@ const desk = useDesk();
 const figures = computed((): readonly { count: number; what: Shown; words: string; isWanting: boolean }[] => {
   const { work, indirect, break: resting, nothing } = props.counts;
   return [
-    { count: work, what: 'on tasks', words: 'on tasks', isWanting: false },
-    { count: indirect, what: 'on indirect work', words: 'indirect', isWanting: false },
-    { count: resting, what: 'on break', words: 'on break', isWanting: false },
-    { count: nothing, what: 'no task', words: 'signed in, no task', isWanting: nothing > 0 },
+    { count: work, what: 'on tasks', words: t('floor.onTasks'), isWanting: false },
+    { count: indirect, what: 'on indirect work', words: t('common.indirect'), isWanting: false },
+    { count: resting, what: 'on break', words: t('floor.onBreak'), isWanting: false },
+    { count: nothing, what: 'no task', words: t('floor.signedInNoTask'), isWanting: nothing > 0 },
     ...(props.away > 0
-      ? [{ count: props.away, what: 'not here' as const, words: 'expected, not here', isWanting: true }]
+      ? [
+          {
+            count: props.away,
+            what: 'not here' as const,
+            words: t('floor.expectedNotHere'),
+            isWanting: true,
+          },
+        ]
       : []),
   ];
 });
@@ -35,7 +43,7 @@ const percent = computed(() => (props.accounted === null ? null : Math.floor(pro
 </script>
 
 <template>
-  <p class="counts" aria-label="The shop in figures">
+  <p class="counts" :aria-label="t('floor.theShopInFigures')">
     <template v-if="isToday">
       <BButton
         v-for="{ count, what, words, isWanting } in figures"
@@ -49,14 +57,15 @@ const percent = computed(() => (props.accounted === null ? null : Math.floor(pro
     </template>
     <template v-else>
       <span
-        ><b>{{ people }}</b> {{ people === 1 ? 'person' : 'people' }}</span
+        ><b>{{ people }}</b> {{ t('floor.peopleCounted', { n: people }) }}</span
       >
       <span
-        ><b class="figure">{{ desk.hours(charged) }}</b> charged</span
+        ><b class="figure">{{ desk.hours(charged) }}</b> {{ t('floor.charged') }}</span
       >
     </template>
-    <span class="accounted" title="Share of attended time that was charged to something or written down">
-      accounted {{ isToday ? 'today' : 'that day' }} <b>{{ percent === null ? '–' : `${percent}%` }}</b>
+    <span class="accounted" :title="t('floor.shareOfAttendedTimeThatWasCharged')">
+      {{ t('floor.accounted', { day: isToday ? t('floor.today') : t('common.thatDay') }) }}
+      <b>{{ percent === null ? '–' : `${percent}%` }}</b>
     </span>
   </p>
 </template>

@@ -7,6 +7,7 @@ import { SHOWN } from './floorRows.ts';
 import type { Grouping, Shown } from './floorRows.ts';
 import WallWays from './WallWays.vue';
 import { PlainButton } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 /** Who is shown, how they are grouped, what that hides, and the ways to the other pages of the floor. */
 defineProps<{
@@ -26,27 +27,31 @@ const isWallAsked = ref(false);
 <template>
   <div class="filters">
     <label v-if="isToday"
-      >Show
+      >{{ t('floor.show') }}
       <BFormSelect v-model="shown" size="sm">
-        <option v-for="each in SHOWN" :key="each" :value="each">{{ each }}</option>
+        <option v-for="each in SHOWN" :key="each" :value="each">{{ t(`shown.${each}`) }}</option>
       </BFormSelect></label
     >
     <label
-      >grouped by
+      >{{ t('floor.groupedBy') }}
       <BFormSelect v-model="grouping" size="sm">
-        <option value="department">department</option>
-        <option value="crew">crew</option>
+        <option value="department">{{ t('floor.department') }}</option>
+        <option value="crew">{{ t('floor.crew') }}</option>
       </BFormSelect></label
     >
     <span v-if="filtered" class="filtered" role="status"
-      >{{ filtered.shown }} of {{ filtered.of }} people<template v-if="filtered.search">
-        match “{{ filtered.search }}”</template
-      >. <BButton variant="quiet" size="sm" @click="emit('showAll')">Show all</BButton></span
+      >{{ t('floor.ofPeople', { shown: filtered.shown, of: filtered.of })
+      }}<template v-if="filtered.search"> {{ t('common.match', { search: filtered.search }) }}</template
+      >. <BButton variant="quiet" size="sm" @click="emit('showAll')">{{ t('common.showAll') }}</BButton></span
     >
     <span class="ways">
-      <RouterLink :to="{ name: 'floor-days' }">People by day</RouterLink>
-      <RouterLink v-if="desk.may('work.see')" :to="{ name: 'day-story' }">The day’s story</RouterLink>
-      <PlainButton :aria-expanded="isWallAsked" @click="isWallAsked = !isWallAsked">Wall</PlainButton>
+      <RouterLink :to="{ name: 'floor-days' }">{{ t('floor.peopleByDay') }}</RouterLink>
+      <RouterLink v-if="desk.may('work.see')" :to="{ name: 'day-story' }">{{
+        t('floor.theDaysStory')
+      }}</RouterLink>
+      <PlainButton :aria-expanded="isWallAsked" @click="isWallAsked = !isWallAsked">{{
+        t('floor.wall')
+      }}</PlainButton>
     </span>
   </div>
   <WallWays v-if="isWallAsked" :details="details" />

@@ -21,6 +21,7 @@ import FloorFilters from './FloorFilters.vue';
 import TapeLane from './TapeLane.vue';
 import { createTapeScale } from './tapeScale.ts';
 import { useFloor } from './useFloor.ts';
+import { t } from '../words/index.ts';
 
 const floor = useFloor();
 const { board, lanes, counts, accounted, day, askedDay, now, isToday, query } = floor;
@@ -76,8 +77,8 @@ const rows = computed(() =>
     listed.value,
     ({ technician }) =>
       grouping.value === 'crew'
-        ? people.value.get(technician.id)?.crew || 'No crew'
-        : technician.department || 'No department',
+        ? people.value.get(technician.id)?.crew || t('floor.noCrew')
+        : technician.department || t('common.noDepartment'),
     opened.value,
   ),
 );
@@ -142,9 +143,9 @@ const tints = computed(() =>
   <DeskFrame
     v-model:search="search"
     :title="sayDay(askedDay)"
-    step="day"
-    today="today"
-    search-label="Person, order, task"
+    :step="t('kit.stepDay')"
+    :today="t('kit.toToday')"
+    :search-label="t('kit.findPersonOrderTask')"
     @back="floor.back"
     @on="floor.on"
     @today="floor.goToday"
@@ -204,7 +205,7 @@ const tints = computed(() =>
           :style="{ transform: `translateY(${top}px)` }"
         >
           <h2 v-if="row.kind === 'group'">
-            {{ row.name }} <span v-if="isToday">{{ row.peopleIn }} in</span>
+            {{ row.name }} <span v-if="isToday">{{ t('common.peopleIn', { n: row.peopleIn }) }}</span>
           </h2>
           <TapeLane
             v-else-if="row.kind === 'lane'"
@@ -237,22 +238,22 @@ const tints = computed(() =>
         </div>
       </div>
       <p v-if="present.length === 0" class="empty">
-        Nobody has scanned on this day.
-        <RouterLink v-if="board.technicians.size === 0" to="/shop"
-          >Add people and a station in Shop.</RouterLink
-        >
+        {{ t('floor.nobodyHasScannedOnThisDay') }}
+        <RouterLink v-if="board.technicians.size === 0" to="/shop">{{
+          t('floor.addPeopleAndAStationInShop')
+        }}</RouterLink>
       </p>
       <footer class="legend">
-        <span><i class="swatch job"></i>on a task</span>
-        <span><i class="swatch setup"></i>setup</span>
-        <span><i class="swatch rework"></i>rework</span>
-        <span><i class="swatch indirect"></i>indirect</span>
-        <span><i class="swatch pause"></i>break</span>
-        <span><i class="swatch nothing"></i>signed in, no task</span>
-        <span><i class="swatch torn"></i>stop is missing</span>
-        <span><i class="swatch written"></i>entered by hand, not scanned</span>
+        <span><i class="swatch job"></i>{{ t('floor.onATask') }}</span>
+        <span><i class="swatch setup"></i>{{ t('common.setup') }}</span>
+        <span><i class="swatch rework"></i>{{ t('common.rework') }}</span>
+        <span><i class="swatch indirect"></i>{{ t('common.indirect') }}</span>
+        <span><i class="swatch pause"></i>{{ t('common.break') }}</span>
+        <span><i class="swatch nothing"></i>{{ t('floor.signedInNoTask') }}</span>
+        <span><i class="swatch torn"></i>{{ t('floor.stopIsMissing') }}</span>
+        <span><i class="swatch written"></i>{{ t('floor.enteredByHandNotScanned') }}</span>
         <span v-if="isToday && away.length > 0" class="absent">
-          expected, not here: {{ away.map(({ technician }) => technician.name).join(', ') }}
+          {{ t('floor.expectedPeople', { names: away.map(({ technician }) => technician.name).join(', ') }) }}
         </span>
       </footer>
     </template>

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import { callRoute, sayClock, sayDay, useDesk, useNow } from '../kit/index.ts';
 import type { Instant, Zone } from '@wergon/core/time';
 import { sayEntryType } from '../ledger/index.ts';
+import { t } from '../words/index.ts';
 
 /** The latest scans as they arrive: one line, or the last dozen. */
 const desk = useDesk();
@@ -28,14 +29,14 @@ const latest = computed(() =>
 
 <template>
   <div v-if="latest.length > 0" class="latest" :class="{ open: isOpen }">
-    <ol aria-label="Latest scans">
+    <ol :aria-label="t('floor.latestScans')">
       <li v-for="each in isOpen ? latest : latest.slice(0, 2)" :key="each.seq">
         <span class="figure">{{ each.time }}</span> {{ each.words }}
         <span class="quiet">{{ each.station }}</span>
       </li>
     </ol>
     <BButton variant="quiet" size="sm" :aria-expanded="isOpen" @click="isOpen = !isOpen">
-      {{ isOpen ? 'Fewer' : 'Latest scans' }}
+      {{ isOpen ? t('floor.fewer') : t('floor.latestScans') }}
     </BButton>
   </div>
 </template>

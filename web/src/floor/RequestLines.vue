@@ -3,13 +3,14 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive } from 'vue';
 import { callRoute, sayClock, useDesk, useNow, useAct } from '../kit/index.ts';
+import { t } from '../words/index.ts';
 
 /** A request that nobody has answered is shown so long, in seconds: longer than any shift. */
 const SHOWN_SECONDS = 24 * 3600;
 const WANTS = {
-  part: 'needs a part',
-  help: 'needs help',
-  correction: 'asks for a time to be corrected',
+  part: t('floor.needsAPart'),
+  help: t('floor.needsHelp'),
+  correction: t('floor.asksForATimeToBeCorrected'),
 } as const;
 
 /** Who is not signed in now. */
@@ -34,7 +35,7 @@ async function send(request: string): Promise<void> {
 </script>
 
 <template>
-  <section v-if="open.length > 0" class="requests" aria-label="Requests from the floor">
+  <section v-if="open.length > 0" class="requests" :aria-label="t('floor.requestsFromTheFloor')">
     <form v-for="request in open" :key="request.id" @submit.prevent="send(request.id)">
       <p>
         <b>{{ request.name }}</b> {{ WANTS[request.what]
@@ -42,21 +43,21 @@ async function send(request: string): Promise<void> {
         <span class="quiet">
           <template v-if="request.target">{{ request.target }}, </template>{{ request.station }},
           {{ desk.zone ? sayClock(desk.zone, request.at) : ''
-          }}<template v-if="props.out.has(request.technician)">, not signed in</template>
+          }}<template v-if="props.out.has(request.technician)">, {{ t('common.notSignedIn') }}</template>
         </span>
       </p>
       <template v-if="desk.may('floor.answer')">
         <BFormInput
           :model-value="answers[request.id] ?? ''"
           size="sm"
-          :aria-label="`Reply to ${request.name}`"
-          placeholder="Reply, shown at their next badge scan"
+          :aria-label="t('floor.replyTo', { name: request.name })"
+          :placeholder="t('floor.replyShownAtTheirNextBadgeScan')"
           maxlength="300"
           @update:model-value="answers[request.id] = String($event ?? '')"
           @keydown.stop
         />
         <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy || !answers[request.id]?.trim()">
-          Reply
+          {{ t('floor.reply') }}
         </BButton>
       </template>
     </form>

@@ -11,6 +11,7 @@ import { fittingLabel, tintOf } from './jobLook.ts';
 import { sayOut } from './laneWords.ts';
 import type { TapeScale } from './tapeScale.ts';
 import { PlainButton } from '../kit/parts/index.ts';
+import { sayList, t } from '../words/index.ts';
 
 const props = defineProps<{
   lane: Lane;
@@ -62,10 +63,10 @@ const blocks = computed(() =>
     const label = `${order?.number ?? ''}${isShared ? ' +' : ''}`;
     const titles =
       block.kind === 'work'
-        ? block.running.map(({ target }) => props.board.targets.get(target)?.title ?? '').join(' and ')
+        ? sayList(block.running.map(({ target }) => props.board.targets.get(target)?.title ?? ''))
         : block.kind === 'break'
-          ? 'break'
-          : 'no task';
+          ? t('common.break')
+          : t('floor.noTask');
     const { zone } = props.board.facts;
     return {
       key: `${block.kind}${block.from}`,
@@ -76,7 +77,12 @@ const blocks = computed(() =>
       order,
       tint: tintOf(props.tints, order?.id ?? null),
       label: fittingLabel([label], share * props.width),
-      words: `${label} ${titles}, ${sayClock(zone, block.from)} to ${sayClock(zone, block.to)}`.trim(),
+      words: t('floor.to', {
+        label,
+        titles,
+        time: sayClock(zone, block.from),
+        time2: sayClock(zone, block.to),
+      }).trim(),
       style: { left: `${left * 100}%`, width: `${share * 100}%` },
     };
   }),
@@ -100,16 +106,17 @@ const words = computed((): string => {
     case 'work':
     case 'indirect': {
       const standing = current.value;
-      const more = running.value.length > 1 ? ` + ${running.value.length - 1} at once` : '';
+      const more =
+        running.value.length > 1 ? ` ${t('floor.atOnce', { more: running.value.length - 1 })}` : '';
       if (standing?.kind === 'task') return `${standing.order?.number ?? ''} ${standing.task.title}${more}`;
       return `${standing?.activity.title ?? ''}${more}`;
     }
     case 'break':
-      return 'On a break';
+      return t('floor.onABreak');
     case 'nothing':
       return lastTorn.value
-        ? `No scan since ${sayClock(props.board.facts.zone, lastTorn.value.from)}`
-        : `No task since ${clock(props.lane.since ?? props.now)}, ${length.value}`;
+        ? t('floor.noScanSince', { time: sayClock(props.board.facts.zone, lastTorn.value.from) })
+        : t('floor.noTaskSince', { time: clock(props.lane.since ?? props.now), length: length.value });
     case 'out':
       return sayOut(props.lane, props.person, props.now, clock);
   }
@@ -120,7 +127,7 @@ const about = computed((): string => {
   const { enteredSeconds } = props.lane;
   return [
     ...(order && props.isToday ? [order.customer, props.units.get(order.id) ?? ''] : []),
-    enteredSeconds > 0 ? `+ ${desk.hours(enteredSeconds)} written down` : '',
+    enteredSeconds > 0 ? t('floor.writtenDown', { hours: desk.hours(enteredSeconds) }) : '',
   ]
     .filter((part) => part !== '')
     .join(' · ');
@@ -133,14 +140,19 @@ const needsSomebody = computed(() => props.isToday && props.lane.presently === '
 const yardstickLabel = computed(() => {
   if (current.value?.kind !== 'task') return '';
   const { usedSeconds, estimatedSeconds } = current.value.comparison;
-  return `${desk.hours(usedSeconds)} used of ${estimatedSeconds === null ? 'no estimate' : desk.hours(estimatedSeconds)}`;
+  return t('floor.usedOf', {
+    hours: desk.hours(usedSeconds),
+    estimate: estimatedSeconds === null ? t('common.noEstimate') : desk.hours(estimatedSeconds),
+  });
 });
 </script>
 
 <template>
   <div class="lane" :class="{ needs: needsSomebody }">
     <div class="name">
-      <RouterLink v-if="ownDay" :to="ownDay" title="Open this day">{{ lane.technician.name }}</RouterLink>
+      <RouterLink v-if="ownDay" :to="ownDay" :title="t('common.openThisDay')">{{
+        lane.technician.name
+      }}</RouterLink>
       <span v-else>{{ lane.technician.name }}</span>
       <span
         v-if="isToday && (lane.presently === 'work' || lane.presently === 'indirect')"
@@ -192,7 +204,7 @@ const yardstickLabel = computed(() => {
         v-if="lane.enteredSeconds > 0"
         class="written"
         :style="written"
-        :title="`${desk.hours(lane.enteredSeconds)} written down`"
+        :title="t('common.hoursWrittenDown', { hours: desk.hours(lane.enteredSeconds) })"
       ></span>
     </div>
     <div class="current">
@@ -205,9 +217,9 @@ const yardstickLabel = computed(() => {
           >{{ words }}</RouterLink
         >
         <span v-else :class="{ attention: needsSomebody, quiet: lane.presently === 'out' }">{{ words }}</span>
-        <span v-if="lane.signedOutAt !== undefined" class="attention signed-out"
-          >signed out at {{ sayClock(board.facts.zone, lane.signedOutAt) }}, still running</span
-        >
+        <span v-if="lane.signedOutAt !== undefined" class="attention signed-out">{{
+          t('floor.signedOutAtStillRunning', { time: sayClock(board.facts.zone, lane.signedOutAt) })
+        }}</span>
         <Yardstick
           v-if="current?.kind === 'task' && lane.presently === 'work'"
           :estimated-seconds="current.comparison.estimatedSeconds"

@@ -3,6 +3,7 @@ import { BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive } from 'vue';
 import type { FloorJson } from '@wergon/contract/floor';
 import { writeAsked } from './wall/wallPages.ts';
+import { t } from '../words/index.ts';
 
 /** What a big screen is to show: chosen here, because it has neither mouse nor keys. */
 const props = defineProps<{ details: FloorJson['orderDetails'] }>();
@@ -17,34 +18,34 @@ const address = computed(() => writeAsked(asked));
 <template>
   <div class="wall-ways">
     <label
-      >On the wall
+      >{{ t('floor.onTheWall') }}
       <BFormSelect v-model="asked.by" size="sm">
-        <option value="">people and jobs by turns</option>
-        <option value="people">people</option>
-        <option value="jobs">jobs</option>
+        <option value="">{{ t('floor.peopleAndJobsByTurns') }}</option>
+        <option value="people">{{ t('floor.people') }}</option>
+        <option value="jobs">{{ t('floor.jobs') }}</option>
       </BFormSelect></label
     >
     <label v-if="divisions.length > 0"
-      >of
-      <BFormSelect v-model="asked.division" size="sm" aria-label="Division">
-        <option value="">all divisions</option>
+      >{{ t('common.of') }}
+      <BFormSelect v-model="asked.division" size="sm" :aria-label="t('common.division')">
+        <option value="">{{ t('common.allDivisions') }}</option>
         <option v-for="each in divisions" :key="each" :value="each">{{ each }}</option>
       </BFormSelect></label
     >
     <label v-if="jobTypes.length > 0"
-      >and
-      <BFormSelect v-model="asked.jobType" size="sm" aria-label="Job type">
-        <option value="">all job types</option>
+      >{{ t('floor.and') }}
+      <BFormSelect v-model="asked.jobType" size="sm" :aria-label="t('common.jobType')">
+        <option value="">{{ t('floor.allJobTypes') }}</option>
         <option v-for="each in jobTypes" :key="each" :value="each">{{ each }}</option>
       </BFormSelect></label
     >
     <label
-      >lines at once
+      >{{ t('floor.linesAtOnce') }}
       <BFormSelect v-model.number="asked.rows" size="sm">
         <option v-for="count in [5, 8, 12]" :key="count" :value="count">{{ count }}</option>
       </BFormSelect></label
     >
-    <a :href="address" class="btn btn-primary btn-sm">Open the wall</a>
+    <a :href="address" class="btn btn-primary btn-sm">{{ t('floor.openTheWall') }}</a>
     <span class="mono">{{ address }}</span>
   </div>
 </template>

@@ -1,6 +1,7 @@
 import type { FloorJson } from '@wergon/contract/floor';
 import type { Lane } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
+import { t } from '../words/index.ts';
 
 /** What is said of somebody who is not signed in: away, expected since, expected later, or gone after work. */
 export function sayOut(
@@ -9,9 +10,11 @@ export function sayOut(
   now: Instant,
   clock: (at: Instant) => string,
 ): string {
-  if (person?.isAway) return 'Absent';
-  if (lane.blocks.length > 0) return 'Gone';
-  if (!person?.planned || now >= person.planned.to) return 'Not here';
+  if (person?.isAway) return t('floor.absent');
+  if (lane.blocks.length > 0) return t('floor.gone');
+  if (!person?.planned || now >= person.planned.to) return t('floor.notHereNow');
   const from = person.planned.from;
-  return now < from ? `Expected at ${clock(from)}` : `Not here, expected at ${clock(from)}`;
+  return now < from
+    ? t('floor.expectedAt', { time: clock(from) })
+    : t('floor.notHereExpectedAt', { time: clock(from) });
 }

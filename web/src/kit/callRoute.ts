@@ -1,9 +1,10 @@
 import { ref } from 'vue';
 import { ROUTES, UnreadableAnswer, readResponse } from '@wergon/contract/routes';
 import type { BodyOf, ResponseOf, RouteName } from '@wergon/contract/routes';
-import { problemSchema } from '@wergon/contract/wire';
+import { PROBLEMS, problemSchema } from '@wergon/contract/wire';
 import type { Problem } from '@wergon/contract/wire';
 import { isPersonThere } from './presence.ts';
+import { sayTerm, t } from '../words/index.ts';
 
 /** How far the server's clock is ahead of this computer's, in milliseconds; measured at every answer. */
 export const clockOffsetMs = ref(0);
@@ -13,8 +14,14 @@ export const isWritable = ref(true);
 /** A "no" of the server, with what it said, or no answer at all (`problem` is `null`). */
 export class CallFailed extends Error {
   constructor(readonly problem: Problem | null) {
-    super(problem?.title ?? 'The server does not answer');
+    super(problem ? titleOf(problem) : t('kit.theServerDoesNotAnswer'));
   }
+}
+
+/** What a problem says, in the language of the page; in the server's words where its code is not known here. */
+function titleOf({ type, title }: Problem): string {
+  const code = type.replace('urn:wergon:', '');
+  return code in PROBLEMS ? sayTerm('problems', code) : title;
 }
 
 /** Answers that were got before, to be told that nothing has changed: the browser itself keeps none of them. Newest last. */
@@ -78,9 +85,8 @@ export async function callRoute<Name extends RouteName>(
 
 /** What to say of a failed call, with the fields at fault. */
 export function wordsOf(error: unknown): string {
-  if (error instanceof UnreadableAnswer)
-    return 'This page and the server are of different versions. Reload the page.';
-  if (!(error instanceof CallFailed)) return 'Something went wrong on this page.';
+  if (error instanceof UnreadableAnswer) return t('kit.thisPageAndTheServerAreOfDifferent');
+  if (!(error instanceof CallFailed)) return t('kit.somethingWentWrongOnThisPage');
   const fields = error.problem?.errors?.map(({ field, message }) => `${field}: ${message}`) ?? [];
   return fields.length > 0 ? fields.join('; ') : error.message;
 }
@@ -89,6 +95,6 @@ export function wordsOf(error: unknown): string {
 export function sayRefusal(error: unknown): string {
   const told = error instanceof CallFailed ? error.problem : null;
   return told
-    ? [told.title, ...(told.errors ?? []).map(({ message }) => message)].join(': ')
+    ? [titleOf(told), ...(told.errors ?? []).map(({ message }) => message)].join(': ')
     : wordsOf(error);
 }

@@ -1,7 +1,21 @@
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 
-const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+/** How each month begins, in every language that Wergon speaks. */
+const MONTHS = [
+  ['jan'],
+  ['feb'],
+  ['mar', 'mär'],
+  ['apr'],
+  ['may', 'mai'],
+  ['jun'],
+  ['jul'],
+  ['aug'],
+  ['sep'],
+  ['oct', 'okt'],
+  ['nov'],
+  ['dec', 'dez'],
+];
 const two = (count: number) => String(count).padStart(2, '0');
 
 /** Reads a day as people type it: `24 Nov 2026`, `Tue 24 Nov`, `24.11.2026`, `24/11` or `2026-11-24`; day before month. Without
@@ -15,8 +29,8 @@ export function readDateText(text: string, today: LocalDay): LocalDay | undefine
   if (iso) return dayOf(Number(iso[1]), Number(iso[2]), Number(iso[3]));
   const figures = /^(\d{1,2})[./](\d{1,2})[./]?(\d{4})?$/.exec(typed);
   if (figures) return nearest(Number(figures[1]), Number(figures[2]), figures[3], today);
-  const words = /^(\d{1,2})\.?\s+([a-z]{3})[a-z]*\.?,?(?:\s+(\d{4}))?$/.exec(typed);
-  const month = words ? MONTHS.indexOf(words[2] ?? '') + 1 : 0;
+  const words = /^(\d{1,2})\.?\s+([a-zä]{3})[a-z]*\.?,?(?:\s+(\d{4}))?$/.exec(typed);
+  const month = words ? MONTHS.findIndex((names) => names.includes(words[2] ?? '')) + 1 : 0;
   return words && month > 0 ? nearest(Number(words[1]), month, words[3], today) : undefined;
 }
 

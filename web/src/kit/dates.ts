@@ -1,13 +1,18 @@
 import { formatDay, parseDay } from '@wergon/core/time';
+import { currentLocale } from '../words/index.ts';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 
 const format = (options: Intl.DateTimeFormatOptions) =>
-  new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' });
+  new Intl.DateTimeFormat(currentLocale(), { ...options, timeZone: 'UTC' });
 const DAY = format({ weekday: 'short', day: 'numeric', month: 'short' });
+const MONTH_DAY = format({ day: 'numeric', month: 'short' });
+const dateOf = (day: LocalDay) => new Date(`${formatDay(day)}T00:00:00Z`);
 
 /** A day as people say it, `Tue 24 Nov`. */
-export const sayDay = (day: LocalDay): string =>
-  DAY.format(new Date(`${formatDay(day)}T00:00:00Z`)).replace(',', '');
+export const sayDay = (day: LocalDay): string => DAY.format(dateOf(day)).replace(',', '');
+
+/** A day without its weekday, `24 Nov`. */
+export const sayMonthDay = (day: LocalDay): string => MONTH_DAY.format(dateOf(day));
 
 /** A day that may be missing as people say it; empty for none. */
 export const sayDate = (day: LocalDay | null): string => (day === null ? '' : sayDay(day));

@@ -1,6 +1,6 @@
 export { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './callRoute.ts';
 export { readDateText } from './dateText.ts';
-export { sayClock, sayDate, sayDateText, sayDay, sayInstant, yearOf } from './dates.ts';
+export { sayClock, sayDate, sayDateText, sayDay, sayMonthDay, sayInstant, yearOf } from './dates.ts';
 export { download } from './download.ts';
 export { isLive, wholeCount } from './live.ts';
 export { queryPlugin } from './queryPlugin.ts';
@@ -10,6 +10,7 @@ export { useDays } from './useDays.ts';
 export { useDesk } from './useDesk.ts';
 export { useElementWidth } from './useElementWidth.ts';
 export { useForm } from './useForm.ts';
+export { toPlain, useWorker } from './useWorker.ts';
 export { useNow } from './useNow.ts';
 export { usePeople } from './usePeople.ts';
 export { useStart } from './useStart.ts';

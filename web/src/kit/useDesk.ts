@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import type { Right, SessionView } from '@wergon/contract/access';
 import { createZone, formatHours, formatLeft, toSeconds } from '@wergon/core/time';
 import type { HoursStyle, Zone } from '@wergon/core/time';
+import { currentLocale, t } from '../words/index.ts';
 
 const HOURS_KEY = 'wergon-hours';
 const STYLES: readonly HoursStyle[] = ['h:mm', 'h:mm:ss', 'decimal'];
@@ -24,11 +25,11 @@ export const useDesk = defineStore('desk', () => {
 
   return {
     session,
-    costWords: computed(() => (isStandard.value ? 'Standard cost' : 'Labor cost')),
+    costWords: computed(() => (isStandard.value ? t('kit.standardCost') : t('kit.laborCost'))),
+    /** The same within a line. */
+    costWord: computed(() => (isStandard.value ? t('kit.standardCostWord') : t('kit.laborCostWord'))),
     costTitle: computed(() =>
-      isStandard.value
-        ? 'Hours at the standard rate of the grade, not at what the person really costs'
-        : 'Hours at what each person costs',
+      isStandard.value ? t('kit.hoursAtTheStandardRateOfThe') : t('kit.hoursAtWhatEachPersonCosts'),
     ),
     zone,
     hoursStyle,
@@ -45,14 +46,14 @@ export const useDesk = defineStore('desk', () => {
     },
     /** A rate as money of the shop, with the decimals that it has beyond cents. */
     rate: (amount: string) =>
-      new Intl.NumberFormat('en-IE', {
+      new Intl.NumberFormat(currentLocale(), {
         style: 'currency',
         currency: session.value?.currency ?? 'EUR',
         maximumFractionDigits: 4,
       }).format(Number(amount)),
     /** A decimal string of the server as money of the shop. */
     money: (amount: string) =>
-      new Intl.NumberFormat('en-IE', {
+      new Intl.NumberFormat(currentLocale(), {
         style: 'currency',
         currency: session.value?.currency ?? 'EUR',
       }).format(Number(amount)),

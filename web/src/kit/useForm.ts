@@ -3,6 +3,7 @@ import { computed, onScopeDispose, ref } from 'vue';
 import type { Ref } from 'vue';
 import { onBeforeRouteLeave } from 'vue-router';
 import { CallFailed, wordsOf } from './callRoute.ts';
+import { t } from '../words/index.ts';
 
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
@@ -57,7 +58,7 @@ export function useForm<T extends object>(initial: T) {
   };
   window.addEventListener('beforeunload', warn);
   onScopeDispose(() => window.removeEventListener('beforeunload', warn));
-  onBeforeRouteLeave(() => !isDirty.value || window.confirm('Leave without saving what you changed?'));
+  onBeforeRouteLeave(() => !isDirty.value || window.confirm(t('kit.leaveWithoutSavingWhatYouChanged')));
 
   return { fields, errors, problem, code, isBusy, isDirty, reset, send };
 }

@@ -16,6 +16,7 @@ import { badgeCells, NAME_FORMS, NAME_ORDERS } from './badgeCells.ts';
 import OrderChoice from './OrderChoice.vue';
 import { pageName, printSheets, saveImage } from './paper.ts';
 import { useLabels } from './useLabels.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const route = useRoute();
@@ -34,13 +35,13 @@ const labels = useLabels();
 const problem = ref('');
 
 const KINDS = {
-  badges: { word: 'Badges', right: 'people.change' },
-  'day-end': { word: 'Label that ends a person’s day', right: 'people.change' },
-  travelers: { word: 'Travelers', right: 'work.change' },
-  actions: { word: 'Action sheet', right: 'shop.see' },
-  indirect: { word: 'Indirect sheet', right: 'shop.see' },
-  machines: { word: 'Work centers and machines', right: 'shop.see' },
-  calibration: { word: 'Calibration label', right: 'shop.see' },
+  badges: { word: t('common.badges'), right: 'people.change' },
+  'day-end': { word: t('labels.labelThatEndsAPersonsDay'), right: 'people.change' },
+  travelers: { word: t('labels.travelers'), right: 'work.change' },
+  actions: { word: t('labels.actionSheet'), right: 'shop.see' },
+  indirect: { word: t('labels.indirectSheet'), right: 'shop.see' },
+  machines: { word: t('common.workCentersAndMachines'), right: 'shop.see' },
+  calibration: { word: t('labels.calibrationLabel'), right: 'shop.see' },
 } as const;
 type Kind = keyof typeof KINDS;
 const kinds = computed(() => keysOf(KINDS).filter((kind) => desk.may(KINDS[kind].right)));
@@ -59,7 +60,7 @@ watch(
 );
 const names = reactive<{ order: (typeof NAME_ORDERS)[number]; form: (typeof NAME_FORMS)[number] }>({
   order: 'name',
-  form: 'as written',
+  form: 'as-written',
 });
 const person = ref(String(route.query['person'] ?? ''));
 const orders = ref<string[]>(route.query['order'] ? [String(route.query['order'])] : []);
@@ -72,8 +73,8 @@ watch(
   { immediate: true },
 );
 
-const SYMBOLOGY_WORDS = { code128: 'Code 128', code39: 'Code 39', qr: 'QR' } as const;
-const PAPER_WORDS = { a4: 'A4', letter: 'Letter', roll62: '62 mm roll' } as const;
+const SYMBOLOGY_WORDS = { code128: t('common.code128'), code39: t('common.code39'), qr: 'QR' } as const;
+const PAPER_WORDS = { a4: 'A4', letter: t('common.letter'), roll62: t('common.n62MmRoll') } as const;
 const present = computed(() => people.data.value?.technicians.filter(({ leftOn }) => leftOn === null) ?? []);
 const openOrders = computed(() =>
   (work.data.value?.orders ?? [])
@@ -100,7 +101,7 @@ const cells = computed((): readonly LabelCell[] => {
         .filter(({ isOff }) => !isOff)
         .map(({ title, division, isPaid, code }) => ({
           title,
-          detail: [division, isPaid ? '' : 'not paid'].filter(Boolean).join(', '),
+          detail: [division, isPaid ? '' : t('common.notPaid')].filter(Boolean).join(', '),
           code,
         }));
     case 'machines':
@@ -110,8 +111,8 @@ const cells = computed((): readonly LabelCell[] => {
     case 'calibration':
       return [
         {
-          title: 'Calibration',
-          detail: 'Scan this once at a station: it learns what its scanner sends.',
+          title: t('labels.calibration'),
+          detail: t('labels.scanThisOnceAtAStationItLearns'),
           code: CALIBRATION_TEXT,
         },
       ];
@@ -120,9 +121,9 @@ const cells = computed((): readonly LabelCell[] => {
   }
 });
 const HEADINGS: Partial<Record<Kind, string>> = {
-  actions: 'Actions',
-  indirect: 'Indirect activities',
-  machines: 'Work centers and machines',
+  actions: t('labels.actions'),
+  indirect: t('common.indirectActivities'),
+  machines: t('common.workCentersAndMachines'),
 };
 /** What the saved picture is about: an order, a person, or all of them. */
 const pictureName = computed(() => {
@@ -148,21 +149,21 @@ async function draw(): Promise<void> {
       const { travelers } = await callRoute('travelers', {
         body: { orders: orders.value, workTypes: workTypes.value },
       });
-      labels.draw({ job: { kind: 'travelers', travelers }, ...style });
+      void labels.draw({ job: { kind: 'travelers', travelers }, ...style });
     } else if (kind.value === 'day-end') {
       const { code } = await callRoute('dayEndLabel', { params: { technician: person.value } });
       const name = present.value.find(({ id }) => id === person.value)?.name ?? '';
-      labels.draw({
+      void labels.draw({
         job: {
           kind: 'cells',
           size: 'badge',
           heading: '',
-          cells: [{ title: name, detail: 'ends the day: SHIFT OUT', code }],
+          cells: [{ title: name, detail: t('labels.endsTheDayShiftOut'), code }],
         },
         ...style,
       });
     } else
-      labels.draw({
+      void labels.draw({
         job: {
           kind: 'cells',
           size: kind.value === 'badges' ? 'badge' : kind.value === 'calibration' ? 'long' : 'code',
@@ -183,10 +184,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
 </script>
 
 <template>
-  <ShopLayout
-    title="Labels"
-    lead="Codes for people, orders, actions and machines. A traveler that was printed before its order changed says so when it is scanned."
-  >
+  <ShopLayout :title="t('common.labels')" :lead="t('labels.codesForPeopleOrdersActions')">
     <QueryState
       v-if="!shop.data.value"
       :is-pending="shop.isPending.value"
@@ -196,14 +194,14 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
     <div v-else class="labels">
       <form class="choices" @submit.prevent="draw">
         <label
-          >What
+          >{{ t('common.what') }}
           <BFormSelect v-model="kind">
             <option v-for="each in kinds" :key="each" :value="each">{{ KINDS[each].word }}</option>
           </BFormSelect></label
         >
         <div class="pair">
           <label
-            >Code
+            >{{ t('common.code') }}
             <BFormSelect v-model="style.symbology">
               <option v-for="each in SYMBOLOGIES" :key="each" :value="each">
                 {{ SYMBOLOGY_WORDS[each] }}
@@ -211,7 +209,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
             </BFormSelect></label
           >
           <label
-            >Paper
+            >{{ t('common.paper') }}
             <BFormSelect v-model="style.paper">
               <option v-for="each in PAPERS" :key="each" :value="each">{{ PAPER_WORDS[each] }}</option>
             </BFormSelect></label
@@ -219,67 +217,73 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
         </div>
         <template v-if="kind === 'badges' || kind === 'day-end'">
           <label
-            >For
+            >{{ t('common.for') }}
             <BFormSelect v-model="person">
-              <option v-if="kind === 'badges'" value="">everybody</option>
+              <option v-if="kind === 'badges'" value="">{{ t('common.everybody') }}</option>
               <option v-for="each in present" :key="each.id" :value="each.id">{{ each.name }}</option>
             </BFormSelect></label
           >
         </template>
         <template v-if="kind === 'badges'">
           <label
-            >Sorted by
+            >{{ t('labels.sortedBy') }}
             <BFormSelect v-model="names.order">
-              <option v-for="each in NAME_ORDERS" :key="each" :value="each">{{ each }}</option>
+              <option v-for="each in NAME_ORDERS" :key="each" :value="each">
+                {{ t(`nameOrders.${each}`) }}
+              </option>
             </BFormSelect></label
           >
           <label
-            >Names
+            >{{ t('labels.names') }}
             <BFormSelect v-model="names.form">
-              <option v-for="each in NAME_FORMS" :key="each" :value="each">{{ each }}</option>
+              <option v-for="each in NAME_FORMS" :key="each" :value="each">
+                {{ t(`nameForms.${each}`) }}
+              </option>
             </BFormSelect></label
           >
         </template>
         <template v-if="kind === 'travelers'">
           <OrderChoice v-model="orders" :orders="openOrders" />
           <fieldset>
-            <legend>Extra codes for</legend>
+            <legend>{{ t('labels.extraCodesFor') }}</legend>
             <CheckField
               v-for="each in WORK_TYPES.filter((type) => type !== 'run')"
               :key="each"
               v-model="workTypes"
               class="check"
               :value="each"
-              >{{ each }}</CheckField
+              >{{ t(`workTypes.${each}`) }}</CheckField
             >
           </fieldset>
         </template>
-        <BButton type="submit" variant="primary" :disabled="isEmpty || labels.progress.value !== null"
-          >Preview</BButton
-        >
-        <p v-if="kind === 'badges' && cells.length === 0" class="quiet">Nobody has a badge that we issued.</p>
+        <BButton type="submit" variant="primary" :disabled="isEmpty || labels.progress.value !== null">{{
+          t('labels.preview')
+        }}</BButton>
+        <p v-if="kind === 'badges' && cells.length === 0" class="quiet">
+          {{ t('labels.nobodyHasABadgeThatWeIssued') }}
+        </p>
         <p v-if="problem || labels.problem.value" class="attention" role="alert">
           {{ problem || labels.problem.value }}
         </p>
       </form>
       <div class="preview">
         <p v-if="labels.progress.value" role="status">
-          Drawing {{ labels.progress.value.done }} of {{ labels.progress.value.of }}…
+          {{ t('labels.drawingOf', { done: labels.progress.value.done, of: labels.progress.value.of }) }}
           <progress :value="labels.progress.value.done" :max="labels.progress.value.of"></progress>
-          <BButton variant="quiet" size="sm" @click="labels.cancel()">Cancel</BButton>
+          <BButton variant="quiet" size="sm" @click="labels.cancel()">{{ t('common.cancel') }}</BButton>
         </p>
         <template v-else-if="labels.sheets.value.length > 0">
           <p class="said" role="status">
-            {{ labels.sheets.value.length }} {{ labels.sheets.value.length === 1 ? 'sheet' : 'sheets' }}
-            <BButton variant="primary" @click="printSheets(labels.sheets.value)"
-              >Print, or save as PDF</BButton
-            >
+            {{ t('labels.sheetsDrawn', { n: labels.sheets.value.length }) }}
+            <BButton variant="primary" @click="printSheets(labels.sheets.value)">{{
+              t('labels.printOrSaveAsPdf')
+            }}</BButton>
             <BButton
               v-if="labels.sheets.value[0]"
               variant="quiet"
               @click="saveImage(labels.sheets.value[0], pictureName)"
             >
-              Save the first as a picture
+              {{ t('labels.saveTheFirstAsAPicture') }}
             </BButton>
           </p>
           <div class="print-sheets">
@@ -289,7 +293,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
               :key="i"
               class="print-sheet"
               role="img"
-              :aria-label="`Sheet ${i + 1} of ${labels.sheets.value.length}`"
+              :aria-label="t('labels.sheetOf', { sheet: i + 1, n: labels.sheets.value.length })"
               :style="{
                 width: pageWidth(sheet.width),
                 aspectRatio: `${sheet.width} / ${sheet.height}`,
@@ -303,7 +307,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
           </div>
         </template>
         <p v-else class="quiet empty">
-          {{ isEmpty ? 'Choose what to print.' : 'Press Preview to see what will come out of the printer.' }}
+          {{ isEmpty ? t('labels.chooseWhatToPrint') : t('labels.pressPreviewToSeeWhatWillCome') }}
         </p>
       </div>
     </div>

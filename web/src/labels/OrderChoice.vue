@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BButton, BFormCheckboxGroup, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
+import { t } from '../words/index.ts';
 
 /** Which orders' papers are printed: found by number, title or customer, ticked one by one or all that are found. */
 const props = defineProps<{
@@ -23,27 +24,28 @@ function chooseFound(): void {
 <template>
   <fieldset class="order-choice">
     <legend>
-      Orders <span role="status">{{ chosen.length }} of {{ orders.length }} chosen</span>
+      {{ t('common.orders') }}
+      <span role="status">{{ t('labels.ofChosen', { n: chosen.length, n2: orders.length }) }}</span>
     </legend>
     <BFormInput
       v-model="search"
       size="sm"
       type="search"
-      placeholder="Find an order"
-      aria-label="Find an order"
+      :placeholder="t('labels.findAnOrder')"
+      :aria-label="t('labels.findAnOrder')"
     />
     <p class="acts">
-      <BButton size="sm" variant="quiet" :disabled="unchosen.length === 0" @click="chooseFound"
-        >Choose all {{ search ? 'found' : '' }}</BButton
-      >
-      <BButton size="sm" variant="quiet" :disabled="chosen.length === 0" @click="chosen = []"
-        >Choose none</BButton
-      >
+      <BButton size="sm" variant="quiet" :disabled="unchosen.length === 0" @click="chooseFound">{{
+        t('labels.chooseAll', { found: search ? t('labels.found') : '' })
+      }}</BButton>
+      <BButton size="sm" variant="quiet" :disabled="chosen.length === 0" @click="chosen = []">{{
+        t('labels.chooseNone')
+      }}</BButton>
     </p>
-    <div class="list" tabindex="0" role="group" aria-label="Open orders">
+    <div class="list" tabindex="0" role="group" :aria-label="t('labels.openOrders')">
       <BFormCheckboxGroup v-model="chosen" stacked :options="found" />
       <p v-if="found.length === 0" class="quiet">
-        {{ orders.length === 0 ? 'No open orders.' : 'Nothing found.' }}
+        {{ orders.length === 0 ? t('labels.noOpenOrders') : t('labels.nothingFound') }}
       </p>
     </div>
   </fieldset>

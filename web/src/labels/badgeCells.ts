@@ -2,7 +2,7 @@ import type { TechnicianRow } from '@wergon/contract/people';
 import type { LabelCell } from '@wergon/core/labels';
 
 export const NAME_ORDERS = ['name', 'number', 'department'] as const;
-export const NAME_FORMS = ['as written', 'last name first'] as const;
+export const NAME_FORMS = ['as-written', 'last-name-first'] as const;
 
 const lastFirst = (name: string): string => {
   const parts = name.trim().split(/\s+/);
@@ -16,7 +16,7 @@ export function badgeCells(
   order: (typeof NAME_ORDERS)[number],
   form: (typeof NAME_FORMS)[number],
 ): LabelCell[] {
-  const nameOf = ({ name }: TechnicianRow) => (form === 'as written' ? name : lastFirst(name));
+  const nameOf = ({ name }: TechnicianRow) => (form === 'as-written' ? name : lastFirst(name));
   const keyOf = (person: TechnicianRow) =>
     order === 'name'
       ? nameOf(person)

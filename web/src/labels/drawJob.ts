@@ -14,11 +14,6 @@ export type LabelJob =
 
 export type LabelRequest = { readonly job: LabelJob; readonly symbology: Symbology; readonly paper: Paper };
 export type DrawnSheet = { readonly width: number; readonly height: number; readonly svg: string };
-export type LabelAnswer =
-  | { readonly type: 'progress'; readonly done: number; readonly of: number }
-  | { readonly type: 'drawn'; readonly sheets: readonly DrawnSheet[] }
-  | { readonly type: 'failed'; readonly message: string };
-
 const SIZES = { badge: BADGE_SIZE, code: CODE_SIZE, long: LONG_SIZE };
 
 /** Draws all sheets of a job, and says how far it is after each traveler. */

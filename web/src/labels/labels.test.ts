@@ -121,10 +121,10 @@ describe('badges', () => {
     person('11', 'Cy', 'Assembly'),
   ];
   test.each([
-    ['name', 'as written', ['Ada Zuse', 'Bo Adler']],
-    ['name', 'last name first', ['Adler, Bo', 'Zuse, Ada']],
-    ['number', 'as written', ['Bo Adler', 'Ada Zuse']],
-    ['department', 'as written', ['Bo Adler', 'Ada Zuse']],
+    ['name', 'as-written', ['Ada Zuse', 'Bo Adler']],
+    ['name', 'last-name-first', ['Adler, Bo', 'Zuse, Ada']],
+    ['number', 'as-written', ['Bo Adler', 'Ada Zuse']],
+    ['department', 'as-written', ['Bo Adler', 'Ada Zuse']],
   ] as const)('by %s, %s: %j; none for lost ones and cards of others', (order, form, names) =>
     expect(badgeCells(people, order, form).map(({ title }) => title)).toEqual(names),
   );

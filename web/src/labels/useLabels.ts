@@ -1,42 +1,43 @@
-import { onScopeDispose, ref, shallowRef } from 'vue';
-import type { DrawnSheet, LabelAnswer, LabelRequest } from './drawJob.ts';
+import { proxy } from 'comlink';
+import { ref, shallowRef } from 'vue';
+import { toPlain, useWorker } from '../kit/index.ts';
+import { t } from '../words/index.ts';
+import type { DrawnSheet, LabelRequest } from './drawJob.ts';
+import type { LabelFunctions } from './labelWorker.ts';
 
 /** Draws labels beside the page, in a worker of its own; a new request ends the one before. */
 export function useLabels() {
   const sheets = shallowRef<readonly DrawnSheet[]>([]);
   const progress = ref<{ readonly done: number; readonly of: number } | null>(null);
   const problem = ref('');
-  let worker: Worker | undefined;
+  const worker = useWorker<LabelFunctions>(
+    () => new Worker(new URL('./labelWorker.ts', import.meta.url), { type: 'module' }),
+    () => fail(),
+  );
 
   function cancel(): void {
-    worker?.terminate();
-    worker = undefined;
+    worker.end();
     progress.value = null;
   }
-  function draw(request: LabelRequest): void {
+  function fail(): void {
+    problem.value = t('labels.theLabelsCouldNotBeDrawn');
+    cancel();
+  }
+  async function draw(request: LabelRequest): Promise<void> {
     cancel();
     problem.value = '';
     progress.value = { done: 0, of: request.job.kind === 'cells' ? 1 : request.job.travelers.length };
-    worker = new Worker(new URL('./labelWorker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = ({ data }: MessageEvent<LabelAnswer>) => {
-      if (data.type === 'progress') progress.value = data;
-      else {
-        if (data.type === 'drawn') sheets.value = data.sheets;
-        else problem.value = data.message;
-        cancel();
-      }
-    };
-    worker.onerror = () => {
-      problem.value = 'The labels could not be drawn.';
+    const onProgress = (done: number, of: number) => (progress.value = { done, of });
+    try {
+      sheets.value = await worker.functions().draw(toPlain(request), proxy(onProgress));
       cancel();
-    };
-    // A message must be plain data, without the page's proxies.
-    worker.postMessage(JSON.parse(JSON.stringify(request)));
+    } catch {
+      fail();
+    }
   }
   function clear(): void {
     cancel();
     sheets.value = [];
   }
-  onScopeDispose(cancel);
   return { sheets, progress, problem, draw, cancel, clear };
 }

@@ -3,6 +3,7 @@ import type { Instant } from '@wergon/core/time';
 import type { ScanJson } from '@wergon/contract/ledger';
 import { sayInstant, useDesk } from '../kit/index.ts';
 import { sayChange, sayEntryType } from './entryWords.ts';
+import { sayTerm, t } from '../words/index.ts';
 
 /** One entry as it was recorded, and every correction of it with who, why, before and after. */
 defineProps<{ scan: ScanJson }>();
@@ -10,9 +11,20 @@ const desk = useDesk();
 
 const clock = (at: Instant) => (desk.zone ? sayInstant(desk.zone, at) : '');
 const sayScan = (scan: ScanJson) =>
-  `${sayEntryType(scan.type)}${scan.at === null ? '' : ` ${clock(scan.at)}`}, ${scan.source} at ${scan.author}, entry ${scan.seq}`;
+  t('ledger.atEntry', {
+    entryType: sayEntryType(scan.type),
+    at: scan.at === null ? '' : ` ${clock(scan.at)}`,
+    source: sayTerm('sources', scan.source),
+    author: scan.author,
+    seq: scan.seq,
+  });
 const sayCorrection = ({ type, author, recordedAt, why }: ScanJson['corrections'][number]) =>
-  `${sayEntryType(type)} by ${author}, ${clock(recordedAt)}${why ? `: ${why}` : ''}`;
+  t('ledger.correctedBy', {
+    entryType: sayEntryType(type),
+    author,
+    time: clock(recordedAt),
+    why: why ? `: ${why}` : '',
+  });
 </script>
 
 <template>

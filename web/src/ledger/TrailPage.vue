@@ -10,6 +10,7 @@ import { CheckField, DateField, DeskFrame, QueryState, ReconcileTabs } from '../
 import { sayChange, sayEntryType } from './entryWords.ts';
 import { exportTrail } from './exportTrail.ts';
 import { useVerify } from './useVerify.ts';
+import { sayTerm, t } from '../words/index.ts';
 
 const desk = useDesk();
 const people = usePeople();
@@ -31,7 +32,7 @@ const problem = ref('');
 async function save(): Promise<void> {
   problem.value = '';
   try {
-    await exportTrail(asked.value, (count) => (exporting.value = `${count} entries read`));
+    await exportTrail(asked.value, (count) => (exporting.value = t('ledger.entriesRead', { n: count })));
   } catch (error) {
     problem.value = wordsOf(error);
   } finally {
@@ -49,46 +50,50 @@ const clearAll = () =>
 </script>
 
 <template>
-  <DeskFrame title="Trail">
+  <DeskFrame :title="t('common.trail')">
     <template #ruler>
       <p class="lead">
-        Everything that was ever recorded, in the order of recording. Nothing in it is changed or deleted;
-        each entry’s hash holds the one before it.
+        {{ t('ledger.everythingThatWasEverRecorded') }}
       </p>
     </template>
     <ReconcileTabs />
     <form class="filters" @submit.prevent>
-      <label>recorded from <DateField v-model="filter.from" label="Recorded from" is-small /></label>
-      <label>to <DateField v-model="filter.to" label="Recorded to" is-small /></label>
       <label
-        >about
+        >{{ t('ledger.recordedFrom') }}
+        <DateField v-model="filter.from" :label="t('ledger.recordedFromLabel')" is-small
+      /></label>
+      <label
+        >{{ t('common.toWord') }} <DateField v-model="filter.to" :label="t('ledger.recordedTo')" is-small
+      /></label>
+      <label
+        >{{ t('ledger.about') }}
         <BFormSelect v-model="filter.technician" size="sm">
-          <option value="">anybody</option>
+          <option value="">{{ t('ledger.anybody') }}</option>
           <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
         </BFormSelect></label
       >
       <label
-        >stream
+        >{{ t('ledger.stream') }}
         <BFormSelect v-model="filter.stream" size="sm">
-          <option value="">all</option>
-          <option value="labor">labor</option>
-          <option value="floor">floor</option>
-          <option value="decision">decisions</option>
+          <option value="">{{ t('common.all') }}</option>
+          <option value="labor">{{ t('ledger.labor') }}</option>
+          <option value="floor">{{ t('ledger.floor') }}</option>
+          <option value="decision">{{ t('ledger.decisions') }}</option>
         </BFormSelect></label
       >
-      <CheckField v-model="filter.corrections" class="check" value="only" unchecked-value=""
-        >corrections and additions only</CheckField
-      >
+      <CheckField v-model="filter.corrections" class="check" value="only" unchecked-value="">{{
+        t('ledger.correctionsAndAdditionsOnly')
+      }}</CheckField>
       <BButton v-if="Object.keys(asked).length > 0" variant="quiet" size="sm" @click="clearAll">
-        Show all
+        {{ t('common.showAll') }}
       </BButton>
       <BButton variant="quiet" size="sm" :disabled="exporting !== ''" @click="save">
-        {{ exporting || 'Export as CSV' }}
+        {{ exporting || t('ledger.exportAsCsv') }}
       </BButton>
       <BButton v-if="verified.status !== 'running'" variant="quiet" size="sm" @click="verify">
-        Verify the chain
+        {{ t('ledger.verifyTheChain') }}
       </BButton>
-      <BButton v-else variant="quiet" size="sm" @click="cancel">Stop verifying</BButton>
+      <BButton v-else variant="quiet" size="sm" @click="cancel">{{ t('ledger.stopVerifying') }}</BButton>
     </form>
     <p v-if="verified.words" class="told" :class="{ attention: verified.status === 'broken' }" role="status">
       {{ verified.words }}
@@ -104,12 +109,12 @@ const clearAll = () =>
       <table>
         <thead>
           <tr>
-            <th scope="col" class="number">Entry</th>
-            <th scope="col">Recorded</th>
-            <th scope="col">What</th>
-            <th scope="col">About</th>
-            <th scope="col">Time of event</th>
-            <th scope="col">By</th>
+            <th scope="col" class="number">{{ t('ledger.entry') }}</th>
+            <th scope="col">{{ t('ledger.recorded') }}</th>
+            <th scope="col">{{ t('common.what') }}</th>
+            <th scope="col">{{ t('ledger.aboutHead') }}</th>
+            <th scope="col">{{ t('ledger.timeOfEvent') }}</th>
+            <th scope="col">{{ t('ledger.byHead') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -129,12 +134,12 @@ const clearAll = () =>
             <td>{{ entry.name }}{{ entry.name && entry.about ? ', ' : '' }}{{ entry.about }}</td>
             <td class="figure">{{ sayAt(entry) }}</td>
             <td>
-              {{ entry.author }} <span class="quiet">{{ entry.source }}</span>
+              {{ entry.author }} <span class="quiet">{{ sayTerm('sources', entry.source) }}</span>
             </td>
           </tr>
         </tbody>
       </table>
-      <p v-if="entries.length === 0" class="none">Nothing of this kind is recorded.</p>
+      <p v-if="entries.length === 0" class="none">{{ t('ledger.nothingOfThisKindIsRecorded') }}</p>
       <div v-if="query.hasNextPage.value" class="more">
         <BButton
           variant="quiet"
@@ -142,7 +147,7 @@ const clearAll = () =>
           :disabled="query.isFetchingNextPage.value"
           @click="query.fetchNextPage()"
         >
-          Earlier entries
+          {{ t('ledger.earlierEntries') }}
         </BButton>
       </div>
     </template>

@@ -1,48 +1,49 @@
 import type { Instant } from '@wergon/core/time';
 import type { ScanJson } from '@wergon/contract/ledger';
 import { formatHours, parseInstant, toSeconds } from '@wergon/core/time';
+import { t } from '../words/index.ts';
 
 const WORDS: Readonly<Record<string, string>> = {
-  'shift-in': 'signed in',
-  'shift-out': 'signed out',
-  'break-start': 'break began',
-  'break-end': 'break ended',
-  'work-start': 'started',
-  'work-stop': 'stopped',
-  'task-done': 'task done',
-  'task-reopen': 'task reopened',
-  hours: 'hours entered by hand',
-  count: 'pieces reported',
-  note: 'note',
-  void: 'voided',
-  restore: 'restored',
-  amend: 'amended',
-  'unread-scan': 'unknown code scanned',
-  reading: 'reading',
-  request: 'request',
-  proposal: 'end proposed',
-  'clock-jump': 'clock moved',
-  answer: 'reply',
-  accept: 'accepted as it is',
-  withdraw: 'acceptance withdrawn',
-  approve: 'approved',
-  unapprove: 'approval taken back',
-  confirm: 'confirmed in person',
-  close: 'pay period closed',
-  reopen: 'pay period reopened',
+  'shift-in': t('ledger.signedIn'),
+  'shift-out': t('ledger.signedOut'),
+  'break-start': t('ledger.breakBegan'),
+  'break-end': t('ledger.breakEnded'),
+  'work-start': t('ledger.started'),
+  'work-stop': t('ledger.stopped'),
+  'task-done': t('ledger.taskDone'),
+  'task-reopen': t('ledger.taskReopened'),
+  hours: t('ledger.hoursEnteredByHand'),
+  count: t('ledger.piecesReported'),
+  note: t('ledger.note'),
+  void: t('ledger.voided'),
+  restore: t('ledger.restored'),
+  amend: t('ledger.amended'),
+  'unread-scan': t('ledger.unknownCodeScanned'),
+  reading: t('ledger.reading'),
+  request: t('ledger.request'),
+  proposal: t('ledger.endProposed'),
+  'clock-jump': t('ledger.clockMoved'),
+  answer: t('ledger.reply'),
+  accept: t('ledger.acceptedAsItIs'),
+  withdraw: t('ledger.acceptanceWithdrawn'),
+  approve: t('ledger.approved'),
+  unapprove: t('ledger.approvalTakenBack'),
+  confirm: t('ledger.confirmedInPerson'),
+  close: t('ledger.payPeriodClosed'),
+  reopen: t('ledger.payPeriodReopened'),
 };
 
 /** A type of journal entry in the shop's words. */
 export const sayEntryType = (type: string): string => WORDS[type] ?? type;
 
 const FIELDS: Readonly<Record<string, string>> = {
-  at: 'time',
-  targets: 'work',
-  workType: 'kind of work',
-  technician: 'person',
-  seconds: 'length',
-  day: 'day',
-  join: 'beside other work',
+  at: t('ledger.time'),
+  targets: t('ledger.work'),
+  workType: t('ledger.kindOfWork'),
+  technician: t('ledger.person'),
+  seconds: t('ledger.length'),
+  day: t('common.day'),
+  join: t('ledger.besideOtherWork'),
 };
 
 type Change = ScanJson['corrections'][number]['changes'][number];
@@ -55,12 +56,14 @@ const sayAt = (text: string, clock: (at: Instant) => string): string => {
 /** One field of a correction, before and after. Ids are nobody's words: of those only that they changed is said. */
 export function sayChange({ field, before, after }: Change, clock: (at: Instant) => string): string {
   const words = FIELDS[field] ?? field;
-  if (field === 'at') return `${words} ${sayAt(before, clock)} became ${sayAt(after, clock)}`;
-  if (field === 'targets' || field === 'technician') return `another ${words}`;
-  if (field === 'seconds') return `${words} ${sayLength(before)} became ${sayLength(after)}`;
-  return `${words} ${before || 'none'} became ${after || 'none'}`;
+  if (field === 'at')
+    return t('ledger.became', { words, before: sayAt(before, clock), after: sayAt(after, clock) });
+  if (field === 'targets' || field === 'technician') return t('ledger.another', { words });
+  if (field === 'seconds')
+    return t('ledger.became', { words, before: sayLength(before), after: sayLength(after) });
+  return t('ledger.became', { words, before: before || t('common.none'), after: after || t('common.none') });
 }
 
 /** Seconds that are kept as text, to the second. */
 const sayLength = (seconds: string): string =>
-  /^\d+$/.test(seconds) ? formatHours(toSeconds(Number(seconds)), 'h:mm:ss') : 'none';
+  /^\d+$/.test(seconds) ? formatHours(toSeconds(Number(seconds)), 'h:mm:ss') : t('common.none');

@@ -1,5 +1,6 @@
 import { reactive } from 'vue';
 import { callRoute, wordsOf } from '../kit/index.ts';
+import { t } from '../words/index.ts';
 
 /** Walks the journal's chain part by part on the server, so that it can be seen and stopped. */
 export function useVerify() {
@@ -11,25 +12,25 @@ export function useVerify() {
 
   async function verify(): Promise<void> {
     isStopped = false;
-    Object.assign(state, { status: 'running', words: 'Walking the chain…' });
+    Object.assign(state, { status: 'running', words: t('ledger.walkingTheChain') });
     let [after, hash] = [0, ''];
     try {
       while (!isStopped) {
         const part = await callRoute('verifyChain', { body: { after, hash } });
         if (part.broken !== null) {
-          const words = `The chain breaks at entry ${part.broken}; the ${part.count} before it hold.`;
+          const words = t('ledger.theChainBreaksAtEntryTheBefore', { broken: part.broken, n: part.count });
           Object.assign(state, { status: 'broken', words });
           return;
         }
         if (part.count === after) {
-          const words = `The chain of ${part.count} entries holds. Its head: ${part.hash}`;
+          const words = t('ledger.theChainOfEntriesHoldsItsHead', { n: part.count, hash: part.hash });
           Object.assign(state, { status: 'whole', words });
           return;
         }
         [after, hash] = [part.count, part.hash];
-        state.words = `${part.count} of ${part.total} entries hold…`;
+        state.words = t('ledger.ofEntriesHold', { n: part.count, total: part.total });
       }
-      Object.assign(state, { status: 'idle', words: `Stopped after ${after} entries; they hold.` });
+      Object.assign(state, { status: 'idle', words: t('ledger.stoppedAfterEntriesTheyHold', { after }) });
     } catch (error) {
       Object.assign(state, { status: 'idle', words: wordsOf(error) });
     }

@@ -9,6 +9,7 @@ import { likeliestAnswers, namesOf } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 import EffectView from './EffectView.vue';
 import { sayAlike, sayAnswer, sayKinds } from './sentences.ts';
+import { t } from '../words/index.ts';
 
 /** Several loose ends that have the same likeliest answer: looked at and answered together, one by one if not. */
 const props = defineProps<{ ends: readonly LooseEndJson[]; isBusy: boolean }>();
@@ -35,17 +36,17 @@ const effect = useQuery({
         ><b>{{ ends.length }}</b> {{ sayKinds(ends) }}: {{ names }}</span
       >
       <BButton variant="quiet" size="sm" :aria-expanded="isOpen" @click="isOpen = !isOpen">
-        {{ words }}, all {{ ends.length }}
+        {{ t('looseEnds.all', { words, n: ends.length }) }}
       </BButton>
     </p>
     <template v-if="isOpen">
       <ul v-if="ends.some(({ answers: [first] }) => first?.at)">
         <li v-for="(end, i) in ends" :key="i">
-          <b>{{ end.name ?? 'Somebody' }}</b> {{ sayDate(end.day) }}:
+          <b>{{ end.name ?? t('looseEnds.somebody') }}</b> {{ sayDate(end.day) }}:
           {{ end.answers[0] ? sayAnswer(end.answers[0], { clock, hours: desk.hours }) : '' }}
         </li>
       </ul>
-      <p v-if="effect.isPending.value" class="quiet">Checking what it would do…</p>
+      <p v-if="effect.isPending.value" class="quiet">{{ t('looseEnds.checkingWhatItWouldDo') }}</p>
       <p v-else-if="effect.error.value" class="attention" role="alert">{{ wordsOf(effect.error.value) }}</p>
       <div v-else-if="effect.data.value" class="effect">
         <EffectView :effect="effect.data.value" />
@@ -55,7 +56,7 @@ const effect = useQuery({
           :disabled="isBusy"
           @click="emit('answer', answers, `${ends.length} ${sayKinds(ends)}, ${words}`)"
         >
-          Put all {{ ends.length }} right
+          {{ t('looseEnds.putAllRight', { n: ends.length }) }}
         </BButton>
       </div>
     </template>

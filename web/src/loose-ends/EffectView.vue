@@ -5,8 +5,9 @@ import type { EffectJson } from '@wergon/contract/loose-ends';
 import type { ComparisonJson } from '@wergon/contract/compare';
 import { isPastEstimate } from '@wergon/core/compare';
 import { Yardstick, sayBalance, yardstickWords } from '../compare/index.ts';
-import { sayDate, useDesk, useElementWidth } from '../kit/index.ts';
+import { sayMonthDay, useDesk, useElementWidth } from '../kit/index.ts';
 import { fittingLabel, tintOf, tintsOf } from '../floor/index.ts';
+import { t } from '../words/index.ts';
 
 /** The tapes before and after, each pair on one scale, and what happens to the jobs. */
 const props = defineProps<{ effect: EffectJson }>();
@@ -31,7 +32,7 @@ const who = ({ name, day }: Lane) => {
   const days = new Set(props.effect.lanes.map((lane) => lane.day));
   return [
     ...(props.effect.lanes.length > 1 ? [name] : []),
-    ...(days.size > 1 ? [sayDate(day).slice(4)] : []),
+    ...(days.size > 1 ? [sayMonthDay(day)] : []),
   ].join(', ');
 };
 const tints = computed(() =>
@@ -44,7 +45,7 @@ const lanes = computed(() =>
     const [was, is] = [lane.before, lane.after].map((blocks) => new Set(blocks.map(keyOf)));
     return (['before', 'after'] as const).map((name) => ({
       key: `${i} ${name}`,
-      name: name === 'before' ? `${who(lane)} before`.trim() : 'after',
+      name: name === 'before' ? t('looseEnds.before', { who: who(lane) }).trim() : t('looseEnds.after'),
       blocks: lane[name].flatMap((block) => {
         const left = Math.max(0, (block.from - from) / (to - from));
         const share = Math.min(1, (block.to - from) / (to - from)) - left;
@@ -65,7 +66,7 @@ const lanes = computed(() =>
   }),
 );
 const change = (before: string, after: string) =>
-  before === after ? `${after}, as before` : `${before} becomes ${after}`;
+  before === after ? t('looseEnds.asBefore', { after }) : t('looseEnds.becomes', { before, after });
 /** A task is told by what it comes to in all; an activity, which has no end, by the days shown. */
 const jobs = computed(() =>
   props.effect.jobs.map(({ title, task, ...job }) => {
@@ -84,7 +85,7 @@ const jobs = computed(() =>
         : change(desk.hours(job.beforeSeconds), desk.hours(job.afterSeconds)),
       isOver: task !== null && task.hasEstimate && isPastEstimate(task.after.overSeconds),
       cost: change(desk.money(was), desk.money(is)),
-      of: task?.hasEstimate ? `of ${desk.money(task.after.estimatedCost)}` : '',
+      of: task?.hasEstimate ? t('common.ofMoney', { money: desk.money(task.after.estimatedCost) }) : '',
     };
   }),
 );
@@ -114,15 +115,15 @@ const jobs = computed(() =>
         size="small"
         :label="yardstickWords(job.task.after, job.task.hasEstimate, desk.hours)"
       />
-      <span v-else class="quiet">in the days shown</span>
+      <span v-else class="quiet">{{ t('looseEnds.inTheDaysShown') }}</span>
       <span class="figure" :class="{ attention: job.isOver }">{{ job.hours }}</span>
       <span v-if="job.cost" class="figure quiet">{{ job.cost }} {{ job.of }}</span>
     </div>
-    <p v-if="jobs.length === 0" class="quiet">No hours change.</p>
+    <p v-if="jobs.length === 0" class="quiet">{{ t('looseEnds.noHoursChange') }}</p>
     <p class="quiet">
-      Loose ends around {{ effect.lanes.length === 1 ? 'that day' : 'those days' }}:
-      <b class="figure">{{ effect.looseEndsBefore }}</b> now,
-      <b class="figure">{{ effect.looseEndsAfter }}</b> after it.
+      {{ t('looseEnds.looseEndsAround', { n: effect.lanes.length }) }}
+      <b class="figure">{{ effect.looseEndsBefore }}</b> {{ t('looseEnds.now') }}
+      <b class="figure">{{ effect.looseEndsAfter }}</b> {{ t('looseEnds.afterIt') }}
     </p>
   </div>
 </template>

@@ -10,6 +10,7 @@ import { writeAnswer } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 import EffectView from './EffectView.vue';
 import { sayAnswer, sayLooseEnd } from './sentences.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ end: LooseEndJson; isOpen: boolean; isBusy: boolean }>();
 const emit = defineEmits<{
@@ -85,7 +86,7 @@ function onKey(event: KeyboardEvent): void {
   >
     <div class="told">
       <p class="sentence">
-        <b>{{ end.name ?? 'Somebody' }}</b> {{ sayLooseEnd(end, words) }}
+        <b>{{ end.name ?? t('looseEnds.somebody') }}</b> {{ sayLooseEnd(end, words) }}
       </p>
       <div v-if="canAnswer" class="answers">
         <BButton
@@ -98,13 +99,15 @@ function onKey(event: KeyboardEvent): void {
         >
           <b class="figure">{{ i + 1 }}</b> {{ sayAnswer(answer, words) }}
         </BButton>
-        <RouterLink :to="another" class="btn btn-quiet btn-sm">Something else…</RouterLink>
+        <RouterLink :to="another" class="btn btn-quiet btn-sm">{{ t('looseEnds.somethingElse') }}</RouterLink>
       </div>
       <div v-else-if="mayDecide && end.technician" class="answers">
-        <RouterLink :to="another" class="btn btn-quiet btn-sm">Open the day</RouterLink>
+        <RouterLink :to="another" class="btn btn-quiet btn-sm">{{ t('looseEnds.openTheDay') }}</RouterLink>
       </div>
       <div v-else-if="mayDecide && end.kind === 'unknown-code' && desk.may('people.see')" class="answers">
-        <RouterLink :to="{ name: 'people' }" class="btn btn-quiet btn-sm">Assign as a badge</RouterLink>
+        <RouterLink :to="{ name: 'people' }" class="btn btn-quiet btn-sm">{{
+          t('looseEnds.assignAsABadge')
+        }}</RouterLink>
       </div>
     </div>
     <details v-if="end.refused">
@@ -119,9 +122,11 @@ function onKey(event: KeyboardEvent): void {
         <!-- Above what it would do, so that it stays where it is when that arrives. -->
         <p class="act">
           <BButton variant="primary" size="sm" :disabled="isBusy || effect.isPending.value" @click="confirm">
-            Put it right
+            {{ t('common.putItRight') }}
           </BButton>
-          <span class="quiet">{{ effect.isPending.value ? 'Checking what it would do…' : 'or Enter' }}</span>
+          <span class="quiet">{{
+            effect.isPending.value ? t('looseEnds.checkingWhatItWouldDo') : t('looseEnds.orEnter')
+          }}</span>
         </p>
         <EffectView v-if="effect.data.value" :effect="effect.data.value" />
       </template>
@@ -130,13 +135,13 @@ function onKey(event: KeyboardEvent): void {
       <BFormInput
         v-model="reason"
         size="sm"
-        :aria-label="`Why it is accepted as it is: ${end.name ?? ''}`"
-        :placeholder="`${canAnswer ? 'or ' : ''}accept it as it is, because…`"
+        :aria-label="t('looseEnds.whyItIsAcceptedAsItIs', { name: end.name ?? '' })"
+        :placeholder="t('looseEnds.acceptItAsItIsBecause', { or: canAnswer ? `${t('looseEnds.or')} ` : '' })"
         maxlength="200"
         @keydown.stop
       />
       <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy || reason.trim() === ''">
-        Accept
+        {{ t('common.accept') }}
       </BButton>
     </form>
   </li>

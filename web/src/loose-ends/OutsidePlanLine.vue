@@ -4,12 +4,13 @@ import { computed, ref } from 'vue';
 import { sumSeconds } from '@wergon/core/time';
 import { useDesk } from '../kit/index.ts';
 import type { LooseEndJson } from './alike.ts';
+import { t } from '../words/index.ts';
 
 /** Time of one person on nothing before the planned beginning or after the planned end: one line a day. */
 const props = defineProps<{ ends: readonly LooseEndJson[]; isBusy: boolean }>();
 const emit = defineEmits<{ accept: [ends: readonly LooseEndJson[], reason: string] }>();
 const desk = useDesk();
-const reason = ref('came early, went late');
+const reason = ref(t('looseEnds.cameEarlyWentLate'));
 const first = computed(() => props.ends[0]);
 const seconds = computed(() => sumSeconds(props.ends));
 </script>
@@ -17,26 +18,25 @@ const seconds = computed(() => sumSeconds(props.ends));
 <template>
   <li class="outside">
     <p>
-      <b>{{ first?.name ?? 'Somebody' }}</b> was signed in without a task outside the planned time,
+      <b>{{ first?.name ?? t('looseEnds.somebody') }}</b> {{ t('looseEnds.wasSignedInWithoutATaskOutside') }}
       <span class="figure">{{ desk.hours(seconds) }}</span><template v-if="ends.length > 1">
-        in {{ ends.length }} stretches</template
-      >: accept it, or
+        {{ t('looseEnds.inStretches', { n: ends.length }) }}</template
+      >{{ t('looseEnds.acceptItOr') }}
       <RouterLink
         v-if="first?.technician"
         :to="{ name: 'person-day', params: { technician: first.technician, day: first.day } }"
-        >enter what was done</RouterLink
-      >.
+        >{{ t('looseEnds.enterWhatWasDone') }}</RouterLink>.
     </p>
     <form v-if="first?.mayDecide" @submit.prevent="emit('accept', ends, reason)">
       <BFormInput
         v-model="reason"
         size="sm"
-        :aria-label="`Why it is accepted as it is: ${first?.name ?? ''}`"
+        :aria-label="t('looseEnds.whyItIsAcceptedAsItIs', { name: first?.name ?? '' })"
         maxlength="200"
         @keydown.stop
       />
       <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy || reason.trim() === ''">
-        Accept
+        {{ t('common.accept') }}
       </BButton>
     </form>
   </li>

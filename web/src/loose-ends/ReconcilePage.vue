@@ -5,7 +5,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, ref } from 'vue';
 import { weekdayOf, addDays } from '@wergon/core/time';
 import type { ChosenAnswer } from '@wergon/contract/loose-ends';
-import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
+import { callRoute, sayDate, sayMonthDay, useDays, useDesk } from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import AlikeLine from './AlikeLine.vue';
 import { findAlike, keyOf, queueOf } from './alike.ts';
@@ -14,6 +14,7 @@ import LooseEndLine from './LooseEndLine.vue';
 import UndoBar from './UndoBar.vue';
 import OutsidePlanLine from './OutsidePlanLine.vue';
 import { useAnswers } from './useAnswers.ts';
+import { t } from '../words/index.ts';
 
 /** Days that the page speaks of at once. */
 const DAYS = 14;
@@ -80,17 +81,17 @@ const bars = computed(() =>
 <template>
   <DeskFrame
     v-model:search="search"
-    :title="`${sayDay(firstDay).slice(4)} to ${sayDay(lastDay).slice(4)}`"
+    :title="t('common.to', { day: sayMonthDay(firstDay), day2: sayMonthDay(lastDay) })"
     class="reconcile"
-    step="week"
-    today="today"
-    search-label="Person, order, kind"
+    :step="t('kit.stepWeek')"
+    :today="t('kit.toToday')"
+    :search-label="t('kit.findPersonOrderKind')"
     v-on="steps"
   >
     <template #ruler>
-      <div class="days" role="img" aria-label="Loose ends by day">
+      <div class="days" role="img" :aria-label="t('looseEnds.looseEndsByDay')">
         <span v-for="bar in bars" :key="bar.day" :style="{ left: bar.left }" :class="{ rest: bar.isRest }">
-          {{ sayDay(bar.day).slice(4) }}<b v-if="bar.count > 0" class="figure">{{ bar.count }}</b>
+          {{ sayMonthDay(bar.day) }}<b v-if="bar.count > 0" class="figure">{{ bar.count }}</b>
         </span>
       </div>
     </template>
@@ -104,20 +105,22 @@ const bars = computed(() =>
     <template v-else>
       <p class="counts">
         <span :class="{ attention: all.length > 0 }"
-          ><b>{{ all.length }}</b> loose {{ all.length === 1 ? 'end' : 'ends' }}</span
+          ><b>{{ all.length }}</b> {{ t('looseEnds.loose', { n: all.length }) }}</span
         >
         <span v-if="accepted > 0"
-          ><b>{{ accepted }}</b> accepted as {{ accepted === 1 ? 'it is' : 'they are' }}</span
+          ><b>{{ accepted }}</b> {{ t('looseEnds.acceptedAs', { n: accepted }) }}</span
         >
       </p>
       <UndoBar :acts="acts" />
       <p v-if="found.length < all.length" class="none" role="status">
-        {{ found.length }} of {{ all.length }} match “{{ search }}”.
-        <BButton variant="quiet" size="sm" @click="search = ''">Show all</BButton>
+        {{ t('looseEnds.ofMatch', { n: found.length, n2: all.length, search }) }}
+        <BButton variant="quiet" size="sm" @click="search = ''">{{ t('common.showAll') }}</BButton>
       </p>
-      <p v-if="all.length === 0" class="none">No loose ends in these days: every scan adds up.</p>
-      <section v-if="alike.length > 0" aria-label="Similar cases">
-        <h2 class="list-head">Similar cases <span>answer all at once, each keeps its own times</span></h2>
+      <p v-if="all.length === 0" class="none">{{ t('looseEnds.noLooseEndsInTheseDaysEvery') }}</p>
+      <section v-if="alike.length > 0" :aria-label="t('looseEnds.similarCases')">
+        <h2 class="list-head">
+          {{ t('looseEnds.similarCases') }} <span>{{ t('looseEnds.answerAllAtOnceEachKeepsIts') }}</span>
+        </h2>
         <ul>
           <AlikeLine
             v-for="ends in alike"
@@ -132,8 +135,7 @@ const bars = computed(() =>
         <h2 class="list-head">
           {{ sayDate(day) }}
           <span
-            >{{ ends.length
-            }}<template v-if="age > 0">, {{ age }} {{ age === 1 ? 'day' : 'days' }} old</template></span
+            >{{ ends.length }}<template v-if="age > 0">, {{ t('looseEnds.old', { n: age }) }}</template></span
           >
         </h2>
         <ul>
@@ -153,17 +155,25 @@ const bars = computed(() =>
         </ul>
       </section>
       <p v-if="drawn.length < found.length" class="none">
-        {{ found.length - drawn.length }} older ones are not shown.
-        <BButton variant="quiet" size="sm" @click="isAllShown = true">Show them all</BButton>
+        {{ t('looseEnds.olderOnesAreNotShown', { n: found.length - drawn.length }) }}
+        <BButton variant="quiet" size="sm" @click="isAllShown = true">{{
+          t('looseEnds.showThemAll')
+        }}</BButton>
       </p>
       <section v-if="accepted > 0">
         <h2 class="list-head">
-          Accepted as they are <span>{{ accepted }}</span>
+          {{ t('looseEnds.acceptedAsTheyAre') }} <span>{{ accepted }}</span>
         </h2>
         <ul>
           <li v-for="each in query.data.value.accepted" :key="each.id">
-            <b>{{ each.name ?? 'Somebody' }}</b> {{ each.kind.replaceAll('-', ' ') }} on
-            {{ sayDate(each.day) }}: {{ each.reason }}
+            <b>{{ each.name ?? t('looseEnds.somebody') }}</b>
+            {{
+              t('looseEnds.acceptedOn', {
+                kind: each.kind.replaceAll('-', ' '),
+                day: sayDate(each.day),
+                reason: each.reason,
+              })
+            }}
             <span class="quiet">{{ each.by }}</span>
             <BButton
               v-if="desk.may('ledger.correct')"
@@ -172,7 +182,7 @@ const bars = computed(() =>
               :disabled="isBusy"
               @click="withdraw(each.id)"
             >
-              Reopen
+              {{ t('common.reopen') }}
             </BButton>
           </li>
         </ul>

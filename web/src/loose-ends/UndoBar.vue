@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next';
 import type { Undoable } from './useUndo.ts';
+import { t } from '../words/index.ts';
 
 /** What was just recorded, and its undoing; or why it was not. */
 defineProps<{ acts: Pick<Undoable, 'made' | 'problem' | 'isBusy' | 'undo'> }>();
@@ -9,8 +10,10 @@ defineProps<{ acts: Pick<Undoable, 'made' | 'problem' | 'isBusy' | 'undo'> }>();
 <template>
   <p v-if="acts.problem.value" class="told attention" role="alert">{{ acts.problem.value }}</p>
   <p v-else-if="acts.made.value.length > 0" class="told" role="status">
-    {{ acts.made.value.at(-1)?.words }}, done.
-    <BButton variant="quiet" size="sm" :disabled="acts.isBusy.value" @click="acts.undo()"> Undo </BButton>
+    {{ t('looseEnds.wasDone', { answer: acts.made.value.at(-1)?.words }) }}
+    <BButton variant="quiet" size="sm" :disabled="acts.isBusy.value" @click="acts.undo()">
+      {{ t('common.undo') }}
+    </BButton>
   </p>
 </template>
 

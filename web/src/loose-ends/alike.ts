@@ -1,5 +1,6 @@
 import { formatDay, formatInstant } from '@wergon/core/time';
 import type { Acceptance, ChosenAnswer, LooseEndsJson } from '@wergon/contract/loose-ends';
+import { t } from '../words/index.ts';
 
 export type LooseEndJson = LooseEndsJson['looseEnds'][number];
 
@@ -72,9 +73,11 @@ const MOST_NAMES = 8;
 
 /** Whom some ends are about, in words. */
 export function namesOf(ends: readonly LooseEndJson[]): string {
-  const names = [...new Set(ends.map(({ name }) => name ?? 'somebody'))];
+  const names = [...new Set(ends.map(({ name }) => name ?? t('looseEnds.somebody')))];
   const more = names.length - MOST_NAMES;
-  return more > 0 ? `${names.slice(0, MOST_NAMES).join(', ')} and ${more} more` : names.join(', ');
+  return more > 0
+    ? t('looseEnds.andMore', { names: names.slice(0, MOST_NAMES).join(', '), more })
+    : names.join(', ');
 }
 
 /** One of an end's answers as it is sent; absent for an end that is about nobody. */

@@ -2,6 +2,7 @@ import type { Instant } from '@wergon/core/time';
 import type { LooseEndsJson } from '@wergon/contract/loose-ends';
 import type { LooseEndKind } from '@wergon/core/ledger';
 import type { AnswerReason } from '@wergon/core/loose-ends';
+import { sayList, t } from '../words/index.ts';
 
 type LooseEnd = LooseEndsJson['looseEnds'][number];
 type Words = {
@@ -12,91 +13,104 @@ type Words = {
 /** What is not right, in one sentence that says what to do. */
 const SENTENCES: Readonly<Record<LooseEndKind, (end: LooseEnd, words: Words) => string>> = {
   'double-shift-in': ({ from }, { clock }) =>
-    `signed in again at ${clock(from)} while signed in: check whether a sign-out is missing before it.`,
+    t('looseEnds.signedInAgainAtWhileSignedIn', { time: clock(from) }),
   'shift-out-without-in': ({ from }, { clock }) =>
-    `signed out at ${clock(from)} without having signed in: add when the shift began.`,
+    t('looseEnds.signedOutAtWithoutHavingSigned', { time: clock(from) }),
   'stop-without-start': ({ from }, { clock }) =>
-    `stopped at ${clock(from)}, but nothing was running: check whether a start is missing.`,
+    t('looseEnds.stoppedAtButNothingWasRunning', { time: clock(from) }),
   'forgotten-shift-out': ({ from, to }, { clock }) =>
-    `signed in at ${clock(from)} and did not sign out; the shift was ended automatically at ${clock(to)}: when did it really end?`,
+    t('looseEnds.signedInAtAndDidNotSignOutThe', { time: clock(from), time2: clock(to) }),
   'forgotten-stop': ({ from }, { clock }) =>
-    `started at ${clock(from)} and never stopped; it was cut off automatically: when did it really end?`,
+    t('looseEnds.startedAtAndNeverStoppedItWas', { time: clock(from) }),
   gap: ({ from, to, seconds }, { clock, hours }) =>
-    `signed in without a task from ${clock(from)} to ${clock(to)}, ${hours(seconds ?? 0)}: what was done?`,
+    t('looseEnds.signedInWithoutATaskFromToWhat', {
+      time: clock(from),
+      time2: clock(to),
+      hours: hours(seconds ?? 0),
+    }),
   'work-outside-shift': ({ seconds }, { hours }) =>
-    `has ${hours(seconds ?? 0)} of work outside the shift: correct one of them.`,
+    t('looseEnds.hasOfWorkOutsideTheShiftCorrect', { hours: hours(seconds ?? 0) }),
   'long-break': ({ from, seconds }, { clock, hours }) =>
-    `took a break of ${hours(seconds ?? 0)} from ${clock(from)}: check whether its end was forgotten.`,
-  'no-rate': () => 'worked on a day without a cost rate: add one in Shop.',
+    t('looseEnds.tookABreakOfFromCheckWhether', { hours: hours(seconds ?? 0), time: clock(from) }),
+  'no-rate': () => t('looseEnds.workedOnADayWithoutACostRate'),
   'not-released': ({ target, from }, { clock }) =>
-    `worked on ${target ?? 'a task'} at ${clock(from)} while its order was not released: release it or move the work.`,
+    t('looseEnds.workedOnAtWhileItsOrderWasNot', { task: target ?? t('looseEnds.aTask'), time: clock(from) }),
   'after-done': ({ target, from }, { clock }) =>
-    `started ${target ?? 'a task'} at ${clock(from)} although it was finished: reopen it or move the work.`,
+    t('looseEnds.startedAtAlthoughItWasFinished', {
+      task: target ?? t('looseEnds.aTask'),
+      time: clock(from),
+    }),
   'clock-jump': ({ seconds }, { hours }) =>
-    `had its clock moved by ${hours(seconds ?? 0)}: check what was scanned there around that time.`,
-  'unknown-code': ({ about, times, to }, { clock }) =>
-    `scanned ${about ?? ''}${times > 1 ? ` ${times} times` : ''}, last at ${clock(to)}, an unknown code: find out what was scanned.`,
-  'refused-entry': ({ from }, { clock }) =>
-    `sent something at ${clock(from)} that could not be recorded: find out what was meant and enter it on the tape.`,
+    t('looseEnds.hadItsClockMovedByCheckWhat', { hours: hours(seconds ?? 0) }),
+  'unknown-code': ({ about, times, to }, { clock }) => {
+    const code = about ?? '';
+    return times > 1
+      ? t('looseEnds.scannedOftenLastAtAnUnknownCode', { code, times, time: clock(to) })
+      : t('looseEnds.scannedAtAnUnknownCode', { code, time: clock(to) });
+  },
+  'refused-entry': ({ from }, { clock }) => t('looseEnds.sentSomethingAtThatCouldNot', { time: clock(from) }),
   'badge-hop': ({ from, seconds, stations }, { clock }) =>
-    `had a badge read at ${stations.join(' and ')} within ${seconds ?? 0} s at ${clock(from)}: find out who had it.`,
-  'badge-pair': ({ times }) =>
-    `have badges always scanned together (${times} times): check whether one person uses both.`,
+    t('looseEnds.hadABadgeReadAtWithinSAtFind', {
+      stations: sayList(stations),
+      seconds: seconds ?? 0,
+      time: clock(from),
+    }),
+  'badge-pair': ({ times }) => t('looseEnds.haveBadgesAlwaysScannedTogether', { times }),
   clock: ({ from, seconds }, { clock, hours }) =>
-    `was scanned at ${clock(from)} by a station whose clock is ${hours(seconds ?? 0)} ahead: set that clock.`,
+    t('looseEnds.wasScannedAtByAStationWhose', { time: clock(from), hours: hours(seconds ?? 0) }),
 };
 
 export const sayLooseEnd = (end: LooseEnd, words: Words): string => {
   const sentence = SENTENCES[end.kind](end, words);
   return end.proposed === null
     ? sentence
-    : `${sentence} Said at the station: it ended at ${words.clock(end.proposed)}.`;
+    : t('looseEnds.saidAtTheStationItEndedAt', { sentence, clock: words.clock(end.proposed) });
 };
 
 /** What a likely answer says, on its button. */
 const ANSWERS: Readonly<Record<AnswerReason, string>> = {
-  'own-word': 'As said at the station,',
-  'planned-end': 'Planned end',
-  'planned-start': 'Planned start',
-  'last-scan': 'Last scan',
-  'last-work': 'Last work',
-  'first-work': 'First work',
-  'planned-break': 'Planned break, until',
-  'not-so': 'Ignore that scan',
-  'as-before': 'The work before went on',
-  'as-after': 'The next work had begun',
-  'was-break': 'It was a break',
-  'take-up': 'The task was reopened',
+  'own-word': t('looseEnds.asSaidAtTheStation'),
+  'planned-end': t('looseEnds.plannedEnd'),
+  'planned-start': t('looseEnds.plannedStart'),
+  'last-scan': t('common.lastScan'),
+  'last-work': t('looseEnds.lastWork'),
+  'first-work': t('looseEnds.firstWork'),
+  'planned-break': t('looseEnds.plannedBreakUntil'),
+  'not-so': t('looseEnds.ignoreThatScan'),
+  'as-before': t('looseEnds.theWorkBeforeWentOn'),
+  'as-after': t('looseEnds.theNextWorkHadBegun'),
+  'was-break': t('looseEnds.itWasABreak'),
+  'take-up': t('looseEnds.theTaskWasReopened'),
 };
 export const sayAnswer = ({ reason, at }: LooseEnd['answers'][number], { clock }: Words): string =>
   at === null ? ANSWERS[reason] : `${ANSWERS[reason]} ${clock(at)}`;
 
 /** What several loose ends of one kind are called. */
 const KINDS: Readonly<Record<LooseEndKind, string>> = {
-  'double-shift-in': 'second sign-ins',
-  'shift-out-without-in': 'sign-outs without a sign-in',
-  'stop-without-start': 'stops without a start',
-  'forgotten-shift-out': 'missing sign-outs',
-  'forgotten-stop': 'missing stops',
-  gap: 'gaps',
-  'work-outside-shift': 'days with work outside the shift',
-  'long-break': 'long breaks',
-  'no-rate': 'days without a rate',
-  'not-released': 'starts on orders that were not released',
-  'after-done': 'starts on finished tasks',
-  'clock-jump': 'moved clocks',
-  'unknown-code': 'unknown codes',
-  'refused-entry': 'refused entries',
-  'badge-hop': 'badges in two places',
-  'badge-pair': 'badges always scanned together',
-  clock: 'scans with a clock ahead',
+  'double-shift-in': t('looseEnds.secondSignIns'),
+  'shift-out-without-in': t('looseEnds.signOutsWithoutASignIn'),
+  'stop-without-start': t('looseEnds.stopsWithoutAStart'),
+  'forgotten-shift-out': t('looseEnds.missingSignOuts'),
+  'forgotten-stop': t('looseEnds.missingStops'),
+  gap: t('looseEnds.gaps'),
+  'work-outside-shift': t('looseEnds.daysWithWorkOutsideTheShift'),
+  'long-break': t('looseEnds.longBreaks'),
+  'no-rate': t('looseEnds.daysWithoutARate'),
+  'not-released': t('looseEnds.startsOnOrdersThatWereNotReleased'),
+  'after-done': t('looseEnds.startsOnFinishedTasks'),
+  'clock-jump': t('looseEnds.movedClocks'),
+  'unknown-code': t('looseEnds.unknownCodes'),
+  'refused-entry': t('looseEnds.refusedEntries'),
+  'badge-hop': t('looseEnds.badgesInTwoPlaces'),
+  'badge-pair': t('looseEnds.badgesAlwaysScannedTogether'),
+  clock: t('looseEnds.scansWithAClockAhead'),
 };
 
 /** What ends of one kind are, in words that say of what there are several. */
 export const sayKinds = ([first]: readonly LooseEnd[]): string => {
   if (!first) return '';
   const reason = first.answers[0]?.reason;
-  return `${KINDS[first.kind]}${first.kind === 'gap' && reason === 'was-break' ? ' over a break' : ''}`;
+  return `${KINDS[first.kind]}${first.kind === 'gap' && reason === 'was-break' ? ` ${t('looseEnds.overABreak')}` : ''}`;
 };
 
 /** The likeliest answer of ends that are alike, without the instants that differ. */

@@ -5,9 +5,10 @@ import type { Instant, LocalDay } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { isAboveAttended } from '@wergon/core/pay';
-import { callRoute, sayDate, sayInstant, useDesk, useAct } from '../kit/index.ts';
+import { sayMonthDay, callRoute, sayInstant, useDesk, useAct } from '../kit/index.ts';
 import { DeskFrame, PlainButton, QueryState } from '../kit/parts/index.ts';
 import PeriodPeople from './PeriodPeople.vue';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const search = ref('');
@@ -35,10 +36,14 @@ function step(by: number): void {
   if (next) firstDay.value = next.firstDay;
 }
 const above = computed(() => (period.value?.people ?? []).filter(isAboveAttended));
-const STATES = { running: 'running', over: 'ended, not closed', closed: 'closed' } as const;
+const STATES = {
+  running: t('pay.running'),
+  over: t('pay.endedNotClosed'),
+  closed: t('timesheet.closed'),
+} as const;
 const REFUSALS = {
-  'not-over': 'It closes when it is over.',
-  'earlier-open': 'An earlier pay period is still open: close that one first.',
+  'not-over': t('pay.itClosesWhenItIsOver'),
+  'earlier-open': t('pay.anEarlierPayPeriodIsStillOpen'),
   closed: '',
 } as const;
 const clock = (at: Instant | null) => (at !== null && desk.zone ? sayInstant(desk.zone, at) : '');
@@ -59,24 +64,28 @@ const print = () => window.print();
 <template>
   <DeskFrame
     v-model:search="search"
-    :title="period ? `${sayDate(period.firstDay).slice(4)} to ${sayDate(period.lastDay).slice(4)}` : 'Pay'"
-    step="period"
-    today="now"
-    search-label="Person, department"
+    :title="
+      period
+        ? t('common.to', { day: sayMonthDay(period.firstDay), day2: sayMonthDay(period.lastDay) })
+        : t('common.pay')
+    "
+    :step="t('kit.stepPeriod')"
+    :today="t('kit.toNow')"
+    :search-label="t('kit.findPersonDepartment')"
     class="pay"
     @back="step(1)"
     @on="step(-1)"
     @today="firstDay = list[0]?.firstDay ?? null"
   >
     <template #ruler>
-      <ol class="periods" aria-label="Pay periods">
+      <ol class="periods" :aria-label="t('common.payPeriods')">
         <li v-for="each in [...list].reverse().slice(-8)" :key="each.firstDay">
           <PlainButton
             :class="[each.state, { here: each.firstDay === firstDay }]"
             :aria-pressed="each.firstDay === firstDay"
             @click="firstDay = each.firstDay"
           >
-            {{ sayDate(each.firstDay).slice(4) }}<small>{{ STATES[each.state] }}</small>
+            {{ sayMonthDay(each.firstDay) }}<small>{{ STATES[each.state] }}</small>
           </PlainButton>
         </li>
       </ol>
@@ -90,37 +99,43 @@ const print = () => window.print();
     <template v-else>
       <p class="counts">
         <span
-          ><b class="figure">{{ desk.hours(period.totals.chargedSeconds) }}</b> of labor</span
+          ><b class="figure">{{ desk.hours(period.totals.chargedSeconds) }}</b> {{ t('pay.ofLabor') }}</span
         >
         <span
-          ><b class="figure">{{ desk.hours(period.totals.attendedSeconds) }}</b> attended</span
+          ><b class="figure">{{ desk.hours(period.totals.attendedSeconds) }}</b>
+          {{ t('common.attended') }}</span
         >
         <span :class="{ attention: period.totals.unapprovedSeconds > 0 }"
-          ><b class="figure">{{ desk.hours(period.totals.unapprovedSeconds) }}</b> not yet approved</span
+          ><b class="figure">{{ desk.hours(period.totals.unapprovedSeconds) }}</b>
+          {{ t('common.notYetApproved') }}</span
         >
         <span v-if="period.totals.adjustedSeconds !== 0 || period.adjustments.length > 0"
-          ><b class="figure">{{ desk.hours(period.totals.adjustedSeconds) }}</b> of adjustments</span
+          ><b class="figure">{{ desk.hours(period.totals.adjustedSeconds) }}</b>
+          {{ t('pay.ofAdjustments') }}</span
         >
         <span v-if="period.totals.cost !== null" :title="desk.costTitle"
-          ><b class="figure">{{ desk.money(period.totals.cost) }}</b> {{ desk.costWords.toLowerCase() }}</span
+          ><b class="figure">{{ desk.money(period.totals.cost) }}</b> {{ desk.costWord }}</span
         >
       </p>
       <div class="state">
         <p v-if="period.state === 'closed'">
-          Closed by {{ period.closedBy }}, {{ clock(period.closedAt) }}. What comes after is an adjustment in
-          the first open period.<br />
-          <span class="mono head" title="hash of the journal’s last entry before the closing"
-            >head {{ period.head }}</span
-          >
+          {{
+            t('pay.closedByWhatComesAfterIsAnAdjustment', {
+              name: period.closedBy,
+              time: clock(period.closedAt),
+            })
+          }}<br />
+          <span class="mono head" :title="t('pay.hashOfTheJournalsLastEntryBefore')">{{
+            t('pay.head', { head: period.head })
+          }}</span>
         </p>
         <p v-else-if="period.refusal">{{ REFUSALS[period.refusal] }}</p>
         <p v-else-if="period.totals.unapprovedSeconds > 0">
-          Unapproved time is left out and becomes an adjustment in the next period once approved.
+          {{ t('pay.unapprovedTimeIsLeftOutAndBecomes') }}
         </p>
-        <p v-else>Everything is approved.</p>
+        <p v-else>{{ t('pay.everythingIsApproved') }}</p>
         <p v-if="period.state !== 'closed' && above.length > 0" class="attention">
-          {{ above.length }} {{ above.length === 1 ? 'person has' : 'people have' }} more labor than attended
-          time: check their days before closing.
+          {{ t('pay.moreLaborThanAttendedTimeCheck', { n: above.length }) }}
         </p>
         <div class="acts">
           <BButton
@@ -130,14 +145,14 @@ const print = () => window.print();
             :disabled="isBusy || period.refusal !== null"
             @click="close"
           >
-            Close this period
+            {{ t('pay.closeThisPeriod') }}
           </BButton>
-          <BButton variant="quiet" size="sm" @click="print">Print</BButton>
+          <BButton variant="quiet" size="sm" @click="print">{{ t('common.print') }}</BButton>
           <RouterLink
             v-if="period.totals.unapprovedSeconds > 0"
             :to="{ name: 'approve' }"
             class="btn btn-quiet btn-sm"
-            >Approve</RouterLink
+            >{{ t('common.approve') }}</RouterLink
           >
         </div>
       </div>
@@ -145,12 +160,12 @@ const print = () => window.print();
         <BFormInput
           v-model="reason"
           size="sm"
-          aria-label="Why it is reopened"
-          placeholder="reopen it, because…"
+          :aria-label="t('pay.whyItIsReopened')"
+          :placeholder="t('pay.reopenItBecause')"
           maxlength="200"
         />
         <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy || reason.trim() === ''">
-          Reopen
+          {{ t('common.reopen') }}
         </BButton>
       </form>
       <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { PayPeriodJson } from '@wergon/contract/pay';
 import { isAboveAttended } from '@wergon/core/pay';
 import { sayDate, useDesk } from '../kit/index.ts';
+import { t } from '../words/index.ts';
 
 /** A pay period person by person, and the adjustments it takes. */
 const props = defineProps<{ period: PayPeriodJson; search: string }>();
@@ -29,11 +30,11 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
   <table class="across">
     <thead>
       <tr>
-        <th scope="col">Person</th>
-        <th scope="col" class="wide">Labor; open: not yet approved</th>
-        <th scope="col" class="number">Labor</th>
-        <th scope="col" class="number">Attended</th>
-        <th scope="col" class="number">Not approved</th>
+        <th scope="col">{{ t('common.person') }}</th>
+        <th scope="col" class="wide">{{ t('pay.laborOpenNotYetApproved') }}</th>
+        <th scope="col" class="number">{{ t('pay.labor') }}</th>
+        <th scope="col" class="number">{{ t('pay.attended') }}</th>
+        <th scope="col" class="number">{{ t('common.notApproved') }}</th>
         <th v-if="period.totals.cost !== null" scope="col" class="number">{{ desk.costWords }}</th>
       </tr>
     </thead>
@@ -61,7 +62,9 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
             v-if="isAboveAttended(person)"
             :to="{ name: 'week', params: { technician: person.technician, day: period.firstDay } }"
             class="above"
-            >{{ desk.hours(person.chargedSeconds - person.attendedSeconds) }} above attended</RouterLink
+            >{{
+              t('pay.aboveAttended', { hours: desk.hours(person.chargedSeconds - person.attendedSeconds) })
+            }}</RouterLink
           >
         </td>
         <td class="figure number">{{ desk.hours(person.attendedSeconds) }}</td>
@@ -69,7 +72,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
           {{ person.unapprovedSeconds > 0 ? desk.hours(person.unapprovedSeconds) : '' }}
           <small v-if="person.openDays.length > 0">{{
             person.openDays.length > 3
-              ? `${person.openDays.length} days`
+              ? t('common.days', { n: person.openDays.length })
               : person.openDays.map((day) => sayDate(day)).join(', ')
           }}</small>
         </td>
@@ -80,17 +83,18 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
     </tbody>
   </table>
   <p v-if="people.length === 0" class="none">
-    {{ search ? 'Nobody matches.' : 'No time recorded in this period.' }}
+    {{ search ? t('common.nobodyMatches') : t('pay.noTimeRecordedInThisPeriod') }}
   </p>
-  <section v-if="period.adjustments.length > 0" aria-label="Adjustments">
-    <h2 class="list-head">Adjustments to closed periods</h2>
+  <section v-if="period.adjustments.length > 0" :aria-label="t('pay.adjustments')">
+    <h2 class="list-head">{{ t('pay.adjustmentsToClosedPeriods') }}</h2>
     <table class="across">
       <tbody>
         <tr v-for="(each, i) in period.adjustments" :key="i">
           <th scope="row">{{ each.name }}</th>
           <td>{{ sayDate(each.shiftDay) }}</td>
           <td>
-            {{ each.title }} <span v-if="each.workType !== 'run'" class="quiet">{{ each.workType }}</span>
+            {{ each.title }}
+            <span v-if="each.workType !== 'run'" class="quiet">{{ t(`workTypes.${each.workType}`) }}</span>
           </td>
           <td class="figure number">{{ desk.hours(each.seconds) }}</td>
           <td class="figure number">{{ each.cost === null ? '' : desk.money(each.cost) }}</td>

@@ -5,6 +5,7 @@ import type { TechnicianRow } from '@wergon/contract/people';
 import { NO_TYPING, normalizeForeign, typeKey } from '@wergon/core/scan';
 import type { Typing } from '@wergon/core/scan';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ person: TechnicianRow }>();
 const desk = useDesk();
@@ -51,28 +52,29 @@ const issue = () => act((once) => callRoute('issueBadge', { params: params.value
 const revoke = (badge: string) => act(() => callRoute('revokeBadge', { params: { badge } }));
 async function savePin(next: string | null): Promise<void> {
   const done = await act(() => callRoute('setPin', { params: params.value, body: { pin: next } }));
-  pinSaid.value = done === undefined ? '' : next === null ? 'No PIN is asked any more.' : 'The PIN is set.';
+  pinSaid.value =
+    done === undefined ? '' : next === null ? t('people.noPinIsAskedAnyMore') : t('people.thePinIsSet');
   pin.value = '';
 }
 </script>
 
 <template>
   <section>
-    <h2>Badges and PIN</h2>
+    <h2>{{ t('people.badgesAndPin') }}</h2>
     <table v-if="person.badges.length > 0" class="badges">
       <thead>
         <tr>
-          <th scope="col">Code</th>
-          <th scope="col">Kind</th>
-          <th scope="col">State</th>
+          <th scope="col">{{ t('common.code') }}</th>
+          <th scope="col">{{ t('common.kind') }}</th>
+          <th scope="col">{{ t('people.state') }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="badge in person.badges" :key="badge.id" :class="{ off: badge.revokedAt }">
-          <td class="mono">{{ badge.code ?? 'hidden' }}</td>
-          <td>{{ badge.isBound ? 'own card or fob' : 'issued by us' }}</td>
+          <td class="mono">{{ badge.code ?? t('people.hidden') }}</td>
+          <td>{{ badge.isBound ? t('people.ownCardOrFob') : t('people.issuedByUs') }}</td>
           <td>
-            <template v-if="badge.revokedAt">revoked</template>
+            <template v-if="badge.revokedAt">{{ t('common.revoked') }}</template>
             <BButton
               v-else-if="desk.may('people.change')"
               variant="quiet"
@@ -80,14 +82,14 @@ async function savePin(next: string | null): Promise<void> {
               :disabled="isBusy"
               @click="revoke(badge.id)"
             >
-              Lost: revoke
+              {{ t('people.lostRevoke') }}
             </BButton>
-            <template v-else>valid</template>
+            <template v-else>{{ t('people.valid') }}</template>
           </td>
         </tr>
       </tbody>
     </table>
-    <p v-else class="attention">No badge: {{ person.name }} cannot start work at a station.</p>
+    <p v-else class="attention">{{ t('people.noBadgeCannotStartWorkAtAStation', { name: person.name }) }}</p>
     <template v-if="desk.may('people.change')">
       <div
         v-if="isReading"
@@ -95,26 +97,31 @@ async function savePin(next: string | null): Promise<void> {
         class="reading"
         tabindex="0"
         role="textbox"
-        aria-label="Hold the card to the reader now"
+        :aria-label="t('people.holdTheCardToTheReaderNow')"
         @keydown.stop="onKey"
       >
-        <b>Hold the card or fob to the reader now.</b>
+        <b>{{ t('people.holdTheCardOrFobToTheReader') }}</b>
         <span class="arrived mono">{{ typing.text || '…' }}</span>
         <span v-if="typing.text" class="quiet"
-          >kept as <span class="mono">{{ normalizeForeign(typing.text) }}</span></span
+          >{{ t('people.keptAs') }} <span class="mono">{{ normalizeForeign(typing.text) }}</span></span
         >
-        <span class="quiet">If nothing more comes, press Enter to bind it, Escape to stop.</span>
+        <span class="quiet">{{ t('people.ifNothingMoreComesPressEnter') }}</span>
       </div>
       <p v-if="bound" role="status">
-        The card <span class="mono">{{ bound }}</span> is {{ person.name }}’s badge now.
+        {{ t('people.theCard') }} <span class="mono">{{ bound }}</span>
+        {{ t('people.isSBadgeNow', { name: person.name }) }}
       </p>
       <div class="acts">
-        <BButton variant="primary" :disabled="isReading" @click="beginReading">Read a card</BButton>
-        <BButton variant="quiet" :disabled="isBusy" @click="issue"> Issue one more badge </BButton>
+        <BButton variant="primary" :disabled="isReading" @click="beginReading">{{
+          t('people.readACard')
+        }}</BButton>
+        <BButton variant="quiet" :disabled="isBusy" @click="issue">
+          {{ t('people.issueOneMoreBadge') }}
+        </BButton>
         <RouterLink
           :to="{ path: '/shop/labels', query: { kind: 'badges', person: person.id } }"
           class="btn btn-quiet"
-          >Print</RouterLink
+          >{{ t('common.print') }}</RouterLink
         >
       </div>
       <form class="inline pin" @submit.prevent="savePin(pin)">
@@ -123,12 +130,18 @@ async function savePin(next: string | null): Promise<void> {
           type="password"
           inputmode="numeric"
           autocomplete="off"
-          :placeholder="person.hasPin ? 'New PIN, 4 to 8 digits' : 'PIN, 4 to 8 digits'"
-          aria-label="PIN, four to eight digits"
+          :placeholder="person.hasPin ? t('people.newPin4To8Digits') : t('people.pin4To8Digits')"
+          :aria-label="t('people.pinFourToEightDigits')"
         />
-        <BButton type="submit" variant="quiet" :disabled="isBusy || pin === ''">Set PIN</BButton>
-        <BButton v-if="person.hasPin" variant="quiet" @click="savePin(null)"> Ask no PIN </BButton>
-        <span role="status">{{ pinSaid || (person.hasPin ? 'A PIN is set.' : 'No PIN is asked.') }}</span>
+        <BButton type="submit" variant="quiet" :disabled="isBusy || pin === ''">{{
+          t('people.setPin')
+        }}</BButton>
+        <BButton v-if="person.hasPin" variant="quiet" @click="savePin(null)">
+          {{ t('people.askNoPin') }}
+        </BButton>
+        <span role="status">{{
+          pinSaid || (person.hasPin ? t('people.aPinIsSet') : t('people.noPinIsAsked'))
+        }}</span>
       </form>
     </template>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>

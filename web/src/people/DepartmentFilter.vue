@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { BFormSelect } from 'bootstrap-vue-next';
 import { computed } from 'vue';
+import { t } from '../words/index.ts';
 
 /** Narrows a list of people to one department; not offered where there is only one. */
 const props = defineProps<{ departments: readonly string[] }>();
 const department = defineModel<string>({ required: true });
 const options = computed(() => [
-  { value: '', text: 'all departments' },
+  { value: '', text: t('people.allDepartments') },
   ...props.departments.map((name) => ({ value: name, text: name })),
 ]);
 </script>
@@ -18,7 +19,7 @@ const options = computed(() => [
     class="departments"
     size="sm"
     :options="options"
-    aria-label="Department"
+    :aria-label="t('people.department')"
   />
 </template>
 

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive, ref } from 'vue';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const { data } = useQuery({ queryKey: ['preparation'], queryFn: () => callRoute('preparation') });
@@ -26,34 +27,35 @@ async function save(): Promise<void> {
 
 <template>
   <section>
-    <h2>Grades</h2>
+    <h2>{{ t('people.grades') }}</h2>
     <p class="lead-words">
-      A grade is a skill with a standard rate, burden included. Estimates are made with it; a task keeps the
-      rate it was estimated with.
+      {{ t('people.aGradeIsASkillWithAStandard') }}
     </p>
     <table v-if="data && data.grades.length > 0" class="narrow">
       <thead>
         <tr>
-          <th scope="col">Grade</th>
-          <th scope="col" class="number">Standard rate an hour</th>
+          <th scope="col">{{ t('common.grade') }}</th>
+          <th scope="col" class="number">{{ t('people.standardRateAnHour') }}</th>
           <td></td>
         </tr>
       </thead>
       <tbody>
         <tr v-for="grade in data.grades" :key="grade.id">
           <template v-if="edited?.id === grade.id">
-            <td><BFormInput v-model="edited.name" size="sm" aria-label="Name of the grade" /></td>
+            <td><BFormInput v-model="edited.name" size="sm" :aria-label="t('people.nameOfTheGrade')" /></td>
             <td>
               <BFormInput
                 v-model="edited.standardRate"
                 size="sm"
                 class="figure"
                 inputmode="decimal"
-                aria-label="Standard rate an hour"
+                :aria-label="t('people.standardRateAnHour')"
               />
             </td>
             <td class="acts-cell">
-              <BButton variant="quiet" size="sm" :disabled="isBusy" @click="save"> Save </BButton>
+              <BButton variant="quiet" size="sm" :disabled="isBusy" @click="save">
+                {{ t('common.save') }}
+              </BButton>
             </td>
           </template>
           <template v-else>
@@ -66,25 +68,30 @@ async function save(): Promise<void> {
                 size="sm"
                 @click="edited = { ...grade }"
               >
-                Change
+                {{ t('common.change') }}
               </BButton>
             </td>
           </template>
         </tr>
       </tbody>
     </table>
-    <p v-else class="attention">No grade yet: tasks need one for their estimated cost.</p>
+    <p v-else class="attention">{{ t('people.noGradeYetTasksNeedOneForTheir') }}</p>
     <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
-      <BFormInput v-model="fresh.name" placeholder="Grade" aria-label="Grade" required />
+      <BFormInput
+        v-model="fresh.name"
+        :placeholder="t('common.grade')"
+        :aria-label="t('common.grade')"
+        required
+      />
       <BFormInput
         v-model="fresh.standardRate"
         class="figure"
         inputmode="decimal"
-        placeholder="Rate per hour"
-        aria-label="Standard rate per hour"
+        :placeholder="t('people.ratePerHour')"
+        :aria-label="t('people.standardRatePerHour')"
         required
       />
-      <BButton type="submit" variant="primary" :disabled="isBusy">Add grade</BButton>
+      <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('people.addGrade') }}</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </section>

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router';
 import { callRoute, sayDate, useDesk, useForm, yearOf } from '../kit/index.ts';
 import { CheckField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { nextNumber } from './nextNumber.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const router = useRouter();
@@ -47,10 +48,7 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <ShopLayout
-    title="People"
-    lead="Everybody whose time is recorded. People who have left no longer appear on the floor but stay in the history."
-  >
+  <ShopLayout :title="t('common.people')" :lead="t('people.everybodyWhoseTimeIsRecorded')">
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -59,43 +57,54 @@ async function add(): Promise<void> {
     />
     <template v-else>
       <form v-if="desk.may('people.change')" class="inline" @submit.prevent="add">
-        <FormField v-slot="{ id, described }" label="Number" :error="form.errors.value['number']">
+        <FormField
+          v-slot="{ id, described }"
+          :label="t('common.number')"
+          :error="form.errors.value['number']"
+        >
           <BFormInput :id="id" v-model="form.fields.value.number" :aria-describedby="described" required />
         </FormField>
-        <FormField v-slot="{ id, described }" label="Name" :error="form.errors.value['name']">
+        <FormField v-slot="{ id, described }" :label="t('common.name')" :error="form.errors.value['name']">
           <BFormInput :id="id" v-model="form.fields.value.name" :aria-describedby="described" required />
         </FormField>
-        <FormField v-slot="{ id }" label="Department">
+        <FormField v-slot="{ id }" :label="t('people.department')">
           <BFormInput :id="id" v-model="form.fields.value.department" list="departments" />
         </FormField>
         <datalist id="departments">
           <option v-for="each in departments" :key="each" :value="each"></option>
         </datalist>
-        <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Add person</BButton>
+        <BButton type="submit" variant="primary" :disabled="form.isBusy.value">{{
+          t('people.addPerson')
+        }}</BButton>
       </form>
       <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
       <div class="inline">
-        <BFormInput v-model="search" type="search" aria-label="Find a person" placeholder="Find a person" />
-        <CheckField v-model="showsLeft" class="check">include former employees</CheckField>
+        <BFormInput
+          v-model="search"
+          type="search"
+          :aria-label="t('people.findAPerson')"
+          :placeholder="t('people.findAPerson')"
+        />
+        <CheckField v-model="showsLeft" class="check">{{ t('people.includeFormerEmployees') }}</CheckField>
         <span v-if="hidden > 0" class="quiet" role="status"
-          >{{ shown.length }} of {{ people.length }} shown
+          >{{ t('common.ofShown', { n: shown.length, n2: people.length }) }}
           <BButton variant="quiet" size="sm" @click="((search = ''), (showsLeft = true))">
-            Show all
+            {{ t('common.showAll') }}
           </BButton></span
         >
       </div>
-      <p v-if="people.length === 0">Nobody yet. Everybody you add gets a badge with a code.</p>
+      <p v-if="people.length === 0">{{ t('people.nobodyYetEverybodyYouAddGets') }}</p>
       <table v-else>
         <thead>
           <tr>
-            <th scope="col">Number</th>
-            <th scope="col">Name</th>
-            <th scope="col">Department</th>
-            <th scope="col">Crew</th>
-            <th scope="col">Grade</th>
-            <th scope="col">Badges</th>
-            <th scope="col">Cost rate</th>
-            <th scope="col">Works here</th>
+            <th scope="col">{{ t('common.number') }}</th>
+            <th scope="col">{{ t('common.name') }}</th>
+            <th scope="col">{{ t('people.department') }}</th>
+            <th scope="col">{{ t('people.crew') }}</th>
+            <th scope="col">{{ t('common.grade') }}</th>
+            <th scope="col">{{ t('common.badges') }}</th>
+            <th scope="col">{{ t('people.costRate') }}</th>
+            <th scope="col">{{ t('people.worksHere') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -105,7 +114,9 @@ async function add(): Promise<void> {
               <RouterLink :to="{ name: 'person', params: { technician: each.id } }">{{
                 each.name
               }}</RouterLink>
-              <span v-if="each.kind === 'subcontractor'" class="quiet"> · subcontractor</span>
+              <span v-if="each.kind === 'subcontractor'" class="quiet">
+                · {{ t('people.subcontractor') }}</span
+              >
             </td>
             <td>{{ each.department }}</td>
             <td>{{ each.crew }}</td>
@@ -114,22 +125,24 @@ async function add(): Promise<void> {
               <span v-if="each.badges.some(({ revokedAt }) => revokedAt === null)" class="mono">{{
                 each.badges.filter(({ revokedAt }) => revokedAt === null).length
               }}</span>
-              <span v-else class="attention">none</span>
+              <span v-else class="attention">{{ t('common.none') }}</span>
             </td>
-            <td :class="{ attention: !each.hasRate }">{{ each.hasRate ? 'set' : 'none today' }}</td>
+            <td :class="{ attention: !each.hasRate }">
+              {{ each.hasRate ? t('people.set') : t('people.noneToday') }}
+            </td>
             <td>
               {{
                 each.leftOn
-                  ? `until ${sayDate(each.leftOn)}`
+                  ? t('common.until', { day: sayDate(each.leftOn) })
                   : each.hiredOn
-                    ? `since ${yearOf(each.hiredOn)}`
-                    : 'yes'
+                    ? t('people.since', { year: yearOf(each.hiredOn) })
+                    : t('common.yes')
               }}
             </td>
           </tr>
         </tbody>
       </table>
-      <p v-if="people.length > 0 && shown.length === 0">Nobody matches “{{ search }}”.</p>
+      <p v-if="people.length > 0 && shown.length === 0">{{ t('people.nobodyMatches', { search }) }}</p>
     </template>
   </ShopLayout>
 </template>

@@ -5,6 +5,7 @@ import { watch } from 'vue';
 import type { TechnicianRow } from '@wergon/contract/people';
 import { callRoute, useDesk, useForm } from '../kit/index.ts';
 import { CheckField, DateField, FormField } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{
   person: TechnicianRow;
@@ -13,12 +14,12 @@ const props = defineProps<{
 const desk = useDesk();
 
 const TEXTS = [
-  { field: 'number', label: 'Number' },
-  { field: 'name', label: 'Name' },
-  { field: 'initials', label: 'Initials' },
-  { field: 'department', label: 'Department' },
-  { field: 'crew', label: 'Crew' },
-  { field: 'payrollNumber', label: 'Reference number in payroll' },
+  { field: 'number', label: t('common.number') },
+  { field: 'name', label: t('common.name') },
+  { field: 'initials', label: t('people.initials') },
+  { field: 'department', label: t('people.department') },
+  { field: 'crew', label: t('people.crew') },
+  { field: 'payrollNumber', label: t('people.referenceNumberInPayroll') },
 ] as const;
 type Fields = Record<
   (typeof TEXTS)[number]['field'] | 'grade' | 'hiredOn' | 'leftOn' | 'billedHours',
@@ -76,35 +77,35 @@ const save = () =>
       >
         <BFormInput :id="id" v-model="form.fields.value[field]" :aria-describedby="described" />
       </FormField>
-      <FormField v-slot="{ id }" label="Kind">
+      <FormField v-slot="{ id }" :label="t('common.kind')">
         <BFormSelect :id="id" v-model="form.fields.value.kind">
-          <option value="own">own staff</option>
-          <option value="subcontractor">subcontractor</option>
+          <option value="own">{{ t('people.ownStaff') }}</option>
+          <option value="subcontractor">{{ t('people.subcontractor') }}</option>
         </BFormSelect>
       </FormField>
-      <FormField v-slot="{ id }" label="Language at stations">
+      <FormField v-slot="{ id }" :label="t('people.languageAtStations')">
         <BFormSelect :id="id" v-model="form.fields.value.language">
-          <option value="">as the station</option>
-          <option value="en">English</option>
-          <option value="de">Deutsch</option>
+          <option value="">{{ t('people.asTheStation') }}</option>
+          <option value="en">{{ t('common.english') }}</option>
+          <option value="de">{{ t('common.deutsch') }}</option>
         </BFormSelect>
       </FormField>
-      <CheckField v-model="form.fields.value.isLead" class="check">leads a crew</CheckField>
-      <FormField v-slot="{ id }" label="Grade" :error="form.errors.value['grade']">
+      <CheckField v-model="form.fields.value.isLead" class="check">{{ t('people.leadsACrew') }}</CheckField>
+      <FormField v-slot="{ id }" :label="t('common.grade')" :error="form.errors.value['grade']">
         <BFormSelect :id="id" v-model="form.fields.value.grade">
-          <option value="">none</option>
+          <option value="">{{ t('common.none') }}</option>
           <option v-for="grade in grades" :key="grade.id" :value="grade.id">{{ grade.name }}</option>
         </BFormSelect>
       </FormField>
-      <FormField v-slot="{ id }" label="Hired on" :error="form.errors.value['hiredOn']">
-        <DateField :id="id" v-model="form.fields.value.hiredOn" label="Hired on" />
+      <FormField v-slot="{ id }" :label="t('people.hiredOn')" :error="form.errors.value['hiredOn']">
+        <DateField :id="id" v-model="form.fields.value.hiredOn" :label="t('people.hiredOn')" />
       </FormField>
-      <FormField v-slot="{ id }" label="Last day here" :error="form.errors.value['leftOn']">
-        <DateField :id="id" v-model="form.fields.value.leftOn" label="Last day here" />
+      <FormField v-slot="{ id }" :label="t('people.lastDayHere')" :error="form.errors.value['leftOn']">
+        <DateField :id="id" v-model="form.fields.value.leftOn" :label="t('people.lastDayHere')" />
       </FormField>
       <FormField
         v-slot="{ id, described }"
-        label="Billed hours expected a day"
+        :label="t('people.billedHoursExpectedADay')"
         :error="form.errors.value['billedHours']"
       >
         <BFormInput
@@ -118,10 +119,12 @@ const save = () =>
     </fieldset>
     <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
     <div v-if="desk.may('people.change')" class="acts">
-      <BButton type="submit" variant="primary" :disabled="form.isBusy.value || !form.isDirty.value"
-        >Save</BButton
-      >
-      <span role="status" class="quiet">{{ form.isDirty.value ? 'not saved yet' : 'saved' }}</span>
+      <BButton type="submit" variant="primary" :disabled="form.isBusy.value || !form.isDirty.value">{{
+        t('common.save')
+      }}</BButton>
+      <span role="status" class="quiet">{{
+        form.isDirty.value ? t('common.notSavedYet') : t('common.saved')
+      }}</span>
     </div>
   </form>
 </template>

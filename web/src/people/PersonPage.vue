@@ -7,6 +7,7 @@ import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import BadgeSection from './BadgeSection.vue';
 import PersonFields from './PersonFields.vue';
 import PlanSection from './PlanSection.vue';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const route = useRoute();
@@ -22,15 +23,15 @@ const missing = computed(() => {
   const known = person.value;
   if (!known) return [];
   return [
-    ...(desk.may('rates.see') && !known.hasRate ? ['a cost rate for today'] : []),
-    ...(known.badges.every(({ revokedAt }) => revokedAt !== null) ? ['a badge'] : []),
-    ...(plan.data.value?.patterns.length === 0 ? ['a work plan'] : []),
+    ...(desk.may('rates.see') && !known.hasRate ? [t('people.aCostRateForToday')] : []),
+    ...(known.badges.every(({ revokedAt }) => revokedAt !== null) ? [t('people.aBadge')] : []),
+    ...(plan.data.value?.patterns.length === 0 ? [t('people.aWorkPlan')] : []),
   ];
 });
 </script>
 
 <template>
-  <ShopLayout :title="person?.name ?? 'Person'">
+  <ShopLayout :title="person?.name ?? t('common.person')">
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -38,18 +39,24 @@ const missing = computed(() => {
       @retry="query.refetch()"
     />
     <p v-else-if="!person">
-      Nobody of this name works here. <RouterLink to="/shop/people">All people</RouterLink>
+      {{ t('people.nobodyOfThisNameWorksHere') }}
+      <RouterLink to="/shop/people">{{ t('people.allPeople') }}</RouterLink>
     </p>
     <template v-else>
       <p class="lead-words">
-        Number <span class="mono">{{ person.number }}</span> ·
-        <RouterLink to="/shop/people">all people</RouterLink>
+        {{ t('common.number') }} <span class="mono">{{ person.number }}</span> ·
+        <RouterLink to="/shop/people">{{ t('people.allPeopleWord') }}</RouterLink>
         <template v-if="desk.may('rates.see')">
-          · <RouterLink :to="{ name: 'rates', params: { technician: id } }">cost rates</RouterLink>
-          <span v-if="!person.hasRate" class="attention"> (none today)</span></template
+          ·
+          <RouterLink :to="{ name: 'rates', params: { technician: id } }">{{
+            t('people.costRates')
+          }}</RouterLink>
+          <span v-if="!person.hasRate" class="attention"> ({{ t('people.noneTodayThere') }}</span></template
         >
       </p>
-      <p v-if="missing.length > 0" class="attention">Still missing: {{ missing.join(', ') }}.</p>
+      <p v-if="missing.length > 0" class="attention">
+        {{ t('people.stillMissing', { missing: missing.join(', ') }) }}
+      </p>
       <PersonFields :key="id" :person="person" :grades="query.data.value.grades" />
       <BadgeSection :person="person" />
       <PlanSection :technician="id" />

@@ -8,6 +8,7 @@ import { formatDay, mondayOf } from '@wergon/core/time';
 import { callRoute, sayDate, useDesk, useAct, useToday } from '../kit/index.ts';
 import { CheckField, DateField } from '../kit/parts/index.ts';
 import { readClock, writeClock } from './clockText.ts';
+import { sayTerm, t } from '../words/index.ts';
 
 const props = defineProps<{ technician: string }>();
 const desk = useDesk();
@@ -18,7 +19,15 @@ const query = useQuery({
 });
 const { act, problem, isBusy } = useAct();
 const plan = computed(() => query.data.value);
-const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+const WEEKDAYS = [
+  t('people.mon'),
+  t('people.tue'),
+  t('people.wed'),
+  t('people.thu'),
+  t('people.fri'),
+  t('people.sat'),
+  t('people.sun'),
+] as const;
 
 type Row = { start: string; end: string; pause: string };
 const today = useToday();
@@ -97,15 +106,15 @@ const LONGEST = 12 * 3600;
 
 <template>
   <section>
-    <h2>Plan</h2>
+    <h2>{{ t('people.plan') }}</h2>
     <p v-if="plan && plan.patterns.length === 0 && !isEditing" class="quiet">
-      No work plan yet: without one nobody can tell who is late or missing.
+      {{ t('people.noWorkPlanYetWithoutOneNobody') }}
     </p>
     <div
       v-if="plan && plan.patterns.length > 0 && !isEditing"
       class="ahead"
       role="list"
-      aria-label="The next four weeks"
+      :aria-label="t('people.theNextFourWeeks')"
     >
       <div
         v-for="day in plan.days"
@@ -125,87 +134,107 @@ const LONGEST = 12 * 3600;
     </div>
     <form v-if="isEditing" @submit.prevent="save">
       <div class="inline">
-        <label>Valid from <DateField v-model="from" label="Valid from" required /></label>
-        <span class="quiet"
-          >Its first week is the week of that day. If the end is earlier than the start, it is on the next
-          day.</span
-        >
+        <label
+          >{{ t('people.validFrom') }} <DateField v-model="from" :label="t('people.validFrom')" required
+        /></label>
+        <span class="quiet">{{ t('people.itsFirstWeekIsTheWeekOfThat') }}</span>
       </div>
       <div class="weeks">
         <fieldset v-for="(week, i) in weeks" :key="i">
-          <legend>{{ weeks.length === 1 ? 'Every week' : `Week ${i + 1} of ${weeks.length}` }}</legend>
+          <legend>
+            {{
+              weeks.length === 1
+                ? t('people.everyWeek')
+                : t('people.weekOf', { week: i + 1, n: weeks.length })
+            }}
+          </legend>
           <div class="week-row quiet">
-            <span></span><span>start</span><span>end</span><span>unpaid break, min</span>
+            <span></span><span>{{ t('people.start') }}</span
+            ><span>{{ t('common.end') }}</span
+            ><span>{{ t('people.unpaidBreakMin') }}</span>
           </div>
           <div v-for="(row, j) in week" :key="j" class="week-row">
             <span>{{ WEEKDAYS[j] }}</span>
             <BFormInput
               v-model="row.start"
               class="figure"
-              :aria-label="`Start, ${WEEKDAYS[j]} of week ${i + 1}`"
-              placeholder="free"
+              :aria-label="t('people.startOfWeek', { weekday: WEEKDAYS[j], week: i + 1 })"
+              :placeholder="t('people.free')"
             />
             <BFormInput
               v-model="row.end"
               class="figure"
-              :aria-label="`End, ${WEEKDAYS[j]} of week ${i + 1}`"
+              :aria-label="t('people.endOfWeek', { weekday: WEEKDAYS[j], week: i + 1 })"
             />
             <BFormInput
               v-model="row.pause"
               class="figure"
               inputmode="numeric"
-              :aria-label="`Break, ${WEEKDAYS[j]} of week ${i + 1}`"
+              :aria-label="t('people.breakOfWeek', { weekday: WEEKDAYS[j], week: i + 1 })"
             />
           </div>
           <div class="acts">
-            <BButton variant="quiet" size="sm" @click="copyDown(week)"> Monday for all workdays </BButton>
+            <BButton variant="quiet" size="sm" @click="copyDown(week)">
+              {{ t('people.mondayForAllWorkdays') }}
+            </BButton>
             <BButton v-if="weeks.length > 1" variant="quiet" size="sm" @click="weeks.splice(i, 1)">
-              Remove week
+              {{ t('people.removeWeek') }}
             </BButton>
           </div>
         </fieldset>
       </div>
       <div class="acts">
-        <BButton type="submit" variant="primary" :disabled="isBusy">Save plan</BButton>
+        <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('people.savePlan') }}</BButton>
         <BButton v-if="weeks.length < 4" variant="quiet" @click="weeks.push(emptyWeek())">
-          Add a week to the rotation
+          {{ t('people.addAWeekToTheRotation') }}
         </BButton>
-        <BButton variant="quiet" @click="isEditing = false">Leave it as it is</BButton>
+        <BButton variant="quiet" @click="isEditing = false">{{ t('common.leaveItAsItIs') }}</BButton>
       </div>
     </form>
     <div v-else-if="desk.may('people.change')" class="acts">
       <BButton variant="quiet" @click="edit">
-        {{ plan?.patterns.length ? 'Change from a day on' : 'Plan the weeks' }}
+        {{ plan?.patterns.length ? t('people.changeFromADayOn') : t('people.planTheWeeks') }}
       </BButton>
-      <span v-if="plan && plan.patterns.length > 1" class="quiet"
-        >{{ plan.patterns.length }} plans so far, the latest from
-        {{ sayDate(plan.patterns.at(-1)?.from ?? null) }}</span
-      >
+      <span v-if="plan && plan.patterns.length > 1" class="quiet">{{
+        t('people.plansSoFarTheLatestFrom', {
+          n: plan.patterns.length,
+          day: sayDate(plan.patterns.at(-1)?.from ?? null),
+        })
+      }}</span>
     </div>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
 
-    <h2>Absences</h2>
+    <h2>{{ t('people.absences') }}</h2>
     <form v-if="desk.may('people.change')" class="inline" @submit.prevent="addAbsence">
-      <label>From <DateField v-model="absence.from" label="First day of the absence" required /></label>
-      <label>to <DateField v-model="absence.to" label="Last day of the absence" required /></label>
       <label
-        >Why
+        >{{ t('common.from') }}
+        <DateField v-model="absence.from" :label="t('people.firstDayOfTheAbsence')" required
+      /></label>
+      <label
+        >{{ t('common.toWord') }}
+        <DateField v-model="absence.to" :label="t('people.lastDayOfTheAbsence')" required
+      /></label>
+      <label
+        >{{ t('common.why') }}
         <BFormSelect v-model="absence.kind">
-          <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ kind }}</option>
+          <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ t(`absences.${kind}`) }}</option>
         </BFormSelect></label
       >
-      <CheckField v-model="absence.isPaid" class="check">paid</CheckField>
-      <BButton type="submit" variant="quiet" :disabled="isBusy">Add absence</BButton>
+      <CheckField v-model="absence.isPaid" class="check">{{ t('common.paid') }}</CheckField>
+      <BButton type="submit" variant="quiet" :disabled="isBusy">{{ t('people.addAbsence') }}</BButton>
     </form>
     <p v-if="plan && plan.absences.length === 0" class="quiet">
-      None in the last two months, and none ahead.
+      {{ t('people.noneInTheLastTwoMonthsAndNone') }}
     </p>
     <ul v-else class="absences">
       <li v-for="each in plan?.absences ?? []" :key="each.day">
         <span>{{ sayDate(each.day) }}</span>
-        <span>{{ each.kind }}, {{ each.isPaid ? 'paid' : 'not paid' }}</span>
+        <span
+          >{{ sayTerm('absences', each.kind) }},
+          {{ each.isPaid ? t('common.paid') : t('common.notPaid') }}</span
+        >
         <BButton v-if="desk.may('people.change')" variant="quiet" size="sm" @click="removeAbsence(each.day)">
-          Remove
+          {{ t('common.remove') }}
         </BButton>
       </li>
     </ul>

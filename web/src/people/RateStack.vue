@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { RatesJson } from '@wergon/contract/people';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ rate: RatesJson['records'][number] }>();
 const parts = computed(() => {
@@ -31,7 +32,7 @@ const parts = computed(() => {
           <td class="number figure">{{ part.perHour }}</td>
         </tr>
         <tr class="total">
-          <th scope="row" colspan="2">Cost of an hour</th>
+          <th scope="row" colspan="2">{{ t('people.costOfAnHour') }}</th>
           <td class="number figure">{{ rate.costPerHour }}</td>
         </tr>
       </tbody>

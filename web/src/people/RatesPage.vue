@@ -8,6 +8,7 @@ import { formatDay } from '@wergon/core/time';
 import { callRoute, sayDateText, useDesk, useForm, useNow } from '../kit/index.ts';
 import { DateField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import RateStack from './RateStack.vue';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const now = useNow();
@@ -103,8 +104,8 @@ const asksPast = computed(
 
 <template>
   <ShopLayout
-    :title="person ? `Cost of ${person.name}’s hour` : 'Cost rates'"
-    lead="What one hour costs the shop: base pay and what comes on top of it. A change alters no hours, only cost from its date on."
+    :title="person ? t('people.costOfSHour', { name: person.name }) : t('common.costRates')"
+    :lead="t('people.whatOneHourCostsTheShopBase')"
   >
     <QueryState
       v-if="!query.data.value"
@@ -114,19 +115,18 @@ const asksPast = computed(
     />
     <template v-else>
       <p class="lead-words">
-        <RouterLink :to="{ name: 'person', params }">{{ person?.name ?? 'Back' }}</RouterLink> ·
-        <RouterLink to="/shop/people">all people</RouterLink>
+        <RouterLink :to="{ name: 'person', params }">{{ person?.name ?? t('common.back') }}</RouterLink> ·
+        <RouterLink to="/shop/people">{{ t('people.allPeopleWord') }}</RouterLink>
       </p>
       <div class="inline">
-        <label>On <DateField v-model="day" label="The day to look at" /></label>
+        <label>{{ t('people.on') }} <DateField v-model="day" :label="t('people.theDayToLookAt')" /></label>
         <span v-if="holding" role="status"
-          >{{ day ? sayDateText(day) : 'Today' }} an hour costs
+          >{{ t('people.anHourCosts', { day: day ? sayDateText(day) : t('people.today') }) }}
           <b class="figure big">{{ desk.rate(holding.costPerHour) }}</b></span
         >
-        <span v-else class="attention" role="status"
-          >No rate holds on {{ day ? sayDateText(day) : 'this day' }}: the hours count, their cost is left
-          out.</span
-        >
+        <span v-else class="attention" role="status">{{
+          t('people.noRateHoldsOnTheHoursCountTheir', { day: day ? sayDateText(day) : t('people.thisDay') })
+        }}</span>
       </div>
       <article
         v-for="each in records"
@@ -135,32 +135,46 @@ const asksPast = computed(
         :class="{ holds: each === holding }"
       >
         <h3>
-          From {{ sayDateText(each.record.from) }} {{ each.record.from.slice(0, 4) }}
-          <span v-if="each === holding" class="quiet">holds on the day asked for</span>
+          {{
+            t('people.fromDay', { day: sayDateText(each.record.from), year: each.record.from.slice(0, 4) })
+          }}
+          <span v-if="each === holding" class="quiet">{{ t('people.holdsOnTheDayAskedFor') }}</span>
         </h3>
         <RateStack :rate="each" />
         <p v-if="gradeName(each.record.grade)" class="quiet">
-          Grade {{ gradeName(each.record.grade) }}: at its standard rate others see this work.
+          {{ t('people.gradeAtItsStandardRateOthers', { grade: gradeName(each.record.grade) }) }}
         </p>
-        <BButton variant="quiet" size="sm" @click="begin(each.record, true)"> Correct this rate </BButton>
+        <BButton variant="quiet" size="sm" @click="begin(each.record, true)">
+          {{ t('people.correctThisRate') }}
+        </BButton>
       </article>
-      <p v-if="records.length === 0" class="attention">No rate yet.</p>
+      <p v-if="records.length === 0" class="attention">{{ t('people.noRateYet') }}</p>
       <div v-if="!isOpen" class="acts">
-        <BButton variant="primary" @click="begin(records[0]?.record, false)">New rate from a day on</BButton>
+        <BButton variant="primary" @click="begin(records[0]?.record, false)">{{
+          t('people.newRateFromADayOn')
+        }}</BButton>
       </div>
       <form v-else class="draft" @submit.prevent="save">
-        <h2>{{ replaces ? `Correct the rate from ${sayDateText(replaces)}` : 'New rate' }}</h2>
+        <h2>
+          {{
+            replaces ? t('people.correctTheRateFrom', { day: sayDateText(replaces) }) : t('people.newRate')
+          }}
+        </h2>
         <div class="fields">
-          <FormField v-slot="{ id }" label="From" :error="form.errors.value['record.from']">
-            <DateField :id="id" v-model="form.fields.value.from" label="From" required />
+          <FormField v-slot="{ id }" :label="t('common.from')" :error="form.errors.value['record.from']">
+            <DateField :id="id" v-model="form.fields.value.from" :label="t('common.from')" required />
           </FormField>
-          <FormField v-slot="{ id }" label="Paid by">
+          <FormField v-slot="{ id }" :label="t('people.paidBy')">
             <BFormSelect :id="id" v-model="form.fields.value.per">
-              <option value="hour">the hour</option>
-              <option value="year">the year</option>
+              <option value="hour">{{ t('people.theHour') }}</option>
+              <option value="year">{{ t('people.theYear') }}</option>
             </BFormSelect>
           </FormField>
-          <FormField v-slot="{ id, described }" label="Base" :error="form.errors.value['record.base']">
+          <FormField
+            v-slot="{ id, described }"
+            :label="t('people.base')"
+            :error="form.errors.value['record.base']"
+          >
             <BFormInput
               :id="id"
               v-model="form.fields.value.base"
@@ -172,9 +186,9 @@ const asksPast = computed(
           </FormField>
           <FormField
             v-slot="{ id, described }"
-            label="Hours per year"
+            :label="t('people.hoursPerYear')"
             :error="form.errors.value['record.hoursPerYear']"
-            hint="for a salary or a yearly burden"
+            :hint="t('people.forASalaryOrAYearlyBurden')"
           >
             <BFormInput
               :id="id"
@@ -188,59 +202,68 @@ const asksPast = computed(
         <div class="fields">
           <FormField
             v-slot="{ id, described }"
-            label="Grade"
-            hint="whoever may not see rates sees their work at its standard rate"
+            :label="t('common.grade')"
+            :hint="t('people.whoeverMayNotSeeRatesSeesTheir')"
           >
             <BFormSelect :id="id" v-model="form.fields.value.grade" :aria-describedby="described">
-              <option :value="null">none: as each task was estimated</option>
+              <option :value="null">{{ t('people.noneAsEachTaskWasEstimated') }}</option>
               <option v-for="each in grades" :key="each.id" :value="each.id">{{ each.name }}</option>
             </BFormSelect>
           </FormField>
         </div>
-        <h3>Burden</h3>
+        <h3>{{ t('people.burden') }}</h3>
         <div v-for="(item, i) in form.fields.value.burden" :key="i" class="inline">
-          <BFormInput v-model="item.name" :aria-label="`Name of burden ${i + 1}`" placeholder="Name" />
+          <BFormInput
+            v-model="item.name"
+            :aria-label="t('people.nameOfBurden', { number: i + 1 })"
+            :placeholder="t('common.name')"
+          />
           <BFormInput
             v-model="item.value"
             class="figure"
             inputmode="decimal"
-            :aria-label="`Amount of burden ${i + 1}`"
-            placeholder="Amount"
+            :aria-label="t('people.amountOfBurden', { number: i + 1 })"
+            :placeholder="t('common.amount')"
             required
           />
-          <BFormSelect v-model="item.kind" :aria-label="`Kind of burden ${i + 1}`">
-            <option value="percent">percent of base</option>
-            <option value="perHour">an hour</option>
-            <option value="perYear">a year</option>
+          <BFormSelect v-model="item.kind" :aria-label="t('people.kindOfBurden', { number: i + 1 })">
+            <option value="percent">{{ t('people.percentOfBase') }}</option>
+            <option value="perHour">{{ t('common.anHour') }}</option>
+            <option value="perYear">{{ t('people.aYear') }}</option>
           </BFormSelect>
-          <BButton variant="quiet" @click="form.fields.value.burden.splice(i, 1)"> Remove </BButton>
+          <BButton variant="quiet" @click="form.fields.value.burden.splice(i, 1)">
+            {{ t('common.remove') }}
+          </BButton>
         </div>
         <BButton
           variant="quiet"
           @click="form.fields.value.burden.push({ name: '', kind: 'percent', value: '' })"
         >
-          Add a burden
+          {{ t('people.addABurden') }}
         </BButton>
         <div v-if="asksPast && effect" class="effect" role="status">
           <p>
-            <b>This changes days gone by.</b> An hour would cost
-            <b class="figure">{{ desk.rate(effect.costPerHour) }}</b>. Hours stay as they are; these costs
-            change:
+            <b>{{ t('people.thisChangesDaysGoneBy') }}</b> {{ t('people.anHourWouldCost') }}
+            <b class="figure">{{ desk.rate(effect.costPerHour) }}</b>{{
+              t('people.hoursStayAsTheyAreTheseCosts')
+            }}
           </p>
           <table>
             <thead>
               <tr>
-                <th scope="col">Order</th>
+                <th scope="col">{{ t('common.order') }}</th>
                 <th scope="col"></th>
-                <th scope="col" class="number">Hours</th>
-                <th scope="col" class="number">Cost now</th>
-                <th scope="col" class="number">Cost then</th>
+                <th scope="col" class="number">{{ t('common.hours') }}</th>
+                <th scope="col" class="number">{{ t('people.costNow') }}</th>
+                <th scope="col" class="number">{{ t('people.costThen') }}</th>
               </tr>
             </thead>
             <tbody>
               <tr v-for="each in effect.orders" :key="each.number">
                 <td class="mono">{{ each.number }}</td>
-                <td>{{ each.title }}<span v-if="each.isOpen" class="quiet"> · open</span></td>
+                <td>
+                  {{ each.title }}<span v-if="each.isOpen" class="quiet"> · {{ t('common.open') }}</span>
+                </td>
                 <td class="number figure">{{ desk.hours(each.seconds) }}</td>
                 <td class="number figure">{{ desk.money(each.before) }}</td>
                 <td class="number figure">{{ desk.money(each.after) }}</td>
@@ -251,10 +274,10 @@ const asksPast = computed(
         <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
         <div class="acts">
           <BButton type="submit" variant="primary" :disabled="form.isBusy.value">{{
-            asksPast ? 'Change the past' : 'Save rate'
+            asksPast ? t('people.changeThePast') : t('people.saveRate')
           }}</BButton>
           <BButton variant="quiet" @click="((isOpen = false), form.reset(EMPTY))">
-            Leave it as it is
+            {{ t('common.leaveItAsItIs') }}
           </BButton>
         </div>
       </form>

@@ -6,6 +6,7 @@ import type { CheckedScan, Key, ScannerFinding } from '@wergon/core/scan';
 import { callRoute, useDesk } from '../kit/index.ts';
 import { ShopLayout } from '../kit/parts/index.ts';
 import { CALIBRATION_WORDS, CODE_KIND_WORDS, FINDING_WORDS } from './scannerWords.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const people = useQuery({
@@ -54,27 +55,24 @@ const meaning = computed((): string => {
     badges.some(({ code, revokedAt }) => code === foreign && revokedAt === null),
   );
   return owner
-    ? `a card of ${owner.name}: it would open the station as that badge does`
-    : 'no code of ours, and nobody’s card';
+    ? t('scan.aCardOfItWouldOpenTheStation', { name: owner.name })
+    : t('scan.noCodeOfOursAndNobodysCard');
 });
 const shown = (name: string) => (name === ' ' ? 'space' : name);
 </script>
 
 <template>
-  <ShopLayout
-    title="Scanner check"
-    lead="What a scanner really sends, key by key, and what a station would make of it. Nothing is recorded here."
-  >
+  <ShopLayout :title="t('common.scannerCheck')" :lead="t('scan.whatAScannerReallySendsKeyBy')">
     <div
       ref="field"
       class="pad"
       tabindex="0"
       role="textbox"
       aria-multiline="false"
-      aria-label="Scan here"
+      :aria-label="t('scan.scanHere')"
       @keydown.stop="onKey"
     >
-      <p v-if="keys.length === 0" class="wait">Click here, then scan any label.</p>
+      <p v-if="keys.length === 0" class="wait">{{ t('scan.clickHereThenScanAnyLabel') }}</p>
       <p v-else class="keys">
         <kbd v-for="(key, i) in keys" :key="i" :class="{ named: key.name.length > 1 }">{{
           shown(key.name)
@@ -83,43 +81,44 @@ const shown = (name: string) => (name === ' ' ? 'space' : name);
     </div>
     <section v-if="checked" class="told" role="status">
       <template v-if="isCalibration">
-        <h2>The calibration label</h2>
+        <h2>{{ t('scan.theCalibrationLabel') }}</h2>
         <template v-if="learned?.ok">
           <p>
-            At a station this one scan would teach it: it ends with
-            <b>{{ learned.value.endKey ?? 'nothing, a pause' }}</b>,
+            {{ t('scan.atAStationThisOneScanWouldTeach') }}
+            <b>{{ learned.value.endKey ?? t('scan.nothingAPause') }}</b>,
             <template v-if="learned.value.prefix"
-              >puts <kbd>{{ learned.value.prefix }}</kbd> before a code,
+              >{{ t('scan.puts') }} <kbd>{{ learned.value.prefix }}</kbd> {{ t('scan.beforeACode') }}
             </template>
             <template v-if="learned.value.suffix"
-              >puts <kbd>{{ learned.value.suffix }}</kbd> after it,
+              >{{ t('scan.puts') }} <kbd>{{ learned.value.suffix }}</kbd> {{ t('scan.afterIt') }}
             </template>
-            <template v-if="Object.keys(learned.value.meant).length > 0"
-              >and sends {{ Object.keys(learned.value.meant).length }} characters as others.</template
-            ><template v-else>and sends every character as it is.</template>
+            <template v-if="Object.keys(learned.value.meant).length > 0">{{
+              t('scan.andSendsCharactersAsOthers', { n: Object.keys(learned.value.meant).length })
+            }}</template><template v-else>{{ t('scan.andSendsEveryCharacterAsItIs') }}</template>
           </p>
         </template>
         <p v-else-if="learned" class="attention">{{ CALIBRATION_WORDS[learned.code] }}</p>
       </template>
       <template v-else>
         <h2>
-          {{ checked.parsed ? 'It would be understood' : 'It would not be understood as a code of ours' }}
+          {{ checked.parsed ? t('scan.itWouldBeUnderstood') : t('scan.itWouldNotBeUnderstoodAsACode') }}
         </h2>
         <p class="code">
-          <span class="mono">{{ checked.parsed?.code ?? checked.foreign }}</span> is {{ meaning }}.
+          <span class="mono">{{ checked.parsed?.code ?? checked.foreign }}</span>
+          {{ t('scan.is', { meaning }) }}
         </p>
       </template>
       <ul v-if="problems.length > 0">
         <li v-for="(finding, i) in problems" :key="i">{{ words(finding) }}</li>
       </ul>
       <p v-else-if="!isCalibration">
-        It sends what a plain scanner sends, and ends with <b>{{ checked.endKey }}</b>.
+        {{ t('scan.itSendsWhatAPlainScannerSends') }} <b>{{ checked.endKey }}</b>.
       </p>
     </section>
     <p class="quiet">
-      When a scanner sends something odd, print the
-      <RouterLink to="/shop/labels?kind=calibration">calibration label</RouterLink> and scan it once at its
-      station: from then on the station understands it.
+      {{ t('scan.whenAScannerSendsSomethingOdd') }}
+      <RouterLink to="/shop/labels?kind=calibration">{{ t('common.calibrationLabel') }}</RouterLink>
+      {{ t('scan.andScanItOnceAtItsStationFrom') }}
     </p>
   </ShopLayout>
 </template>

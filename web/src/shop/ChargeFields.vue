@@ -2,6 +2,7 @@
 import { BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import type { Charge } from '@wergon/contract/shop';
+import { t } from '../words/index.ts';
 
 /** What a customer is charged: nothing said, not billable, by the hour or flat. */
 const charge = defineModel<Charge | null>({ required: true });
@@ -26,20 +27,20 @@ function type(amount: string): void {
 <template>
   <div class="charge">
     <label
-      >Charged
+      >{{ t('common.charged') }}
       <BFormSelect v-model="kind">
-        <option value="">standard</option>
-        <option value="none">not billable</option>
-        <option value="hour">by the hour</option>
-        <option value="flat">flat</option>
+        <option value="">{{ t('shop.standard') }}</option>
+        <option value="none">{{ t('common.notBillable') }}</option>
+        <option value="hour">{{ t('shop.byTheHour') }}</option>
+        <option value="flat">{{ t('shop.flat') }}</option>
       </BFormSelect></label
     >
     <BFormInput
       v-if="charge?.isBillable"
       class="figure"
       inputmode="decimal"
-      aria-label="Amount charged"
-      placeholder="Amount"
+      :aria-label="t('shop.amountCharged')"
+      :placeholder="t('common.amount')"
       :model-value="charge.amount"
       required
       @update:model-value="type(String($event ?? ''))"

@@ -5,6 +5,7 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive } from 'vue';
 import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
 import { DateField } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const query = useQuery({ queryKey: ['notices'], queryFn: () => callRoute('notices') });
@@ -22,18 +23,18 @@ const say = (at: Instant) => (desk.zone ? `${sayDay(desk.zone.dayAt(at))} ${sayC
 
 <template>
   <section>
-    <h2>Notices</h2>
-    <p class="lead-words">They stand on every station’s screen while nobody does.</p>
-    <p v-if="query.data.value?.notices.length === 0" class="quiet">No notice now.</p>
+    <h2>{{ t('shop.notices') }}</h2>
+    <p class="lead-words">{{ t('shop.theyStandOnEveryStationsScreen') }}</p>
+    <p v-if="query.data.value?.notices.length === 0" class="quiet">{{ t('shop.noNoticeNow') }}</p>
     <table v-else>
       <tbody>
         <tr v-for="notice in query.data.value?.notices ?? []" :key="notice.id">
           <td>{{ notice.text }}</td>
           <td class="quiet">{{ notice.by }}, {{ say(notice.at) }}</td>
-          <td>{{ notice.until ? `until ${sayDay(notice.until)}` : '' }}</td>
+          <td>{{ notice.until ? t('common.until', { day: sayDay(notice.until) }) : '' }}</td>
           <td class="acts-cell">
             <BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="remove(notice.id)">
-              Take down
+              {{ t('shop.takeDown') }}
             </BButton>
           </td>
         </tr>
@@ -42,13 +43,13 @@ const say = (at: Instant) => (desk.zone ? `${sayDay(desk.zone.dayAt(at))} ${sayC
     <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
       <BFormInput
         v-model="fresh.text"
-        placeholder="New notice"
-        aria-label="New notice"
+        :placeholder="t('shop.newNotice')"
+        :aria-label="t('shop.newNotice')"
         maxlength="200"
         required
       />
-      <DateField v-model="fresh.until" label="Last day of the notice" />
-      <BButton type="submit" variant="primary" :disabled="isBusy">Post</BButton>
+      <DateField v-model="fresh.until" :label="t('shop.lastDayOfTheNotice')" />
+      <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('shop.post') }}</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </section>

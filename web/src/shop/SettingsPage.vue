@@ -9,12 +9,13 @@ import type { Settings } from '@wergon/contract/shop';
 import { nextOrderNumber } from '@wergon/core/work';
 import { callRoute, sayDate, useAct, useDesk, useForm, yearOf } from '../kit/index.ts';
 import { CheckField, DateField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const PERIODS = {
-  weekly: 'a week',
-  'two-weekly': 'two weeks',
-  'twice-monthly': 'half a month',
-  monthly: 'a month',
+  weekly: t('shop.aWeek'),
+  'two-weekly': t('shop.twoWeeks'),
+  'twice-monthly': t('shop.halfAMonth'),
+  monthly: t('shop.aMonth'),
 } as const;
 /** The full hours of a day. */
 const HOURS = Array.from({ length: 24 }, (_, hour) => hour);
@@ -58,7 +59,7 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
 </script>
 
 <template>
-  <ShopLayout title="Settings">
+  <ShopLayout :title="t('common.settings')">
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -67,58 +68,66 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
     />
     <template v-else>
       <p class="lead-words">
-        Time zone <b>{{ query.data.value.zone }}</b> and currency <b>{{ query.data.value.currency }}</b> were
-        fixed at the first run and stay.
+        {{ t('common.timeZone') }} <b>{{ query.data.value.zone }}</b> {{ t('shop.andCurrency') }}
+        <b>{{ query.data.value.currency }}</b> {{ t('shop.wereFixedAtTheFirstRunAndStay') }}
       </p>
       <form @submit.prevent="save">
         <fieldset :disabled="!desk.may('shop.change')">
           <div class="fields">
             <FormField
               v-slot="{ id }"
-              label="Name of the shop"
+              :label="t('common.nameOfTheShop')"
               :error="form.errors.value['name']"
               class="wide"
             >
               <BFormInput :id="id" v-model="form.fields.value.name" required />
             </FormField>
           </div>
-          <h2>Pay periods</h2>
+          <h2>{{ t('common.payPeriods') }}</h2>
           <div class="fields">
-            <FormField v-slot="{ id }" label="A pay period is" :error="form.errors.value['pay.period']">
+            <FormField
+              v-slot="{ id }"
+              :label="t('shop.aPayPeriodIs')"
+              :error="form.errors.value['pay.period']"
+            >
               <BFormSelect :id="id" v-model="form.fields.value.pay.period">
                 <option v-for="(words, kind) in PERIODS" :key="kind" :value="kind">{{ words }}</option>
               </BFormSelect>
             </FormField>
             <FormField
               v-slot="{ id }"
-              label="One of them begins on"
+              :label="t('shop.oneOfThemBeginsOn')"
               :error="form.errors.value['pay.anchor']"
-              hint="closed periods stay as they are"
+              :hint="t('shop.closedPeriodsStayAsTheyAre')"
             >
               <DateField
                 :id="id"
                 v-model="form.fields.value.pay.anchor"
-                label="One of them begins on"
+                :label="t('shop.oneOfThemBeginsOn')"
                 required
               />
             </FormField>
-            <FormField v-slot="{ id }" label="Time goes to pay" :error="form.errors.value['pay.approval']">
+            <FormField
+              v-slot="{ id }"
+              :label="t('shop.timeGoesToPay')"
+              :error="form.errors.value['pay.approval']"
+            >
               <BFormSelect :id="id" v-model="form.fields.value.pay.approval">
-                <option value="person-day">once approved</option>
-                <option value="none">at once</option>
+                <option value="person-day">{{ t('shop.onceApproved') }}</option>
+                <option value="none">{{ t('shop.atOnce') }}</option>
               </BFormSelect>
             </FormField>
-            <CheckField v-model="form.fields.value.pay.isConfirmed" class="check"
-              >technicians confirm their own days at the station</CheckField
-            >
+            <CheckField v-model="form.fields.value.pay.isConfirmed" class="check">{{
+              t('shop.techniciansConfirmTheirOwnDays')
+            }}</CheckField>
           </div>
-          <h2>Reconcile</h2>
+          <h2>{{ t('common.reconcile') }}</h2>
           <div class="fields">
             <FormField
               v-slot="{ id }"
-              label="Gaps under so many minutes need no answer"
+              :label="t('shop.gapsUnderSoManyMinutesNeedNo')"
               :error="form.errors.value['reconcile.answeredGapMinutes']"
-              hint="0: every gap stands in the queue"
+              :hint="t('shop.n0EveryGapStandsInTheQueue')"
             >
               <BFormInput
                 :id="id"
@@ -129,13 +138,13 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
               />
             </FormField>
           </div>
-          <h2>Desk</h2>
+          <h2>{{ t('shop.desk') }}</h2>
           <div class="fields">
             <FormField
               v-slot="{ id }"
-              label="An untouched page signs out after, in minutes"
+              :label="t('shop.anUntouchedPageSignsOutAfter')"
               :error="form.errors.value['desk.signOutMinutes']"
-              hint="not on a computer that only one person uses"
+              :hint="t('shop.notOnAComputerThatOnlyOnePerson')"
             >
               <BFormInput
                 :id="id"
@@ -146,31 +155,39 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
               />
             </FormField>
           </div>
-          <h2>Backups</h2>
+          <h2>{{ t('common.backups') }}</h2>
           <div class="fields">
-            <FormField v-slot="{ id }" label="Back up every day at" :error="form.errors.value['backup.hour']">
+            <FormField
+              v-slot="{ id }"
+              :label="t('shop.backUpEveryDayAt')"
+              :error="form.errors.value['backup.hour']"
+            >
               <BFormSelect :id="id" v-model="form.fields.value.backup.hour">
-                <option :value="null">never: somebody else does it</option>
+                <option :value="null">{{ t('shop.neverSomebodyElseDoesIt') }}</option>
                 <option v-for="hour in HOURS" :key="hour" :value="hour">{{ hour }}:00</option>
               </BFormSelect>
             </FormField>
             <FormField
               v-slot="{ id }"
-              label="Keep so many"
+              :label="t('shop.keepSoMany')"
               :error="form.errors.value['backup.keep']"
-              hint="the oldest goes when a new one is good"
+              :hint="t('shop.theOldestGoesWhenANewOneIsGood')"
             >
               <BFormInput :id="id" v-model="form.fields.value.backup.keep" type="number" min="1" max="365" />
             </FormField>
           </div>
-          <h2>Order numbers</h2>
+          <h2>{{ t('shop.orderNumbers') }}</h2>
           <div class="fields">
-            <FormField v-slot="{ id }" label="Begin with" :error="form.errors.value['orderNumbers.prefix']">
+            <FormField
+              v-slot="{ id }"
+              :label="t('shop.beginWith')"
+              :error="form.errors.value['orderNumbers.prefix']"
+            >
               <BFormInput :id="id" v-model="form.fields.value.orderNumbers.prefix" />
             </FormField>
             <FormField
               v-slot="{ id }"
-              label="Digits at least"
+              :label="t('shop.digitsAtLeast')"
               :error="form.errors.value['orderNumbers.digits']"
             >
               <BFormInput
@@ -183,54 +200,61 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
             </FormField>
             <FormField
               v-slot="{ id }"
-              label="First number"
+              :label="t('shop.firstNumber')"
               :error="form.errors.value['orderNumbers.first']"
-              :hint="`the first is ${sample}`"
+              :hint="t('shop.theFirstIs', { sample })"
             >
               <BFormInput :id="id" v-model="form.fields.value.orderNumbers.first" type="number" min="1" />
             </FormField>
           </div>
-          <h2>Labels</h2>
+          <h2>{{ t('common.labels') }}</h2>
           <div class="fields">
-            <FormField v-slot="{ id }" label="Codes are drawn as">
+            <FormField v-slot="{ id }" :label="t('shop.codesAreDrawnAs')">
               <BFormSelect :id="id" v-model="form.fields.value.labels.symbology">
-                <option value="code128">Code 128</option>
-                <option value="code39">Code 39</option>
-                <option value="qr">QR</option>
+                <option value="code128">{{ t('common.code128') }}</option>
+                <option value="code39">{{ t('common.code39') }}</option>
+                <option value="qr">{{ t('shop.qr') }}</option>
               </BFormSelect>
             </FormField>
-            <FormField v-slot="{ id }" label="Paper">
+            <FormField v-slot="{ id }" :label="t('common.paper')">
               <BFormSelect :id="id" v-model="form.fields.value.labels.paper">
                 <option value="a4">A4</option>
-                <option value="letter">Letter</option>
-                <option value="roll62">62 mm roll</option>
+                <option value="letter">{{ t('common.letter') }}</option>
+                <option value="roll62">{{ t('common.n62MmRoll') }}</option>
               </BFormSelect>
             </FormField>
           </div>
         </fieldset>
         <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
         <div v-if="desk.may('shop.change')" class="acts">
-          <BButton type="submit" variant="primary" :disabled="form.isBusy.value || !form.isDirty.value"
-            >Save</BButton
-          >
-          <span role="status" class="quiet">{{ form.isDirty.value ? 'not saved yet' : 'saved' }}</span>
+          <BButton type="submit" variant="primary" :disabled="form.isBusy.value || !form.isDirty.value">{{
+            t('common.save')
+          }}</BButton>
+          <span role="status" class="quiet">{{
+            form.isDirty.value ? t('common.notSavedYet') : t('common.saved')
+          }}</span>
         </div>
       </form>
-      <h2>Closed days</h2>
+      <h2>{{ t('shop.closedDays') }}</h2>
       <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="close">
-        <DateField v-model="closed.day" label="Closed day" required />
-        <BFormInput v-model="closed.name" placeholder="Why" aria-label="Why the shop is closed" required />
-        <BButton type="submit" variant="quiet" :disabled="isBusy">Add closed day</BButton>
+        <DateField v-model="closed.day" :label="t('shop.closedDay')" required />
+        <BFormInput
+          v-model="closed.name"
+          :placeholder="t('common.why')"
+          :aria-label="t('shop.whyTheShopIsClosed')"
+          required
+        />
+        <BButton type="submit" variant="quiet" :disabled="isBusy">{{ t('shop.addClosedDay') }}</BButton>
       </form>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
       <p v-if="query.data.value.closedDays.length === 0" class="quiet">
-        None yet: holidays and the like, on which nobody is planned.
+        {{ t('shop.noneYetHolidaysAndTheLikeOn') }}
       </p>
       <ul class="closed">
         <li v-for="each in query.data.value.closedDays" :key="each.day">
           <span>{{ sayDate(each.day) }} {{ yearOf(each.day) }}</span> <span>{{ each.name }}</span>
           <BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="open(each.day)">
-            Remove
+            {{ t('common.remove') }}
           </BButton>
         </li>
       </ul>

@@ -6,31 +6,32 @@ import { IDENTITIES, STATION_KINDS, THEMES } from '@wergon/core/station';
 import type { StationSettings } from '@wergon/core/station';
 import { callRoute, useForm } from '../kit/index.ts';
 import { CheckField, FormField } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ station: { id: string; name: string; settings: StationSettings } }>();
 const emit = defineEmits<{ close: [] }>();
 const shop = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop') });
 
 const KIND_WORDS = {
-  labor: 'labor: a badge shows where one stands',
-  presence: 'presence: a badge alone signs in or out',
+  labor: t('shop.laborABadgeShowsWhereOneStands'),
+  presence: t('shop.presenceABadgeAloneSignsInOr'),
 } as const;
 const IDENTITY_WORDS = {
   badge: 'badge',
-  'badge-pin': 'badge and PIN',
-  names: 'a list of names to touch, or badge',
+  'badge-pin': t('shop.badgeAndPin'),
+  names: t('shop.aListOfNamesToTouchOrBadge'),
 } as const;
 const COUNTS = [
-  { field: 'maxEarlierMinutes', label: 'A start may be set back by, in minutes' },
-  { field: 'clearAfterBadge', label: 'Screen clears after a badge, in seconds' },
-  { field: 'clearAfterDone', label: 'Screen clears after an act, in seconds' },
+  { field: 'maxEarlierMinutes', label: t('shop.aStartMayBeSetBackByInMinutes') },
+  { field: 'clearAfterBadge', label: t('shop.screenClearsAfterABadgeInSeconds') },
+  { field: 'clearAfterDone', label: t('shop.screenClearsAfterAnActInSeconds') },
 ] as const;
 const FLAGS = [
-  { field: 'mayType', label: 'codes may be typed' },
-  { field: 'signsIn', label: 'starting work signs in' },
-  { field: 'mayReopen', label: 'a finished task may be taken up again' },
-  { field: 'mayOverride', label: 'a lead’s badge may let through what is refused' },
-  { field: 'isMuted', label: 'no sound' },
+  { field: 'mayType', label: t('shop.codesMayBeTyped') },
+  { field: 'signsIn', label: t('shop.startingWorkSignsIn') },
+  { field: 'mayReopen', label: t('shop.aFinishedTaskMayBeTakenUpAgain') },
+  { field: 'mayOverride', label: t('shop.aLeadsBadgeMayLetThroughWhat') },
+  { field: 'isMuted', label: t('shop.noSound') },
 ] as const;
 
 const groups = computed(() => {
@@ -58,33 +59,33 @@ async function save(): Promise<void> {
 <template>
   <form class="station-form" @submit.prevent="save">
     <div class="fields">
-      <FormField v-slot="{ id, described }" label="Name" :error="form.errors.value['name']">
+      <FormField v-slot="{ id, described }" :label="t('common.name')" :error="form.errors.value['name']">
         <BFormInput :id="id" v-model="form.fields.value.name" :aria-describedby="described" />
       </FormField>
-      <FormField v-slot="{ id }" class="wide" label="Kind of station">
+      <FormField v-slot="{ id }" class="wide" :label="t('shop.kindOfStation')">
         <BFormSelect :id="id" v-model="settings.kind">
           <option v-for="kind in STATION_KINDS" :key="kind" :value="kind">{{ KIND_WORDS[kind] }}</option>
         </BFormSelect>
       </FormField>
-      <FormField v-slot="{ id }" class="wide" label="People are known by">
+      <FormField v-slot="{ id }" class="wide" :label="t('shop.peopleAreKnownBy')">
         <BFormSelect :id="id" v-model="settings.identity">
           <option v-for="each in IDENTITIES" :key="each" :value="each">{{ IDENTITY_WORDS[each] }}</option>
         </BFormSelect>
       </FormField>
-      <FormField v-slot="{ id }" label="Language">
+      <FormField v-slot="{ id }" :label="t('shop.language')">
         <BFormSelect :id="id" v-model="settings.language">
-          <option value="en">English</option>
-          <option value="de">Deutsch</option>
+          <option value="en">{{ t('common.english') }}</option>
+          <option value="de">{{ t('common.deutsch') }}</option>
         </BFormSelect>
       </FormField>
-      <FormField v-slot="{ id }" label="Screen">
+      <FormField v-slot="{ id }" :label="t('shop.screen')">
         <BFormSelect :id="id" v-model="settings.theme">
           <option v-for="theme in THEMES" :key="theme" :value="theme">{{ theme }}</option>
         </BFormSelect>
       </FormField>
-      <FormField v-slot="{ id }" class="wide" label="Machine that stands here">
+      <FormField v-slot="{ id }" class="wide" :label="t('shop.machineThatStandsHere')">
         <BFormSelect :id="id" v-model="settings.machine">
-          <option :value="null">none in particular</option>
+          <option :value="null">{{ t('shop.noneInParticular') }}</option>
           <option v-for="machine in machines" :key="machine.id" :value="machine.id">
             {{ machine.name }}
           </option>
@@ -107,7 +108,9 @@ async function save(): Promise<void> {
       </FormField>
     </div>
     <fieldset>
-      <legend>Work centers here <span class="quiet">none chosen: all</span></legend>
+      <legend>
+        {{ t('shop.workCentersHere') }} <span class="quiet">{{ t('shop.noneChosenAll') }}</span>
+      </legend>
       <CheckField
         v-for="{ id, name } in centers"
         :key="id"
@@ -118,7 +121,9 @@ async function save(): Promise<void> {
       >
     </fieldset>
     <fieldset v-if="settings.identity === 'names'">
-      <legend>Whose names are listed <span class="quiet">none chosen: everybody’s</span></legend>
+      <legend>
+        {{ t('shop.whoseNamesAreListed') }} <span class="quiet">{{ t('shop.noneChosenEverybodys') }}</span>
+      </legend>
       <CheckField
         v-for="{ id, name } in groups"
         :key="id"
@@ -129,15 +134,15 @@ async function save(): Promise<void> {
       >
     </fieldset>
     <fieldset>
-      <legend>What is allowed</legend>
+      <legend>{{ t('shop.whatIsAllowed') }}</legend>
       <CheckField v-for="{ field, label } in FLAGS" :key="field" v-model="settings[field]" class="check"
         >{{ label }}
       </CheckField>
     </fieldset>
     <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
     <div class="acts">
-      <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Save</BButton>
-      <BButton variant="quiet" @click="emit('close')">Leave as it was</BButton>
+      <BButton type="submit" variant="primary" :disabled="form.isBusy.value">{{ t('common.save') }}</BButton>
+      <BButton variant="quiet" @click="emit('close')">{{ t('shop.leaveAsItWas') }}</BButton>
     </div>
   </form>
 </template>

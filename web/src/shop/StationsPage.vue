@@ -7,6 +7,7 @@ import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
 import { PlainButton, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import NoticeSection from './NoticeSection.vue';
 import StationForm from './StationForm.vue';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const query = useQuery({ queryKey: ['stations'], queryFn: () => callRoute('stations') });
@@ -27,15 +28,12 @@ async function pairAgain(station: string): Promise<void> {
 const revoke = (station: string) => act(() => callRoute('revokeStation', { params: { station } }));
 const say = (at: Instant | null): string => {
   const { zone } = desk;
-  return at !== null && zone ? `${sayDay(zone.dayAt(at))} ${sayClock(zone, at)}` : 'never';
+  return at !== null && zone ? `${sayDay(zone.dayAt(at))} ${sayClock(zone, at)}` : t('common.never');
 };
 </script>
 
 <template>
-  <ShopLayout
-    title="Stations"
-    lead="A station is a browser on the shop floor, paired once. A device whose pairing is revoked can record nothing any more."
-  >
+  <ShopLayout :title="t('common.stations')" :lead="t('shop.aStationIsABrowserOnTheShop')">
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -46,23 +44,25 @@ const say = (at: Instant | null): string => {
       <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
         <BFormInput
           v-model="name"
-          placeholder="Name of a new station"
-          aria-label="Name of a new station"
+          :placeholder="t('shop.nameOfANewStation')"
+          :aria-label="t('shop.nameOfANewStation')"
           required
         />
-        <BButton type="submit" variant="primary" :disabled="isBusy">Add station</BButton>
+        <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('shop.addStation') }}</BButton>
       </form>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
-      <p v-if="query.data.value.stations.length === 0" class="quiet">No station yet. Add the first one.</p>
+      <p v-if="query.data.value.stations.length === 0" class="quiet">
+        {{ t('shop.noStationYetAddTheFirstOne') }}
+      </p>
       <table v-else>
         <thead>
           <tr>
-            <th scope="col">Name</th>
-            <th scope="col">Kind</th>
-            <th scope="col">Device</th>
-            <th scope="col">Scanner calibrated</th>
-            <th scope="col">Last scan</th>
-            <th scope="col">Pairing</th>
+            <th scope="col">{{ t('common.name') }}</th>
+            <th scope="col">{{ t('common.kind') }}</th>
+            <th scope="col">{{ t('shop.device') }}</th>
+            <th scope="col">{{ t('shop.scannerCalibrated') }}</th>
+            <th scope="col">{{ t('common.lastScan') }}</th>
+            <th scope="col">{{ t('shop.pairing') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -76,27 +76,38 @@ const say = (at: Instant | null): string => {
                   :aria-expanded="opened === station.id"
                   @click="opened = opened === station.id ? null : station.id"
                 >
-                  settings
+                  {{ t('shop.settings') }}
                 </PlainButton>
               </td>
-              <td>{{ station.settings.kind }}</td>
-              <td>{{ station.isRevoked ? 'revoked' : station.pairedAt ? 'paired' : 'none yet' }}</td>
+              <td>{{ t(`stationKinds.${station.settings.kind}`) }}</td>
+              <td>
+                {{
+                  station.isRevoked
+                    ? t('common.revoked')
+                    : station.pairedAt
+                      ? t('shop.paired')
+                      : t('common.noneYet')
+                }}
+              </td>
               <td>{{ say(station.calibratedAt) }}</td>
               <td :class="{ attention: !station.lastScanAt }">{{ say(station.lastScanAt) }}</td>
               <td>
                 <template v-if="pairing?.id === station.id">
-                  code <b class="mono code">{{ pairing.code }}</b> for ten minutes: open
-                  <span class="mono">/station</span> on the device and type it
+                  {{ t('shop.code') }} <b class="mono code">{{ pairing.code }}</b>
+                  {{ t('shop.forTenMinutesOpen') }} <span class="mono">{{ t('shop.station') }}</span>
+                  {{ t('shop.onTheDeviceAndTypeIt') }}
                 </template>
                 <template v-else-if="desk.may('shop.change')">
-                  <BButton variant="quiet" size="sm" @click="pairAgain(station.id)"> Pair a device </BButton>
+                  <BButton variant="quiet" size="sm" @click="pairAgain(station.id)">
+                    {{ t('shop.pairADevice') }}
+                  </BButton>
                   <BButton
                     v-if="station.pairedAt && !station.isRevoked"
                     variant="quiet"
                     size="sm"
                     @click="revoke(station.id)"
                   >
-                    Revoke
+                    {{ t('shop.revoke') }}
                   </BButton>
                 </template>
               </td>
@@ -108,8 +119,9 @@ const say = (at: Instant | null): string => {
         </tbody>
       </table>
       <p class="quiet">
-        A scanner that sends something odd is taught to its station in a second: print the
-        <RouterLink to="/shop/labels?kind=calibration">calibration label</RouterLink> and scan it there.
+        {{ t('shop.aScannerThatSendsSomethingOdd') }}
+        <RouterLink to="/shop/labels?kind=calibration">{{ t('common.calibrationLabel') }}</RouterLink>
+        {{ t('shop.andScanItThere') }}
       </p>
       <NoticeSection />
     </template>

@@ -5,6 +5,7 @@ import type { StationDirectory } from '@wergon/core/station';
 import { fetchBench } from './stationApi.ts';
 import { typeAsScanner } from './typeAsScanner.ts';
 import { PlainButton } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ directory: StationDirectory }>();
 defineEmits<{ close: [] }>();
@@ -70,20 +71,20 @@ const activities = computed(() =>
 </script>
 
 <template>
-  <aside class="bench" aria-label="Bench: sample badges and travelers">
+  <aside class="bench" :aria-label="t('bench.label')">
     <header>
-      <b>Bench</b>
-      <span>touch a label: its code is typed as a scanner types it</span>
-      <PlainButton @click="$emit('close')">Close</PlainButton>
+      <b>{{ t('bench.bench') }}</b>
+      <span>{{ t('bench.touch') }}</span>
+      <PlainButton @click="$emit('close')">{{ t('common.close') }}</PlainButton>
     </header>
     <section>
-      <h2>Badges</h2>
+      <h2>{{ t('common.badges') }}</h2>
       <PlainButton v-for="badge in badges" :key="badge.code" @click="typeAsScanner(badge.code)">
         {{ badge.name }}
       </PlainButton>
     </section>
     <section>
-      <h2>Actions</h2>
+      <h2>{{ t('labels.actions') }}</h2>
       <PlainButton v-for="action in ACTIONS" :key="action" @click="typeAsScanner(codeOfAction(action))">
         {{ titleOfAction(action) }}
       </PlainButton>
@@ -92,19 +93,21 @@ const activities = computed(() =>
       <h2>
         <span class="mono">{{ order.number }}</span> {{ order.title }}
       </h2>
-      <PlainButton @click="typeAsScanner(codeOfOrder.get(order.id) ?? '')">whole order</PlainButton>
+      <PlainButton @click="typeAsScanner(codeOfOrder.get(order.id) ?? '')">{{
+        t('bench.wholeOrder')
+      }}</PlainButton>
       <PlainButton v-for="task in tasks" :key="task.code" @click="typeAsScanner(task.code)">
         {{ task.title }}
       </PlainButton>
     </section>
     <section v-if="machines.length > 0">
-      <h2>Machines</h2>
+      <h2>{{ t('bench.machines') }}</h2>
       <PlainButton v-for="each in machines" :key="each.code" @click="typeAsScanner(each.code)">
         {{ each.name }}
       </PlainButton>
     </section>
     <section>
-      <h2>Indirect</h2>
+      <h2>{{ t('bench.indirect') }}</h2>
       <PlainButton v-for="activity in activities" :key="activity.code" @click="typeAsScanner(activity.code)">
         {{ activity.title }}
       </PlainButton>

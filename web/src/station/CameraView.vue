@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { useWords } from './useWords.ts';
+import { useWorker } from '../kit/index.ts';
 import { PlainButton } from '../kit/parts/index.ts';
+import type { CameraFunctions } from './cameraWorker.ts';
 
 const emit = defineEmits<{ hear: [text: string]; close: [] }>();
 const said = useWords();
@@ -19,30 +21,32 @@ let stream: MediaStream | undefined;
 let timer: ReturnType<typeof setTimeout> | undefined;
 const seenAt = new Map<string, number>();
 const canvas = document.createElement('canvas');
-const worker = new Worker(new URL('./cameraWorker.ts', import.meta.url), { type: 'module' });
+const worker = useWorker<CameraFunctions>(
+  () => new Worker(new URL('./cameraWorker.ts', import.meta.url), { type: 'module' }),
+  () => (isMissing.value = true),
+);
 
-function look(): void {
+async function look(): Promise<void> {
   const frame = video.value;
   const pen = canvas.getContext('2d', { willReadFrequently: true });
   if (!frame || !pen || frame.videoWidth === 0) {
-    timer = setTimeout(look, LOOK_MS);
+    lookSoon();
     return;
   }
   canvas.width = Math.min(WIDTH, frame.videoWidth);
   canvas.height = Math.round((canvas.width / frame.videoWidth) * frame.videoHeight);
   pen.drawImage(frame, 0, 0, canvas.width, canvas.height);
-  worker.postMessage(pen.getImageData(0, 0, canvas.width, canvas.height));
-}
-worker.onmessage = ({ data }: MessageEvent<string[]>) => {
+  const texts = await worker.functions().read(pen.getImageData(0, 0, canvas.width, canvas.height));
   const now = performance.now();
   // Of several labels in one picture none is meant more than another: one is held alone before the camera.
-  const [only] = data;
-  if (data.length === 1 && only !== undefined) {
+  const [only] = texts;
+  if (texts.length === 1 && only !== undefined) {
     if (now - (seenAt.get(only) ?? -Infinity) > AWAY_MS) emit('hear', only);
     seenAt.set(only, now);
   }
-  timer = setTimeout(look, LOOK_MS);
-};
+  lookSoon();
+}
+const lookSoon = () => (timer = setTimeout(() => void look(), LOOK_MS));
 
 onMounted(async () => {
   try {
@@ -53,7 +57,7 @@ onMounted(async () => {
     if (!video.value) return stop();
     video.value.srcObject = stream;
     await video.value.play();
-    look();
+    void look();
   } catch {
     isMissing.value = true;
   }
@@ -64,7 +68,6 @@ function stop(): void {
 onBeforeUnmount(() => {
   clearTimeout(timer);
   stop();
-  worker.terminate();
 });
 </script>
 

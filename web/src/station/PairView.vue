@@ -3,6 +3,7 @@ import { onMounted, ref } from 'vue';
 import { offersRoot } from './stationApi.ts';
 import type { Station } from './useStation.ts';
 import { PlainButton, PlainInput } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ pair: Station['pair'] }>();
 const emit = defineEmits<{ paired: [] }>();
@@ -19,12 +20,12 @@ async function submit(): Promise<void> {
   const answer = await props.pair(code.value.trim());
   isBusy.value = false;
   if (answer.kind === 'ok') emit('paired');
-  else if (answer.kind === 'unreachable') problem.value = 'The server does not answer. Try again.';
+  else if (answer.kind === 'unreachable') problem.value = t('station.theServerDoesNotAnswerTryAgain');
   else if (answer.kind === 'refused')
     problem.value =
       answer.status === 429
-        ? 'Too many tries. Wait a few minutes.'
-        : 'This code is not valid, or not any more: it holds for ten minutes. Get a new one at the desk.';
+        ? t('station.tooManyTriesWaitAFewMinutes')
+        : t('station.thisCodeIsNotValidOrNotAnyMore');
 }
 
 onMounted(() => {
@@ -39,10 +40,10 @@ onMounted(() => {
 
 <template>
   <main class="pair">
-    <h1>This device is not a station yet</h1>
-    <p>At the desk, open Shop, add a station or choose one, and type its pairing code here.</p>
+    <h1>{{ t('station.thisDeviceIsNotAStationYet') }}</h1>
+    <p>{{ t('station.atTheDeskOpenShopAddAStation') }}</p>
     <form @submit.prevent="submit">
-      <label for="pairing-code">Pairing code</label>
+      <label for="pairing-code">{{ t('station.pairingCode') }}</label>
       <PlainInput
         id="pairing-code"
         v-model="code"
@@ -54,24 +55,23 @@ onMounted(() => {
         autofocus
       />
       <PlainButton type="submit" :disabled="isBusy">{{
-        isBusy ? 'Pairing…' : 'Pair this device'
+        isBusy ? t('station.pairing') : t('station.pairThisDevice')
       }}</PlainButton>
     </form>
     <p class="problem" role="alert">{{ problem }}</p>
     <section v-if="hasRoot" class="trust">
-      <h2>Does this browser warn of the connection?</h2>
+      <h2>{{ t('station.doesThisBrowserWarnOfTheConnection') }}</h2>
       <p>
-        This shop’s server vouches for itself. Trust it once on this device and the warning is gone, the
-        camera works, and the station opens without the server:
+        {{ t('station.thisShopsServerVouchesForItself') }}
       </p>
       <ol>
-        <li><a href="/wergon-root.crt" download>Download the shop’s certificate</a>.</li>
         <li>
-          Windows: open it, choose Install, Local Machine, Trusted Root Certification Authorities. Android:
-          Settings, Security, Install a certificate, CA certificate. iPad: open it, install the profile, then
-          Settings, About, Certificate Trust. Linux: the browser’s own settings, Certificates, Authorities.
+          <a href="/wergon-root.crt" download>{{ t('station.downloadTheShopsCertificate') }}</a>.
         </li>
-        <li>Close the browser, and open this page again.</li>
+        <li>
+          {{ t('station.windowsOpenItChooseInstallLocal') }}
+        </li>
+        <li>{{ t('station.closeTheBrowserAndOpenThisPage') }}</li>
       </ol>
     </section>
   </main>

@@ -1,3 +1,4 @@
+import { expose } from 'comlink';
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
 import binaryUrl from 'zxing-wasm/reader/zxing_reader.wasm?url';
 
@@ -7,10 +8,12 @@ prepareZXingModule({ overrides: { locateFile: () => binaryUrl } });
 /** The symbologies that labels are printed in. */
 const FORMATS = ['Code128', 'Code39', 'QRCode', 'DataMatrix'] as const;
 
-/** One picture in, the texts on it out; the page sends the next when it has heard of this one. */
-self.onmessage = ({ data }: MessageEvent<ImageData>) => {
-  void readBarcodes(data, { formats: [...FORMATS], maxNumberOfSymbols: 4 })
-    .then((found) => found.filter(({ isValid }) => isValid).map(({ text }) => text))
-    .catch(() => [])
-    .then((texts: string[]) => self.postMessage(texts));
+const functions = {
+  /** The texts on one picture. */
+  read: (picture: ImageData): Promise<string[]> =>
+    readBarcodes(picture, { formats: [...FORMATS], maxNumberOfSymbols: 4 })
+      .then((found) => found.filter(({ isValid }) => isValid).map(({ text }) => text))
+      .catch(() => []),
 };
+export type CameraFunctions = typeof functions;
+expose(functions);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { t } from '../words/index.ts';
 /** Why, and the two ways out of an edit. */
 defineProps<{ cannot: boolean }>();
 const reason = defineModel<string>({ required: true });
@@ -11,12 +12,14 @@ const emit = defineEmits<{ leave: [] }>();
     <BFormInput
       v-model="reason"
       size="sm"
-      aria-label="Why"
-      placeholder="why, if it is worth a word"
+      :aria-label="t('common.why')"
+      :placeholder="t('tape.whyIfItIsWorthAWord')"
       maxlength="200"
     />
-    <BButton type="submit" variant="primary" size="sm" :disabled="cannot">Put it right</BButton>
-    <BButton variant="quiet" size="sm" @click="emit('leave')">Leave it as it is</BButton>
+    <BButton type="submit" variant="primary" size="sm" :disabled="cannot">{{
+      t('common.putItRight')
+    }}</BButton>
+    <BButton variant="quiet" size="sm" @click="emit('leave')">{{ t('common.leaveItAsItIs') }}</BButton>
   </div>
 </template>
 

@@ -16,6 +16,7 @@ import type { TapeBlock } from './usePersonDay.ts';
 import { changes } from './useTapeEdit.ts';
 import type { DraftPiece, TapeEditing } from './useTapeEdit.ts';
 import { CheckField } from '../kit/parts/index.ts';
+import { sayList, t } from '../words/index.ts';
 
 /** What a block becomes, in fields, and what that would do. */
 const props = defineProps<{
@@ -49,7 +50,11 @@ const conflict = computed(() => {
   const block = draft.value?.block;
   if (!block) return undefined;
   const say = (from: Instant, to: Instant | null, titles: readonly { readonly title: string }[]) =>
-    `${titles.map(({ title }) => title).join(' and ')} from ${sayClock(props.zone, from)} to ${to === null ? 'now' : sayClock(props.zone, to)}`;
+    t('tape.fromTo', {
+      titles: sayList(titles.map(({ title }) => title)),
+      time: sayClock(props.zone, from),
+      end: to === null ? t('common.now') : sayClock(props.zone, to),
+    });
   const isThere = props.blocks.some(
     ({ from, to, stint }) =>
       from === block.from &&
@@ -70,8 +75,9 @@ const words = computed(() => {
   const [piece] = draft.value?.becomes ?? [];
   const block = draft.value?.block ?? piece;
   if (!block) return '';
-  const title = (piece ?? block).running.map((run) => run.title).join(' and ');
-  return `${title} from ${sayClock(props.zone, (piece ?? block).from)}${isDeleted.value ? ' taken out' : ''}`;
+  const title = sayList((piece ?? block).running.map((run) => run.title));
+  const params = { title, time: sayClock(props.zone, (piece ?? block).from) };
+  return isDeleted.value ? t('tape.titleFromTakenOut', params) : t('tape.titleFrom', params);
 });
 
 function setWork(piece: DraftPiece, target: string): void {
@@ -96,41 +102,41 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
   <form v-if="draft" class="edit" @submit.prevent="editing.confirm(words)" @keydown.esc="editing.clear()">
     <div v-for="(piece, i) in draft.becomes" :key="i" class="piece">
       <label>
-        <span>From</span>
-        <ClockField v-model="piece.from" label="From" :zone="zone" />
+        <span>{{ t('common.from') }}</span>
+        <ClockField v-model="piece.from" :label="t('common.from')" :zone="zone" />
       </label>
       <label>
-        <span>To</span>
+        <span>{{ t('tape.to') }}</span>
         <ClockField
           v-if="isOwnTo(piece)"
           :model-value="piece.to!"
-          label="To"
+          :label="t('tape.to')"
           :zone="zone"
           :after="piece.from"
           @update:model-value="piece.to = $event"
         />
-        <span v-else class="figure open">goes on</span>
+        <span v-else class="figure open">{{ t('tape.goesOn') }}</span>
       </label>
       <CheckField
         v-if="draft.block === null || draft.block.to === null"
         class="check"
         :model-value="piece.to === null"
         @update:model-value="setEnd(piece, $event === true)"
-        >goes on now</CheckField
+        >{{ t('tape.goesOnNow') }}</CheckField
       >
       <div class="work">
-        <span>Work</span>
+        <span>{{ t('common.work') }}</span>
         <TargetPicker
           :model-value="piece.running[0]?.target ?? ''"
-          :text="piece.running.map(({ title }) => title).join(' and ')"
-          label="Work"
+          :text="sayList(piece.running.map(({ title }) => title))"
+          :label="t('common.work')"
           @update:model-value="setWork(piece, $event)"
           @update:text="setTitle(piece, $event)"
           @kind="setKind(piece, $event)"
         />
       </div>
       <label>
-        <span>Kind</span>
+        <span>{{ t('common.kind') }}</span>
         <BFormSelect
           size="sm"
           :model-value="piece.running[0]?.workType ?? 'run'"
@@ -140,23 +146,22 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
         </BFormSelect>
       </label>
       <label>
-        <span>Person</span>
+        <span>{{ t('common.person') }}</span>
         <BFormSelect v-model="piece.technician" size="sm">
           <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
         </BFormSelect>
       </label>
-      <BButton variant="quiet" size="sm" @click="editing.split(i, now)">Split</BButton>
-      <BButton variant="quiet" size="sm" @click="editing.drop(i)">Take out</BButton>
+      <BButton variant="quiet" size="sm" @click="editing.split(i, now)">{{ t('common.split') }}</BButton>
+      <BButton variant="quiet" size="sm" @click="editing.drop(i)">{{ t('tape.takeOut') }}</BButton>
     </div>
     <p v-if="conflict" class="attention" role="alert">
-      Somebody has changed this meanwhile. You took hold of {{ conflict.was }}; there is now
-      {{ conflict.is }}. Leave it, and take hold of what is there now.
+      {{ t('tape.somebodyHasChangedThisMeanwhile', { was: conflict.was, is: conflict.is }) }}
     </p>
-    <p v-if="isDeleted" class="gone">This block is taken out: it never was.</p>
+    <p v-if="isDeleted" class="gone">{{ t('tape.thisBlockIsTakenOutItNeverWas') }}</p>
     <div v-if="editing.isChanged.value" class="effect">
       <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
       <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
-      <p v-else-if="effect.isFetching.value" class="quiet">Looking what it would do…</p>
+      <p v-else-if="effect.isFetching.value" class="quiet">{{ t('tape.lookingWhatItWouldDo') }}</p>
     </div>
     <ConfirmActs
       v-model="draft.reason"

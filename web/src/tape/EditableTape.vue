@@ -9,6 +9,7 @@ import { snapEdge } from './snap.ts';
 import type { DraftPiece } from './useTapeEdit.ts';
 import type { TapeBlock } from './usePersonDay.ts';
 import { PlainButton } from '../kit/parts/index.ts';
+import { sayList, t } from '../words/index.ts';
 
 /** One person's day, large: blocks are taken hold of, edges drawn, gaps filled. */
 const props = defineProps<{
@@ -44,7 +45,7 @@ const STEPS: Readonly<Record<string, number>> = {
 const width = useElementWidth(tape);
 const percent = (share: number) => `${share * 100}%`;
 type Runs = readonly { readonly title: string; readonly order: string | null }[];
-const sayAll = (running: Runs) => running.map(({ title }) => title).join(' and ');
+const sayAll = (running: Runs) => sayList(running.map(({ title }) => title));
 /** The whole words where they fit, else the number of the order. */
 function labelOf({ from, to }: Span, running: Runs): string {
   const share = Math.min(1, props.scale.place(to)) - Math.max(0, props.scale.place(from));
@@ -129,14 +130,14 @@ const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
 
 <template>
   <div ref="tape" class="tape">
-    <span v-if="planned" class="planned" :style="placed(planned)" title="planned"></span>
+    <span v-if="planned" class="planned" :style="placed(planned)" :title="t('common.planned')"></span>
     <span v-for="shift in shifts" :key="`s${shift.from}`" class="shift" :style="placed(shift)"></span>
     <span
       v-for="each in breaks"
       :key="`b${each.from}`"
       class="break"
       :style="placed(each)"
-      title="break"
+      :title="t('common.break')"
     ></span>
     <PlainButton
       v-for="gap in gaps"
@@ -144,7 +145,7 @@ const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
       class="gap"
       :style="placed(gap)"
       :disabled="!mayEdit"
-      :aria-label="`On nothing from ${clock(gap.from)} to ${clock(gap.to)}: fill it`"
+      :aria-label="t('tape.onNothingFromToFillIt', { time: clock(gap.from), time2: clock(gap.to) })"
       @click="emit('begin', gap)"
     ></PlainButton>
     <PlainButton
@@ -154,7 +155,13 @@ const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
       :class="[block.stint.running[0]?.workType, { torn: block.stint.isTorn }]"
       :style="{ ...placed(block), '--tint': tintOf(tints, block.stint.running[0]?.order ?? null) }"
       :title="titleOf(block)"
-      :aria-label="`${titleOf(block)}, ${clock(block.from)} to ${block.stint.isOpen ? 'now' : clock(block.to)}`"
+      :aria-label="
+        t('tape.blockTo', {
+          title: titleOf(block),
+          time: clock(block.from),
+          end: block.stint.isOpen ? t('common.now') : clock(block.to),
+        })
+      "
       @click="emit('take', block)"
     >
       <span>{{ labelOf(block, block.stint.running) }}</span>
@@ -174,7 +181,7 @@ const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
         role="slider"
         tabindex="0"
         :style="{ left }"
-        :aria-label="edge === 'from' ? 'Beginning' : 'End'"
+        :aria-label="edge === 'from' ? t('tape.beginning') : t('tape.end')"
         :aria-valuenow="at"
         :aria-valuetext="clock(at)"
         @pointerdown.prevent="hold"

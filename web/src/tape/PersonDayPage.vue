@@ -17,6 +17,7 @@ import { usePresenceEdit } from './usePresenceEdit.ts';
 import { usePersonDay } from './usePersonDay.ts';
 import type { TapeBlock } from './usePersonDay.ts';
 import { useTapeEdit } from './useTapeEdit.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const now = useNow();
@@ -51,7 +52,11 @@ const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
 const outWords = computed(() => {
   const last = told.value?.shifts.at(-1);
   if (!last) return '';
-  return last.isOpen ? 'still in' : last.isTorn ? 'and nobody signed out' : `out ${clock(last.to)}`;
+  return last.isOpen
+    ? t('tape.stillIn')
+    : last.isTorn
+      ? t('tape.andNobodySignedOut')
+      : t('tape.out', { time: clock(last.to) });
 });
 /** The block whose history is open. */
 const opened = computed(() => blocks.value.find(({ from }) => from === draft.value?.block?.from));
@@ -89,9 +94,9 @@ function add(): void {
   <DeskFrame
     v-model:search="search"
     :title="sayDay(dayNumber)"
-    step="day"
-    today="today"
-    search-label="Another person"
+    :step="t('kit.stepDay')"
+    :today="t('kit.toToday')"
+    :search-label="t('kit.anotherPerson')"
     @back="go((dayNumber - 1) as LocalDay)"
     @on="go(Math.min(dayNumber + 1, today) as LocalDay)"
     @today="go(today)"
@@ -119,26 +124,30 @@ function add(): void {
       <p class="counts">
         <b class="person">{{ told.name }}</b>
         <span
-          ><b class="figure">{{ desk.hours(told.attendedSeconds) }}</b> attended</span
+          ><b class="figure">{{ desk.hours(told.attendedSeconds) }}</b> {{ t('common.attended') }}</span
         >
         <span
-          ><b class="figure">{{ desk.hours(told.chargedSeconds) }}</b> on something</span
+          ><b class="figure">{{ desk.hours(told.chargedSeconds) }}</b> {{ t('common.onSomething') }}</span
         >
-        <span v-if="planned">planned {{ clock(planned.from) }} to {{ clock(planned.to) }}</span>
-        <span v-else>nothing planned</span>
-        <RouterLink :to="{ name: 'week', params: { technician, day } }">the week</RouterLink>
+        <span v-if="planned">{{
+          t('tape.plannedTo', { time: clock(planned.from), time2: clock(planned.to) })
+        }}</span>
+        <span v-else>{{ t('tape.nothingPlanned') }}</span>
+        <RouterLink :to="{ name: 'week', params: { technician, day } }">{{ t('tape.theWeek') }}</RouterLink>
       </p>
       <p v-if="told.isClosed" class="note">
-        This day lies in a closed pay period: it can be read, not changed.
+        {{ t('tape.thisDayLiesInAClosedPayPeriod') }}
       </p>
       <p v-if="!told.mayCorrect && desk.may('ledger.correct')" class="note">
-        {{ told.name }} is not one of your people: this day can be read, others put it right.
+        {{ t('tape.isNotOneOfYourPeopleThisDay', { name: told.name }) }}
       </p>
       <UndoBar :acts="acts" />
       <div class="row">
         <p class="name">
-          <template v-if="shifts.length > 0">in {{ clock(shifts[0]!.from) }}, {{ outWords }}</template>
-          <template v-else>not signed in</template>
+          <template v-if="shifts.length > 0">{{
+            t('tape.inAndOut', { time: clock(shifts[0]!.from), out: outWords })
+          }}</template>
+          <template v-else>{{ t('common.notSignedIn') }}</template>
         </p>
         <EditableTape
           v-if="desk.zone"
@@ -159,11 +168,11 @@ function add(): void {
         />
         <div class="legend">
           <p v-for="each in told.hours" :key="each.id" class="written">
-            <b class="figure">+ {{ desk.hours(each.seconds) }}</b> {{ each.title }}, written down
+            <b class="figure">+ {{ desk.hours(each.seconds) }}</b>
+            {{ t('tape.writtenDown', { title: each.title }) }}
           </p>
           <p>
-            Take hold of a block to draw its edges or to move it; a dashed stretch is time on nothing: press
-            it to fill it. Arrow keys move an edge by a minute.
+            {{ t('tape.takeHoldOfABlockToDrawItsEdges') }}
           </p>
         </div>
       </div>
@@ -177,7 +186,7 @@ function add(): void {
         :blocks="blocks"
       />
       <section v-if="opened" class="day-part history">
-        <h2>How this block came to be</h2>
+        <h2>{{ t('tape.howThisBlockCameToBe') }}</h2>
         <ol>
           <ScanHistory :scan="opened.stint.opened" />
           <ScanHistory v-if="opened.stint.closed" :scan="opened.stint.closed" />

@@ -12,6 +12,7 @@ import ClockField from './ClockField.vue';
 import ConfirmActs from './ConfirmActs.vue';
 import type { PresenceEditing } from './usePresenceEdit.ts';
 import { CheckField } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 /** What a shift or a break becomes, in fields, and what that would do. */
 const props = defineProps<{ editing: PresenceEditing; isBusy: boolean; zone: Zone; now: Instant }>();
@@ -31,8 +32,11 @@ const effect = useQuery({
 const refusal = computed(() => (effect.error.value ? sayRefusal(effect.error.value) : ''));
 const words = computed(() => {
   const piece = becomes.value ?? draft.value?.was;
-  const what = `${draft.value?.kind ?? ''} from ${piece ? sayClock(props.zone, piece.from) : ''}`;
-  return becomes.value ? what : `${what} taken out`;
+  const what = t('tape.kindFrom', {
+    kind: draft.value ? t(`presence.${draft.value.kind}`) : '',
+    time: piece ? sayClock(props.zone, piece.from) : '',
+  });
+  return becomes.value ? what : t('tape.isTakenOut', { title: what });
 });
 function setEnd(isOpen: boolean): void {
   if (becomes.value) becomes.value.to = isOpen ? null : toInstant(props.now - (props.now % 60));
@@ -43,18 +47,18 @@ function setEnd(isOpen: boolean): void {
   <form v-if="draft" class="edit" @submit.prevent="editing.confirm(words)" @keydown.esc="editing.clear()">
     <div v-if="becomes" class="fields">
       <label>
-        <span>{{ draft.kind === 'shift' ? 'In' : 'Break from' }}</span>
+        <span>{{ draft.kind === 'shift' ? t('common.inHead') : t('tape.breakFrom') }}</span>
         <ClockField
           v-model="becomes.from"
-          :label="draft.kind === 'shift' ? 'In' : 'Break from'"
+          :label="draft.kind === 'shift' ? t('common.inHead') : t('tape.breakFrom')"
           :zone="zone"
         />
       </label>
       <label v-if="becomes.to !== null">
-        <span>{{ draft.kind === 'shift' ? 'Out' : 'until' }}</span>
+        <span>{{ draft.kind === 'shift' ? t('tape.outHead') : t('tape.until') }}</span>
         <ClockField
           :model-value="becomes.to"
-          :label="draft.kind === 'shift' ? 'Out' : 'Break until'"
+          :label="draft.kind === 'shift' ? t('tape.outHead') : t('tape.breakUntil')"
           :zone="zone"
           :after="becomes.from"
           @update:model-value="becomes.to = $event"
@@ -64,15 +68,15 @@ function setEnd(isOpen: boolean): void {
         class="check"
         :model-value="becomes.to === null"
         @update:model-value="setEnd($event === true)"
-        >{{ draft.kind === 'shift' ? 'still in' : 'goes on now' }}</CheckField
+        >{{ draft.kind === 'shift' ? t('tape.stillIn') : t('tape.goesOnNow') }}</CheckField
       >
-      <BButton variant="quiet" size="sm" @click="editing.drop()">Take out</BButton>
+      <BButton variant="quiet" size="sm" @click="editing.drop()">{{ t('tape.takeOut') }}</BButton>
     </div>
-    <p v-else>This {{ draft.kind }} is taken out: it never was.</p>
+    <p v-else>{{ t('tape.thisIsTakenOutItNeverWas', { kind: draft.kind }) }}</p>
     <div v-if="editing.body.value" class="effect">
       <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
       <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
-      <p v-else class="quiet">Looking what it would do…</p>
+      <p v-else class="quiet">{{ t('tape.lookingWhatItWouldDo') }}</p>
     </div>
     <ConfirmActs
       v-model="draft.reason"

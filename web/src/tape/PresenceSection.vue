@@ -7,6 +7,7 @@ import type { Instant, Span, Zone } from '@wergon/core/time';
 import { sayClock, useDesk } from '../kit/index.ts';
 import PresenceForm from './PresenceForm.vue';
 import type { PresenceEditing } from './usePresenceEdit.ts';
+import { t } from '../words/index.ts';
 
 /** When somebody was in and on break, as a list; each is put right where it stands. */
 const props = defineProps<{
@@ -32,7 +33,13 @@ const rows = computed((): Row[] =>
 const draft = computed(() => props.editing.draft.value);
 const isTaken = (row: Row) => draft.value?.kind === row.kind && draft.value?.was?.from === row.from;
 const end = ({ kind, to, isOpen, isTorn }: Row) =>
-  isTorn ? 'nobody said' : isOpen ? (kind === 'shift' ? 'still in' : 'goes on') : clock(to);
+  isTorn
+    ? t('tape.nobodySaid')
+    : isOpen
+      ? kind === 'shift'
+        ? t('tape.stillIn')
+        : t('tape.goesOn')
+      : clock(to);
 
 /** As planned, or an hour ago, and never in the future. */
 function addShift(): void {
@@ -51,11 +58,11 @@ function addBreak(): void {
 
 <template>
   <section class="day-part">
-    <h2>In, out and breaks</h2>
+    <h2>{{ t('tape.inOutAndBreaks') }}</h2>
     <table class="across">
       <tbody>
         <tr v-for="row in rows" :key="`${row.kind} ${row.from}`" :class="{ taken: isTaken(row) }">
-          <th scope="row">{{ row.kind }}</th>
+          <th scope="row">{{ t(`presence.${row.kind}`) }}</th>
           <td class="figure">{{ clock(row.from) }}</td>
           <td class="figure" :class="{ attention: row.isTorn }">{{ end(row) }}</td>
           <td class="figure number">{{ desk.hours(row.to - row.from) }}</td>
@@ -64,20 +71,22 @@ function addBreak(): void {
               v-if="mayEdit"
               variant="quiet"
               size="sm"
-              :aria-label="`Change the ${row.kind} from ${clock(row.from)}`"
+              :aria-label="t('tape.changeTheFrom', { kind: row.kind, time: clock(row.from) })"
               @click="editing.take(told.technician, row.kind, row)"
             >
-              Change
+              {{ t('common.change') }}
             </BButton>
           </td>
         </tr>
       </tbody>
     </table>
-    <p v-if="rows.length === 0" class="quiet">Nobody has signed {{ told.name }} in on this day.</p>
+    <p v-if="rows.length === 0" class="quiet">
+      {{ t('tape.nobodyHasSignedInOnThisDay', { name: told.name }) }}
+    </p>
     <PresenceForm v-if="draft" :editing="editing" :is-busy="isBusy" :zone="zone" :now="now" />
     <div v-else-if="mayEdit" class="acts">
-      <BButton variant="quiet" size="sm" @click="addShift">Add a shift</BButton>
-      <BButton variant="quiet" size="sm" @click="addBreak">Add a break</BButton>
+      <BButton variant="quiet" size="sm" @click="addShift">{{ t('tape.addAShift') }}</BButton>
+      <BButton variant="quiet" size="sm" @click="addBreak">{{ t('tape.addABreak') }}</BButton>
     </div>
   </section>
 </template>

@@ -5,6 +5,7 @@ import { computed, ref, useId, useTemplateRef, watch } from 'vue';
 import type { TargetJson } from '@wergon/contract/tape';
 import type { WorkType } from '@wergon/core/work';
 import { useTargetSearch } from './useTargetSearch.ts';
+import { t } from '../words/index.ts';
 
 /** A field for what time is put on: words or a scanned code, found while it is typed. */
 const props = defineProps<{ label: string; title?: string; isWrong?: boolean; fieldId?: string }>();
@@ -91,7 +92,7 @@ async function onKey(event: KeyboardEvent): Promise<void> {
       :aria-expanded="isOpen"
       :aria-controls="`${id}-list`"
       :aria-activedescendant="isOpen && found[place] ? `${id}-${place}` : undefined"
-      placeholder="task, activity or code"
+      :placeholder="t('tape.taskActivityOrCode')"
       @update:model-value="type(String($event ?? ''))"
       @focus="input?.element?.select()"
       @blur="leave"
@@ -109,7 +110,7 @@ async function onKey(event: KeyboardEvent): Promise<void> {
         {{ each.title }} <span class="quiet">{{ each.more }}</span>
       </li>
       <li v-if="found.length === 0 && !isLooking" class="quiet" role="option" aria-selected="false">
-        no task or activity matches
+        {{ t('tape.noTaskOrActivityMatches') }}
       </li>
     </ul>
   </div>

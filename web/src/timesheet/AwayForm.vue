@@ -7,6 +7,7 @@ import { ABSENCE_KINDS } from '@wergon/contract/people';
 import type { WeekJson } from '@wergon/contract/timesheet';
 import { callRoute, sayDate, useAct } from '../kit/index.ts';
 import { CheckField } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 /** A day on which somebody was away: it stands in the week instead of hours. */
 const props = defineProps<{ technician: string; days: WeekJson['days'] }>();
@@ -38,22 +39,22 @@ async function save(): Promise<void> {
 <template>
   <form class="away" @submit.prevent="save">
     <label
-      >Absent on
+      >{{ t('timesheet.absentOn') }}
       <BFormSelect v-model="away.day" size="sm">
         <option v-for="each in days" :key="each.day" :value="each.day">{{ sayDate(each.day) }}</option>
       </BFormSelect></label
     >
     <template v-if="!isAway()">
       <label
-        >for
+        >{{ t('timesheet.for') }}
         <BFormSelect v-model="away.kind" size="sm">
-          <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ kind }}</option>
+          <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ t(`absences.${kind}`) }}</option>
         </BFormSelect></label
       >
-      <CheckField v-model="away.isPaid" class="check">paid</CheckField>
+      <CheckField v-model="away.isPaid" class="check">{{ t('common.paid') }}</CheckField>
     </template>
     <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">
-      {{ isAway() ? 'Remove absence' : 'Save absence' }}
+      {{ isAway() ? t('timesheet.removeAbsence') : t('timesheet.saveAbsence') }}
     </BButton>
     <span v-if="problem" class="attention" role="alert">{{ problem }}</span>
   </form>

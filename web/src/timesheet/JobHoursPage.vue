@@ -11,6 +11,7 @@ import { TargetPicker } from '../tape/index.ts';
 import LengthField from './LengthField.vue';
 import { UndoBar } from '../loose-ends/index.ts';
 import { useHours } from './useHours.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const route = useRoute();
@@ -67,7 +68,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
       { ...base, entry: first?.id ?? null, seconds },
       ...rest.map(({ id }) => ({ ...base, entry: id, seconds: 0 })),
     ],
-    `${person.name}, ${sayDate(cell.day)}: ${seconds === 0 ? 'removed' : desk.hours(seconds)}`,
+    `${person.name}, ${sayDate(cell.day)}: ${seconds === 0 ? t('common.removed') : desk.hours(seconds)}`,
   );
 }
 </script>
@@ -75,23 +76,23 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
 <template>
   <DeskFrame
     v-model:search="search"
-    :title="`Week ${weekOf(monday)}`"
-    step="week"
-    today="now"
-    search-label="Person, department"
+    :title="t('common.week', { week: weekOf(monday) })"
+    :step="t('kit.stepWeek')"
+    :today="t('kit.toNow')"
+    :search-label="t('kit.findPersonDepartment')"
     v-on="steps"
   >
     <template #ruler>
       <p class="span">
-        <b>{{ week?.title ?? 'No job chosen' }}</b> {{ sayDay(monday) }} to
-        {{ sayDay(sunday) }}
+        <b>{{ week?.title ?? t('timesheet.noJobChosen') }}</b>
+        {{ t('common.to', { day: sayDay(monday), day2: sayDay(sunday) }) }}
       </p>
     </template>
     <ReconcileTabs />
     <div class="choose">
-      <TargetPicker v-model="target" v-model:text="text" label="Task or activity" />
+      <TargetPicker v-model="target" v-model:text="text" :label="t('timesheet.taskOrActivity')" />
       <span v-if="week" class="figure"
-        ><b>{{ desk.hours(week.totalSeconds) }}</b> in this week</span
+        ><b>{{ desk.hours(week.totalSeconds) }}</b> {{ t('timesheet.inThisWeek') }}</span
       >
       <Yardstick
         v-if="standing"
@@ -101,19 +102,19 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
         :label="yardstickWords(standing.comparison, standing.hasEstimate, desk.hours)"
       />
       <span v-if="standing" class="figure" :class="{ attention: standing.balance.isOver }"
-        ><b>{{ standing.balance.hours }}</b> {{ standing.balance.word }} in all</span
+        ><b>{{ standing.balance.hours }}</b> {{ t('timesheet.inAll', { word: standing.balance.word }) }}</span
       >
     </div>
     <UndoBar :acts="hours" />
     <template v-if="target === ''">
-      <p class="none">Choose what was worked on, then enter who worked on it and for how long.</p>
+      <p class="none">{{ t('timesheet.chooseWhatWasWorkedOnThenEnter') }}</p>
       <QueryState
         v-if="!inWork.data.value"
         :is-pending="inWork.isPending.value"
         :error="inWork.error.value"
         @retry="inWork.refetch()"
       />
-      <ul v-else class="jobs" aria-label="In work now">
+      <ul v-else class="jobs" :aria-label="t('timesheet.inWorkNow')">
         <li v-for="each in inWork.data.value.targets" :key="each.id">
           <RouterLink :to="{ name: 'job-hours', params: { target: each.id } }">{{ each.title }}</RouterLink>
           <span class="quiet">{{ each.more }}</span>
@@ -129,11 +130,11 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
     <table v-else class="across">
       <thead>
         <tr>
-          <th scope="col">Person</th>
+          <th scope="col">{{ t('common.person') }}</th>
           <th v-for="each in week.days" :key="each.day" scope="col" class="number">
             {{ sayDate(each.day) }}
           </th>
-          <th scope="col" class="number">Week</th>
+          <th scope="col" class="number">{{ t('timesheet.week') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -162,7 +163,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
         </tr>
       </tbody>
     </table>
-    <p v-if="week && people.length === 0" class="none">Nobody of this name.</p>
+    <p v-if="week && people.length === 0" class="none">{{ t('common.nobodyOfThisName') }}</p>
   </DeskFrame>
 </template>
 

@@ -12,6 +12,7 @@ import { UndoBar } from '../loose-ends/index.ts';
 import { useHours } from './useHours.ts';
 import { isComplete, useSlips } from './useSlips.ts';
 import type { Slip } from './useSlips.ts';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const now = useNow();
@@ -87,31 +88,35 @@ async function record(): Promise<void> {
         ];
   });
   const drafts = sent.flatMap(({ id }) => id ?? []);
-  if (await hours.enter(body, `${body.length} ${body.length === 1 ? 'slip' : 'slips'} recorded`, drafts))
-    slips.forget(sent);
+  if (await hours.enter(body, t('timesheet.recorded', { n: body.length }), drafts)) slips.forget(sent);
 }
-const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.max(0, now.value - at))}`);
+const ageOf = ({ at }: Slip) =>
+  at === null ? '' : t('timesheet.keptFor', { hours: desk.hours(Math.max(0, now.value - at)) });
 </script>
 
 <template>
-  <DeskFrame title="Paper slips">
+  <DeskFrame :title="t('common.paperSlips')">
     <template #ruler>
       <p class="lead">
-        Enter goes on; codes can be scanned into person and task. What still lacks something is kept, and
-        counts nowhere.
+        {{ t('timesheet.enterGoesOnCodesCanBeScanned') }}
       </p>
     </template>
     <ReconcileTabs />
     <UndoBar :acts="hours" />
     <p v-if="problem" class="problem attention" role="alert">
       {{ problem }}
-      <BButton v-if="!isLoaded" variant="quiet" size="sm" @click="slips.load()"> Try again </BButton>
+      <BButton v-if="!isLoaded" variant="quiet" size="sm" @click="slips.load()">
+        {{ t('common.tryAgain') }}
+      </BButton>
     </p>
-    <p v-else-if="!isLoaded" class="problem quiet">Reading what was kept…</p>
+    <p v-else-if="!isLoaded" class="problem quiet">{{ t('timesheet.readingWhatWasKept') }}</p>
     <div v-if="isLoaded" class="sheet">
       <div ref="list" class="list">
         <div class="slip head" aria-hidden="true">
-          <span>Person</span><span>Day</span><span>Task or activity</span><span>Kind</span><span>Hours</span
+          <span>{{ t('common.person') }}</span><span>{{ t('common.dayHead') }}</span
+          ><span>{{ t('timesheet.taskOrActivity') }}</span
+          ><span>{{ t('common.kind') }}</span
+          ><span>{{ t('common.hours') }}</span
           ><span></span>
         </div>
         <div
@@ -120,7 +125,7 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
           data-slip
           class="slip"
           role="group"
-          :aria-label="`Slip ${i + 1}`"
+          :aria-label="t('timesheet.slipNumber', { number: i + 1 })"
           @keydown.enter="onEnter($event, i)"
           @input="slips.keepSoon()"
         >
@@ -129,14 +134,14 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
               v-model="row.personText"
               size="sm"
               :class="{ wrong: row.personText !== '' && row.technician === '' }"
-              :aria-label="`Person of slip ${i + 1}`"
-              placeholder="name, number or badge"
+              :aria-label="t('timesheet.personOfSlip', { number: i + 1 })"
+              :placeholder="t('timesheet.nameNumberOrBadge')"
               autocomplete="off"
               @change="findPerson(row)"
             />
-            <small v-if="row.personText !== '' && row.technician === ''" class="attention"
-              >nobody of this name</small
-            >
+            <small v-if="row.personText !== '' && row.technician === ''" class="attention">{{
+              t('timesheet.nobodyOfThisName')
+            }}</small>
           </span>
           <span class="day">
             <BFormInput
@@ -144,8 +149,8 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
               size="sm"
               class="figure"
               :class="{ wrong: !isDay(row.day) || badField(row, 'day') }"
-              :aria-label="`Day of slip ${i + 1}`"
-              placeholder="day, or -1"
+              :aria-label="t('timesheet.dayOfSlip', { number: i + 1 })"
+              :placeholder="t('timesheet.dayOr1')"
               @change="setDay(row)"
             />
             <small>{{ sayOwnDay(row.day) }}</small>
@@ -153,17 +158,17 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
           <TargetPicker
             v-model="row.target"
             v-model:text="row.targetText"
-            :label="`Task of slip ${i + 1}`"
+            :label="t('timesheet.taskOfSlip', { number: i + 1 })"
             :is-wrong="(row.targetText !== '' && row.target === '') || badField(row, 'target')"
             @kind="row.workType = $event"
           />
           <BFormSelect
             v-model="row.workType"
             size="sm"
-            :aria-label="`Kind of slip ${i + 1}`"
+            :aria-label="t('timesheet.kindOfSlip', { number: i + 1 })"
             @change="slips.keepSoon()"
           >
-            <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
+            <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ t(`workTypes.${kind}`) }}</option>
           </BFormSelect>
           <BFormInput
             v-model="row.hours"
@@ -173,7 +178,7 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
               wrong: (row.hours !== '' && parseHours(row.hours) === undefined) || badField(row, 'seconds'),
             }"
             inputmode="decimal"
-            :aria-label="`Hours of slip ${i + 1}`"
+            :aria-label="t('timesheet.hoursOfSlip', { number: i + 1 })"
             placeholder="1:30"
           />
           <span class="end">
@@ -184,27 +189,27 @@ const ageOf = ({ at }: Slip) => (at === null ? '' : `kept for ${desk.hours(Math.
             <BButton
               variant="quiet"
               size="sm"
-              :aria-label="`Drop slip ${i + 1}`"
+              :aria-label="t('timesheet.dropSlip', { number: i + 1 })"
               tabindex="-1"
               @click="slips.drop(row)"
             >
-              drop
+              {{ t('timesheet.drop') }}
             </BButton>
           </span>
         </div>
         <div class="acts">
           <BButton variant="primary" :disabled="complete.length === 0 || hours.isBusy.value" @click="record">
-            Record {{ complete.length }} {{ complete.length === 1 ? 'slip' : 'slips' }}
+            {{ t('timesheet.record', { n: complete.length }) }}
           </BButton>
-          <BButton variant="quiet" @click="slips.append()">Another line</BButton>
+          <BButton variant="quiet" @click="slips.append()">{{ t('timesheet.anotherLine') }}</BButton>
         </div>
       </div>
-      <aside aria-label="Sums by person">
-        <h2>To compare with the paper</h2>
+      <aside :aria-label="t('timesheet.sumsByPerson')">
+        <h2>{{ t('timesheet.toCompareWithThePaper') }}</h2>
         <p v-for="sum in sums" :key="sum.name" class="sum">
           <span>{{ sum.name }}</span> <b class="figure">{{ desk.hours(sum.seconds) }}</b>
         </p>
-        <p v-if="sums.length === 0" class="quiet">Sums stand here as soon as a line is whole.</p>
+        <p v-if="sums.length === 0" class="quiet">{{ t('timesheet.sumsStandHereAsSoonAsALineIs') }}</p>
       </aside>
     </div>
   </DeskFrame>

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { WeekJson } from '@wergon/contract/timesheet';
 import { sayDay, useDesk } from '../kit/index.ts';
+import { t } from '../words/index.ts';
 
 /** Seven columns, each as high as what was planned; what a day holds stands in it, scanned below, written down above. */
 const props = defineProps<{ week: WeekJson }>();
@@ -34,7 +35,11 @@ const columns = computed(() =>
     return { ...day, words: sayDay(day.day), parts: [...scanned, ...entered] };
   }),
 );
-const STATES = { open: '', approved: 'approved', changed: 'changed since approved' } as const;
+const STATES = {
+  open: '',
+  approved: t('timesheet.approved'),
+  changed: t('timesheet.changedSinceApproved'),
+} as const;
 </script>
 
 <template>
@@ -63,10 +68,12 @@ const STATES = { open: '', approved: 'approved', changed: 'changed since approve
       }}</RouterLink>
       <p class="figure">
         {{ day.totalSeconds > 0 ? desk.hours(day.totalSeconds) : '–' }}
-        <small v-if="day.plannedSeconds > 0">of {{ desk.hours(day.plannedSeconds) }}</small>
+        <small v-if="day.plannedSeconds > 0">{{
+          t('timesheet.of', { hours: desk.hours(day.plannedSeconds) })
+        }}</small>
       </p>
       <p class="state" :class="{ attention: day.state === 'changed' }">
-        {{ day.absence ?? (day.isClosed ? 'closed' : STATES[day.state]) }}
+        {{ day.absence ?? (day.isClosed ? t('timesheet.closed') : STATES[day.state]) }}
       </p>
     </div>
     <div></div>

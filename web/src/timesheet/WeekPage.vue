@@ -16,6 +16,7 @@ import LengthField from './LengthField.vue';
 import { UndoBar } from '../loose-ends/index.ts';
 import { useHours } from './useHours.ts';
 import WeekColumns from './WeekColumns.vue';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const route = useRoute();
@@ -85,7 +86,7 @@ async function write(
       // Several lengths that stood in one cell become the one that was typed.
       ...rest.map(({ id }) => ({ ...base, entry: id, seconds: 0 })),
     ],
-    `${week.value?.name ?? ''}, ${sayDay(onDay)}, ${row.title}: ${seconds === 0 ? 'removed' : desk.hours(seconds)}`,
+    `${week.value?.name ?? ''}, ${sayDay(onDay)}, ${row.title}: ${seconds === 0 ? t('common.removed') : desk.hours(seconds)}`,
   );
   if (done && row.target === added.target) await showNewRow(row, onDay);
 }
@@ -115,22 +116,23 @@ const openDate = (text: string) => {
 <template>
   <DeskFrame
     v-model:search="search"
-    :title="`Week ${weekOf(monday)}`"
-    step="week"
-    today="now"
-    search-label="Another person"
+    :title="t('common.week', { week: weekOf(monday) })"
+    :step="t('kit.stepWeek')"
+    :today="t('kit.toNow')"
+    :search-label="t('kit.anotherPerson')"
     @back="go(addDays(monday, -7))"
     @on="go(addDays(monday, 7))"
     @today="go(today)"
   >
     <template #ruler>
       <p class="span">
-        <b>{{ week?.name }}</b> {{ sayDay(monday) }} to {{ sayDay(addDays(monday, 6)) }}
+        <b>{{ week?.name }}</b>
+        {{ t('common.to', { day: sayDay(monday), day2: sayDay(addDays(monday, 6)) }) }}
         <label
-          ><span>any day</span>
+          ><span>{{ t('timesheet.anyDay') }}</span>
           <DateField
             :model-value="mondayText"
-            label="Any day of the week"
+            :label="t('timesheet.anyDayOfTheWeek')"
             required
             is-small
             @update:model-value="openDate"
@@ -155,32 +157,34 @@ const openDate = (text: string) => {
       <div class="whom">
         <BFormSelect
           size="sm"
-          aria-label="Person"
+          :aria-label="t('common.person')"
           :model-value="technician"
           @update:model-value="go(monday, String($event))"
         >
           <option v-for="person in people" :key="person.id" :value="person.id">{{ person.name }}</option>
         </BFormSelect>
-        <span class="key"><i class="job"></i>scanned on jobs</span>
-        <span class="key"><i class="indirect"></i>scanned, indirect</span>
-        <span class="key"><i class="entered"></i>entered by hand</span>
-        <span class="key"><i class="planned"></i>planned</span>
+        <span class="key"><i class="job"></i>{{ t('timesheet.scannedOnJobs') }}</span>
+        <span class="key"><i class="indirect"></i>{{ t('timesheet.scannedIndirect') }}</span>
+        <span class="key"><i class="entered"></i>{{ t('timesheet.enteredByHand') }}</span>
+        <span class="key"><i class="planned"></i>{{ t('common.planned') }}</span>
       </div>
       <UndoBar :acts="hours" />
       <div class="wide">
         <WeekColumns :week="week" />
-        <div class="grid" role="table" aria-label="The week by task and activity">
+        <div class="grid" role="table" :aria-label="t('timesheet.theWeekByTaskAndActivity')">
           <div v-for="row in rows" :key="`${row.target} ${row.workType}`" class="line" role="row">
             <span role="rowheader" class="title"
               >{{ row.title }}
-              <span v-if="row.workType !== 'run'" class="quiet">{{ row.workType }}</span></span
+              <span v-if="row.workType !== 'run'" class="quiet">{{
+                t(`workTypes.${row.workType}`)
+              }}</span></span
             >
             <span v-for="(cell, i) in row.cells" :key="cell.day" role="cell" class="cell">
               <RouterLink
                 v-if="cell.scannedSeconds > 0"
                 class="figure scanned"
                 :to="{ name: 'person-day', params: { technician, day: cell.day } }"
-                :title="cell.isOpen ? 'in progress' : 'scanned: correct it on the tape'"
+                :title="cell.isOpen ? t('common.inProgress') : t('timesheet.scannedCorrectItOnTheTape')"
                 >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
               >
               <LengthField
@@ -198,18 +202,20 @@ const openDate = (text: string) => {
               <TargetPicker
                 v-model="added.target"
                 v-model:text="added.text"
-                label="Another task or activity"
+                :label="t('timesheet.anotherTaskOrActivity')"
                 @kind="added.workType = $event"
               />
-              <BFormSelect v-model="added.workType" size="sm" aria-label="Kind of work">
-                <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
+              <BFormSelect v-model="added.workType" size="sm" :aria-label="t('timesheet.kindOfWork')">
+                <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">
+                  {{ t(`workTypes.${kind}`) }}
+                </option>
               </BFormSelect>
             </span>
             <span v-for="each in week.days" :key="each.day" role="cell" class="cell">
               <LengthField
                 :key="additions"
                 :seconds="0"
-                :label="`${added.text || 'new row'}, ${sayDate(each.day)}`"
+                :label="`${added.text || t('timesheet.newRow')}, ${sayDate(each.day)}`"
                 :disabled="added.target === '' || isBehind || isThere || each.isClosed || each.isFuture"
                 @change="
                   write(
@@ -226,10 +232,11 @@ const openDate = (text: string) => {
         </div>
       </div>
       <AwayForm v-if="desk.may('people.change')" :technician="technician" :days="week.days" />
-      <p v-if="isThere" class="none quiet">This row is already above.</p>
+      <p v-if="isThere" class="none quiet">{{ t('timesheet.thisRowIsAlreadyAbove') }}</p>
       <p v-if="rows.length === 0" class="none">
-        No time recorded for {{ week.name }} in this week<template v-if="week.lastDay"
-          >; the last day before it is
+        {{ t('timesheet.noTimeRecordedForInThisWeek', { name: week.name })
+        }}<template v-if="week.lastDay"
+          >{{ t('timesheet.theLastDayBeforeItIs') }}
           <RouterLink :to="{ name: 'week', params: { technician, day: week.lastDay } }">{{
             sayDate(week.lastDay)
           }}</RouterLink></template

@@ -4,6 +4,7 @@ import type { DraftFields, DraftJson } from '@wergon/contract/timesheet';
 import { parseDay, parseHours } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { callRoute, wordsOf } from '../kit/index.ts';
+import { t } from '../words/index.ts';
 
 export type Slip = DraftFields & {
   readonly key: number;
@@ -102,7 +103,7 @@ export function useSlips() {
         problem.value = '';
       } catch (error) {
         row.saved = '';
-        problem.value = `Not kept yet: ${wordsOf(error)}`;
+        problem.value = t('timesheet.notKeptYet', { why: wordsOf(error) });
       }
     }
   }

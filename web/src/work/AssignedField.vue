@@ -4,6 +4,7 @@ import { BButton } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import type { Preparation } from '@wergon/contract/work';
 import type { TaskDraft } from './orderDraft.ts';
+import { t } from '../words/index.ts';
 
 /** Who is to do a task, the first to be asked first: technicians and crews. */
 const assigned = defineModel<TaskDraft['assigned']>({ required: true });
@@ -32,22 +33,22 @@ function sooner(i: number): void {
 
 <template>
   <div class="assigned">
-    <span class="label">Assigned, first asked first</span>
+    <span class="label">{{ t('work.assignedFirstAskedFirst') }}</span>
     <ol v-if="assigned.length > 0">
       <li v-for="(each, i) in assigned" :key="`${each.kind} ${each.id}`">
         {{ nameOf(each) }}
-        <BButton v-if="i > 0" variant="quiet" size="sm" @click="sooner(i)">Sooner</BButton>
+        <BButton v-if="i > 0" variant="quiet" size="sm" @click="sooner(i)">{{ t('work.sooner') }}</BButton>
         <BButton variant="quiet" size="sm" @click="assigned = assigned.filter((_one, j) => j !== i)">
-          Remove
+          {{ t('common.remove') }}
         </BButton>
       </li>
     </ol>
-    <PickField size="sm" aria-label="Assign somebody" @pick="add">
-      <option value="">Assign…</option>
-      <optgroup v-if="preparation?.crews.length" label="Crews">
+    <PickField size="sm" :aria-label="t('work.assignSomebody')" @pick="add">
+      <option value="">{{ t('work.assign') }}</option>
+      <optgroup v-if="preparation?.crews.length" :label="t('common.crews')">
         <option v-for="crew in preparation.crews" :key="crew" :value="`crew:${crew}`">{{ crew }}</option>
       </optgroup>
-      <optgroup label="People">
+      <optgroup :label="t('common.people')">
         <option v-for="{ id, name } in preparation?.technicians ?? []" :key="id" :value="`technician:${id}`">
           {{ name }}
         </option>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../words/index.ts';
 defineProps<{
   changes: readonly { readonly field: string; readonly before: string; readonly after: string }[];
 }>();
@@ -11,7 +12,7 @@ defineProps<{
       <template v-if="before"
         ><s>{{ before }}</s> →
       </template>
-      {{ after || 'nothing' }}
+      {{ after || t('common.nothing') }}
     </li>
   </ul>
 </template>

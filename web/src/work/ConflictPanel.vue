@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next';
 import type { Conflict, TaskDraft } from './orderDraft.ts';
+import { t } from '../words/index.ts';
 
 defineProps<{ conflicts: readonly Conflict[]; taken: readonly string[] }>();
 const emit = defineEmits<{ theirs: [field: Conflict['field']]; mine: [field: Conflict['field']] }>();
 
 const NAMES: Partial<Record<string, string>> = {
-  title: 'Description',
-  due: 'Due',
-  quantity: 'Pieces',
-  jobType: 'Job type',
-  estimateIncludes: 'What the estimate includes',
+  title: t('work.description'),
+  due: t('work.due'),
+  quantity: t('work.pieces'),
+  jobType: t('common.jobType'),
+  estimateIncludes: t('work.whatTheEstimateIncludes'),
 };
 const nameOf = (field: string) => NAMES[field] ?? field[0]?.toUpperCase() + field.slice(1);
 
@@ -21,12 +22,12 @@ function say(field: string, json: string): string {
     return (value as TaskDraft[])
       .map(
         ({ title, runHours, setupHours, runHoursPerPiece }) =>
-          `${title} (${[setupHours, runHours, runHoursPerPiece].filter(Boolean).join(' + ') || 'no estimate'})`,
+          `${title} (${[setupHours, runHours, runHoursPerPiece].filter(Boolean).join(' + ') || t('common.noEstimate')})`,
       )
       .join(', ');
   if (Array.isArray(value)) return value.join(', ');
   return value === null || value === ''
-    ? 'nothing'
+    ? t('common.nothing')
     : typeof value === 'object'
       ? JSON.stringify(value)
       : String(value as string | number);
@@ -34,17 +35,19 @@ function say(field: string, json: string): string {
 </script>
 
 <template>
-  <section class="conflict" role="alert" aria-label="Changed by somebody else">
-    <p><b>Somebody else saved this order while you were writing.</b> Nothing of yours is lost.</p>
+  <section class="conflict" role="alert" :aria-label="t('work.changedBySomebodyElse')">
+    <p>
+      <b>{{ t('work.somebodyElseSavedThisOrderWhile') }}</b> {{ t('work.nothingOfYoursIsLost') }}
+    </p>
     <p v-if="taken.length > 0">
-      Taken over, because you had not touched it: {{ taken.map(nameOf).join(', ') }}.
+      {{ t('work.takenOverBecauseYouHadNotTouched', { fields: taken.map(nameOf).join(', ') }) }}
     </p>
     <table v-if="conflicts.length > 0">
       <thead>
         <tr>
-          <th scope="col">Both of you changed</th>
-          <th scope="col">Yours</th>
-          <th scope="col">Theirs</th>
+          <th scope="col">{{ t('work.bothOfYouChanged') }}</th>
+          <th scope="col">{{ t('work.yours') }}</th>
+          <th scope="col">{{ t('work.theirs') }}</th>
           <td></td>
         </tr>
       </thead>
@@ -54,13 +57,17 @@ function say(field: string, json: string): string {
           <td>{{ say(each.field, each.mine) }}</td>
           <td>{{ say(each.field, each.theirs) }}</td>
           <td class="acts">
-            <BButton variant="quiet" size="sm" @click="emit('mine', each.field)"> Keep mine </BButton>
-            <BButton variant="quiet" size="sm" @click="emit('theirs', each.field)"> Take theirs </BButton>
+            <BButton variant="quiet" size="sm" @click="emit('mine', each.field)">
+              {{ t('work.keepMine') }}
+            </BButton>
+            <BButton variant="quiet" size="sm" @click="emit('theirs', each.field)">
+              {{ t('work.takeTheirs') }}
+            </BButton>
           </td>
         </tr>
       </tbody>
     </table>
-    <p v-if="conflicts.length === 0">Look it over and save again.</p>
+    <p v-if="conflicts.length === 0">{{ t('work.lookItOverAndSaveAgain') }}</p>
   </section>
 </template>
 

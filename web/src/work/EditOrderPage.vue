@@ -15,6 +15,7 @@ import { HOURS, areHours, draftOf, estimateDraft, joinDrafts, newOrder, orderBod
 import type { Conflict, OrderDraft, TaskDraft } from './orderDraft.ts';
 import StandardChooser from './StandardChooser.vue';
 import TaskEditor from './TaskEditor.vue';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const route = useRoute();
@@ -125,7 +126,11 @@ const headProblem = computed(() =>
 
 <template>
   <main class="order-form">
-    <h1>{{ id === null ? 'New work order' : `Order ${begun?.order.number ?? ''}` }}</h1>
+    <h1>
+      {{
+        id === null ? t('work.newWorkOrder') : t('work.orderNumber', { number: begun?.order.number ?? '' })
+      }}
+    </h1>
     <QueryState
       v-if="!isReady"
       :is-pending="preparation.isPending.value || (id !== null && !loadError)"
@@ -141,7 +146,11 @@ const headProblem = computed(() =>
         @mine="keepMine"
       />
       <div class="fields">
-        <FormField v-slot="{ id: field, described }" label="Number" :error="form.errors.value['number']">
+        <FormField
+          v-slot="{ id: field, described }"
+          :label="t('common.number')"
+          :error="form.errors.value['number']"
+        >
           <BFormInput
             :id="field"
             v-model="draft.number"
@@ -152,39 +161,51 @@ const headProblem = computed(() =>
         </FormField>
         <FormField
           v-slot="{ id: field }"
-          label="Description"
+          :label="t('work.description')"
           class="wide"
           :error="form.errors.value['title']"
         >
           <BFormInput :id="field" v-model="draft.title" required />
         </FormField>
-        <FormField v-slot="{ id: field }" label="Customer" :error="form.errors.value['customer']">
+        <FormField
+          v-slot="{ id: field }"
+          :label="t('common.customer')"
+          :error="form.errors.value['customer']"
+        >
           <BFormInput :id="field" v-model="draft.customer" list="customers" required />
         </FormField>
-        <FormField v-slot="{ id: field }" label="Pieces" :error="form.errors.value['quantity']">
+        <FormField v-slot="{ id: field }" :label="t('work.pieces')" :error="form.errors.value['quantity']">
           <BFormInput :id="field" v-model="draft.quantity" class="figure" type="number" min="0" required />
         </FormField>
-        <FormField v-slot="{ id: field }" label="Due" :error="form.errors.value['due']">
-          <DateField :id="field" v-model="draft.due" label="Due" />
+        <FormField v-slot="{ id: field }" :label="t('work.due')" :error="form.errors.value['due']">
+          <DateField :id="field" v-model="draft.due" :label="t('work.due')" />
         </FormField>
-        <FormField v-slot="{ id: field }" label="Unit on the bench" :error="form.errors.value['unit']">
+        <FormField
+          v-slot="{ id: field }"
+          :label="t('work.unitOnTheBench')"
+          :error="form.errors.value['unit']"
+        >
           <BFormSelect :id="field" v-model="draft.unit">
-            <option value="">none</option>
+            <option value="">{{ t('common.none') }}</option>
             <option v-for="each in preparation.data.value?.units ?? []" :key="each.id" :value="each.id">
               {{ each.words }}{{ each.owner ? `, ${each.owner}` : '' }}
             </option>
           </BFormSelect>
         </FormField>
-        <FormField v-slot="{ id: field }" label="Item, for stock">
+        <FormField v-slot="{ id: field }" :label="t('work.itemForStock')">
           <BFormInput :id="field" v-model="draft.item" />
         </FormField>
-        <FormField v-slot="{ id: field }" label="Division">
+        <FormField v-slot="{ id: field }" :label="t('common.division')">
           <BFormInput :id="field" v-model="draft.division" list="divisions" />
         </FormField>
-        <FormField v-slot="{ id: field }" label="Job type">
+        <FormField v-slot="{ id: field }" :label="t('common.jobType')">
           <BFormInput :id="field" v-model="draft.jobType" list="job-types" />
         </FormField>
-        <FormField v-slot="{ id: field, described }" label="Price" :error="form.errors.value['price']">
+        <FormField
+          v-slot="{ id: field, described }"
+          :label="t('work.price')"
+          :error="form.errors.value['price']"
+        >
           <BFormInput
             :id="field"
             v-model="draft.price"
@@ -196,7 +217,7 @@ const headProblem = computed(() =>
         <ChargeFields v-model="draft.charge" />
         <FormField
           v-slot="{ id: field }"
-          label="Notes, printed on the traveler"
+          :label="t('work.notesPrintedOnTheTraveler')"
           class="wide"
           :error="form.errors.value['notes']"
         >
@@ -213,7 +234,7 @@ const headProblem = computed(() =>
         <option v-for="each in preparation.data.value?.jobTypes ?? []" :key="each" :value="each"></option>
       </datalist>
       <fieldset class="includes">
-        <legend>The estimate includes</legend>
+        <legend>{{ t('work.theEstimateIncludes') }}</legend>
         <CheckField
           v-for="workType in WORK_TYPES"
           :key="workType"
@@ -221,9 +242,9 @@ const headProblem = computed(() =>
           class="check"
           :value="workType"
           :disabled="workType === 'run' || workType === 'rework'"
-          >{{ workType }}
+          >{{ t(`workTypes.${workType}`) }}
         </CheckField>
-        <span class="quiet">Other time adds to the cost but is not compared with the estimate.</span>
+        <span class="quiet">{{ t('work.otherTimeAddsToTheCostButIs') }}</span>
       </fieldset>
       <StandardChooser :subject="subject" @take="takeStandard" />
       <TaskEditor
@@ -234,35 +255,38 @@ const headProblem = computed(() =>
         :split="split"
       />
       <p v-if="preparation.data.value?.grades.length === 0" class="attention">
-        Tasks need a grade for their cost. <RouterLink to="/shop/lists">Add one in Shop.</RouterLink>
+        {{ t('work.tasksNeedAGradeForTheirCost') }}
+        <RouterLink to="/shop/lists">{{ t('work.addOneInShop') }}</RouterLink>
       </p>
       <div class="sum">
         <span
-          ><b class="figure">{{ desk.hours(estimate.seconds) }}</b> estimated</span
+          ><b class="figure">{{ desk.hours(estimate.seconds) }}</b> {{ t('work.estimated') }}</span
         >
-        <span v-if="unread > 0" class="attention"
-          >without the hours of {{ unread }} {{ unread === 1 ? 'task' : 'tasks' }} that cannot be read</span
-        >
+        <span v-if="unread > 0" class="attention">{{
+          t('work.withoutTheHoursOfThatCannot', { n: unread })
+        }}</span>
         <span
-          ><b class="figure">{{ desk.money(formatCents(estimate.cost)) }}</b> labor at standard rates, burden
-          included</span
+          ><b class="figure">{{ desk.money(formatCents(estimate.cost)) }}</b>
+          {{ t('work.laborAtStandardRatesBurdenIncluded') }}</span
         >
         <span v-if="estimate.margin !== null" :class="{ attention: estimate.margin < 0 }"
-          ><b class="figure">{{ desk.money(formatCents(estimate.margin)) }}</b> of the price
-          {{ estimate.margin < 0 ? 'short of it' : 'left over it' }}</span
+          ><b class="figure">{{ desk.money(formatCents(estimate.margin)) }}</b>
+          {{
+            t('work.ofThePrice', { which: estimate.margin < 0 ? t('work.shortOfIt') : t('work.leftOverIt') })
+          }}</span
         >
       </div>
       <p v-if="headProblem" class="attention" role="alert">{{ headProblem }}</p>
       <div class="acts">
         <BButton type="submit" variant="primary" :disabled="form.isBusy.value || conflicts.length > 0">{{
-          form.isBusy.value ? 'Saving…' : id === null ? 'Save as draft' : 'Save'
+          form.isBusy.value ? t('work.saving') : id === null ? t('work.saveAsDraft') : t('common.save')
         }}</BButton>
         <RouterLink
           :to="id === null ? { name: 'work' } : { name: 'order', params: { order: id } }"
           class="btn btn-quiet"
-          >Back</RouterLink
+          >{{ t('common.back') }}</RouterLink
         >
-        <span class="quiet" role="status">{{ form.isDirty.value ? 'not saved yet' : '' }}</span>
+        <span class="quiet" role="status">{{ form.isDirty.value ? t('common.notSavedYet') : '' }}</span>
       </div>
     </form>
   </main>

@@ -6,6 +6,7 @@ import type { OrderJson, OrderRow, TaskRow } from '@wergon/contract/compare';
 import { ORDER_MOVES } from '@wergon/core/work';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import { CheckField } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 type State = OrderRow['state'];
 const props = defineProps<{ order: OrderJson['order']; tasks: readonly TaskRow[] }>();
@@ -20,17 +21,17 @@ const copyNumber = ref('');
 const params = computed(() => ({ order: props.order.id }));
 
 const WORDS: Readonly<Record<State, string>> = {
-  draft: 'Back to draft',
-  accepted: 'Accept',
-  released: 'Release',
-  'on-hold': 'Hold',
-  finished: 'Finish',
-  closed: 'Close',
+  draft: t('work.backToDraft'),
+  accepted: t('common.accept'),
+  released: t('work.release'),
+  'on-hold': t('work.hold'),
+  finished: t('work.finish'),
+  closed: t('common.close'),
 };
 const wordFor = (to: State): string => {
-  if (to === 'finished' && props.order.state === 'closed') return 'Open again';
+  if (to === 'finished' && props.order.state === 'closed') return t('work.openAgain');
   return to === 'released' && !['draft', 'accepted'].includes(props.order.state)
-    ? 'Release again'
+    ? t('work.releaseAgain')
     : WORDS[to];
 };
 const moves = computed(() => ORDER_MOVES[props.order.state]);
@@ -70,42 +71,46 @@ async function copy(): Promise<void> {
       <BButton v-for="to in moves" :key="to" variant="quiet" :disabled="isBusy" @click="begin(to)">
         {{ wordFor(to) }}
       </BButton>
-      <RouterLink :to="{ name: 'edit-order', params }" class="btn btn-quiet">Change</RouterLink>
+      <RouterLink :to="{ name: 'edit-order', params }" class="btn btn-quiet">{{
+        t('common.change')
+      }}</RouterLink>
       <RouterLink
         :to="{ path: '/shop/labels', query: { kind: 'travelers', order: order.id } }"
         class="btn btn-quiet"
-        >Traveler</RouterLink
+        >{{ t('work.traveler') }}</RouterLink
       >
-      <RouterLink :to="{ name: 'story', params }" class="btn btn-quiet">Story</RouterLink>
-      <BButton variant="quiet" @click="beginCopy">Copy</BButton>
+      <RouterLink :to="{ name: 'story', params }" class="btn btn-quiet">{{ t('work.story') }}</RouterLink>
+      <BButton variant="quiet" @click="beginCopy">{{ t('work.copy') }}</BButton>
     </div>
     <div v-else-if="asks === 'people'" class="ask" role="alert">
       <p>
-        <b>{{ order.peopleOn.join(', ') }}</b> {{ order.peopleOn.length === 1 ? 'is' : 'are' }} on this order
-        now. Nothing stops by itself.
+        <b>{{ order.peopleOn.join(', ') }}</b>
+        {{ t('work.onThisOrderNowNothingStopsBy', { n: order.peopleOn.length }) }}
       </p>
-      <BButton variant="primary" :disabled="isBusy" @click="go(wanted, { stopsPeople: true })"
-        >{{ wordFor(wanted) }} and stop them</BButton
-      >
+      <BButton variant="primary" :disabled="isBusy" @click="go(wanted, { stopsPeople: true })">{{
+        t('work.andStopThem', { act: wordFor(wanted) })
+      }}</BButton>
       <BButton variant="quiet" :disabled="isBusy" @click="go(wanted)">
-        {{ wordFor(wanted) }}, leave them on it
+        {{ t('work.leaveThemOnIt', { act: wordFor(wanted) }) }}
       </BButton>
-      <BButton variant="quiet" @click="asks = null">Not now</BButton>
+      <BButton variant="quiet" @click="asks = null">{{ t('work.notNow') }}</BButton>
     </div>
     <form v-else-if="asks === 'accept'" class="ask" @submit.prevent="go('accepted', { accepted })">
       <p>
-        <b>Which optional tasks were accepted?</b> The others stay on paper and are no part of the estimate.
+        <b>{{ t('work.whichOptionalTasksWereAccepted') }}</b> {{ t('work.theOthersStayOnPaperAndAreNo') }}
       </p>
       <CheckField v-for="task in optional" :key="task.id" v-model="accepted" class="check" :value="task.id">{{
         task.title
       }}</CheckField>
-      <BButton type="submit" variant="primary" :disabled="isBusy">Accept</BButton>
-      <BButton variant="quiet" @click="asks = null">Not now</BButton>
+      <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('common.accept') }}</BButton>
+      <BButton variant="quiet" @click="asks = null">{{ t('work.notNow') }}</BButton>
     </form>
     <form v-else class="ask" @submit.prevent="copy">
-      <label>Number of the copy <BFormInput v-model="copyNumber" class="figure" required /></label>
-      <BButton type="submit" variant="primary" :disabled="isBusy">Make a draft</BButton>
-      <BButton variant="quiet" @click="asks = null">Not now</BButton>
+      <label
+        >{{ t('work.numberOfTheCopy') }} <BFormInput v-model="copyNumber" class="figure" required
+      /></label>
+      <BButton type="submit" variant="primary" :disabled="isBusy">{{ t('work.makeADraft') }}</BButton>
+      <BButton variant="quiet" @click="asks = null">{{ t('work.notNow') }}</BButton>
     </form>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </div>

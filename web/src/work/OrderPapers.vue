@@ -6,6 +6,7 @@ import type { Instant } from '@wergon/core/time';
 import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
 import ChangeList from './ChangeList.vue';
 import { FileField, PlainButton } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ order: OrderJson['order'] }>();
 const desk = useDesk();
@@ -18,7 +19,9 @@ const changes = computed(() => (showsAll.value ? props.order.changes : props.ord
 const when = (at: Instant): string =>
   desk.zone ? `${sayDay(desk.zone.dayAt(at))} ${sayClock(desk.zone, at)}` : '';
 const sayFileSize = (bytes: number) =>
-  bytes < 1_000_000 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+  bytes < 1_000_000
+    ? t('work.kb', { size: Math.ceil(bytes / 1000) })
+    : t('work.mb', { size: (bytes / 1_000_000).toFixed(1) });
 
 async function readBase64(file: File): Promise<string> {
   const url = await new Promise<string>((resolve, reject) => {
@@ -31,7 +34,7 @@ async function readBase64(file: File): Promise<string> {
 }
 async function attach(file: File): Promise<void> {
   if (file.size > 5 * 1024 * 1024) {
-    problem.value = `${file.name} is larger than 5 MB.`;
+    problem.value = t('work.isLargerThan5Mb', { name: file.name });
     return;
   }
   const base64 = await readBase64(file);
@@ -56,20 +59,21 @@ const remove = (attachment: string) =>
 <template>
   <div class="papers">
     <section v-if="order.price !== null || order.notes">
-      <h3>Price and notes</h3>
+      <h3>{{ t('work.priceAndNotes') }}</h3>
       <p v-if="order.price !== null">
-        <b class="figure">{{ desk.money(order.price) }}</b> price<template v-if="order.margin !== null"
+        <b class="figure">{{ desk.money(order.price) }}</b> {{ t('work.priceWord')
+        }}<template v-if="order.margin !== null"
           >,
           <b class="figure" :class="{ attention: order.margin.startsWith('-') }">{{
             desk.money(order.margin)
           }}</b>
-          expected margin over the estimated labor</template
+          {{ t('work.expectedMarginOverTheEstimated') }}</template
         >
       </p>
       <p v-if="order.notes" class="notes">{{ order.notes }}</p>
     </section>
     <section>
-      <h3>Attachments</h3>
+      <h3>{{ t('work.attachments') }}</h3>
       <ul>
         <li v-for="each in order.attachments" :key="each.id">
           <PlainButton class="link" :disabled="isBusy" @click="open(each.id)">
@@ -79,31 +83,31 @@ const remove = (attachment: string) =>
             >{{ sayFileSize(each.size) }}, {{ each.addedBy }}, {{ when(each.addedAt) }}</span
           >
           <BButton v-if="desk.may('work.change')" variant="quiet" size="sm" @click="remove(each.id)">
-            Remove
+            {{ t('common.remove') }}
           </BButton>
         </li>
-        <li v-if="order.attachments.length === 0" class="quiet">none</li>
+        <li v-if="order.attachments.length === 0" class="quiet">{{ t('common.none') }}</li>
       </ul>
       <FileField
         v-if="desk.may('work.change')"
         class="btn btn-quiet btn-sm"
         accept=".png,.jpg,.jpeg,.webp,.pdf"
         @choose="attach"
-        >Attach a picture or PDF</FileField
+        >{{ t('work.attachAPictureOrPdf') }}</FileField
       >
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     </section>
     <section>
-      <h3>What was changed</h3>
+      <h3>{{ t('work.whatWasChanged') }}</h3>
       <ol>
         <li v-for="(each, i) in changes" :key="i">
           <span class="quiet">{{ when(each.at) }}, {{ each.by }}</span>
           <ChangeList :changes="each.changes" />
         </li>
-        <li v-if="order.changes.length === 0" class="quiet">nothing since it was made</li>
+        <li v-if="order.changes.length === 0" class="quiet">{{ t('work.nothingSinceItWasMade') }}</li>
       </ol>
       <BButton v-if="order.changes.length > FIRST" variant="quiet" size="sm" @click="showsAll = !showsAll">
-        {{ showsAll ? 'The latest only' : `All ${order.changes.length}` }}
+        {{ showsAll ? t('work.theLatestOnly') : t('work.all', { n: order.changes.length }) }}
       </BButton>
     </section>
   </div>

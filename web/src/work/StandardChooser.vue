@@ -9,6 +9,7 @@ import { callRoute } from '../kit/index.ts';
 import { stepDraft } from './orderDraft.ts';
 import type { TaskDraft } from './orderDraft.ts';
 import { CheckField } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ subject: OrderSubject }>();
 const emit = defineEmits<{ take: [tasks: readonly TaskDraft[], title: string] }>();
@@ -54,15 +55,16 @@ function take(): void {
 
 <template>
   <div v-if="query.data.value && (jobs.length > 0 || tasks.size > 0)" class="chooser">
-    <label for="standard">From a standard</label>
+    <label for="standard">{{ t('work.fromAStandard') }}</label>
     <BFormSelect id="standard" v-model="chosenId">
-      <option value="">choose…</option>
-      <optgroup v-if="fitting.length > 0" label="Standard jobs">
+      <option value="">{{ t('work.choose') }}</option>
+      <optgroup v-if="fitting.length > 0" :label="t('work.standardJobs')">
         <option v-for="each in fitting" :key="each.id" :value="each.id">
-          {{ each.title }}{{ each.scope.kind === 'general' ? '' : `, for ${each.scope.name}` }}
+          {{ each.title
+          }}{{ each.scope.kind === 'general' ? '' : `, ${t('work.for', { name: each.scope.name })}` }}
         </option>
       </optgroup>
-      <optgroup label="Single tasks">
+      <optgroup :label="t('work.singleTasks')">
         <option v-for="[id, task] in [...tasks].filter(([, each]) => !each.isOff)" :key="id" :value="id">
           {{ task.title }}
         </option>
@@ -75,12 +77,11 @@ function take(): void {
         v-model="chosenOptional"
         class="check"
         :value="step.task"
-        >with
-        {{ tasks.get(step.task)?.title }}
+        >{{ t('work.withWhat', { more: tasks.get(step.task)?.title }) }}
       </CheckField>
     </template>
     <BButton v-if="job || single" variant="quiet" @click="take">
-      {{ job ? `Add its tasks` : 'Add this task' }}
+      {{ job ? t('work.addItsTasks') : t('work.addThisTask') }}
     </BButton>
   </div>
 </template>

@@ -5,6 +5,7 @@ import { SCOPE_KINDS } from '@wergon/contract/work';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
 import { callRoute, useForm } from '../kit/index.ts';
 import { CheckField, FormField, PickField } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ tasks: readonly StandardTaskJson[]; job?: StandardJobJson }>();
 const emit = defineEmits<{ done: [] }>();
@@ -16,10 +17,10 @@ const form = useForm({
   steps: (props.job?.steps ?? []).map((step) => ({ ...step })),
 });
 const WORDS = {
-  general: 'everything',
-  item: 'an item',
-  unitType: 'a type of unit',
-  customer: 'a customer',
+  general: t('work.everything'),
+  item: t('work.anItem'),
+  unitType: t('work.aTypeOfUnit'),
+  customer: t('work.aCustomer'),
 } as const;
 const titles = computed(() => new Map(props.tasks.map(({ id, title }) => [id, title])));
 const left = computed(() =>
@@ -57,10 +58,15 @@ async function save(): Promise<void> {
 <template>
   <form class="job-form" @submit.prevent="save">
     <div class="fields">
-      <FormField v-slot="{ id }" label="Standard job" class="wide" :error="form.errors.value['job.title']">
+      <FormField
+        v-slot="{ id }"
+        :label="t('work.standardJob')"
+        class="wide"
+        :error="form.errors.value['job.title']"
+      >
         <BFormInput :id="id" v-model="form.fields.value.title" required />
       </FormField>
-      <FormField v-slot="{ id }" label="For">
+      <FormField v-slot="{ id }" :label="t('common.for')">
         <BFormSelect :id="id" v-model="form.fields.value.scopeKind">
           <option v-for="kind in SCOPE_KINDS" :key="kind" :value="kind">{{ WORDS[kind] }}</option>
         </BFormSelect>
@@ -68,7 +74,7 @@ async function save(): Promise<void> {
       <FormField
         v-if="form.fields.value.scopeKind !== 'general'"
         v-slot="{ id }"
-        label="Which"
+        :label="t('work.which')"
         :error="form.errors.value['job.scope.name']"
       >
         <BFormInput :id="id" v-model="form.fields.value.scopeName" required />
@@ -77,37 +83,43 @@ async function save(): Promise<void> {
     <ol>
       <li v-for="(step, i) in form.fields.value.steps" :key="step.task">
         <span class="name">{{ titles.get(step.task) }}</span>
-        <CheckField v-model="step.isRequired" class="check">required</CheckField>
+        <CheckField v-model="step.isRequired" class="check">{{ t('work.required') }}</CheckField>
         <BButton
           variant="quiet"
           size="sm"
           :disabled="i === 0"
-          :aria-label="`${titles.get(step.task)} sooner`"
+          :aria-label="t('work.stepSooner', { title: titles.get(step.task) })"
           @click="move(i, -1)"
         >
-          Sooner
+          {{ t('work.sooner') }}
         </BButton>
         <BButton
           variant="quiet"
           size="sm"
           :disabled="i === form.fields.value.steps.length - 1"
-          :aria-label="`${titles.get(step.task)} later`"
+          :aria-label="t('work.stepLater', { title: titles.get(step.task) })"
           @click="move(i, 1)"
         >
-          Later
+          {{ t('work.later') }}
         </BButton>
-        <BButton variant="quiet" size="sm" @click="form.fields.value.steps.splice(i, 1)"> Remove </BButton>
+        <BButton variant="quiet" size="sm" @click="form.fields.value.steps.splice(i, 1)">
+          {{ t('common.remove') }}
+        </BButton>
       </li>
     </ol>
-    <PickField class="add" aria-label="Add a standard task" @pick="add">
-      <option value="">Add a standard task…</option>
+    <PickField class="add" :aria-label="t('work.addAStandardTask')" @pick="add">
+      <option value="">{{ t('work.chooseAStandardTask') }}</option>
       <option v-for="task in left" :key="task.id" :value="task.id">{{ task.title }}</option>
     </PickField>
     <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
     <div class="acts">
-      <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Save standard job</BButton>
-      <BButton variant="quiet" @click="emit('done')">Leave it as it is</BButton>
-      <CheckField v-if="job" v-model="form.fields.value.isOff" class="check">switched off</CheckField>
+      <BButton type="submit" variant="primary" :disabled="form.isBusy.value">{{
+        t('work.saveStandardJob')
+      }}</BButton>
+      <BButton variant="quiet" @click="emit('done')">{{ t('common.leaveItAsItIs') }}</BButton>
+      <CheckField v-if="job" v-model="form.fields.value.isOff" class="check">{{
+        t('common.switchedOff')
+      }}</CheckField>
     </div>
   </form>
 </template>

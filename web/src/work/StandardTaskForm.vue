@@ -5,13 +5,14 @@ import { callRoute, useForm } from '../kit/index.ts';
 import { CheckField, FormField } from '../kit/parts/index.ts';
 import { HOURS, newTask, stepBody, stepDraft } from './orderDraft.ts';
 import StepFields from './StepFields.vue';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ preparation: Preparation | undefined; task?: StandardTaskJson }>();
 const emit = defineEmits<{ done: [] }>();
 const WORDS = {
-  setupHours: 'Setup hours',
-  runHours: 'Run hours',
-  runHoursPerPiece: 'Run hours per piece',
+  setupHours: t('work.setupHours'),
+  runHours: t('work.runHours'),
+  runHoursPerPiece: t('work.runHoursPerPiece'),
 } as const;
 const form = useForm({
   isOff: props.task?.isOff ?? false,
@@ -31,16 +32,21 @@ async function save(): Promise<void> {
 <template>
   <form class="task-form" @submit.prevent="save">
     <div class="fields">
-      <FormField v-slot="{ id }" label="Standard task" class="wide" :error="form.errors.value['task.title']">
+      <FormField
+        v-slot="{ id }"
+        :label="t('work.standardTask')"
+        class="wide"
+        :error="form.errors.value['task.title']"
+      >
         <BFormInput :id="id" v-model="form.fields.value.step.title" required />
       </FormField>
-      <FormField v-slot="{ id }" label="Work center">
+      <FormField v-slot="{ id }" :label="t('common.workCenter')">
         <BFormInput :id="id" v-model="form.fields.value.step.workCenter" list="standard-centers" />
       </FormField>
       <datalist id="standard-centers">
         <option v-for="each in preparation?.workCenters ?? []" :key="each" :value="each"></option>
       </datalist>
-      <FormField v-slot="{ id }" label="Grade" :error="form.errors.value['task.grade']">
+      <FormField v-slot="{ id }" :label="t('common.grade')" :error="form.errors.value['task.grade']">
         <BFormSelect :id="id" v-model="form.fields.value.step.grade" required>
           <option v-for="grade in preparation?.grades ?? []" :key="grade.id" :value="grade.id">
             {{ grade.name }}
@@ -64,9 +70,13 @@ async function save(): Promise<void> {
     />
     <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
     <div class="acts">
-      <BButton type="submit" variant="primary" :disabled="form.isBusy.value">Save standard task</BButton>
-      <BButton variant="quiet" @click="emit('done')">Leave it as it is</BButton>
-      <CheckField v-if="task" v-model="form.fields.value.isOff" class="check">switched off</CheckField>
+      <BButton type="submit" variant="primary" :disabled="form.isBusy.value">{{
+        t('work.saveStandardTask')
+      }}</BButton>
+      <BButton variant="quiet" @click="emit('done')">{{ t('common.leaveItAsItIs') }}</BButton>
+      <CheckField v-if="task" v-model="form.fields.value.isOff" class="check">{{
+        t('common.switchedOff')
+      }}</CheckField>
     </div>
   </form>
 </template>

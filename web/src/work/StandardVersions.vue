@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query';
 import { callRoute, sayDay, useDesk } from '../kit/index.ts';
 import ChangeList from './ChangeList.vue';
+import { t } from '../words/index.ts';
 
 const props = defineProps<{ standard: string }>();
 const desk = useDesk();
@@ -14,8 +15,8 @@ const query = useQuery({
 <template>
   <ol v-if="query.data.value" class="versions">
     <li v-for="each in query.data.value.versions" :key="each.version">
-      <b>Version {{ each.version }}</b
-      >, {{ desk.zone ? sayDay(desk.zone.dayAt(each.savedAt)) : '' }}, {{ each.savedBy }}
+      <b>{{ t('work.version', { version: each.version }) }}</b>,
+      {{ desk.zone ? sayDay(desk.zone.dayAt(each.savedAt)) : '' }}, {{ each.savedBy }}
       <ChangeList :changes="each.changes" />
     </li>
   </ol>

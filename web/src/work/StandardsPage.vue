@@ -10,6 +10,7 @@ import { estimateDraft, newOrder, stepDraft } from './orderDraft.ts';
 import StandardJobForm from './StandardJobForm.vue';
 import StandardTaskForm from './StandardTaskForm.vue';
 import StandardVersions from './StandardVersions.vue';
+import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const query = useQuery({ queryKey: ['standards'], queryFn: () => callRoute('standards') });
@@ -44,21 +45,18 @@ const taskEstimate = (task: StandardTaskJson) =>
   estimateDraft({ ...newOrder(''), tasks: [stepDraft(task)] }, preparation.data.value?.grades ?? []);
 const longest = computed(() => Math.max(1, ...jobs.value.map((job) => estimateOf(job, false).seconds)));
 const SCOPES = {
-  general: 'everything',
-  item: 'item',
-  unitType: 'units of type',
-  customer: 'customer',
+  general: t('work.everything'),
+  item: t('work.item'),
+  unitType: t('work.unitsOfType'),
+  customer: t('work.customer'),
 } as const;
 const sayScope = ({ scope }: StandardJobJson) =>
-  scope.kind === 'general' ? 'everything' : `${SCOPES[scope.kind]} ${scope.name ?? ''}`;
+  scope.kind === 'general' ? SCOPES.general : `${SCOPES[scope.kind]} ${scope.name ?? ''}`;
 const mayChange = computed(() => desk.may('work.change'));
 </script>
 
 <template>
-  <ShopLayout
-    title="Standards"
-    lead="Steps that come back, with what they take. An order copies them and remembers the version; a new version changes no order that is already there."
-  >
+  <ShopLayout :title="t('common.standards')" :lead="t('work.stepsThatComeBackWithWhatThey')">
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -70,13 +68,13 @@ const mayChange = computed(() => desk.may('work.change'));
         <BFormInput
           v-model="search"
           type="search"
-          aria-label="Find a standard"
-          placeholder="Find a standard"
+          :aria-label="t('work.findAStandard')"
+          :placeholder="t('work.findAStandard')"
         />
-        <CheckField v-model="showsOff" class="check">also those switched off</CheckField>
+        <CheckField v-model="showsOff" class="check">{{ t('work.alsoThoseSwitchedOff') }}</CheckField>
         <span v-if="search" class="quiet" role="status"
-          >{{ jobs.length + shownTasks.length }} match
-          <BButton variant="quiet" size="sm" @click="search = ''">Show all</BButton></span
+          >{{ t('work.match', { n: jobs.length + shownTasks.length }) }}
+          <BButton variant="quiet" size="sm" @click="search = ''">{{ t('common.showAll') }}</BButton></span
         >
         <template v-if="mayChange">
           <BButton
@@ -84,14 +82,14 @@ const mayChange = computed(() => desk.may('work.change'));
             variant="primary"
             :disabled="editedJob === ''"
             @click="editedJob = ''"
-            >New standard job</BButton
+            >{{ t('work.newStandardJob') }}</BButton
           >
           <BButton
             :variant="tasks.length > 0 ? 'quiet' : 'primary'"
             :disabled="editedTask === ''"
             @click="editedTask = ''"
           >
-            New standard task
+            {{ t('work.newStandardTask') }}
           </BButton>
         </template>
       </div>
@@ -102,9 +100,9 @@ const mayChange = computed(() => desk.may('work.change'));
         @done="editedTask = null"
       />
 
-      <h2>Standard jobs</h2>
+      <h2>{{ t('work.standardJobs') }}</h2>
       <p v-if="jobs.length === 0" class="quiet">
-        {{ search ? 'None of this name.' : 'None yet. A job is an ordered set of standard tasks.' }}
+        {{ search ? t('work.noneOfThisName') : t('work.noneYetAJobIsAnOrderedSetOf') }}
       </p>
       <article v-for="job in jobs" :key="job.id" class="job" :class="{ off: job.isOff }">
         <StandardJobForm v-if="editedJob === job.id" :tasks="tasks" :job="job" @done="editedJob = null" />
@@ -116,10 +114,13 @@ const mayChange = computed(() => desk.may('work.change'));
           >
             <span class="name"
               ><b>{{ job.title }}</b
-              ><small
-                >for {{ sayScope(job) }} · version {{ job.version
-                }}{{ job.isOff ? ' · switched off' : '' }}</small
-              ></span
+              ><small>{{
+                t('work.forVersion', {
+                  scope: sayScope(job),
+                  version: job.version,
+                  more: job.isOff ? ` · ${t('common.switchedOff')}` : '',
+                })
+              }}</small></span
             >
             <span class="length">
               <span
@@ -133,17 +134,17 @@ const mayChange = computed(() => desk.may('work.change'));
             </span>
             <span class="figure number"
               >{{ desk.hours(estimateOf(job, true).seconds)
-              }}<small v-if="estimateOf(job, false).seconds > estimateOf(job, true).seconds"
-                >to {{ desk.hours(estimateOf(job, false).seconds) }}</small
-              ></span
+              }}<small v-if="estimateOf(job, false).seconds > estimateOf(job, true).seconds">{{
+                t('work.to', { hours: desk.hours(estimateOf(job, false).seconds) })
+              }}</small></span
             >
             <span class="figure number">{{ desk.money(formatCents(estimateOf(job, true).cost)) }}</span>
           </PlainButton>
           <div v-if="openedJob === job.id" class="inside">
             <ol>
               <li v-for="step in job.steps" :key="step.task">
-                {{ taskById.get(step.task)?.title ?? 'a task that is gone' }}
-                <span v-if="!step.isRequired" class="quiet">optional</span>
+                {{ taskById.get(step.task)?.title ?? t('work.aTaskThatIsGone') }}
+                <span v-if="!step.isRequired" class="quiet">{{ t('work.optional') }}</span>
                 <span v-if="taskById.get(step.task)" class="figure quiet">{{
                   desk.hours(taskEstimate(taskById.get(step.task)!).seconds)
                 }}</span>
@@ -154,11 +155,13 @@ const mayChange = computed(() => desk.may('work.change'));
                 v-if="mayChange && !job.isOff"
                 :to="{ name: 'new-order', query: { standard: job.id } }"
                 class="btn btn-primary"
-                >Make an order from it</RouterLink
+                >{{ t('work.makeAnOrderFromIt') }}</RouterLink
               >
-              <BButton v-if="mayChange" variant="quiet" @click="editedJob = job.id"> Change </BButton>
+              <BButton v-if="mayChange" variant="quiet" @click="editedJob = job.id">
+                {{ t('common.change') }}
+              </BButton>
               <BButton variant="quiet" @click="history = history === job.id ? null : job.id">
-                Versions
+                {{ t('work.versions') }}
               </BButton>
             </div>
             <StandardVersions v-if="history === job.id" :standard="job.id" />
@@ -166,27 +169,29 @@ const mayChange = computed(() => desk.may('work.change'));
         </template>
       </article>
 
-      <h2>Standard tasks</h2>
+      <h2>{{ t('work.standardTasks') }}</h2>
       <p v-if="shownTasks.length === 0" class="quiet">
-        {{ search ? 'None of this name.' : 'None yet. Begin with the steps that every job has.' }}
+        {{ search ? t('work.noneOfThisName') : t('work.noneYetBeginWithTheStepsThat') }}
       </p>
       <table v-else>
         <thead>
           <tr>
-            <th scope="col">Task</th>
-            <th scope="col">Work center</th>
-            <th scope="col" class="number">Setup</th>
-            <th scope="col" class="number">Run</th>
-            <th scope="col" class="number">Per piece</th>
-            <th scope="col" class="number">Steps</th>
-            <th scope="col">In</th>
-            <th scope="col" class="number">Version</th>
+            <th scope="col">{{ t('work.taskHead') }}</th>
+            <th scope="col">{{ t('common.workCenter') }}</th>
+            <th scope="col" class="number">{{ t('work.setup') }}</th>
+            <th scope="col" class="number">{{ t('work.run') }}</th>
+            <th scope="col" class="number">{{ t('work.perPiece') }}</th>
+            <th scope="col" class="number">{{ t('work.steps') }}</th>
+            <th scope="col">{{ t('common.inHead') }}</th>
+            <th scope="col" class="number">{{ t('work.versionHead') }}</th>
             <td></td>
           </tr>
         </thead>
         <tbody v-for="task in shownTasks" :key="task.id">
           <tr :class="{ off: task.isOff }">
-            <td>{{ task.title }}<template v-if="task.isOff">, switched off</template></td>
+            <td>
+              {{ task.title }}<template v-if="task.isOff">, {{ t('common.switchedOff') }}</template>
+            </td>
             <td>{{ task.workCenter }}</td>
             <td class="number figure">{{ task.setupHours }}</td>
             <td class="number figure">{{ task.runHours }}</td>
@@ -198,7 +203,7 @@ const mayChange = computed(() => desk.may('work.change'));
                   ? task.usedBy[0]
                   : task.usedBy.length === 0
                     ? ''
-                    : `${task.usedBy.length} jobs`
+                    : t('work.jobs', { n: task.usedBy.length })
               }}
             </td>
             <td class="number figure">{{ task.version }}</td>
@@ -209,10 +214,10 @@ const mayChange = computed(() => desk.may('work.change'));
                 size="sm"
                 @click="editedTask = editedTask === task.id ? null : task.id"
               >
-                Change
+                {{ t('common.change') }}
               </BButton>
               <BButton variant="quiet" size="sm" @click="history = history === task.id ? null : task.id">
-                Versions
+                {{ t('work.versions') }}
               </BButton>
             </td>
           </tr>

@@ -4,6 +4,7 @@ import type { Preparation } from '@wergon/contract/work';
 import { REPORT_KINDS, REPORT_TIMES } from '@wergon/contract/work';
 import { CheckField, FormField } from '../kit/parts/index.ts';
 import type { TaskDraft } from './orderDraft.ts';
+import { t } from '../words/index.ts';
 
 /** What a step holds beside its line: instructions, reports, a fixed price. */
 const task = defineModel<TaskDraft>({ required: true });
@@ -31,47 +32,57 @@ const numberOrNull = (typed: unknown) => {
 <template>
   <div class="step">
     <div>
-      <h3>Instructions</h3>
+      <h3>{{ t('work.instructions') }}</h3>
       <div v-for="(each, i) in task.instructions" :key="i" class="line">
         <span class="mono quiet">{{ i + 1 }}</span>
-        <BFormInput v-model="each.text" size="sm" :aria-label="`Instruction ${i + 1} of ${name}`" />
+        <BFormInput
+          v-model="each.text"
+          size="sm"
+          :aria-label="t('work.instructionOf', { number: i + 1, name })"
+        />
         <BFormInput
           v-model="each.hours"
           size="sm"
           class="figure hours"
           inputmode="decimal"
-          :aria-label="`Hours of instruction ${i + 1} of ${name}`"
+          :aria-label="t('work.hoursOfInstructionOf', { number: i + 1, name })"
           placeholder="h"
         />
-        <BButton variant="quiet" size="sm" @click="task.instructions.splice(i, 1)"> Remove </BButton>
+        <BButton variant="quiet" size="sm" @click="task.instructions.splice(i, 1)">
+          {{ t('common.remove') }}
+        </BButton>
       </div>
       <BButton variant="quiet" size="sm" @click="task.instructions.push({ text: '', hours: '' })">
-        Add instruction
+        {{ t('work.addInstruction') }}
       </BButton>
     </div>
     <div>
-      <h3>Reports asked for</h3>
+      <h3>{{ t('work.reportsAskedFor') }}</h3>
       <div v-for="(report, i) in task.reports" :key="i" class="line report">
-        <BFormSelect v-model="report.kind" size="sm" :aria-label="`Kind of report ${i + 1}`">
-          <option v-for="kind in REPORT_KINDS" :key="kind" :value="kind">{{ kind }}</option>
+        <BFormSelect v-model="report.kind" size="sm" :aria-label="t('work.kindOfReport', { number: i + 1 })">
+          <option v-for="kind in REPORT_KINDS" :key="kind" :value="kind">
+            {{ t(`reportKinds.${kind}`) }}
+          </option>
         </BFormSelect>
-        <BFormSelect v-model="report.when" size="sm" :aria-label="`Time of report ${i + 1}`">
-          <option v-for="when in REPORT_TIMES" :key="when" :value="when">at {{ when }}</option>
+        <BFormSelect v-model="report.when" size="sm" :aria-label="t('work.timeOfReport', { number: i + 1 })">
+          <option v-for="when in REPORT_TIMES" :key="when" :value="when">
+            {{ t(`reportTimes.${when}`) }}
+          </option>
         </BFormSelect>
         <template v-if="report.kind === 'value'">
           <BFormInput
             :model-value="report.label ?? ''"
             size="sm"
-            :aria-label="`What report ${i + 1} measures`"
-            placeholder="what"
+            :aria-label="t('work.whatReportMeasures', { number: i + 1 })"
+            :placeholder="t('work.what')"
             @update:model-value="report.label = String($event ?? '')"
           />
           <BFormInput
             :model-value="report.unit ?? ''"
             size="sm"
             class="hours"
-            :aria-label="`Unit of report ${i + 1}`"
-            placeholder="unit"
+            :aria-label="t('work.unitOfReport', { number: i + 1 })"
+            :placeholder="t('work.unit')"
             @update:model-value="report.unit = String($event ?? '')"
           />
           <BFormInput
@@ -80,8 +91,8 @@ const numberOrNull = (typed: unknown) => {
             :model-modifiers="{ lazy: true }"
             class="figure hours"
             inputmode="decimal"
-            :aria-label="`Least of report ${i + 1}`"
-            placeholder="least"
+            :aria-label="t('work.leastOfReport', { number: i + 1 })"
+            :placeholder="t('work.least')"
             @update:model-value="report.least = numberOrNull($event)"
           />
           <BFormInput
@@ -90,8 +101,8 @@ const numberOrNull = (typed: unknown) => {
             :model-modifiers="{ lazy: true }"
             class="figure hours"
             inputmode="decimal"
-            :aria-label="`Most of report ${i + 1}`"
-            placeholder="most"
+            :aria-label="t('work.mostOfReport', { number: i + 1 })"
+            :placeholder="t('work.most')"
             @update:model-value="report.most = numberOrNull($event)"
           />
         </template>
@@ -100,14 +111,16 @@ const numberOrNull = (typed: unknown) => {
           :model-value="report.maySkip === false"
           @update:model-value="report.maySkip = $event !== true"
         >
-          must be answered
+          {{ t('work.mustBeAnswered') }}
         </CheckField>
-        <BButton variant="quiet" size="sm" @click="task.reports.splice(i, 1)">Remove</BButton>
+        <BButton variant="quiet" size="sm" @click="task.reports.splice(i, 1)">{{
+          t('common.remove')
+        }}</BButton>
       </div>
-      <BButton variant="quiet" size="sm" @click="addReport">Add report</BButton>
+      <BButton variant="quiet" size="sm" @click="addReport">{{ t('work.addReport') }}</BButton>
     </div>
     <div class="more">
-      <FormField v-slot="{ id }" label="Fixed price, if sold flat">
+      <FormField v-slot="{ id }" :label="t('work.fixedPriceIfSoldFlat')">
         <BFormInput :id="id" v-model="task.price" size="sm" class="figure" inputmode="decimal" />
       </FormField>
       <slot />

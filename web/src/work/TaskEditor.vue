@@ -11,6 +11,7 @@ import AssignedField from './AssignedField.vue';
 import { HOURS, HOUR_WORDS, areHours, newTask } from './orderDraft.ts';
 import type { TaskDraft } from './orderDraft.ts';
 import StepFields from './StepFields.vue';
+import { t } from '../words/index.ts';
 
 const tasks = defineModel<TaskDraft[]>({ required: true });
 const props = defineProps<{
@@ -49,7 +50,7 @@ function splitTask(i: number): void {
   const part: TaskDraft = {
     ...(JSON.parse(JSON.stringify(task)) as TaskDraft),
     id: null,
-    title: `${task.title}, part 2`,
+    title: t('work.partTwo', { title: task.title }),
     setupHours: '',
     runHoursPerPiece: '',
     runHours: second,
@@ -60,11 +61,11 @@ function splitTask(i: number): void {
 /** Fields by the names that they have on the page. */
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   ...HOUR_WORDS,
-  title: 'Task',
-  workCenter: 'Work center',
-  grade: 'Grade',
-  price: 'Fixed price',
-  costCode: 'Cost code',
+  title: t('work.taskHead'),
+  workCenter: t('common.workCenter'),
+  grade: t('common.grade'),
+  price: t('work.fixedPrice'),
+  costCode: t('work.costCode'),
 };
 /** What is wrong with a task: hours that cannot be read at once, all else when it was sent. */
 const errorOf = (i: number): string => {
@@ -76,23 +77,27 @@ const errorOf = (i: number): string => {
     .map(([path, message]) => [path.replace(`tasks[${i}].`, ''), message] as const)
     .filter(([field]) => !isTyped(field));
   return [
-    ...typed.map((field) => `${HOUR_WORDS[field]}: write hours such as 1:15 or 1.25`),
+    ...typed.map((field) => t('work.writeHoursSuchAs115Or125', { kind: HOUR_WORDS[field] })),
     ...sent.map(([field, message]) => `${FIELD_WORDS[field] ?? field}: ${message}`),
   ].join('; ');
 };
 </script>
 
 <template>
-  <div class="tasks" role="group" aria-label="Tasks of the order">
+  <div class="tasks" role="group" :aria-label="t('work.tasksOfTheOrder')">
     <div class="head row-grid" aria-hidden="true">
-      <span><span class="visually-hidden">Order of tasks</span></span>
-      <span>Task</span>
-      <span>Work center</span>
-      <span>Grade</span>
+      <span
+        ><span class="visually-hidden">{{ t('work.orderOfTasks') }}</span></span
+      >
+      <span>{{ t('work.taskHead') }}</span>
+      <span>{{ t('common.workCenter') }}</span>
+      <span>{{ t('common.grade') }}</span>
       <span v-for="field in HOURS" :key="field" class="number">{{ HOUR_WORDS[field] }}</span>
-      <span class="scale">Estimated</span>
-      <span class="number">Cost</span>
-      <span><span class="visually-hidden">Acts</span></span>
+      <span class="scale">{{ t('work.estimatedHead') }}</span>
+      <span class="number">{{ t('work.cost') }}</span>
+      <span
+        ><span class="visually-hidden">{{ t('work.acts') }}</span></span
+      >
     </div>
     <div
       v-for="(task, i) in tasks"
@@ -108,23 +113,38 @@ const errorOf = (i: number): string => {
           <PlainButton
             class="handle"
             draggable="true"
-            :aria-label="`Move ${task.title || `task ${i + 1}`}: drag, or Alt and an arrow`"
+            :aria-label="
+              t('work.moveDragOrAltAndAnArrow', {
+                task: task.title || t('work.taskNumberWord', { number: i + 1 }),
+              })
+            "
             @dragstart="dragged = i"
             @dragend="dragged = null"
           >
             <span class="mono">{{ (i + 1) * 10 }}</span>
           </PlainButton>
         </span>
-        <span><BFormInput v-model="task.title" size="sm" :aria-label="`Task ${i + 1}`" required /></span>
+        <span
+          ><BFormInput
+            v-model="task.title"
+            size="sm"
+            :aria-label="t('work.taskNumber', { number: i + 1 })"
+            required
+        /></span>
         <span
           ><BFormInput
             v-model="task.workCenter"
             size="sm"
             list="work-centers"
-            :aria-label="`Work center of task ${i + 1}`"
+            :aria-label="t('work.workCenterOfTask', { number: i + 1 })"
         /></span>
         <span>
-          <BFormSelect v-model="task.grade" size="sm" :aria-label="`Grade of task ${i + 1}`" required>
+          <BFormSelect
+            v-model="task.grade"
+            size="sm"
+            :aria-label="t('work.gradeOfTask', { number: i + 1 })"
+            required
+          >
             <option v-for="grade in preparation?.grades ?? []" :key="grade.id" :value="grade.id">
               {{ grade.name }}
             </option>
@@ -136,9 +156,9 @@ const errorOf = (i: number): string => {
             size="sm"
             class="figure number"
             inputmode="decimal"
-            placeholder="h:mm"
+            :placeholder="t('work.hMm')"
             :state="areHours(task[field]) ? null : false"
-            :aria-label="`${HOUR_WORDS[field]} hours of task ${i + 1}`"
+            :aria-label="t('work.hoursOfTask', { kind: HOUR_WORDS[field], number: i + 1 })"
           />
         </span>
         <span class="scale">
@@ -160,19 +180,21 @@ const errorOf = (i: number): string => {
             :aria-expanded="opened === i"
             @click="opened = opened === i ? null : i"
           >
-            More
+            {{ t('work.more') }}
           </BButton>
-          <BButton variant="quiet" size="sm" @click="splitTask(i)">Split</BButton>
-          <BButton variant="quiet" size="sm" @click="tasks.splice(i, 1)">Remove</BButton>
+          <BButton variant="quiet" size="sm" @click="splitTask(i)">{{ t('common.split') }}</BButton>
+          <BButton variant="quiet" size="sm" @click="tasks.splice(i, 1)">{{ t('common.remove') }}</BButton>
         </span>
       </div>
       <p v-if="errorOf(i)" class="attention wrong-words" role="alert">{{ errorOf(i) }}</p>
       <div v-if="opened === i && tasks[i]" class="details">
         <StepFields v-model="tasks[i]" :preparation="preparation" :name="task.title || `task ${i + 1}`">
-          <FormField v-slot="{ id }" label="Cost code">
+          <FormField v-slot="{ id }" :label="t('work.costCode')">
             <BFormInput :id="id" v-model="task.costCode" size="sm" list="cost-codes" />
           </FormField>
-          <CheckField v-model="task.isOptional" class="check">optional, may be declined</CheckField>
+          <CheckField v-model="task.isOptional" class="check">{{
+            t('work.optionalMayBeDeclined')
+          }}</CheckField>
           <AssignedField v-model="task.assigned" :preparation="preparation" />
           <ChargeFields v-model="task.charge" />
         </StepFields>
@@ -185,9 +207,9 @@ const errorOf = (i: number): string => {
       <option v-for="each in preparation?.costCodes ?? []" :key="each" :value="each"></option>
     </datalist>
     <p v-if="tasks.length === 0" class="quiet none">
-      No tasks yet. A draft can be saved without one; an order cannot be released.
+      {{ t('work.noTasksYetADraftCanBeSavedWithout') }}
     </p>
-    <BButton variant="quiet" class="add" @click="tasks.push(newTask())">Add a task</BButton>
+    <BButton variant="quiet" class="add" @click="tasks.push(newTask())">{{ t('work.addATask') }}</BButton>
   </div>
 </template>
 

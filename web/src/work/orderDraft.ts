@@ -6,6 +6,7 @@ import { formatDay, formatHours, parseHours, toSeconds } from '@wergon/core/time
 import { estimateOrder, mergeChanges } from '@wergon/core/work';
 import type { EstimateHours, OrderEstimate, WorkType } from '@wergon/core/work';
 import type { Charge } from '@wergon/contract/shop';
+import { t } from '../words/index.ts';
 
 /** A task as it is being written: hours and amounts as typed. */
 export type TaskDraft = {
@@ -47,9 +48,9 @@ export type OrderDraft = {
 export const HOURS = ['setupHours', 'runHours', 'runHoursPerPiece'] as const;
 /** What the fields of a task are called on the page. */
 export const HOUR_WORDS = {
-  setupHours: 'Setup',
-  runHours: 'Run',
-  runHoursPerPiece: 'Per piece',
+  setupHours: t('work.setup'),
+  runHours: t('work.run'),
+  runHoursPerPiece: t('work.perPiece'),
 } as const;
 
 export const newTask = (): TaskDraft => ({

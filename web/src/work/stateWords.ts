@@ -1,10 +1,11 @@
 import type { OrderState } from '@wergon/core/work';
+import { t } from '../words/index.ts';
 
 export const STATE_WORDS: Readonly<Record<OrderState, string>> = {
-  draft: 'draft',
-  accepted: 'accepted',
-  released: 'released',
-  'on-hold': 'on hold',
-  finished: 'finished',
-  closed: 'closed',
+  draft: t('work.draft'),
+  accepted: t('work.accepted'),
+  released: t('work.released'),
+  'on-hold': t('work.onHold'),
+  finished: t('work.finished'),
+  closed: t('work.closed'),
 };

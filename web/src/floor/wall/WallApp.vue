@@ -6,6 +6,7 @@ import { DiskWarning } from '../../kit/parts/index.ts';
 import WallPage from './WallPage.vue';
 import { findWall } from './wallStore.ts';
 import type { KeptWall } from './wallStore.ts';
+import { t } from '../../words/index.ts';
 
 /** The wall is a page of its own, so that it opens without the network and shows what it knew last. */
 const RETRY_MS = 10_000;
@@ -31,11 +32,11 @@ onMounted(start);
   <WallPage v-if="stage === 'open'" :kept="kept?.floor" />
   <SignInPage v-else-if="stage === 'sign-in'" is-wall :is-demo="isDemo" :ended="ended" @done="open" />
   <main v-else class="wait" role="status">
-    <template v-if="stage === 'first-run'">This shop is not set up yet: open its first page.</template>
-    <template v-else-if="stage === 'password-due'"
-      >Choose a password of your own at the desk first, then open this page again.</template
-    >
-    <template v-else>{{ stage === 'opening' ? 'Opening…' : 'The server does not answer.' }}</template>
+    <template v-if="stage === 'first-run'">{{ t('floor.thisShopIsNotSetUpYetOpenIts') }}</template>
+    <template v-else-if="stage === 'password-due'">{{ t('floor.chooseAPasswordOfYourOwnAtThe') }}</template>
+    <template v-else>{{
+      stage === 'opening' ? t('common.opening') : t('common.theServerDoesNotAnswer')
+    }}</template>
   </main>
 </template>
 

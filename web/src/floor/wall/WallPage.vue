@@ -9,6 +9,7 @@ import type { Instant } from '@wergon/core/time';
 import { useWall } from './useWall.ts';
 import { isNarrowed } from './wallPages.ts';
 import { keepWall } from './wallStore.ts';
+import { t } from '../../words/index.ts';
 
 /** The floor on a big screen: no mouse, turns by itself, read from across the hall. */
 const desk = useDesk();
@@ -27,11 +28,16 @@ const over = computed(
 );
 function sayLeft({ comparison }: TaskStanding): string {
   const { leftSeconds, overSeconds } = comparison;
-  if (leftSeconds === null || overSeconds === null) return 'no estimate';
-  return isPastEstimate(overSeconds) ? `${desk.hours(overSeconds)} over` : `${desk.left(leftSeconds)} left`;
+  if (leftSeconds === null || overSeconds === null) return t('common.noEstimate');
+  return isPastEstimate(overSeconds)
+    ? t('floor.over', { hours: desk.hours(overSeconds) })
+    : t('floor.left', { left: desk.left(leftSeconds) });
 }
 const label = ({ comparison: { usedSeconds, estimatedSeconds } }: TaskStanding) =>
-  `${desk.hours(usedSeconds)} used of ${estimatedSeconds === null ? 'no estimate' : desk.hours(estimatedSeconds)}`;
+  t('floor.usedOf', {
+    hours: desk.hours(usedSeconds),
+    estimate: estimatedSeconds === null ? t('common.noEstimate') : desk.hours(estimatedSeconds),
+  });
 const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overSeconds);
 </script>
 
@@ -41,30 +47,36 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
       <b class="figure clock">{{ clock(now) }}</b>
       <p>
         <span
-          ><b>{{ counts.work }}</b> on tasks</span
+          ><b>{{ counts.work }}</b> {{ t('floor.onTasks') }}</span
         >
         <span
-          ><b>{{ counts.indirect }}</b> indirect</span
+          ><b>{{ counts.indirect }}</b> {{ t('common.indirect') }}</span
         >
         <span
-          ><b>{{ counts.break }}</b> on break</span
+          ><b>{{ counts.break }}</b> {{ t('floor.onBreak') }}</span
         >
         <span :class="{ attention: counts.nothing > 0 }"
-          ><b>{{ counts.nothing }}</b> no task</span
+          ><b>{{ counts.nothing }}</b> {{ t('floor.noTask') }}</span
         >
         <span :class="{ attention: over > 0 }"
-          ><b>{{ over }}</b> over</span
+          ><b>{{ over }}</b> {{ t('floor.overWord') }}</span
         >
       </p>
     </header>
     <p v-if="lostAt !== null && query.data.value" class="lost" role="status">
-      No connection since {{ clock(lostAt) }}: this is how it was then.
+      {{ t('floor.noConnectionSinceThisIsHowIt', { time: clock(lostAt) }) }}
     </p>
-    <p v-if="!board" class="empty">{{ query.error.value ? 'The server does not answer.' : 'Opening…' }}</p>
+    <p v-if="!board" class="empty">
+      {{ query.error.value ? t('common.theServerDoesNotAnswer') : t('common.opening') }}
+    </p>
     <p v-else-if="!page" class="empty">
-      {{ isNarrowed(asked) ? `Nobody is working on ${asked.division || asked.jobType}.` : 'Nobody is in.' }}
+      {{
+        isNarrowed(asked)
+          ? t('floor.nobodyIsWorkingOn', { work: asked.division || asked.jobType })
+          : t('floor.nobodyIsIn')
+      }}
     </p>
-    <ul v-else-if="page.kind === 'people'" aria-label="People">
+    <ul v-else-if="page.kind === 'people'" :aria-label="t('common.people')">
       <li v-for="person in page.people" :key="person.id" :class="person.presently">
         <b>{{ person.name }}</b>
         <span class="words">{{ person.words }}</span>
@@ -85,7 +97,7 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
         }}</span>
       </li>
     </ul>
-    <ul v-else aria-label="Jobs">
+    <ul v-else :aria-label="t('floor.jobsTitle')">
       <li v-for="job in page.jobs" :key="job.id">
         <b class="figure">{{ job.number }}</b>
         <span class="words"
@@ -104,10 +116,10 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
       <span v-if="isNarrowed(asked)">{{
         [asked.division, asked.jobType].filter((part) => part).join(', ')
       }}</span>
-      <span>{{ page?.kind === 'jobs' ? 'by job' : 'by person' }}</span>
-      <span v-if="pages.length > 1" class="figure"
-        >{{ (place % pages.length) + 1 }} of {{ pages.length }}</span
-      >
+      <span>{{ page?.kind === 'jobs' ? t('floor.byJob') : t('floor.byPerson') }}</span>
+      <span v-if="pages.length > 1" class="figure">{{
+        t('floor.pageOf', { page: (place % pages.length) + 1, n: pages.length })
+      }}</span>
     </footer>
   </main>
 </template>

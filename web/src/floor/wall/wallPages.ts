@@ -1,6 +1,7 @@
 import { standingOf } from '@wergon/core/floor';
 import type { Board, Lane, TaskStanding } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
+import { t } from '../../words/index.ts';
 
 export type WallPerson = {
   readonly id: string;
@@ -136,8 +137,8 @@ function personOf(board: Board, lane: Lane, now: Instant): WallPerson {
   const words: Readonly<Record<Lane['presently'], string>> = {
     work: `${title}${more.length > 0 ? ` + ${more.length}` : ''}`,
     indirect: title,
-    break: 'on a break',
-    nothing: 'no task',
+    break: t('floor.onABreakWord'),
+    nothing: t('floor.noTask'),
     out: '',
   };
   return {

@@ -6,6 +6,7 @@ import { formatDay, formatLongDay, parseDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { dayOf, readDateText } from '../dateText.ts';
 import { useToday } from '../useToday.ts';
+import { t } from '../../words/index.ts';
 
 /** A day in the shop's own form, typed or picked; empty for none. */
 const props = defineProps<{
@@ -73,8 +74,12 @@ const inputAttrs = computed(() => ({
     focus-start-date
     :transitions="false"
     :disabled="disabled ?? false"
-    placeholder="day month year"
-    :aria-labels="{ input: label ?? 'Day', menu: 'Calendar', clearInput: 'No day' }"
+    :placeholder="t('kit.dayMonthYear')"
+    :aria-labels="{
+      input: label ?? t('common.dayHead'),
+      menu: t('kit.calendar'),
+      clearInput: t('kit.noDay'),
+    }"
     :ui="ui"
     no-today
   />

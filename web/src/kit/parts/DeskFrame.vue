@@ -2,6 +2,7 @@
 import { onMounted, onUnmounted, ref } from 'vue';
 import { isLive } from '../live.ts';
 import { useDesk } from '../useDesk.ts';
+import { t } from '../../words/index.ts';
 
 const search = defineModel<string>('search', { default: '' });
 /** Without a `step` the page speaks of no stretch of time; without a `searchLabel` there is nothing to find. */
@@ -38,8 +39,8 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
       <div class="period">
         <h1>{{ title }}</h1>
         <div v-if="step !== ''" class="steps">
-          <button type="button" :aria-label="`one ${step} back`" @click="emit('back')">◂</button>
-          <button type="button" :aria-label="`one ${step} on`" @click="emit('on')">▸</button>
+          <button type="button" :aria-label="t('kit.oneBack', { step })" @click="emit('back')">◂</button>
+          <button type="button" :aria-label="t('kit.oneOn', { step })" @click="emit('on')">▸</button>
           <span>{{ step }}</span>
           <button type="button" class="now" @click="emit('today')"><span class="mono">0</span></button>
           <span>{{ today }}</span>
@@ -59,10 +60,10 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         <p>
           <span
             >{{ desk.session?.name }}, {{ desk.session?.role
-            }}<template v-if="desk.session?.isDemo"> · demo clock</template></span
+            }}<template v-if="desk.session?.isDemo"> · {{ t('kit.demoClock') }}</template></span
           >
           <span class="mono" :class="{ attention: !isLive }" role="status">{{
-            isLive ? 'live' : 'not live'
+            isLive ? t('kit.live') : t('kit.notLive')
           }}</span>
         </p>
       </div>

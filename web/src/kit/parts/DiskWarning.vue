@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { isWritable } from '../callRoute.ts';
+import { t } from '../../words/index.ts';
 </script>
 
 <template>
   <div class="disk">
     <p v-if="!isWritable" role="alert">
-      <b>The server’s disk cannot be written.</b> Nothing is recorded until there is room again; stations keep
-      their scans and send them then.
+      <b>{{ t('kit.theServersDiskCannotBeWritten') }}</b> {{ t('kit.nothingIsRecordedUntilThere') }}
     </p>
   </div>
 </template>

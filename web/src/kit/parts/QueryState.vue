@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { wordsOf } from '../callRoute.ts';
+import { t } from '../../words/index.ts';
 
 defineProps<{ isPending: boolean; error: unknown }>();
 defineEmits<{ retry: [] }>();
@@ -8,9 +9,9 @@ defineEmits<{ retry: [] }>();
 <template>
   <p v-if="error" class="state" role="alert">
     <span class="attention">{{ wordsOf(error) }}</span>
-    <button type="button" class="btn btn-quiet" @click="$emit('retry')">Try again</button>
+    <button type="button" class="btn btn-quiet" @click="$emit('retry')">{{ t('common.tryAgain') }}</button>
   </p>
-  <p v-else-if="isPending" class="state quiet" role="status">Loading…</p>
+  <p v-else-if="isPending" class="state quiet" role="status">{{ t('kit.loading') }}</p>
 </template>
 
 <style scoped>

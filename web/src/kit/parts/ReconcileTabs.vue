@@ -1,21 +1,22 @@
 <script setup lang="ts">
 import { useDesk } from '../useDesk.ts';
+import { t } from '../../words/index.ts';
 
 /** The other ways into the same truth, in the order in which a day is made true. */
 const desk = useDesk();
 const WAYS = [
-  { name: 'reconcile', words: 'Loose ends', right: 'reconcile.see' },
-  { name: 'week', words: 'A person’s week', right: 'reconcile.see' },
-  { name: 'job-hours', words: 'A job, many people', right: 'ledger.correct' },
-  { name: 'slips', words: 'Paper slips', right: 'ledger.correct' },
-  { name: 'accounted', words: 'Accounted', right: 'reconcile.see' },
-  { name: 'approve', words: 'Approve', right: 'reconcile.see' },
-  { name: 'trail', words: 'Trail', right: 'ledger.see' },
+  { name: 'reconcile', words: t('kit.looseEnds'), right: 'reconcile.see' },
+  { name: 'week', words: t('kit.aPersonsWeek'), right: 'reconcile.see' },
+  { name: 'job-hours', words: t('kit.aJobManyPeople'), right: 'ledger.correct' },
+  { name: 'slips', words: t('common.paperSlips'), right: 'ledger.correct' },
+  { name: 'accounted', words: t('kit.accounted'), right: 'reconcile.see' },
+  { name: 'approve', words: t('common.approve'), right: 'reconcile.see' },
+  { name: 'trail', words: t('common.trail'), right: 'ledger.see' },
 ] as const;
 </script>
 
 <template>
-  <nav class="ways" aria-label="Ways to put time right">
+  <nav class="ways" :aria-label="t('kit.waysToPutTimeRight')">
     <template v-for="way in WAYS" :key="way.name">
       <RouterLink
         v-if="desk.may(way.right)"

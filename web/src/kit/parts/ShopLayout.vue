@@ -5,6 +5,7 @@ import type { Right } from '@wergon/contract/access';
 import { callRoute } from '../callRoute.ts';
 import { isLive } from '../live.ts';
 import { useDesk } from '../useDesk.ts';
+import { t } from '../../words/index.ts';
 
 defineProps<{ title: string; lead?: string }>();
 const desk = useDesk();
@@ -15,17 +16,17 @@ const checklist = useQuery({
 });
 
 const PAGES: readonly { readonly to: string; readonly word: string; readonly right: Right }[] = [
-  { to: '/shop', word: 'What is missing', right: 'shop.see' },
-  { to: '/shop/people', word: 'People', right: 'people.see' },
-  { to: '/shop/standards', word: 'Standards', right: 'work.see' },
-  { to: '/shop/lists', word: 'Lists', right: 'shop.see' },
-  { to: '/shop/units', word: 'Customers and units', right: 'shop.see' },
-  { to: '/shop/stations', word: 'Stations', right: 'shop.see' },
-  { to: '/shop/scanner', word: 'Scanner check', right: 'shop.see' },
-  { to: '/shop/labels', word: 'Labels', right: 'shop.see' },
-  { to: '/shop/import', word: 'Import and export', right: 'work.see' },
-  { to: '/shop/users', word: 'Who may do what', right: 'floor.see' },
-  { to: '/shop/settings', word: 'Settings', right: 'shop.see' },
+  { to: '/shop', word: t('common.whatIsMissing'), right: 'shop.see' },
+  { to: '/shop/people', word: t('common.people'), right: 'people.see' },
+  { to: '/shop/standards', word: t('common.standards'), right: 'work.see' },
+  { to: '/shop/lists', word: t('common.lists'), right: 'shop.see' },
+  { to: '/shop/units', word: t('common.customersAndUnits'), right: 'shop.see' },
+  { to: '/shop/stations', word: t('common.stations'), right: 'shop.see' },
+  { to: '/shop/scanner', word: t('common.scannerCheck'), right: 'shop.see' },
+  { to: '/shop/labels', word: t('common.labels'), right: 'shop.see' },
+  { to: '/shop/import', word: t('common.importAndExport'), right: 'work.see' },
+  { to: '/shop/users', word: t('common.whoMayDoWhat'), right: 'floor.see' },
+  { to: '/shop/settings', word: t('common.settings'), right: 'shop.see' },
 ];
 const pages = computed(() => PAGES.filter(({ right }) => desk.may(right)));
 const missing = computed(() => checklist.data.value?.items.length ?? 0);
@@ -33,7 +34,7 @@ const missing = computed(() => checklist.data.value?.items.length ?? 0);
 
 <template>
   <div class="book">
-    <nav class="index" aria-label="The shop">
+    <nav class="index" :aria-label="t('kit.theShop')">
       <p class="of">{{ desk.session?.shopName }}</p>
       <ul>
         <li v-for="{ to, word } in pages" :key="to">
@@ -47,9 +48,9 @@ const missing = computed(() => checklist.data.value?.items.length ?? 0);
       </ul>
       <p class="foot">
         {{ desk.session?.name }}, {{ desk.session?.role }}<br /><template v-if="desk.session?.isDemo"
-          >demo clock · </template
+          >{{ t('kit.demoClockAnd') }} </template
         ><span class="mono" :class="{ attention: !isLive }" role="status">{{
-          isLive ? 'live' : 'not live'
+          isLive ? t('kit.live') : t('kit.notLive')
         }}</span>
       </p>
     </nav>

@@ -10,3 +10,4 @@ export { default as PlainInput } from './PlainInput.vue';
 export { default as QueryState } from './QueryState.vue';
 export { default as ReconcileTabs } from './ReconcileTabs.vue';
 export { default as ShopLayout } from './ShopLayout.vue';
+export { default as LanguageChoice } from './LanguageChoice.vue';

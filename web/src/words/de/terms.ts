@@ -1,0 +1,148 @@
+import type { Translation } from '../translation.ts';
+
+/** Why somebody is away. */
+export const absences: Translation['absences'] = {
+  holiday: 'Urlaub',
+  sick: 'krank',
+  training: 'Schulung',
+  'unpaid leave': 'unbezahlter Urlaub',
+  other: 'anderes',
+};
+
+/** What an import is at. */
+export const exchangeSteps: Translation['exchangeSteps'] = {
+  reading: 'Datei wird gelesen',
+  checking: 'Jede Zeile wird geprüft',
+  storing: 'Wird gespeichert',
+  writing: 'Datei wird geschrieben',
+};
+
+/** Why a file cannot be read. */
+export const fileProblems: Translation['fileProblems'] = {
+  empty: 'Die Datei ist leer.',
+  'too-large': 'Die Datei ist größer als 30 MB.',
+  'no-headings': 'Die erste Zeile hat keine Überschriften.',
+  'no-rows': 'Unter den Überschriften stehen keine Zeilen.',
+  'no-table': 'Das ist weder eine CSV- noch eine XLSX-Datei.',
+  broken: 'Diese XLSX-Datei ist beschädigt, oder es ist eine andere Art Datei.',
+  'no-sheet': 'Die Arbeitsmappe hat kein Blatt, auf dem etwas steht.',
+};
+
+/** How names stand on badges. */
+export const nameForms: Translation['nameForms'] = {
+  'as-written': 'wie geschrieben',
+  'last-name-first': 'Nachname zuerst',
+};
+
+/** By what badges are sorted. */
+export const nameOrders: Translation['nameOrders'] = {
+  name: 'Name',
+  number: 'Nummer',
+  department: 'Abteilung',
+};
+
+/** An empty list of orders, by what it shows. */
+export const noOrders: Translation['noOrders'] = {
+  floor: 'Keine Aufträge sind in der Werkstatt.',
+  preparing: 'Keine Aufträge sind in Vorbereitung.',
+  finished: 'Keine Aufträge sind fertig.',
+  closed: 'Keine Aufträge sind geschlossen.',
+  all: 'Es gibt noch keine Aufträge.',
+};
+
+/** Behind the number of orders in a list, by what it shows. */
+export const orderCount: Translation['orderCount'] = {
+  floor: 'Auftrag in der Werkstatt | Aufträge in der Werkstatt',
+  preparing: 'Auftrag in Vorbereitung | Aufträge in Vorbereitung',
+  finished: 'fertiger Auftrag | fertige Aufträge',
+  closed: 'geschlossener Auftrag | geschlossene Aufträge',
+  all: 'Auftrag insgesamt | Aufträge insgesamt',
+};
+
+/** What somebody is in while at work. */
+export const presence: Translation['presence'] = {
+  shift: 'Schicht',
+  break: 'Pause',
+};
+
+/** What a task asks to be reported. */
+export const reportKinds: Translation['reportKinds'] = {
+  value: 'Messwert',
+  pieces: 'Stück',
+  remark: 'Bemerkung',
+};
+
+/** When it is asked for. */
+export const reportTimes: Translation['reportTimes'] = {
+  start: 'am Beginn',
+  end: 'am Ende',
+  done: 'bei Fertigmeldung',
+};
+
+/** What a right lets a person do. */
+export const rights: Translation['rights'] = {
+  'floor.see': 'sehen, wer woran ist',
+  'floor.answer': 'beantworten, worum an Stationen gebeten wird',
+  'work.see': 'Aufträge und Arbeitsgänge sehen, und wie sie zur Kalkulation stehen',
+  'work.change': 'Aufträge und Standards anlegen und ändern, freigeben, anhalten und schließen',
+  'people.see': 'Personen, ihre Pläne und Abwesenheiten sehen',
+  'people.change': 'Personen, ihre Ausweise, PINs, Pläne und Abwesenheiten ändern',
+  'rates.see': 'Kostensätze sehen und ändern, und Kosten, die die einer Person sind',
+  'ledger.see': 'eine Arbeitszeile bis zu ihren Scans öffnen',
+  'ledger.correct': 'Arbeit am Arbeitsplatz erfassen und berichtigen',
+  'reconcile.see': 'offene Punkte sehen, und Scans, die nicht verstanden wurden',
+  'time.approve': 'Schichttage anderer genehmigen',
+  'pay.see': 'Abrechnungen sehen',
+  'pay.close': 'Abrechnungen schließen',
+  'pay.reopen': 'die letzte geschlossene Abrechnung wieder öffnen',
+  'shop.see': 'Listen, Stationen und Etiketten sehen',
+  'shop.change': 'Listen, Stationen und Einstellungen ändern',
+  'users.change': 'sagen, wer sich am Arbeitsplatz anmelden darf, und als was',
+};
+
+/** What somebody is in the shop. */
+export const roles: Translation['roles'] = {
+  technician: 'Mitarbeiter',
+  lead: 'Gruppenleitung',
+  supervisor: 'Meister',
+  planner: 'Planung',
+  bookkeeper: 'Buchhaltung',
+  administrator: 'Verwaltung',
+};
+
+/** Whom the floor shows. */
+export const shown: Translation['shown'] = {
+  everybody: 'alle',
+  'on tasks': 'an Arbeitsgängen',
+  'on indirect work': 'an indirekter Arbeit',
+  'on break': 'in der Pause',
+  'no task': 'ohne Arbeit',
+  'not here': 'nicht da',
+};
+
+/** How an entry came in. */
+export const sources: Translation['sources'] = {
+  scan: 'gescannt',
+  touch: 'angetippt',
+  typed: 'getippt',
+  camera: 'Kamera',
+  desk: 'Arbeitsplatz',
+  import: 'Import',
+  api: 'API',
+};
+
+/** What a station is for. */
+export const stationKinds: Translation['stationKinds'] = {
+  labor: 'Arbeit',
+  presence: 'Anwesenheit',
+};
+
+/** Kinds of work. */
+export const workTypes: Translation['workTypes'] = {
+  setup: 'Rüsten',
+  run: 'Fertigen',
+  cleanup: 'Reinigen',
+  down: 'Stillstand',
+  rework: 'Nacharbeit',
+  travel: 'Fahrt',
+};

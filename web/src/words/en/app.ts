@@ -1,0 +1,18 @@
+export const app = {
+  floor: 'Floor',
+  shop: 'Shop',
+  open: '{n} open',
+  loose: '{n} loose',
+  due: '{n} due',
+  goToFloorWorkReconcilePayShop: 'go to Floor, Work, Reconcile, Pay, Shop',
+  aDayOrAWeekBackOrOn: 'a day or a week back or on',
+  hoursAs64564530Or675: 'hours as 6:45, 6:45:30 or 6.75',
+  showOrHideTheseKeys: 'show or hide these keys',
+  places: 'Places',
+  wergonToTheFloor: 'Wergon, to the floor',
+  hoursAreShownAs: 'Hours are shown as {style}',
+  keys: 'Keys',
+  thereIsNoSuchPage: 'There is no such page',
+  toTheFloor: 'To the floor',
+  search: 'search',
+} as const;

@@ -1,0 +1,138 @@
+/** Why somebody is away. */
+export const absences = {
+  holiday: 'holiday',
+  sick: 'sick',
+  training: 'training',
+  'unpaid leave': 'unpaid leave',
+  other: 'other',
+} as const;
+
+/** What an import is at. */
+export const exchangeSteps = {
+  reading: 'Reading the file',
+  checking: 'Checking every row',
+  storing: 'Storing',
+  writing: 'Writing the file',
+} as const;
+
+/** Why a file cannot be read. */
+export const fileProblems = {
+  empty: 'The file is empty.',
+  'too-large': 'The file is larger than 30 MB.',
+  'no-headings': 'The first row has no headings.',
+  'no-rows': 'There are no rows below the headings.',
+  'no-table': 'This is neither a CSV nor an XLSX file.',
+  broken: 'This XLSX file is broken, or it is another kind of file.',
+  'no-sheet': 'The workbook has no sheet with anything in it.',
+} as const;
+
+/** How names stand on badges. */
+export const nameForms = {
+  'as-written': 'as written',
+  'last-name-first': 'last name first',
+} as const;
+
+/** By what badges are sorted. */
+export const nameOrders = {
+  name: 'name',
+  number: 'number',
+  department: 'department',
+} as const;
+
+/** An empty list of orders, by what it shows. */
+export const noOrders = {
+  floor: 'No orders are on the floor.',
+  preparing: 'No orders are in preparation.',
+  finished: 'No orders are finished.',
+  closed: 'No orders are closed.',
+  all: 'There are no orders yet.',
+} as const;
+
+/** Behind the number of orders in a list, by what it shows. */
+export const orderCount = {
+  floor: 'order on the floor | orders on the floor',
+  preparing: 'order in preparation | orders in preparation',
+  finished: 'order finished | orders finished',
+  closed: 'order closed | orders closed',
+  all: 'order in all | orders in all',
+} as const;
+
+/** What somebody is in while at work. */
+export const presence = {
+  shift: 'shift',
+  break: 'break',
+} as const;
+
+/** What a task asks to be reported. */
+export const reportKinds = { value: 'value', pieces: 'pieces', remark: 'remark' } as const;
+
+/** When it is asked for. */
+export const reportTimes = { start: 'at start', end: 'at end', done: 'at done' } as const;
+
+/** What a right lets a person do. */
+export const rights = {
+  'floor.see': 'see who is on what',
+  'floor.answer': 'answer what people ask for at stations',
+  'work.see': 'see orders, tasks and how they compare with their estimates',
+  'work.change': 'make and change orders and standards, release, hold and close them',
+  'people.see': 'see people, their plans and absences',
+  'people.change': 'change people, their badges, PINs, plans and absences',
+  'rates.see': 'see and change cost rates, and costs that are one person’s',
+  'ledger.see': 'open a labor line down to its scans',
+  'ledger.correct': 'record and correct labor from the desk',
+  'reconcile.see': 'see loose ends and scans that were not understood',
+  'time.approve': 'approve shift days of other people',
+  'pay.see': 'see pay periods',
+  'pay.close': 'close pay periods',
+  'pay.reopen': 'reopen the last closed pay period',
+  'shop.see': 'see lists, stations and labels',
+  'shop.change': 'change lists, stations and settings',
+  'users.change': 'say who may sign in at the desk, and as what',
+} as const;
+
+/** What somebody is in the shop. */
+export const roles = {
+  technician: 'technician',
+  lead: 'lead',
+  supervisor: 'supervisor',
+  planner: 'planner',
+  bookkeeper: 'bookkeeper',
+  administrator: 'administrator',
+} as const;
+
+/** Whom the floor shows. */
+export const shown = {
+  everybody: 'everybody',
+  'on tasks': 'on tasks',
+  'on indirect work': 'on indirect work',
+  'on break': 'on break',
+  'no task': 'no task',
+  'not here': 'not here',
+} as const;
+
+/** How an entry came in. */
+export const sources = {
+  scan: 'scan',
+  touch: 'touch',
+  typed: 'typed',
+  camera: 'camera',
+  desk: 'desk',
+  import: 'import',
+  api: 'api',
+} as const;
+
+/** What a station is for. */
+export const stationKinds = {
+  labor: 'labor',
+  presence: 'presence',
+} as const;
+
+/** Kinds of work. */
+export const workTypes = {
+  setup: 'setup',
+  run: 'run',
+  cleanup: 'cleanup',
+  down: 'down',
+  rework: 'rework',
+  travel: 'travel',
+} as const;

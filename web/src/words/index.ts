@@ -1,0 +1,70 @@
+import { createI18n } from 'vue-i18n';
+import { en } from './en/index.ts';
+import type { Room, Translation, WordKey } from './translation.ts';
+
+export type { WordKey };
+
+/** The languages in which Wergon speaks, by their own names. */
+export const LANGUAGES = { en: 'English', de: 'Deutsch' } as const;
+export type Language = keyof typeof LANGUAGES;
+/** How dates, figures and lists are written in each. */
+const LOCALES = { en: 'en-GB', de: 'de-DE' } as const;
+
+const flat = (messages: Translation): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(messages).flatMap(([room, words]) =>
+      Object.entries(words).map(([name, text]) => [`${room}.${name}`, text]),
+    ),
+  );
+
+const i18n = createI18n({
+  legacy: false,
+  locale: 'en' as Language,
+  fallbackLocale: 'en',
+  messages: { en: flat(en) } as Partial<Record<Language, Record<string, string>>>,
+  // Some names hold dots and spaces; none of them is a path.
+  messageResolver: (messages, name) => (messages as Record<string, string>)[name] ?? null,
+});
+
+/** A message in the language of the page, with its params filled in; `n` also chooses between one and many. */
+export const t = (
+  name: WordKey,
+  params: Readonly<Record<string, string | number | null | undefined>> = {},
+): string =>
+  typeof params['n'] === 'number' ? i18n.global.t(name, params, params['n']) : i18n.global.t(name, params);
+
+/** What a value of a list of the trade is called, or the value itself where it is none of them. */
+export const sayTerm = (room: Room, value: string): string =>
+  i18n.global.te(`${room}.${value}`) ? i18n.global.t(`${room}.${value}`) : value;
+
+const KEPT = 'wergon-language';
+const isLanguage = (text: string | null | undefined): text is Language =>
+  text !== null && text !== undefined && text in LANGUAGES;
+
+/** The language that this browser was set to here, or speaks by itself. */
+export function languageOfBrowser(): Language {
+  const kept = localStorage.getItem(KEPT);
+  const spoken = [kept, ...navigator.languages.map((tag) => tag.slice(0, 2))];
+  return spoken.find(isLanguage) ?? 'en';
+}
+
+/** Speaks a language from now on. Awaited before any page is loaded: what it says is made with it. */
+export async function speak(language: Language): Promise<void> {
+  if (language === 'de') i18n.global.setLocaleMessage('de', flat((await import('./de/index.ts')).de));
+  i18n.global.locale.value = language;
+  if (typeof document !== 'undefined') document.documentElement.lang = language;
+}
+
+/** Remembers a language for this browser, and begins the page anew in it. */
+export function chooseLanguage(language: Language): void {
+  localStorage.setItem(KEPT, language);
+  location.reload();
+}
+
+export const currentLanguage = (): Language => i18n.global.locale.value;
+/** The locale by which dates and figures are written. */
+export const currentLocale = (): string => LOCALES[currentLanguage()];
+
+/** Names one after the other, as they are said: `Ada, Bo and Cy`. */
+export const sayList = (names: readonly string[]): string =>
+  new Intl.ListFormat(currentLocale(), { type: 'conjunction' }).format(names);
