@@ -31,6 +31,8 @@ export default {
     // How things look is looked at, not computed.
     '\\.css$': '<rootDir>/scripts/noStyles.cjs',
   },
+  // Also where a page is imitated, packages are those for Node.
+  testEnvironmentOptions: { customExportConditions: ['node', 'node-addons'] },
   testTimeout: 180_000,
   testSequencer: '<rootDir>/scripts/longestFirst.mjs',
   // Most of them wait for a database; nothing else runs beside them.

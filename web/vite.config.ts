@@ -16,6 +16,12 @@ export default defineConfig({
     }),
     serviceWorkerPlugin({ entry: 'wall' }),
   ],
+  // Of the words' library only what is used.
+  define: {
+    __VUE_I18N_LEGACY_API__: false,
+    __VUE_I18N_FULL_INSTALL__: false,
+    __INTLIFY_PROD_DEVTOOLS__: false,
+  },
   build: {
     target: 'es2023',
     // Small files stay files: the content policy allows no inline scripts, and fonts are cached on their own.

@@ -1,1 +1,2 @@
 export { travelersBodySchema, travelersSchema } from './travelers.ts';
+export type { TravelerJson } from './travelers.ts';

@@ -152,7 +152,10 @@ export const planSchema = z.object({
       day,
       kind: z.enum(['work', 'free', 'closed', 'absent', 'unplanned']),
       plannedSeconds: z.number(),
-      words: z.string(),
+      /** What is planned of it, where it is a day of work. */
+      plan: shiftPlan.nullable(),
+      /** Why the shop is closed, or the kind of the absence; empty otherwise. */
+      why: z.string(),
     }),
   ),
 });

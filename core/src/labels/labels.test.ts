@@ -58,7 +58,8 @@ test('every label stands once, within its sheet, and over no other', () => {
 
 test('no text runs over the edge of its sheet, on labels and on travelers', () => {
   const anyTraveler = fc.record({
-    number: fc.stringMatching(/^[0-9]{4,8}$/),
+    heading: fc.stringMatching(/^Order [0-9]{4,8}$/),
+    words: fc.constant({ wholeOrder: 'whole order', page: 'page' }),
     title: anyWords,
     facts: fc.array(anyWords, { maxLength: 4 }),
     notes: fc.string({ maxLength: 300 }),
@@ -105,7 +106,8 @@ test('no text runs over the edge of its sheet, on labels and on travelers', () =
 
 test('each traveler begins a page of its own, and every task’s code is on it', () => {
   const traveler = (number: string, tasks: number) => ({
-    number,
+    heading: `Order ${number}`,
+    words: { wholeOrder: 'whole order', page: 'page' },
     title: 'Rewind',
     facts: [],
     notes: '',

@@ -6,7 +6,8 @@ import { placeSymbol } from './symbol.ts';
 
 /** The paper that goes with an order through the shop. */
 export type Traveler = {
-  readonly number: string;
+  /** What it is, `Order 24117`; stands on every page. */
+  readonly heading: string;
   readonly title: string;
   /** Customer, pieces, due day, unit: one line each. */
   readonly facts: readonly string[];
@@ -14,6 +15,8 @@ export type Traveler = {
   readonly code: string;
   /** When it was printed and which version of the order it shows. */
   readonly printed: string;
+  /** What stands beside the order's own code, and before the number of a further page. */
+  readonly words: { readonly wholeOrder: string; readonly page: string };
   readonly tasks: readonly {
     readonly position: number;
     readonly title: string;
@@ -39,13 +42,13 @@ export const layoutTravelers = (travelers: readonly Traveler[], style: LabelStyl
       : pagesOf(traveler, style, PAGE_SIZES[style.paper]),
   );
 
-function rollTraveler({ number, title, code, tasks }: Traveler, style: LabelStyle): Sheet[] {
+function rollTraveler({ heading, title, code, tasks }: Traveler, style: LabelStyle): Sheet[] {
   const cells = [
-    { title: `Order ${number}`, detail: title, code },
+    { title: heading, detail: title, code },
     ...tasks.flatMap((task) =>
       task.codes.map((each) => ({
         title: each.title,
-        detail: `Order ${number}, ${task.position} · ${task.detail}`,
+        detail: `${heading}, ${task.position} · ${task.detail}`,
         code: each.code,
       })),
     ),
@@ -68,7 +71,7 @@ function pagesOf(traveler: Traveler, style: LabelStyle, page: Page): Sheet[] {
     pages.push(items);
     if (pages.length > 1) {
       items.push(
-        fitText(LEFT, 14, width, `Order ${traveler.number}, page ${pages.length}`, {
+        fitText(LEFT, 14, width, `${traveler.heading}, ${traveler.words.page} ${pages.length}`, {
           size: 4.5,
           isBold: true,
         }),
@@ -102,9 +105,9 @@ function pagesOf(traveler: Traveler, style: LabelStyle, page: Page): Sheet[] {
   };
 
   beginPage();
-  items.push(fitText(LEFT, 20, symbolX - LEFT - 4, `Order ${traveler.number}`, { size: 9, isBold: true }));
+  items.push(fitText(LEFT, 20, symbolX - LEFT - 4, traveler.heading, { size: 9, isBold: true }));
   items.push(fitText(LEFT, 28, symbolX - LEFT - 4, traveler.title, { size: 5 }));
-  drawCode({ title: '', detail: '', code: traveler.code }, 10, 'whole order');
+  drawCode({ title: '', detail: '', code: traveler.code }, 10, traveler.words.wholeOrder);
   y = 34;
   for (const fact of traveler.facts) {
     items.push(fitText(LEFT, y, symbolX - LEFT - 4, fact, { size: 3.8 }));

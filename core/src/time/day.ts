@@ -55,12 +55,3 @@ export function weekOf(day: LocalDay): number {
   const year = new Date(thursday * MS_PER_DAY).getUTCFullYear();
   return Math.floor((thursday - Date.UTC(year, 0, 1) / MS_PER_DAY) / 7) + 1;
 }
-
-const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sept', 'Oct', 'Nov', 'Dec'];
-
-/** Writes a day as people read it, on screens and on paper alike: `Tue 24 Nov 2026`. */
-export function formatLongDay(day: LocalDay): string {
-  const [year = '', month = '', ofMonth = ''] = formatDay(day).split('-');
-  return `${WEEKDAYS[weekdayOf(day) - 1] ?? ''} ${Number(ofMonth)} ${MONTHS[Number(month) - 1] ?? ''} ${year}`;
-}

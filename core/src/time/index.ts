@@ -5,7 +5,6 @@ export {
   daysFrom,
   earliestOf,
   formatDay,
-  formatLongDay,
   latestOf,
   mondayOf,
   parseDay,

@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { ok } from '@wergon/core/result';
-import { formatHours, formatLongDay, inForceAt, toSeconds } from '@wergon/core/time';
+import { inForceAt, toSeconds } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -39,7 +39,7 @@ export function mountLabels(mount: Mount, { database, clock, facts, live }: Ledg
     const em = database.em.fork();
     const units = new Map((await em.findAll(UnitEntity)).map((unit) => [unit.id, unit]));
     const now = clock.now();
-    const today = formatLongDay(known.zone.dayAt(now));
+    const today = known.zone.dayAt(now);
     const travelers = await em.transactional(async (inner) => {
       const written = [];
       for (const order of orders) {
@@ -52,36 +52,26 @@ export function mountLabels(mount: Mount, { database, clock, facts, live }: Ledg
         written.push({
           number: order.number,
           title: order.title,
-          facts: [
-            `${order.customer}, ${order.quantity} ${order.quantity === 1 ? 'piece' : 'pieces'}`,
-            ...(order.dueDay == null ? [] : [`Due ${formatLongDay(order.dueDay)}`]),
-            ...(unit
-              ? [`Unit: ${[unit.type, unit.maker, unit.serialNumber].filter(Boolean).join(', ')}`]
-              : []),
-            ...(order.item === '' ? [] : [`Item: ${order.item}`]),
-          ],
+          customer: order.customer,
+          quantity: order.quantity,
+          due: order.dueDay ?? null,
+          unit: unit ? [unit.type, unit.maker, unit.serialNumber].filter(Boolean).join(', ') : '',
+          item: order.item,
           notes: order.notes,
           code: order.code,
-          printed: `Printed ${today}, version ${order.version}`,
+          printedOn: today,
+          version: order.version,
           tasks: tasks.map((task) => ({
             position: task.position,
             title: task.title,
-            detail: [
-              task.workCenter,
-              task.hasEstimate
-                ? `${formatHours(toSeconds(inForceAt(task.estimate, now)), 'h:mm')} h estimated`
-                : '',
-            ]
-              .filter(Boolean)
-              .join(' · '),
-            instructions: (task.instructions ?? []).map(({ text, hours }) =>
-              hours ? `${text} (${hours} h)` : text,
-            ),
+            workCenter: task.workCenter,
+            estimatedSeconds: task.hasEstimate ? toSeconds(inForceAt(task.estimate, now)) : null,
+            instructions: (task.instructions ?? []).map(({ text, hours = '' }) => ({ text, hours })),
             codes: [
-              { title: body.workTypes.length > 0 ? 'run' : '', detail: '', code: codeOf(task.id, '') },
+              { workType: 'run' as const, code: codeOf(task.id, '') },
               ...body.workTypes
                 .filter((workType) => workType !== 'run')
-                .map((workType) => ({ title: workType, detail: '', code: codeOf(task.id, workType) })),
+                .map((workType) => ({ workType, code: codeOf(task.id, workType) })),
             ],
           })),
         });

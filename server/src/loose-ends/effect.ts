@@ -93,7 +93,7 @@ const writeLane = (
     .map(({ from, to, running, capped }) => ({
       from,
       to,
-      title: running.map(({ target }) => titleOf(facts, target)).join(' and '),
+      title: running.map(({ target }) => titleOf(facts, target)).join(', '),
       order: running[0] ? orderNumberOf(facts, running[0].target) : null,
       isTorn: capped,
     }));

@@ -94,12 +94,12 @@ const nameWith =
     const nameOf = (id: string) => technicians.get(id as TechnicianId)?.name ?? '';
     if (end.technician !== undefined)
       return end.kind === 'badge-pair'
-        ? [end.technician, end.about ?? ''].map(nameOf).join(' and ')
+        ? [end.technician, end.about ?? ''].map(nameOf).join(', ')
         : nameOf(end.technician) || null;
     return (
       stationsOf(end)
         .map((id) => stations.get(id) ?? id)
-        .join(' and ') || null
+        .join(', ') || null
     );
   };
 

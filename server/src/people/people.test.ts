@@ -133,7 +133,13 @@ describe('the plan', () => {
     i < 5 ? { startMinute: 420, endMinute: 930, breakMinutes: 30 } : null,
   );
   type Plan = {
-    days: { day: string; kind: string; plannedSeconds: number; words: string }[];
+    days: {
+      day: string;
+      kind: string;
+      plannedSeconds: number;
+      plan: { startMinute: number } | null;
+      why: string;
+    }[];
     absences: unknown[];
   };
   const plan = async () => (await shop.get(`/api/people/${shop.ada}/plan`)).body as Plan;
@@ -151,10 +157,15 @@ describe('the plan', () => {
     expect(await on('2026-03-04')).toMatchObject({
       kind: 'work',
       plannedSeconds: 28_800,
-      words: '7:00 to 15:30',
+      plan: { startMinute: 420, endMinute: 930 },
     });
-    expect(await on('2026-03-05')).toMatchObject({ kind: 'closed', plannedSeconds: 0, words: 'Stocktaking' });
-    expect(await on('2026-03-06')).toMatchObject({ kind: 'absent', words: 'holiday' });
+    expect(await on('2026-03-05')).toMatchObject({
+      kind: 'closed',
+      plannedSeconds: 0,
+      why: 'Stocktaking',
+      plan: null,
+    });
+    expect(await on('2026-03-06')).toMatchObject({ kind: 'absent', why: 'holiday' });
     expect(await on('2026-03-07')).toMatchObject({ kind: 'free' });
     await shop.post(`/api/people/${shop.ada}/absences/remove`, { from: '2026-03-06', to: '2026-03-06' });
     expect(await on('2026-03-06')).toMatchObject({ kind: 'work' });

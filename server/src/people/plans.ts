@@ -1,4 +1,4 @@
-import type { TechnicianId, PlannedDay, WorkPattern } from '@wergon/core/people';
+import type { TechnicianId, WorkPattern } from '@wergon/core/people';
 import { plannedSeconds, plannedOn } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import { addDays, daysFrom } from '@wergon/core/time';
@@ -9,27 +9,6 @@ import { AbsenceEntity, PatternEntity, TechnicianEntity } from './entities.ts';
 
 /** How far ahead a plan is told. */
 const DAYS_AHEAD = 28;
-
-const clockOf = (minute: number) => `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, '0')}`;
-
-const wordsOf = (
-  planned: PlannedDay,
-  closedName: string | undefined,
-  absence: string | undefined,
-): string => {
-  switch (planned.kind) {
-    case 'work':
-      return `${clockOf(planned.plan.startMinute)} to ${clockOf(planned.plan.endMinute)}`;
-    case 'closed':
-      return closedName ?? 'closed';
-    case 'absent':
-      return absence ?? 'absent';
-    case 'free':
-      return 'free';
-    case 'unplanned':
-      return 'nothing planned';
-  }
-};
 
 /** Routes of what is planned: patterns and absences, apart from what was worked. */
 export function mountPlans(mount: Mount, { database, clock, shop, live }: Context): void {
@@ -64,7 +43,13 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
           day,
           kind: planned.kind,
           plannedSeconds: planned.kind === 'work' ? plannedSeconds(planned.plan) : 0,
-          words: wordsOf(planned, closed.get(day), absent.get(day)),
+          plan: planned.kind === 'work' ? planned.plan : null,
+          why:
+            (planned.kind === 'closed'
+              ? closed.get(day)
+              : planned.kind === 'absent'
+                ? absent.get(day)
+                : null) ?? '',
         };
       }),
     });

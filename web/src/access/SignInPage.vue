@@ -50,9 +50,7 @@ async function submit(): Promise<void> {
     <h1>Wergon</h1>
     <p v-if="endedWords" role="status">{{ endedWords }}</p>
     <p class="quiet">
-      {{ t('access.signInAtTheDesk')
-      }}<template v-if="isDemo"> {{ t('access.ofTheDemoWhichRunsOnItsOwnClock') }}</template
-      >.
+      {{ isDemo ? t('access.signInAtTheDeskOfTheDemo') : t('access.signInAtTheDesk') }}
     </p>
     <form @submit.prevent="submit">
       <label for="user-name">{{ t('access.userName') }}</label>

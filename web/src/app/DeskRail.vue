@@ -178,7 +178,7 @@ li {
 .foot {
   padding-bottom: 12px;
 }
-.foot button,
+.foot :deep(button),
 .foot a {
   display: block;
   width: 100%;
@@ -250,7 +250,7 @@ dd {
     flex: none;
     padding: 0;
   }
-  .foot button,
+  .foot :deep(button),
   .foot a {
     width: auto;
     padding: 4px 8px;

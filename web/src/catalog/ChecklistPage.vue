@@ -93,6 +93,11 @@ const steps = computed(() =>
 );
 // While it is asked anew nothing is called next: it may be what has just been done.
 const next = computed(() => (query.isFetching.value ? -1 : steps.value.findIndex(({ isDone }) => !isDone)));
+/** The names that are told, and how many more there are. */
+const sayNames = (names: readonly string[], count: number) =>
+  count > names.length
+    ? t('looseEnds.andMore', { names: names.join(', '), more: count - names.length })
+    : names.join(', ');
 </script>
 
 <template>
@@ -129,10 +134,7 @@ const next = computed(() => (query.isFetching.value ? -1 : steps.value.findIndex
             <RouterLink :to="WORDS[item.kind].to">{{ t('catalog.putRight') }}</RouterLink>
           </p>
           <p v-if="item.names.length > 0" class="names">
-            {{ item.names.join(', ')
-            }}<template v-if="item.count > item.names.length">
-              {{ t('catalog.andMore', { n: item.count - item.names.length }) }}</template
-            >
+            {{ sayNames(item.names, item.count) }}
           </p>
         </div>
       </section>

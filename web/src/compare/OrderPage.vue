@@ -108,17 +108,18 @@ const balance = computed(
       </div>
       <div class="counts">
         <span
-          ><b class="figure">{{ desk.hours(order.comparison.actualSeconds) }}</b> {{ t('compare.used')
-          }}<template v-if="order.hasEstimate">
-            {{ t('common.of') }}
-            <span class="figure">{{ desk.hours(order.comparison.estimatedSeconds) }}</span></template
-          ></span
+          ><b class="figure">{{ desk.hours(order.comparison.actualSeconds) }}</b>
+          {{
+            order.hasEstimate
+              ? t('compare.usedOf', { hours: desk.hours(order.comparison.estimatedSeconds) })
+              : t('compare.used')
+          }}</span
         >
         <span v-if="balance && order.hasEstimate"
           ><span :class="{ attention: balance.isOver }"
             ><b class="figure">{{ balance.hours }}</b> {{ balance.word }}</span
           ><template v-if="balance.also"
-            >{{ balance.also.startsWith('on') ? ' ' : '; ' }}{{ balance.also }}</template
+            >{{ balance.isAlsoOfSum ? ' ' : '; ' }}{{ balance.also }}</template
           ></span
         >
         <span v-if="order.comparison.outsideSeconds > 0" :title="t('compare.workTypesThatTheEstimateDoes')"

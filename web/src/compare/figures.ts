@@ -8,8 +8,10 @@ import { t } from '../words/index.ts';
 /** What an order or a task comes to, in words that a row can show. */
 export type BalanceWords = {
   readonly hours: string;
-  readonly word: Balance['kind'];
+  readonly word: string;
   readonly also: string;
+  /** Whether `also` goes on in the same breath: of what the hours are the sum. */
+  readonly isAlsoOfSum: boolean;
   readonly isOver: boolean;
 };
 
@@ -32,7 +34,13 @@ export function sayBalance(
       : under > 0
         ? t('compare.under', { hours: formatHours(under, style) })
         : '';
-  return { hours: formatBalance(balance, style), word: balance.kind, also, isOver };
+  return {
+    hours: formatBalance(balance, style),
+    word: t(`balances.${balance.kind}`),
+    also,
+    isAlsoOfSum: false,
+    isOver,
+  };
 }
 
 /** The same of an order with its tasks at hand: how far it is past its estimate in all, and on how many tasks. */
@@ -67,7 +75,7 @@ export function sayOrderBalance(
   const total = balanceOf({ used: toSeconds(0), over: toSeconds(Math.max(0, net)), left: toSeconds(0) });
   return total.kind === 'over'
     ? { ...words, hours: formatBalance(total, style), also: `${onTasks}, ${also}` }
-    : { ...words, also: t('compare.onTasksAnd', { n: tasksOver, also }) };
+    : { ...words, also: t('compare.onTasksAnd', { n: tasksOver, also }), isAlsoOfSum: true };
 }
 
 /** What a yardstick says to somebody who cannot see it. */

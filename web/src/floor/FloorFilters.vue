@@ -41,8 +41,8 @@ const isWallAsked = ref(false);
     >
     <span v-if="filtered" class="filtered" role="status"
       >{{ t('floor.ofPeople', { shown: filtered.shown, of: filtered.of })
-      }}<template v-if="filtered.search"> {{ t('common.match', { search: filtered.search }) }}</template
-      >. <BButton variant="quiet" size="sm" @click="emit('showAll')">{{ t('common.showAll') }}</BButton></span
+      }}{{ filtered.search ? ` ${t('common.match', { search: filtered.search })}` : '' }}.
+      <BButton variant="quiet" size="sm" @click="emit('showAll')">{{ t('common.showAll') }}</BButton></span
     >
     <span class="ways">
       <RouterLink :to="{ name: 'floor-days' }">{{ t('floor.peopleByDay') }}</RouterLink>

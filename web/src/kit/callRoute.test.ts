@@ -37,9 +37,13 @@ test('the clock of the server is measured at every answer that tells it', async 
 
 test.each<[told: () => Response, words: string, sentence: string, why: string]>([
   [
-    refuse(409, { type: 'urn:wergon:reconcile.changed', status: 409, title: 'This has changed meanwhile' }),
-    'This has changed meanwhile',
-    'This has changed meanwhile',
+    refuse(409, {
+      type: 'urn:wergon:reconcile.changed',
+      status: 409,
+      title: 'This has changed meanwhile: look at it as it is now',
+    }),
+    'This has changed meanwhile: look at it as it is now',
+    'This has changed meanwhile: look at it as it is now',
     'a “no” in its own words',
   ],
   [
@@ -50,7 +54,7 @@ test.each<[told: () => Response, words: string, sentence: string, why: string]>(
       errors: [{ field: 'rows[0].day', message: 'lies in the future' }],
     }),
     'rows[0].day: lies in the future',
-    'Something is not right: lies in the future',
+    'Something in the input is not right: lies in the future',
     'with the field at fault',
   ],
   [

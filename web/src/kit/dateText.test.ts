@@ -1,6 +1,8 @@
 import fc from 'fast-check';
-import { formatDay, formatLongDay, parseDay, toDay } from '@wergon/core/time';
+import { formatDay, parseDay, toDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
+import { speak } from '../words/index.ts';
+import { sayLongDay } from './dates.ts';
 import { readDateText } from './dateText.ts';
 
 const dayOf = (text: string) => {
@@ -9,6 +11,7 @@ const dayOf = (text: string) => {
   return read.value;
 };
 const TODAY = dayOf('2026-11-24');
+afterEach(() => speak('en'));
 
 test.each<[typed: string, day: string | undefined, why: string]>([
   ['2026-11-24', '2026-11-24', 'as it is kept'],
@@ -32,11 +35,12 @@ test.each<[typed: string, day: string | undefined, why: string]>([
   expect(read === undefined ? undefined : formatDay(read)).toBe(day);
 });
 
-test('every day is read as it is shown', () => {
+test.each(['en', 'de'] as const)('every day is read as it is shown in %s', async (language) => {
+  await speak(language);
   fc.assert(
     fc.property(fc.integer({ min: dayOf('1970-01-01'), max: dayOf('2199-12-31') }), (count) => {
       const day: LocalDay = toDay(count);
-      expect(readDateText(formatLongDay(day), TODAY)).toBe(day);
+      expect(readDateText(sayLongDay(day), TODAY)).toBe(day);
     }),
   );
 });

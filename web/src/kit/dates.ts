@@ -2,17 +2,25 @@ import { formatDay, parseDay } from '@wergon/core/time';
 import { currentLocale } from '../words/index.ts';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 
-const format = (options: Intl.DateTimeFormatOptions) =>
-  new Intl.DateTimeFormat(currentLocale(), { ...options, timeZone: 'UTC' });
-const DAY = format({ weekday: 'short', day: 'numeric', month: 'short' });
-const MONTH_DAY = format({ day: 'numeric', month: 'short' });
-const dateOf = (day: LocalDay) => new Date(`${formatDay(day)}T00:00:00Z`);
+/** Days as they are written in the language of the page: no comma between weekday and day. */
+function dayFormat(options: Intl.DateTimeFormatOptions): (day: LocalDay) => string {
+  const formats = new Map<string, Intl.DateTimeFormat>();
+  return (day) => {
+    const locale = currentLocale();
+    const format = formats.get(locale) ?? new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' });
+    formats.set(locale, format);
+    return format.format(new Date(`${formatDay(day)}T00:00:00Z`)).replace(',', '');
+  };
+}
 
 /** A day as people say it, `Tue 24 Nov`. */
-export const sayDay = (day: LocalDay): string => DAY.format(dateOf(day)).replace(',', '');
+export const sayDay = dayFormat({ weekday: 'short', day: 'numeric', month: 'short' });
 
 /** A day without its weekday, `24 Nov`. */
-export const sayMonthDay = (day: LocalDay): string => MONTH_DAY.format(dateOf(day));
+export const sayMonthDay = dayFormat({ day: 'numeric', month: 'short' });
+
+/** A day with its year, `Tue 24 Nov 2026`, for what is printed. */
+export const sayLongDay = dayFormat({ weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' });
 
 /** A day that may be missing as people say it; empty for none. */
 export const sayDate = (day: LocalDay | null): string => (day === null ? '' : sayDay(day));

@@ -1,6 +1,15 @@
 export { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './callRoute.ts';
 export { readDateText } from './dateText.ts';
-export { sayClock, sayDate, sayDateText, sayDay, sayMonthDay, sayInstant, yearOf } from './dates.ts';
+export {
+  sayClock,
+  sayDate,
+  sayDateText,
+  sayDay,
+  sayMonthDay,
+  sayInstant,
+  sayLongDay,
+  yearOf,
+} from './dates.ts';
 export { download } from './download.ts';
 export { isLive, wholeCount } from './live.ts';
 export { queryPlugin } from './queryPlugin.ts';

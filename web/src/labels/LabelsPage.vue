@@ -15,6 +15,7 @@ import { CheckField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { badgeCells, NAME_FORMS, NAME_ORDERS } from './badgeCells.ts';
 import OrderChoice from './OrderChoice.vue';
 import { pageName, printSheets, saveImage } from './paper.ts';
+import { travelerPaper } from './travelerPaper.ts';
 import { useLabels } from './useLabels.ts';
 import { t } from '../words/index.ts';
 
@@ -149,7 +150,7 @@ async function draw(): Promise<void> {
       const { travelers } = await callRoute('travelers', {
         body: { orders: orders.value, workTypes: workTypes.value },
       });
-      void labels.draw({ job: { kind: 'travelers', travelers }, ...style });
+      void labels.draw({ job: { kind: 'travelers', travelers: travelers.map(travelerPaper) }, ...style });
     } else if (kind.value === 'day-end') {
       const { code } = await callRoute('dayEndLabel', { params: { technician: person.value } });
       const name = present.value.find(({ id }) => id === person.value)?.name ?? '';

@@ -9,7 +9,8 @@ import type { LabelJob } from './drawJob.ts';
 
 const cell = (title: string, code: string) => ({ title, detail: 'Winding · 12', code });
 const TRAVELER: Traveler = {
-  number: '24105',
+  heading: 'Order 24105',
+  words: { wholeOrder: 'whole order', page: 'page' },
   title: 'Rewind 90 kW pump motor with a title that goes on for longer than any paper is wide',
   facts: ['Tidewater Mills, 1 piece', 'Due 2026-12-01'],
   notes: 'Handle with care. '.repeat(12),

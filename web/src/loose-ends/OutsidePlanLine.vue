@@ -19,9 +19,9 @@ const seconds = computed(() => sumSeconds(props.ends));
   <li class="outside">
     <p>
       <b>{{ first?.name ?? t('looseEnds.somebody') }}</b> {{ t('looseEnds.wasSignedInWithoutATaskOutside') }}
-      <span class="figure">{{ desk.hours(seconds) }}</span><template v-if="ends.length > 1">
-        {{ t('looseEnds.inStretches', { n: ends.length }) }}</template
-      >{{ t('looseEnds.acceptItOr') }}
+      <span class="figure">{{ desk.hours(seconds) }}</span>{{
+        ends.length > 1 ? ` ${t('looseEnds.inStretches', { n: ends.length })}` : ''
+      }}{{ t('looseEnds.acceptItOr') }}
       <RouterLink
         v-if="first?.technician"
         :to="{ name: 'person-day', params: { technician: first.technician, day: first.day } }"

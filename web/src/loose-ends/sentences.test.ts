@@ -69,7 +69,7 @@ test.each<[more: Partial<LooseEndJson>, said: string]>([
   ],
   [
     { kind: 'unknown-code', about: 'T7K2P', times: 1 },
-    'scanned T7K2P, last at 09:00, an unknown code: find out what was scanned.',
+    'scanned T7K2P at 09:00, an unknown code: find out what was scanned.',
   ],
   [
     { kind: 'badge-hop', stations: ['Gate', 'Test'], seconds: 40 },

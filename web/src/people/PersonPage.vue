@@ -51,7 +51,7 @@ const missing = computed(() => {
           <RouterLink :to="{ name: 'rates', params: { technician: id } }">{{
             t('people.costRates')
           }}</RouterLink>
-          <span v-if="!person.hasRate" class="attention"> ({{ t('people.noneTodayThere') }}</span></template
+          <span v-if="!person.hasRate" class="attention"> ({{ t('people.noneToday') }})</span></template
         >
       </p>
       <p v-if="missing.length > 0" class="attention">

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
 import { ABSENCE_KINDS } from '@wergon/contract/people';
+import type { ResponseOf } from '@wergon/contract/routes';
 import { formatDay, mondayOf } from '@wergon/core/time';
 import { callRoute, sayDate, useDesk, useAct, useToday } from '../kit/index.ts';
 import { CheckField, DateField } from '../kit/parts/index.ts';
@@ -81,6 +82,24 @@ function copyDown(week: Row[]): void {
   if (first) for (const row of week.slice(1, 5)) Object.assign(row, first);
 }
 
+type Plan = ResponseOf<'plan'>;
+/** What is planned of a day, in words. */
+function sayPlanned({ kind, plan: planned, why }: Plan['days'][number]): string {
+  switch (kind) {
+    case 'work':
+      return planned
+        ? t('people.fromTo', { start: writeClock(planned.startMinute), end: writeClock(planned.endMinute) })
+        : '';
+    case 'closed':
+      return why;
+    case 'absent':
+      return sayTerm('absences', why);
+    case 'free':
+      return t('people.free');
+    case 'unplanned':
+      return t('tape.nothingPlanned');
+  }
+}
 const absence = reactive<{ from: string; to: string; kind: (typeof ABSENCE_KINDS)[number]; isPaid: boolean }>(
   {
     from: '',
@@ -122,14 +141,16 @@ const LONGEST = 12 * 3600;
         role="listitem"
         class="day"
         :class="day.kind"
-        :title="`${sayDate(day.day)}: ${day.words}`"
+        :title="`${sayDate(day.day)}: ${sayPlanned(day)}`"
       >
         <span class="name">{{ sayDate(day.day).split(' ').slice(0, 2).join(' ') }}</span>
         <span
           class="bar"
           :style="{ height: `${(Math.min(day.plannedSeconds, LONGEST) / LONGEST) * 56}px` }"
         ></span>
-        <span class="words">{{ day.kind === 'work' ? desk.hours(day.plannedSeconds) : day.words }}</span>
+        <span class="words">{{
+          day.kind === 'work' ? desk.hours(day.plannedSeconds) : sayPlanned(day)
+        }}</span>
       </div>
     </div>
     <form v-if="isEditing" @submit.prevent="save">

@@ -87,10 +87,10 @@ const shown = (name: string) => (name === ' ' ? 'space' : name);
             {{ t('scan.atAStationThisOneScanWouldTeach') }}
             <b>{{ learned.value.endKey ?? t('scan.nothingAPause') }}</b>,
             <template v-if="learned.value.prefix"
-              >{{ t('scan.puts') }} <kbd>{{ learned.value.prefix }}</kbd> {{ t('scan.beforeACode') }}
+              >{{ t('scan.puts') }} <kbd>{{ learned.value.prefix }}</kbd> {{ `${t('scan.beforeACode')} ` }}
             </template>
             <template v-if="learned.value.suffix"
-              >{{ t('scan.puts') }} <kbd>{{ learned.value.suffix }}</kbd> {{ t('scan.afterIt') }}
+              >{{ t('scan.puts') }} <kbd>{{ learned.value.suffix }}</kbd> {{ `${t('scan.afterIt')} ` }}
             </template>
             <template v-if="Object.keys(learned.value.meant).length > 0">{{
               t('scan.andSendsCharactersAsOthers', { n: Object.keys(learned.value.meant).length })

@@ -1,5 +1,5 @@
 import type { CalibrationErrorCode, CodeErrorCode, CodeKind, ScannerFinding } from '@wergon/core/scan';
-import { t } from '../words/index.ts';
+import { sayList, t } from '../words/index.ts';
 
 /** What a station does with a code of each kind. */
 export const CODE_KIND_WORDS: Readonly<Record<CodeKind, string>> = {
@@ -36,12 +36,12 @@ export function FINDING_WORDS(finding: ScannerFinding): string {
       return t('scan.theComputersKeyboardIsSetTo', { name: finding.name, name2: finding.name });
     case 'around':
       return t('scan.theScannerPutsTheCodeScanThe', {
-        marks: [
-          finding.prefix && t('scan.before', { prefix: finding.prefix }),
-          finding.suffix && t('scan.after', { suffix: finding.suffix }),
-        ]
-          .filter(Boolean)
-          .join(' and '),
+        marks: sayList(
+          [
+            finding.prefix && t('scan.before', { prefix: finding.prefix }),
+            finding.suffix && t('scan.after', { suffix: finding.suffix }),
+          ].filter(Boolean),
+        ),
       });
     case 'calibration':
       return t('scan.thisIsTheCalibrationLabel');

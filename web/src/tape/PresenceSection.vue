@@ -71,7 +71,9 @@ function addBreak(): void {
               v-if="mayEdit"
               variant="quiet"
               size="sm"
-              :aria-label="t('tape.changeTheFrom', { kind: row.kind, time: clock(row.from) })"
+              :aria-label="
+                t('tape.changeTheFrom', { kind: t(`presence.${row.kind}`), time: clock(row.from) })
+              "
               @click="editing.take(told.technician, row.kind, row)"
             >
               {{ t('common.change') }}

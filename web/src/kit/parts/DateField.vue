@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { VueDatePicker } from '@vuepic/vue-datepicker';
 import '@vuepic/vue-datepicker/dist/main.css';
+import { de } from 'date-fns/locale/de';
+import { enGB } from 'date-fns/locale/en-GB';
 import { computed } from 'vue';
-import { formatDay, formatLongDay, parseDay } from '@wergon/core/time';
+import { formatDay, parseDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { dayOf, readDateText } from '../dateText.ts';
+import { sayLongDay } from '../dates.ts';
 import { useToday } from '../useToday.ts';
-import { t } from '../../words/index.ts';
+import { currentLanguage, t } from '../../words/index.ts';
 
 /** A day in the shop's own form, typed or picked; empty for none. */
 const props = defineProps<{
@@ -18,6 +21,7 @@ const props = defineProps<{
 }>();
 const day = defineModel<string>({ required: true });
 const today = useToday();
+const locale = { en: enGB, de }[currentLanguage()];
 
 /** The picker speaks of days as the browser's own midnights. */
 const toDate = (of: LocalDay) => new Date(`${formatDay(of)}T00:00:00`);
@@ -35,7 +39,7 @@ const picked = computed({
 const formats = {
   input: (date: Date) => {
     const chosen = fromDate(date);
-    return chosen === undefined ? '' : formatLongDay(chosen);
+    return chosen === undefined ? '' : sayLongDay(chosen);
   },
 };
 const textInput = {
@@ -69,6 +73,7 @@ const inputAttrs = computed(() => ({
     :text-input="textInput"
     :input-attrs="inputAttrs"
     :time-config="{ enableTimePicker: false }"
+    :locale="locale"
     :week-start="1"
     :start-date="toDate(today)"
     focus-start-date

@@ -27,8 +27,7 @@ export const access: Translation['access'] = {
   changePassword: 'Passwort ändern',
   nobodyUsedThisPageForAWhile: 'Diese Seite wurde eine Weile nicht benutzt, darum wurden Sie abgemeldet.',
   yourSessionHasEndedSignInAgain: 'Ihre Sitzung ist zu Ende. Melden Sie sich wieder an.',
-  signInAtTheDesk: 'Anmelden am Arbeitsplatz',
-  ofTheDemoWhichRunsOnItsOwnClock: 'der Demo, die nach ihrer eigenen Uhr läuft',
+  signInAtTheDesk: 'Melden Sie sich am Arbeitsplatz an.',
   onlyIUseThisComputerStaySigned: 'Diesen Computer benutze nur ich: angemeldet bleiben',
   signingIn: 'Wird angemeldet…',
   signIn: 'Anmelden',
@@ -58,4 +57,5 @@ export const access: Translation['access'] = {
   enterYourName: 'Geben Sie Ihren Namen ein',
   chooseAUserNameToSignInWith: 'Wählen Sie einen Benutzernamen zum Anmelden',
   chooseAPasswordOfAtLeastCharacters: 'Wählen Sie ein Passwort mit mindestens {LEAST_PASSWORD} Zeichen',
+  signInAtTheDeskOfTheDemo: 'Melden Sie sich am Arbeitsplatz der Demo an, die nach ihrer eigenen Uhr läuft.',
 };

@@ -60,7 +60,6 @@ export const catalog: Translation['catalog'] = {
   open: 'Öffnen',
   allThatIsMissing: 'Alles, was fehlt',
   putRight: 'Beheben',
-  andMore: 'und {n} weitere',
   nothingIsMissingEveryPerson:
     'Es fehlt nichts. Jede Person hat Ausweis, Satz und Plan, jeder offene Arbeitsgang eine Kalkulation, und von jeder Station kam ein Scan.',
   customers: 'Kunden',

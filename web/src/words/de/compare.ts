@@ -108,4 +108,5 @@ export const compare: Translation['compare'] = {
   divisionsWord: 'Sparten',
   unitsWord: 'Geräte',
   hoursWord: 'Stunden',
+  usedOf: 'verbraucht von {hours}',
 };

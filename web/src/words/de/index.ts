@@ -22,7 +22,25 @@ import { station } from './station.ts';
 import { tape } from './tape.ts';
 import { timesheet } from './timesheet.ts';
 import { work } from './work.ts';
-import * as terms from './terms.ts';
+import {
+  absences,
+  balances,
+  exchangeSteps,
+  fileProblems,
+  nameForms,
+  nameOrders,
+  noOrders,
+  orderCount,
+  presence,
+  reportKinds,
+  reportTimes,
+  rights,
+  roles,
+  shown,
+  sources,
+  stationKinds,
+  workTypes,
+} from './terms.ts';
 
 /** All that a person reads, in German. */
 export const de: Translation = {
@@ -49,5 +67,21 @@ export const de: Translation = {
   tape,
   timesheet,
   work,
-  ...terms,
+  absences,
+  balances,
+  exchangeSteps,
+  fileProblems,
+  nameForms,
+  nameOrders,
+  noOrders,
+  orderCount,
+  presence,
+  reportKinds,
+  reportTimes,
+  rights,
+  roles,
+  shown,
+  sources,
+  stationKinds,
+  workTypes,
 };

@@ -23,7 +23,6 @@ export const kit: Translation['kit'] = {
   accounted: 'Zugeordnet',
   waysToPutTimeRight: 'Wege, Zeit zu berichtigen',
   theShop: 'Der Betrieb',
-  demoClockAnd: 'Demo-Uhr ·',
   standardCost: 'Standardkosten',
   laborCost: 'Lohnkosten',
   hoursAtTheStandardRateOfThe:

@@ -33,4 +33,11 @@ export const labels: Translation['labels'] = {
   nothingFound: 'Nichts gefunden.',
   theLabelsCouldNotBeDrawn: 'Die Etiketten konnten nicht gezeichnet werden.',
   sheetsDrawn: '{n} Blatt | {n} Blätter',
+  dueOn: 'Fällig {day}',
+  unit: 'Gerät: {unit}',
+  item: 'Artikel: {item}',
+  printedOn: 'Gedruckt am {day}, Fassung {version}',
+  page: 'Seite',
+  hoursEstimated: '{hours} Std. kalkuliert',
+  stepWithHours: '{text} ({hours} Std.)',
 };

@@ -68,7 +68,6 @@ export const people: Translation['people'] = {
   allPeople: 'Alle Personen',
   allPeopleWord: 'alle Personen',
   costRates: 'Kostensätze',
-  noneTodayThere: 'heute keiner)',
   stillMissing: 'Es fehlt noch: {missing}.',
   mon: 'Mo',
   tue: 'Di',
@@ -144,4 +143,5 @@ export const people: Translation['people'] = {
   costThen: 'Kosten dann',
   changeThePast: 'Vergangenes ändern',
   saveRate: 'Satz speichern',
+  fromTo: '{start} bis {end}',
 };

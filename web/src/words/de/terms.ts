@@ -146,3 +146,12 @@ export const workTypes: Translation['workTypes'] = {
   rework: 'Nacharbeit',
   travel: 'Fahrt',
 };
+
+/** How hours stand to their estimate. */
+export const balances: Translation['balances'] = {
+  over: 'darüber',
+  left: 'übrig',
+  under: 'darunter',
+  even: 'genau',
+  used: 'verbraucht',
+};

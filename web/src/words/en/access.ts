@@ -25,8 +25,7 @@ export const access = {
   changePassword: 'Change password',
   nobodyUsedThisPageForAWhile: 'Nobody used this page for a while, so you were signed out.',
   yourSessionHasEndedSignInAgain: 'Your session has ended. Sign in again.',
-  signInAtTheDesk: 'Sign in at the desk',
-  ofTheDemoWhichRunsOnItsOwnClock: 'of the demo, which runs on its own clock',
+  signInAtTheDesk: 'Sign in at the desk.',
   onlyIUseThisComputerStaySigned: 'Only I use this computer: stay signed in',
   signingIn: 'Signing in…',
   signIn: 'Sign in',
@@ -55,4 +54,5 @@ export const access = {
   enterYourName: 'Enter your name',
   chooseAUserNameToSignInWith: 'Choose a user name to sign in with',
   chooseAPasswordOfAtLeastCharacters: 'Choose a password of at least {LEAST_PASSWORD} characters',
+  signInAtTheDeskOfTheDemo: 'Sign in at the desk of the demo, which runs on its own clock.',
 } as const;

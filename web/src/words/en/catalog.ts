@@ -58,7 +58,6 @@ export const catalog = {
   open: 'Open',
   allThatIsMissing: 'All that is missing',
   putRight: 'Put right',
-  andMore: 'and {n} more',
   nothingIsMissingEveryPerson:
     'Nothing is missing. Every person has a badge, a rate and a plan, every open task an estimate, and every station has been heard.',
   customers: 'Customers',

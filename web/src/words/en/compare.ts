@@ -104,4 +104,5 @@ export const compare = {
   divisionsWord: 'divisions',
   unitsWord: 'units',
   hoursWord: 'hours',
+  usedOf: 'used of {hours}',
 } as const;

@@ -21,7 +21,25 @@ import { station } from './station.ts';
 import { tape } from './tape.ts';
 import { timesheet } from './timesheet.ts';
 import { work } from './work.ts';
-import * as terms from './terms.ts';
+import {
+  absences,
+  balances,
+  exchangeSteps,
+  fileProblems,
+  nameForms,
+  nameOrders,
+  noOrders,
+  orderCount,
+  presence,
+  reportKinds,
+  reportTimes,
+  rights,
+  roles,
+  shown,
+  sources,
+  stationKinds,
+  workTypes,
+} from './terms.ts';
 
 /** All that a person reads, in English, by room; lists of the trade by their name. */
 export const en = {
@@ -48,5 +66,21 @@ export const en = {
   tape,
   timesheet,
   work,
-  ...terms,
+  absences,
+  balances,
+  exchangeSteps,
+  fileProblems,
+  nameForms,
+  nameOrders,
+  noOrders,
+  orderCount,
+  presence,
+  reportKinds,
+  reportTimes,
+  rights,
+  roles,
+  shown,
+  sources,
+  stationKinds,
+  workTypes,
 } as const;

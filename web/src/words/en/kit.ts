@@ -20,7 +20,6 @@ export const kit = {
   accounted: 'Accounted',
   waysToPutTimeRight: 'Ways to put time right',
   theShop: 'The shop',
-  demoClockAnd: 'demo clock ·',
   standardCost: 'Standard cost',
   laborCost: 'Labor cost',
   hoursAtTheStandardRateOfThe: 'Hours at the standard rate of the grade, not at what the person really costs',

@@ -31,4 +31,11 @@ export const labels = {
   nothingFound: 'Nothing found.',
   theLabelsCouldNotBeDrawn: 'The labels could not be drawn.',
   sheetsDrawn: '{n} sheet | {n} sheets',
+  dueOn: 'Due {day}',
+  unit: 'Unit: {unit}',
+  item: 'Item: {item}',
+  printedOn: 'Printed {day}, version {version}',
+  page: 'page',
+  hoursEstimated: '{hours} h estimated',
+  stepWithHours: '{text} ({hours} h)',
 } as const;

@@ -65,7 +65,6 @@ export const people = {
   allPeople: 'All people',
   allPeopleWord: 'all people',
   costRates: 'cost rates',
-  noneTodayThere: 'none today)',
   stillMissing: 'Still missing: {missing}.',
   mon: 'Mon',
   tue: 'Tue',
@@ -140,4 +139,5 @@ export const people = {
   costThen: 'Cost then',
   changeThePast: 'Change the past',
   saveRate: 'Save rate',
+  fromTo: '{start} to {end}',
 } as const;

@@ -136,3 +136,6 @@ export const workTypes = {
   rework: 'rework',
   travel: 'travel',
 } as const;
+
+/** How hours stand to their estimate. */
+export const balances = { over: 'over', left: 'left', under: 'under', even: 'even', used: 'used' } as const;
