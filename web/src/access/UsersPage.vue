@@ -197,7 +197,7 @@ async function save(): Promise<void> {
 <style scoped>
 .rights th[scope='row'] {
   color: var(--ink);
-  font-size: 15px;
+  font-size: var(--text-m);
   white-space: normal;
 }
 .departments {

@@ -59,7 +59,7 @@ onMounted(begin);
 }
 .wait {
   padding: 48px;
-  font-size: 20px;
+  font-size: var(--text-2xl);
 }
 @media (max-width: 760px) {
   .desk {

@@ -165,12 +165,12 @@ ul {
 }
 .word {
   display: block;
-  font-size: 15px;
+  font-size: var(--text-m);
 }
 .figure {
   display: block;
   min-height: 17px;
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 li {
   margin-bottom: 8px;
@@ -186,7 +186,7 @@ li {
   background: none;
   border: 0;
   color: inherit;
-  font-size: 14px;
+  font-size: var(--text-s);
   text-align: left;
   text-decoration: none;
   &:hover {
@@ -198,7 +198,7 @@ li {
   }
   .mono {
     display: block;
-    font-size: 13px;
+    font-size: var(--text-xs);
   }
 }
 .keys {

@@ -70,7 +70,7 @@ const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
   display: flex;
   flex-direction: column;
   gap: 2px;
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 .day a {
   color: var(--ink);
@@ -94,7 +94,7 @@ const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
 }
 .words {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .exception .words {
   color: var(--attention);
@@ -106,7 +106,7 @@ button {
   background: none;
   border: 1px solid var(--action);
   color: var(--action);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 button.back {
   border-color: transparent;

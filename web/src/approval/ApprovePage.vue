@@ -196,7 +196,7 @@ const REFUSALS = {
 .span {
   margin: 0;
   padding: 24px 14px 0;
-  font-size: 16px;
+  font-size: var(--text-l);
 }
 .all {
   margin-left: auto;

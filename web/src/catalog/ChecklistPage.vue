@@ -159,7 +159,7 @@ const sayNames = (names: readonly string[], count: number) =>
   align-items: center;
   min-height: 56px;
   border-bottom: 1px solid var(--line);
-  font-size: 18px;
+  font-size: var(--text-xl);
 }
 .first .done {
   color: var(--ink-2);
@@ -184,7 +184,7 @@ const sayNames = (names: readonly string[], count: number) =>
   font-weight: 700;
   b {
     margin-right: 4px;
-    font-size: 21px;
+    font-size: var(--text-2xl);
   }
 }
 .why {
@@ -194,7 +194,7 @@ const sayNames = (names: readonly string[], count: number) =>
   grid-column: 2;
 }
 .all-there {
-  font-size: 18px;
+  font-size: var(--text-xl);
 }
 @media (max-width: 760px) {
   .item {

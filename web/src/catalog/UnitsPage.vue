@@ -5,7 +5,7 @@ import { computed, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import { FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
-import { STATE_WORDS, usePastWork } from '../work/index.ts';
+import { sayState, usePastWork } from '../work/index.ts';
 import CustomerSection from './CustomerSection.vue';
 import { t } from '../words/index.ts';
 
@@ -163,7 +163,7 @@ async function save(): Promise<void> {
                 <li v-for="order in openedOrders" :key="order.id">
                   <RouterLink :to="{ name: 'order', params: { order: order.id } }"
                     ><span class="mono">{{ order.number }}</span> {{ order.title }}</RouterLink
-                  >, {{ STATE_WORDS[order.state] }}
+                  >, {{ sayState(order.state) }}
                 </li>
               </ul>
             </td>

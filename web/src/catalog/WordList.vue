@@ -106,6 +106,6 @@ li {
   background: none;
   border: 0;
   color: var(--action);
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 </style>

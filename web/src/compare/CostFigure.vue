@@ -26,10 +26,11 @@ const isAbove = computed(() => props.hasEstimate && Number(props.comparison.cost
 <style scoped>
 .cost > * {
   display: block;
+  white-space: nowrap;
 }
 .of {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .attention,
 .of.attention {

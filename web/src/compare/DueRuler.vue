@@ -78,7 +78,7 @@ const stacks = computed(() => {
   margin-left: 2px;
   padding: 0 4px;
   background: var(--sheet);
-  font-size: 14px;
+  font-size: var(--text-s);
   font-weight: 600;
 }
 .stack {
@@ -109,7 +109,7 @@ const stacks = computed(() => {
   bottom: 1px;
   left: 6px;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
   line-height: 1.1;
 }
 </style>

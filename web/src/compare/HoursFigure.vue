@@ -16,11 +16,11 @@ defineProps<{ balance: BalanceWords }>();
 <style scoped>
 .hours > * {
   display: block;
-  font-size: 13px;
+  font-size: var(--text-xs);
   white-space: nowrap;
 }
 .main b {
-  font-size: 15px;
+  font-size: var(--text-m);
 }
 .also,
 .main:not(.attention) {

@@ -53,7 +53,7 @@ const bars = computed(() => {
   position: absolute;
   top: 3px;
   padding-left: 6px;
-  font-size: 14px;
+  font-size: var(--text-s);
   font-weight: 600;
 }
 .bar {

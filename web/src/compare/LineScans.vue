@@ -95,7 +95,7 @@ ol {
   margin: 2px 0 0;
   padding: 0;
   color: var(--ink-2);
-  font-size: 14px;
+  font-size: var(--text-s);
   list-style: none;
 }
 </style>

@@ -6,7 +6,7 @@ import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { callRoute, sayDate, useDesk, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
-import { STATE_WORDS, OrderActs, OrderPapers } from '../work/index.ts';
+import { sayState, OrderActs, OrderPapers } from '../work/index.ts';
 import { sayOrderBalance } from './figures.ts';
 import LaborRuler from './LaborRuler.vue';
 import SignedOutWords from './SignedOutWords.vue';
@@ -98,7 +98,7 @@ const balance = computed(
             <template v-if="order.item"> · {{ order.item }}</template>
             <template v-if="order.division"> · {{ order.division }}</template>
             <template v-if="order.jobType"> · {{ order.jobType }}</template> ·
-            <b>{{ STATE_WORDS[order.state] }}</b>
+            <b>{{ sayState(order.state) }}</b>
             <template v-if="order.peopleOn.length > 0">
               · {{ t('compare.onItNow', { names: order.peopleOn.join(', ') }) }}</template
             >
@@ -188,7 +188,7 @@ const balance = computed(
 }
 h2 {
   margin: 0;
-  font-size: 24px;
+  font-size: var(--text-3xl);
   font-weight: 700;
 }
 .title p {

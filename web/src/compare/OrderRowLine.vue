@@ -7,7 +7,7 @@ import { sayDate, useDesk } from '../kit/index.ts';
 import CostFigure from './CostFigure.vue';
 import HoursFigure from './HoursFigure.vue';
 import SignedOutWords from './SignedOutWords.vue';
-import { STATE_WORDS } from '../work/index.ts';
+import { sayState } from '../work/index.ts';
 import { sayBalance, yardstickWords } from './figures.ts';
 import { t } from '../words/index.ts';
 
@@ -33,7 +33,7 @@ const people = computed(() => {
       <span
         >{{ row.title
         }}<small
-          >{{ row.customer }}{{ row.state === 'released' ? '' : ` · ${STATE_WORDS[row.state]}` }}{{ people }}
+          >{{ row.customer }}{{ row.state === 'released' ? '' : ` · ${sayState(row.state)}` }}{{ people }}
           <SignedOutWords :people="row.signedOut" /></small
       ></span>
     </span>

@@ -27,7 +27,7 @@ defineProps<{ first: string; last: string }>();
   align-items: end;
   background: var(--paper);
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .first {
   padding: 0 16px 3px;
@@ -55,6 +55,6 @@ defineProps<{ first: string; last: string }>();
   right: 4px;
 }
 .row-figures :last-child {
-  font-size: 13px !important;
+  font-size: var(--text-xs) !important;
 }
 </style>

@@ -107,7 +107,7 @@ const print = () => window.print();
   align-items: center;
   margin: 0;
   padding: 18px 14px 0;
-  font-size: 16px;
+  font-size: var(--text-l);
 }
 .print {
   margin-left: auto;
@@ -119,7 +119,7 @@ const print = () => window.print();
 }
 h2 {
   margin: 18px 0 4px;
-  font-size: 17px;
+  font-size: var(--text-xl);
   font-weight: 700;
 }
 p {

@@ -208,7 +208,7 @@ table {
 }
 th {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
   font-weight: 400;
 }
 th,
@@ -226,7 +226,7 @@ th.number {
 .how {
   margin-left: 12px;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .scans {
   padding: 0 0 10px;

@@ -258,7 +258,7 @@ const sums = computed(() => {
   width: auto;
   padding-top: 4px;
   padding-bottom: 4px;
-  font-size: 15px;
+  font-size: var(--text-m);
 }
 
 .narrow {
@@ -272,7 +272,7 @@ const sums = computed(() => {
   max-width: 190px;
   padding-top: 2px;
   padding-bottom: 2px;
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 .more {
   padding: 8px 16px;

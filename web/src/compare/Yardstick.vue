@@ -167,7 +167,7 @@ const factor = computed(() => {
   padding: 0 4px;
   background: var(--sheet);
   color: var(--attention);
-  font-size: 13px;
+  font-size: var(--text-xs);
   font-weight: 700;
   line-height: 1.1;
   transform: translateY(-50%);
@@ -178,7 +178,7 @@ const factor = computed(() => {
 }
 
 .large .factor {
-  font-size: 26px;
+  font-size: var(--text-3xl);
 }
 
 .none {
@@ -186,10 +186,10 @@ const factor = computed(() => {
   align-items: center;
   height: 100%;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 
 .large .none {
-  font-size: 24px;
+  font-size: var(--text-3xl);
 }
 </style>

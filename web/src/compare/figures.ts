@@ -1,6 +1,5 @@
 import type { ComparisonJson, OrderRow } from '@wergon/contract/compare';
 import { balanceOf, balanceOfTasks, formatBalance } from '@wergon/core/compare';
-import type { Balance } from '@wergon/core/compare';
 import { formatHours, formatLeft, toSeconds } from '@wergon/core/time';
 import type { HoursStyle } from '@wergon/core/time';
 import { t } from '../words/index.ts';

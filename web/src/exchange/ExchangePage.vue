@@ -291,15 +291,15 @@ function check(): void {
 .counts {
   display: flex;
   gap: 28px;
-  font-size: 16px;
+  font-size: var(--text-l);
   b {
-    font-size: 21px;
+    font-size: var(--text-2xl);
   }
 }
 .sample {
   max-width: 420px;
   overflow: hidden;
-  font-size: 14px;
+  font-size: var(--text-s);
   text-overflow: ellipsis;
   white-space: nowrap;
 }

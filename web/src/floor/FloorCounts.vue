@@ -72,7 +72,7 @@ const percent = computed(() => (props.accounted === null ? null : Math.floor(pro
 
 <style scoped>
 b {
-  font-size: 21px;
+  font-size: var(--text-2xl);
 }
 .btn {
   padding: 0;

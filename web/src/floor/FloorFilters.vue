@@ -66,7 +66,7 @@ const isWallAsked = ref(false);
   padding: 5px 16px;
   border-bottom: 1px solid var(--line);
   color: var(--ink-2);
-  font-size: 14px;
+  font-size: var(--text-s);
   label {
     display: flex;
     gap: 6px;

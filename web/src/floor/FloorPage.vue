@@ -310,7 +310,7 @@ h2 {
   padding: 4px 14px;
   background: var(--band);
   border-bottom: 1px solid var(--line);
-  font-size: 14px;
+  font-size: var(--text-s);
   font-weight: 700;
   line-height: 18px;
   span {
@@ -325,7 +325,7 @@ h2 {
   gap: 6px 22px;
   padding: 12px 16px 20px;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .swatch {
   display: inline-block;

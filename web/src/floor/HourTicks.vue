@@ -54,7 +54,7 @@ const percent = (share: number) => `${share * 100}%`;
 .hour {
   position: absolute;
   top: 12px;
-  font-size: 14px;
+  font-size: var(--text-s);
   font-weight: 600;
   transform: translateX(-50%);
 }
@@ -71,7 +71,7 @@ const percent = (share: number) => `${share * 100}%`;
   padding: 1px 6px;
   background: var(--attention);
   color: var(--sheet);
-  font-size: 14px;
+  font-size: var(--text-s);
   font-weight: 700;
   transform: translateX(-50%);
 }

@@ -50,7 +50,7 @@ const latest = computed(() =>
   padding: 4px 16px;
   background: var(--sheet);
   border-bottom: 1px solid var(--line);
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 ol {
   display: flex;

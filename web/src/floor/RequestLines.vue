@@ -83,7 +83,7 @@ p {
 }
 .quiet {
   margin-left: 8px;
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 @media (max-width: 800px) {
   form {

@@ -263,7 +263,7 @@ const yardstickLabel = computed(() => {
     }
   }
   .figure {
-    font-size: 14px;
+    font-size: var(--text-s);
   }
 }
 .blocks {
@@ -276,7 +276,7 @@ const yardstickLabel = computed(() => {
   top: 7px;
   height: 24px;
   overflow: hidden;
-  font-size: 14px;
+  font-size: var(--text-s);
   font-weight: 600;
   line-height: 24px;
   white-space: nowrap;
@@ -367,7 +367,7 @@ const yardstickLabel = computed(() => {
     color: var(--ink-2);
   }
   .about {
-    font-size: 13px;
+    font-size: var(--text-xs);
     line-height: 16px;
   }
 }
@@ -384,7 +384,7 @@ const yardstickLabel = computed(() => {
     border: 0;
   }
   .name span:last-child {
-    font-size: 13px;
+    font-size: var(--text-xs);
   }
   .current {
     grid-row: 1;

@@ -59,7 +59,7 @@ const address = computed(() => writeAsked(asked));
   padding: 6px 16px;
   background: var(--action-tint);
   border-bottom: 1px solid var(--line);
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 label {
   display: flex;

@@ -1,13 +1,17 @@
 import { formatDay, parseDay } from '@wergon/core/time';
-import { currentLocale } from '../words/index.ts';
+import { currentLanguage, currentLocale } from '../words/index.ts';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 
 /** Days as they are written in the language of the page: no comma between weekday and day. */
-function dayFormat(options: Intl.DateTimeFormatOptions): (day: LocalDay) => string {
+function dayFormat(
+  options: Intl.DateTimeFormatOptions,
+  inGerman: Intl.DateTimeFormatOptions = {},
+): (day: LocalDay) => string {
   const formats = new Map<string, Intl.DateTimeFormat>();
   return (day) => {
     const locale = currentLocale();
-    const format = formats.get(locale) ?? new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' });
+    const own = currentLanguage() === 'de' ? { ...options, ...inGerman } : options;
+    const format = formats.get(locale) ?? new Intl.DateTimeFormat(locale, { ...own, timeZone: 'UTC' });
     formats.set(locale, format);
     return format.format(new Date(`${formatDay(day)}T00:00:00Z`)).replace(',', '');
   };
@@ -16,8 +20,8 @@ function dayFormat(options: Intl.DateTimeFormatOptions): (day: LocalDay) => stri
 /** A day as people say it, `Tue 24 Nov`. */
 export const sayDay = dayFormat({ weekday: 'short', day: 'numeric', month: 'short' });
 
-/** A day without its weekday, `24 Nov`. */
-export const sayMonthDay = dayFormat({ day: 'numeric', month: 'short' });
+/** A day without its weekday, `24 Nov`; in German `24.11.`, which is as short. */
+export const sayMonthDay = dayFormat({ day: 'numeric', month: 'short' }, { month: 'numeric' });
 
 /** A day with its year, `Tue 24 Nov 2026`, for what is printed. */
 export const sayLongDay = dayFormat({ weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' });

@@ -367,7 +367,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
   gap: 10px;
   label:not(.check) {
     color: var(--ink-2);
-    font-size: 13px;
+    font-size: var(--text-xs);
   }
   .pair {
     display: grid;
@@ -377,7 +377,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
   legend {
     margin: 0;
     color: var(--ink-2);
-    font-size: 13px;
+    font-size: var(--text-xs);
   }
 }
 .said {

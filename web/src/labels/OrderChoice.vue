@@ -57,7 +57,7 @@ legend {
   justify-content: space-between;
   margin: 0 0 2px;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .acts {
   display: flex;
@@ -70,6 +70,6 @@ legend {
   overflow: auto;
   background: var(--sheet);
   border: 1px solid var(--line);
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 </style>

@@ -169,7 +169,7 @@ const clearAll = () =>
 }
 label {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .told {
   margin: 0;
@@ -183,7 +183,7 @@ table {
   width: 100%;
   background: var(--sheet);
   border-collapse: collapse;
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 th,
 td {
@@ -197,7 +197,7 @@ th {
   top: 0;
   background: var(--sheet);
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
   font-weight: 400;
 }
 .number {

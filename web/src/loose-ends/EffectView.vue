@@ -141,7 +141,7 @@ const jobs = computed(() =>
 .name {
   overflow: hidden;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
   text-overflow: ellipsis;
   white-space: nowrap;
 }
@@ -160,7 +160,7 @@ i {
   padding: 0 6px;
   background: color-mix(in srgb, var(--tint) var(--tint-share), var(--sheet));
   border-left: 4px solid var(--tint);
-  font-size: 13px;
+  font-size: var(--text-xs);
   font-style: normal;
   line-height: 18px;
   white-space: nowrap;

@@ -199,7 +199,7 @@ const bars = computed(() =>
   width: calc(100% / 14);
   padding: 8px 0 0 6px;
   border-left: 1px solid var(--line);
-  font-size: 13px;
+  font-size: var(--text-xs);
   white-space: nowrap;
 }
 .days .rest {
@@ -209,7 +209,7 @@ const bars = computed(() =>
   display: block;
   margin-top: 8px;
   color: var(--attention);
-  font-size: 18px;
+  font-size: var(--text-xl);
 }
 .none {
   padding: 12px 16px;

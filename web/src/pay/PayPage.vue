@@ -193,7 +193,7 @@ const print = () => window.print();
     background: none;
     border: 0;
     color: inherit;
-    font-size: 14px;
+    font-size: var(--text-s);
     text-align: left;
     &.here {
       background: var(--action-tint);
@@ -209,7 +209,7 @@ const print = () => window.print();
   small {
     display: block;
     color: var(--ink-2);
-    font-size: 13px;
+    font-size: var(--text-xs);
     font-weight: 400;
   }
 }
@@ -226,7 +226,7 @@ const print = () => window.print();
 }
 .head {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
   overflow-wrap: anywhere;
 }
 .acts {

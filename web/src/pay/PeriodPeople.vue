@@ -131,7 +131,7 @@ i {
 .above {
   display: block;
   color: var(--attention) !important;
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 @media (max-width: 900px) {
   .wide {

@@ -162,6 +162,6 @@ async function savePin(next: string | null): Promise<void> {
   border: 1px solid var(--action);
 }
 .arrived {
-  font-size: 24px;
+  font-size: var(--text-3xl);
 }
 </style>

@@ -274,7 +274,7 @@ const LONGEST = 12 * 3600;
   flex-direction: column;
   justify-content: flex-end;
   min-height: 104px;
-  font-size: 13px;
+  font-size: var(--text-xs);
   text-align: center;
 }
 .bar {
@@ -311,7 +311,7 @@ const LONGEST = 12 * 3600;
   margin-bottom: 4px;
 }
 legend {
-  font-size: 15px;
+  font-size: var(--text-m);
   font-weight: 700;
 }
 .absences {

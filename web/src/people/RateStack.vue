@@ -58,7 +58,7 @@ const parts = computed(() => {
 .total th,
 .total td {
   color: var(--ink);
-  font-size: 15px;
+  font-size: var(--text-m);
   font-weight: 700;
 }
 </style>

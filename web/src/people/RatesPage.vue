@@ -287,7 +287,7 @@ const asksPast = computed(
 
 <style scoped>
 .big {
-  font-size: 21px;
+  font-size: var(--text-2xl);
 }
 .record {
   max-width: 1040px;

@@ -136,7 +136,7 @@ const shown = (name: string) => (name === ' ' ? 'space' : name);
 .wait {
   margin: 30px 0 0;
   color: var(--ink-2);
-  font-size: 24px;
+  font-size: var(--text-3xl);
 }
 .keys {
   display: flex;
@@ -151,15 +151,15 @@ kbd {
   border: 1px solid var(--line);
   color: var(--ink);
   font-family: var(--mono);
-  font-size: 22px;
+  font-size: var(--text-2xl);
   text-align: center;
 }
 kbd.named {
   background: var(--action-tint);
-  font-size: 15px;
+  font-size: var(--text-m);
   line-height: 33px;
 }
 .code {
-  font-size: 18px;
+  font-size: var(--text-xl);
 }
 </style>

@@ -56,7 +56,7 @@ function type(amount: string): void {
 }
 label {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 select {
   margin-top: 2px;

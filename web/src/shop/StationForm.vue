@@ -161,7 +161,7 @@ fieldset {
 legend {
   margin: 0;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
   .quiet {
     margin-left: 8px;
   }

@@ -130,14 +130,14 @@ const say = (at: Instant | null): string => {
 
 <style scoped>
 .code {
-  font-size: 20px;
+  font-size: var(--text-2xl);
 }
 .link {
   padding: 0;
   background: none;
   border: 0;
   color: var(--action);
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 .btn + .btn {
   margin-left: 8px;

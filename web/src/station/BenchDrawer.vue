@@ -127,7 +127,7 @@ const activities = computed(() =>
   background: #efe7d6;
   border-left: 2px solid #1c1a15;
   color: #1c1a15;
-  font-size: 18px;
+  font-size: var(--text-xl);
 }
 header {
   position: sticky;
@@ -144,7 +144,7 @@ header span {
 }
 h2 {
   margin: 16px 0 6px;
-  font-size: 18px;
+  font-size: var(--text-xl);
   font-weight: 600;
 }
 button {

@@ -94,7 +94,7 @@ onBeforeUnmount(() => {
 }
 p {
   margin: 0;
-  font-size: 20px;
+  font-size: var(--text-2xl);
 }
 video {
   width: 100%;
@@ -105,6 +105,6 @@ button {
   background: none;
   border: 2px solid var(--ink-2);
   color: inherit;
-  font-size: 20px;
+  font-size: var(--text-2xl);
 }
 </style>

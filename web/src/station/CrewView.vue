@@ -64,12 +64,12 @@ const ACTS = ['off-task', 'break', 'shift-out'] as const;
 }
 h1 {
   margin: 0 0 18px;
-  font-size: clamp(32px, 4.4vw, 72px);
+  font-size: var(--far-xl);
   font-weight: 700;
 }
 .empty {
   color: var(--ink-2);
-  font-size: clamp(22px, 2.4vw, 36px);
+  font-size: var(--far-m);
 }
 ul {
   display: grid;
@@ -91,7 +91,7 @@ li button {
   align-items: center;
   width: 100%;
   padding: 0 16px;
-  font-size: clamp(24px, 2.6vw, 46px);
+  font-size: var(--far-l);
   text-align: left;
 }
 b {
@@ -103,7 +103,7 @@ span {
 }
 i {
   color: var(--ink-2);
-  font-size: 18px;
+  font-size: var(--text-xl);
   font-style: normal;
 }
 .missing {
@@ -118,7 +118,7 @@ i {
   margin-top: 22px;
   button {
     padding: 0 24px;
-    font-size: 22px;
+    font-size: var(--text-2xl);
   }
 }
 @media (max-width: 900px) {

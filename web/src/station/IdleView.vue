@@ -74,26 +74,26 @@ const people = computed(() => {
 .kind {
   margin: 0;
   color: var(--action);
-  font-size: clamp(24px, 3.2vw, 54px);
+  font-size: var(--far-l);
   font-weight: 600;
 }
 h1 {
   margin: 0 0 8px;
-  font-size: clamp(44px, 8.5vw, 160px);
+  font-size: var(--far-3xl);
   font-weight: 700;
   line-height: 1;
 }
 .free {
   margin: 0 0 5vh;
   color: var(--ink-2);
-  font-size: clamp(20px, 2.7vw, 44px);
+  font-size: var(--far-m);
 }
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
   gap: 14px 34px;
   margin: 0;
-  font-size: clamp(18px, 1.9vw, 32px);
+  font-size: var(--far-s);
 }
 dt {
   font-weight: 600;
@@ -108,17 +108,17 @@ dd {
   h2 {
     margin: 0 0 12px;
     color: var(--ink-2);
-    font-size: clamp(18px, 1.5vw, 26px);
+    font-size: var(--far-xs);
     font-weight: 600;
   }
   p {
     margin: 0 0 18px;
-    font-size: clamp(20px, 1.9vw, 34px);
+    font-size: var(--far-s);
     line-height: 1.25;
   }
   .quiet {
     display: block;
-    font-size: 18px;
+    font-size: var(--text-xl);
   }
 }
 .names {
@@ -131,13 +131,13 @@ dd {
     background: none;
     border: 1px solid var(--line);
     color: inherit;
-    font-size: 22px;
+    font-size: var(--text-2xl);
     text-align: left;
   }
 }
 // A list of names is what one comes for; the station's own name gives way to it.
 .listed h1 {
-  font-size: clamp(36px, 4.4vw, 80px);
+  font-size: var(--far-2xl);
 }
 .listed .free {
   display: none;

@@ -181,11 +181,11 @@ async function sendPin(): Promise<void> {
   height: 100%;
   padding: 22px 34px;
   overflow: auto;
-  font-size: 22px;
+  font-size: var(--text-2xl);
 }
 h1 {
   margin: 0 0 14px;
-  font-size: clamp(28px, 3.2vw, 50px);
+  font-size: var(--far-l);
   font-weight: 700;
 }
 .columns {
@@ -198,7 +198,7 @@ caption {
   caption-side: top;
   padding: 0 0 6px;
   color: var(--ink-2);
-  font-size: 18px;
+  font-size: var(--text-xl);
   font-weight: 600;
 }
 th {
@@ -213,7 +213,7 @@ thead th {
 }
 thead th {
   color: var(--ink-2);
-  font-size: 18px;
+  font-size: var(--text-xl);
 }
 .sum td {
   border-top: 1px solid var(--line);
@@ -230,7 +230,7 @@ thead th {
 label {
   display: grid;
   gap: 4px;
-  font-size: 18px;
+  font-size: var(--text-xl);
 }
 input {
   min-height: 52px;
@@ -245,6 +245,6 @@ button {
   background: none;
   border: 2px solid var(--ink-2);
   color: inherit;
-  font-size: 20px;
+  font-size: var(--text-2xl);
 }
 </style>

@@ -80,10 +80,10 @@ onMounted(() => {
 <style scoped>
 .pair {
   padding: 34px;
-  font-size: 22px;
+  font-size: var(--text-2xl);
 }
 h1 {
-  font-size: clamp(32px, 5vw, 60px);
+  font-size: var(--far-xl);
   font-weight: 700;
 }
 form {
@@ -100,7 +100,7 @@ input {
   background: var(--sheet);
   border: 2px solid var(--ink-2);
   color: var(--ink);
-  font-size: 34px;
+  font-size: var(--text-4xl);
   text-transform: uppercase;
 }
 button {
@@ -116,10 +116,10 @@ button {
   margin-top: 24px;
   padding-top: 12px;
   border-top: 1px solid var(--line);
-  font-size: 18px;
+  font-size: var(--text-xl);
 }
 .trust h2 {
-  font-size: 22px;
+  font-size: var(--text-2xl);
 }
 .trust a {
   color: var(--action);

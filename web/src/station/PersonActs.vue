@@ -59,6 +59,6 @@ button {
   background: none;
   border: 1px solid var(--ink-2);
   color: inherit;
-  font-size: clamp(18px, 1.4vw, 26px);
+  font-size: var(--far-xs);
 }
 </style>

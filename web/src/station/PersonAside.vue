@@ -81,17 +81,17 @@ section + section {
 h2 {
   margin: 0 0 10px;
   color: var(--ink-2);
-  font-size: clamp(18px, 1.35vw, 24px);
+  font-size: var(--far-xs);
   font-weight: 600;
 }
 p {
   margin: 0 0 10px;
-  font-size: clamp(18px, 1.5vw, 26px);
+  font-size: var(--far-xs);
   line-height: 1.25;
 }
 p .quiet {
   display: block;
-  font-size: 18px;
+  font-size: var(--text-xl);
 }
 .refused {
   padding: 10px 14px;
@@ -119,11 +119,11 @@ button {
 b {
   grid-row: span 2;
   color: var(--action);
-  font-size: 26px;
+  font-size: var(--text-3xl);
 }
 button span {
   overflow: hidden;
-  font-size: clamp(20px, 1.6vw, 28px);
+  font-size: var(--far-xs);
   font-weight: 600;
   line-height: 1.15;
 }
@@ -131,7 +131,7 @@ i {
   grid-column: 2;
   overflow: hidden;
   color: var(--ink-2);
-  font-size: 18px;
+  font-size: var(--text-xl);
   font-style: normal;
   text-overflow: ellipsis;
   white-space: nowrap;

@@ -150,16 +150,16 @@ const only = computed(() => {
 }
 h1 {
   margin: 0 0 10px;
-  font-size: clamp(36px, 5vw, 100px);
+  font-size: var(--far-2xl);
   font-weight: 700;
   line-height: 1.1;
 }
 .line {
-  font-size: clamp(24px, 2.8vw, 56px);
+  font-size: var(--far-l);
 }
 .more {
   margin: 16px 0 0;
-  font-size: clamp(18px, 1.6vw, 28px);
+  font-size: var(--far-xs);
 }
 .instructions {
   flex: 0 1 auto;
@@ -169,7 +169,7 @@ h1 {
   margin: 12px 0 0;
   padding: 0 0 0 20px;
   border-left: 4px solid var(--line);
-  font-size: clamp(18px, 1.6vw, 28px);
+  font-size: var(--far-xs);
   list-style: none;
 }
 .sums {
@@ -177,7 +177,7 @@ h1 {
   flex-wrap: wrap;
   gap: 4px 40px;
   margin: 14px 0 0;
-  font-size: clamp(18px, 1.7vw, 32px);
+  font-size: var(--far-s);
   .quiet {
     margin-right: 0.3em;
   }

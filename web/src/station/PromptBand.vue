@@ -112,7 +112,7 @@ const blankWords = computed(() =>
   border: 10px solid #15181a;
 }
 .mark {
-  font-size: 76px;
+  font-size: var(--far-mark);
   font-weight: 700;
   line-height: 1;
 }
@@ -123,14 +123,14 @@ const blankWords = computed(() =>
 h2 {
   margin: 0;
   // At least a twentieth of the screen's height: to be read from two metres.
-  font-size: clamp(30px, max(3.9vw, 5.2vh), 84px);
+  font-size: var(--far-headline);
   font-weight: 700;
   line-height: 1.05;
   text-wrap: balance;
 }
 .words p {
   margin: 8px 0 0;
-  font-size: clamp(18px, 1.9vw, 32px);
+  font-size: var(--far-s);
 }
 .side {
   flex: none;
@@ -138,7 +138,7 @@ h2 {
 }
 .typed {
   display: block;
-  font-size: 26px;
+  font-size: var(--text-3xl);
   font-weight: 600;
 }
 .caret {
@@ -151,7 +151,7 @@ h2 {
 }
 .blank {
   margin: 6px 0 0;
-  font-size: 18px;
+  font-size: var(--text-xl);
 }
 .keys {
   display: flex;
@@ -164,7 +164,7 @@ button {
   background: none;
   border: 2px solid var(--word);
   color: inherit;
-  font-size: 20px;
+  font-size: var(--text-2xl);
   font-weight: 600;
 }
 button:focus-visible {
@@ -187,10 +187,10 @@ button:focus-visible {
     justify-content: flex-start;
   }
   .mark {
-    font-size: 48px;
+    font-size: var(--text-5xl);
   }
   h2 {
-    font-size: clamp(30px, 5.2vh, 68px);
+    font-size: var(--far-lead);
   }
 }
 @media (max-width: 600px) {
@@ -199,7 +199,7 @@ button:focus-visible {
     padding: 10px 14px;
   }
   .mark {
-    font-size: 32px;
+    font-size: var(--text-4xl);
   }
   .words p {
     margin-top: 2px;
@@ -210,7 +210,7 @@ button:focus-visible {
     display: none;
   }
   h2 {
-    font-size: clamp(26px, 5.2vh, 44px);
+    font-size: var(--far-row);
   }
 }
 </style>

@@ -126,7 +126,7 @@ function send(): void {
 }
 h1 {
   margin: 0 0 18px;
-  font-size: clamp(30px, 4vw, 66px);
+  font-size: var(--far-xl);
   font-weight: 700;
 }
 ol {
@@ -156,10 +156,10 @@ ol button {
 .number {
   grid-row: span 2;
   color: var(--action);
-  font-size: 30px;
+  font-size: var(--text-4xl);
 }
 .name {
-  font-size: clamp(22px, 2.4vw, 44px);
+  font-size: var(--far-m);
   font-weight: 600;
   line-height: 1.15;
 }
@@ -169,7 +169,7 @@ ol button {
 .more {
   grid-column: 2;
   color: var(--ink-2);
-  font-size: clamp(18px, 1.5vw, 28px);
+  font-size: var(--far-xs);
 }
 .words {
   display: flex;
@@ -185,7 +185,7 @@ input {
   background: var(--sheet);
   border: 2px solid var(--ink-2);
   color: var(--ink);
-  font-size: 24px;
+  font-size: var(--text-3xl);
 }
 .pad {
   display: grid;
@@ -197,13 +197,13 @@ input {
     min-height: 62px;
     padding: 4px 14px;
     border-bottom: 3px solid var(--ink);
-    font-size: 40px;
+    font-size: var(--text-5xl);
     line-height: 54px;
     text-align: right;
   }
   button {
     min-height: 62px;
-    font-size: 28px;
+    font-size: var(--text-4xl);
   }
 }
 .enter {
@@ -211,7 +211,7 @@ input {
   background: var(--action);
   border-color: var(--action);
   color: var(--action-ink);
-  font-size: 24px;
+  font-size: var(--text-3xl);
   font-weight: 700;
 }
 .pad .enter {

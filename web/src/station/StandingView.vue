@@ -72,7 +72,7 @@ const FILLS = ['setup', 'run', 'rework'] as const;
 <style scoped lang="scss">
 p {
   margin: 0;
-  font-size: clamp(24px, 2.7vw, 54px);
+  font-size: var(--far-l);
   line-height: 1.3;
 }
 .what {
@@ -93,7 +93,7 @@ main > .standing {
 }
 .balance {
   padding-right: 16px;
-  font-size: clamp(28px, 2.9vw, 58px);
+  font-size: var(--far-l);
   font-weight: 700;
   text-align: right;
   &.over {
@@ -102,7 +102,7 @@ main > .standing {
 }
 .estimate {
   padding-left: 14px;
-  font-size: clamp(18px, 1.8vw, 34px);
+  font-size: var(--far-s);
   font-weight: 600;
   white-space: nowrap;
 }
@@ -112,7 +112,7 @@ main > .standing {
   margin: 12px 0 0;
   padding: 0;
   color: var(--ink-2);
-  font-size: 19px;
+  font-size: var(--text-xl);
   list-style: none;
 }
 .swatch {

@@ -193,7 +193,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
   height: 100%;
   overflow: hidden;
   background: var(--paper);
-  font-size: 20px;
+  font-size: var(--text-2xl);
 }
 
 header {
@@ -226,7 +226,7 @@ header {
 }
 
 time {
-  font-size: 24px;
+  font-size: var(--text-3xl);
 }
 
 .warn {
@@ -248,7 +248,7 @@ main {
 
 .opening {
   padding: 34px;
-  font-size: 44px;
+  font-size: var(--text-5xl);
 }
 
 .deaf {
@@ -260,14 +260,14 @@ main {
   background: #fff;
   border: 16px solid #1c1a15;
   color: #1c1a15;
-  font-size: clamp(32px, 6vw, 84px);
+  font-size: var(--far-2xl);
   font-weight: 700;
   line-height: 1.15;
 }
 
 @media (max-width: 700px) {
   .station {
-    font-size: 18px;
+    font-size: var(--text-xl);
   }
   // What kind of station it is stands in large letters while nobody does.
   .kind,

@@ -188,7 +188,7 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
 .work > span {
   display: block;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .work {
   flex: 1 1 220px;

@@ -230,7 +230,7 @@ const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
   overflow: hidden;
   border: 0;
   color: var(--ink);
-  font-size: 14px;
+  font-size: var(--text-s);
   font-weight: 600;
   text-align: left;
   white-space: nowrap;
@@ -287,7 +287,7 @@ const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
   b {
     position: absolute;
     top: -15px;
-    font-size: 14px;
+    font-size: var(--text-s);
     &.from {
       right: 12px;
     }

@@ -256,12 +256,12 @@ function add(): void {
 }
 .legend .written {
   color: var(--ink);
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 .row .legend {
   border-left: 1px solid var(--line);
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .history ol {
   margin: 0;

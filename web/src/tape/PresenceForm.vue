@@ -103,7 +103,7 @@ function setEnd(isOpen: boolean): void {
 label > span {
   display: block;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .check {
   padding-bottom: 4px;

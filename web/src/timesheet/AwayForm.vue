@@ -68,7 +68,7 @@ async function save(): Promise<void> {
   align-items: center;
   padding: 0 16px 14px;
   color: var(--ink-2);
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 label {
   display: flex;

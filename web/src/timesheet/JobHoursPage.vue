@@ -173,7 +173,7 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
   gap: 16px;
   margin: 0;
   padding: 24px 14px 0;
-  font-size: 16px;
+  font-size: var(--text-l);
 }
 .choose {
   display: grid;

@@ -237,11 +237,11 @@ const ageOf = ({ at }: Slip) =>
 }
 .head {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 small {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 small.attention {
   color: var(--attention);
@@ -267,7 +267,7 @@ aside {
 }
 h2 {
   margin: 4px 0 8px;
-  font-size: 15px;
+  font-size: var(--text-m);
 }
 .sum {
   display: flex;

@@ -97,7 +97,7 @@ const STATES = {
   position: absolute;
   right: 8px;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
   line-height: 1;
   transform: translateY(50%);
 }
@@ -152,7 +152,7 @@ p {
 small {
   display: block;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 a {
   color: var(--ink);
@@ -160,7 +160,7 @@ a {
 .state {
   min-height: 18px;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .state.attention {
   color: var(--attention);

@@ -254,7 +254,7 @@ const openDate = (text: string) => {
   align-items: center;
   margin: 0;
   padding: 18px 14px 0;
-  font-size: 16px;
+  font-size: var(--text-l);
 }
 .span label span {
   white-space: nowrap;
@@ -263,7 +263,7 @@ const openDate = (text: string) => {
   display: flex;
   gap: 6px;
   align-items: center;
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .found {
   display: flex;
@@ -285,7 +285,7 @@ const openDate = (text: string) => {
 }
 .key {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .key i {
   display: inline-block;
@@ -343,7 +343,7 @@ i.planned {
 }
 .scanned {
   color: var(--ink);
-  font-size: 15px;
+  font-size: var(--text-m);
   text-align: right;
   text-decoration: none;
 }

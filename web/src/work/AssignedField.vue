@@ -63,7 +63,7 @@ function sooner(i: number): void {
 }
 .label {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 ol {
   margin: 2px 0 6px;

@@ -1,18 +1,21 @@
 <script setup lang="ts">
-import { t } from '../words/index.ts';
-defineProps<{
-  changes: readonly { readonly field: string; readonly before: string; readonly after: string }[];
-}>();
+import { sayTerm, t } from '../words/index.ts';
+
+type Change = { readonly field: string; readonly before: string; readonly after: string };
+defineProps<{ changes: readonly Change[] }>();
+/** A value as it was kept, in words; states have theirs. */
+const sayValue = (field: string, value: string) =>
+  field === 'State' ? sayTerm('orderStates', value) : value;
 </script>
 
 <template>
   <ul class="changes">
     <li v-for="{ field, before, after } in changes" :key="field">
-      {{ field }}:
+      {{ sayTerm('orderFields', field) }}:
       <template v-if="before"
-        ><s>{{ before }}</s> →
+        ><s>{{ sayValue(field, before) }}</s> →
       </template>
-      {{ after || t('common.nothing') }}
+      {{ sayValue(field, after) || t('common.nothing') }}
     </li>
   </ul>
 </template>

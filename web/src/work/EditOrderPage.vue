@@ -299,7 +299,7 @@ const headProblem = computed(() =>
 }
 h1 {
   margin-bottom: 12px;
-  font-size: 24px;
+  font-size: var(--text-3xl);
   font-weight: 700;
 }
 .fields {
@@ -321,7 +321,7 @@ h1 {
     float: left;
     width: auto;
     margin: 0 8px 0 0;
-    font-size: 15px;
+    font-size: var(--text-m);
     font-weight: 700;
   }
 }
@@ -333,7 +333,7 @@ h1 {
   padding: 12px 0;
   border-top: 1px solid var(--ink);
   b {
-    font-size: 21px;
+    font-size: var(--text-2xl);
   }
 }
 .acts {

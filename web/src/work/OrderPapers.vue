@@ -122,7 +122,7 @@ const remove = (attachment: string) =>
 }
 h3 {
   margin: 8px 0 4px;
-  font-size: 15px;
+  font-size: var(--text-m);
   font-weight: 700;
 }
 ul,

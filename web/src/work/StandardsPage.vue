@@ -263,7 +263,7 @@ const mayChange = computed(() => desk.may('work.change'));
 small {
   display: block;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .length {
   position: relative;

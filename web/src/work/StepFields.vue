@@ -137,7 +137,7 @@ const numberOrNull = (typed: unknown) => {
 }
 h3 {
   margin: 8px 0 6px;
-  font-size: 14px;
+  font-size: var(--text-s);
   font-weight: 700;
 }
 .line {

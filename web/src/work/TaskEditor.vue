@@ -229,7 +229,7 @@ const errorOf = (i: number): string => {
 }
 .head {
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .task {
   border-top: 1px solid var(--line);

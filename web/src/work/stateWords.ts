@@ -1,11 +1,5 @@
 import type { OrderState } from '@wergon/core/work';
 import { t } from '../words/index.ts';
 
-export const STATE_WORDS: Readonly<Record<OrderState, string>> = {
-  draft: t('work.draft'),
-  accepted: t('work.accepted'),
-  released: t('work.released'),
-  'on-hold': t('work.onHold'),
-  finished: t('work.finished'),
-  closed: t('work.closed'),
-};
+/** What a state of an order is called. */
+export const sayState = (state: OrderState): string => t(`orderStates.${state}`);

@@ -43,6 +43,6 @@ onMounted(start);
 <style scoped>
 .wait {
   padding: 48px;
-  font-size: 32px;
+  font-size: var(--text-4xl);
 }
 </style>

@@ -132,7 +132,7 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
   padding: 2.4vh 2vw 1.4vh;
   background: var(--paper);
   color: var(--ink);
-  font-size: 4.4vh;
+  font-size: var(--wall-title);
   overflow: hidden;
 }
 header {
@@ -148,7 +148,7 @@ header {
   }
 }
 .clock {
-  font-size: 7.4vh;
+  font-size: var(--wall-figure);
 }
 .lost {
   margin: 0;
@@ -193,7 +193,7 @@ li > b {
 }
 small {
   color: var(--ink-2);
-  font-size: 3.2vh;
+  font-size: var(--wall-line);
 }
 .empty {
   grid-row: 3;
@@ -205,6 +205,6 @@ footer {
   gap: 3vw;
   justify-content: flex-end;
   color: var(--ink-2);
-  font-size: 3vh;
+  font-size: var(--wall-note);
 }
 </style>

@@ -101,14 +101,14 @@ header {
 }
 h1 {
   margin: 0 0 9px;
-  font-size: 18px;
+  font-size: var(--text-xl);
   font-weight: 700;
 }
 .steps {
   display: flex;
   gap: 5px;
   align-items: center;
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .steps button {
   min-width: 24px;
@@ -117,7 +117,7 @@ h1 {
   background: var(--sheet);
   border: 1px solid var(--line);
   color: inherit;
-  font-size: 13px;
+  font-size: var(--text-xs);
   line-height: 1;
   &:hover {
     border-color: var(--ink);
@@ -140,7 +140,7 @@ h1 {
   justify-content: space-between;
   margin: 7px 0 0;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
   white-space: nowrap;
 }
 main {

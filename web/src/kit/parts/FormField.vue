@@ -23,12 +23,12 @@ label {
   display: block;
   margin-bottom: 2px;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .told {
   margin: 2px 0 0;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .told.attention {
   color: var(--attention);

@@ -36,7 +36,7 @@ const WAYS = [
   padding: 5px 16px;
   background: var(--sheet);
   border-bottom: 1px solid var(--line);
-  font-size: 14px;
+  font-size: var(--text-s);
 }
 a {
   padding: 2px 0;

@@ -105,7 +105,7 @@ a {
   margin: 0;
   padding: 0 16px;
   color: var(--ink-2);
-  font-size: 13px;
+  font-size: var(--text-xs);
 }
 .subject {
   min-width: 0;

@@ -149,9 +149,38 @@ export const workTypes: Translation['workTypes'] = {
 
 /** How hours stand to their estimate. */
 export const balances: Translation['balances'] = {
-  over: 'darüber',
+  over: 'über',
   left: 'übrig',
-  under: 'darunter',
+  under: 'unter',
   even: 'genau',
   used: 'verbraucht',
+};
+
+/** What of an order was changed, as its history names it. */
+export const orderFields: Translation['orderFields'] = {
+  Order: 'Auftrag',
+  State: 'Stand',
+  Number: 'Nummer',
+  'What is done': 'Was getan wird',
+  Customer: 'Kunde',
+  Pieces: 'Stück',
+  Due: 'Fällig',
+  Division: 'Sparte',
+  'Job type': 'Auftragsart',
+  Item: 'Artikel',
+  Unit: 'Gerät',
+  Price: 'Preis',
+  Notes: 'Notizen',
+  'Estimate includes': 'Kalkulation enthält',
+  Tasks: 'Arbeitsgänge',
+};
+
+/** Where an order stands. */
+export const orderStates: Translation['orderStates'] = {
+  draft: 'Entwurf',
+  accepted: 'angenommen',
+  released: 'freigegeben',
+  'on-hold': 'angehalten',
+  finished: 'fertig',
+  closed: 'geschlossen',
 };

@@ -159,13 +159,7 @@ export const work: Translation['work'] = {
   noTasksYetADraftCanBeSavedWithout:
     'Noch keine Arbeitsgänge. Ein Entwurf lässt sich ohne speichern; freigeben lässt sich der Auftrag so nicht.',
   addATask: 'Arbeitsgang hinzufügen',
-  onHold: 'angehalten',
   everything: 'alles',
   item: 'Artikel',
   customer: 'Kunde',
-  draft: 'Entwurf',
-  accepted: 'angenommen',
-  released: 'freigegeben',
-  finished: 'fertig',
-  closed: 'geschlossen',
 };

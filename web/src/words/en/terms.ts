@@ -139,3 +139,32 @@ export const workTypes = {
 
 /** How hours stand to their estimate. */
 export const balances = { over: 'over', left: 'left', under: 'under', even: 'even', used: 'used' } as const;
+
+/** What of an order was changed, as its history names it. */
+export const orderFields = {
+  Order: 'Order',
+  State: 'State',
+  Number: 'Number',
+  'What is done': 'What is done',
+  Customer: 'Customer',
+  Pieces: 'Pieces',
+  Due: 'Due',
+  Division: 'Division',
+  'Job type': 'Job type',
+  Item: 'Item',
+  Unit: 'Unit',
+  Price: 'Price',
+  Notes: 'Notes',
+  'Estimate includes': 'Estimate includes',
+  Tasks: 'Tasks',
+} as const;
+
+/** Where an order stands. */
+export const orderStates = {
+  draft: 'draft',
+  accepted: 'accepted',
+  released: 'released',
+  'on-hold': 'on hold',
+  finished: 'finished',
+  closed: 'closed',
+} as const;

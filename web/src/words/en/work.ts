@@ -156,13 +156,7 @@ export const work = {
   noTasksYetADraftCanBeSavedWithout:
     'No tasks yet. A draft can be saved without one; an order cannot be released.',
   addATask: 'Add a task',
-  onHold: 'on hold',
   everything: 'everything',
   item: 'item',
   customer: 'customer',
-  draft: 'draft',
-  accepted: 'accepted',
-  released: 'released',
-  finished: 'finished',
-  closed: 'closed',
 } as const;
