@@ -64,7 +64,7 @@ const ACTS = ['off-task', 'break', 'shift-out'] as const;
 }
 h1 {
   margin: 0 0 18px;
-  font-size: var(--far-xl);
+  font-size: var(--far-2xl);
   font-weight: 700;
 }
 .empty {

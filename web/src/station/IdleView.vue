@@ -74,12 +74,12 @@ const people = computed(() => {
 .kind {
   margin: 0;
   color: var(--action);
-  font-size: var(--far-l);
+  font-size: var(--far-xl);
   font-weight: 600;
 }
 h1 {
   margin: 0 0 8px;
-  font-size: var(--far-3xl);
+  font-size: var(--far-4xl);
   font-weight: 700;
   line-height: 1;
 }
@@ -137,7 +137,7 @@ dd {
 }
 // A list of names is what one comes for; the station's own name gives way to it.
 .listed h1 {
-  font-size: var(--far-2xl);
+  font-size: var(--far-3xl);
 }
 .listed .free {
   display: none;

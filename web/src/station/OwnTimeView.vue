@@ -185,7 +185,7 @@ async function sendPin(): Promise<void> {
 }
 h1 {
   margin: 0 0 14px;
-  font-size: var(--far-l);
+  font-size: var(--far-xl);
   font-weight: 700;
 }
 .columns {

@@ -83,7 +83,7 @@ onMounted(() => {
   font-size: var(--text-2xl);
 }
 h1 {
-  font-size: var(--far-xl);
+  font-size: var(--far-2xl);
   font-weight: 700;
 }
 form {

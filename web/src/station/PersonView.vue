@@ -150,7 +150,7 @@ const only = computed(() => {
 }
 h1 {
   margin: 0 0 10px;
-  font-size: var(--far-2xl);
+  font-size: var(--far-3xl);
   font-weight: 700;
   line-height: 1.1;
 }

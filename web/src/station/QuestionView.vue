@@ -126,7 +126,7 @@ function send(): void {
 }
 h1 {
   margin: 0 0 18px;
-  font-size: var(--far-xl);
+  font-size: var(--far-2xl);
   font-weight: 700;
 }
 ol {

@@ -93,7 +93,7 @@ main > .standing {
 }
 .balance {
   padding-right: 16px;
-  font-size: var(--far-l);
+  font-size: var(--far-xl);
   font-weight: 700;
   text-align: right;
   &.over {

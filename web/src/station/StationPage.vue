@@ -260,7 +260,7 @@ main {
   background: #fff;
   border: 16px solid #1c1a15;
   color: #1c1a15;
-  font-size: var(--far-2xl);
+  font-size: var(--far-3xl);
   font-weight: 700;
   line-height: 1.15;
 }
