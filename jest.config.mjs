@@ -4,6 +4,10 @@ const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescri
 const MODULES = [
   '@noble/hashes',
   '@tanstack/match-sorter-utils',
+  '@tanstack/store',
+  '@tanstack/table-core',
+  '@tanstack/vue-store',
+  '@tanstack/vue-table',
   '@vuepic/vue-datepicker',
   '@vueuse/core',
   '@vueuse/shared',

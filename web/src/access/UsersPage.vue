@@ -5,7 +5,9 @@ import { computed, ref } from 'vue';
 import { RIGHTS, RIGHTS_OF_ROLE, ROLES } from '@wergon/contract/access';
 import type { Role } from '@wergon/contract/access';
 import { callRoute, useDesk, usePeople, useAct } from '../kit/index.ts';
-import { CheckField, ShopLayout } from '../kit/parts/index.ts';
+import { CheckField, ShopLayout, DataTable } from '../kit/parts/index.ts';
+import type { ResponseOf } from '@wergon/contract/routes';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 const desk = useDesk();
@@ -69,65 +71,57 @@ async function save(): Promise<void> {
   );
   if (done) edited.value = null;
 }
+type User = ResponseOf<'users'>['users'][number];
+const columns = computed((): readonly Column<User>[] => [
+  { id: 'name', title: t('common.name'), sortBy: (user) => user.name },
+  { id: 'userName', title: t('access.userName'), class: 'mono', value: (user) => user.userName },
+  { id: 'role', title: t('access.role'), value: (user) => t(`roles.${user.role}`) },
+  {
+    id: 'rates',
+    title: t('access.rates'),
+    value: (user) =>
+      user.seesRates || RIGHTS_OF_ROLE[user.role].includes('rates.see')
+        ? t('access.seesThem')
+        : t('access.doesNotSeeThem'),
+  },
+  { id: 'acts', class: 'acts-cell' },
+]);
+const rights = RIGHTS.map((right) => ({ right }));
+const rightColumns: readonly Column<(typeof rights)[number]>[] = [
+  { id: 'right', title: t('access.may'), isRowHead: true, value: ({ right }) => t(`rights.${right}`) },
+  ...ROLES.map((role) => ({ id: role, title: t(`roles.${role}`) })),
+];
 </script>
 
 <template>
   <ShopLayout :title="t('common.whoMayDoWhat')" :lead="t('access.rightsComeWithARoleAndAreChecked')">
-    <table class="rights">
-      <thead>
-        <tr>
-          <th scope="col">{{ t('access.may') }}</th>
-          <th v-for="role in ROLES" :key="role" scope="col">{{ t(`roles.${role}`) }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="right in RIGHTS" :key="right">
-          <th scope="row">{{ t(`rights.${right}`) }}</th>
-          <td v-for="role in ROLES" :key="role">
-            <span v-if="RIGHTS_OF_ROLE[role].includes(right)" class="yes">{{ t('common.yes') }}</span>
-            <span v-else class="no">{{ t('access.no') }}</span>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable class="rights" :rows="rights" :columns="rightColumns" :row-key="({ right }) => right">
+      <template v-for="role in ROLES" :key="role" #[role]="{ row: { right } }">
+        <span v-if="RIGHTS_OF_ROLE[role].includes(right)" class="yes">{{ t('common.yes') }}</span>
+        <span v-else class="no">{{ t('access.no') }}</span>
+      </template>
+    </DataTable>
     <template v-if="mayChange">
       <h2>{{ t('access.whoMaySignInAtTheDesk') }}</h2>
-      <table v-if="query.data.value">
-        <thead>
-          <tr>
-            <th scope="col">{{ t('common.name') }}</th>
-            <th scope="col">{{ t('access.userName') }}</th>
-            <th scope="col">{{ t('access.role') }}</th>
-            <th scope="col">{{ t('access.rates') }}</th>
-            <td></td>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="user in query.data.value.users" :key="user.id">
-            <td>
-              {{ user.name }}
-              <span v-if="user.isOff" class="attention">{{ t('common.switchedOff') }}</span>
-              <span v-else-if="user.mustChangePassword" class="quiet">{{
-                t('access.hasYetToChooseAPassword')
-              }}</span>
-            </td>
-            <td class="mono">{{ user.userName }}</td>
-            <td>{{ t(`roles.${user.role}`) }}</td>
-            <td>
-              {{
-                user.seesRates || RIGHTS_OF_ROLE[user.role].includes('rates.see')
-                  ? t('access.seesThem')
-                  : t('access.doesNotSeeThem')
-              }}
-            </td>
-            <td class="acts-cell">
-              <BButton variant="quiet" size="sm" @click="edited = { ...user, password: '' }">
-                {{ t('common.change') }}
-              </BButton>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        v-if="query.data.value"
+        :rows="query.data.value.users"
+        :columns="columns"
+        :row-key="(user) => user.id"
+        is-sortable
+        ><template #name="{ row: user }"
+          >{{ user.name }}
+          <span v-if="user.isOff" class="attention">{{ t('common.switchedOff') }}</span>
+          <span v-else-if="user.mustChangePassword" class="quiet">{{
+            t('access.hasYetToChooseAPassword')
+          }}</span></template
+        >
+        <template #acts="{ row: user }"
+          ><BButton variant="quiet" size="sm" @click="edited = { ...user, password: '' }">
+            {{ t('common.change') }}
+          </BButton></template
+        ></DataTable
+      >
       <form v-if="edited" class="inline" autocomplete="off" @submit.prevent="save">
         <label>{{ t('common.name') }} <BFormInput v-model="edited.name" required /></label>
         <label
@@ -195,7 +189,7 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
-.rights th[scope='row'] {
+.rights :deep(th[scope='row']) {
   color: var(--ink);
   font-size: var(--text-m);
   white-space: normal;

@@ -8,10 +8,11 @@ import { computed, ref } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/approval';
 import { awaitsApproval, isException } from '@wergon/core/approval';
 import { callRoute, sayDate, sayDay, useDays, useDesk, useAct } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { DeskFrame, QueryState, ReconcileTabs, DataTable } from '../kit/parts/index.ts';
 import { DepartmentFilter, useDepartments } from '../people/index.ts';
 import ApprovalCell from './ApprovalCell.vue';
 import { t } from '../words/index.ts';
+import type { Column } from '../kit/index.ts';
 
 type Person = ApprovalsJson['people'][number];
 type Day = Person['days'][number];
@@ -80,6 +81,11 @@ const REFUSALS = {
   'other-department': t('approval.notOneOfYourPeople'),
   right: t('approval.youSeeItOthersApproveIt'),
 } as const;
+const columns = computed((): readonly Column<(typeof people.value)[number]>[] => [
+  { id: 'person', title: t('common.person'), isRowHead: true },
+  ...days.value.map((day) => ({ id: `day-${day}`, title: sayDate(day), class: 'cell' })),
+  { id: 'acts', class: 'acts-cell' },
+]);
 </script>
 
 <template>
@@ -144,47 +150,36 @@ const REFUSALS = {
           t('common.undo')
         }}</BButton>
       </p>
-      <table class="across">
-        <thead>
-          <tr>
-            <th scope="col">{{ t('common.person') }}</th>
-            <th v-for="day in days" :key="day" scope="col">{{ sayDate(day) }}</th>
-            <td></td>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="person in people" :key="person.technician">
-            <th scope="row">
-              <RouterLink :to="{ name: 'week', params: { technician: person.technician, day: days[0] } }">{{
-                person.name
-              }}</RouterLink>
-              <small>{{ person.refusal ? REFUSALS[person.refusal] : person.department }}</small>
-            </th>
-            <td v-for="day in days" :key="day" class="cell">
-              <ApprovalCell
-                v-if="dayOf(person, day)"
-                :person="person"
-                :day="dayOf(person, day)!"
-                :is-busy="isBusy"
-                :is-exception="isException(dayOf(person, day)!)"
-                @approve="approve([{ technician: person.technician, day, stamp: $event }])"
-                @unapprove="unapprove([{ technician: person.technician, day }])"
-              />
-            </td>
-            <td class="acts-cell">
-              <BButton
-                v-if="person.refusal === null && toApprove([person], () => true).length > 1"
-                variant="quiet"
-                size="sm"
-                :disabled="isBusy || query.isPlaceholderData.value"
-                @click="approve(toApprove([person], () => true))"
-              >
-                {{ t('approval.approveTheWeek') }}
-              </BButton>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable class="across" :rows="people" :columns="columns" :row-key="(person) => person.technician">
+        <template #person="{ row: person }">
+          <RouterLink :to="{ name: 'week', params: { technician: person.technician, day: days[0] } }">{{
+            person.name
+          }}</RouterLink>
+          <small>{{ person.refusal ? REFUSALS[person.refusal] : person.department }}</small>
+        </template>
+        <template v-for="day in days" :key="day" #[`day-${day}`]="{ row: person }">
+          <ApprovalCell
+            v-if="dayOf(person, day)"
+            :person="person"
+            :day="dayOf(person, day)!"
+            :is-busy="isBusy"
+            :is-exception="isException(dayOf(person, day)!)"
+            @approve="approve([{ technician: person.technician, day, stamp: $event }])"
+            @unapprove="unapprove([{ technician: person.technician, day }])"
+          />
+        </template>
+        <template #acts="{ row: person }">
+          <BButton
+            v-if="person.refusal === null && toApprove([person], () => true).length > 1"
+            variant="quiet"
+            size="sm"
+            :disabled="isBusy || query.isPlaceholderData.value"
+            @click="approve(toApprove([person], () => true))"
+          >
+            {{ t('approval.approveTheWeek') }}
+          </BButton>
+        </template>
+      </DataTable>
       <p v-if="people.length === 0" class="none">
         {{ search || department ? t('common.nobodyMatches') : t('approval.noTimeRecordedInThisWeek') }}
       </p>
@@ -214,17 +209,17 @@ const REFUSALS = {
 table {
   table-layout: fixed;
 }
-th,
-td {
+table :deep(th),
+table :deep(td) {
   vertical-align: top;
 }
-thead th:first-child {
+table :deep(thead th:first-child) {
   width: var(--col-name);
 }
-thead td {
+table :deep(thead td) {
   width: 150px;
 }
-.cell {
+table :deep(td.cell) {
   padding: 4px 6px;
   border-left: 1px solid var(--line);
 }

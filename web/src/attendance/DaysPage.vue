@@ -4,9 +4,10 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { AccountedJson } from '@wergon/contract/attendance';
 import { callRoute, sayDate, sayMonthDay, useDays, useDesk } from '../kit/index.ts';
-import { DeskFrame, QueryState } from '../kit/parts/index.ts';
+import { DeskFrame, QueryState, DataTable } from '../kit/parts/index.ts';
 import { DepartmentFilter, useDepartments } from '../people/index.ts';
 import { t } from '../words/index.ts';
+import type { Column } from '../kit/index.ts';
 
 /** Hours per person and day: what each was on, and how much of it on jobs, against the billed hours expected of them. */
 const desk = useDesk();
@@ -45,6 +46,24 @@ const longest = computed(() =>
   ),
 );
 const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
+const columns = computed((): readonly Column<(typeof people.value)[number]>[] => [
+  { id: 'person', title: t('common.person'), isRowHead: true, sortBy: ({ name }) => name },
+  ...days.value.map((day) => ({ id: `day-${day}`, title: sayDate(day) })),
+  {
+    id: 'all',
+    title: t('attendance.allDays'),
+    class: 'figure number',
+    value: ({ jobSeconds, indirectSeconds }) => desk.hours(jobSeconds + indirectSeconds),
+    sortBy: ({ jobSeconds, indirectSeconds }) => jobSeconds + indirectSeconds,
+  },
+  {
+    id: 'notApproved',
+    title: t('common.notApproved'),
+    class: 'figure number',
+    value: ({ unapprovedSeconds }) => (unapprovedSeconds > 0 ? desk.hours(unapprovedSeconds) : ''),
+    sortBy: ({ unapprovedSeconds }) => unapprovedSeconds,
+  },
+]);
 </script>
 
 <template>
@@ -85,59 +104,47 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
         <DepartmentFilter v-model="department" :departments="departments" />
         <RouterLink :to="{ name: 'floor' }" class="live">{{ t('attendance.liveFloor') }}</RouterLink>
       </p>
-      <table class="across">
-        <thead>
-          <tr>
-            <th scope="col">{{ t('common.person') }}</th>
-            <th v-for="day in days" :key="day" scope="col">{{ sayDate(day) }}</th>
-            <th scope="col" class="number">{{ t('attendance.allDays') }}</th>
-            <th scope="col" class="number">{{ t('common.notApproved') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="person in people" :key="person.technician">
-            <th scope="row">
-              {{ person.name }} <small>{{ person.department }}</small>
-            </th>
-            <td v-for="day in days" :key="day">
-              <RouterLink
-                v-if="dayOf(person, day)"
-                :to="
-                  desk.may('reconcile.see')
-                    ? { name: 'person-day', params: { technician: person.technician, day } }
-                    : { name: 'floor' }
-                "
-                class="figure"
-                :aria-label="
-                  t('attendance.ofItOnJobs', {
-                    name: person.name,
-                    day: sayDate(day),
-                    hours: desk.hours(dayOf(person, day)!.chargedSeconds),
-                    hours2: desk.hours(dayOf(person, day)!.jobSeconds),
-                  })
-                "
-              >
-                {{ desk.hours(dayOf(person, day)!.chargedSeconds) }}
-                <span class="bar" aria-hidden="true">
-                  <i class="all" :style="{ width: width(dayOf(person, day)!.chargedSeconds) }"></i>
-                  <i class="jobs" :style="{ width: width(dayOf(person, day)!.jobSeconds) }"></i>
-                  <i
-                    v-if="dayOf(person, day)!.expectedSeconds > 0"
-                    class="notch"
-                    :style="{ left: width(dayOf(person, day)!.expectedSeconds) }"
-                  ></i>
-                </span>
-              </RouterLink>
-            </td>
-            <td class="figure number">
-              {{ desk.hours(person.jobSeconds + person.indirectSeconds) }}
-            </td>
-            <td class="figure number">
-              {{ person.unapprovedSeconds > 0 ? desk.hours(person.unapprovedSeconds) : '' }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        class="across days"
+        :rows="people"
+        :columns="columns"
+        :row-key="(person) => person.technician"
+        is-sortable
+      >
+        <template #person="{ row: person }"
+          >{{ person.name }} <small>{{ person.department }}</small></template
+        >
+        <template v-for="day in days" :key="day" #[`day-${day}`]="{ row: person }">
+          <RouterLink
+            v-if="dayOf(person, day)"
+            :to="
+              desk.may('reconcile.see')
+                ? { name: 'person-day', params: { technician: person.technician, day } }
+                : { name: 'floor' }
+            "
+            class="figure"
+            :aria-label="
+              t('attendance.ofItOnJobs', {
+                name: person.name,
+                day: sayDate(day),
+                hours: desk.hours(dayOf(person, day)!.chargedSeconds),
+                hours2: desk.hours(dayOf(person, day)!.jobSeconds),
+              })
+            "
+          >
+            {{ desk.hours(dayOf(person, day)!.chargedSeconds) }}
+            <span class="bar" aria-hidden="true">
+              <i class="all" :style="{ width: width(dayOf(person, day)!.chargedSeconds) }"></i>
+              <i class="jobs" :style="{ width: width(dayOf(person, day)!.jobSeconds) }"></i>
+              <i
+                v-if="dayOf(person, day)!.expectedSeconds > 0"
+                class="notch"
+                :style="{ left: width(dayOf(person, day)!.expectedSeconds) }"
+              ></i>
+            </span>
+          </RouterLink>
+        </template>
+      </DataTable>
       <p v-if="people.length === 0" class="none">
         {{ search || department ? t('common.nobodyMatches') : t('attendance.noTimeRecordedInTheseDays') }}
       </p>
@@ -154,16 +161,16 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
 .live {
   margin-left: auto;
 }
-td small {
+table :deep(td small) {
   display: block;
 }
 table {
   table-layout: fixed;
 }
-thead th:first-child {
+table :deep(thead th:first-child) {
   width: 210px;
 }
-td a {
+table :deep(td a) {
   display: block;
   text-decoration: none;
 }

@@ -4,8 +4,9 @@ import { reactive, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { WORK_TYPES } from '@wergon/core/work';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
-import { CheckField } from '../kit/parts/index.ts';
+import { CheckField, DataTable } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
+import type { Column } from '../kit/index.ts';
 
 type Activity = ShopJson['activities'][number];
 defineProps<{ activities: readonly Activity[]; divisions: readonly { readonly name: string }[] }>();
@@ -23,6 +24,15 @@ async function save(activity: Activity): Promise<void> {
   const done = await act(() => callRoute('saveActivity', { params: { activity: id }, body }));
   if (done !== undefined) edited.value = null;
 }
+const columns: readonly Column<Activity>[] = [
+  { id: 'title', title: t('catalog.activity') },
+  { id: 'division', title: t('common.division') },
+  { id: 'counts', title: t('catalog.attendedTime') },
+  { id: 'paid', title: t('catalog.paid') },
+  { id: 'takes', title: t('catalog.takesOutsideEstimates') },
+  { id: 'code', title: t('common.code'), class: 'mono', value: ({ code }) => code },
+  { id: 'acts', class: 'acts-cell' },
+];
 </script>
 
 <template>
@@ -31,72 +41,77 @@ async function save(activity: Activity): Promise<void> {
     <p class="lead-words">
       {{ t('catalog.workThatBelongsToNoOrderWhat') }}
     </p>
-    <table>
-      <thead>
-        <tr>
-          <th scope="col">{{ t('catalog.activity') }}</th>
-          <th scope="col">{{ t('common.division') }}</th>
-          <th scope="col">{{ t('catalog.attendedTime') }}</th>
-          <th scope="col">{{ t('catalog.paid') }}</th>
-          <th scope="col">{{ t('catalog.takesOutsideEstimates') }}</th>
-          <th scope="col">{{ t('common.code') }}</th>
-          <td></td>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="each in activities" :key="each.id" :class="{ off: each.isOff }">
-          <template v-if="edited?.id === each.id">
-            <td><BFormInput v-model="edited.title" size="sm" :aria-label="t('common.name')" /></td>
-            <td>
-              <BFormSelect v-model="edited.division" size="sm" :aria-label="t('common.division')">
-                <option value="">{{ t('common.all') }}</option>
-                <option v-for="{ name } in divisions" :key="name" :value="name">{{ name }}</option>
-              </BFormSelect>
-            </td>
-            <td>
-              <CheckField v-model="edited.counts" class="check">{{ t('catalog.counts') }}</CheckField>
-            </td>
-            <td>
-              <CheckField v-model="edited.isPaid" class="check">{{ t('common.paid') }}</CheckField>
-            </td>
-            <td>
-              <BFormSelect v-model="edited.takesWork" size="sm" :aria-label="t('catalog.kindOfWorkItTakes')">
-                <option :value="null">{{ t('common.nothing') }}</option>
-                <option v-for="type in WORK_TYPES" :key="type" :value="type">
-                  {{ t(`workTypes.${type}`) }}
-                </option>
-              </BFormSelect>
-            </td>
-            <td class="mono">{{ each.code }}</td>
-            <td class="acts-cell">
-              <BButton variant="quiet" size="sm" :disabled="isBusy" @click="save(edited)">
-                {{ t('common.save') }}
-              </BButton>
-            </td>
-          </template>
-          <template v-else>
-            <td>
-              {{ each.title }}<template v-if="each.isOff">, {{ t('catalog.off') }}</template>
-            </td>
-            <td>{{ each.division || t('common.all') }}</td>
-            <td>{{ each.counts ? t('catalog.counts') : t('catalog.doesNotCount') }}</td>
-            <td>{{ each.isPaid ? t('common.paid') : t('common.notPaid') }}</td>
-            <td>{{ each.takesWork ?? '' }}</td>
-            <td class="mono">{{ each.code }}</td>
-            <td class="acts-cell">
-              <template v-if="desk.may('shop.change')">
-                <BButton variant="quiet" size="sm" @click="edited = { ...each }">
-                  {{ t('common.change') }}
-                </BButton>
-                <BButton variant="quiet" size="sm" @click="save({ ...each, isOff: !each.isOff })">
-                  {{ each.isOff ? t('catalog.switchOn') : t('catalog.switchOff') }}
-                </BButton>
-              </template>
-            </td>
-          </template>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      :rows="activities"
+      :columns="columns"
+      :row-key="(each) => each.id"
+      :row-class="(each) => ({ off: each.isOff })"
+    >
+      <template #title="{ row: each }">
+        <BFormInput
+          v-if="edited?.id === each.id"
+          v-model="edited.title"
+          size="sm"
+          :aria-label="t('common.name')"
+        />
+        <template v-else
+          >{{ each.title }}<template v-if="each.isOff">, {{ t('catalog.off') }}</template></template
+        >
+      </template>
+      <template #division="{ row: each }">
+        <BFormSelect
+          v-if="edited?.id === each.id"
+          v-model="edited.division"
+          size="sm"
+          :aria-label="t('common.division')"
+        >
+          <option value="">{{ t('common.all') }}</option>
+          <option v-for="{ name } in divisions" :key="name" :value="name">{{ name }}</option>
+        </BFormSelect>
+        <template v-else>{{ each.division || t('common.all') }}</template>
+      </template>
+      <template #counts="{ row: each }">
+        <CheckField v-if="edited?.id === each.id" v-model="edited.counts" class="check">{{
+          t('catalog.counts')
+        }}</CheckField>
+        <template v-else>{{ each.counts ? t('catalog.counts') : t('catalog.doesNotCount') }}</template>
+      </template>
+      <template #paid="{ row: each }">
+        <CheckField v-if="edited?.id === each.id" v-model="edited.isPaid" class="check">{{
+          t('common.paid')
+        }}</CheckField>
+        <template v-else>{{ each.isPaid ? t('common.paid') : t('common.notPaid') }}</template>
+      </template>
+      <template #takes="{ row: each }">
+        <BFormSelect
+          v-if="edited?.id === each.id"
+          v-model="edited.takesWork"
+          size="sm"
+          :aria-label="t('catalog.kindOfWorkItTakes')"
+        >
+          <option :value="null">{{ t('common.nothing') }}</option>
+          <option v-for="type in WORK_TYPES" :key="type" :value="type">{{ t(`workTypes.${type}`) }}</option>
+        </BFormSelect>
+        <template v-else>{{ each.takesWork ? t(`workTypes.${each.takesWork}`) : '' }}</template>
+      </template>
+      <template #acts="{ row: each }">
+        <BButton
+          v-if="edited?.id === each.id"
+          variant="quiet"
+          size="sm"
+          :disabled="isBusy"
+          @click="save(edited)"
+        >
+          {{ t('common.save') }}
+        </BButton>
+        <template v-else-if="desk.may('shop.change')">
+          <BButton variant="quiet" size="sm" @click="edited = { ...each }">{{ t('common.change') }}</BButton>
+          <BButton variant="quiet" size="sm" @click="save({ ...each, isOff: !each.isOff })">
+            {{ each.isOff ? t('catalog.switchOn') : t('catalog.switchOff') }}
+          </BButton>
+        </template>
+      </template>
+    </DataTable>
     <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
       <BFormInput
         v-model="fresh.title"

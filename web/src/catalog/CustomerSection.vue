@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { BButton, BFormInput } from 'bootstrap-vue-next';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import { ChargeFields } from '../shop/index.ts';
+import { DataTable } from '../kit/parts/index.ts';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 type Customer = ShopJson['customers'][number];
@@ -27,6 +29,12 @@ const sayCharge = ({ charge }: Customer) =>
     : !charge.isBillable
       ? t('common.notBillable')
       : `${desk.money(charge.amount)} ${charge.per === 'hour' ? t('common.anHour') : t('shop.flat')}`;
+const columns = computed((): readonly Column<Customer>[] => [
+  { id: 'customer', title: t('common.customer') },
+  { id: 'note', title: t('catalog.note'), value: (each) => each.note },
+  { id: 'charged', title: t('common.charged'), class: 'figure', value: (each) => sayCharge(each) },
+  { id: 'acts', class: 'acts-cell' },
+]);
 </script>
 
 <template>
@@ -49,35 +57,25 @@ const sayCharge = ({ charge }: Customer) =>
       {{ t('catalog.addCustomer') }}
     </BButton>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
-    <table v-if="customers.length > 0">
-      <thead>
-        <tr>
-          <th scope="col">{{ t('common.customer') }}</th>
-          <th scope="col">{{ t('catalog.note') }}</th>
-          <th scope="col">{{ t('common.charged') }}</th>
-          <td></td>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="each in customers" :key="each.id" :class="{ off: each.isOff }">
-          <td>
-            {{ each.name }}<template v-if="each.isOff">, {{ t('catalog.off') }}</template>
-          </td>
-          <td>{{ each.note }}</td>
-          <td class="figure">{{ sayCharge(each) }}</td>
-          <td class="acts-cell">
-            <template v-if="desk.may('shop.change')">
-              <BButton variant="quiet" size="sm" @click="edited = { ...each }">{{
-                t('common.change')
-              }}</BButton>
-              <BButton variant="quiet" size="sm" @click="save({ ...each, isOff: !each.isOff })">
-                {{ each.isOff ? t('catalog.switchOn') : t('catalog.switchOff') }}
-              </BButton>
-            </template>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-if="customers.length > 0"
+      :rows="customers"
+      :columns="columns"
+      :row-key="(each) => each.id"
+      :row-class="(each) => ({ off: each.isOff })"
+      is-sortable
+      ><template #customer="{ row: each }"
+        >{{ each.name }}<template v-if="each.isOff">, {{ t('catalog.off') }}</template></template
+      >
+      <template #acts="{ row: each }"
+        ><template v-if="desk.may('shop.change')">
+          <BButton variant="quiet" size="sm" @click="edited = { ...each }">{{ t('common.change') }}</BButton>
+          <BButton variant="quiet" size="sm" @click="save({ ...each, isOff: !each.isOff })">
+            {{ each.isOff ? t('catalog.switchOn') : t('catalog.switchOff') }}
+          </BButton>
+        </template></template
+      ></DataTable
+    >
     <p v-else class="quiet">{{ t('catalog.noCustomerYetNamingOneInAnOrder') }}</p>
   </section>
 </template>

@@ -4,9 +4,10 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
-import { FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { FormField, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
 import { sayState, usePastWork } from '../work/index.ts';
 import CustomerSection from './CustomerSection.vue';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 type Unit = ShopJson['units'][number];
@@ -67,6 +68,15 @@ async function save(): Promise<void> {
   );
   if (done) edited.value = null;
 }
+const columns = computed((): readonly Column<Unit>[] => [
+  { id: 'type', title: t('catalog.type'), value: (unit) => unit.type },
+  { id: 'maker', title: t('catalog.maker'), value: (unit) => unit.maker },
+  { id: 'serialNumber', title: t('catalog.serialNumber'), class: 'mono', value: (unit) => unit.serialNumber },
+  { id: 'owner', title: t('catalog.owner'), value: (unit) => unit.owner },
+  { id: 'nameplate', title: t('catalog.nameplate'), value: (unit) => unit.nameplate },
+  { id: 'orders', title: t('common.orders') },
+  { id: 'acts', class: 'acts-cell' },
+]);
 </script>
 
 <template>
@@ -120,56 +130,39 @@ async function save(): Promise<void> {
         </div>
       </form>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
-      <table v-if="units.length > 0">
-        <thead>
-          <tr>
-            <th scope="col">{{ t('catalog.type') }}</th>
-            <th scope="col">{{ t('catalog.maker') }}</th>
-            <th scope="col">{{ t('catalog.serialNumber') }}</th>
-            <th scope="col">{{ t('catalog.owner') }}</th>
-            <th scope="col">{{ t('catalog.nameplate') }}</th>
-            <th scope="col">{{ t('common.orders') }}</th>
-            <td></td>
-          </tr>
-        </thead>
-        <tbody v-for="unit in units" :key="unit.id">
-          <tr>
-            <td>{{ unit.type }}</td>
-            <td>{{ unit.maker }}</td>
-            <td class="mono">{{ unit.serialNumber }}</td>
-            <td>{{ unit.owner }}</td>
-            <td>{{ unit.nameplate }}</td>
-            <td>
-              <BButton
-                v-if="unit.orderCount > 0"
-                variant="quiet"
-                size="sm"
-                :aria-expanded="opened === unit.id"
-                @click="opened = opened === unit.id ? null : unit.id"
-              >
-                <span class="mono">{{ unit.orderCount }}</span>
-              </BButton>
-              <span v-else class="quiet">{{ t('common.none') }}</span>
-            </td>
-            <td class="acts-cell">
-              <BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="edited = { ...unit }">
-                {{ t('common.change') }}
-              </BButton>
-            </td>
-          </tr>
-          <tr v-if="opened === unit.id">
-            <td colspan="7">
-              <ul class="orders">
-                <li v-for="order in openedOrders" :key="order.id">
-                  <RouterLink :to="{ name: 'order', params: { order: order.id } }"
-                    ><span class="mono">{{ order.number }}</span> {{ order.title }}</RouterLink
-                  >, {{ sayState(order.state) }}
-                </li>
-              </ul>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        v-if="units.length > 0"
+        :rows="units"
+        :columns="columns"
+        :row-key="(unit) => unit.id"
+        :is-expanded="(unit) => opened === unit.id"
+        is-sortable
+        ><template #orders="{ row: unit }"
+          ><BButton
+            v-if="unit.orderCount > 0"
+            variant="quiet"
+            size="sm"
+            :aria-expanded="opened === unit.id"
+            @click="opened = opened === unit.id ? null : unit.id"
+          >
+            <span class="mono">{{ unit.orderCount }}</span>
+          </BButton>
+          <span v-else class="quiet">{{ t('common.none') }}</span></template
+        >
+        <template #acts="{ row: unit }"
+          ><BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="edited = { ...unit }">
+            {{ t('common.change') }}
+          </BButton></template
+        ><template #expanded
+          ><ul class="orders">
+            <li v-for="order in openedOrders" :key="order.id">
+              <RouterLink :to="{ name: 'order', params: { order: order.id } }"
+                ><span class="mono">{{ order.number }}</span> {{ order.title }}</RouterLink
+              >, {{ sayState(order.state) }}
+            </li>
+          </ul></template
+        ></DataTable
+      >
       <p v-else class="quiet">
         {{ search ? t('catalog.noUnitMatches', { search }) : t('catalog.noUnitYet') }}
       </p>

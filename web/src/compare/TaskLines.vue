@@ -9,7 +9,8 @@ import { sayBalance, yardstickWords } from './figures.ts';
 import HoursFigure from './HoursFigure.vue';
 import LineScans from './LineScans.vue';
 import SignedOutWords from './SignedOutWords.vue';
-import { PlainButton } from '../kit/parts/index.ts';
+import { PlainButton, DataTable } from '../kit/parts/index.ts';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 const props = defineProps<{ task: TaskRow; order: string; isOpen: boolean }>();
@@ -36,6 +37,20 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
   ]
     .filter(Boolean)
     .join(', ');
+const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
+  { id: 'day', title: t('common.dayHead'), value: (line) => sayDate(line.day) },
+  { id: 'who', title: t('compare.who'), value: (line) => line.name },
+  { id: 'work', title: t('common.work'), value: (line) => t(`workTypes.${line.workType}`) },
+  {
+    id: 'hours',
+    title: t('common.hours'),
+    class: 'number figure',
+    value: (line) =>
+      openedLine.value === keyOf(line) ? desk.exactHours(line.seconds) : desk.hours(line.seconds),
+  },
+  { id: 'cost', title: desk.costWords, class: 'number figure' },
+  { id: 'madeOf', title: t('compare.madeOf') },
+]);
 </script>
 
 <template>
@@ -89,51 +104,30 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
     <p v-if="task.lines.length === 0" class="none">
       {{ t('compare.nobodyHasWorkedOnThisYetIts') }} <span class="mono">{{ task.code }}</span>.
     </p>
-    <table v-else>
-      <caption class="visually-hidden">
-        {{
-          t('compare.laborLinesOf', { title: task.title })
-        }}
-      </caption>
-      <thead>
-        <tr>
-          <th scope="col">{{ t('common.dayHead') }}</th>
-          <th scope="col">{{ t('compare.who') }}</th>
-          <th scope="col">{{ t('common.work') }}</th>
-          <th scope="col" class="number">{{ t('common.hours') }}</th>
-          <th scope="col" class="number">{{ desk.costWords }}</th>
-          <th scope="col">{{ t('compare.madeOf') }}</th>
-        </tr>
-      </thead>
-      <tbody v-for="line in task.lines" :key="keyOf(line)">
-        <tr>
-          <td>{{ sayDate(line.day) }}</td>
-          <td>{{ line.name }}</td>
-          <td>{{ t(`workTypes.${line.workType}`) }}</td>
-          <td class="number figure">
-            {{ openedLine === keyOf(line) ? desk.exactHours(line.seconds) : desk.hours(line.seconds) }}
-          </td>
-          <td class="number figure">
-            <template v-if="line.cost !== null">{{ desk.money(line.cost) }}</template>
-            <span v-else class="attention">{{ t('compare.noRate') }}</span>
-          </td>
-          <td>
-            <BButton
-              variant="quiet"
-              size="sm"
-              :aria-expanded="openedLine === keyOf(line)"
-              @click="openedLine = openedLine === keyOf(line) ? null : keyOf(line)"
-            >
-              {{ t('compare.scans') }}
-            </BButton>
-            <span class="how">{{ howMeasured(line) }}</span>
-          </td>
-        </tr>
-        <tr v-if="openedLine === keyOf(line)">
-          <td colspan="6" class="scans"><LineScans :line="line" :target="task.id" /></td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-else
+      :rows="task.lines"
+      :columns="columns"
+      :row-key="(line) => keyOf(line)"
+      :is-expanded="(line) => openedLine === keyOf(line)"
+      ><template #caption
+        ><span class="visually-hidden">{{ t('compare.laborLinesOf', { title: task.title }) }}</span></template
+      ><template #cost="{ row: line }"
+        ><template v-if="line.cost !== null">{{ desk.money(line.cost) }}</template>
+        <span v-else class="attention">{{ t('compare.noRate') }}</span></template
+      >
+      <template #madeOf="{ row: line }"
+        ><BButton
+          variant="quiet"
+          size="sm"
+          :aria-expanded="openedLine === keyOf(line)"
+          @click="openedLine = openedLine === keyOf(line) ? null : keyOf(line)"
+        >
+          {{ t('compare.scans') }}
+        </BButton>
+        <span class="how">{{ howMeasured(line) }}</span></template
+      ><template #expanded="{ row: line }"><LineScans :line="line" :target="task.id" /></template
+    ></DataTable>
     <div class="beside">
       <ol v-if="task.instructions.length > 0">
         <li v-for="(each, i) in task.instructions" :key="i">{{ each.text }}</li>
@@ -206,20 +200,19 @@ table {
   width: 100%;
   border-collapse: collapse;
 }
-th {
+table :deep(th) {
   color: var(--ink-2);
   font-size: var(--text-xs);
   font-weight: 400;
 }
-th,
-td {
+table :deep(th),
+table :deep(td) {
   padding: 4px 12px 4px 0;
 }
-tbody tr:first-child td {
+table :deep(tbody td:not(.expanded)) {
   border-top: 1px solid var(--line);
 }
-td.number,
-th.number {
+table :deep(.number) {
   padding-right: 28px;
   text-align: right;
 }
@@ -228,7 +221,7 @@ th.number {
   color: var(--ink-2);
   font-size: var(--text-xs);
 }
-.scans {
+table :deep(.expanded) {
   padding: 0 0 10px;
 }
 </style>

@@ -3,12 +3,13 @@ import { useQueryClient } from '@tanstack/vue-query';
 import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { COLUMNS, EXCHANGE_KINDS } from '@wergon/contract/exchange';
-import type { ExchangeKind } from '@wergon/contract/exchange';
+import type { ExchangeKind, ImportAnswer } from '@wergon/contract/exchange';
 import { guessColumns } from '@wergon/core/exchange';
 import { useDesk } from '../kit/index.ts';
-import { FileField, ShopLayout } from '../kit/parts/index.ts';
+import { FileField, ShopLayout, DataTable } from '../kit/parts/index.ts';
 import { recallMatch, rememberMatch } from './rememberMatch.ts';
 import { useExchange } from './useExchange.ts';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 const desk = useDesk();
@@ -60,6 +61,35 @@ function check(): void {
   if (table.value) rememberMatch(kind.value, table.value.headings, match.value);
   exchange.check(kind.value, match.value);
 }
+/** What the first rows of the file say in a column of it. */
+const sampleOf = (place: number | null) =>
+  place === null
+    ? ''
+    : (table.value?.sample ?? [])
+        .map((row) => row[place])
+        .filter(Boolean)
+        .join(' · ');
+const matchColumns = computed((): readonly Column<(typeof columns.value)[number]>[] => [
+  { id: 'ours', title: t('exchange.ours') },
+  { id: 'columnOfTheFile', title: t('exchange.columnOfTheFile') },
+  {
+    id: 'theFirstRowsSay',
+    title: t('exchange.theFirstRowsSay'),
+    class: 'quiet sample',
+    value: (column) => sampleOf(match.value[column.field] ?? null),
+  },
+]);
+const problemColumns = computed((): readonly Column<ImportAnswer['problems'][number]>[] => [
+  { id: 'row', title: t('exchange.row'), class: 'number figure', value: (each) => each.row + 1 },
+  { id: 'where', title: t('exchange.where'), value: (each) => headingOf(each.field) },
+  { id: 'whatIsWrong', title: t('exchange.whatIsWrong'), class: 'attention', value: (each) => each.message },
+  {
+    id: 'theRow',
+    title: t('exchange.theRow'),
+    class: 'quiet sample',
+    value: (each) => (checked.value?.wrong[each.row] ?? []).filter(Boolean).join(' · '),
+  },
+]);
 </script>
 
 <template>
@@ -121,45 +151,24 @@ function check(): void {
         <p class="lead-words">
           {{ t('exchange.whichColumnOfTheFileIsWhich') }}
         </p>
-        <table class="match">
-          <thead>
-            <tr>
-              <th scope="col">{{ t('exchange.ours') }}</th>
-              <th scope="col">{{ t('exchange.columnOfTheFile') }}</th>
-              <th scope="col">{{ t('exchange.theFirstRowsSay') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="column in columns" :key="column.field">
-              <td>
-                {{ column.heading
-                }}<span v-if="column.isRequired" class="quiet"> · {{ t('exchange.needed') }}</span>
-              </td>
-              <td>
-                <BFormSelect
-                  v-model="match[column.field]"
-                  size="sm"
-                  :aria-label="t('exchange.columnFor', { heading: column.heading })"
-                >
-                  <option :value="null">{{ t('exchange.notInTheFile') }}</option>
-                  <option v-for="(heading, i) in table.headings" :key="i" :value="i">
-                    {{ heading || t('exchange.columnNumber', { number: i + 1 }) }}
-                  </option>
-                </BFormSelect>
-              </td>
-              <td class="quiet sample">
-                {{
-                  match[column.field] == null
-                    ? ''
-                    : table.sample
-                        .map((row) => row[match[column.field] as number])
-                        .filter(Boolean)
-                        .join(' · ')
-                }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable class="match" :rows="columns" :columns="matchColumns" :row-key="(column) => column.field"
+          ><template #ours="{ row: column }"
+            >{{ column.heading
+            }}<span v-if="column.isRequired" class="quiet"> · {{ t('exchange.needed') }}</span></template
+          >
+          <template #columnOfTheFile="{ row: column }"
+            ><BFormSelect
+              v-model="match[column.field]"
+              size="sm"
+              :aria-label="t('exchange.columnFor', { heading: column.heading })"
+            >
+              <option :value="null">{{ t('exchange.notInTheFile') }}</option>
+              <option v-for="(heading, i) in table.headings" :key="i" :value="i">
+                {{ heading || t('exchange.columnNumber', { number: i + 1 }) }}
+              </option>
+            </BFormSelect></template
+          ></DataTable
+        >
         <p v-if="unmatched.length > 0" class="attention" role="alert">
           {{
             t('exchange.stillWithoutAColumn', {
@@ -191,24 +200,13 @@ function check(): void {
             ><b class="figure">{{ counts.wrong }}</b> {{ t('exchange.notRight') }}</span
           >
         </p>
-        <table v-if="checked.answer.problems.length > 0" class="wrong">
-          <thead>
-            <tr>
-              <th scope="col" class="number">{{ t('exchange.row') }}</th>
-              <th scope="col">{{ t('exchange.where') }}</th>
-              <th scope="col">{{ t('exchange.whatIsWrong') }}</th>
-              <th scope="col">{{ t('exchange.theRow') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(each, i) in checked.answer.problems.slice(0, 200)" :key="i">
-              <td class="number figure">{{ each.row + 1 }}</td>
-              <td>{{ headingOf(each.field) }}</td>
-              <td class="attention">{{ each.message }}</td>
-              <td class="quiet sample">{{ (checked.wrong[each.row] ?? []).filter(Boolean).join(' · ') }}</td>
-            </tr>
-          </tbody>
-        </table>
+        <DataTable
+          v-if="checked.answer.problems.length > 0"
+          class="wrong"
+          :rows="checked.answer.problems.slice(0, 200)"
+          :columns="problemColumns"
+          :row-key="(_each, i) => i"
+        ></DataTable>
         <p v-if="counts.wrong > 200" class="quiet">{{ t('exchange.theFirst200AreShown') }}</p>
         <div class="acts">
           <template v-if="willStore === 0">
@@ -296,7 +294,7 @@ function check(): void {
     font-size: var(--text-2xl);
   }
 }
-.sample {
+table :deep(.sample) {
   max-width: 420px;
   overflow: hidden;
   font-size: var(--text-s);

@@ -24,3 +24,4 @@ export { useNow } from './useNow.ts';
 export { usePeople } from './usePeople.ts';
 export { useStart } from './useStart.ts';
 export { useToday } from './useToday.ts';
+export type { Column } from './tables.ts';

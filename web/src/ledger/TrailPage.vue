@@ -6,10 +6,18 @@ import { useInfiniteQuery } from '@tanstack/vue-query';
 import { computed, reactive, ref } from 'vue';
 import type { TrailJson } from '@wergon/contract/ledger';
 import { callRoute, wordsOf, sayDateText, sayInstant, useDesk, usePeople } from '../kit/index.ts';
-import { CheckField, DateField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import {
+  CheckField,
+  DateField,
+  DeskFrame,
+  QueryState,
+  ReconcileTabs,
+  DataTable,
+} from '../kit/parts/index.ts';
 import { sayChange, sayEntryType } from './entryWords.ts';
 import { exportTrail } from './exportTrail.ts';
 import { useVerify } from './useVerify.ts';
+import type { Column } from '../kit/index.ts';
 import { sayTerm, t } from '../words/index.ts';
 
 const desk = useDesk();
@@ -47,6 +55,14 @@ const sayTime = (at: string | null) => {
 const sayAt = ({ at, of }: TrailJson['entries'][number]) => sayTime(at ?? of?.at ?? null);
 const clearAll = () =>
   Object.assign(filter, { from: '', to: '', technician: '', stream: '', corrections: '' });
+const columns = computed((): readonly Column<(typeof entries.value)[number]>[] => [
+  { id: 'entry', title: t('ledger.entry'), class: 'number figure', value: (entry) => entry.seq },
+  { id: 'recorded', title: t('ledger.recorded'), class: 'figure', value: (entry) => clock(entry.recordedAt) },
+  { id: 'what', title: t('common.what') },
+  { id: 'about', title: t('ledger.aboutHead') },
+  { id: 'timeOfEvent', title: t('ledger.timeOfEvent'), class: 'figure', value: (entry) => sayAt(entry) },
+  { id: 'by', title: t('ledger.byHead') },
+]);
 </script>
 
 <template>
@@ -106,39 +122,24 @@ const clearAll = () =>
       @retry="query.refetch()"
     />
     <template v-else>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col" class="number">{{ t('ledger.entry') }}</th>
-            <th scope="col">{{ t('ledger.recorded') }}</th>
-            <th scope="col">{{ t('common.what') }}</th>
-            <th scope="col">{{ t('ledger.aboutHead') }}</th>
-            <th scope="col">{{ t('ledger.timeOfEvent') }}</th>
-            <th scope="col">{{ t('ledger.byHead') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="entry in entries" :key="entry.seq">
-            <td class="figure number">{{ entry.seq }}</td>
-            <td class="figure">{{ clock(entry.recordedAt) }}</td>
-            <td>
-              {{ sayEntryType(entry.type)
-              }}<template v-if="entry.of"
-                >: {{ sayEntryType(entry.of.type) }} {{ sayTime(entry.of.at) }}</template
-              >
-              <span v-for="change in entry.changes" :key="change.field" class="quiet">
-                · {{ sayChange(change, clock) }}</span
-              >
-              <span v-if="entry.why" class="quiet"> · {{ entry.why }}</span>
-            </td>
-            <td>{{ entry.name }}{{ entry.name && entry.about ? ', ' : '' }}{{ entry.about }}</td>
-            <td class="figure">{{ sayAt(entry) }}</td>
-            <td>
-              {{ entry.author }} <span class="quiet">{{ sayTerm('sources', entry.source) }}</span>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable :rows="entries" :columns="columns" :row-key="(entry) => entry.seq"
+        ><template #what="{ row: entry }"
+          >{{ sayEntryType(entry.type)
+          }}<template v-if="entry.of"
+            >: {{ sayEntryType(entry.of.type) }} {{ sayTime(entry.of.at) }}</template
+          >
+          <span v-for="change in entry.changes" :key="change.field" class="quiet">
+            · {{ sayChange(change, clock) }}</span
+          >
+          <span v-if="entry.why" class="quiet"> · {{ entry.why }}</span></template
+        >
+        <template #about="{ row: entry }"
+          >{{ entry.name }}{{ entry.name && entry.about ? ', ' : '' }}{{ entry.about }}</template
+        >
+        <template #by="{ row: entry }"
+          >{{ entry.author }} <span class="quiet">{{ sayTerm('sources', entry.source) }}</span></template
+        ></DataTable
+      >
       <p v-if="entries.length === 0" class="none">{{ t('ledger.nothingOfThisKindIsRecorded') }}</p>
       <div v-if="query.hasNextPage.value" class="more">
         <BButton
@@ -185,14 +186,14 @@ table {
   border-collapse: collapse;
   font-size: var(--text-s);
 }
-th,
-td {
+table :deep(th),
+table :deep(td) {
   padding: 4px 12px;
   border-bottom: 1px solid var(--line);
   text-align: left;
   vertical-align: top;
 }
-th {
+table :deep(th) {
   position: sticky;
   top: 0;
   background: var(--sheet);
@@ -203,7 +204,7 @@ th {
 .number {
   text-align: right;
 }
-td.figure {
+table :deep(td.figure) {
   white-space: nowrap;
 }
 .none,

@@ -3,6 +3,8 @@ import { computed } from 'vue';
 import type { PayPeriodJson } from '@wergon/contract/pay';
 import { isAboveAttended } from '@wergon/core/pay';
 import { sayDate, useDesk } from '../kit/index.ts';
+import { DataTable } from '../kit/parts/index.ts';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 /** A pay period person by person, and the adjustments it takes. */
@@ -24,94 +26,121 @@ const longest = computed(() =>
   ),
 );
 const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
+type Person = PayPeriodJson['people'][number];
+const columns = computed((): readonly Column<Person>[] => [
+  { id: 'person', title: t('common.person'), sortBy: (person) => person.name, isRowHead: true },
+  { id: 'laborOpenNotYetApproved', title: t('pay.laborOpenNotYetApproved'), class: 'wide' },
+  {
+    id: 'labor',
+    sortBy: (person) => person.chargedSeconds,
+    title: t('pay.labor'),
+    class: 'number figure',
+    cellClass: (person) => ({ attention: isAboveAttended(person) }),
+  },
+  {
+    id: 'attended',
+    sortBy: (person) => person.attendedSeconds,
+    title: t('pay.attended'),
+    class: 'number figure',
+    value: (person) => desk.hours(person.attendedSeconds),
+  },
+  {
+    id: 'notApproved',
+    sortBy: (person) => person.unapprovedSeconds,
+    title: t('common.notApproved'),
+    class: 'number figure',
+    cellClass: (person) => ({ attention: person.unapprovedSeconds > 0 }),
+  },
+  ...(props.period.totals.cost !== null
+    ? [
+        {
+          id: 'cost',
+          sortBy: (person: Person) => Number(person.cost),
+          title: desk.costWords,
+          class: 'number figure',
+          value: (person: Person) => (person.cost === null ? '' : desk.money(person.cost)),
+        },
+      ]
+    : []),
+]);
+const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustments'][number]>[] => [
+  { id: 'name', isRowHead: true, value: (each) => each.name },
+  { id: 'day', value: (each) => sayDate(each.shiftDay) },
+  { id: 'work' },
+  { id: 'hours', class: 'figure number', value: (each) => desk.hours(each.seconds) },
+  { id: 'money', class: 'figure number', value: (each) => (each.cost === null ? '' : desk.money(each.cost)) },
+]);
 </script>
 
 <template>
-  <table class="across">
-    <thead>
-      <tr>
-        <th scope="col">{{ t('common.person') }}</th>
-        <th scope="col" class="wide">{{ t('pay.laborOpenNotYetApproved') }}</th>
-        <th scope="col" class="number">{{ t('pay.labor') }}</th>
-        <th scope="col" class="number">{{ t('pay.attended') }}</th>
-        <th scope="col" class="number">{{ t('common.notApproved') }}</th>
-        <th v-if="period.totals.cost !== null" scope="col" class="number">{{ desk.costWords }}</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="person in people" :key="person.technician">
-        <th scope="row">
-          <RouterLink
-            :to="{ name: 'week', params: { technician: person.technician, day: period.firstDay } }"
-            >{{ person.name }}</RouterLink
-          >
-          <small>{{ person.department }}</small>
-        </th>
-        <td class="wide">
-          <span class="bar" :style="{ width: width(person.chargedSeconds) }" aria-hidden="true"
-            ><i
-              :style="{
-                width: `${person.chargedSeconds === 0 ? 0 : (person.unapprovedSeconds / person.chargedSeconds) * 100}%`,
-              }"
-            ></i
-          ></span>
-        </td>
-        <td class="figure number" :class="{ attention: isAboveAttended(person) }">
-          {{ desk.hours(person.chargedSeconds) }}
-          <RouterLink
-            v-if="isAboveAttended(person)"
-            :to="{ name: 'week', params: { technician: person.technician, day: period.firstDay } }"
-            class="above"
-            >{{
-              t('pay.aboveAttended', { hours: desk.hours(person.chargedSeconds - person.attendedSeconds) })
-            }}</RouterLink
-          >
-        </td>
-        <td class="figure number">{{ desk.hours(person.attendedSeconds) }}</td>
-        <td class="figure number" :class="{ attention: person.unapprovedSeconds > 0 }">
-          {{ person.unapprovedSeconds > 0 ? desk.hours(person.unapprovedSeconds) : '' }}
-          <small v-if="person.openDays.length > 0">{{
-            person.openDays.length > 3
-              ? t('common.days', { n: person.openDays.length })
-              : person.openDays.map((day) => sayDate(day)).join(', ')
-          }}</small>
-        </td>
-        <td v-if="period.totals.cost !== null" class="figure number">
-          {{ person.cost === null ? '' : desk.money(person.cost) }}
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <DataTable
+    class="across"
+    :rows="people"
+    :columns="columns"
+    :row-key="(person) => person.technician"
+    is-sortable
+    ><template #person="{ row: person }"
+      ><RouterLink :to="{ name: 'week', params: { technician: person.technician, day: period.firstDay } }">{{
+        person.name
+      }}</RouterLink>
+      <small>{{ person.department }}</small></template
+    >
+    <template #laborOpenNotYetApproved="{ row: person }"
+      ><span class="bar" :style="{ width: width(person.chargedSeconds) }" aria-hidden="true"
+        ><i
+          :style="{
+            width: `${person.chargedSeconds === 0 ? 0 : (person.unapprovedSeconds / person.chargedSeconds) * 100}%`,
+          }"
+        ></i></span
+    ></template>
+    <template #labor="{ row: person }"
+      >{{ desk.hours(person.chargedSeconds) }}
+      <RouterLink
+        v-if="isAboveAttended(person)"
+        :to="{ name: 'week', params: { technician: person.technician, day: period.firstDay } }"
+        class="above"
+        >{{
+          t('pay.aboveAttended', { hours: desk.hours(person.chargedSeconds - person.attendedSeconds) })
+        }}</RouterLink
+      ></template
+    >
+    <template #notApproved="{ row: person }"
+      >{{ person.unapprovedSeconds > 0 ? desk.hours(person.unapprovedSeconds) : '' }}
+      <small v-if="person.openDays.length > 0">{{
+        person.openDays.length > 3
+          ? t('common.days', { n: person.openDays.length })
+          : person.openDays.map((day) => sayDate(day)).join(', ')
+      }}</small></template
+    ></DataTable
+  >
   <p v-if="people.length === 0" class="none">
     {{ search ? t('common.nobodyMatches') : t('pay.noTimeRecordedInThisPeriod') }}
   </p>
   <section v-if="period.adjustments.length > 0" :aria-label="t('pay.adjustments')">
     <h2 class="list-head">{{ t('pay.adjustmentsToClosedPeriods') }}</h2>
-    <table class="across">
-      <tbody>
-        <tr v-for="(each, i) in period.adjustments" :key="i">
-          <th scope="row">{{ each.name }}</th>
-          <td>{{ sayDate(each.shiftDay) }}</td>
-          <td>
-            {{ each.title }}
-            <span v-if="each.workType !== 'run'" class="quiet">{{ t(`workTypes.${each.workType}`) }}</span>
-          </td>
-          <td class="figure number">{{ desk.hours(each.seconds) }}</td>
-          <td class="figure number">{{ each.cost === null ? '' : desk.money(each.cost) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      class="across"
+      :rows="period.adjustments"
+      :columns="adjustmentColumns"
+      :row-key="(_each, i) => i"
+      ><template #work="{ row: each }"
+        >{{ each.title }}
+        <span v-if="each.workType !== 'run'" class="quiet">{{
+          t(`workTypes.${each.workType}`)
+        }}</span></template
+      ></DataTable
+    >
   </section>
 </template>
 
 <style scoped>
-tbody th {
+.across :deep(tbody th) {
   width: var(--col-name);
 }
-.attention small {
+.across :deep(.attention small) {
   color: var(--attention);
 }
-.wide {
+.across :deep(.wide) {
   width: 36%;
 }
 .bar {
@@ -134,7 +163,7 @@ i {
   font-size: var(--text-xs);
 }
 @media (max-width: 900px) {
-  .wide {
+  .across :deep(.wide) {
     display: none;
   }
 }

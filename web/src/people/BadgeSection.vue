@@ -5,6 +5,8 @@ import type { TechnicianRow } from '@wergon/contract/people';
 import { NO_TYPING, normalizeForeign, typeKey } from '@wergon/core/scan';
 import type { Typing } from '@wergon/core/scan';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
+import { DataTable } from '../kit/parts/index.ts';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 const props = defineProps<{ person: TechnicianRow }>();
@@ -56,39 +58,41 @@ async function savePin(next: string | null): Promise<void> {
     done === undefined ? '' : next === null ? t('people.noPinIsAskedAnyMore') : t('people.thePinIsSet');
   pin.value = '';
 }
+const columns = computed((): readonly Column<TechnicianRow['badges'][number]>[] => [
+  { id: 'code', title: t('common.code'), class: 'mono', value: (badge) => badge.code ?? t('people.hidden') },
+  {
+    id: 'kind',
+    title: t('common.kind'),
+    value: (badge) => (badge.isBound ? t('people.ownCardOrFob') : t('people.issuedByUs')),
+  },
+  { id: 'state', title: t('people.state') },
+]);
 </script>
 
 <template>
   <section>
     <h2>{{ t('people.badgesAndPin') }}</h2>
-    <table v-if="person.badges.length > 0" class="badges">
-      <thead>
-        <tr>
-          <th scope="col">{{ t('common.code') }}</th>
-          <th scope="col">{{ t('common.kind') }}</th>
-          <th scope="col">{{ t('people.state') }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="badge in person.badges" :key="badge.id" :class="{ off: badge.revokedAt }">
-          <td class="mono">{{ badge.code ?? t('people.hidden') }}</td>
-          <td>{{ badge.isBound ? t('people.ownCardOrFob') : t('people.issuedByUs') }}</td>
-          <td>
-            <template v-if="badge.revokedAt">{{ t('common.revoked') }}</template>
-            <BButton
-              v-else-if="desk.may('people.change')"
-              variant="quiet"
-              size="sm"
-              :disabled="isBusy"
-              @click="revoke(badge.id)"
-            >
-              {{ t('people.lostRevoke') }}
-            </BButton>
-            <template v-else>{{ t('people.valid') }}</template>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-if="person.badges.length > 0"
+      class="badges"
+      :rows="person.badges"
+      :columns="columns"
+      :row-key="(badge) => badge.id"
+      :row-class="(badge) => ({ off: badge.revokedAt })"
+      ><template #state="{ row: badge }"
+        ><template v-if="badge.revokedAt">{{ t('common.revoked') }}</template>
+        <BButton
+          v-else-if="desk.may('people.change')"
+          variant="quiet"
+          size="sm"
+          :disabled="isBusy"
+          @click="revoke(badge.id)"
+        >
+          {{ t('people.lostRevoke') }}
+        </BButton>
+        <template v-else>{{ t('people.valid') }}</template></template
+      ></DataTable
+    >
     <p v-else class="attention">{{ t('people.noBadgeCannotStartWorkAtAStation', { name: person.name }) }}</p>
     <template v-if="desk.may('people.change')">
       <div

@@ -4,6 +4,9 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { reactive, ref } from 'vue';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import { t } from '../words/index.ts';
+import type { ResponseOf } from '@wergon/contract/routes';
+import type { Column } from '../kit/index.ts';
+import { DataTable } from '../kit/parts/index.ts';
 
 const desk = useDesk();
 const { data } = useQuery({ queryKey: ['preparation'], queryFn: () => callRoute('preparation') });
@@ -23,6 +26,11 @@ async function save(): Promise<void> {
   const done = await act(() => callRoute('saveGrade', { params: { grade: grade.id }, body }));
   if (done !== undefined) edited.value = null;
 }
+const columns: readonly Column<ResponseOf<'preparation'>['grades'][number]>[] = [
+  { id: 'name', title: t('common.grade') },
+  { id: 'rate', title: t('people.standardRateAnHour'), class: 'number figure' },
+  { id: 'acts', class: 'acts-cell' },
+];
 </script>
 
 <template>
@@ -31,50 +39,42 @@ async function save(): Promise<void> {
     <p class="lead-words">
       {{ t('people.aGradeIsASkillWithAStandard') }}
     </p>
-    <table v-if="data && data.grades.length > 0" class="narrow">
-      <thead>
-        <tr>
-          <th scope="col">{{ t('common.grade') }}</th>
-          <th scope="col" class="number">{{ t('people.standardRateAnHour') }}</th>
-          <td></td>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="grade in data.grades" :key="grade.id">
-          <template v-if="edited?.id === grade.id">
-            <td><BFormInput v-model="edited.name" size="sm" :aria-label="t('people.nameOfTheGrade')" /></td>
-            <td>
-              <BFormInput
-                v-model="edited.standardRate"
-                size="sm"
-                class="figure"
-                inputmode="decimal"
-                :aria-label="t('people.standardRateAnHour')"
-              />
-            </td>
-            <td class="acts-cell">
-              <BButton variant="quiet" size="sm" :disabled="isBusy" @click="save">
-                {{ t('common.save') }}
-              </BButton>
-            </td>
-          </template>
-          <template v-else>
-            <td>{{ grade.name }}</td>
-            <td class="number figure">{{ grade.standardRate }}</td>
-            <td class="acts-cell">
-              <BButton
-                v-if="desk.may('shop.change')"
-                variant="quiet"
-                size="sm"
-                @click="edited = { ...grade }"
-              >
-                {{ t('common.change') }}
-              </BButton>
-            </td>
-          </template>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-if="data && data.grades.length > 0"
+      class="narrow"
+      :rows="data.grades"
+      :columns="columns"
+      :row-key="(grade) => grade.id"
+    >
+      <template #name="{ row: grade }">
+        <BFormInput
+          v-if="edited?.id === grade.id"
+          v-model="edited.name"
+          size="sm"
+          :aria-label="t('people.nameOfTheGrade')"
+        />
+        <template v-else>{{ grade.name }}</template>
+      </template>
+      <template #rate="{ row: grade }">
+        <BFormInput
+          v-if="edited?.id === grade.id"
+          v-model="edited.standardRate"
+          size="sm"
+          class="figure"
+          inputmode="decimal"
+          :aria-label="t('people.standardRateAnHour')"
+        />
+        <template v-else>{{ grade.standardRate }}</template>
+      </template>
+      <template #acts="{ row: grade }">
+        <BButton v-if="edited?.id === grade.id" variant="quiet" size="sm" :disabled="isBusy" @click="save">
+          {{ t('common.save') }}
+        </BButton>
+        <BButton v-else-if="desk.may('shop.change')" variant="quiet" size="sm" @click="edited = { ...grade }">
+          {{ t('common.change') }}
+        </BButton>
+      </template>
+    </DataTable>
     <p v-else class="attention">{{ t('people.noGradeYetTasksNeedOneForTheir') }}</p>
     <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
       <BFormInput

@@ -4,8 +4,10 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { callRoute, sayDate, useDesk, useForm, yearOf } from '../kit/index.ts';
-import { CheckField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { CheckField, FormField, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
 import { nextNumber } from './nextNumber.ts';
+import type { TechnicianRow } from '@wergon/contract/people';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 const desk = useDesk();
@@ -45,6 +47,35 @@ async function add(): Promise<void> {
   form.reset({ ...EMPTY, number: nextNumber(people.value) });
   await router.push({ name: 'person', params: { technician: made.answer.id } });
 }
+const columns = computed((): readonly Column<TechnicianRow>[] => [
+  { id: 'number', title: t('common.number'), class: 'mono', value: (each) => each.number },
+  { id: 'name', title: t('common.name'), sortBy: (each) => each.name },
+  { id: 'department', title: t('people.department'), value: (each) => each.department },
+  { id: 'crew', title: t('people.crew'), value: (each) => each.crew },
+  {
+    id: 'grade',
+    title: t('common.grade'),
+    value: (each) => (each.grade === null ? '' : grades.value.get(each.grade)),
+  },
+  { id: 'badges', title: t('common.badges'), sortBy: (each) => each.badges.length },
+  {
+    id: 'costRate',
+    title: t('people.costRate'),
+    cellClass: (each) => ({ attention: !each.hasRate }),
+    value: (each) => (each.hasRate ? t('people.set') : t('people.noneToday')),
+  },
+  {
+    id: 'worksHere',
+    sortBy: (each) => each.leftOn ?? each.hiredOn,
+    title: t('people.worksHere'),
+    value: (each) =>
+      each.leftOn
+        ? t('common.until', { day: sayDate(each.leftOn) })
+        : each.hiredOn
+          ? t('people.since', { year: yearOf(each.hiredOn) })
+          : t('common.yes'),
+  },
+]);
 </script>
 
 <template>
@@ -94,54 +125,26 @@ async function add(): Promise<void> {
         >
       </div>
       <p v-if="people.length === 0">{{ t('people.nobodyYetEverybodyYouAddGets') }}</p>
-      <table v-else>
-        <thead>
-          <tr>
-            <th scope="col">{{ t('common.number') }}</th>
-            <th scope="col">{{ t('common.name') }}</th>
-            <th scope="col">{{ t('people.department') }}</th>
-            <th scope="col">{{ t('people.crew') }}</th>
-            <th scope="col">{{ t('common.grade') }}</th>
-            <th scope="col">{{ t('common.badges') }}</th>
-            <th scope="col">{{ t('people.costRate') }}</th>
-            <th scope="col">{{ t('people.worksHere') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="each in shown" :key="each.id" :class="{ off: each.leftOn }">
-            <td class="mono">{{ each.number }}</td>
-            <td>
-              <RouterLink :to="{ name: 'person', params: { technician: each.id } }">{{
-                each.name
-              }}</RouterLink>
-              <span v-if="each.kind === 'subcontractor'" class="quiet">
-                · {{ t('people.subcontractor') }}</span
-              >
-            </td>
-            <td>{{ each.department }}</td>
-            <td>{{ each.crew }}</td>
-            <td>{{ each.grade === null ? '' : grades.get(each.grade) }}</td>
-            <td>
-              <span v-if="each.badges.some(({ revokedAt }) => revokedAt === null)" class="mono">{{
-                each.badges.filter(({ revokedAt }) => revokedAt === null).length
-              }}</span>
-              <span v-else class="attention">{{ t('common.none') }}</span>
-            </td>
-            <td :class="{ attention: !each.hasRate }">
-              {{ each.hasRate ? t('people.set') : t('people.noneToday') }}
-            </td>
-            <td>
-              {{
-                each.leftOn
-                  ? t('common.until', { day: sayDate(each.leftOn) })
-                  : each.hiredOn
-                    ? t('people.since', { year: yearOf(each.hiredOn) })
-                    : t('common.yes')
-              }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        v-else
+        :rows="shown"
+        :columns="columns"
+        :row-key="(each) => each.id"
+        :row-class="(each) => ({ off: each.leftOn })"
+        is-sortable
+        ><template #name="{ row: each }"
+          ><RouterLink :to="{ name: 'person', params: { technician: each.id } }">{{ each.name }}</RouterLink>
+          <span v-if="each.kind === 'subcontractor'" class="quiet">
+            · {{ t('people.subcontractor') }}</span
+          ></template
+        >
+        <template #badges="{ row: each }"
+          ><span v-if="each.badges.some(({ revokedAt }) => revokedAt === null)" class="mono">{{
+            each.badges.filter(({ revokedAt }) => revokedAt === null).length
+          }}</span>
+          <span v-else class="attention">{{ t('common.none') }}</span></template
+        ></DataTable
+      >
       <p v-if="people.length > 0 && shown.length === 0">{{ t('people.nobodyMatches', { search }) }}</p>
     </template>
   </ShopLayout>

@@ -2,6 +2,8 @@
 import { computed } from 'vue';
 import type { RatesJson } from '@wergon/contract/people';
 import { t } from '../words/index.ts';
+import type { Column } from '../kit/index.ts';
+import { DataTable } from '../kit/parts/index.ts';
 
 const props = defineProps<{ rate: RatesJson['records'][number] }>();
 const parts = computed(() => {
@@ -11,6 +13,11 @@ const parts = computed(() => {
     share: total === 0 ? 0 : (Number(line.perHour) / total) * 100,
   }));
 });
+const columns: readonly Column<(typeof parts.value)[number]>[] = [
+  { id: 'name', value: ({ name }) => name },
+  { id: 'amount', class: 'quiet', value: ({ amount }) => amount },
+  { id: 'perHour', class: 'number figure', value: ({ perHour }) => perHour },
+];
 </script>
 
 <template>
@@ -24,19 +31,14 @@ const parts = computed(() => {
         :style="{ width: `${part.share}%` }"
       ></span>
     </div>
-    <table>
-      <tbody>
-        <tr v-for="(part, i) in parts" :key="i">
-          <td>{{ part.name }}</td>
-          <td class="quiet">{{ part.amount }}</td>
-          <td class="number figure">{{ part.perHour }}</td>
-        </tr>
+    <DataTable :rows="parts" :columns="columns" :row-key="(_part, i) => i">
+      <template #foot>
         <tr class="total">
           <th scope="row" colspan="2">{{ t('people.costOfAnHour') }}</th>
           <td class="number figure">{{ rate.costPerHour }}</td>
         </tr>
-      </tbody>
-    </table>
+      </template>
+    </DataTable>
   </div>
 </template>
 

@@ -6,8 +6,10 @@ import { useRoute } from 'vue-router';
 import type { PayRecord, RateEffect } from '@wergon/contract/people';
 import { formatDay } from '@wergon/core/time';
 import { callRoute, sayDateText, useDesk, useForm, useNow } from '../kit/index.ts';
-import { DateField, FormField, QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { DateField, FormField, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
 import RateStack from './RateStack.vue';
+import type { ResponseOf } from '@wergon/contract/routes';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 const desk = useDesk();
@@ -100,6 +102,28 @@ async function save(): Promise<void> {
 const asksPast = computed(
   () => effect.value?.isPast === true && isSeen.value === JSON.stringify(bodyOf(form.fields.value)),
 );
+const effectColumns = computed((): readonly Column<ResponseOf<'rateEffect'>['orders'][number]>[] => [
+  { id: 'order', title: t('common.order'), class: 'mono', value: (each) => each.number },
+  { id: 'title', title: '' },
+  {
+    id: 'hours',
+    title: t('common.hours'),
+    class: 'number figure',
+    value: (each) => desk.hours(each.seconds),
+  },
+  {
+    id: 'costNow',
+    title: t('people.costNow'),
+    class: 'number figure',
+    value: (each) => desk.money(each.before),
+  },
+  {
+    id: 'costThen',
+    title: t('people.costThen'),
+    class: 'number figure',
+    value: (each) => desk.money(each.after),
+  },
+]);
 </script>
 
 <template>
@@ -248,28 +272,12 @@ const asksPast = computed(
               t('people.hoursStayAsTheyAreTheseCosts')
             }}
           </p>
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">{{ t('common.order') }}</th>
-                <th scope="col"></th>
-                <th scope="col" class="number">{{ t('common.hours') }}</th>
-                <th scope="col" class="number">{{ t('people.costNow') }}</th>
-                <th scope="col" class="number">{{ t('people.costThen') }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="each in effect.orders" :key="each.number">
-                <td class="mono">{{ each.number }}</td>
-                <td>
-                  {{ each.title }}<span v-if="each.isOpen" class="quiet"> · {{ t('common.open') }}</span>
-                </td>
-                <td class="number figure">{{ desk.hours(each.seconds) }}</td>
-                <td class="number figure">{{ desk.money(each.before) }}</td>
-                <td class="number figure">{{ desk.money(each.after) }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <DataTable :rows="effect.orders" :columns="effectColumns" :row-key="(each) => each.number"
+            ><template #title="{ row: each }"
+              >{{ each.title
+              }}<span v-if="each.isOpen" class="quiet"> · {{ t('common.open') }}</span></template
+            ></DataTable
+          >
         </div>
         <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
         <div class="acts">

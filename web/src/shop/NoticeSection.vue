@@ -2,9 +2,11 @@
 import type { Instant } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
-import { reactive } from 'vue';
+import { computed, reactive } from 'vue';
 import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
-import { DateField } from '../kit/parts/index.ts';
+import { DateField, DataTable } from '../kit/parts/index.ts';
+import type { ResponseOf } from '@wergon/contract/routes';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 const desk = useDesk();
@@ -19,6 +21,12 @@ async function add(): Promise<void> {
 }
 const remove = (notice: string) => act(() => callRoute('removeNotice', { params: { notice } }));
 const say = (at: Instant) => (desk.zone ? `${sayDay(desk.zone.dayAt(at))} ${sayClock(desk.zone, at)}` : '');
+const columns = computed((): readonly Column<ResponseOf<'notices'>['notices'][number]>[] => [
+  { id: 'text', value: (notice) => notice.text },
+  { id: 'by', class: 'quiet' },
+  { id: 'until', value: (notice) => (notice.until ? t('common.until', { day: sayDay(notice.until) }) : '') },
+  { id: 'acts', class: 'acts-cell' },
+]);
 </script>
 
 <template>
@@ -26,20 +34,18 @@ const say = (at: Instant) => (desk.zone ? `${sayDay(desk.zone.dayAt(at))} ${sayC
     <h2>{{ t('shop.notices') }}</h2>
     <p class="lead-words">{{ t('shop.theyStandOnEveryStationsScreen') }}</p>
     <p v-if="query.data.value?.notices.length === 0" class="quiet">{{ t('shop.noNoticeNow') }}</p>
-    <table v-else>
-      <tbody>
-        <tr v-for="notice in query.data.value?.notices ?? []" :key="notice.id">
-          <td>{{ notice.text }}</td>
-          <td class="quiet">{{ notice.by }}, {{ say(notice.at) }}</td>
-          <td>{{ notice.until ? t('common.until', { day: sayDay(notice.until) }) : '' }}</td>
-          <td class="acts-cell">
-            <BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="remove(notice.id)">
-              {{ t('shop.takeDown') }}
-            </BButton>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-else
+      :rows="query.data.value?.notices ?? []"
+      :columns="columns"
+      :row-key="(notice) => notice.id"
+      ><template #by="{ row: notice }">{{ notice.by }}, {{ say(notice.at) }}</template>
+      <template #acts="{ row: notice }"
+        ><BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="remove(notice.id)">
+          {{ t('shop.takeDown') }}
+        </BButton></template
+      ></DataTable
+    >
     <form v-if="desk.may('shop.change')" class="inline" @submit.prevent="add">
       <BFormInput
         v-model="fresh.text"

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import type { Instant } from '@wergon/core/time';
 import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
-import { PlainButton, QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { PlainButton, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
 import NoticeSection from './NoticeSection.vue';
 import StationForm from './StationForm.vue';
+import type { ResponseOf } from '@wergon/contract/routes';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 const desk = useDesk();
@@ -30,6 +32,30 @@ const say = (at: Instant | null): string => {
   const { zone } = desk;
   return at !== null && zone ? `${sayDay(zone.dayAt(at))} ${sayClock(zone, at)}` : t('common.never');
 };
+const columns = computed((): readonly Column<ResponseOf<'stations'>['stations'][number]>[] => [
+  { id: 'name', title: t('common.name'), sortBy: (station) => station.name },
+  { id: 'kind', title: t('common.kind'), value: (station) => t(`stationKinds.${station.settings.kind}`) },
+  {
+    id: 'device',
+    title: t('shop.device'),
+    value: (station) =>
+      station.isRevoked ? t('common.revoked') : station.pairedAt ? t('shop.paired') : t('common.noneYet'),
+  },
+  {
+    id: 'scannerCalibrated',
+    sortBy: (station) => station.calibratedAt,
+    title: t('shop.scannerCalibrated'),
+    value: (station) => say(station.calibratedAt),
+  },
+  {
+    id: 'lastScan',
+    sortBy: (station) => station.lastScanAt,
+    title: t('common.lastScan'),
+    cellClass: (station) => ({ attention: !station.lastScanAt }),
+    value: (station) => say(station.lastScanAt),
+  },
+  { id: 'pairing', title: t('shop.pairing') },
+]);
 </script>
 
 <template>
@@ -54,70 +80,46 @@ const say = (at: Instant | null): string => {
       <p v-if="query.data.value.stations.length === 0" class="quiet">
         {{ t('shop.noStationYetAddTheFirstOne') }}
       </p>
-      <table v-else>
-        <thead>
-          <tr>
-            <th scope="col">{{ t('common.name') }}</th>
-            <th scope="col">{{ t('common.kind') }}</th>
-            <th scope="col">{{ t('shop.device') }}</th>
-            <th scope="col">{{ t('shop.scannerCalibrated') }}</th>
-            <th scope="col">{{ t('common.lastScan') }}</th>
-            <th scope="col">{{ t('shop.pairing') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <template v-for="station in query.data.value.stations" :key="station.id">
-            <tr>
-              <td>
-                {{ station.name }}
-                <PlainButton
-                  v-if="desk.may('shop.change')"
-                  class="link"
-                  :aria-expanded="opened === station.id"
-                  @click="opened = opened === station.id ? null : station.id"
-                >
-                  {{ t('shop.settings') }}
-                </PlainButton>
-              </td>
-              <td>{{ t(`stationKinds.${station.settings.kind}`) }}</td>
-              <td>
-                {{
-                  station.isRevoked
-                    ? t('common.revoked')
-                    : station.pairedAt
-                      ? t('shop.paired')
-                      : t('common.noneYet')
-                }}
-              </td>
-              <td>{{ say(station.calibratedAt) }}</td>
-              <td :class="{ attention: !station.lastScanAt }">{{ say(station.lastScanAt) }}</td>
-              <td>
-                <template v-if="pairing?.id === station.id">
-                  {{ t('shop.code') }} <b class="mono code">{{ pairing.code }}</b>
-                  {{ t('shop.forTenMinutesOpen') }} <span class="mono">{{ t('shop.station') }}</span>
-                  {{ t('shop.onTheDeviceAndTypeIt') }}
-                </template>
-                <template v-else-if="desk.may('shop.change')">
-                  <BButton variant="quiet" size="sm" @click="pairAgain(station.id)">
-                    {{ t('shop.pairADevice') }}
-                  </BButton>
-                  <BButton
-                    v-if="station.pairedAt && !station.isRevoked"
-                    variant="quiet"
-                    size="sm"
-                    @click="revoke(station.id)"
-                  >
-                    {{ t('shop.revoke') }}
-                  </BButton>
-                </template>
-              </td>
-            </tr>
-            <tr v-if="opened === station.id">
-              <td colspan="6"><StationForm :station="station" @close="opened = null" /></td>
-            </tr>
+      <DataTable
+        v-else
+        :rows="query.data.value.stations"
+        :columns="columns"
+        :row-key="(station) => station.id"
+        :is-expanded="(station) => opened === station.id"
+        is-sortable
+        ><template #name="{ row: station }"
+          >{{ station.name }}
+          <PlainButton
+            v-if="desk.may('shop.change')"
+            class="link"
+            :aria-expanded="opened === station.id"
+            @click="opened = opened === station.id ? null : station.id"
+          >
+            {{ t('shop.settings') }}
+          </PlainButton></template
+        >
+        <template #pairing="{ row: station }"
+          ><template v-if="pairing?.id === station.id">
+            {{ t('shop.code') }} <b class="mono code">{{ pairing.code }}</b> {{ t('shop.forTenMinutesOpen') }}
+            <span class="mono">{{ t('shop.station') }}</span>
+            {{ t('shop.onTheDeviceAndTypeIt') }}
           </template>
-        </tbody>
-      </table>
+          <template v-else-if="desk.may('shop.change')">
+            <BButton variant="quiet" size="sm" @click="pairAgain(station.id)">
+              {{ t('shop.pairADevice') }}
+            </BButton>
+            <BButton
+              v-if="station.pairedAt && !station.isRevoked"
+              variant="quiet"
+              size="sm"
+              @click="revoke(station.id)"
+            >
+              {{ t('shop.revoke') }}
+            </BButton>
+          </template></template
+        ><template #expanded="{ row: station }"
+          ><StationForm :station="station" @close="opened = null" /></template
+      ></DataTable>
       <p class="quiet">
         {{ t('shop.aScannerThatSendsSomethingOdd') }}
         <RouterLink to="/shop/labels?kind=calibration">{{ t('common.calibrationLabel') }}</RouterLink>

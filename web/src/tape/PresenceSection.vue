@@ -7,6 +7,8 @@ import type { Instant, Span, Zone } from '@wergon/core/time';
 import { sayClock, useDesk } from '../kit/index.ts';
 import PresenceForm from './PresenceForm.vue';
 import type { PresenceEditing } from './usePresenceEdit.ts';
+import { DataTable } from '../kit/parts/index.ts';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 /** When somebody was in and on break, as a list; each is put right where it stands. */
@@ -54,34 +56,36 @@ function addBreak(): void {
   const to = toInstant(Math.min(from + 1800, props.now));
   props.editing.begin(props.told.technician, 'break', { from, to });
 }
+const columns = computed((): readonly Column<Row>[] => [
+  { id: 'c1', isRowHead: true, value: (row) => t(`presence.${row.kind}`) },
+  { id: 'c2', class: 'figure', value: (row) => clock(row.from) },
+  { id: 'c3', class: 'figure', cellClass: (row) => ({ attention: row.isTorn }), value: (row) => end(row) },
+  { id: 'c4', class: 'figure number', value: (row) => desk.hours(row.to - row.from) },
+  { id: 'acts', class: 'acts-cell' },
+]);
 </script>
 
 <template>
   <section class="day-part">
     <h2>{{ t('tape.inOutAndBreaks') }}</h2>
-    <table class="across">
-      <tbody>
-        <tr v-for="row in rows" :key="`${row.kind} ${row.from}`" :class="{ taken: isTaken(row) }">
-          <th scope="row">{{ t(`presence.${row.kind}`) }}</th>
-          <td class="figure">{{ clock(row.from) }}</td>
-          <td class="figure" :class="{ attention: row.isTorn }">{{ end(row) }}</td>
-          <td class="figure number">{{ desk.hours(row.to - row.from) }}</td>
-          <td class="acts-cell">
-            <BButton
-              v-if="mayEdit"
-              variant="quiet"
-              size="sm"
-              :aria-label="
-                t('tape.changeTheFrom', { kind: t(`presence.${row.kind}`), time: clock(row.from) })
-              "
-              @click="editing.take(told.technician, row.kind, row)"
-            >
-              {{ t('common.change') }}
-            </BButton>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      class="across"
+      :rows="rows"
+      :columns="columns"
+      :row-key="(row) => `${row.kind} ${row.from}`"
+      :row-class="(row) => ({ taken: isTaken(row) })"
+      ><template #acts="{ row: row }"
+        ><BButton
+          v-if="mayEdit"
+          variant="quiet"
+          size="sm"
+          :aria-label="t('tape.changeTheFrom', { kind: t(`presence.${row.kind}`), time: clock(row.from) })"
+          @click="editing.take(told.technician, row.kind, row)"
+        >
+          {{ t('common.change') }}
+        </BButton></template
+      ></DataTable
+    >
     <p v-if="rows.length === 0" class="quiet">
       {{ t('tape.nobodyHasSignedInOnThisDay', { name: told.name }) }}
     </p>
@@ -94,7 +98,7 @@ function addBreak(): void {
 </template>
 
 <style scoped>
-th {
+.across :deep(th) {
   font-weight: 400;
 }
 </style>

@@ -5,6 +5,9 @@ import type { Instant, Zone } from '@wergon/core/time';
 import { sayClock, sayDay, useDesk } from '../kit/index.ts';
 import type { TapeBlock } from './usePersonDay.ts';
 import { sayList, sayTerm, t } from '../words/index.ts';
+import { computed } from 'vue';
+import type { Column } from '../kit/index.ts';
+import { DataTable } from '../kit/parts/index.ts';
 
 /** The day as a list of starts and stops, with what was written down behind it. */
 const props = defineProps<{
@@ -18,62 +21,96 @@ const props = defineProps<{
 const emit = defineEmits<{ take: [block: TapeBlock]; add: [] }>();
 const desk = useDesk();
 const clock = (at: Instant) => sayClock(props.zone, at);
+/** A stretch of the day, or hours that were written down, which have no place in it. */
+type Line = {
+  readonly key: string;
+  readonly block: TapeBlock | null;
+  readonly from: string;
+  readonly to: string;
+  readonly seconds: number;
+  readonly work: string;
+  readonly workType: string;
+};
+const endOf = ({ stint, to }: TapeBlock) =>
+  stint.isTorn ? t('tape.noStop') : stint.isOpen ? t('common.now') : clock(to);
+const lines = computed((): readonly Line[] => [
+  ...props.blocks.map((block) => ({
+    key: block.key,
+    block,
+    from: clock(block.from),
+    to: endOf(block),
+    seconds: block.to - block.from,
+    work: sayList(block.stint.running.map(({ title }) => title)),
+    workType: block.stint.running[0]?.workType ?? '',
+  })),
+  ...props.told.hours.map(({ id, seconds, title, workType }) => ({
+    key: id,
+    block: null,
+    from: t('common.writtenDown'),
+    to: '',
+    seconds,
+    work: title,
+    workType,
+  })),
+]);
+const columns: readonly Column<Line>[] = [
+  {
+    id: 'from',
+    title: t('common.from'),
+    value: ({ from }) => from,
+    cellClass: ({ block }) => (block ? 'figure' : 'quiet'),
+  },
+  {
+    id: 'to',
+    title: t('tape.to'),
+    class: 'figure',
+    value: ({ to }) => to,
+    cellClass: ({ block }) => ({ attention: block?.stint.isTorn ?? false }),
+  },
+  {
+    id: 'length',
+    title: t('tape.length'),
+    class: 'figure number',
+    value: ({ seconds }) => desk.hours(seconds),
+  },
+  { id: 'work', title: t('common.work'), value: ({ work }) => work },
+  { id: 'kind', title: t('common.kind'), value: ({ workType }) => sayTerm('workTypes', workType) },
+  { id: 'acts', class: 'acts-cell' },
+];
 </script>
 
 <template>
   <section class="day-part">
     <h2>{{ t('tape.startsAndStops') }}</h2>
-    <table class="across">
-      <thead>
-        <tr>
-          <th scope="col">{{ t('common.from') }}</th>
-          <th scope="col">{{ t('tape.to') }}</th>
-          <th scope="col" class="number">{{ t('tape.length') }}</th>
-          <th scope="col">{{ t('common.work') }}</th>
-          <th scope="col">{{ t('common.kind') }}</th>
-          <td></td>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="block in blocks" :key="block.key" :class="{ taken: taken === block.from }">
-          <td class="figure">{{ clock(block.from) }}</td>
-          <td class="figure" :class="{ attention: block.stint.isTorn }">
-            {{
-              block.stint.isTorn ? t('tape.noStop') : block.stint.isOpen ? t('common.now') : clock(block.to)
-            }}
-          </td>
-          <td class="figure number">{{ desk.hours(block.to - block.from) }}</td>
-          <td>{{ sayList(block.stint.running.map(({ title }) => title)) }}</td>
-          <td>{{ sayTerm('workTypes', block.stint.running[0]?.workType ?? '') }}</td>
-          <td class="acts-cell">
-            <BButton
-              v-if="mayEdit"
-              variant="quiet"
-              size="sm"
-              :aria-label="
-                t('tape.changeFrom', { title: block.stint.running[0]?.title ?? '', time: clock(block.from) })
-              "
-              @click="emit('take', block)"
-            >
-              {{ t('common.change') }}
-            </BButton>
-          </td>
-        </tr>
-        <tr v-for="each in told.hours" :key="each.id">
-          <td colspan="2" class="quiet">{{ t('common.writtenDown') }}</td>
-          <td class="figure number">{{ desk.hours(each.seconds) }}</td>
-          <td>{{ each.title }}</td>
-          <td>{{ t(`workTypes.${each.workType}`) }}</td>
-          <td class="acts-cell">
-            <RouterLink
-              :to="{ name: 'week', params: { technician: told.technician, day: told.day } }"
-              class="btn btn-quiet btn-sm"
-              >{{ t('tape.inTheWeek') }}</RouterLink
-            >
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      class="across"
+      :rows="lines"
+      :columns="columns"
+      :row-key="({ key }) => key"
+      :row-class="({ block }) => ({ taken: block !== null && taken === block.from })"
+    >
+      <template #acts="{ row: { block } }">
+        <template v-if="block">
+          <BButton
+            v-if="mayEdit"
+            variant="quiet"
+            size="sm"
+            :aria-label="
+              t('tape.changeFrom', { title: block.stint.running[0]?.title ?? '', time: clock(block.from) })
+            "
+            @click="emit('take', block)"
+          >
+            {{ t('common.change') }}
+          </BButton>
+        </template>
+        <RouterLink
+          v-else
+          :to="{ name: 'week', params: { technician: told.technician, day: told.day } }"
+          class="btn btn-quiet btn-sm"
+          >{{ t('tape.inTheWeek') }}</RouterLink
+        >
+      </template>
+    </DataTable>
     <p v-if="blocks.length === 0 && told.hours.length === 0" class="quiet none">
       {{ t('tape.nothingIsRecordedOfOn', { name: told.name, day: sayDay(told.day) }) }}
     </p>

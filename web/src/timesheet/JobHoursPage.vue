@@ -5,13 +5,14 @@ import { useRoute, useRouter } from 'vue-router';
 import type { JobWeekJson } from '@wergon/contract/timesheet';
 import { formatDay, sumSeconds, weekOf } from '@wergon/core/time';
 import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { DeskFrame, QueryState, ReconcileTabs, DataTable } from '../kit/parts/index.ts';
 import { Yardstick, sayBalance, yardstickWords } from '../compare/index.ts';
 import { TargetPicker } from '../tape/index.ts';
 import LengthField from './LengthField.vue';
 import { UndoBar } from '../loose-ends/index.ts';
 import { useHours } from './useHours.ts';
 import { t } from '../words/index.ts';
+import type { Column } from '../kit/index.ts';
 
 const desk = useDesk();
 const route = useRoute();
@@ -71,6 +72,20 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
     `${person.name}, ${sayDate(cell.day)}: ${seconds === 0 ? t('common.removed') : desk.hours(seconds)}`,
   );
 }
+const columns = computed((): readonly Column<(typeof people.value)[number]>[] => [
+  { id: 'person', title: t('common.person'), isRowHead: true },
+  ...(week.value?.days ?? []).map(({ day }) => ({
+    id: `day-${day}`,
+    title: sayDate(day),
+    class: 'number',
+  })),
+  {
+    id: 'week',
+    title: t('timesheet.week'),
+    class: 'figure number',
+    value: ({ totalSeconds }) => (totalSeconds > 0 ? desk.hours(totalSeconds) : ''),
+  },
+]);
 </script>
 
 <template>
@@ -127,42 +142,36 @@ function write(person: Person, cell: Person['cells'][number], seconds: number): 
       :error="query.error.value"
       @retry="query.refetch()"
     />
-    <table v-else class="across">
-      <thead>
-        <tr>
-          <th scope="col">{{ t('common.person') }}</th>
-          <th v-for="each in week.days" :key="each.day" scope="col" class="number">
-            {{ sayDate(each.day) }}
-          </th>
-          <th scope="col" class="number">{{ t('timesheet.week') }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="person in people" :key="person.technician">
-          <th scope="row">
-            <RouterLink :to="{ name: 'week', params: { technician: person.technician, day: asked.from } }">{{
-              person.name
-            }}</RouterLink>
-            <small>{{ person.department }}</small>
-          </th>
-          <td v-for="(cell, i) in person.cells" :key="cell.day">
-            <RouterLink
-              v-if="cell.scannedSeconds > 0"
-              class="figure scanned"
-              :to="{ name: 'person-day', params: { technician: person.technician, day: cell.day } }"
-              >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
-            >
-            <LengthField
-              :seconds="sumSeconds(cell.entered)"
-              :label="`${person.name}, ${sayDate(cell.day)}`"
-              :disabled="isBehind || week.days[i]?.isClosed || week.days[i]?.isFuture"
-              @change="write(person, cell, $event)"
-            />
-          </td>
-          <td class="figure number">{{ person.totalSeconds > 0 ? desk.hours(person.totalSeconds) : '' }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-else
+      class="across"
+      :rows="people"
+      :columns="columns"
+      :row-key="(person) => person.technician"
+    >
+      <template #person="{ row: person }">
+        <RouterLink :to="{ name: 'week', params: { technician: person.technician, day: asked.from } }">{{
+          person.name
+        }}</RouterLink>
+        <small>{{ person.department }}</small>
+      </template>
+      <template v-for="(day, i) in week.days" :key="day.day" #[`day-${day.day}`]="{ row: person }">
+        <template v-for="cell in person.cells.slice(i, i + 1)" :key="cell.day">
+          <RouterLink
+            v-if="cell.scannedSeconds > 0"
+            class="figure scanned"
+            :to="{ name: 'person-day', params: { technician: person.technician, day: cell.day } }"
+            >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
+          >
+          <LengthField
+            :seconds="sumSeconds(cell.entered)"
+            :label="`${person.name}, ${sayDate(cell.day)}`"
+            :disabled="isBehind || day.isClosed || day.isFuture"
+            @change="write(person, cell, $event)"
+          />
+        </template>
+      </template>
+    </DataTable>
     <p v-if="week && people.length === 0" class="none">{{ t('common.nobodyOfThisName') }}</p>
   </DeskFrame>
 </template>
@@ -186,11 +195,11 @@ table {
   width: calc(100% - 32px);
   margin: 0 16px 20px;
 }
-th,
-td {
+table :deep(th),
+table :deep(td) {
   vertical-align: bottom;
 }
-th[scope='row'] {
+table :deep(th[scope='row']) {
   white-space: nowrap;
 }
 @media (max-width: 900px) {

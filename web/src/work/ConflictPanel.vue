@@ -1,6 +1,9 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import { BButton } from 'bootstrap-vue-next';
 import type { Conflict, TaskDraft } from './orderDraft.ts';
+import { DataTable } from '../kit/parts/index.ts';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 defineProps<{ conflicts: readonly Conflict[]; taken: readonly string[] }>();
@@ -32,6 +35,17 @@ function say(field: string, json: string): string {
       ? JSON.stringify(value)
       : String(value as string | number);
 }
+const columns = computed((): readonly Column<Conflict>[] => [
+  {
+    id: 'bothOfYouChanged',
+    title: t('work.bothOfYouChanged'),
+    isRowHead: true,
+    value: (each) => nameOf(each.field),
+  },
+  { id: 'yours', title: t('work.yours'), value: (each) => say(each.field, each.mine) },
+  { id: 'theirs', title: t('work.theirs'), value: (each) => say(each.field, each.theirs) },
+  { id: 'acts', class: 'acts' },
+]);
 </script>
 
 <template>
@@ -42,31 +56,20 @@ function say(field: string, json: string): string {
     <p v-if="taken.length > 0">
       {{ t('work.takenOverBecauseYouHadNotTouched', { fields: taken.map(nameOf).join(', ') }) }}
     </p>
-    <table v-if="conflicts.length > 0">
-      <thead>
-        <tr>
-          <th scope="col">{{ t('work.bothOfYouChanged') }}</th>
-          <th scope="col">{{ t('work.yours') }}</th>
-          <th scope="col">{{ t('work.theirs') }}</th>
-          <td></td>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="each in conflicts" :key="each.field">
-          <th scope="row">{{ nameOf(each.field) }}</th>
-          <td>{{ say(each.field, each.mine) }}</td>
-          <td>{{ say(each.field, each.theirs) }}</td>
-          <td class="acts">
-            <BButton variant="quiet" size="sm" @click="emit('mine', each.field)">
-              {{ t('work.keepMine') }}
-            </BButton>
-            <BButton variant="quiet" size="sm" @click="emit('theirs', each.field)">
-              {{ t('work.takeTheirs') }}
-            </BButton>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <DataTable
+      v-if="conflicts.length > 0"
+      :rows="conflicts"
+      :columns="columns"
+      :row-key="(each) => each.field"
+      ><template #acts="{ row: each }"
+        ><BButton variant="quiet" size="sm" @click="emit('mine', each.field)">
+          {{ t('work.keepMine') }}
+        </BButton>
+        <BButton variant="quiet" size="sm" @click="emit('theirs', each.field)">
+          {{ t('work.takeTheirs') }}
+        </BButton></template
+      ></DataTable
+    >
     <p v-if="conflicts.length === 0">{{ t('work.lookItOverAndSaveAgain') }}</p>
   </section>
 </template>
@@ -84,17 +87,17 @@ p {
 table {
   width: 100%;
 }
-th,
-td {
+table :deep(th),
+table :deep(td) {
   padding: 5px 10px 5px 0;
   border-top: 1px solid var(--line);
   font-weight: 400;
   vertical-align: top;
 }
-th[scope='row'] {
+table :deep(th[scope='row']) {
   font-weight: 700;
 }
-.acts {
+table :deep(.acts) {
   white-space: nowrap;
 }
 </style>

@@ -5,11 +5,12 @@ import { computed, ref } from 'vue';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
 import { formatCents } from '@wergon/core/money';
 import { callRoute, useDesk } from '../kit/index.ts';
-import { CheckField, PlainButton, QueryState, ShopLayout } from '../kit/parts/index.ts';
+import { CheckField, PlainButton, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
 import { estimateDraft, newOrder, stepDraft } from './orderDraft.ts';
 import StandardJobForm from './StandardJobForm.vue';
 import StandardTaskForm from './StandardTaskForm.vue';
 import StandardVersions from './StandardVersions.vue';
+import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 const desk = useDesk();
@@ -53,6 +54,36 @@ const SCOPES = {
 const sayScope = ({ scope }: StandardJobJson) =>
   scope.kind === 'general' ? SCOPES.general : `${SCOPES[scope.kind]} ${scope.name ?? ''}`;
 const mayChange = computed(() => desk.may('work.change'));
+const columns = computed((): readonly Column<StandardTaskJson>[] => [
+  { id: 'task', title: t('work.taskHead') },
+  { id: 'workCenter', title: t('common.workCenter'), value: (task) => task.workCenter },
+  { id: 'setup', title: t('work.setup'), class: 'number figure', value: (task) => task.setupHours },
+  { id: 'run', title: t('work.run'), class: 'number figure', value: (task) => task.runHours },
+  {
+    id: 'perPiece',
+    title: t('work.perPiece'),
+    class: 'number figure',
+    value: (task) => task.runHoursPerPiece,
+  },
+  {
+    id: 'steps',
+    title: t('work.steps'),
+    class: 'number figure',
+    value: (task) => task.instructions.length || '',
+  },
+  {
+    id: 'in',
+    title: t('common.inHead'),
+    value: (task) =>
+      task.usedBy.length === 1
+        ? task.usedBy[0]
+        : task.usedBy.length === 0
+          ? ''
+          : t('work.jobs', { n: task.usedBy.length }),
+  },
+  { id: 'version', title: t('work.versionHead'), class: 'number figure', value: (task) => task.version },
+  { id: 'acts', class: 'acts-cell' },
+]);
 </script>
 
 <template>
@@ -173,68 +204,37 @@ const mayChange = computed(() => desk.may('work.change'));
       <p v-if="shownTasks.length === 0" class="quiet">
         {{ search ? t('work.noneOfThisName') : t('work.noneYetBeginWithTheStepsThat') }}
       </p>
-      <table v-else>
-        <thead>
-          <tr>
-            <th scope="col">{{ t('work.taskHead') }}</th>
-            <th scope="col">{{ t('common.workCenter') }}</th>
-            <th scope="col" class="number">{{ t('work.setup') }}</th>
-            <th scope="col" class="number">{{ t('work.run') }}</th>
-            <th scope="col" class="number">{{ t('work.perPiece') }}</th>
-            <th scope="col" class="number">{{ t('work.steps') }}</th>
-            <th scope="col">{{ t('common.inHead') }}</th>
-            <th scope="col" class="number">{{ t('work.versionHead') }}</th>
-            <td></td>
-          </tr>
-        </thead>
-        <tbody v-for="task in shownTasks" :key="task.id">
-          <tr :class="{ off: task.isOff }">
-            <td>
-              {{ task.title }}<template v-if="task.isOff">, {{ t('common.switchedOff') }}</template>
-            </td>
-            <td>{{ task.workCenter }}</td>
-            <td class="number figure">{{ task.setupHours }}</td>
-            <td class="number figure">{{ task.runHours }}</td>
-            <td class="number figure">{{ task.runHoursPerPiece }}</td>
-            <td class="number figure">{{ task.instructions.length || '' }}</td>
-            <td>
-              {{
-                task.usedBy.length === 1
-                  ? task.usedBy[0]
-                  : task.usedBy.length === 0
-                    ? ''
-                    : t('work.jobs', { n: task.usedBy.length })
-              }}
-            </td>
-            <td class="number figure">{{ task.version }}</td>
-            <td class="acts-cell">
-              <BButton
-                v-if="mayChange"
-                variant="quiet"
-                size="sm"
-                @click="editedTask = editedTask === task.id ? null : task.id"
-              >
-                {{ t('common.change') }}
-              </BButton>
-              <BButton variant="quiet" size="sm" @click="history = history === task.id ? null : task.id">
-                {{ t('work.versions') }}
-              </BButton>
-            </td>
-          </tr>
-          <tr v-if="editedTask === task.id">
-            <td colspan="9">
-              <StandardTaskForm
-                :preparation="preparation.data.value"
-                :task="task"
-                @done="editedTask = null"
-              />
-            </td>
-          </tr>
-          <tr v-if="history === task.id">
-            <td colspan="9"><StandardVersions :standard="task.id" /></td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable
+        v-else
+        :rows="shownTasks"
+        :columns="columns"
+        :row-key="(task) => task.id"
+        :row-class="(task) => ({ off: task.isOff })"
+        :is-expanded="(task) => editedTask === task.id || history === task.id"
+        is-sortable
+        ><template #task="{ row: task }"
+          >{{ task.title }}<template v-if="task.isOff">, {{ t('common.switchedOff') }}</template></template
+        >
+        <template #acts="{ row: task }"
+          ><BButton
+            v-if="mayChange"
+            variant="quiet"
+            size="sm"
+            @click="editedTask = editedTask === task.id ? null : task.id"
+          >
+            {{ t('common.change') }}
+          </BButton>
+          <BButton variant="quiet" size="sm" @click="history = history === task.id ? null : task.id">
+            {{ t('work.versions') }}
+          </BButton></template
+        ><template #expanded="{ row: task }"
+          ><template v-if="editedTask === task.id"
+            ><StandardTaskForm
+              :preparation="preparation.data.value"
+              :task="task"
+              @done="editedTask = null" /></template
+          ><template v-if="history === task.id"><StandardVersions :standard="task.id" /></template></template
+      ></DataTable>
     </template>
   </ShopLayout>
 </template>

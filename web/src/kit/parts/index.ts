@@ -1,3 +1,4 @@
+export { default as DataTable } from './DataTable.vue';
 export { default as CheckField } from './CheckField.vue';
 export { default as DateField } from './DateField.vue';
 export { default as DeskFrame } from './DeskFrame.vue';
