@@ -1,8 +1,9 @@
 import { ref } from 'vue';
 import { ROUTES, UnreadableAnswer, readResponse } from '@wergon/contract/routes';
-import type { BodyOf, ResponseOf, RouteName } from '@wergon/contract/routes';
-import { PROBLEMS, problemSchema } from '@wergon/contract/wire';
+import type { BodyOf, ResponseOf, Route, RouteName } from '@wergon/contract/routes';
+import { PROBLEMS, fieldProblemsOf, problemSchema } from '@wergon/contract/wire';
 import type { Problem } from '@wergon/contract/wire';
+import { toPlain } from './toPlain.ts';
 import { isPersonThere } from './presence.ts';
 import { sayTerm, t } from '../words/index.ts';
 
@@ -43,6 +44,22 @@ type Options<Name extends RouteName> = {
   readonly query?: Readonly<Record<string, string>>;
 } & (BodyOf<Name> extends undefined ? { readonly body?: undefined } : { readonly body: BodyOf<Name> });
 
+/** What the contract says no to is not sent: the answer is the one that the server would give. */
+function refuseBody(name: RouteName, body: unknown): void {
+  const route: Route = ROUTES[name];
+  // Where parts are read each on its own, a bad one must not hold up the others.
+  if (route.readsEach !== undefined) return;
+  const read = route.body?.safeParse(toPlain(body ?? {}));
+  if (!read || read.success) return;
+  const [status, title] = PROBLEMS['input.invalid'];
+  throw new CallFailed({
+    type: 'urn:wergon:input.invalid',
+    title,
+    status,
+    errors: fieldProblemsOf(read.error),
+  });
+}
+
 /** Calls a route of the contract by its name. Throws `CallFailed`. */
 export async function callRoute<Name extends RouteName>(
   name: Name,
@@ -56,6 +73,7 @@ export async function callRoute<Name extends RouteName>(
   const isPost = method === 'post';
   const url = `${filled}${query}`;
   const known = isPost ? undefined : answers.get(url);
+  refuseBody(name, options?.body);
   let response: Response;
   const askedAt = Date.now();
   try {

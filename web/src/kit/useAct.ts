@@ -1,29 +1,28 @@
-import { useQueryClient } from '@tanstack/vue-query';
-import { ref } from 'vue';
+import { useMutation } from '@tanstack/vue-query';
+import { computed } from 'vue';
 import { wordsOf } from './callRoute.ts';
 
-/** Runs one act of a form: one at a time, with its refusal in words, and everything shown asked for anew. */
+/** Runs one act of a page: one at a time, with its refusal in words. */
 export function useAct() {
-  const queries = useQueryClient();
-  const problem = ref('');
-  const isBusy = ref(false);
   /** The id of what is being sent: it stays until that is known to be recorded, so that sent again it is so once. */
   let once: string = crypto.randomUUID();
-  async function act<T>(work: (once: string) => Promise<T>): Promise<T | undefined> {
-    if (isBusy.value) return undefined;
-    isBusy.value = true;
-    problem.value = '';
-    try {
-      const result = await work(once);
+  const mutation = useMutation({
+    // A desk without the server is told so; nothing is sent later, unseen.
+    networkMode: 'always',
+    mutationFn: (work: (once: string) => Promise<unknown>) => work(once),
+    onSuccess: () => {
       once = crypto.randomUUID();
-      await queries.invalidateQueries();
-      return result;
-    } catch (error) {
-      problem.value = wordsOf(error);
-      return undefined;
-    } finally {
-      isBusy.value = false;
-    }
+    },
+  });
+  async function act<T>(work: (once: string) => Promise<T>): Promise<T | undefined> {
+    if (mutation.isPending.value) return undefined;
+    let answer: T | undefined;
+    await mutation.mutateAsync(async (id) => (answer = await work(id))).catch(() => undefined);
+    return answer;
   }
-  return { act, problem, isBusy };
+  return {
+    act,
+    problem: computed(() => (mutation.error.value ? wordsOf(mutation.error.value) : '')),
+    isBusy: mutation.isPending,
+  };
 }

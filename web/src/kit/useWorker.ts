@@ -23,6 +23,3 @@ export function useWorker<Functions>(make: () => Worker, onBroken: () => void) {
   onScopeDispose(end);
   return { functions, end };
 }
-
-/** What was asked of the page's reactive data, as plain data: only that crosses to a worker. */
-export const toPlain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;

@@ -32,9 +32,12 @@ async function readBase64(file: File): Promise<string> {
   });
   return url.slice(url.indexOf(',') + 1);
 }
+/** Said of a file that is not even sent. */
+const tooLarge = ref('');
 async function attach(file: File): Promise<void> {
+  tooLarge.value = '';
   if (file.size > 5 * 1024 * 1024) {
-    problem.value = t('work.isLargerThan5Mb', { name: file.name });
+    tooLarge.value = t('work.isLargerThan5Mb', { name: file.name });
     return;
   }
   const base64 = await readBase64(file);
@@ -95,7 +98,7 @@ const remove = (attachment: string) =>
         @choose="attach"
         >{{ t('work.attachAPictureOrPdf') }}</FileField
       >
-      <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
+      <p v-if="tooLarge || problem" class="attention" role="alert">{{ tooLarge || problem }}</p>
     </section>
     <section>
       <h3>{{ t('work.whatWasChanged') }}</h3>

@@ -34,7 +34,10 @@ const table = useTable<typeof features, Row>({
     props.columns.map(({ id, value, sortBy = value }) => ({
       id,
       // What is empty comes last in either order.
-      accessorFn: (row: Row) => sortBy?.(row) || undefined,
+      accessorFn: (row: Row) => {
+        const cell = sortBy?.(row);
+        return cell === '' || cell === null ? undefined : cell;
+      },
       sortUndefined: 'last' as const,
       enableSorting: props.isSortable && sortBy !== undefined,
       sortFn: (a: { original: Row }, b: { original: Row }) =>
