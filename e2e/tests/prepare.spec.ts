@@ -62,6 +62,13 @@ test.describe('preparing the work', () => {
     await page.getByRole('button', { name: 'Add its tasks' }).click();
     await expect(page.getByLabel('Task 2', { exact: true })).toHaveValue('Rewind stator');
     await expect(page.getByLabel('Task 3', { exact: true })).toHaveCount(0);
+    // Tasks are put in order by hand, or by keys.
+    const handle = (title: string) => page.getByRole('button', { name: `Move ${title}: drag` });
+    await handle('Rewind stator').dragTo(handle('Dismantle'));
+    await expect(page.getByLabel('Task 1', { exact: true })).toHaveValue('Rewind stator');
+    await expect(page.getByLabel('Task 2', { exact: true })).toHaveValue('Dismantle');
+    await page.getByLabel('Task 1', { exact: true }).press('Alt+ArrowDown');
+    await expect(page.getByLabel('Task 1', { exact: true })).toHaveValue('Dismantle');
     await page.getByLabel('Number').fill('6001');
     await page.getByLabel('Customer').fill('Aker Dairy');
     await page.getByLabel('Price', { exact: true }).fill('900');

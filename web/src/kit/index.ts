@@ -20,6 +20,7 @@ export { useDesk } from './useDesk.ts';
 export { useElementWidth } from './useElementWidth.ts';
 export { useForm } from './useForm.ts';
 export { toPlain } from './toPlain.ts';
+export { useSortable } from './useSortable.ts';
 export { useWorker } from './useWorker.ts';
 export { useNow } from './useNow.ts';
 export { usePeople } from './usePeople.ts';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
-import { computed } from 'vue';
+import { computed, useTemplateRef } from 'vue';
 import { SCOPE_KINDS } from '@wergon/contract/work';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
-import { callRoute, useForm } from '../kit/index.ts';
+import { callRoute, useForm, useSortable } from '../kit/index.ts';
 import { CheckField, FormField, PickField } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 
@@ -31,11 +31,12 @@ function add(picked: string): void {
   const task = props.tasks.find(({ id }) => id === picked);
   if (task) form.fields.value.steps.push({ task: task.id, isRequired: true });
 }
-function move(from: number, by: number): void {
+function move(from: number, to: number): void {
   const { steps } = form.fields.value;
   const [step] = steps.splice(from, 1);
-  if (step) steps.splice(from + by, 0, step);
+  if (step) steps.splice(to, 0, step);
 }
+useSortable(useTemplateRef<HTMLElement>('list'), { rows: 'li', handle: '.name', move });
 async function save(): Promise<void> {
   const done = await form.send(({ title, scopeKind, scopeName, isOff, steps }) =>
     callRoute('saveStandardJob', {
@@ -80,7 +81,7 @@ async function save(): Promise<void> {
         <BFormInput :id="id" v-model="form.fields.value.scopeName" required />
       </FormField>
     </div>
-    <ol>
+    <ol ref="list">
       <li v-for="(step, i) in form.fields.value.steps" :key="step.task">
         <span class="name">{{ titles.get(step.task) }}</span>
         <CheckField v-model="step.isRequired" class="check">{{ t('work.required') }}</CheckField>
@@ -89,7 +90,7 @@ async function save(): Promise<void> {
           size="sm"
           :disabled="i === 0"
           :aria-label="t('work.stepSooner', { title: titles.get(step.task) })"
-          @click="move(i, -1)"
+          @click="move(i, i - 1)"
         >
           {{ t('work.sooner') }}
         </BButton>
@@ -98,7 +99,7 @@ async function save(): Promise<void> {
           size="sm"
           :disabled="i === form.fields.value.steps.length - 1"
           :aria-label="t('work.stepLater', { title: titles.get(step.task) })"
-          @click="move(i, 1)"
+          @click="move(i, i + 1)"
         >
           {{ t('work.later') }}
         </BButton>
@@ -144,5 +145,8 @@ li .btn {
 }
 .add {
   width: auto;
+}
+.name {
+  cursor: grab;
 }
 </style>

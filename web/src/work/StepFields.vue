@@ -2,6 +2,8 @@
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import type { Preparation } from '@wergon/contract/work';
 import { REPORT_KINDS, REPORT_TIMES } from '@wergon/contract/work';
+import { useTemplateRef } from 'vue';
+import { useSortable } from '../kit/index.ts';
 import { CheckField, FormField } from '../kit/parts/index.ts';
 import type { TaskDraft } from './orderDraft.ts';
 import { t } from '../words/index.ts';
@@ -21,6 +23,11 @@ function addReport(): void {
     maySkip: true,
   });
 }
+useSortable(useTemplateRef<HTMLElement>('list'), {
+  rows: '.line',
+  handle: '.handle',
+  move: (from, to) => task.value.instructions.splice(to, 0, ...task.value.instructions.splice(from, 1)),
+});
 const numberOrNull = (typed: unknown) => {
   const text = String(typed ?? '')
     .trim()
@@ -33,24 +40,26 @@ const numberOrNull = (typed: unknown) => {
   <div class="step">
     <div>
       <h3>{{ t('work.instructions') }}</h3>
-      <div v-for="(each, i) in task.instructions" :key="i" class="line">
-        <span class="mono quiet">{{ i + 1 }}</span>
-        <BFormInput
-          v-model="each.text"
-          size="sm"
-          :aria-label="t('work.instructionOf', { number: i + 1, name })"
-        />
-        <BFormInput
-          v-model="each.hours"
-          size="sm"
-          class="figure hours"
-          inputmode="decimal"
-          :aria-label="t('work.hoursOfInstructionOf', { number: i + 1, name })"
-          placeholder="h"
-        />
-        <BButton variant="quiet" size="sm" @click="task.instructions.splice(i, 1)">
-          {{ t('common.remove') }}
-        </BButton>
+      <div ref="list">
+        <div v-for="(each, i) in task.instructions" :key="i" class="line">
+          <span class="mono quiet handle">{{ i + 1 }}</span>
+          <BFormInput
+            v-model="each.text"
+            size="sm"
+            :aria-label="t('work.instructionOf', { number: i + 1, name })"
+          />
+          <BFormInput
+            v-model="each.hours"
+            size="sm"
+            class="figure hours"
+            inputmode="decimal"
+            :aria-label="t('work.hoursOfInstructionOf', { number: i + 1, name })"
+            placeholder="h"
+          />
+          <BButton variant="quiet" size="sm" @click="task.instructions.splice(i, 1)">
+            {{ t('common.remove') }}
+          </BButton>
+        </div>
       </div>
       <BButton variant="quiet" size="sm" @click="task.instructions.push({ text: '', hours: '' })">
         {{ t('work.addInstruction') }}
@@ -163,5 +172,8 @@ h3 {
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 8px 12px;
   align-content: start;
+}
+.handle {
+  cursor: grab;
 }
 </style>

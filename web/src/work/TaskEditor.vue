@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
-import { computed, ref } from 'vue';
+import { computed, ref, useTemplateRef } from 'vue';
 import type { Preparation } from '@wergon/contract/work';
 import { formatCents } from '@wergon/core/money';
 import type { OrderEstimate } from '@wergon/core/work';
 import { CheckField, FormField, PlainButton } from '../kit/parts/index.ts';
-import { useDesk } from '../kit/index.ts';
+import { useDesk, useSortable } from '../kit/index.ts';
 import { ChargeFields } from '../shop/index.ts';
 import AssignedField from './AssignedField.vue';
 import { HOURS, HOUR_WORDS, areHours, newTask } from './orderDraft.ts';
@@ -23,7 +23,6 @@ const props = defineProps<{
 }>();
 const desk = useDesk();
 const opened = ref<number | null>(null);
-const dragged = ref<number | null>(null);
 const longest = computed(() => Math.max(1, ...props.estimate.tasks.map(({ seconds }) => seconds)));
 
 function move(from: number, to: number): void {
@@ -32,11 +31,7 @@ function move(from: number, to: number): void {
   if (task) tasks.value.splice(to, 0, task);
   opened.value = null;
 }
-function dragOver(to: number): void {
-  if (dragged.value === null || dragged.value === to) return;
-  move(dragged.value, to);
-  dragged.value = to;
-}
+useSortable(useTemplateRef<HTMLElement>('list'), { rows: '.task', handle: '.handle', move });
 /** Alt and an arrow move the task that the focus is in. */
 function onKey(event: KeyboardEvent, i: number): void {
   if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
@@ -84,7 +79,7 @@ const errorOf = (i: number): string => {
 </script>
 
 <template>
-  <div class="tasks" role="group" :aria-label="t('work.tasksOfTheOrder')">
+  <div ref="list" class="tasks" role="group" :aria-label="t('work.tasksOfTheOrder')">
     <div class="head row-grid" aria-hidden="true">
       <span
         ><span class="visually-hidden">{{ t('work.orderOfTasks') }}</span></span
@@ -103,23 +98,18 @@ const errorOf = (i: number): string => {
       v-for="(task, i) in tasks"
       :key="task.id ?? `new-${i}`"
       class="task"
-      :class="{ dragged: dragged === i, wrong: errorOf(i) }"
-      @dragover.prevent="dragOver(i)"
-      @drop.prevent="dragged = null"
+      :class="{ wrong: errorOf(i) }"
       @keydown="onKey($event, i)"
     >
       <div class="row-grid">
         <span class="grip">
           <PlainButton
             class="handle"
-            draggable="true"
             :aria-label="
               t('work.moveDragOrAltAndAnArrow', {
                 task: task.title || t('work.taskNumberWord', { number: i + 1 }),
               })
             "
-            @dragstart="dragged = i"
-            @dragend="dragged = null"
           >
             <span class="mono">{{ (i + 1) * 10 }}</span>
           </PlainButton>
@@ -234,7 +224,7 @@ const errorOf = (i: number): string => {
 .task {
   border-top: 1px solid var(--line);
 }
-.dragged {
+.sortable-ghost {
   background: var(--action-tint);
 }
 .wrong {
