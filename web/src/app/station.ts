@@ -4,5 +4,6 @@ import '../theme/station.scss';
 import { languageOfBrowser, speak } from '../words/index.ts';
 
 await speak(languageOfBrowser());
-const { StationPage } = await import('../station/index.ts');
+const { StationPage, loadStationWords } = await import('../station/index.ts');
+await loadStationWords();
 createApp(StationPage).mount('#app');

@@ -37,7 +37,7 @@ const band = computed(() => {
   const isAsking =
     conversation.step === 'intent' || conversation.step === 'asked' || conversation.step === 'crew';
   if (!what) return { tone: isAsking ? 'question' : 'waiting', ...prompt.value } as const;
-  if (what.kind === 'refused') return { tone: 'refused', ...words.refusal[what.code](what.text) } as const;
+  if (what.kind === 'refused') return { tone: 'refused', ...words.refusal(what.code, what.text) } as const;
   const line = words.said(what, names);
   return { tone: 'done', headline: line.headline, help: line.help || prompt.value.headline } as const;
 });

@@ -1,1 +1,2 @@
 export { default as StationPage } from './StationPage.vue';
+export { loadStationWords } from './words/index.ts';

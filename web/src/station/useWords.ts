@@ -3,7 +3,7 @@ import type { ComputedRef, InjectionKey } from 'vue';
 import type { TargetId } from '@wergon/core/ledger';
 import type { StationDirectory } from '@wergon/core/station';
 import { formatClock } from './formatClock.ts';
-import { WORDS } from './words/index.ts';
+import { wordsOf } from './words/index.ts';
 import type { Names, Words } from './words/index.ts';
 import type { Station } from './useStation.ts';
 
@@ -28,7 +28,7 @@ export function provideWords({ state, directory, settings }: Station): ComputedR
           ? state.value.said.technician
           : undefined;
     const own = who && directory.value?.people.get(who)?.language;
-    const words = WORDS[own ?? settings.value.language];
+    const words = wordsOf(own ?? settings.value.language);
     return {
       words,
       names: {

@@ -26,12 +26,23 @@ const i18n = createI18n({
   messageResolver: (messages, name) => (messages as Record<string, string>)[name] ?? null,
 });
 
+type Params = Readonly<Record<string, string | number | null | undefined>>;
+export type Say = (name: WordKey, params?: Params) => string;
+
+/** Says messages in one language, whatever that of the page is. */
+export const sayIn =
+  (language: Language): Say =>
+  (name, params = {}) => {
+    const plural = typeof params['n'] === 'number' ? { plural: params['n'] } : {};
+    return i18n.global.t(name, params, { locale: language, ...plural });
+  };
+
 /** A message in the language of the page, with its params filled in; `n` also chooses between one and many. */
-export const t = (
-  name: WordKey,
-  params: Readonly<Record<string, string | number | null | undefined>> = {},
-): string =>
-  typeof params['n'] === 'number' ? i18n.global.t(name, params, params['n']) : i18n.global.t(name, params);
+export const t: Say = (name, params) => sayIn(currentLanguage())(name, params);
+
+/** The names of the messages of a room. */
+export const namesIn = <R extends Room>(room: R): readonly (keyof (typeof en)[R] & string)[] =>
+  Object.keys(en[room]) as (keyof (typeof en)[R] & string)[];
 
 /** What a value of a list of the trade is called, or the value itself where it is none of them. */
 export const sayTerm = (room: Room, value: string): string =>
@@ -48,9 +59,14 @@ export function languageOfBrowser(): Language {
   return spoken.find(isLanguage) ?? 'en';
 }
 
+/** Has the messages of a language at hand. */
+export async function loadLanguage(language: Language): Promise<void> {
+  if (language === 'de') i18n.global.setLocaleMessage('de', flat((await import('./de/index.ts')).de));
+}
+
 /** Speaks a language from now on. Awaited before any page is loaded: what it says is made with it. */
 export async function speak(language: Language): Promise<void> {
-  if (language === 'de') i18n.global.setLocaleMessage('de', flat((await import('./de/index.ts')).de));
+  await loadLanguage(language);
   i18n.global.locale.value = language;
   if (typeof document !== 'undefined') document.documentElement.lang = language;
 }
@@ -66,5 +82,5 @@ export const currentLanguage = (): Language => i18n.global.locale.value;
 export const currentLocale = (): string => LOCALES[currentLanguage()];
 
 /** Names one after the other, as they are said: `Ada, Bo and Cy`. */
-export const sayList = (names: readonly string[]): string =>
-  new Intl.ListFormat(currentLocale(), { type: 'conjunction' }).format(names);
+export const sayList = (names: readonly string[], language: Language = currentLanguage()): string =>
+  new Intl.ListFormat(LOCALES[language], { type: 'conjunction' }).format(names);

@@ -41,7 +41,9 @@ describe('in the pages', () => {
     .join('\n');
   /** Rooms of which the page chooses the name, by a value of a list. */
   const chosen = new Set(
-    [...source.matchAll(/\bt\(\s*`(\w+)\.|\bsayTerm\('(\w+)'/g)].map(([, room, list]) => room ?? list),
+    [...source.matchAll(/\b(?:t|say)\(\s*`(\w+)\.|\b(?:sayTerm|allIn|namesIn)\('(\w+)'/g)].map(
+      ([, room, list]) => room ?? list,
+    ),
   );
 
   test('no message is left that nobody says', () => {
@@ -54,7 +56,7 @@ describe('in the pages', () => {
   test('what is said of one and of many is given how many', () => {
     const uncounted = [...english].flatMap(([name, text]) =>
       text.includes(' | ')
-        ? [...source.matchAll(new RegExp(`t\\(\\s*'${name}'([^;]{0,60})`, 'g'))]
+        ? [...source.matchAll(new RegExp(`(?:t|say)\\(\\s*'${name}'([^;]{0,60})`, 'g'))]
             .filter(([, params]) => !/\{\s*n\b|,\s*n:/.test(params ?? ''))
             .map(([call]) => call)
         : [],

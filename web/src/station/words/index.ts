@@ -1,5 +1,2 @@
-import { de } from './de.ts';
-import { en } from './en.ts';
-
-export const WORDS = { en, de } as const;
+export { loadStationWords, wordsOf } from './words.ts';
 export type { Button, Names, Words } from './words.ts';

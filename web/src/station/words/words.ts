@@ -1,16 +1,11 @@
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import type {
-  Option,
-  Prompt,
-  Question,
-  RequestKind,
-  ResourceId,
-  Said,
-  StationRefusal,
-} from '@wergon/core/station';
+import type { Question, ResourceId, Said, StationRefusal } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
-import type { WorkType } from '@wergon/core/work';
+import { loadLanguage, namesIn, sayIn, sayList } from '../../words/index.ts';
+import type { Language, Say } from '../../words/index.ts';
+import { sayQuestion } from './sayQuestion.ts';
+import { sayOutcome } from './sayOutcome.ts';
 
 /** A sentence to be read from across the room, and one to be read from arm's length. */
 export type Line = { readonly headline: string; readonly help: string };
@@ -24,114 +19,92 @@ export type Names = {
   readonly length: (seconds: number) => string;
 };
 
-type OptionWord = Extract<Option, { kind: 'word' }>['word'];
-/** What a button of the station does. */
-export type Button =
-  | 'off-task'
-  | 'done'
-  | 'break'
-  | 'break-over'
-  | 'shift-in'
-  | 'shift-out'
-  | 'join'
-  | 'earlier'
-  | 'indirect'
-  | 'part'
-  | 'help'
-  | 'note'
-  | 'find'
-  | 'own-time'
-  | 'lead-crew'
-  | 'take-back'
-  | 'blank'
-  | 'camera'
-  | 'enter'
-  | 'correction'
-  | 'change-pin'
-  | 'back';
+/** Names of an act and its messages, said in one language. */
+const allIn = <R extends 'stationPrompt' | 'stationWord' | 'stationRequest' | 'stationButton' | 'workTypes'>(
+  room: R,
+  say: Say,
+) => said(namesIn(room), (name) => say(`${room}.${name}` as Parameters<Say>[0]));
+const said = <K extends string>(names: readonly K[], sayOf: (name: K) => string) =>
+  Object.fromEntries(names.map((name) => [name, sayOf(name)])) as Readonly<Record<K, string>>;
 
-/** All that a person reads at a station, in one language. A language that lacks some of it does not compile. */
-export type Words = {
-  readonly prompt: Readonly<Record<Exclude<Prompt, `ask-${string}`>, string>>;
-  readonly question: (question: Question, names: Names) => Line;
-  readonly refusal: Readonly<Record<StationRefusal, (text: string) => Line>>;
-  readonly said: (said: Exclude<Said, { kind: 'refused' }>, names: Names) => Line;
-  readonly workType: Readonly<Record<WorkType, string>>;
-  readonly word: Readonly<Record<OptionWord, string>>;
-  readonly request: Readonly<Record<RequestKind, string>>;
-  readonly button: Readonly<Record<Button, string>>;
-  readonly length: (seconds: number) => string;
-  readonly and: (names: readonly string[]) => string;
-  readonly ui: {
-    readonly labor: string;
-    readonly presence: string;
-    readonly demoClock: string;
-    readonly connecting: string;
-    readonly connected: string;
-    readonly offline: string;
-    readonly waiting: (count: number) => string;
-    readonly noDirectory: string;
-    readonly opening: string;
-    readonly deaf: Line;
-    readonly unsaved: string;
-    readonly clockMoved: string;
-    readonly notAccepted: string;
-    readonly free: string;
-    readonly ways: readonly { readonly scan: string; readonly then: string }[];
-    readonly signWays: readonly { readonly scan: string; readonly then: string }[];
-    readonly notices: string;
-    readonly names: string;
-    readonly on: string;
-    readonly order: string;
-    readonly since: string;
-    readonly soFar: string;
-    readonly onBreak: string;
-    readonly onNothing: string;
-    readonly signedInSince: string;
-    readonly notSignedIn: string;
-    readonly today: string;
-    readonly wholeOrder: string;
-    readonly of: string;
-    readonly pieces: string;
-    readonly estimate: string;
-    readonly noEstimate: string;
-    readonly left: string;
-    readonly over: string;
-    readonly used: string;
-    readonly more: (count: number) => string;
-    readonly shared: (isByEstimate: boolean) => string;
-    readonly instructions: string;
-    readonly nextForYou: string;
-    readonly forYou: string;
-    readonly noNext: string;
-    readonly crew: string;
-    readonly crewEmpty: string;
-    readonly missing: string;
-    readonly started: string;
-    readonly blankIn: string;
-    readonly orType: string;
-    readonly bench: string;
-    readonly ownTime: string;
-    readonly attended: string;
-    readonly charged: string;
-    readonly week: string;
-    readonly toConfirm: string;
-    readonly theyAreRight: string;
-    readonly confirmed: string;
-    readonly lookAgain: string;
-    readonly offlineFigures: string;
-    readonly oldPin: string;
-    readonly newPin: string;
-    readonly pinChanged: string;
-    readonly pinWrong: string;
-    readonly pinRefused: string;
-    readonly pinWait: string;
-    readonly pinForTime: string;
-    readonly showTime: string;
-    readonly badgeForTime: string;
-    readonly diskFull: string;
-    readonly typeHere: string;
-    readonly camera: string;
-    readonly noCamera: string;
+const SECONDS_PER_MINUTE = 60;
+const MINUTES_PER_HOUR = 60;
+
+/** All that a person reads at a station, in one language. */
+export function wordsIn(language: Language) {
+  const say = sayIn(language);
+  const and = (names: readonly string[]) => sayList(names, language);
+  function length(seconds: number): string {
+    if (seconds < SECONDS_PER_MINUTE) return say('stationLength.seconds', { n: seconds });
+    const minutes = Math.floor(seconds / SECONDS_PER_MINUTE);
+    return minutes < MINUTES_PER_HOUR
+      ? say('stationLength.minutes', { n: minutes })
+      : say('stationLength.hours', {
+          hours: Math.floor(minutes / MINUTES_PER_HOUR),
+          minutes: minutes % MINUTES_PER_HOUR,
+        });
+  }
+  const screen = said(namesIn('stationScreen'), (name) => say(`stationScreen.${name}`));
+  const speech = { say, and, length };
+  return {
+    prompt: allIn('stationPrompt', say),
+    word: allIn('stationWord', say),
+    request: allIn('stationRequest', say),
+    button: allIn('stationButton', say),
+    workType: allIn('workTypes', say),
+    length,
+    and,
+    question: (question: Question, names: Names) => sayQuestion(question, names, speech),
+    said: (outcome: Exclude<Said, { kind: 'refused' }>, names: Names) => sayOutcome(outcome, names, speech),
+    /** Why the station will not do something; `text` is what was read, or what it is about. */
+    refusal: (code: StationRefusal, text: string): Line => {
+      const line = {
+        headline: say(`stationRefusal.${code}`, { text }),
+        help: say(`stationRefusal.${code}.help`, { text }),
+      };
+      if (code === 'station.too_early' && text === '0')
+        return { ...line, headline: say('stationRefusal.station.too_early.none') };
+      if (text === '' && (code === 'station.bad_answer' || code === 'station.nothing_found'))
+        return { ...line, help: say(`stationRefusal.${code}.none`) };
+      return line;
+    },
+    ui: {
+      ...screen,
+      waiting: (n: number) => say('stationScreen.waiting', { n }),
+      more: (n: number) => say('stationScreen.more', { n }),
+      deaf: { headline: screen.deaf, help: screen['deaf.help'] },
+      shared: (isByEstimate: boolean) =>
+        isByEstimate ? screen['shared.byEstimate'] : screen['shared.equally'],
+      /** What can be scanned, and what comes of it. */
+      ways: [0, 1, 2, 3].map((i) => wayOf(`ways.${i}`, say)),
+      signWays: [0, 1].map((i) => wayOf(`signWays.${i}`, say)),
+    },
   };
+}
+export type Words = ReturnType<typeof wordsIn>;
+/** How one language is spoken: its messages, lists of names, and lengths of time. */
+export type Speech = {
+  readonly say: Say;
+  readonly and: (names: readonly string[]) => string;
+  readonly length: (seconds: number) => string;
+};
+/** What a button of the station does. */
+export type Button = keyof Words['button'];
+
+const wayOf = (name: string, say: Say) => ({
+  scan: say(`stationScreen.${name}.scan` as Parameters<Say>[0]),
+  then: say(`stationScreen.${name}.then` as Parameters<Say>[0]),
+});
+
+const spoken = new Map<Language, Words>();
+/** The words of a language, made once. */
+export function wordsOf(language: Language): Words {
+  const words = spoken.get(language) ?? wordsIn(language);
+  spoken.set(language, words);
+  return words;
+}
+
+/** A station speaks the language of whoever stands there: it has all of them at hand before it opens. */
+export const loadStationWords = async (): Promise<void> => {
+  await Promise.all((['en', 'de'] as const).map(loadLanguage));
 };

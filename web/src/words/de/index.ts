@@ -23,6 +23,17 @@ import { tape } from './tape.ts';
 import { timesheet } from './timesheet.ts';
 import { work } from './work.ts';
 import {
+  stationButton,
+  stationLength,
+  stationPrompt,
+  stationQuestion,
+  stationRefusal,
+  stationRequest,
+  stationSaid,
+  stationScreen,
+  stationWord,
+} from './stationTalk.ts';
+import {
   absences,
   balances,
   exchangeSteps,
@@ -88,4 +99,13 @@ export const de: Translation = {
   sources,
   stationKinds,
   workTypes,
+  stationButton,
+  stationLength,
+  stationPrompt,
+  stationQuestion,
+  stationRefusal,
+  stationRequest,
+  stationSaid,
+  stationScreen,
+  stationWord,
 };

@@ -22,6 +22,17 @@ import { tape } from './tape.ts';
 import { timesheet } from './timesheet.ts';
 import { work } from './work.ts';
 import {
+  stationButton,
+  stationLength,
+  stationPrompt,
+  stationQuestion,
+  stationRefusal,
+  stationRequest,
+  stationSaid,
+  stationScreen,
+  stationWord,
+} from './stationTalk.ts';
+import {
   absences,
   balances,
   exchangeSteps,
@@ -87,4 +98,13 @@ export const en = {
   sources,
   stationKinds,
   workTypes,
+  stationButton,
+  stationLength,
+  stationPrompt,
+  stationQuestion,
+  stationRefusal,
+  stationRequest,
+  stationSaid,
+  stationScreen,
+  stationWord,
 } as const;
