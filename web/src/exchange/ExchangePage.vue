@@ -10,7 +10,7 @@ import { FileField, ShopLayout, DataTable } from '../kit/parts/index.ts';
 import { recallMatch, rememberMatch } from './rememberMatch.ts';
 import { useExchange } from './useExchange.ts';
 import type { Column } from '../kit/index.ts';
-import { t } from '../words/index.ts';
+import { sayFieldProblem, t } from '../words/index.ts';
 
 const desk = useDesk();
 const queries = useQueryClient();
@@ -82,7 +82,12 @@ const matchColumns = computed((): readonly Column<(typeof columns.value)[number]
 const problemColumns = computed((): readonly Column<ImportAnswer['problems'][number]>[] => [
   { id: 'row', title: t('exchange.row'), class: 'number figure', value: (each) => each.row + 1 },
   { id: 'where', title: t('exchange.where'), value: (each) => headingOf(each.field) },
-  { id: 'whatIsWrong', title: t('exchange.whatIsWrong'), class: 'attention', value: (each) => each.message },
+  {
+    id: 'whatIsWrong',
+    title: t('exchange.whatIsWrong'),
+    class: 'attention',
+    value: (each) => sayFieldProblem(each.message),
+  },
   {
     id: 'theRow',
     title: t('exchange.theRow'),

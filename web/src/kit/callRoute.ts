@@ -5,7 +5,7 @@ import { PROBLEMS, fieldProblemsOf, problemSchema } from '@wergon/contract/wire'
 import type { Problem } from '@wergon/contract/wire';
 import { toPlain } from './toPlain.ts';
 import { isPersonThere } from './presence.ts';
-import { sayTerm, t } from '../words/index.ts';
+import { sayFieldProblem, sayTerm, t } from '../words/index.ts';
 
 /** How far the server's clock is ahead of this computer's, in milliseconds; measured at every answer. */
 export const clockOffsetMs = ref(0);
@@ -105,7 +105,8 @@ export async function callRoute<Name extends RouteName>(
 export function wordsOf(error: unknown): string {
   if (error instanceof UnreadableAnswer) return t('kit.thisPageAndTheServerAreOfDifferent');
   if (!(error instanceof CallFailed)) return t('kit.somethingWentWrongOnThisPage');
-  const fields = error.problem?.errors?.map(({ field, message }) => `${field}: ${message}`) ?? [];
+  const fields =
+    error.problem?.errors?.map(({ field, message }) => `${field}: ${sayFieldProblem(message)}`) ?? [];
   return fields.length > 0 ? fields.join('; ') : error.message;
 }
 
@@ -113,6 +114,6 @@ export function wordsOf(error: unknown): string {
 export function sayRefusal(error: unknown): string {
   const told = error instanceof CallFailed ? error.problem : null;
   return told
-    ? [titleOf(told), ...(told.errors ?? []).map(({ message }) => message)].join(': ')
+    ? [titleOf(told), ...(told.errors ?? []).map(({ message }) => sayFieldProblem(message))].join(': ')
     : wordsOf(error);
 }

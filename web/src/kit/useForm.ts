@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/vue-query';
 import { computed, onScopeDispose, ref } from 'vue';
 import type { Ref } from 'vue';
 import { onBeforeRouteLeave } from 'vue-router';
-import { t } from '../words/index.ts';
+import { sayFieldProblem, t } from '../words/index.ts';
 import { CallFailed, wordsOf } from './callRoute.ts';
 import { toPlain } from './toPlain.ts';
 
@@ -54,7 +54,9 @@ export function useForm<T extends object>(initial: T) {
     fields,
     /** What was refused of each field, by its path. */
     errors: computed((): Readonly<Record<string, string>> =>
-      Object.fromEntries((refusal.value?.errors ?? []).map(({ field, message }) => [field, message])),
+      Object.fromEntries(
+        (refusal.value?.errors ?? []).map(({ field, message }) => [field, sayFieldProblem(message)]),
+      ),
     ),
     problem: computed(() => (mutation.error.value ? wordsOf(mutation.error.value) : '')),
     code: computed(() => refusal.value?.type.replace('urn:wergon:', '') ?? ''),

@@ -10,7 +10,7 @@ import { writeAnswer } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 import EffectView from './EffectView.vue';
 import { sayAnswer, sayLooseEnd } from './sentences.ts';
-import { t } from '../words/index.ts';
+import { sayFieldProblem, t } from '../words/index.ts';
 
 const props = defineProps<{ end: LooseEndJson; isOpen: boolean; isBusy: boolean }>();
 const emit = defineEmits<{
@@ -112,7 +112,9 @@ function onKey(event: KeyboardEvent): void {
     </div>
     <details v-if="end.refused">
       <summary>
-        {{ end.refused.errors.map(({ field, message }) => `${field}: ${message}`).join('; ') }}
+        {{
+          end.refused.errors.map(({ field, message }) => `${field}: ${sayFieldProblem(message)}`).join('; ')
+        }}
       </summary>
       <pre class="mono">{{ end.refused.body }}</pre>
     </details>

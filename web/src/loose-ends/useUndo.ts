@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/vue-query';
 import { ref } from 'vue';
+import { sayFieldProblem } from '../words/index.ts';
 import { CallFailed, callRoute, sayRefusal } from '../kit/index.ts';
 
 /** What was recorded on a page, each act with what takes it back: one act at a time, its refusal in words and by
@@ -28,7 +29,9 @@ export function useUndo() {
       return true;
     } catch (error) {
       const told = error instanceof CallFailed ? error.problem : null;
-      errors.value = Object.fromEntries((told?.errors ?? []).map(({ field, message }) => [field, message]));
+      errors.value = Object.fromEntries(
+        (told?.errors ?? []).map(({ field, message }) => [field, sayFieldProblem(message)]),
+      );
       problem.value = sayRefusal(error);
       return false;
     } finally {

@@ -1,7 +1,10 @@
 import { createI18n } from 'vue-i18n';
+import { config } from 'zod';
 import { en } from './en/index.ts';
+import { learnFieldProblems } from './fieldProblems.ts';
 import type { Room, Translation, WordKey } from './translation.ts';
 
+export { sayFieldProblem } from './fieldProblems.ts';
 export type { WordKey };
 
 /** The languages in which Wergon speaks, by their own names. */
@@ -64,9 +67,16 @@ export async function loadLanguage(language: Language): Promise<void> {
   if (language === 'de') i18n.global.setLocaleMessage('de', flat((await import('./de/index.ts')).de));
 }
 
+/** What is wrong with a field is said in a language from now on, by us and by the library that checks it. */
+async function sayFieldsIn(language: Language): Promise<void> {
+  learnFieldProblems(language === 'de' ? (await import('./de/fieldProblems.ts')).fieldProblems : {});
+  const { de, en: english } = await import('zod/locales');
+  config(language === 'de' ? de() : english());
+}
+
 /** Speaks a language from now on. Awaited before any page is loaded: what it says is made with it. */
 export async function speak(language: Language): Promise<void> {
-  await loadLanguage(language);
+  await Promise.all([loadLanguage(language), sayFieldsIn(language)]);
   i18n.global.locale.value = language;
   if (typeof document !== 'undefined') document.documentElement.lang = language;
 }

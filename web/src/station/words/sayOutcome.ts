@@ -1,7 +1,7 @@
 import type { Said } from '@wergon/core/station';
 import type { Running } from '@wergon/core/ledger';
 import type { WorkType } from '@wergon/core/work';
-import type { Line, Names, Speech } from './words.ts';
+import type { Line, Names, Speech } from './speech.ts';
 
 const WORK_TYPES: ReadonlySet<string> = new Set<WorkType>([
   'setup',

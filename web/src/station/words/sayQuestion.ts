@@ -1,5 +1,5 @@
 import type { Question } from '@wergon/core/station';
-import type { Line, Names, Speech } from './words.ts';
+import type { Line, Names, Speech } from './speech.ts';
 
 /** What somebody is asked, as it stands on the screen. */
 export function sayQuestion(question: Question, names: Names, { say, and }: Speech): Line {

@@ -1,25 +1,11 @@
-import type { TargetId } from '@wergon/core/ledger';
-import type { TechnicianId } from '@wergon/core/people';
-import type { Question, ResourceId, Said, StationRefusal } from '@wergon/core/station';
-import type { Instant } from '@wergon/core/time';
+import type { Question, Said, StationRefusal } from '@wergon/core/station';
 import { loadLanguage, namesIn, sayIn, sayList } from '../../words/index.ts';
 import type { Language, Say } from '../../words/index.ts';
+import type { Line, Names } from './speech.ts';
 import { sayQuestion } from './sayQuestion.ts';
 import { sayOutcome } from './sayOutcome.ts';
 
-/** A sentence to be read from across the room, and one to be read from arm's length. */
-export type Line = { readonly headline: string; readonly help: string };
-
-/** Names of what ids stand for, and lengths and clock times as they are spoken. */
-export type Names = {
-  readonly target: (id: TargetId) => string;
-  readonly person: (id: TechnicianId) => string;
-  readonly machine: (id: ResourceId) => string;
-  readonly clock: (at: Instant) => string;
-  readonly length: (seconds: number) => string;
-};
-
-/** Names of an act and its messages, said in one language. */
+/** Each message of a room by its name, said in one language. */
 const allIn = <R extends 'stationPrompt' | 'stationWord' | 'stationRequest' | 'stationButton' | 'workTypes'>(
   room: R,
   say: Say,
@@ -82,12 +68,6 @@ export function wordsIn(language: Language) {
   };
 }
 export type Words = ReturnType<typeof wordsIn>;
-/** How one language is spoken: its messages, lists of names, and lengths of time. */
-export type Speech = {
-  readonly say: Say;
-  readonly and: (names: readonly string[]) => string;
-  readonly length: (seconds: number) => string;
-};
 /** What a button of the station does. */
 export type Button = keyof Words['button'];
 
