@@ -35,7 +35,7 @@ export const compare: Translation['compare'] = {
   history: 'Verlauf',
   whatHappenedInTheShop: 'Was im Betrieb geschah',
   toTheOrder: 'zum Auftrag',
-  theDesk: 'Der Arbeitsplatz',
+  theDesk: 'Das Büro',
   nothingRecordedYet: 'Noch nichts erfasst.',
   shared: '{hours} geteilt',
   nowOn: 'jetzt: {names}',

@@ -7,7 +7,7 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'a station can take back only what it recorded in the last 30 seconds':
     'eine Station kann nur zurücknehmen, was sie in den letzten 30 Sekunden erfasst hat',
   'a station cannot record this': 'eine Station kann das nicht erfassen',
-  'a station is not the desk': 'eine Station ist nicht der Arbeitsplatz',
+  'a station is not the desk': 'eine Station ist nicht das Büro',
   'a station of this name exists': 'eine Station dieses Namens gibt es schon',
   'another row of this order is not right': 'eine andere Zeile dieses Auftrags stimmt nicht',
   'changes the cost of days since {day}': 'ändert die Kosten der Tage seit {day}',

@@ -64,7 +64,7 @@ export const floor: Translation['floor'] = {
   notHereExpectedAt: 'Nicht da, erwartet um {time}',
   thisShopIsNotSetUpYetOpenIts: 'Dieser Betrieb ist noch nicht eingerichtet: öffnen Sie seine erste Seite.',
   chooseAPasswordOfYourOwnAtThe:
-    'Wählen Sie erst am Arbeitsplatz ein eigenes Passwort, und öffnen Sie dann diese Seite wieder.',
+    'Wählen Sie erst im Büro ein eigenes Passwort, und öffnen Sie dann diese Seite wieder.',
   over: '{hours} darüber',
   left: '{left} übrig',
   overWord: 'darüber',

@@ -27,7 +27,7 @@ export const shop: Translation['shop'] = {
   techniciansConfirmTheirOwnDays: 'Mitarbeiter bestätigen ihre eigenen Tage an der Station',
   gapsUnderSoManyMinutesNeedNo: 'Lücken unter so vielen Minuten brauchen keine Antwort',
   n0EveryGapStandsInTheQueue: '0: jede Lücke steht bei den offenen Punkten',
-  desk: 'Arbeitsplatz',
+  desk: 'Büro',
   anUntouchedPageSignsOutAfter: 'Eine unberührte Seite meldet ab nach, in Minuten',
   notOnAComputerThatOnlyOnePerson: 'nicht auf einem Computer, den nur eine Person benutzt',
   backUpEveryDayAt: 'Jeden Tag sichern um',

@@ -4,10 +4,10 @@ export const station: Translation['station'] = {
   theServerDoesNotAnswerTryAgain: 'Der Server antwortet nicht. Versuchen Sie es noch einmal.',
   tooManyTriesWaitAFewMinutes: 'Zu viele Versuche. Warten Sie ein paar Minuten.',
   thisCodeIsNotValidOrNotAnyMore:
-    'Dieser Code gilt nicht oder nicht mehr: er hält zehn Minuten. Holen Sie am Arbeitsplatz einen neuen.',
+    'Dieser Code gilt nicht oder nicht mehr: er hält zehn Minuten. Holen Sie im Büro einen neuen.',
   thisDeviceIsNotAStationYet: 'Dieses Gerät ist noch keine Station',
   atTheDeskOpenShopAddAStation:
-    'Öffnen Sie am Arbeitsplatz Betrieb, legen Sie eine Station an oder wählen Sie eine, und tippen Sie hier ihren Kopplungscode.',
+    'Öffnen Sie im Büro Betrieb, legen Sie eine Station an oder wählen Sie eine, und tippen Sie hier ihren Kopplungscode.',
   pairingCode: 'Kopplungscode',
   pairing: 'Wird gekoppelt…',
   pairThisDevice: 'Dieses Gerät koppeln',

@@ -291,7 +291,7 @@ export const stationScreen: Translation['stationScreen'] = {
   confirmed: 'Bestätigt.',
   lookAgain: 'Das wurde nicht übernommen. Bitte noch einmal ansehen.',
   pinRefused: 'Diese PIN ist nicht richtig.',
-  pinWait: 'Zu viele falsche PINs. Warte 15 Minuten oder frag am Schreibtisch.',
+  pinWait: 'Zu viele falsche PINs. Warte 15 Minuten oder frag im Büro.',
   pinForTime: 'Deine PIN',
   showTime: 'Meine Zeit zeigen',
   badgeForTime: 'Scanne deinen Ausweis, dann siehst du deine Zeit.',

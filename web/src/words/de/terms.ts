@@ -89,7 +89,7 @@ export const rights: Translation['rights'] = {
   'people.change': 'Personen, ihre Ausweise, PINs, Pläne und Abwesenheiten ändern',
   'rates.see': 'Kostensätze sehen und ändern, und Kosten, die die einer Person sind',
   'ledger.see': 'eine Arbeitszeile bis zu ihren Scans öffnen',
-  'ledger.correct': 'Arbeit am Arbeitsplatz erfassen und berichtigen',
+  'ledger.correct': 'Arbeit im Büro erfassen und berichtigen',
   'reconcile.see': 'offene Punkte sehen, und Scans, die nicht verstanden wurden',
   'time.approve': 'Schichttage anderer genehmigen',
   'pay.see': 'Abrechnungen sehen',
@@ -97,7 +97,7 @@ export const rights: Translation['rights'] = {
   'pay.reopen': 'die letzte geschlossene Abrechnung wieder öffnen',
   'shop.see': 'Listen, Stationen und Etiketten sehen',
   'shop.change': 'Listen, Stationen und Einstellungen ändern',
-  'users.change': 'sagen, wer sich am Arbeitsplatz anmelden darf, und als was',
+  'users.change': 'sagen, wer sich im Büro anmelden darf, und als was',
 };
 
 /** What somebody is in the shop. */
@@ -126,7 +126,7 @@ export const sources: Translation['sources'] = {
   touch: 'angetippt',
   typed: 'getippt',
   camera: 'Kamera',
-  desk: 'Arbeitsplatz',
+  desk: 'Büro',
   import: 'Import',
   api: 'API',
 };
