@@ -61,6 +61,8 @@ export default defineConfig(
       ],
     },
   },
+  // A test may make several components to try one thing.
+  { files: ['web/src/**/*.test.ts'], rules: { 'vue/one-component-per-file': 'off' } },
   // Pictures of a yardstick for whoever works on it, not for the shop.
   { files: ['**/YardstickStates.vue'], rules: { 'vue/no-bare-strings-in-template': 'off' } },
   { files: ['web/src/**/*.ts'], languageOptions: { globals: globals.browser } },

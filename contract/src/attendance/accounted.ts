@@ -1,18 +1,18 @@
 import { z } from 'zod';
-import { instant, day, technicianId } from '../wire/index.ts';
+import { instant, day, seconds, technicianId } from '../wire/index.ts';
 
 /** What became of the time of some days, by person and day and by department. Seconds. */
 const parts = {
-  attendedSeconds: z.number(),
-  jobSeconds: z.number(),
-  indirectSeconds: z.number(),
-  breakSeconds: z.number(),
-  enteredSeconds: z.number(),
-  unaccountedSeconds: z.number(),
+  attendedSeconds: seconds,
+  jobSeconds: seconds,
+  indirectSeconds: seconds,
+  breakSeconds: seconds,
+  enteredSeconds: seconds,
+  unaccountedSeconds: seconds,
   /** Of jobs and indirect time, what does not lie in attended time. */
-  outsideSeconds: z.number(),
+  outsideSeconds: seconds,
   /** Of all labor of these days, what nobody has approved yet. */
-  unapprovedSeconds: z.number(),
+  unapprovedSeconds: seconds,
   /** From 0 to 1; `null` where nobody has attended. */
   share: z.number().nullable(),
 };
@@ -34,12 +34,12 @@ export const accountedSchema = z.object({
       days: z.array(
         z.object({
           day,
-          attendedSeconds: z.number(),
-          chargedSeconds: z.number(),
-          jobSeconds: z.number(),
+          attendedSeconds: seconds,
+          chargedSeconds: seconds,
+          jobSeconds: seconds,
           /** Billed hours expected of them on that day; 0 where they were not planned. */
-          expectedSeconds: z.number(),
-          unaccountedSeconds: z.number(),
+          expectedSeconds: seconds,
+          unaccountedSeconds: seconds,
         }),
       ),
     }),

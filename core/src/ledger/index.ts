@@ -33,3 +33,5 @@ export type { ShiftLine } from './shiftLines.ts';
 export type { Presence, Running, Stint } from './stint.ts';
 export { addUsed } from './used.ts';
 export type { UsedByType } from './used.ts';
+export { chargeDays, secondsOfDay } from './chargedDays.ts';
+export type { ChargedDays } from './chargedDays.ts';

@@ -3,7 +3,7 @@ export type { FieldChange, InWords } from './changes.ts';
 export { estimateCost, estimateOrder, estimateSeconds, marginOf } from './estimate.ts';
 export type { EstimateHours, OrderEstimate } from './estimate.ts';
 export { nextOrderNumber } from './orderNumber.ts';
-export { ORDER_MOVES, ORDER_STATES, checkMove, isWorkable } from './orderState.ts';
+export { ORDER_MOVES, ORDER_STATES, checkMove, isLate, isWorkable } from './orderState.ts';
 export type { OrderState, WorkOrderId } from './orderState.ts';
 export { splitHoursOf } from './splitTask.ts';
 export { chooseSteps, isMeantFor } from './standard.ts';

@@ -1,5 +1,6 @@
 import { fail, ok } from '../result/index.ts';
 import type { Brand, Result } from '../result/index.ts';
+import type { LocalDay } from '../time/index.ts';
 
 /** One job for one customer or for stock. */
 export type WorkOrderId = Brand<string, 'WorkOrderId'>;
@@ -7,6 +8,12 @@ export type WorkOrderId = Brand<string, 'WorkOrderId'>;
 /** The life of a work order; only what is released can be worked on at a station. */
 export const ORDER_STATES = ['draft', 'accepted', 'released', 'on-hold', 'finished', 'closed'] as const;
 export type OrderState = (typeof ORDER_STATES)[number];
+
+/** Whether an order should have been finished before today and is not. */
+export const isLate = (
+  { due, state }: { readonly due: LocalDay | null; readonly state: OrderState },
+  today: LocalDay,
+): boolean => due !== null && due < today && state !== 'finished' && state !== 'closed';
 
 /** Whether stations may start labor on an order in this state. */
 export const isWorkable = (state: OrderState): boolean => state === 'released';

@@ -1,14 +1,8 @@
 import type { AccountedJson } from '@wergon/contract/attendance';
-import {
-  deriveAttendance,
-  allocateStint,
-  shareAccounted,
-  sumAccounted,
-  sumEntered,
-} from '@wergon/core/ledger';
-import type { TargetId } from '@wergon/core/ledger';
+import { accountPerson, sumPeople } from '@wergon/core/attendance';
+import { chargeDays, deriveAttendance, sumAccounted, sumEntered } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
-import { overlapSeconds, addDays } from '@wergon/core/time';
+import { addDays, sumSeconds, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
@@ -70,58 +64,33 @@ function loadPeople(
       facts,
     ).days.filter(({ day }) => day >= firstDay && day <= lastDay);
     if (days.length === 0) return [];
-    const jobsOn = new Map<LocalDay, number>();
-    const activities = new Map<TargetId, number>();
-    const charge = (day: LocalDay, target: TargetId, seconds: number) => {
-      if (facts.tasks.has(target)) jobsOn.set(day, (jobsOn.get(day) ?? 0) + seconds);
-      else activities.set(target, (activities.get(target) ?? 0) + seconds);
-    };
-    for (const stint of stints)
-      for (const { day, target, seconds } of allocateStint(stint, facts))
-        if (day >= firstDay && day <= lastDay) charge(day, target, seconds);
-    for (const { day, targets, seconds } of own)
-      if (targets[0] !== undefined) charge(day, targets[0], seconds);
-    const accounted = sumAccounted(days);
-    const jobSeconds = [...jobsOn.values()].reduce((total, seconds) => total + seconds, 0);
-    const indirectSeconds = [...activities.values()].reduce((total, seconds) => total + seconds, 0);
+    const parts = accountPerson(days, chargeDays(stints, own, facts), { breaks, span }, (target) =>
+      facts.tasks.has(target),
+    );
+    const { activities, jobSecondsOn, ...accounted } = parts;
     return {
       technician: id,
       name,
       department,
       ...accounted,
-      jobSeconds,
-      indirectSeconds,
-      breakSeconds: breaks.reduce((total, each) => total + overlapSeconds(each, span), 0),
-      enteredSeconds: days.reduce((total, day) => total + day.enteredSeconds, 0),
-      unapprovedSeconds: unapproved.get(technician) ?? 0,
-      activities: [...activities]
-        .map(([target, seconds]) => ({ title: facts.activities.get(target)?.title ?? '', seconds }))
-        .sort((a, b) => b.seconds - a.seconds),
+      unapprovedSeconds: toSeconds(unapproved.get(technician) ?? 0),
+      activities: activities.map(({ target, seconds }) => ({
+        title: facts.activities.get(target)?.title ?? '',
+        seconds,
+      })),
       days: days.map((day) => ({
         day: day.day,
         attendedSeconds: day.attendedSeconds,
         chargedSeconds: day.chargedSeconds,
-        jobSeconds: jobsOn.get(day.day) ?? 0,
-        expectedSeconds: plans(id, day.day).plan ? (billedSeconds ?? 0) : 0,
+        jobSeconds: jobSecondsOn.get(day.day) ?? toSeconds(0),
+        expectedSeconds: plans(id, day.day).plan ? toSeconds(billedSeconds ?? 0) : toSeconds(0),
         unaccountedSeconds: sumAccounted([day]).unaccountedSeconds,
       })),
     };
   });
 }
 
-function sumParts(people: readonly Person[]): Parts {
-  const sum = (of: (person: Person) => number) => people.reduce((total, person) => total + of(person), 0);
-  const attended = sum(({ attendedSeconds }) => attendedSeconds);
-  const unaccounted = sum(({ unaccountedSeconds }) => unaccountedSeconds);
-  return {
-    attendedSeconds: attended,
-    jobSeconds: sum(({ jobSeconds }) => jobSeconds),
-    indirectSeconds: sum(({ indirectSeconds }) => indirectSeconds),
-    breakSeconds: sum(({ breakSeconds }) => breakSeconds),
-    enteredSeconds: sum(({ enteredSeconds }) => enteredSeconds),
-    unaccountedSeconds: unaccounted,
-    outsideSeconds: sum(({ outsideSeconds }) => outsideSeconds),
-    unapprovedSeconds: sum(({ unapprovedSeconds }) => unapprovedSeconds),
-    share: shareAccounted(attended, unaccounted),
-  };
-}
+const sumParts = (people: readonly Person[]): Parts => ({
+  ...sumPeople(people),
+  unapprovedSeconds: sumSeconds(people.map(({ unapprovedSeconds: seconds }) => ({ seconds }))),
+});

@@ -3,14 +3,15 @@ import {
   addSettled,
   deriveAttendance,
   emptyTimeline,
-  allocateStint,
+  chargeDays,
   settleAt,
   sumEntered,
 } from '@wergon/core/ledger';
 import type { TargetId } from '@wergon/core/ledger';
+import { ownWeek } from '@wergon/core/attendance';
 import type { TechnicianId } from '@wergon/core/people';
-import { sumSeconds, mondayOf, addDays } from '@wergon/core/time';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import { mondayOf, addDays } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadHours, loadPresence, findState, loadStints } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -46,32 +47,15 @@ export function loadOwnTime(
     },
     facts,
   );
-  const charged = new Map<LocalDay, Map<TargetId, number>>();
-  const charge = (day: LocalDay, target: TargetId | undefined, seconds: number) => {
-    if (target === undefined) return;
-    const own = charged.get(day) ?? new Map<TargetId, number>();
-    charged.set(day, own.set(target, (own.get(target) ?? 0) + seconds));
-  };
-  for (const stint of stints)
-    for (const { day, target, seconds } of allocateStint(stint, facts)) charge(day, target, seconds);
-  for (const { day, targets, seconds } of hours) charge(day, targets[0], seconds);
   const titleOf = (target: TargetId) => {
     const task = facts.tasks.get(target);
     const order = task && facts.orders.get(task.order);
     return { title: task?.title ?? facts.activities.get(target)?.title ?? '', order: order?.number ?? '' };
   };
-  const week = Array.from({ length: today - first + 1 }, (_, i) => addDays(first, i)).map((day) => {
-    const lines = [...(charged.get(day) ?? [])].map(([target, seconds]) => ({
-      ...titleOf(target),
-      seconds,
-    }));
-    return {
-      day,
-      attendedSeconds: days.find((each) => each.day === day)?.attendedSeconds ?? 0,
-      chargedSeconds: sumSeconds(lines),
-      lines,
-    };
-  });
+  const week = ownWeek(today, days, chargeDays(stints, hours, facts)).map(({ lines, ...day }) => ({
+    ...day,
+    lines: lines.map(({ target, seconds }) => ({ ...titleOf(target), seconds })),
+  }));
   return {
     weekAttendedSeconds: week.reduce((sum, { attendedSeconds }) => sum + attendedSeconds, 0),
     weekChargedSeconds: week.reduce((sum, { chargedSeconds }) => sum + chargedSeconds, 0),

@@ -1,9 +1,10 @@
-import { allocateStint } from '@wergon/core/ledger';
+import { chargeDays, secondsOfDay } from '@wergon/core/ledger';
 import type { AmendSet, HoursEntry } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Change } from '@wergon/core/loose-ends';
 import { ok } from '@wergon/core/result';
-import { formatDay, inForceAt, sumSeconds, earliestOf, latestOf, addDays } from '@wergon/core/time';
+import { findFullDays } from '@wergon/core/timesheet';
+import { formatDay, inForceAt, earliestOf, latestOf, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { FieldProblem } from '@wergon/contract/wire';
 import type { LedgerContext } from '../ledger/index.ts';
@@ -96,31 +97,23 @@ function findFull(
   now: Instant,
 ): FieldProblem[] {
   const changed = new Set(before.map((each) => each?.id));
-  const held = new Map<string, number>();
   const heldBefore = (technician: TechnicianId, day: LocalDay): number => {
     const span = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
     const { stints } = loadPersonTimeline(sql, facts, technician, span, now);
-    const scanned = stints
-      .flatMap((stint) => allocateStint(stint, facts))
-      .filter((piece) => piece.day === day);
     const entered = loadHours(sql, day, day).filter(
       (entry) => entry.technician === technician && !changed.has(entry.id),
     );
-    return sumSeconds([...scanned, ...entered]);
+    return secondsOfDay(chargeDays(stints, entered, facts), day);
   };
-  return rows.flatMap(({ technician, day, seconds }, i) => {
-    const key = `${technician} ${day}`;
-    const sum = (held.get(key) ?? heldBefore(technician, day)) + seconds;
-    held.set(key, sum);
-    const whole = facts.zone.startOf(addDays(day, 1)) - facts.zone.startOf(day);
-    return sum <= whole || seconds === 0
-      ? []
-      : [
-          {
-            field: `rows[${i}].seconds`,
-            message: `${formatDay(day)} would hold more than ${whole / 3600} hours`,
-          },
-        ];
+  const lengthOf = (day: LocalDay) => facts.zone.startOf(addDays(day, 1)) - facts.zone.startOf(day);
+  return findFullDays(rows, heldBefore, lengthOf).flatMap((place) => {
+    const row = rows[place];
+    return row
+      ? {
+          field: `rows[${place}].seconds`,
+          message: `${formatDay(row.day)} would hold more than ${lengthOf(row.day) / 3600} hours`,
+        }
+      : [];
   });
 }
 

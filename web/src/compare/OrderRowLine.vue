@@ -7,6 +7,7 @@ import { sayDate, useDesk } from '../kit/index.ts';
 import CostFigure from './CostFigure.vue';
 import HoursFigure from './HoursFigure.vue';
 import SignedOutWords from './SignedOutWords.vue';
+import { isLate } from '@wergon/core/work';
 import { sayState } from '../work/index.ts';
 import { sayBalance, yardstickWords } from './figures.ts';
 import { t } from '../words/index.ts';
@@ -14,12 +15,7 @@ import { t } from '../words/index.ts';
 const props = defineProps<{ row: OrderRow; today: LocalDay }>();
 const desk = useDesk();
 const balance = computed(() => sayBalance(props.row.comparison, props.row.hasEstimate, desk.hoursStyle));
-const isLate = computed(
-  () =>
-    props.row.due !== null &&
-    props.row.due < props.today &&
-    !['finished', 'closed'].includes(props.row.state),
-);
+const late = computed(() => isLate(props.row, props.today));
 const people = computed(() => {
   const count = props.row.peopleOn.length;
   return count === 0 ? '' : ` · ${t('compare.onIt', { n: count })}`;
@@ -47,8 +43,8 @@ const people = computed(() => {
     <span class="row-figures figure">
       <HoursFigure :balance="balance" />
       <CostFigure :comparison="row.comparison" :has-estimate="row.hasEstimate" />
-      <span :class="{ attention: isLate }"
-        >{{ sayDate(row.due) }}<small v-if="isLate">{{ t('compare.late') }}</small></span
+      <span :class="{ attention: late }"
+        >{{ sayDate(row.due) }}<small v-if="late">{{ t('compare.late') }}</small></span
       >
     </span>
   </RouterLink>

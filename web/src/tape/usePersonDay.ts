@@ -2,7 +2,8 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import type { Ref } from 'vue';
 import type { PersonDayJson } from '@wergon/contract/tape';
-import { addDays, subtract, toInstant } from '@wergon/core/time';
+import { gapsOf } from '@wergon/core/tape';
+import { addDays, toInstant } from '@wergon/core/time';
 import type { LocalDay, Span, Zone } from '@wergon/core/time';
 import { callRoute } from '../kit/index.ts';
 import { createHourScale } from '../floor/index.ts';
@@ -39,11 +40,7 @@ export function usePersonDay(
   const shifts = computed(() => told.value?.shifts ?? []);
   const breaks = computed(() => told.value?.breaks ?? []);
   /** Time signed in but on nothing. */
-  const gaps = computed(() =>
-    subtract(subtract(shifts.value, breaks.value), blocks.value).filter(
-      ({ from, to }) => to - from >= (told.value?.gapSeconds ?? 0),
-    ),
-  );
+  const gaps = computed(() => gapsOf(shifts.value, breaks.value, blocks.value, told.value?.gapSeconds ?? 0));
   const midnight = computed(() => zone.value?.startOf(dayNumber.value) ?? toInstant(0));
   const scale = computed(() => {
     const next = zone.value?.startOf(addDays(dayNumber.value, 1)) ?? midnight.value;
