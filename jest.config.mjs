@@ -31,12 +31,15 @@ export default {
   transformIgnorePatterns: [`/node_modules/(?!(${MODULES})/)`],
   moduleNameMapper: {
     '^@wergon/(core|contract|server|demo)/([a-z-]+)$': '<rootDir>/$1/src/$2/index.ts',
+    // Its languages are published as modules and as what the runner loads.
+    '^zod/v4/locales/(.+)\\.js$': '<rootDir>/node_modules/zod/v4/locales/$1.cjs',
     '^fast-check$': '<rootDir>/scripts/seededChecks.cjs',
     // How things look is looked at, not computed.
     '\\.css$': '<rootDir>/scripts/noStyles.cjs',
   },
   // Also where a page is imitated, packages are those for Node.
   testEnvironmentOptions: { customExportConditions: ['node', 'node-addons'] },
+  setupFilesAfterEnv: ['<rootDir>/scripts/learnWords.cjs'],
   testTimeout: 180_000,
   testSequencer: '<rootDir>/scripts/longestFirst.mjs',
   // Most of them wait for a database; nothing else runs beside them.

@@ -56,7 +56,7 @@ function filesOf(bundle: Rollup.OutputBundle, entry: string): Set<string> {
     if (file.type !== 'chunk') return;
     const { imports, dynamicImports, isEntry, viteMetadata } = file as Chunk;
     // The page itself is loaded once its language is known, and so are the words of that language.
-    const isAwaited = isEntry || file.name === 'words';
+    const isAwaited = isEntry || file.name === 'atDesk';
     for (const each of [
       ...imports,
       ...(isAwaited ? dynamicImports : []),

@@ -88,7 +88,7 @@ test('two badges that are only ever read together are one loose end of both', as
   );
   const pairs = async () => (await page()).looseEnds.filter(({ kind }) => kind === 'badge-pair');
   expect(await pairs()).toMatchObject([{ times: 5 }]);
-  expect((await pairs())[0]?.name?.split(' and ').sort()).toEqual(['Ada', 'Bo']);
+  expect((await pairs())[0]?.name?.split(', ').sort()).toEqual(['Ada', 'Bo']);
   expect((await accept('badge-pair')).status).toBe(200);
   expect(await pairs()).toEqual([]);
 });

@@ -121,8 +121,8 @@ test('a code, words, and nothing at all find what time can be put on', async () 
   });
   const printed = await shop.post('/api/travelers', { orders: [shop.order], workTypes: ['setup'] });
   const [setup] = (
-    printed.body as { travelers: { tasks: { codes: { title: string; code: string }[] }[] }[] }
-  ).travelers.flatMap(({ tasks }) => tasks[0]?.codes.filter(({ title }) => /set/i.test(title)) ?? []);
+    printed.body as { travelers: { tasks: { codes: { workType: string; code: string }[] }[] }[] }
+  ).travelers.flatMap(({ tasks }) => tasks[0]?.codes.filter(({ workType }) => workType === 'setup') ?? []);
   expect(await find(setup?.code ?? '')).toMatchObject({
     exact: shop.strip,
     targets: [{ title: '1001 Strip', workType: 'setup' }],

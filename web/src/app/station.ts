@@ -1,9 +1,9 @@
 import { createApp } from 'vue';
 import '../theme/index.ts';
 import '../theme/station.scss';
-import { languageOfBrowser, speak } from '../words/index.ts';
+import { speakAtStation } from '../words/atStation.ts';
+import { languageOfBrowser } from '../words/index.ts';
 
-await speak(languageOfBrowser());
-const { StationPage, loadStationWords } = await import('../station/index.ts');
-await loadStationWords();
+speakAtStation(languageOfBrowser());
+const { StationPage } = await import('../station/index.ts');
 createApp(StationPage).mount('#app');

@@ -1,6 +1,7 @@
 import '../theme/index.ts';
 import '../theme/desk.scss';
-import { languageOfBrowser, speak } from '../words/index.ts';
+import { speak } from '../words/atDesk.ts';
+import { languageOfBrowser } from '../words/index.ts';
 
 await speak(languageOfBrowser());
 await import('./startWall.ts');

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { formatDay, parseDay, toDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { speak } from '../words/index.ts';
+import { speak } from '../words/atDesk.ts';
 import { sayLongDay } from './dates.ts';
 import { readDateText } from './dateText.ts';
 

@@ -1,6 +1,6 @@
 import type { TravelerJson } from '@wergon/contract/labels';
 import { parseDay, toSeconds } from '@wergon/core/time';
-import { speak } from '../words/index.ts';
+import { speak } from '../words/atDesk.ts';
 import { travelerPaper } from './travelerPaper.ts';
 
 const day = (text: string) => {

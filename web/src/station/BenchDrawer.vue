@@ -75,16 +75,16 @@ const activities = computed(() =>
     <header>
       <b>{{ t('bench.bench') }}</b>
       <span>{{ t('bench.touch') }}</span>
-      <PlainButton @click="$emit('close')">{{ t('common.close') }}</PlainButton>
+      <PlainButton @click="$emit('close')">{{ t('bench.close') }}</PlainButton>
     </header>
     <section>
-      <h2>{{ t('common.badges') }}</h2>
+      <h2>{{ t('bench.badges') }}</h2>
       <PlainButton v-for="badge in badges" :key="badge.code" @click="typeAsScanner(badge.code)">
         {{ badge.name }}
       </PlainButton>
     </section>
     <section>
-      <h2>{{ t('labels.actions') }}</h2>
+      <h2>{{ t('bench.actions') }}</h2>
       <PlainButton v-for="action in ACTIONS" :key="action" @click="typeAsScanner(codeOfAction(action))">
         {{ titleOfAction(action) }}
       </PlainButton>

@@ -7,8 +7,7 @@ import { formatDay, formatHours, toSeconds, weekdayOf } from '@wergon/core/time'
 import type { OwnProof, Proving } from './ownProof.ts';
 import { changePin, confirmOwnTime, fetchOwnTime } from './stationApi.ts';
 import { useWords } from './useWords.ts';
-import { PlainButton, PlainInput, DataTable } from '../kit/parts/index.ts';
-import type { Column } from '../kit/index.ts';
+import { PlainButton, PlainInput, PlainTable } from '../kit/parts/index.ts';
 
 const props = defineProps<{
   technician: TechnicianId;
@@ -71,26 +70,6 @@ async function sendPin(): Promise<void> {
   pinWords.value = answer.kind === 'ok' ? said.value.words.ui.pinChanged : said.value.words.ui.pinWrong;
   isChangingPin.value = answer.kind !== 'ok';
 }
-type Day = OwnTimeJson['days'][number];
-const weekColumns = computed((): readonly Column<Day>[] => [
-  { id: 'day', title: '', isRowHead: true, value: ({ day }) => weekday(day) },
-  {
-    id: 'attended',
-    title: said.value.words.ui.attended,
-    class: 'figure',
-    value: ({ attendedSeconds }) => hours(attendedSeconds),
-  },
-  {
-    id: 'charged',
-    title: said.value.words.ui.charged,
-    class: 'figure',
-    value: ({ chargedSeconds }) => hours(chargedSeconds),
-  },
-]);
-const todayColumns: readonly Column<Day['lines'][number]>[] = [
-  { id: 'title', isRowHead: true },
-  { id: 'hours', class: 'figure', value: ({ seconds }) => hours(seconds) },
-];
 </script>
 
 <template>
@@ -107,22 +86,47 @@ const todayColumns: readonly Column<Day['lines'][number]>[] = [
     <p v-else-if="isUnproved">{{ said.words.ui.badgeForTime }}</p>
     <p v-else-if="!time">{{ said.words.ui.opening }}</p>
     <div v-else class="columns">
-      <DataTable :rows="time.days" :columns="weekColumns" :row-key="({ day }) => day">
-        <template #caption>{{ said.words.ui.week }}</template>
-        <template #foot>
+      <PlainTable>
+        <caption>
+          {{
+            said.words.ui.week
+          }}
+        </caption>
+        <thead>
+          <tr>
+            <th></th>
+            <th scope="col">{{ said.words.ui.attended }}</th>
+            <th scope="col">{{ said.words.ui.charged }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="day in time.days" :key="day.day">
+            <th scope="row">{{ weekday(day.day) }}</th>
+            <td class="figure">{{ hours(day.attendedSeconds) }}</td>
+            <td class="figure">{{ hours(day.chargedSeconds) }}</td>
+          </tr>
           <tr class="sum">
             <th></th>
             <td class="figure">{{ hours(time.weekAttendedSeconds) }}</td>
             <td class="figure">{{ hours(time.weekChargedSeconds) }}</td>
           </tr>
-        </template>
-      </DataTable>
-      <DataTable :rows="today?.lines ?? []" :columns="todayColumns" :row-key="(_line, i) => i">
-        <template #caption>{{ said.words.ui.today }}</template>
-        <template #title="{ row: line }">
-          {{ line.title }} <span class="mono">{{ line.order }}</span>
-        </template>
-      </DataTable>
+        </tbody>
+      </PlainTable>
+      <PlainTable>
+        <caption>
+          {{
+            said.words.ui.today
+          }}
+        </caption>
+        <tbody>
+          <tr v-for="(line, i) in today?.lines ?? []" :key="i">
+            <th scope="row">
+              {{ line.title }} <span class="mono">{{ line.order }}</span>
+            </th>
+            <td class="figure">{{ hours(line.seconds) }}</td>
+          </tr>
+        </tbody>
+      </PlainTable>
     </div>
     <div v-if="time && time.toConfirm.length > 0" class="confirm">
       <p>{{ said.words.ui.toConfirm }}</p>

@@ -1,2 +1,1 @@
 export { default as StationPage } from './StationPage.vue';
-export { loadStationWords } from './words/index.ts';

@@ -1,7 +1,8 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { fieldProblems } from './de/fieldProblems.ts';
-import { sayFieldProblem, speak } from './index.ts';
+import { speak } from './atDesk.ts';
+import { sayFieldProblem } from './index.ts';
 
 afterEach(() => speak('en'));
 

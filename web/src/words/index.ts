@@ -1,8 +1,5 @@
 import { createI18n } from 'vue-i18n';
-import { config } from 'zod';
-import { en } from './en/index.ts';
-import { learnFieldProblems } from './fieldProblems.ts';
-import type { Room, Translation, WordKey } from './translation.ts';
+import type { Messages, Room, Translation, WordKey } from './translation.ts';
 
 export { sayFieldProblem } from './fieldProblems.ts';
 export type { WordKey };
@@ -13,7 +10,7 @@ export type Language = keyof typeof LANGUAGES;
 /** How dates, figures and lists are written in each. */
 const LOCALES = { en: 'en-GB', de: 'de-DE' } as const;
 
-const flat = (messages: Translation): Record<string, string> =>
+const flat = (messages: Partial<Translation>): Record<string, string> =>
   Object.fromEntries(
     Object.entries(messages).flatMap(([room, words]) =>
       Object.entries(words).map(([name, text]) => [`${room}.${name}`, text]),
@@ -24,10 +21,14 @@ const i18n = createI18n({
   legacy: false,
   locale: 'en' as Language,
   fallbackLocale: 'en',
-  messages: { en: flat(en) } as Partial<Record<Language, Record<string, string>>>,
+  messages: {} as Partial<Record<Language, Record<string, string>>>,
   // Some names hold dots and spaces; none of them is a path.
   messageResolver: (messages, name) => (messages as Record<string, string>)[name] ?? null,
 });
+
+/** Takes in messages of a language; a page takes those that it says, before it is made. */
+export const learn = (language: Language, messages: Partial<Translation>): void =>
+  i18n.global.mergeLocaleMessage(language, flat(messages));
 
 type Params = Readonly<Record<string, string | number | null | undefined>>;
 export type Say = (name: WordKey, params?: Params) => string;
@@ -44,8 +45,10 @@ export const sayIn =
 export const t: Say = (name, params) => sayIn(currentLanguage())(name, params);
 
 /** The names of the messages of a room. */
-export const namesIn = <R extends Room>(room: R): readonly (keyof (typeof en)[R] & string)[] =>
-  Object.keys(en[room]) as (keyof (typeof en)[R] & string)[];
+export const namesIn = <R extends Room>(room: R): readonly (keyof Messages[R] & string)[] =>
+  Object.keys(i18n.global.getLocaleMessage('en')).flatMap((name) =>
+    name.startsWith(`${room}.`) ? [name.slice(room.length + 1) as keyof Messages[R] & string] : [],
+  );
 
 /** What a value of a list of the trade is called, or the value itself where it is none of them. */
 export const sayTerm = (room: Room, value: string): string =>
@@ -62,21 +65,8 @@ export function languageOfBrowser(): Language {
   return spoken.find(isLanguage) ?? 'en';
 }
 
-/** Has the messages of a language at hand. */
-export async function loadLanguage(language: Language): Promise<void> {
-  if (language === 'de') i18n.global.setLocaleMessage('de', flat((await import('./de/index.ts')).de));
-}
-
-/** What is wrong with a field is said in a language from now on, by us and by the library that checks it. */
-async function sayFieldsIn(language: Language): Promise<void> {
-  learnFieldProblems(language === 'de' ? (await import('./de/fieldProblems.ts')).fieldProblems : {});
-  const { de, en: english } = await import('zod/locales');
-  config(language === 'de' ? de() : english());
-}
-
-/** Speaks a language from now on. Awaited before any page is loaded: what it says is made with it. */
-export async function speak(language: Language): Promise<void> {
-  await Promise.all([loadLanguage(language), sayFieldsIn(language)]);
+/** Speaks a language from now on, of which the messages are at hand. */
+export function speakNow(language: Language): void {
   i18n.global.locale.value = language;
   if (typeof document !== 'undefined') document.documentElement.lang = language;
 }

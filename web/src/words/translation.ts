@@ -1,6 +1,6 @@
 import type { en } from './en/index.ts';
 
-type Messages = typeof en;
+export type Messages = typeof en;
 export type Room = keyof Messages;
 /** The name of a message: its room and its name there. */
 export type WordKey = { [R in Room]: `${R}.${keyof Messages[R] & string}` }[Room];

@@ -2,7 +2,8 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { de } from './de/index.ts';
 import { en } from './en/index.ts';
-import { currentLocale, sayList, sayTerm, speak, t } from './index.ts';
+import { speak } from './atDesk.ts';
+import { currentLocale, sayList, sayTerm, t } from './index.ts';
 import type { WordKey } from './index.ts';
 
 const flat = (messages: object) =>

@@ -12,3 +12,4 @@ export { default as QueryState } from './QueryState.vue';
 export { default as ReconcileTabs } from './ReconcileTabs.vue';
 export { default as ShopLayout } from './ShopLayout.vue';
 export { default as LanguageChoice } from './LanguageChoice.vue';
+export { default as PlainTable } from './PlainTable.vue';

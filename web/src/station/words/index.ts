@@ -1,3 +1,3 @@
 export type { Names } from './speech.ts';
-export { loadStationWords, wordsOf } from './words.ts';
+export { wordsOf } from './words.ts';
 export type { Button, Words } from './words.ts';

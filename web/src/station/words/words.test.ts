@@ -1,5 +1,6 @@
 import { ACTIONS, CODE_ERROR_CODES } from '@wergon/core/scan';
-import { loadStationWords, wordsOf } from './index.ts';
+import { speakAtStation } from '../../words/atStation.ts';
+import { wordsOf } from './index.ts';
 import type { Names, Words } from './index.ts';
 
 const names: Names = {
@@ -11,8 +12,8 @@ const names: Names = {
 };
 let en: Words;
 let de: Words;
-beforeAll(async () => {
-  await loadStationWords();
+beforeAll(() => {
+  speakAtStation('en');
   en = wordsOf('en');
   de = wordsOf('de');
 });

@@ -1,5 +1,5 @@
 import type { Question, Said, StationRefusal } from '@wergon/core/station';
-import { loadLanguage, namesIn, sayIn, sayList } from '../../words/index.ts';
+import { namesIn, sayIn, sayList } from '../../words/index.ts';
 import type { Language, Say } from '../../words/index.ts';
 import type { Line, Names } from './speech.ts';
 import { sayQuestion } from './sayQuestion.ts';
@@ -83,8 +83,3 @@ export function wordsOf(language: Language): Words {
   spoken.set(language, words);
   return words;
 }
-
-/** A station speaks the language of whoever stands there: it has all of them at hand before it opens. */
-export const loadStationWords = async (): Promise<void> => {
-  await Promise.all((['en', 'de'] as const).map(loadLanguage));
-};

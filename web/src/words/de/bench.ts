@@ -7,4 +7,7 @@ export const bench: Translation['bench'] = {
   wholeOrder: 'ganzer Auftrag',
   machines: 'Maschinen',
   indirect: 'Indirekt',
+  close: 'Schließen',
+  badges: 'Ausweise',
+  actions: 'Aktionen',
 };

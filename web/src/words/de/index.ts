@@ -52,8 +52,8 @@ import {
   shown,
   sources,
   stationKinds,
-  workTypes,
 } from './terms.ts';
+import { workTypes } from './workTypes.ts';
 
 /** All that a person reads, in German. */
 export const de: Translation = {

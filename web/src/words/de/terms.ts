@@ -137,16 +137,6 @@ export const stationKinds: Translation['stationKinds'] = {
   presence: 'Anwesenheit',
 };
 
-/** Kinds of work. */
-export const workTypes: Translation['workTypes'] = {
-  setup: 'Rüsten',
-  run: 'Fertigen',
-  cleanup: 'Reinigen',
-  down: 'Stillstand',
-  rework: 'Nacharbeit',
-  travel: 'Fahrt',
-};
-
 /** How hours stand to their estimate. */
 export const balances: Translation['balances'] = {
   over: 'über',

@@ -6,4 +6,7 @@ export const bench = {
   wholeOrder: 'whole order',
   machines: 'Machines',
   indirect: 'Indirect',
+  close: 'Close',
+  badges: 'Badges',
+  actions: 'Actions',
 } as const;

@@ -51,8 +51,8 @@ import {
   shown,
   sources,
   stationKinds,
-  workTypes,
 } from './terms.ts';
+import { workTypes } from './workTypes.ts';
 
 /** All that a person reads, in English, by room; lists of the trade by their name. */
 export const en = {

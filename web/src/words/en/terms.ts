@@ -127,16 +127,6 @@ export const stationKinds = {
   presence: 'presence',
 } as const;
 
-/** Kinds of work. */
-export const workTypes = {
-  setup: 'setup',
-  run: 'run',
-  cleanup: 'cleanup',
-  down: 'down',
-  rework: 'rework',
-  travel: 'travel',
-} as const;
-
 /** How hours stand to their estimate. */
 export const balances = { over: 'over', left: 'left', under: 'under', even: 'even', used: 'used' } as const;
 
