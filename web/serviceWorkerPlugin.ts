@@ -54,9 +54,9 @@ function filesOf(bundle: Rollup.OutputBundle, entry: string): Set<string> {
     if (!file || files.has(name)) return;
     files.add(name);
     if (file.type !== 'chunk') return;
-    const { imports, dynamicImports, isEntry, viteMetadata } = file as Chunk;
+    const { imports, dynamicImports, isEntry, moduleIds, viteMetadata } = file as Chunk;
     // The page itself is loaded once its language is known, and so are the words of that language.
-    const isAwaited = isEntry || file.name === 'atDesk';
+    const isAwaited = isEntry || moduleIds.some((id) => id.endsWith('/words/atDesk.ts'));
     for (const each of [
       ...imports,
       ...(isAwaited ? dynamicImports : []),

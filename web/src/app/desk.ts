@@ -1,7 +1,6 @@
 import '../theme/index.ts';
 import '../theme/desk.scss';
-import { speak } from '../words/atDesk.ts';
-import { languageOfBrowser } from '../words/index.ts';
+import { languageOfBrowser, speak } from '../words/index.ts';
 
 const dark = matchMedia('(prefers-color-scheme: dark)');
 const follow = () => (document.documentElement.dataset['bsTheme'] = dark.matches ? 'dark' : 'light');

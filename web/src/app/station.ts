@@ -1,8 +1,7 @@
 import { createApp } from 'vue';
 import '../theme/index.ts';
 import '../theme/station.scss';
-import { speakAtStation } from '../words/atStation.ts';
-import { languageOfBrowser } from '../words/index.ts';
+import { languageOfBrowser, speakAtStation } from '../words/index.ts';
 
 speakAtStation(languageOfBrowser());
 const { StationPage } = await import('../station/index.ts');

@@ -1,7 +1,6 @@
 import '../theme/index.ts';
 import '../theme/desk.scss';
-import { speak } from '../words/atDesk.ts';
-import { languageOfBrowser } from '../words/index.ts';
+import { languageOfBrowser, speak } from '../words/index.ts';
 
 await speak(languageOfBrowser());
 await import('./startWall.ts');

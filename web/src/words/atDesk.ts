@@ -1,8 +1,8 @@
 import { config } from 'zod';
 import { en } from './en/index.ts';
 import { learnFieldProblems } from './fieldProblems.ts';
-import { learn, speakNow } from './index.ts';
-import type { Language } from './index.ts';
+import { learn, speakNow } from './say.ts';
+import type { Language } from './say.ts';
 
 /** A page of the desk speaks a language from now on, and so does the library that checks its fields. Awaited before the
  *  page is loaded: what it says is made with it. */

@@ -6,8 +6,8 @@ import * as enBench from './en/bench.ts';
 import * as enStation from './en/station.ts';
 import * as enTalk from './en/stationTalk.ts';
 import * as enWorkTypes from './en/workTypes.ts';
-import { learn, speakNow } from './index.ts';
-import type { Language } from './index.ts';
+import { learn, speakNow } from './say.ts';
+import type { Language } from './say.ts';
 
 /** A station has all of its languages at hand, because it speaks that of whoever stands there, and none of the desk's
  *  messages. `language` is for what it says while nobody is known. */
