@@ -107,3 +107,20 @@ test('an answer of another version than the page says to reload it', async () =>
 test('what is no “no” of the server is called a fault of the page', () => {
   expect(wordsOf(new Error('undefined is not a function'))).toBe('Something went wrong on this page.');
 });
+
+test('a body that the contract refuses is not sent, and the answer is the server’s', async () => {
+  const error = await callRoute('addTechnician', {
+    body: { number: '7', name: '  ', department: '' },
+  }).catch((each: unknown) => each);
+  expect(asked).toEqual([]);
+  expect(error).toBeInstanceOf(CallFailed);
+  expect((error as CallFailed).problem).toMatchObject({
+    type: 'urn:wergon:input.invalid',
+    status: 422,
+    errors: [{ field: 'name' }],
+  });
+  await callRoute('addTechnician', { body: { number: '7', name: 'Ada', department: '' } }).catch(
+    () => undefined,
+  );
+  expect(asked).toHaveLength(1);
+});
