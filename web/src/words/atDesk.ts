@@ -1,5 +1,5 @@
 import { config } from 'zod';
-import { en } from './en/index.ts';
+import * as en from './en/index.ts';
 import { learnFieldProblems } from './fieldProblems.ts';
 import { learn, speakNow } from './say.ts';
 import type { Language } from './say.ts';

@@ -1,4 +1,4 @@
-import type { en } from './en/index.ts';
+import type * as en from './en/index.ts';
 
 export type Messages = typeof en;
 export type Room = keyof Messages;

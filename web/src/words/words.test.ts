@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { de } from './de/index.ts';
-import { en } from './en/index.ts';
+import * as en from './en/index.ts';
 import { speak } from './atDesk.ts';
 import { currentLocale, sayList, sayTerm, t } from './index.ts';
 import type { WordKey } from './index.ts';
