@@ -7,6 +7,7 @@ import { CODE_ALPHABET, drawCode } from '@wergon/core/scan';
 import type { CodeKind } from '@wergon/core/scan';
 import {
   createZone,
+  toDay,
   formatDay,
   formatInstant,
   parseDay,
@@ -73,7 +74,7 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
     [...simOrders].sort((a, b) => a.dueDay - b.dueDay),
     days,
     opensAt,
-    (day, seconds) => zone.startOf(day as LocalDay) + seconds,
+    (day, seconds) => zone.startOf(toDay(day)) + seconds,
     random,
     createIds('e', random),
   );

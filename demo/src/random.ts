@@ -1,3 +1,4 @@
+import { itemAt } from '@wergon/core/result';
 /** Dice that always fall the same way for one seed (mulberry32). */
 export type Random = {
   /** From 0 up to but not 1. */
@@ -24,7 +25,7 @@ export function createRandom(seed: number): Random {
     between,
     chance: (probability) => roll() < probability,
     // Callers pass lists that are never empty.
-    pick: <T>(from: readonly T[]) => from[between(0, from.length - 1)] as T,
+    pick: <T>(from: readonly T[]) => itemAt(from, between(0, from.length - 1)),
     around: (spread) => 1 + (roll() + roll() + roll() + roll() - 2) * spread,
   };
 }

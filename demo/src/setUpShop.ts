@@ -1,3 +1,4 @@
+import { keysOf } from '@wergon/core/result';
 import { sampleId, targetId, technicianId } from './ids.ts';
 import { hash } from '@node-rs/argon2';
 import type { EntityManager } from '@mikro-orm/libsql';
@@ -112,11 +113,11 @@ async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Pr
     'cost-code': COST_CODES,
     ...REASONS,
   };
-  for (const [list, names] of Object.entries(lists))
-    for (const [i, name] of names.entries())
+  for (const list of keysOf(lists))
+    for (const [i, name] of lists[list].entries())
       await em.insert(ListItemEntity, {
         id: `${list}-${i + 1}`,
-        list: list as keyof typeof lists,
+        list,
         name,
         isOff: false,
       });

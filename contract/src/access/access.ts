@@ -26,6 +26,14 @@ export type Right = (typeof RIGHTS)[number];
 export const ROLES = ['technician', 'lead', 'supervisor', 'planner', 'bookkeeper', 'administrator'] as const;
 export type Role = (typeof ROLES)[number];
 
+/** What only whoever owns the shop may do. */
+const OF_THE_OWNER: ReadonlySet<Right> = new Set<Right>([
+  'rates.see',
+  'users.change',
+  'pay.close',
+  'pay.reopen',
+]);
+
 /** What each role may do. To see rates can also be given to one person, whatever their role. */
 export const RIGHTS_OF_ROLE: Readonly<Record<Role, readonly Right[]>> = {
   technician: ['floor.see'],
@@ -38,9 +46,7 @@ export const RIGHTS_OF_ROLE: Readonly<Record<Role, readonly Right[]>> = {
     'reconcile.see',
     'time.approve',
   ],
-  supervisor: RIGHTS.filter(
-    (right) => !(['rates.see', 'users.change', 'pay.close', 'pay.reopen'] as Right[]).includes(right),
-  ),
+  supervisor: RIGHTS.filter((right) => !OF_THE_OWNER.has(right)),
   planner: ['floor.see', 'floor.answer', 'work.see', 'work.change', 'people.see', 'shop.see'],
   bookkeeper: [
     'floor.see',

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { checkEntry, isSameContent } from '@wergon/core/ledger';
 import type { Entry, EntryId, Recorded } from '@wergon/core/ledger';
-import { fail, ok } from '@wergon/core/result';
+import { fail, isRecord, ok } from '@wergon/core/result';
 import type { Refusal } from '@wergon/core/result';
 import { createZone } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
@@ -100,7 +100,9 @@ export function parseScenario(text: string) {
   try {
     json = JSON.parse(text);
   } catch (error) {
-    return refuse([{ field: '(document)', message: `not JSON: ${(error as Error).message}` }]);
+    return refuse([
+      { field: '(document)', message: `not JSON: ${error instanceof Error ? error.message : ''}` },
+    ]);
   }
   const parsed = scenarioSchema.safeParse(json);
   if (!parsed.success)
@@ -109,7 +111,7 @@ export function parseScenario(text: string) {
     );
   const scenario = parsed.data;
   // The schema has just held, so the document has a list of events.
-  const bodies = (json as { readonly events: readonly unknown[] }).events;
+  const bodies = isRecord(json) && Array.isArray(json['events']) ? json['events'] : [];
   const { events, problems } = recordEvents(scenario, bodies);
   const all = [...findNamesTwice(scenario), ...problems];
   return all.length > 0 ? refuse(all) : ok({ ...scenario, events });

@@ -49,7 +49,9 @@ export const ratesSchema = z.object({
         per: z.enum(['hour', 'year']),
         base: z.string(),
         hoursPerYear: z.string().exactOptional(),
-        burden: z.array(z.object({ name: z.string(), kind: z.string(), value: z.string() })),
+        burden: z.array(
+          z.object({ name: z.string(), kind: z.enum(['percent', 'perHour', 'perYear']), value: z.string() }),
+        ),
         grade: z.string().nullable().exactOptional(),
       }),
       /** How the cost of an hour comes about; the lines add up to the total. */

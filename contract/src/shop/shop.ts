@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { PAY_PERIOD_KINDS } from '@wergon/core/pay';
 import { parseDay } from '@wergon/core/time';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
+import { ACTIONS } from '@wergon/core/scan';
 import { WORK_TYPES } from '@wergon/core/work';
 import { amountText, day, dayText, instant, onceId } from '../wire/index.ts';
 
@@ -202,7 +203,7 @@ export const shopSchema = z.object({
     }),
   ),
   closedDays: z.array(z.object({ day, name: z.string() })),
-  actions: z.array(z.object({ action: z.string(), code: z.string() })),
+  actions: z.array(z.object({ action: z.enum(ACTIONS), code: z.string() })),
 });
 export type ShopJson = z.output<typeof shopSchema>;
 

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { ACTIONS } from '@wergon/core/scan';
-import { LANGUAGES } from '@wergon/core/station';
+import { LANGUAGES, PERSON_ACTS } from '@wergon/core/station';
 import { WORK_TYPES } from '@wergon/core/work';
 import { boardChangesSchema, boardSchema } from '../floor/index.ts';
 import { REPORT_KINDS, REPORT_TIMES } from '../work/index.ts';
@@ -48,7 +47,7 @@ export const directorySchema = boardSchema.extend({
         kind: z.literal('person-act'),
         badge: badgeId,
         technician: technicianId,
-        action: z.enum(ACTIONS),
+        action: z.enum(PERSON_ACTS),
       }),
     ]),
   ),

@@ -3,7 +3,8 @@ import { laborCost } from '../money/index.ts';
 import type { Cents, Rate } from '../money/index.ts';
 import { costRateOn } from '../people/index.ts';
 import type { CostRate, TechnicianId } from '../people/index.ts';
-import type { LocalDay, Seconds } from '../time/index.ts';
+import { toSeconds } from '../time/index.ts';
+import type { LocalDay } from '../time/index.ts';
 
 /** The grade that a technician's rate records name from a day on; `null` where a record names none. */
 export type NamedGrade = { readonly from: LocalDay; readonly grade: string | null };
@@ -48,5 +49,5 @@ export const atStandardCost = <Line extends Costed>(
 ): Line[] =>
   lines.map((line) => {
     const rate = standardRateOn(facts, line.technician, line.day, keptRateOf(line.target));
-    return { ...line, cost: rate === undefined ? null : laborCost(line.seconds as Seconds, rate) };
+    return { ...line, cost: rate === undefined ? null : laborCost(toSeconds(line.seconds), rate) };
   });

@@ -1,4 +1,6 @@
 export type { Board, BoardOrder, BoardTarget, BoardTask, BoardTechnician } from './board.ts';
+export { isMissing } from './missing.ts';
+export type { PlannedDay } from './missing.ts';
 export { allocationsIn, orderStanding, personStanding, standingOf, stateAt } from './standing.ts';
 export type { TargetStanding, TaskStanding } from './standing.ts';
 export { accountedShare, chargedOf, countPresently, drawLane } from './tape.ts';

@@ -3,18 +3,20 @@ import { isCorrection } from './entries.ts';
 import type { AmendEntry, AmendSet, Correction, Entry, EntryId, LaborEntry } from './entries.ts';
 
 /** An entry with an amendment applied: named fields replaced, `null` ones absent. */
-function amended(entry: LaborEntry, set: AmendSet): LaborEntry {
-  const next = Object.fromEntries(Object.entries({ ...entry, ...set }).filter(([, value]) => value !== null));
+function amended<Entry extends LaborEntry>(entry: Entry, set: AmendSet): Entry {
+  const next: object = Object.fromEntries(
+    Object.entries({ ...entry, ...set }).filter(([, value]) => value !== null),
+  );
   // checkEntry has held the set against the fields of this entry's type before it was recorded.
-  return next as unknown as LaborEntry;
+  return next as Entry;
 }
 
 /** What an entry says after its corrections, taken in the order of recording; absent when it is void. A void is a
  *  mark, not a count, and amendments survive void and restore. Source: docs/ledger.md, section 3. */
-export function correctedEntry(
-  entry: LaborEntry,
+export function correctedEntry<Entry extends LaborEntry>(
+  entry: Entry,
   corrections: readonly Correction[],
-): LaborEntry | undefined {
+): Entry | undefined {
   const mark = corrections.filter((correction) => correction.type !== 'amend').at(-1);
   if (mark?.type === 'void') return undefined;
   const amendments = corrections.filter(

@@ -5,6 +5,7 @@ import type { Instant } from '../time/index.ts';
 import type { WorkOrderId, WorkType } from '../work/index.ts';
 import type { BadgeId, ResourceId, StationDirectory } from './directory.ts';
 import type { FloorEntry, RequestKind } from './floorEntry.ts';
+import type { PersonAct } from './personAct.ts';
 import type { Answer, Question } from './question.ts';
 import type { StationSettings } from './settings.ts';
 
@@ -43,8 +44,6 @@ export type WorkIntent = StartDetails & {
   readonly answers: readonly Answer[];
 };
 
-/** Acts of a person by a label or a touch that are no start. */
-export type PersonAct = 'shift-in' | 'shift-out' | 'break' | 'off-task' | 'done' | 'take-back' | WorkType;
 export type ActIntent = {
   readonly kind: 'action';
   readonly action: PersonAct;

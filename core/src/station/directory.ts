@@ -4,10 +4,10 @@ import type { Board, BoardTechnician } from '../floor/index.ts';
 import type { Entry, EntryId, LaborEntry, Allocation, TargetId } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { Brand } from '../result/index.ts';
-import type { Action } from '../scan/index.ts';
 import { toSeconds } from '../time/index.ts';
 import type { Instant, LocalDay } from '../time/index.ts';
 import type { WorkOrderId, WorkType } from '../work/index.ts';
+import type { PersonAct } from './personAct.ts';
 import type { FloorEntry } from './floorEntry.ts';
 import { isFloorEntry } from './floorEntry.ts';
 import type { Language } from './settings.ts';
@@ -33,7 +33,7 @@ export type Meaning =
       readonly kind: 'person-act';
       readonly badge: BadgeId;
       readonly technician: TechnicianId;
-      readonly action: Action;
+      readonly action: PersonAct;
     };
 
 /** What is asked of whoever works on a task: pieces, a measured value or a remark, at its start, end or when done. */

@@ -70,10 +70,10 @@ function identify(
   if (waiting?.kind === 'action' && waiting.action === 'take-back')
     return takeBackFor({ ...state, conversation: { step: 'idle' } }, person, meta, context);
   if (waiting && waiting.kind !== 'look') {
-    const { intent, isDraft } = completed(waiting, person, meta, context);
-    if (!isDraft) return advanceIntent(state, person, intent, false, meta, context);
-    const draft = intent as WorkIntent;
-    return wait(state, { step: 'person', person, draft: startDetailsOf(draft) }, meta, context);
+    const { intent, draft } = completed(waiting, person, meta, context);
+    return draft
+      ? wait(state, { step: 'person', person, draft: startDetailsOf(draft) }, meta, context)
+      : advanceIntent(state, person, intent, false, meta, context);
   }
   return context.settings.kind === 'presence'
     ? signInOrOut(state, person, meta, context)
@@ -81,14 +81,19 @@ function identify(
 }
 
 /** A kind of work that waited for a badge is meant for what its owner is on; if they are on nothing, for their next task. */
-function completed(waiting: Intent, person: Person, meta: InputMeta, context: StationContext) {
-  const isDraft = waiting.kind === 'work' && waiting.target === undefined && waiting.order === undefined;
-  if (!isDraft) return { intent: waiting, isDraft: false };
+function completed(
+  waiting: Intent,
+  person: Person,
+  meta: InputMeta,
+  context: StationContext,
+): { readonly intent: Intent; readonly draft?: WorkIntent } {
+  if (waiting.kind !== 'work' || waiting.target !== undefined || waiting.order !== undefined)
+    return { intent: waiting };
   const standing = personAtStation(context.directory, person, instantOf(meta));
   const isOn = standing !== undefined && runningOf(standing.stands).length > 0;
   return waiting.workType && isOn && !waiting.isJoin && waiting.minutesBack === undefined
-    ? { intent: actionIntent(waiting.workType, meta), isDraft: false }
-    : { intent: waiting, isDraft: true };
+    ? { intent: actionIntent(waiting.workType, meta) }
+    : { intent: waiting, draft: waiting };
 }
 
 /** A badge alone at a presence station: in, or out; within a minute the answer is only said again. */

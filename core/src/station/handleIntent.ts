@@ -1,3 +1,4 @@
+import type { PersonAct } from './personAct.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { WorkType } from '../work/index.ts';
 import { matchOption } from './answers.ts';
@@ -8,7 +9,6 @@ import type {
   Intent,
   InputMeta,
   Person,
-  PersonAct,
   StationState,
   StationStep,
   StationContext,

@@ -3,14 +3,8 @@ import type { Action } from '../scan/index.ts';
 import { WORK_TYPES } from '../work/index.ts';
 import type { WorkType } from '../work/index.ts';
 import { skip } from './answers.ts';
-import type {
-  InputMeta,
-  PersonAct,
-  StationInput,
-  StationState,
-  StationStep,
-  StationContext,
-} from './conversation.ts';
+import { asPersonAct } from './personAct.ts';
+import type { InputMeta, StationInput, StationState, StationStep, StationContext } from './conversation.ts';
 import { openCrew } from './crew.ts';
 import type { Meaning } from './directory.ts';
 import { handleBadge } from './handleBadge.ts';
@@ -124,7 +118,7 @@ function applyMeaning(
     case 'person-act': {
       const waiting: StationState = {
         ...blank(state),
-        conversation: { step: 'intent', intent: actionIntent(meaning.action as PersonAct, meta) },
+        conversation: { step: 'intent', intent: actionIntent(meaning.action, meta) },
       };
       return handleBadge(waiting, meaning.technician, meaning.badge, meta, context);
     }
@@ -163,8 +157,12 @@ export function act(
       return handleIntent(state, { kind: 'request', what: action }, meta, context);
     case 'take-back':
       return undo(state, meta, context);
-    default:
-      return handleIntent(state, actionIntent(action as PersonAct, meta), meta, context);
+    default: {
+      const wanted = asPersonAct(action);
+      return wanted
+        ? handleIntent(state, actionIntent(wanted, meta), meta, context)
+        : refuse(state, 'station.nothing_asked', '', meta, context);
+    }
   }
 }
 

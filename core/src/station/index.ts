@@ -16,6 +16,8 @@ export { FLOOR_ENTRY_TYPES, REQUEST_KINDS } from './floorEntry.ts';
 export type { FloorEntry, RequestKind } from './floorEntry.ts';
 export { findBadgeHints } from './hints.ts';
 export type { BadgeScan } from './hints.ts';
+export { PERSON_ACTS } from './personAct.ts';
+export type { PersonAct } from './personAct.ts';
 export { promptFor } from './prompt.ts';
 export type { Prompt } from './prompt.ts';
 export { optionsOf, takesOf } from './question.ts';

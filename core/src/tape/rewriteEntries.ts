@@ -105,7 +105,9 @@ export function rewriteEntries(
 }
 
 const asEntries = (changes: readonly Change[]): readonly TimedEntry[] =>
-  changes.map((change, i) => ({ ...change, id: entryIdOf('said', i) }) as TimedEntry);
+  changes.flatMap((change, i) =>
+    'target' in change || change.type === 'hours' ? [] : [{ ...change, id: entryIdOf('said', i) }],
+  );
 
 /** Entries that begin or end work. */
 const isMover = ({ type }: TimedEntry): boolean =>

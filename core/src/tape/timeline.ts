@@ -56,8 +56,7 @@ export function withChanges(entries: readonly TimedEntry[], changes: readonly Ch
     }
     after = after.flatMap((entry) => {
       if (entry.id !== change.target) return [entry];
-      // What an amendment leaves is of the type it was.
-      const corrected = correctedEntry(entry, [{ ...change, id }]) as TimedEntry | undefined;
+      const corrected = correctedEntry(entry, [{ ...change, id }]);
       return corrected ? [corrected] : [];
     });
   });

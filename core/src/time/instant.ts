@@ -18,14 +18,7 @@ const RFC_3339 =
 export function parseInstant(text: string): Result<Instant, 'instant.bad'> {
   const match = RFC_3339.exec(text);
   if (!match) return fail('instant.bad', { text });
-  const [year, month, day, hour, minute, second] = match.slice(1, 7).map(Number) as [
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-  ];
+  const [year = 0, month = 0, day = 0, hour = 0, minute = 0, second = 0] = match.slice(1, 7).map(Number);
   const offsetHours = Number(match[8] ?? 0);
   const offsetMinutes = Number(match[9] ?? 0);
   const utc = new Date(0);

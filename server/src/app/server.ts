@@ -1,11 +1,11 @@
 import { createServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
 import type { Server as HttpServer } from 'node:http';
-import type { AddressInfo, Socket } from 'node:net';
+import type { Socket } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import type { Logger } from 'pino';
-import { Defect } from '@wergon/core/result';
+import { Defect, isRecord } from '@wergon/core/result';
 import { parseInstant } from '@wergon/core/time';
 import { createBackups, headsPath, keepHead as keepHeadAt, lockDatabase } from '../backup/index.ts';
 import type { Lock } from '../backup/index.ts';
@@ -152,7 +152,8 @@ async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningSe
   const saving = config.isDemo
     ? setInterval(() => void saveClock(database, clock), CLOCK_SAVE_MS)
     : undefined;
-  const { port } = server.address() as AddressInfo;
+  const bound = server.address();
+  const port = isRecord(bound) ? bound.port : 0;
   const host = config.host.includes(':') ? `[${config.host}]` : config.host;
   return {
     address: `${tls.kind === 'tls' ? 'https' : 'http'}://${host}:${port}`,

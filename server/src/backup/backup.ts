@@ -9,6 +9,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
+import { readOwnJson } from '../db/index.ts';
 import type { Entities } from '../db/index.ts';
 import { checkCopy } from './checkCopy.ts';
 import { flush, openFile } from './file.ts';
@@ -105,7 +106,7 @@ export async function makeBackup(
 
 const readJson = <T>(path: string): T | undefined => {
   try {
-    return JSON.parse(readFileSync(path, 'utf8')) as T;
+    return readOwnJson<T>(readFileSync(path, 'utf8'));
   } catch {
     return undefined;
   }

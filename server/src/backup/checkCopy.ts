@@ -4,6 +4,7 @@ import type { Database, Entities, Sql } from '../db/index.ts';
 import { PROJECTIONS, catchUp, rebuild, walkChain } from '../ledger/index.ts';
 import { createFactsCache } from '../catalog/index.ts';
 import { toInstant } from '@wergon/core/time';
+import { isRecord } from '@wergon/core/result';
 import { openFile } from './file.ts';
 import { findCut } from './heads.ts';
 import type { KeptHead } from './heads.ts';
@@ -39,10 +40,8 @@ export async function checkCopy(
 function findBrokenPages(path: string): string | undefined {
   const connection = openFile(path);
   try {
-    const rows = connection.prepare('pragma integrity_check(5)').all() as {
-      readonly integrity_check: string;
-    }[];
-    const words = rows.map(({ integrity_check: word }) => word).join('; ');
+    const rows = connection.prepare('pragma integrity_check(5)').all();
+    const words = rows.map((row) => (isRecord(row) ? String(row['integrity_check']) : '')).join('; ');
     return words === 'ok' ? undefined : `the file is damaged: ${words}`;
   } catch (error) {
     return `it is no database: ${error instanceof Error ? error.message : ''}`;

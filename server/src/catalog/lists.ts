@@ -3,8 +3,7 @@ import { newId } from '../db/index.ts';
 import type { TargetId } from '@wergon/core/ledger';
 import { randomUUID } from 'node:crypto';
 import { LISTS } from '@wergon/contract/shop';
-import type { ListName, ShopJson } from '@wergon/contract/shop';
-import { ok } from '@wergon/core/result';
+import { ok, tableOf } from '@wergon/core/result';
 import { ACTIONS, codeOfAction } from '@wergon/core/scan';
 import { dated, inForceAt } from '@wergon/core/time';
 import type { CatalogContext } from './context.ts';
@@ -28,7 +27,15 @@ const taken = (field: string, message: string) => refuse('record.taken', [{ fiel
 
 /** Routes of the shop's lists: departments, activities, work centers and machines, customers. A new name of one goes
  *  wherever the old one stands, in people, orders and standards too. */
-export function mountLists(mount: Mount, { database, clock, facts, setupChanged }: CatalogContext): void {
+export function mountLists(mount: Mount, context: CatalogContext): void {
+  mountShop(mount, context);
+  mountListItems(mount, context);
+  mountActivities(mount, context);
+  mountResources(mount, context);
+  mountCustomers(mount, context);
+}
+
+function mountShop(mount: Mount, { database, clock, facts }: CatalogContext): void {
   mount('shop', async () => {
     const { shop, orders } = await facts.get();
     const ordersOf = new Map<string, number>();
@@ -43,12 +50,9 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
       await em.findAll(UnitEntity, { orderBy: { owner: 1, type: 1 } }),
       await em.findAll(ClosedDayEntity, { orderBy: { day: 1 } }),
     ];
-    const lists = Object.fromEntries(
-      LISTS.map((list) => [
-        list,
-        items.filter((item) => item.list === list).map(({ id, name, isOff }) => ({ id, name, isOff })),
-      ]),
-    ) as Record<ListName, ShopJson['lists'][ListName]>;
+    const lists = tableOf(LISTS, (list) =>
+      items.filter((item) => item.list === list).map(({ id, name, isOff }) => ({ id, name, isOff })),
+    );
     return ok({
       settings: settingsOf(shop),
       zone: shop.zone,
@@ -93,7 +97,9 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
       actions: ACTIONS.map((action) => ({ action, code: codeOfAction(action) })),
     });
   });
+}
 
+function mountListItems(mount: Mount, { database, setupChanged }: CatalogContext): void {
   mount('addListItem', async ({ body }) => {
     if (await database.em.fork().findOne(ListItemEntity, body))
       return taken('name', 'stands in this list already');
@@ -116,7 +122,9 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
     setupChanged('shop', 'orders');
     return ok(null);
   });
+}
 
+function mountActivities(mount: Mount, { database, clock, setupChanged }: CatalogContext): void {
   mount('addActivity', async ({ body: { counts, ...body } }) => {
     if (await database.em.fork().findOne(ActivityEntity, { title: body.title, division: body.division }))
       return taken('title', 'there is an activity of this name');
@@ -140,7 +148,9 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
     setupChanged('shop', 'orders');
     return ok(null);
   });
+}
 
+function mountResources(mount: Mount, { database, setupChanged }: CatalogContext): void {
   mount('addResource', async ({ body }) => {
     const { kind, name } = body;
     if (await database.em.fork().findOne(ResourceEntity, { kind, name }))
@@ -168,7 +178,9 @@ export function mountLists(mount: Mount, { database, clock, facts, setupChanged 
     setupChanged('shop', 'orders');
     return ok(null);
   });
+}
 
+function mountCustomers(mount: Mount, { database, setupChanged }: CatalogContext): void {
   mount('addCustomer', async ({ body: { charge, ...body } }) => {
     if (await database.em.fork().findOne(CustomerEntity, { name: body.name }))
       return taken('name', 'is in use already');

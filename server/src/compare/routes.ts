@@ -4,8 +4,7 @@ import type { ParsedQueryOf } from '@wergon/contract/routes';
 import type { OrderRow } from '@wergon/contract/compare';
 import { sumComparisons } from '@wergon/core/compare';
 import { formatCents, toCents, formatDecimalHours } from '@wergon/core/money';
-import type { TechnicianId } from '@wergon/core/people';
-import { ok } from '@wergon/core/result';
+import { findIn, ok } from '@wergon/core/result';
 import { inForceAt, toSeconds } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
@@ -105,7 +104,7 @@ function writeTask(facts: ShopFacts, task: Task) {
     assigned: (task.assigned ?? []).map(({ kind, id }) => ({
       kind,
       id,
-      name: kind === 'crew' ? id : (facts.technicians.get(id as TechnicianId)?.name ?? id),
+      name: kind === 'crew' ? id : (findIn(facts.technicians, id)?.name ?? id),
     })),
     origin: task.origin ?? null,
     originalSeconds: first,

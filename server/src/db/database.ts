@@ -20,19 +20,37 @@ const PRAGMAS = [
 
 type RawConnection = { readonly exec: (sql: string) => unknown };
 
-function prepareConnection(...[connection, done]: readonly unknown[]): void {
-  // The pool's own signature does not say what it hands over: the driver's connection and a callback.
-  for (const pragma of PRAGMAS) (connection as RawConnection).exec(`pragma ${pragma}`);
-  (done as (error: null, connection: unknown) => void)(null, connection);
-}
+/** Tells each new connection of the pool how to work. */
+const telling =
+  (pragmas: readonly string[]) =>
+  (...[connection, done]: readonly unknown[]): void => {
+    // The pool's own signature does not say what it hands over: the driver's connection and a callback.
+    for (const pragma of pragmas) (connection as RawConnection).exec(`pragma ${pragma}`);
+    (done as (error: null, connection: unknown) => void)(null, connection);
+  };
+
+/** What the driver's connection can do, as far as it is used here. */
+export type Statement = {
+  readonly all: (...params: readonly (string | number | null)[]) => unknown[];
+  readonly run: (...params: readonly (string | number | null)[]) => unknown;
+};
+export type Connection = { readonly prepare: (query: string) => Statement };
+
+/** The client under the database, as far as it is used here; its own types do not say that much. */
+export const clientOf = (orm: Database) => {
+  const knex: unknown = orm.em.getConnection().getKnex();
+  return (knex as { readonly client: Client }).client;
+};
+type Client = {
+  validateConnection: () => boolean;
+  readonly acquireConnection: () => Promise<Connection>;
+  readonly releaseConnection: (connection: Connection) => Promise<void>;
+};
 
 /** The dialect throws its connection away every ten seconds, for databases that live elsewhere. On a local file the
  *  old one and the new one then wait for each other's locks; one connection serves as long as the server lives. */
 function keepConnection(orm: MikroORM): void {
-  const { client } = orm.em.getConnection().getKnex() as unknown as {
-    readonly client: { validateConnection: () => boolean };
-  };
-  client.validateConnection = () => true;
+  clientOf(orm).validateConnection = () => true;
 }
 
 /** Opens the database file, makes it durable, and brings its schema up to date. */
@@ -41,7 +59,7 @@ export async function openDatabase(path: string, entities: Entities): Promise<Da
   const orm = await MikroORM.init({
     entities,
     dbName: path,
-    pool: { min: 1, max: 1, afterCreate: prepareConnection },
+    pool: { min: 1, max: 1, afterCreate: telling(PRAGMAS) },
     discovery: { checkDuplicateTableNames: true },
   });
   keepConnection(orm);
@@ -56,18 +74,14 @@ const reading = new WeakSet<Database>();
 /** Whether a database was opened to be read alone, beside a connection that writes. */
 export const isForReading = (database: Database): boolean => reading.has(database);
 
-function prepareReader(...[connection, done]: readonly unknown[]): void {
-  for (const pragma of ['busy_timeout = 5000', 'query_only = on'])
-    (connection as RawConnection).exec(`pragma ${pragma}`);
-  (done as (error: null, connection: unknown) => void)(null, connection);
-}
+const READER_PRAGMAS = ['busy_timeout = 5000', 'query_only = on'];
 
 /** Opens a database that another connection has brought up to date, to read it and nothing else. */
 export async function openForReading(path: string, entities: Entities): Promise<Database> {
   const orm = await MikroORM.init({
     entities,
     dbName: path,
-    pool: { min: 1, max: 1, afterCreate: prepareReader },
+    pool: { min: 1, max: 1, afterCreate: telling(READER_PRAGMAS) },
     discovery: { checkDuplicateTableNames: true },
   });
   keepConnection(orm);

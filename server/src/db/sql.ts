@@ -1,5 +1,5 @@
-import { isForReading } from './database.ts';
-import type { Database } from './database.ts';
+import { clientOf, isForReading } from './database.ts';
+import type { Connection, Database, Statement } from './database.ts';
 
 type Value = string | number | boolean | null;
 export type Row = Readonly<Record<string, Value>>;
@@ -11,13 +11,6 @@ export type Sql = {
   readonly run: (query: string, params?: readonly Value[]) => void;
   readonly insert: (table: string, rows: readonly Row[]) => void;
 };
-
-/** What the driver's connection can do, as far as it is used here. */
-type Statement = {
-  readonly all: (...params: readonly (string | number | null)[]) => unknown[];
-  readonly run: (...params: readonly (string | number | null)[]) => unknown;
-};
-type Connection = { readonly prepare: (query: string) => Statement };
 
 /** Values that one statement may hold; SQLite's own limit is far above. */
 const VALUES_PER_STATEMENT = 900;
@@ -69,12 +62,7 @@ function sqlOn(connection: Connection): Sql {
 
 async function withConnection<T>(database: Database, work: (connection: Connection) => T): Promise<T> {
   // The pool holds one connection, so whoever has it has the database to itself.
-  const { client } = database.em.getConnection().getKnex() as unknown as {
-    readonly client: {
-      readonly acquireConnection: () => Promise<Connection>;
-      readonly releaseConnection: (connection: Connection) => Promise<void>;
-    };
-  };
+  const client = clientOf(database);
   const connection = await client.acquireConnection();
   try {
     return work(connection);

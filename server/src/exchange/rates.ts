@@ -28,9 +28,7 @@ const comparable = (record: string): string =>
       : value,
   );
 const ordered = (record: string): string => {
-  const { from, per, base, hoursPerYear, burden } = JSON.parse(comparable(record)) as ReturnType<
-    typeof readStored
-  >;
+  const { from, per, base, hoursPerYear, burden } = readStored(comparable(record));
   return JSON.stringify([
     from,
     per,

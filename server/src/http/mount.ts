@@ -1,3 +1,4 @@
+import { isRecord } from '@wergon/core/result';
 import { createShared } from './shared.ts';
 import { whoOf } from './who.ts';
 import type { StandardId, WorkOrderId } from '@wergon/core/work';
@@ -199,7 +200,7 @@ function read(schema: z.ZodType | undefined, input: unknown, readsEach?: string)
   if (!schema) return { ok: true, value: undefined };
   const parsed = schema.safeParse(input);
   if (!parsed.success) return refuse('input.invalid', fieldProblemsOf(parsed.error));
-  const checked = readsEach === undefined ? input : { ...(input as object), [readsEach]: null };
+  const checked = readsEach === undefined ? input : { ...(isRecord(input) ? input : {}), [readsEach]: null };
   const illFormed = findIllFormed(checked);
   return illFormed
     ? refuse('input.invalid', [

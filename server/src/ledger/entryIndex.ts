@@ -1,3 +1,4 @@
+import { isRecord } from '@wergon/core/result';
 import type { TechnicianId } from '@wergon/core/people';
 import type { RecordedFields } from './stored.ts';
 import { readEnvelope, readFields } from './stored.ts';
@@ -78,7 +79,7 @@ export function indexEntry(
   { entry, body, sent }: Exclude<Incoming, { kind: 'unreadable' }>,
   recorded: Recorded,
 ): void {
-  const json = body as RecordedFields;
+  const json = isRecord(body) ? body : {};
   const target = recorded.stream === 'labor' ? textOf(json['target']) : null;
   const corrected = target === null ? undefined : findTechnician(sql, target);
   const isScanned = sent.via.length > 0;

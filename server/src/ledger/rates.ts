@@ -5,7 +5,7 @@ import type { RateEffect } from '@wergon/contract/people';
 import { formatCents, formatRate, sumCents } from '@wergon/core/money';
 import { costRatesOf, explainRate } from '@wergon/core/people';
 import type { RateRecord, TechnicianId } from '@wergon/core/people';
-import { ok } from '@wergon/core/result';
+import { isRecord, ok } from '@wergon/core/result';
 import { formatDay, inForceAt, earliestOf, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { TargetId } from '@wergon/core/ledger';
@@ -115,7 +115,7 @@ export function mountRates(mount: Mount, { database, clock, facts, live }: Ledge
         ]);
     }
     // Kept as it was sent, in the decimal strings that the schema has just read.
-    const record = JSON.stringify((req.body as { record: unknown }).record);
+    const record = JSON.stringify(isRecord(req.body) ? req.body['record'] : null);
     await database.em.fork().transactional(async (em) => {
       if (body.replaces !== null)
         await em.nativeDelete(CostRateEntity, { technician, fromDay: body.replaces });

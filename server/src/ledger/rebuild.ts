@@ -7,7 +7,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { parseInstant, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Database, Row, Sql } from '../db/index.ts';
-import { readSql, writeSql } from '../db/index.ts';
+import { readOwnJson, readSql, writeSql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { journalRows } from './journalRows.ts';
 import { DECISION_TABLES, findClosedUntil, markUnsettled, projectDecision } from './decisionRows.ts';
@@ -174,7 +174,7 @@ function turnToText(sql: Sql): void {
       for (const { id, body } of rows)
         if (isOld(body))
           sql.run(`update "${table}" set "body" = ? where "id" = ?`, [
-            canonicalJson(writeTimes(JSON.parse(body) as OldForm)),
+            canonicalJson(writeTimes(readOwnJson<OldForm>(body))),
             id,
           ]);
       const last = rows.at(-1);

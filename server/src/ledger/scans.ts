@@ -1,9 +1,8 @@
 import { readInstant } from './storedTime.ts';
-import type { RecordedFields } from './stored.ts';
 import { readEnvelope, readFields, readLaborEntry } from './stored.ts';
 import type { ScanJson } from '@wergon/contract/ledger';
 import type { EntryId } from '@wergon/core/ledger';
-import { Defect } from '@wergon/core/result';
+import { Defect, isRecord } from '@wergon/core/result';
 import { UserEntity } from '../access/index.ts';
 import type { Database, Sql } from '../db/index.ts';
 import { StationEntity } from '../shop/index.ts';
@@ -39,7 +38,7 @@ export function loadScan(sql: Sql, id: EntryId, names: Names): ScanJson {
       const { author, recordedAt } = around(envelope, names);
       const { why, set } = readFields(body);
       const was = before;
-      const changed = (set ?? {}) as RecordedFields;
+      const changed = isRecord(set) ? set : {};
       before = { ...before, ...changed };
       return {
         type,

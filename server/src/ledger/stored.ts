@@ -7,6 +7,7 @@ import { formatDay, formatInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Envelope } from './envelope.ts';
 import type { FloorAnswer } from './incoming.ts';
+import { readOwnJson } from '../db/index.ts';
 
 // All JSON of the ledger is written and read here. Entries are in one form wherever they are kept, that of the wire:
 // instants and days are text. What is read was written by this server from values that it had read with their schemas, so
@@ -23,6 +24,9 @@ export const writeTimes = <T extends Times>(given: T): Omit<T, 'at' | 'day'> & T
     ...(given.day == null ? {} : { day: formatDay(given.day) }),
   }) as Omit<T, 'at' | 'day'> & TimesText;
 
+/** What was read back is what was written. */
+const of = <Written>(read: object) => read as Written;
+
 const readTimes = <T extends TimesText>(json: T) => ({
   ...json,
   ...(json.at == null ? {} : { at: readInstant(json.at) }),
@@ -31,9 +35,9 @@ const readTimes = <T extends TimesText>(json: T) => ({
 
 /** An entry of the labor stream as it stands in the journal. */
 export function readEntry(body: string): Entry {
-  const json = JSON.parse(body) as TimesText & { readonly set?: TimesText };
+  const json = readOwnJson<TimesText & { readonly set?: TimesText }>(body);
   const read = json.set ? { ...readTimes(json), set: readTimes(json.set) } : readTimes(json);
-  return read as object as Entry;
+  return of<Entry>(read);
 }
 
 /** The same where it can be no correction. */
@@ -48,19 +52,19 @@ export const writeLaborEntry = (entry: LaborEntry): string => canonicalJson(writ
 type Floor = FloorEntry | FloorAnswer;
 /** An entry of the floor stream, of a type that its row has said. */
 export function readFloorEntry<Type extends Floor['type']>(body: string): Extract<Floor, { type: Type }> {
-  const json = readTimes(JSON.parse(body) as TimesText & { readonly ended?: string });
+  const json = readTimes(readOwnJson<TimesText & { readonly ended?: string }>(body));
   const read = json.ended === undefined ? json : { ...json, ended: readInstant(json.ended) };
-  return read as object as Extract<Floor, { type: Type }>;
+  return of<Extract<Floor, { type: Type }>>(read);
 }
 
 /** An entry's fields as they were recorded, to be shown and looked up by. */
 export type RecordedFields = Readonly<Record<string, unknown>>;
-export const readFields = (body: string): RecordedFields => JSON.parse(body) as RecordedFields;
+export const readFields = (body: string): RecordedFields => readOwnJson<RecordedFields>(body);
 
-export const readEnvelope = (text: string): Envelope => JSON.parse(text) as Envelope;
+export const readEnvelope = (text: string): Envelope => readOwnJson<Envelope>(text);
 
-export const readState = (text: string): LaborState => JSON.parse(text) as LaborState;
+export const readState = (text: string): LaborState => readOwnJson<LaborState>(text);
 export const writeState = (state: LaborState): string => JSON.stringify(state);
 
-export const readRunning = (text: string): readonly Running[] => JSON.parse(text) as readonly Running[];
+export const readRunning = (text: string): readonly Running[] => readOwnJson<readonly Running[]>(text);
 export const writeRunning = (running: readonly Running[]): string => JSON.stringify(running);

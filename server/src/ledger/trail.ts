@@ -4,9 +4,7 @@ import { readEnvelope, readFields } from './stored.ts';
 import { addDays } from '@wergon/core/time';
 import type { TrailJson } from '@wergon/contract/ledger';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
-import type { TargetId } from '@wergon/core/ledger';
-import type { TechnicianId } from '@wergon/core/people';
-import { ok } from '@wergon/core/result';
+import { findIn, isRecord, ok } from '@wergon/core/result';
 import type { LocalDay } from '@wergon/core/time';
 import type { LedgerContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
@@ -92,7 +90,7 @@ function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson
   const target = text('target');
   const original = target === null ? undefined : findOriginal(sql, target);
   const about = original?.body ?? body;
-  const set = (body['set'] ?? {}) as RecordedFields;
+  const set = isRecord(body['set']) ? body['set'] : {};
   const technician = about['technician'];
   return {
     seq: row.seq,
@@ -104,10 +102,7 @@ function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson
     recordedAt: readInstant(recordedAt),
     author: names.get(author.id) ?? author.id,
     source,
-    name:
-      typeof technician === 'string'
-        ? (facts.technicians.get(technician as TechnicianId)?.name ?? technician)
-        : null,
+    name: typeof technician === 'string' ? (findIn(facts.technicians, technician)?.name ?? technician) : null,
     about: sayAbout(facts, about),
     of: original
       ? { type: original.type, at: textOf(original.body, 'at') ?? textOf(original.body, 'day') }
@@ -140,11 +135,14 @@ function findOriginal(
 /** The tasks and activities that an entry names. */
 function sayAbout(facts: ShopFacts, { targets }: RecordedFields): string {
   if (!Array.isArray(targets)) return '';
-  return (targets as TargetId[])
+  return targets
+    .map(String)
     .map((target) => {
-      const task = facts.tasks.get(target);
+      const task = findIn(facts.tasks, target);
       const order = task && facts.orders.get(task.order);
-      return task ? `${order?.number ?? ''} ${task.title}` : (facts.activities.get(target)?.title ?? target);
+      return task
+        ? `${order?.number ?? ''} ${task.title}`
+        : (findIn(facts.activities, target)?.title ?? target);
     })
     .join(', ');
 }

@@ -1,6 +1,6 @@
+import { isRecord } from '@wergon/core/result';
 import type { Database, Sql } from '../db/index.ts';
 import { readSql } from '../db/index.ts';
-import type { Envelope } from './envelope.ts';
 import { GENESIS, chainHash } from './envelope.ts';
 import type { JournalRow } from './journalRows.ts';
 
@@ -35,15 +35,15 @@ export function verifyPart(sql: Sql, after: number, hash: string, most: number):
 function findFault(row: JournalRow, expected: number, previous: string): string | undefined {
   if (row.seq !== expected) return `entry ${expected} is missing`;
   const entry = readObject(row.body);
-  const envelope = readObject(row.envelope) as Partial<Envelope> | undefined;
+  const envelope = readObject(row.envelope);
   if (!entry) return 'its body is not JSON';
   if (!envelope) return 'its envelope is not JSON';
   // Halves of characters were let in once; the column holds what stands for them.
   const same = (text: unknown, column: string) => typeof text === 'string' && wellFormed(text) === column;
   if (!same(entry['id'], row.id)) return 'its id is another';
   if (entry['type'] !== row.type) return 'its type is another';
-  if (envelope.seq !== row.seq) return 'its place is another';
-  if (envelope.stream !== row.stream) return 'its stream is another';
+  if (envelope['seq'] !== row.seq) return 'its place is another';
+  if (envelope['stream'] !== row.stream) return 'its stream is another';
   const isCorrection = row.stream === 'labor' && ['void', 'restore', 'amend'].includes(row.type);
   if (isCorrection ? !same(entry['target'], row.corrects ?? '') : row.corrects !== null)
     return 'what it corrects is another';
@@ -55,7 +55,7 @@ const wellFormed = (text: string) => text.replace(/\p{Cs}/gu, '\uFFFD');
 function readObject(text: string): Readonly<Record<string, unknown>> | undefined {
   try {
     const value: unknown = JSON.parse(text);
-    return typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : undefined;
+    return isRecord(value) ? value : undefined;
   } catch {
     return undefined;
   }

@@ -1,10 +1,9 @@
 import { plannedSpan } from '@wergon/core/people';
 import type { LooseEndsJson } from '@wergon/contract/loose-ends';
 import type { EntryId, LooseEnd } from '@wergon/core/ledger';
-import type { TechnicianId } from '@wergon/core/people';
 import { looseEndKey } from '@wergon/core/loose-ends';
 import type { LikelyAnswer } from '@wergon/core/loose-ends';
-import { ok } from '@wergon/core/result';
+import { findIn, ok } from '@wergon/core/result';
 import { addDays } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { mayCorrect } from '../access/index.ts';
@@ -91,7 +90,7 @@ function findAccepted<End extends DatedLooseEnd>(sql: Sql, facts: ShopFacts, all
 const nameWith =
   ({ technicians }: ShopFacts, stations: ReadonlyMap<string, string>) =>
   (end: Queued): string | null => {
-    const nameOf = (id: string) => technicians.get(id as TechnicianId)?.name ?? '';
+    const nameOf = (id: string) => findIn(technicians, id)?.name ?? '';
     if (end.technician !== undefined)
       return end.kind === 'badge-pair'
         ? [end.technician, end.about ?? ''].map(nameOf).join(', ')

@@ -1,13 +1,12 @@
 import { createHash } from 'node:crypto';
-import type { ShiftLine } from '@wergon/core/ledger';
-import { adjustmentsOf, payPeriodOf } from '@wergon/core/pay';
-import type { ClosedLine, PayPeriod, PayRule } from '@wergon/core/pay';
+import { closeDays, owedOf, periodToClose, periodsUpTo } from '@wergon/core/pay';
+import type { ClosedLine, Owed, PayDay, PayPeriod, PayRule } from '@wergon/core/pay';
 import { Defect } from '@wergon/core/result';
-import { parseDay, earliestOf, latestOf, addDays } from '@wergon/core/time';
+import { parseDay, earliestOf, latestOf } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Sql } from '../db/index.ts';
-import type { LeftOut, ShiftDay } from '../ledger/index.ts';
+import type { ShiftDay } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { settingsOf } from '../shop/index.ts';
 import { isPayable } from '../approval/index.ts';
@@ -82,10 +81,6 @@ export function loadClosedLines(
   };
 }
 
-/** What closed periods still owe: lines beyond what they have paid, and the days of which nothing is owed yet, because
- *  nobody has approved them as they are now. */
-export type Owed = { readonly adjustments: readonly ClosedLine[]; readonly waiting: readonly LeftOut[] };
-
 /** Days of one person that lie nearer than this are derived together. */
 const NEAR = 7;
 
@@ -95,19 +90,12 @@ export function findOwed(sql: Sql, facts: ShopFacts, now: Instant): Owed {
   const periods = loadClosedPeriods(sql);
   const [first, last] = [periods[0], periods.at(-1)];
   if (!first || !last) return { adjustments: [], waiting: [] };
-  const derived: ShiftLine[] = [];
+  const days: PayDay[] = [];
   const closed: ClosedLine[] = [];
-  const waiting: LeftOut[] = [];
-  for (const { technician, days } of loadUnsettled(sql, first.firstDay, last.lastDay)) {
-    const [firstDay, lastDay] = [earliestOf(days), latestOf(days)];
-    const found = loadShiftDays(sql, facts, { firstDay, lastDay, people: [technician] }, now).filter(
-      ({ day }) => days.has(day),
-    );
-    const isWaiting = new Set(found.filter((each) => !isPayable(facts, each)).map(({ day }) => day));
-    for (const { day, lines, isOpen } of found) {
-      if (!isWaiting.has(day)) derived.push(...lines);
-      if (isWaiting.has(day) || isOpen) waiting.push({ technician, day });
-    }
+  for (const { technician, days: asked } of loadUnsettled(sql, first.firstDay, last.lastDay)) {
+    const [firstDay, lastDay] = [earliestOf(asked), latestOf(asked)];
+    const found = loadShiftDays(sql, facts, { firstDay, lastDay, people: [technician] }, now);
+    days.push(...payDays(facts, found).filter(({ day }) => asked.has(day)));
     closed.push(
       ...sql
         .all<ClosedRow>(
@@ -115,12 +103,15 @@ export function findOwed(sql: Sql, facts: ShopFacts, now: Instant): Owed {
           [technician, firstDay, lastDay],
         )
         .map(readClosed)
-        // A day that is gone altogether is not waiting: what was paid for it is taken back.
-        .filter(({ shiftDay }) => days.has(shiftDay) && !isWaiting.has(shiftDay)),
+        .filter(({ shiftDay }) => asked.has(shiftDay)),
     );
   }
-  return { adjustments: adjustmentsOf(derived, closed), waiting };
+  return owedOf(days, closed);
 }
+
+/** Shift days as a period sees them. */
+const payDays = (facts: ShopFacts, days: readonly ShiftDay[]): readonly PayDay[] =>
+  days.map((day) => ({ ...day, isPayable: isPayable(facts, day) }));
 
 /** Days of closed periods that may differ from what was paid, in runs of one person's days near each other. */
 function loadUnsettled(
@@ -144,35 +135,16 @@ function loadUnsettled(
 }
 
 /** The decision that closes a period: what it pays of its days, what it owed for earlier ones, and what it leaves out. */
-export function closingOf(
+export const closingOf = (
   facts: ShopFacts,
   { firstDay, lastDay }: PayPeriod,
   days: readonly ShiftDay[],
-  { adjustments, waiting }: Owed,
-) {
-  const isPaid = (day: ShiftDay) => isPayable(facts, day);
-  const leftOut = days.filter((day) => !isPaid(day) || day.isOpen);
-  return {
-    type: 'close' as const,
-    firstDay,
-    lastDay,
-    lines: days.filter(isPaid).flatMap(({ lines }) => lines),
-    adjustments,
-    leftOut: [...waiting, ...leftOut.map(({ technician, day }) => ({ technician, day }))],
-  };
-}
+  owed: Owed,
+) => ({ type: 'close' as const, firstDay, lastDay, ...closeDays(payDays(facts, days), owed) });
 
-/** The first day of the period that closes next. */
-export function nextPeriod(sql: Sql, facts: ShopFacts, now: Instant): PayPeriod {
-  const rule = payRuleOf(facts);
-  const last = loadClosedPeriods(sql).at(-1);
-  if (last) {
-    const firstDay = addDays(last.lastDay, 1);
-    // A changed rule takes hold where the closed periods end.
-    return { firstDay, lastDay: payPeriodOf(firstDay, rule).lastDay };
-  }
-  return payPeriodOf(findFirstDay(sql) ?? facts.zone.dayAt(now), rule);
-}
+/** The period that closes next. */
+export const nextPeriod = (sql: Sql, facts: ShopFacts, now: Instant): PayPeriod =>
+  periodToClose(payRuleOf(facts), loadClosedPeriods(sql).at(-1), findFirstDay(sql) ?? facts.zone.dayAt(now));
 
 /** The first day of which anything is known: a look into an index for each person, however long the history is. */
 function findFirstDay(sql: Sql): LocalDay | undefined {
@@ -193,23 +165,14 @@ export function findPeriod(
 ): PayPeriod | undefined {
   const closed = loadClosedPeriods(sql).find((each) => each.firstDay === firstDay);
   if (closed) return closed;
-  let period = nextPeriod(sql, facts, now);
-  while (period.firstDay < firstDay) period = payPeriodOf(addDays(period.lastDay, 1), payRuleOf(facts));
-  return period.firstDay === firstDay ? period : undefined;
+  return periodsUpTo(nextPeriod(sql, facts, now), payRuleOf(facts), firstDay).find(
+    (each) => each.firstDay === firstDay,
+  );
 }
 
 /** Periods that are not closed, the oldest first, up to the one that runs. */
-export function openPeriods(sql: Sql, facts: ShopFacts, now: Instant): readonly PayPeriod[] {
-  const today = facts.zone.dayAt(now);
-  const open: PayPeriod[] = [];
-  for (
-    let period = nextPeriod(sql, facts, now);
-    period.firstDay <= today;
-    period = payPeriodOf(addDays(period.lastDay, 1), payRuleOf(facts))
-  )
-    open.push(period);
-  return open;
-}
+export const openPeriods = (sql: Sql, facts: ShopFacts, now: Instant): readonly PayPeriod[] =>
+  periodsUpTo(nextPeriod(sql, facts, now), payRuleOf(facts), facts.zone.dayAt(now));
 
 /** What a closing was seen to hold: the days with their stamps and states. */
 export const stampOfPeriod = (days: readonly ShiftDay[], adjustments: readonly ClosedLine[]): string =>

@@ -1,5 +1,6 @@
 import type { PayPeriodJson } from '@wergon/contract/pay';
-import type { ClosedLine, PayPeriod } from '@wergon/core/pay';
+import { refuseClosing } from '@wergon/core/pay';
+import type { ClosedLine, Owed, PayPeriod } from '@wergon/core/pay';
 import { formatCents, sumCents } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
 import { formatDay } from '@wergon/core/time';
@@ -25,7 +26,6 @@ import {
   stampOfPeriod,
 } from './periods.ts';
 import { isPayable } from '../approval/index.ts';
-import type { Owed } from './periods.ts';
 
 /** So many closed periods are listed. */
 const LISTED = 26;
@@ -142,7 +142,7 @@ function seePeriod(sql: Sql, facts: ShopFacts, firstDay: LocalDay, now: Instant)
 }
 
 const refusalToClose = ({ closed, isNext, isOver }: Seen) =>
-  closed ? 'pay.closed' : !isOver ? 'pay.not_over' : !isNext ? 'pay.earlier_open' : undefined;
+  refuseClosing({ isClosed: closed !== undefined, isNext, isOver });
 
 const REFUSALS = {
   'pay.closed': 'closed',

@@ -3,8 +3,7 @@ import type { Rate } from '@wergon/core/money';
 import type { LocalDay, Instant, Seconds } from '@wergon/core/time';
 import type { InferEntity } from '@mikro-orm/core';
 import type { PatternWeek, TechnicianId } from '@wergon/core/people';
-import type { Action } from '@wergon/core/scan';
-import type { BadgeId, Language } from '@wergon/core/station';
+import type { BadgeId, Language, PersonAct } from '@wergon/core/station';
 
 export const TechnicianEntity = defineEntity({
   name: 'Technician',
@@ -50,7 +49,7 @@ export const PersonLabelEntity = defineEntity({
   properties: {
     code: p.string().primary(),
     badge: p.string().$type<BadgeId>().index(),
-    action: p.string().$type<Action>(),
+    action: p.string().$type<PersonAct>(),
   },
 });
 

@@ -4,6 +4,7 @@ import { formatRate } from '@wergon/core/money';
 import { explainRate } from '@wergon/core/people';
 import type { RateRecord, TechnicianId } from '@wergon/core/people';
 import type { LocalDay } from '@wergon/core/time';
+import { readOwnJson } from '../db/index.ts';
 import type { Database } from '../db/index.ts';
 import { CostRateEntity } from './entities.ts';
 
@@ -11,7 +12,7 @@ type StoredRecord = RatesJson['records'][number]['record'];
 
 /** A rate as it is kept: the decimal strings that were entered, and the shop's names for its burden. */
 export const readStored = (record: string): StoredRecord => {
-  const { burden = [], ...rest } = JSON.parse(record) as StoredRecord;
+  const { burden = [], ...rest } = readOwnJson<StoredRecord>(record);
   return { ...rest, burden: burden.map((item) => ({ ...item, name: item.name ?? '' })) };
 };
 
@@ -28,7 +29,7 @@ export function explainStored(stored: StoredRecord): RatesJson['records'][number
       { name: 'Base', amount: `${stored.base} ${per}`, perHour: formatRate(base) },
       ...stored.burden.map(({ name, kind, value }, i) => ({
         name: name || 'Burden',
-        amount: `${value} ${UNITS[kind as keyof typeof UNITS]}`,
+        amount: `${value} ${UNITS[kind]}`,
         perHour: formatRate(burden[i] ?? base),
       })),
     ],

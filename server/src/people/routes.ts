@@ -1,24 +1,28 @@
-import { randomUUID } from 'node:crypto';
 import { formatRate } from '@wergon/core/money';
 import { costRateOn } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import type { Context, Mount } from '../http/index.ts';
-import { costRatesByTechnician, gradeRatesOf } from './costRates.ts';
+import { costRatesByTechnician } from './costRates.ts';
 import { refuse } from '../http/index.ts';
 import { drawRandomCode } from '../scan/index.ts';
 import { ensureListItems } from '../shop/index.ts';
 import { mountBadges } from './badges.ts';
 import { BadgeEntity, CostRateEntity, GradeEntity, TechnicianEntity } from './entities.ts';
+import { mountGrades } from './grades.ts';
 import { hashPin } from './pins.ts';
 import { mountPlans } from './plans.ts';
 import { addTechnician, columnsOf, writeTechnician } from './technicians.ts';
 
+/** Routes of people: who they are, what they carry, when they are here, and the grades they work at. */
 export function mountPeople(mount: Mount, context: Context): void {
-  const { database, clock, shop, setupChanged } = context;
-  const changed = () => setupChanged('shop');
   mountBadges(mount, context);
   mountPlans(mount, context);
+  mountGrades(mount, context);
+  mountNames(mount, context);
+  mountTechnicians(mount, context);
+}
 
+function mountNames(mount: Mount, { database, clock, shop }: Context): void {
   mount('people', async ({ who }) => {
     const em = database.em.fork();
     const technicians = await em.findAll(TechnicianEntity);
@@ -57,7 +61,9 @@ export function mountPeople(mount: Mount, context: Context): void {
         .map(({ id, name, department }) => ({ id, name, department })),
     });
   });
+}
 
+function mountTechnicians(mount: Mount, { database, setupChanged }: Context): void {
   const findNumber = (number: string) => database.em.fork().findOne(TechnicianEntity, { number });
   const findBadGrade = async (grade: string | null) =>
     grade !== null && !(await database.em.fork().findOne(GradeEntity, { id: grade }))
@@ -74,7 +80,7 @@ export function mountPeople(mount: Mount, context: Context): void {
       await ensureListItems(em, { department: [body.department], crew: [body.crew] });
       return addTechnician(em, body, drawRandomCode('badge'));
     });
-    changed();
+    setupChanged('shop');
     return ok({ id });
   });
 
@@ -88,7 +94,7 @@ export function mountPeople(mount: Mount, context: Context): void {
       await ensureListItems(em, { department: [body.department], crew: [body.crew] });
       return em.nativeUpdate(TechnicianEntity, { id }, columnsOf(body));
     });
-    changed();
+    setupChanged('shop');
     return found > 0 ? ok(null) : refuse('record.not_found');
   });
 
@@ -97,37 +103,7 @@ export function mountPeople(mount: Mount, context: Context): void {
     const found = await database.em
       .fork()
       .nativeUpdate(TechnicianEntity, { id: param('technician') }, { pinHash });
-    changed();
+    setupChanged('shop');
     return found > 0 ? ok(null) : refuse('record.not_found');
-  });
-
-  const findGrade = (name: string) => database.em.fork().findOne(GradeEntity, { name });
-  const gradeTaken = () =>
-    refuse('record.taken', [{ field: 'name', message: 'there is a grade of this name' }]);
-
-  mount('addGrade', async ({ body }) => {
-    if (await findGrade(body.name)) return gradeTaken();
-    const id = randomUUID();
-    await database.em.fork().insert(GradeEntity, { id, ...body, rates: null });
-    changed();
-    return ok({ id });
-  });
-
-  mount('saveGrade', async ({ param, body }) => {
-    const id = param('grade');
-    const taken = await findGrade(body.name);
-    if (taken && taken.id !== id) return gradeTaken();
-    const grade = await database.em.fork().findOne(GradeEntity, { id });
-    if (!grade) return refuse('record.not_found');
-    // Work of days gone by stays at the standard rate of those days.
-    const today = (await shop.get()).zone.dayAt(clock.now());
-    const earlier = gradeRatesOf(grade).filter(({ from }) => from < today);
-    const rates =
-      body.standardRate === grade.standardRate
-        ? (grade.rates ?? null)
-        : [...earlier, { from: today, rate: body.standardRate }];
-    await database.em.fork().nativeUpdate(GradeEntity, { id }, { ...body, rates });
-    changed();
-    return ok(null);
   });
 }

@@ -12,14 +12,20 @@ import { ownWeek } from '@wergon/core/attendance';
 import type { TechnicianId } from '@wergon/core/people';
 import { mondayOf, addDays } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
+import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
+import { ok } from '@wergon/core/result';
+import type { Mount } from '../http/index.ts';
+import { refuse } from '../http/index.ts';
+import type { StationContext } from './context.ts';
+import { findToConfirm, writeToConfirm } from './confirm.ts';
 import { loadHours, loadPresence, findState, loadStints } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 
 const WEEK = 7;
 
 /** One technician's own week up to now, day by day: attended, charged, and on what. */
-export function loadOwnTime(
+function loadOwnTime(
   sql: Sql,
   facts: ShopFacts,
   technician: TechnicianId,
@@ -61,4 +67,20 @@ export function loadOwnTime(
     weekChargedSeconds: week.reduce((sum, { chargedSeconds }) => sum + chargedSeconds, 0),
     days: week,
   };
+}
+
+/** The route by which somebody who has proved at a station who they are sees their own week. */
+export function mountOwnTime(mount: Mount, { database, clock, facts, proofs }: StationContext): void {
+  mount('ownTime', async ({ body: { technician, proof }, who }) => {
+    const known = await facts.get();
+    if (!known.technicians.has(technician)) return refuse('record.not_found');
+    if (!proofs.holds(proof, who.station.id, technician)) return refuse('access.not_proved');
+    const now = clock.now();
+    return ok(
+      await readSql(database, (sql) => ({
+        ...loadOwnTime(sql, known, technician, now),
+        toConfirm: findToConfirm(sql, known, technician, now).map(writeToConfirm),
+      })),
+    );
+  });
 }

@@ -66,9 +66,11 @@ async function readWorkbook(bytes: ArrayBuffer): Promise<Table> {
 function textOf(value: unknown): string {
   if (value === null || value === undefined) return '';
   if (value instanceof Date) return value.toISOString().slice(0, 10);
-  if (typeof value !== 'object') return String(value as string | number | boolean);
+  if (typeof value === 'string' || typeof value === 'number' || typeof value === 'boolean')
+    return String(value);
+  if (typeof value !== 'object') return '';
   if ('result' in value) return textOf(value.result);
-  if ('richText' in value) return (value.richText as { text: string }[]).map(({ text }) => text).join('');
+  if ('richText' in value && Array.isArray(value.richText)) return value.richText.map(textOf).join('');
   if ('text' in value) return textOf(value.text);
   return '';
 }

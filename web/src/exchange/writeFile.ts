@@ -14,5 +14,5 @@ export async function writeXlsx(name: string, { columns, rows }: Written): Promi
   const sheet = book.addWorksheet(name);
   sheet.addRow([...columns]).font = { bold: true };
   for (const row of rows) sheet.addRow(row.map(neutralize));
-  return (await book.xlsx.writeBuffer()) as unknown as ArrayBuffer;
+  return Uint8Array.from(new Uint8Array(await book.xlsx.writeBuffer())).buffer;
 }

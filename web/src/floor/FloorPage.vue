@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { TechnicianId } from '@wergon/core/people';
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -42,18 +41,12 @@ const people = computed(
 const units = computed(
   () => new Map((query.data.value?.orderDetails ?? []).map(({ order, unit }) => [order, unit])),
 );
-const isPlannedNow = (id: TechnicianId) => {
-  const planned = people.value.get(id)?.planned;
-  return planned ? planned.from <= now.value && now.value < planned.to : false;
-};
-const isAway = (lane: Lane) =>
-  isShown(lane, 'not here', people.value.get(lane.technician.id), isPlannedNow(lane.technician.id));
+const isIn = (lane: Lane, wanted: Shown) =>
+  isShown(lane, wanted, people.value.get(lane.technician.id), now.value);
+const isAway = (lane: Lane) => isIn(lane, 'not here');
 const away = computed(() => lanes.value.filter((lane) => !lane.technician.hasLeft && isAway(lane)));
 /** What people are doing now says nothing of a day gone by. */
-const isAmong = (lane: Lane, wanted: Shown) =>
-  isToday.value
-    ? isShown(lane, wanted, people.value.get(lane.technician.id), isPlannedNow(lane.technician.id))
-    : isDrawn(lane);
+const isAmong = (lane: Lane, wanted: Shown) => (isToday.value ? isIn(lane, wanted) : isDrawn(lane));
 const present = computed(() => lanes.value.filter((lane) => isAmong(lane, 'everybody')));
 /** Who is not signed in: what they asked for they asked without. */
 const out = computed(

@@ -1,3 +1,4 @@
+import { isMissing } from '@wergon/core/floor';
 import type { FloorJson } from '@wergon/contract/floor';
 import type { Block, Board, Lane } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
@@ -26,13 +27,8 @@ type Person = FloorJson['people'][number];
 /** Whether anything stands on a lane. */
 export const isDrawn = ({ blocks, enteredSeconds }: Lane): boolean => blocks.length > 0 || enteredSeconds > 0;
 
-/** Whether a lane belongs to what is shown. Somebody is planned and not in between the planned beginning and end. */
-export function isShown(
-  lane: Lane,
-  shown: Shown,
-  person: Person | undefined,
-  isPlannedNow: boolean,
-): boolean {
+/** Whether a lane belongs to what is shown. */
+export function isShown(lane: Lane, shown: Shown, person: Person | undefined, now: Instant): boolean {
   switch (shown) {
     case 'everybody':
       return isDrawn(lane) || lane.presently !== 'out';
@@ -45,7 +41,7 @@ export function isShown(
     case 'no task':
       return lane.presently === 'nothing';
     case 'not here':
-      return lane.presently === 'out' && isPlannedNow && person?.isAway !== true;
+      return person !== undefined && isMissing(lane.presently, person, now);
   }
 }
 

@@ -7,7 +7,6 @@ import { useRoute } from 'vue-router';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
 import type { LabelCell } from '@wergon/core/labels';
 import { CALIBRATION_TEXT, titleOfAction } from '@wergon/core/scan';
-import type { Action } from '@wergon/core/scan';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
 import { callRoute, wordsOf, useDesk } from '../kit/index.ts';
@@ -93,7 +92,7 @@ const cells = computed((): readonly LabelCell[] => {
       );
     case 'actions':
       return (data?.actions ?? []).map(({ action, code }) => ({
-        title: titleOfAction(action as Action),
+        title: titleOfAction(action),
         detail: '',
         code,
       }));

@@ -56,7 +56,7 @@ function begin(from: (typeof records.value)[number]['record'] | undefined, isRep
         per: from.per,
         base: from.base,
         hoursPerYear: from.hoursPerYear ?? '',
-        burden: from.burden.map((item) => ({ ...item }) as Item),
+        burden: from.burden.map((item) => ({ ...item })),
         grade: from.grade ?? person.value?.grade ?? null,
       }
     : { ...EMPTY, from: today.value, grade: person.value?.grade ?? null };

@@ -84,7 +84,7 @@ export async function openOutbox(): Promise<Outbox> {
     const taken = answer.value.results[0]?.result === 'refused' ? [] : [next];
     await from.acknowledge([keys[1] ?? 0], taken, answer.value.seq);
     counts.delete(key);
-    const { technician = '', type = '' } = (entries[0]?.entry ?? {}) as Body;
+    const { technician = '', type = '' } = bodyOf(entries[0]);
     const told: Refused = { technician, what: type, why: `set aside (${status})` };
     return [told, ...findRefused([next], answer.value)];
   }
@@ -122,13 +122,16 @@ export async function openOutbox(): Promise<Outbox> {
   };
 }
 
+/** An entry as this page wrote it. */
+const bodyOf = (sent: SentEntry | undefined): Body => sent?.entry ?? {};
+
 type Body = { readonly type?: string; readonly technician?: string };
 
 function findRefused(entries: readonly SentEntry[], { results }: BatchResult): Refused[] {
   return results.flatMap(({ result, problem }, i) => {
     if (result !== 'refused') return [];
     // Written by this page, so it is an entry in JSON.
-    const { type = '', technician = '' } = (entries[i]?.entry ?? {}) as Body;
+    const { type = '', technician = '' } = bodyOf(entries[i]);
     const why = (problem?.errors ?? []).map(({ message }) => message).join('; ');
     return [{ technician, what: type, why }];
   });

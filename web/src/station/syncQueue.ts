@@ -113,3 +113,4 @@ export function createSending({ onKept, onPeer }: Told) {
     },
   };
 }
+export type Sending = ReturnType<typeof createSending>;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { given } from '@wergon/core/result';
 import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
-import type { TapeEditJson } from '@wergon/contract/tape';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
@@ -34,7 +34,7 @@ const draft = computed(() => props.editing.draft.value);
 const body = refDebounced(props.editing.body, REST);
 const effect = useQuery({
   queryKey: ['edit-effect', body],
-  queryFn: () => callRoute('previewEdit', { body: body.value as TapeEditJson }),
+  queryFn: () => callRoute('previewEdit', { body: given(body.value) }),
   // The body rests behind what is drawn: what it rests at may still be the block as it is.
   enabled: computed(() => body.value !== undefined && changes(body.value) && props.editing.isChanged.value),
   placeholderData: keepPreviousData,

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { given } from '@wergon/core/result';
 import { BButton } from 'bootstrap-vue-next';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
-import type { PresenceEditJson } from '@wergon/contract/tape';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
 import { callRoute, sayRefusal, sayClock } from '../kit/index.ts';
@@ -24,7 +24,7 @@ const becomes = computed(() => draft.value?.becomes ?? null);
 const body = refDebounced(props.editing.body, REST);
 const effect = useQuery({
   queryKey: ['presence-effect', body],
-  queryFn: () => callRoute('previewPresence', { body: body.value as PresenceEditJson }),
+  queryFn: () => callRoute('previewPresence', { body: given(body.value) }),
   enabled: computed(() => body.value !== undefined && props.editing.body.value !== undefined),
   placeholderData: keepPreviousData,
   retry: false,

@@ -14,9 +14,12 @@ const flat = (messages: Partial<Translation>): Record<string, string> =>
     ),
   );
 
+/** What is spoken until a language is chosen. */
+const FIRST: Language = 'en';
+
 const i18n = createI18n({
   legacy: false,
-  locale: 'en' as Language,
+  locale: FIRST,
   fallbackLocale: 'en',
   messages: {} as Partial<Record<Language, Record<string, string>>>,
   // Some names hold dots and spaces; none of them is a path.

@@ -33,7 +33,7 @@ function say(field: string, json: string): string {
     ? t('common.nothing')
     : typeof value === 'object'
       ? JSON.stringify(value)
-      : String(value as string | number);
+      : String(value);
 }
 const columns = computed((): readonly Column<Conflict>[] => [
   {

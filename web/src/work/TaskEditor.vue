@@ -5,7 +5,7 @@ import type { Preparation } from '@wergon/contract/work';
 import { formatCents } from '@wergon/core/money';
 import type { OrderEstimate } from '@wergon/core/work';
 import { CheckField, FormField, PlainButton } from '../kit/parts/index.ts';
-import { useDesk, useSortable } from '../kit/index.ts';
+import { toPlain, useDesk, useSortable } from '../kit/index.ts';
 import { ChargeFields } from '../shop/index.ts';
 import AssignedField from './AssignedField.vue';
 import { HOURS, HOUR_WORDS, areHours, newTask } from './orderDraft.ts';
@@ -43,7 +43,7 @@ function splitTask(i: number): void {
   if (!task) return;
   const [first, second] = props.split(task) ?? ['', ''];
   const part: TaskDraft = {
-    ...(JSON.parse(JSON.stringify(task)) as TaskDraft),
+    ...toPlain(task),
     id: null,
     title: t('work.partTwo', { title: task.title }),
     setupHours: '',

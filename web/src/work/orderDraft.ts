@@ -1,3 +1,4 @@
+import { keysOf } from '@wergon/core/result';
 import type { NewOrderInput, Preparation, StandardTaskJson } from '@wergon/contract/work';
 import type { OrderJson } from '@wergon/contract/compare';
 import { centsOf, formatDecimal, fraction, parseDecimal, parseRate, toRate } from '@wergon/core/money';
@@ -238,13 +239,18 @@ export type Conflict = { readonly field: keyof OrderDraft; readonly mine: string
  *  mine stands and the conflict is named. */
 export function joinDrafts(base: OrderDraft, mine: OrderDraft, theirs: OrderDraft) {
   const { conflicts, theirsOnly } = mergeChanges(inJson(base), inJson(mine), inJson(theirs));
-  const taken = Object.fromEntries(
-    theirsOnly.map(({ field, after }) => [field, JSON.parse(after) as unknown]),
-  );
+  const fields = keysOf(mine);
+  const joined = { ...mine };
+  const take = <Field extends keyof OrderDraft>(field: Field) => {
+    joined[field] = theirs[field];
+  };
+  const taken = fields.filter((field) => theirsOnly.some((change) => change.field === field));
+  taken.forEach(take);
   return {
-    joined: { ...mine, ...taken } as OrderDraft,
-    taken: theirsOnly.map(({ field }) => field as keyof OrderDraft),
-    // Fields come from the drafts themselves.
-    conflicts: conflicts as unknown as Conflict[],
+    joined,
+    taken,
+    conflicts: fields.flatMap((field): Conflict[] =>
+      conflicts.filter((conflict) => conflict.field === field).map((conflict) => ({ ...conflict, field })),
+    ),
   };
 }

@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { keysOf } from '@wergon/core/result';
 import { LANGUAGES, chooseLanguage, currentLanguage } from '../../words/index.ts';
-import type { Language } from '../../words/index.ts';
 import PlainButton from './PlainButton.vue';
 
-const others = (Object.keys(LANGUAGES) as Language[]).filter((each) => each !== currentLanguage());
+const others = keysOf(LANGUAGES).filter((each) => each !== currentLanguage());
 </script>
 
 <template>

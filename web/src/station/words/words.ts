@@ -1,3 +1,4 @@
+import { tableOf } from '@wergon/core/result';
 import type { Question, Said, StationRefusal } from '@wergon/core/station';
 import { namesIn, sayIn, sayList } from '../../words/index.ts';
 import type { Language, Say } from '../../words/index.ts';
@@ -10,8 +11,7 @@ const allIn = <R extends 'stationPrompt' | 'stationWord' | 'stationRequest' | 's
   room: R,
   say: Say,
 ) => said(namesIn(room), (name) => say(`${room}.${name}` as Parameters<Say>[0]));
-const said = <K extends string>(names: readonly K[], sayOf: (name: K) => string) =>
-  Object.fromEntries(names.map((name) => [name, sayOf(name)])) as Readonly<Record<K, string>>;
+const said = <K extends string>(names: readonly K[], sayOf: (name: K) => string) => tableOf(names, sayOf);
 
 const SECONDS_PER_MINUTE = 60;
 const MINUTES_PER_HOUR = 60;
@@ -62,8 +62,8 @@ export function wordsIn(language: Language) {
       shared: (isByEstimate: boolean) =>
         isByEstimate ? screen['shared.byEstimate'] : screen['shared.equally'],
       /** What can be scanned, and what comes of it. */
-      ways: [0, 1, 2, 3].map((i) => wayOf(`ways.${i}`, say)),
-      signWays: [0, 1].map((i) => wayOf(`signWays.${i}`, say)),
+      ways: WAYS.map((name) => wayOf(name, say)),
+      signWays: SIGN_WAYS.map((name) => wayOf(name, say)),
     },
   };
 }
@@ -71,9 +71,11 @@ export type Words = ReturnType<typeof wordsIn>;
 /** What a button of the station does. */
 export type Button = keyof Words['button'];
 
-const wayOf = (name: string, say: Say) => ({
-  scan: say(`stationScreen.${name}.scan` as Parameters<Say>[0]),
-  then: say(`stationScreen.${name}.then` as Parameters<Say>[0]),
+const WAYS = ['ways.0', 'ways.1', 'ways.2', 'ways.3'] as const;
+const SIGN_WAYS = ['signWays.0', 'signWays.1'] as const;
+const wayOf = (name: (typeof WAYS | typeof SIGN_WAYS)[number], say: Say) => ({
+  scan: say(`stationScreen.${name}.scan`),
+  then: say(`stationScreen.${name}.then`),
 });
 
 const spoken = new Map<Language, Words>();

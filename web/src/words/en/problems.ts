@@ -1,7 +1,5 @@
 import { PROBLEMS } from '@wergon/contract/wire';
-import type { ProblemCode } from '@wergon/contract/wire';
+import { keysOf, tableOf } from '@wergon/core/result';
 
 /** What the server refuses with, by its code; the contract has the English. */
-export const problems = Object.fromEntries(
-  Object.entries(PROBLEMS).map(([code, [, title]]) => [code, title]),
-) as Readonly<Record<ProblemCode, string>>;
+export const problems = tableOf(keysOf(PROBLEMS), (code) => PROBLEMS[code][1]);
