@@ -3,6 +3,9 @@ const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescri
 /** Packages that are published as modules only, which the runner cannot load as they are. */
 const MODULES = [
   '@noble/hashes',
+  '@regle/core',
+  '@regle/rules',
+  '@regle/schemas',
   '@tanstack/match-sorter-utils',
   '@tanstack/store',
   '@tanstack/table-core',
@@ -31,8 +34,6 @@ export default {
   transformIgnorePatterns: [`/node_modules/(?!(${MODULES})/)`],
   moduleNameMapper: {
     '^@wergon/(core|contract|server|demo)/([a-z-]+)$': '<rootDir>/$1/src/$2/index.ts',
-    // Its languages are published as modules and as what the runner loads.
-    '^zod/v4/locales/(.+)\\.js$': '<rootDir>/node_modules/zod/v4/locales/$1.cjs',
     '^fast-check$': '<rootDir>/scripts/seededChecks.cjs',
     // How things look is looked at, not computed.
     '\\.css$': '<rootDir>/scripts/noStyles.cjs',

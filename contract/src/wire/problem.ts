@@ -1,3 +1,4 @@
+import './plainErrors.ts';
 import { z } from 'zod';
 
 /** One thing that is wrong with an input, and where. */

@@ -10,14 +10,15 @@ import type { FirstRun } from './firstRun.ts';
 import { t } from '../words/index.ts';
 
 const emit = defineEmits<{ done: [session: SessionView] }>();
-const form = useForm<FirstRun>({
+const EMPTY: FirstRun = {
   shopName: '',
   zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   currency: 'EUR',
   name: '',
   userName: '',
   password: '',
-});
+};
+const form = useForm(EMPTY, 'firstRun', (fields) => ({ ...fields }));
 const body = computed(() => form.fields.value);
 const now = useNow();
 const clock = computed(() => clockIn(body.value.zone, now.value));

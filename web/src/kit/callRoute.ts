@@ -2,7 +2,7 @@ import { ref } from 'vue';
 import { ROUTES, UnreadableAnswer, readResponse } from '@wergon/contract/routes';
 import type { BodyOf, ResponseOf, Route, RouteName } from '@wergon/contract/routes';
 import { PROBLEMS, fieldProblemsOf, problemSchema } from '@wergon/contract/wire';
-import type { Problem } from '@wergon/contract/wire';
+import type { FieldProblem, Problem } from '@wergon/contract/wire';
 import { toPlain } from './toPlain.ts';
 import { isPersonThere } from './presence.ts';
 import { sayFieldProblem, sayTerm, t } from '../words/index.ts';
@@ -105,10 +105,11 @@ export async function callRoute<Name extends RouteName>(
 export function wordsOf(error: unknown): string {
   if (error instanceof UnreadableAnswer) return t('kit.thisPageAndTheServerAreOfDifferent');
   if (!(error instanceof CallFailed)) return t('kit.somethingWentWrongOnThisPage');
-  const fields =
-    error.problem?.errors?.map(({ field, message }) => `${field}: ${sayFieldProblem(message)}`) ?? [];
-  return fields.length > 0 ? fields.join('; ') : error.message;
+  return sayFields(error.problem?.errors ?? []) || error.message;
 }
+/** Fields with what is wrong with each. */
+export const sayFields = (errors: readonly FieldProblem[]): string =>
+  errors.map(({ field, message }) => `${field}: ${sayFieldProblem(message)}`).join('; ');
 
 /** The same as a sentence: what is wrong, and then why. */
 export function sayRefusal(error: unknown): string {

@@ -21,6 +21,8 @@ export const callRoute = async (name: string, options?: Record<string, unknown>)
   return Promise.resolve().then(() => server.answer(call));
 };
 export const wordsOf = (error: Error): string => error.message;
+export const sayFields = (errors: readonly { field: string; message: string }[]): string =>
+  errors.map(({ field, message }) => `${field}: ${message}`).join('; ');
 export const sayRefusal = (error: Error): string =>
   error instanceof CallFailed && error.problem
     ? [error.message, ...(error.problem.errors ?? []).map(({ message }) => message)].join(': ')

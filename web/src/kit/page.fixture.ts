@@ -36,7 +36,12 @@ export async function openPage(component: Component, others: Readonly<Record<str
     await button.trigger('click');
     await flushPromises();
   };
+  /** A field by the words of its label. */
+  const field = (label: string) => {
+    const found = page.findAll('label').find((each) => each.text() === label);
+    return page.get(`[id="${found?.attributes('for') ?? ''}"]`);
+  };
   /** The cells of each row of the first table. */
   const cells = () => page.findAll('tbody tr').map((row) => row.findAll('th, td').map((cell) => cell.text()));
-  return { page, router, client, press, cells };
+  return { page, router, client, press, field, cells };
 }

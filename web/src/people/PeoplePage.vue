@@ -16,7 +16,7 @@ const query = useQuery({ queryKey: ['people'], queryFn: () => callRoute('people'
 const search = ref('');
 const showsLeft = ref(false);
 const EMPTY = { number: '', name: '', department: '' };
-const form = useForm(EMPTY);
+const form = useForm(EMPTY, 'addTechnician', (fields) => fields);
 
 const people = computed(() => query.data.value?.technicians ?? []);
 /** The next number that is free, to be written over. */
@@ -87,15 +87,11 @@ const columns = computed((): readonly Column<TechnicianRow>[] => [
       @retry="query.refetch()"
     />
     <template v-else>
-      <form v-if="desk.may('people.change')" class="inline" @submit.prevent="add">
-        <FormField
-          v-slot="{ id, described }"
-          :label="t('common.number')"
-          :error="form.errors.value['number']"
-        >
+      <form v-if="desk.may('people.change')" class="inline" novalidate @submit.prevent="add">
+        <FormField v-slot="{ id, described }" :label="t('common.number')" field="number">
           <BFormInput :id="id" v-model="form.fields.value.number" :aria-describedby="described" required />
         </FormField>
-        <FormField v-slot="{ id, described }" :label="t('common.name')" :error="form.errors.value['name']">
+        <FormField v-slot="{ id, described }" :label="t('common.name')" field="name">
           <BFormInput :id="id" v-model="form.fields.value.name" :aria-describedby="described" required />
         </FormField>
         <FormField v-slot="{ id }" :label="t('people.department')">

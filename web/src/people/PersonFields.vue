@@ -41,39 +41,37 @@ const read = (person: TechnicianRow): Fields => ({
   leftOn: person.leftOn === null ? '' : formatDay(person.leftOn),
   billedHours: person.billedHours ?? '',
 });
-const form = useForm(read(props.person));
+const orNull = (text: string) => (text === '' ? null : text.replace(',', '.'));
+const bodyOf = ({ grade, language, hiredOn, leftOn, billedHours, ...fields }: Fields) => ({
+  ...fields,
+  grade: orNull(grade),
+  language: language === '' ? null : language,
+  hiredOn: orNull(hiredOn),
+  leftOn: orNull(leftOn),
+  billedHours: orNull(billedHours),
+});
+const form = useForm(read(props.person), 'saveTechnician', bodyOf);
 watch(
   () => props.person,
   (person) => {
     if (!form.isDirty.value) form.reset(read(person));
   },
 );
-const orNull = (text: string) => (text === '' ? null : text.replace(',', '.'));
 const save = () =>
-  form.send(({ grade, language, hiredOn, leftOn, billedHours, ...fields }) =>
-    callRoute('saveTechnician', {
-      params: { technician: props.person.id },
-      body: {
-        ...fields,
-        grade: orNull(grade),
-        language: language === '' ? null : language,
-        hiredOn: orNull(hiredOn),
-        leftOn: orNull(leftOn),
-        billedHours: orNull(billedHours),
-      },
-    }),
+  form.send((fields) =>
+    callRoute('saveTechnician', { params: { technician: props.person.id }, body: bodyOf(fields) }),
   );
 </script>
 
 <template>
-  <form @submit.prevent="save">
+  <form @submit.prevent="save" novalidate>
     <fieldset class="fields" :disabled="!desk.may('people.change')">
       <FormField
         v-for="{ field, label } in TEXTS"
         :key="field"
         v-slot="{ id, described }"
         :label="label"
-        :error="form.errors.value[field]"
+        :field="field"
       >
         <BFormInput :id="id" v-model="form.fields.value[field]" :aria-describedby="described" />
       </FormField>
@@ -91,23 +89,19 @@ const save = () =>
         </BFormSelect>
       </FormField>
       <CheckField v-model="form.fields.value.isLead" class="check">{{ t('people.leadsACrew') }}</CheckField>
-      <FormField v-slot="{ id }" :label="t('common.grade')" :error="form.errors.value['grade']">
+      <FormField v-slot="{ id }" :label="t('common.grade')" field="grade">
         <BFormSelect :id="id" v-model="form.fields.value.grade">
           <option value="">{{ t('common.none') }}</option>
           <option v-for="grade in grades" :key="grade.id" :value="grade.id">{{ grade.name }}</option>
         </BFormSelect>
       </FormField>
-      <FormField v-slot="{ id }" :label="t('people.hiredOn')" :error="form.errors.value['hiredOn']">
+      <FormField v-slot="{ id }" :label="t('people.hiredOn')" field="hiredOn">
         <DateField :id="id" v-model="form.fields.value.hiredOn" :label="t('people.hiredOn')" />
       </FormField>
-      <FormField v-slot="{ id }" :label="t('people.lastDayHere')" :error="form.errors.value['leftOn']">
+      <FormField v-slot="{ id }" :label="t('people.lastDayHere')" field="leftOn">
         <DateField :id="id" v-model="form.fields.value.leftOn" :label="t('people.lastDayHere')" />
       </FormField>
-      <FormField
-        v-slot="{ id, described }"
-        :label="t('people.billedHoursExpectedADay')"
-        :error="form.errors.value['billedHours']"
-      >
+      <FormField v-slot="{ id, described }" :label="t('people.billedHoursExpectedADay')" field="billedHours">
         <BFormInput
           :id="id"
           v-model="form.fields.value.billedHours"

@@ -44,7 +44,7 @@ type Draft = {
 const EMPTY: Draft = { from: '', per: 'hour', base: '', hoursPerYear: '', burden: [], grade: null };
 const grades = computed(() => people.data.value?.grades ?? []);
 const gradeName = (id: string | null | undefined) => grades.value.find((each) => each.id === id)?.name;
-const form = useForm<Draft>(EMPTY);
+
 const isOpen = ref(false);
 const replaces = ref<string | null>(null);
 const effect = ref<RateEffect | null>(null);
@@ -60,7 +60,7 @@ function begin(from: (typeof records.value)[number]['record'] | undefined, isRep
         grade: from.grade ?? person.value?.grade ?? null,
       }
     : { ...EMPTY, from: today.value, grade: person.value?.grade ?? null };
-  form.reset(draft);
+  form.reset({ record: draft });
   replaces.value = isReplacing && from ? from.from : null;
   effect.value = null;
   isOpen.value = true;
@@ -74,25 +74,27 @@ const recordOf = ({ from, per, base, hoursPerYear, burden, grade }: Draft): PayR
   burden: burden.map(({ name, kind, value }) => ({ name, kind, value: point(value) })),
   ...(grade === null ? {} : { grade }),
 });
-const bodyOf = (draft: Draft) => ({ record: recordOf(draft), replaces: replaces.value });
+const bodyOf = ({ record }: { record: Draft }) => ({ record: recordOf(record), replaces: replaces.value });
+const form = useForm({ record: EMPTY }, 'rateEffect', bodyOf);
+const written = computed(() => form.fields.value.record);
 const isSeen = ref('');
 
 /** First what it would do; then, seen and agreed, it is stored. */
 async function save(): Promise<void> {
   const key = JSON.stringify(bodyOf(form.fields.value));
   if (!effect.value || isSeen.value !== key) {
-    const told = await form.send((draft) =>
-      callRoute('rateEffect', { params: params.value, body: bodyOf(draft) }),
+    const told = await form.send((fields) =>
+      callRoute('rateEffect', { params: params.value, body: bodyOf(fields) }),
     );
     if (!told) return;
     effect.value = told.answer;
     isSeen.value = key;
     if (told.answer.isPast) return;
   }
-  const done = await form.send((draft) =>
+  const done = await form.send((fields) =>
     callRoute('addRate', {
       params: params.value,
-      body: { ...bodyOf(draft), isPastAgreed: effect.value?.isPast ?? false },
+      body: { ...bodyOf(fields), isPastAgreed: effect.value?.isPast ?? false },
     }),
   );
   if (!done) return;
@@ -185,23 +187,19 @@ const effectColumns = computed((): readonly Column<ResponseOf<'rateEffect'>['ord
           }}
         </h2>
         <div class="fields">
-          <FormField v-slot="{ id }" :label="t('common.from')" :error="form.errors.value['record.from']">
-            <DateField :id="id" v-model="form.fields.value.from" :label="t('common.from')" required />
+          <FormField v-slot="{ id }" :label="t('common.from')" field="record.from">
+            <DateField :id="id" v-model="written.from" :label="t('common.from')" required />
           </FormField>
           <FormField v-slot="{ id }" :label="t('people.paidBy')">
-            <BFormSelect :id="id" v-model="form.fields.value.per">
+            <BFormSelect :id="id" v-model="written.per">
               <option value="hour">{{ t('people.theHour') }}</option>
               <option value="year">{{ t('people.theYear') }}</option>
             </BFormSelect>
           </FormField>
-          <FormField
-            v-slot="{ id, described }"
-            :label="t('people.base')"
-            :error="form.errors.value['record.base']"
-          >
+          <FormField v-slot="{ id, described }" :label="t('people.base')" field="record.base">
             <BFormInput
               :id="id"
-              v-model="form.fields.value.base"
+              v-model="written.base"
               class="figure"
               inputmode="decimal"
               :aria-describedby="described"
@@ -211,12 +209,12 @@ const effectColumns = computed((): readonly Column<ResponseOf<'rateEffect'>['ord
           <FormField
             v-slot="{ id, described }"
             :label="t('people.hoursPerYear')"
-            :error="form.errors.value['record.hoursPerYear']"
+            field="record.hoursPerYear"
             :hint="t('people.forASalaryOrAYearlyBurden')"
           >
             <BFormInput
               :id="id"
-              v-model="form.fields.value.hoursPerYear"
+              v-model="written.hoursPerYear"
               class="figure"
               inputmode="decimal"
               :aria-describedby="described"
@@ -229,14 +227,14 @@ const effectColumns = computed((): readonly Column<ResponseOf<'rateEffect'>['ord
             :label="t('common.grade')"
             :hint="t('people.whoeverMayNotSeeRatesSeesTheir')"
           >
-            <BFormSelect :id="id" v-model="form.fields.value.grade" :aria-describedby="described">
+            <BFormSelect :id="id" v-model="written.grade" :aria-describedby="described">
               <option :value="null">{{ t('people.noneAsEachTaskWasEstimated') }}</option>
               <option v-for="each in grades" :key="each.id" :value="each.id">{{ each.name }}</option>
             </BFormSelect>
           </FormField>
         </div>
         <h3>{{ t('people.burden') }}</h3>
-        <div v-for="(item, i) in form.fields.value.burden" :key="i" class="inline">
+        <div v-for="(item, i) in written.burden" :key="i" class="inline">
           <BFormInput
             v-model="item.name"
             :aria-label="t('people.nameOfBurden', { number: i + 1 })"
@@ -255,14 +253,11 @@ const effectColumns = computed((): readonly Column<ResponseOf<'rateEffect'>['ord
             <option value="perHour">{{ t('common.anHour') }}</option>
             <option value="perYear">{{ t('people.aYear') }}</option>
           </BFormSelect>
-          <BButton variant="quiet" @click="form.fields.value.burden.splice(i, 1)">
+          <BButton variant="quiet" @click="written.burden.splice(i, 1)">
             {{ t('common.remove') }}
           </BButton>
         </div>
-        <BButton
-          variant="quiet"
-          @click="form.fields.value.burden.push({ name: '', kind: 'percent', value: '' })"
-        >
+        <BButton variant="quiet" @click="written.burden.push({ name: '', kind: 'percent', value: '' })">
           {{ t('people.addABurden') }}
         </BButton>
         <div v-if="asksPast && effect" class="effect" role="status">
@@ -284,7 +279,7 @@ const effectColumns = computed((): readonly Column<ResponseOf<'rateEffect'>['ord
           <BButton type="submit" variant="primary" :disabled="form.isBusy.value">{{
             asksPast ? t('people.changeThePast') : t('people.saveRate')
           }}</BButton>
-          <BButton variant="quiet" @click="((isOpen = false), form.reset(EMPTY))">
+          <BButton variant="quiet" @click="((isOpen = false), form.reset({ record: EMPTY }))">
             {{ t('common.leaveItAsItIs') }}
           </BButton>
         </div>

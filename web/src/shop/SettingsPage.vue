@@ -21,7 +21,15 @@ const PERIODS = {
 const HOURS = Array.from({ length: 24 }, (_, hour) => hour);
 const desk = useDesk();
 const query = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop') });
-const form = useForm<Settings>({ ...DEFAULT_SETTINGS, name: '' });
+/** As they are sent: what was typed into a field for a number is one. */
+const bodyOf = ({ orderNumbers, ...rest }: Settings) => ({
+  ...rest,
+  desk: { signOutMinutes: Number(rest.desk.signOutMinutes) },
+  backup: { hour: rest.backup.hour, keep: Number(rest.backup.keep) },
+  reconcile: { answeredGapMinutes: Number(rest.reconcile.answeredGapMinutes) },
+  orderNumbers: { ...orderNumbers, digits: Number(orderNumbers.digits), first: Number(orderNumbers.first) },
+});
+const form = useForm({ ...DEFAULT_SETTINGS, name: '' }, 'saveSettings', bodyOf);
 watch(
   () => query.data.value?.settings,
   (settings) => {
@@ -29,22 +37,7 @@ watch(
   },
   { immediate: true },
 );
-const save = () =>
-  form.send(({ orderNumbers, ...rest }) =>
-    callRoute('saveSettings', {
-      body: {
-        ...rest,
-        desk: { signOutMinutes: Number(rest.desk.signOutMinutes) },
-        backup: { hour: rest.backup.hour, keep: Number(rest.backup.keep) },
-        reconcile: { answeredGapMinutes: Number(rest.reconcile.answeredGapMinutes) },
-        orderNumbers: {
-          ...orderNumbers,
-          digits: Number(orderNumbers.digits),
-          first: Number(orderNumbers.first),
-        },
-      },
-    }),
-  );
+const save = () => form.send((settings) => callRoute('saveSettings', { body: bodyOf(settings) }));
 const sample = computed(() => {
   const { prefix, digits, first } = form.fields.value.orderNumbers;
   return nextOrderNumber({ prefix, digits: Number(digits), first: Number(first) }, []);
@@ -71,25 +64,16 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
         {{ t('common.timeZone') }} <b>{{ query.data.value.zone }}</b> {{ t('shop.andCurrency') }}
         <b>{{ query.data.value.currency }}</b> {{ t('shop.wereFixedAtTheFirstRunAndStay') }}
       </p>
-      <form @submit.prevent="save">
+      <form @submit.prevent="save" novalidate>
         <fieldset :disabled="!desk.may('shop.change')">
           <div class="fields">
-            <FormField
-              v-slot="{ id }"
-              :label="t('common.nameOfTheShop')"
-              :error="form.errors.value['name']"
-              class="wide"
-            >
+            <FormField v-slot="{ id }" :label="t('common.nameOfTheShop')" field="name" class="wide">
               <BFormInput :id="id" v-model="form.fields.value.name" required />
             </FormField>
           </div>
           <h2>{{ t('common.payPeriods') }}</h2>
           <div class="fields">
-            <FormField
-              v-slot="{ id }"
-              :label="t('shop.aPayPeriodIs')"
-              :error="form.errors.value['pay.period']"
-            >
+            <FormField v-slot="{ id }" :label="t('shop.aPayPeriodIs')" field="pay.period">
               <BFormSelect :id="id" v-model="form.fields.value.pay.period">
                 <option v-for="(words, kind) in PERIODS" :key="kind" :value="kind">{{ words }}</option>
               </BFormSelect>
@@ -97,7 +81,7 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
             <FormField
               v-slot="{ id }"
               :label="t('shop.oneOfThemBeginsOn')"
-              :error="form.errors.value['pay.anchor']"
+              field="pay.anchor"
               :hint="t('shop.closedPeriodsStayAsTheyAre')"
             >
               <DateField
@@ -107,11 +91,7 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
                 required
               />
             </FormField>
-            <FormField
-              v-slot="{ id }"
-              :label="t('shop.timeGoesToPay')"
-              :error="form.errors.value['pay.approval']"
-            >
+            <FormField v-slot="{ id }" :label="t('shop.timeGoesToPay')" field="pay.approval">
               <BFormSelect :id="id" v-model="form.fields.value.pay.approval">
                 <option value="person-day">{{ t('shop.onceApproved') }}</option>
                 <option value="none">{{ t('shop.atOnce') }}</option>
@@ -126,7 +106,7 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
             <FormField
               v-slot="{ id }"
               :label="t('shop.gapsUnderSoManyMinutesNeedNo')"
-              :error="form.errors.value['reconcile.answeredGapMinutes']"
+              field="reconcile.answeredGapMinutes"
               :hint="t('shop.n0EveryGapStandsInTheQueue')"
             >
               <BFormInput
@@ -143,7 +123,7 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
             <FormField
               v-slot="{ id }"
               :label="t('shop.anUntouchedPageSignsOutAfter')"
-              :error="form.errors.value['desk.signOutMinutes']"
+              field="desk.signOutMinutes"
               :hint="t('shop.notOnAComputerThatOnlyOnePerson')"
             >
               <BFormInput
@@ -157,11 +137,7 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
           </div>
           <h2>{{ t('common.backups') }}</h2>
           <div class="fields">
-            <FormField
-              v-slot="{ id }"
-              :label="t('shop.backUpEveryDayAt')"
-              :error="form.errors.value['backup.hour']"
-            >
+            <FormField v-slot="{ id }" :label="t('shop.backUpEveryDayAt')" field="backup.hour">
               <BFormSelect :id="id" v-model="form.fields.value.backup.hour">
                 <option :value="null">{{ t('shop.neverSomebodyElseDoesIt') }}</option>
                 <option v-for="hour in HOURS" :key="hour" :value="hour">{{ hour }}:00</option>
@@ -170,7 +146,7 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
             <FormField
               v-slot="{ id }"
               :label="t('shop.keepSoMany')"
-              :error="form.errors.value['backup.keep']"
+              field="backup.keep"
               :hint="t('shop.theOldestGoesWhenANewOneIsGood')"
             >
               <BFormInput :id="id" v-model="form.fields.value.backup.keep" type="number" min="1" max="365" />
@@ -178,18 +154,10 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
           </div>
           <h2>{{ t('shop.orderNumbers') }}</h2>
           <div class="fields">
-            <FormField
-              v-slot="{ id }"
-              :label="t('shop.beginWith')"
-              :error="form.errors.value['orderNumbers.prefix']"
-            >
+            <FormField v-slot="{ id }" :label="t('shop.beginWith')" field="orderNumbers.prefix">
               <BFormInput :id="id" v-model="form.fields.value.orderNumbers.prefix" />
             </FormField>
-            <FormField
-              v-slot="{ id }"
-              :label="t('shop.digitsAtLeast')"
-              :error="form.errors.value['orderNumbers.digits']"
-            >
+            <FormField v-slot="{ id }" :label="t('shop.digitsAtLeast')" field="orderNumbers.digits">
               <BFormInput
                 :id="id"
                 v-model="form.fields.value.orderNumbers.digits"
@@ -201,7 +169,7 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
             <FormField
               v-slot="{ id }"
               :label="t('shop.firstNumber')"
-              :error="form.errors.value['orderNumbers.first']"
+              field="orderNumbers.first"
               :hint="t('shop.theFirstIs', { sample })"
             >
               <BFormInput :id="id" v-model="form.fields.value.orderNumbers.first" type="number" min="1" />

@@ -45,7 +45,8 @@ const machines = computed(() =>
   (shop.data.value?.resources ?? []).filter(({ kind, isOff }) => kind === 'machine' && !isOff),
 );
 type Fields = { name: string; settings: { -readonly [K in keyof StationSettings]: StationSettings[K] } };
-const form = useForm<Fields>({ name: props.station.name, settings: { ...props.station.settings } });
+const begun: Fields = { name: props.station.name, settings: { ...props.station.settings } };
+const form = useForm(begun, 'saveStation', (fields) => fields);
 const settings = computed(() => form.fields.value.settings);
 
 async function save(): Promise<void> {
@@ -57,9 +58,9 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <form class="station-form" @submit.prevent="save">
+  <form class="station-form" novalidate @submit.prevent="save">
     <div class="fields">
-      <FormField v-slot="{ id, described }" :label="t('common.name')" :error="form.errors.value['name']">
+      <FormField v-slot="{ id, described }" :label="t('common.name')" field="name">
         <BFormInput :id="id" v-model="form.fields.value.name" :aria-describedby="described" />
       </FormField>
       <FormField v-slot="{ id }" class="wide" :label="t('shop.kindOfStation')">
@@ -96,7 +97,7 @@ async function save(): Promise<void> {
         :key="field"
         v-slot="{ id, described }"
         :label="label"
-        :error="form.errors.value[`settings.${field}`]"
+        :field="`settings.${field}`"
       >
         <BFormInput
           :id="id"

@@ -142,7 +142,7 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
           :model-value="piece.running[0]?.workType ?? 'run'"
           @update:model-value="setKind(piece, String($event))"
         >
-          <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ kind }}</option>
+          <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ t(`workTypes.${kind}`) }}</option>
         </BFormSelect>
       </label>
       <label>

@@ -12,7 +12,9 @@ test.each([
   ['2026-03-02 would hold more than 24 hours', '2026-03-02 enthielte mehr als 24 Stunden'],
   ['expected hours such as 1.25', 'erwartet Stunden wie 1.25'],
   ['expected something new', 'erwartet: something new'],
-  ['Too small: expected string to have >=1 characters', 'Too small: expected string to have >=1 characters'],
+  ['is empty', 'ist leer'],
+  ['has more than 60 characters', 'hat mehr als 60 Zeichen'],
+  ['is none of own, subcontractor', 'ist nichts von: own, subcontractor'],
 ])('“%s” is “%s” in German', async (english, german) => {
   expect(sayFieldProblem(english)).toBe(english);
   await speak('de');

@@ -15,7 +15,7 @@ export function learnFieldProblems(words: Readonly<Record<string, string>>): voi
       params: paramsOf(english),
       words: own,
     }))
-    .sort((a, b) => a.params.length - b.params.length || b.words.length - a.words.length);
+    .sort((a, b) => a.params.length - b.params.length || b.pattern.source.length - a.pattern.source.length);
 }
 
 /** A message of the contract or the server in the language of the page, or as it came where that has no words for it. */

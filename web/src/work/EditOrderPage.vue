@@ -25,7 +25,7 @@ const preparation = useQuery({ queryKey: ['preparation'], queryFn: () => callRou
 /** The order as it was when writing began; what others save meanwhile is not taken in behind the writer's back. */
 const begun = ref<OrderJson | null>(null);
 const loadError = ref<unknown>(null);
-const form = useForm<OrderDraft>(newOrder(''));
+const form = useForm<OrderDraft, 'addOrder'>(newOrder(''), 'addOrder', orderBody);
 const conflicts = ref<readonly Conflict[]>([]);
 const taken = ref<readonly string[]>([]);
 
@@ -137,7 +137,7 @@ const headProblem = computed(() =>
       :error="preparation.error.value ?? loadError"
       @retry="(preparation.refetch(), load())"
     />
-    <form v-else @submit.prevent="save">
+    <form v-else @submit.prevent="save" novalidate>
       <ConflictPanel
         v-if="conflicts.length > 0 || taken.length > 0"
         :conflicts="conflicts"
@@ -146,11 +146,7 @@ const headProblem = computed(() =>
         @mine="keepMine"
       />
       <div class="fields">
-        <FormField
-          v-slot="{ id: field, described }"
-          :label="t('common.number')"
-          :error="form.errors.value['number']"
-        >
+        <FormField v-slot="{ id: field, described }" :label="t('common.number')" field="number">
           <BFormInput
             :id="field"
             v-model="draft.number"
@@ -159,32 +155,19 @@ const headProblem = computed(() =>
             required
           />
         </FormField>
-        <FormField
-          v-slot="{ id: field }"
-          :label="t('work.description')"
-          class="wide"
-          :error="form.errors.value['title']"
-        >
+        <FormField v-slot="{ id: field }" :label="t('work.description')" class="wide" field="title">
           <BFormInput :id="field" v-model="draft.title" required />
         </FormField>
-        <FormField
-          v-slot="{ id: field }"
-          :label="t('common.customer')"
-          :error="form.errors.value['customer']"
-        >
+        <FormField v-slot="{ id: field }" :label="t('common.customer')" field="customer">
           <BFormInput :id="field" v-model="draft.customer" list="customers" required />
         </FormField>
-        <FormField v-slot="{ id: field }" :label="t('work.pieces')" :error="form.errors.value['quantity']">
+        <FormField v-slot="{ id: field }" :label="t('work.pieces')" field="quantity">
           <BFormInput :id="field" v-model="draft.quantity" class="figure" type="number" min="0" required />
         </FormField>
-        <FormField v-slot="{ id: field }" :label="t('work.due')" :error="form.errors.value['due']">
+        <FormField v-slot="{ id: field }" :label="t('work.due')" field="due">
           <DateField :id="field" v-model="draft.due" :label="t('work.due')" />
         </FormField>
-        <FormField
-          v-slot="{ id: field }"
-          :label="t('work.unitOnTheBench')"
-          :error="form.errors.value['unit']"
-        >
+        <FormField v-slot="{ id: field }" :label="t('work.unitOnTheBench')" field="unit">
           <BFormSelect :id="field" v-model="draft.unit">
             <option value="">{{ t('common.none') }}</option>
             <option v-for="each in preparation.data.value?.units ?? []" :key="each.id" :value="each.id">
@@ -201,11 +184,7 @@ const headProblem = computed(() =>
         <FormField v-slot="{ id: field }" :label="t('common.jobType')">
           <BFormInput :id="field" v-model="draft.jobType" list="job-types" />
         </FormField>
-        <FormField
-          v-slot="{ id: field, described }"
-          :label="t('work.price')"
-          :error="form.errors.value['price']"
-        >
+        <FormField v-slot="{ id: field, described }" :label="t('work.price')" field="price">
           <BFormInput
             :id="field"
             v-model="draft.price"
@@ -219,7 +198,7 @@ const headProblem = computed(() =>
           v-slot="{ id: field }"
           :label="t('work.notesPrintedOnTheTraveler')"
           class="wide"
-          :error="form.errors.value['notes']"
+          field="notes"
         >
           <BFormTextarea :id="field" v-model="draft.notes" rows="2" maxlength="2000"></BFormTextarea>
         </FormField>

@@ -9,13 +9,30 @@ import { t } from '../words/index.ts';
 
 const props = defineProps<{ tasks: readonly StandardTaskJson[]; job?: StandardJobJson }>();
 const emit = defineEmits<{ done: [] }>();
-const form = useForm({
-  title: props.job?.title ?? '',
-  scopeKind: props.job?.scope.kind ?? 'general',
-  scopeName: props.job && props.job.scope.kind !== 'general' ? props.job.scope.name : '',
-  isOff: props.job?.isOff ?? false,
-  steps: (props.job?.steps ?? []).map((step) => ({ ...step })),
+const { job } = props;
+const begun = {
+  isOff: job?.isOff ?? false,
+  job: {
+    title: job?.title ?? '',
+    scope: {
+      kind: job?.scope.kind ?? 'general',
+      name: job && job.scope.kind !== 'general' ? job.scope.name : '',
+    },
+    steps: (job?.steps ?? []).map((step) => ({ ...step })),
+  },
+};
+const bodyOf = ({ isOff, job: { title, scope, steps } }: typeof begun) => ({
+  id: props.job?.id ?? null,
+  version: props.job?.version ?? null,
+  isOff,
+  job: {
+    title,
+    steps,
+    scope: scope.kind === 'general' ? { kind: scope.kind } : { kind: scope.kind, name: scope.name },
+  },
 });
+const form = useForm(begun, 'saveStandardJob', bodyOf);
+const written = computed(() => form.fields.value.job);
 const WORDS = {
   general: t('work.everything'),
   item: t('work.anItem'),
@@ -24,65 +41,47 @@ const WORDS = {
 } as const;
 const titles = computed(() => new Map(props.tasks.map(({ id, title }) => [id, title])));
 const left = computed(() =>
-  props.tasks.filter(({ id, isOff }) => !isOff && !form.fields.value.steps.some(({ task }) => task === id)),
+  props.tasks.filter(({ id, isOff }) => !isOff && !written.value.steps.some(({ task }) => task === id)),
 );
 
 function add(picked: string): void {
   const task = props.tasks.find(({ id }) => id === picked);
-  if (task) form.fields.value.steps.push({ task: task.id, isRequired: true });
+  if (task) written.value.steps.push({ task: task.id, isRequired: true });
 }
 function move(from: number, to: number): void {
-  const { steps } = form.fields.value;
+  const { steps } = written.value;
   const [step] = steps.splice(from, 1);
   if (step) steps.splice(to, 0, step);
 }
 useSortable(useTemplateRef<HTMLElement>('list'), { rows: 'li', handle: '.name', move });
 async function save(): Promise<void> {
-  const done = await form.send(({ title, scopeKind, scopeName, isOff, steps }) =>
-    callRoute('saveStandardJob', {
-      body: {
-        id: props.job?.id ?? null,
-        version: props.job?.version ?? null,
-        isOff,
-        job: {
-          title,
-          steps,
-          scope: scopeKind === 'general' ? { kind: 'general' } : { kind: scopeKind, name: scopeName },
-        },
-      },
-    }),
-  );
+  const done = await form.send((fields) => callRoute('saveStandardJob', { body: bodyOf(fields) }));
   if (done) emit('done');
 }
 </script>
 
 <template>
-  <form class="job-form" @submit.prevent="save">
+  <form class="job-form" novalidate @submit.prevent="save">
     <div class="fields">
-      <FormField
-        v-slot="{ id }"
-        :label="t('work.standardJob')"
-        class="wide"
-        :error="form.errors.value['job.title']"
-      >
-        <BFormInput :id="id" v-model="form.fields.value.title" required />
+      <FormField v-slot="{ id }" :label="t('work.standardJob')" class="wide" field="job.title">
+        <BFormInput :id="id" v-model="written.title" required />
       </FormField>
       <FormField v-slot="{ id }" :label="t('common.for')">
-        <BFormSelect :id="id" v-model="form.fields.value.scopeKind">
+        <BFormSelect :id="id" v-model="written.scope.kind">
           <option v-for="kind in SCOPE_KINDS" :key="kind" :value="kind">{{ WORDS[kind] }}</option>
         </BFormSelect>
       </FormField>
       <FormField
-        v-if="form.fields.value.scopeKind !== 'general'"
+        v-if="written.scope.kind !== 'general'"
         v-slot="{ id }"
         :label="t('work.which')"
-        :error="form.errors.value['job.scope.name']"
+        field="job.scope.name"
       >
-        <BFormInput :id="id" v-model="form.fields.value.scopeName" required />
+        <BFormInput :id="id" v-model="written.scope.name" required />
       </FormField>
     </div>
     <ol ref="list">
-      <li v-for="(step, i) in form.fields.value.steps" :key="step.task">
+      <li v-for="(step, i) in written.steps" :key="step.task">
         <span class="name">{{ titles.get(step.task) }}</span>
         <CheckField v-model="step.isRequired" class="check">{{ t('work.required') }}</CheckField>
         <BButton
@@ -97,13 +96,13 @@ async function save(): Promise<void> {
         <BButton
           variant="quiet"
           size="sm"
-          :disabled="i === form.fields.value.steps.length - 1"
+          :disabled="i === written.steps.length - 1"
           :aria-label="t('work.stepLater', { title: titles.get(step.task) })"
           @click="move(i, i + 1)"
         >
           {{ t('work.later') }}
         </BButton>
-        <BButton variant="quiet" size="sm" @click="form.fields.value.steps.splice(i, 1)">
+        <BButton variant="quiet" size="sm" @click="written.steps.splice(i, 1)">
           {{ t('common.remove') }}
         </BButton>
       </li>

@@ -14,40 +14,35 @@ const WORDS = {
   runHours: t('work.runHours'),
   runHoursPerPiece: t('work.runHoursPerPiece'),
 } as const;
-const form = useForm({
-  isOff: props.task?.isOff ?? false,
-  step: props.task ? stepDraft(props.task) : newTask(),
+const begun = { isOff: props.task?.isOff ?? false, task: props.task ? stepDraft(props.task) : newTask() };
+const bodyOf = ({ isOff, task }: typeof begun) => ({
+  id: props.task?.id ?? null,
+  version: props.task?.version ?? null,
+  isOff,
+  task: stepBody(task),
 });
+const form = useForm(begun, 'saveStandardTask', bodyOf);
 
 async function save(): Promise<void> {
-  const done = await form.send(({ isOff, step }) =>
-    callRoute('saveStandardTask', {
-      body: { id: props.task?.id ?? null, version: props.task?.version ?? null, isOff, task: stepBody(step) },
-    }),
-  );
+  const done = await form.send((fields) => callRoute('saveStandardTask', { body: bodyOf(fields) }));
   if (done) emit('done');
 }
 </script>
 
 <template>
-  <form class="task-form" @submit.prevent="save">
+  <form class="task-form" novalidate @submit.prevent="save">
     <div class="fields">
-      <FormField
-        v-slot="{ id }"
-        :label="t('work.standardTask')"
-        class="wide"
-        :error="form.errors.value['task.title']"
-      >
-        <BFormInput :id="id" v-model="form.fields.value.step.title" required />
+      <FormField v-slot="{ id }" :label="t('work.standardTask')" class="wide" field="task.title">
+        <BFormInput :id="id" v-model="form.fields.value.task.title" required />
       </FormField>
       <FormField v-slot="{ id }" :label="t('common.workCenter')">
-        <BFormInput :id="id" v-model="form.fields.value.step.workCenter" list="standard-centers" />
+        <BFormInput :id="id" v-model="form.fields.value.task.workCenter" list="standard-centers" />
       </FormField>
       <datalist id="standard-centers">
         <option v-for="each in preparation?.workCenters ?? []" :key="each" :value="each"></option>
       </datalist>
-      <FormField v-slot="{ id }" :label="t('common.grade')" :error="form.errors.value['task.grade']">
-        <BFormSelect :id="id" v-model="form.fields.value.step.grade" required>
+      <FormField v-slot="{ id }" :label="t('common.grade')" field="task.grade">
+        <BFormSelect :id="id" v-model="form.fields.value.task.grade" required>
           <option v-for="grade in preparation?.grades ?? []" :key="grade.id" :value="grade.id">
             {{ grade.name }}
           </option>
@@ -58,15 +53,15 @@ async function save(): Promise<void> {
         :key="field"
         v-slot="{ id }"
         :label="WORDS[field]"
-        :error="form.errors.value[`task.${field}`]"
+        :field="`task.${field}`"
       >
-        <BFormInput :id="id" v-model="form.fields.value.step[field]" class="figure" inputmode="decimal" />
+        <BFormInput :id="id" v-model="form.fields.value.task[field]" class="figure" inputmode="decimal" />
       </FormField>
     </div>
     <StepFields
-      v-model="form.fields.value.step"
+      v-model="form.fields.value.task"
       :preparation="preparation"
-      :name="form.fields.value.step.title || 'the task'"
+      :name="form.fields.value.task.title || 'the task'"
     />
     <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
     <div class="acts">

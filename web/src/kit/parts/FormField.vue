@@ -1,16 +1,32 @@
 <script setup lang="ts">
-import { useId } from 'vue';
+import { computed, onScopeDispose, useId } from 'vue';
+import { useFormOfField } from '../useForm.ts';
 
-defineProps<{ label: string; error?: string | undefined; hint?: string }>();
+/** A field with its label. `field` is what its form calls it: once it was left, what is wrong with it is said below it. */
+const props = defineProps<{
+  label: string;
+  field?: string;
+  error?: string | undefined;
+  hint?: string;
+}>();
 const id = useId();
+const form = useFormOfField();
+const wrong = computed(
+  () => props.error ?? (props.field === undefined ? undefined : form?.errors.value[props.field]),
+);
+const ends = props.field === undefined ? undefined : form?.tells(props.field);
+onScopeDispose(() => ends?.());
+const leave = () => {
+  if (props.field !== undefined) form?.leave(props.field);
+};
 </script>
 
 <template>
-  <div class="field" :class="{ wrong: error }">
+  <div class="field" :class="{ wrong }" @focusout="leave">
     <label :for="id">{{ label }}</label>
-    <slot :id="id" :described="error || hint ? `${id}-told` : undefined" />
-    <p v-if="error || hint" :id="`${id}-told`" class="told" :class="{ attention: error }">
-      {{ error ?? hint }}
+    <slot :id="id" :described="wrong || hint ? `${id}-told` : undefined" />
+    <p v-if="wrong || hint" :id="`${id}-told`" class="told" :class="{ attention: wrong }">
+      {{ wrong ?? hint }}
     </p>
   </div>
 </template>
