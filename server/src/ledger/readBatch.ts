@@ -1,27 +1,25 @@
 import type { EntryId } from '@wergon/core/ledger';
+import { isRecord } from '@wergon/core/result';
 import { entrySchema } from '@wergon/contract/ledger';
 import { entryId, fieldProblemsOf, findIllFormed, formatPath } from '@wergon/contract/wire';
 import { floorEntrySchema, sentEntrySchema } from '@wergon/contract/station';
 import { FLOOR_ENTRY_TYPES } from '@wergon/core/station';
 import type { Incoming } from './incoming.ts';
 
-const isObject = (value: unknown): value is Readonly<Record<string, unknown>> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
 /** Reads each line of a batch on its own, so that one that cannot be read holds up no other. */
 export const readBatch = (lines: readonly unknown[]): Incoming[] => lines.map(readLine);
 
 function readLine(line: unknown): Incoming {
-  const body = isObject(line) ? line['entry'] : line;
+  const body = isRecord(line) ? line['entry'] : line;
   const id = entryId
     .nullable()
     .catch(null)
-    .parse(isObject(body) ? body['id'] : null);
+    .parse(isRecord(body) ? body['id'] : null);
   const illFormed = findIllFormed(line);
   if (illFormed) return unreadable(null, line, illFormed);
   const sent = sentEntrySchema.safeParse(line);
   if (!sent.success) return { kind: 'unreadable', id, body: line, errors: fieldProblemsOf(sent.error) };
-  const isFloor = isObject(body) && FLOOR_ENTRY_TYPES.some((type) => type === body['type']);
+  const isFloor = isRecord(body) && FLOOR_ENTRY_TYPES.some((type) => type === body['type']);
   const around = sent.data;
   if (isFloor) {
     const entry = floorEntrySchema.safeParse(body);

@@ -66,6 +66,7 @@ const columns = computed((): readonly Column<TechnicianRow>[] => [
   },
   {
     id: 'worksHere',
+    class: 'text-nowrap',
     sortBy: (each) => each.leftOn ?? each.hiredOn,
     title: t('people.worksHere'),
     value: (each) =>

@@ -64,7 +64,7 @@ const save = () =>
 </script>
 
 <template>
-  <form @submit.prevent="save" novalidate>
+  <form novalidate @submit.prevent="save">
     <fieldset class="fields" :disabled="!desk.may('people.change')">
       <FormField
         v-for="{ field, label } in TEXTS"

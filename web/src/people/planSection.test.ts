@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { enableAutoUnmount, flushPromises } from '@vue/test-utils';
+import type * as Vue from 'vue';
 import { h } from 'vue';
 import { parseDay } from '@wergon/core/time';
 import { signIn } from '../kit/desk.fixture.ts';
@@ -13,7 +14,7 @@ jest.mock('../kit/callRoute.ts', () => ({
 }));
 // The shop's today is Monday, 2 March 2026.
 jest.mock('../kit/useToday.ts', () => ({
-  useToday: () => jest.requireActual<typeof import('vue')>('vue').ref(20_514),
+  useToday: () => jest.requireActual<typeof Vue>('vue').ref(20_514),
 }));
 enableAutoUnmount(afterEach);
 

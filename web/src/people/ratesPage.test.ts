@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { enableAutoUnmount, flushPromises } from '@vue/test-utils';
+import type * as Vue from 'vue';
 import { signIn } from '../kit/desk.fixture.ts';
 import { CallFailed, bodies, server } from '../kit/fakeServer.fixture.ts';
 import { openPage } from '../kit/page.fixture.ts';
@@ -11,7 +12,7 @@ jest.mock('../kit/callRoute.ts', () => ({
 }));
 // The shop's today is the Monday of that week.
 jest.mock('../kit/useNow.ts', () => ({
-  useNow: () => jest.requireActual<typeof import('vue')>('vue').ref(1_772_431_200),
+  useNow: () => jest.requireActual<typeof Vue>('vue').ref(1_772_431_200),
 }));
 enableAutoUnmount(afterEach);
 
