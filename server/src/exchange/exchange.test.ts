@@ -116,12 +116,7 @@ test.each<[ExchangeKind, Row, string, string]>([
   ['orders', { ...ORDER, number: '' }, 'number', 'is empty'],
   ['orders', { ...ORDER, number: '1001' }, 'number', 'there is another order of this number'],
   ['people', { number: '80', name: '' }, 'name', 'is empty'],
-  [
-    'people',
-    { number: '80', name: 'X', kind: 'robot' },
-    'kind',
-    'is none of own, subcontractor',
-  ],
+  ['people', { number: '80', name: 'X', kind: 'robot' }, 'kind', 'is none of own, subcontractor'],
   ['rates', { number: '404', from: '2026-04-01', base: '20' }, 'number', 'nobody has this number'],
   ['rates', { number: '1', from: '2026-01-01', base: '99' }, 'from', 'there is another rate of this date'],
   [

@@ -48,15 +48,18 @@ const checkOf = <Fields extends object, Name extends RouteName>(
 const keyOf = (segment: PropertyKey | { readonly key: PropertyKey }): PropertyKey =>
   typeof segment === 'object' ? segment.key : segment;
 
+type Part = { readonly $touch: () => void };
+const isPart = (value: object): value is Part => '$touch' in value && typeof value.$touch === 'function';
+
 /** The part of a form at a path, `tasks[0].title`, if there is one. */
-function partAt(form: unknown, path: string): { readonly $touch: () => void } | undefined {
+function partAt(form: unknown, path: string): Part | undefined {
   let part = form;
   for (const key of path.split(/[.[\]]+/).filter(Boolean)) {
     if (!isRecord(part)) return undefined;
     const { $each: each } = part;
     part = Array.isArray(each) ? each[Number(key)] : part[key];
   }
-  return isRecord(part) && '$touch' in part ? (part as { $touch: () => void }) : undefined;
+  return isRecord(part) && isPart(part) ? part : undefined;
 }
 
 /** A form over a record: knows what of it was left and what is unsaved, warns before that is lost, sends it, and hangs

@@ -64,7 +64,7 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
         {{ t('common.timeZone') }} <b>{{ query.data.value.zone }}</b> {{ t('shop.andCurrency') }}
         <b>{{ query.data.value.currency }}</b> {{ t('shop.wereFixedAtTheFirstRunAndStay') }}
       </p>
-      <form @submit.prevent="save" novalidate>
+      <form novalidate @submit.prevent="save">
         <fieldset :disabled="!desk.may('shop.change')">
           <div class="fields">
             <FormField v-slot="{ id }" :label="t('common.nameOfTheShop')" field="name" class="wide">

@@ -137,7 +137,7 @@ const headProblem = computed(() =>
       :error="preparation.error.value ?? loadError"
       @retry="(preparation.refetch(), load())"
     />
-    <form v-else @submit.prevent="save" novalidate>
+    <form v-else novalidate @submit.prevent="save">
       <ConflictPanel
         v-if="conflicts.length > 0 || taken.length > 0"
         :conflicts="conflicts"
