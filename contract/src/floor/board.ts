@@ -2,7 +2,7 @@ import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
 import { day, entryId, instant, seconds, targetId, technicianId, workOrderId } from '../wire/index.ts';
 import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
-import { usedSchema } from '../ledger/index.ts';
+import { policyJson, usedSchema } from '../ledger/index.ts';
 
 const workType = z.enum(WORK_TYPES);
 const running = z.array(z.object({ target: targetId, workType }));
@@ -16,20 +16,12 @@ const doing = z.discriminatedUnion('status', [
 
 const dated = <T extends z.ZodType>(value: T) => z.array(z.object({ from: instant, value }));
 
-const policy = z.object({
-  split: z.enum(['estimate', 'equal']),
-  maxStintHours: z.number(),
-  maxShiftHours: z.number(),
-  gapMinutes: z.number(),
-  maxBreakMinutes: z.number(),
-});
-
 /** Who is on what, in JSON: instants are RFC 3339, days are dates, lengths are seconds. Holds no rate and no cost. */
 export const boardSchema = z.object({
   asOf: instant,
   seq: z.number(),
   zone: z.string(),
-  policy: dated(policy),
+  policy: dated(policyJson),
   technicians: z.array(
     z.object({
       id: technicianId,

@@ -3,6 +3,15 @@ export type { EntryJson } from './entry.ts';
 export { lineDetailSchema, lineQuerySchema } from './line.ts';
 export type { LineDetail } from './line.ts';
 export { entryProblem } from './problem.ts';
+export {
+  policyInput,
+  policyJson,
+  rulesChangeSchema,
+  rulesEffectSchema,
+  rulesSchema,
+  saveRulesSchema,
+} from './rules.ts';
+export type { RulesChange, RulesEffect, RulesJson } from './rules.ts';
 export { scanSchema } from './scan.ts';
 export type { ScanJson } from './scan.ts';
 export { trailQuery, trailSchema, verifiedSchema, verifySchema } from './trail.ts';

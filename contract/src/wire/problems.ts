@@ -53,6 +53,7 @@ export const PROBLEMS = {
   'record.not_found': [404, 'There is no such record'],
   'record.taken': [409, 'This is in use already'],
   'record.sent_before': [409, 'This was recorded already, with something else in it'],
+  'rules.changes_past': [409, 'These rules change days gone by: look first at what they would do'],
   'record.changed': [409, 'Somebody else has changed this meanwhile'],
   'order.no_such_move': [409, 'An order cannot go from this state to that one'],
   'order.no_tasks': [409, 'An order without tasks cannot be released'],

@@ -85,6 +85,54 @@ export function findWithoutRate(lines: readonly LaborLine[]): LooseEnd[] {
   return [...first.values()];
 }
 
+/** What one technician recorded from some instant on, and where they stood there. */
+export type PersonPast = {
+  readonly technician: TechnicianId;
+  readonly state: LaborState;
+  /** Sorted by time. */
+  readonly timed: readonly LaborEntry[];
+  readonly hours: readonly HoursEntry[];
+};
+
+/** What that comes to; loose ends are all that come of one person's entries. */
+export type PersonLedger = PersonTimeline & {
+  readonly lines: readonly LaborLine[];
+  readonly attendance: readonly AttendanceDay[];
+};
+
+/** Derives one technician's ledger from a state on, as of an instant. Source: docs/ledger.md, sections 4 to 7. */
+export function derivePerson(
+  { technician, state: from, timed, hours }: PersonPast,
+  facts: LedgerFacts,
+  asOf: Instant,
+): PersonLedger {
+  const { state, timeline } = foldEntries(technician, from, timed, facts);
+  addSettled(timeline, settleAt(technician, state, asOf, facts.policy).settled);
+  const pieces: Allocation[] = [];
+  for (const stint of timeline.stints) append(pieces, allocateStint(stint, facts));
+  const lines = sumLines(pieces, hours, facts.costRates.get(technician) ?? []);
+  const { days, looseEnds } = deriveAttendance(
+    { technician, ...timeline, enteredByDay: sumEntered(hours) },
+    facts,
+  );
+  return {
+    ...timeline,
+    lines,
+    attendance: days,
+    looseEnds: [
+      ...timeline.looseEnds,
+      ...looseEnds,
+      ...findWithoutRate(lines),
+      ...findNotReleased(timeline.stints, facts),
+    ],
+  };
+}
+
+/** `push(...more)` overflows the stack on a year of stints. */
+function append<T>(to: T[], more: readonly T[]): void {
+  for (const item of more) to.push(item);
+}
+
 /** Derives the whole ledger of a journal, given in the order of recording, as of an instant: later entries, and
  *  hours of later days, are left out. Source: docs/ledger.md, sections 3 to 8. */
 export function deriveLedger(journal: readonly Entry[], facts: LedgerFacts, asOf: Instant): Ledger {
@@ -108,29 +156,15 @@ export function deriveLedger(journal: readonly Entry[], facts: LedgerFacts, asOf
     attendance: new Array<AttendanceDay>(),
     finished,
   };
-  const append = <T>(to: T[], more: readonly T[]) => {
-    for (const item of more) to.push(item); // `push(...more)` overflows the stack on a year of stints
-  };
   append(ledger.looseEnds, afterDone);
   for (const [technician, { timed, hours }] of byTechnician) {
-    const { state, timeline } = foldEntries(technician, AT_REST, inOrderOfTime(timed), facts);
-    addSettled(timeline, settleAt(technician, state, asOf, facts.policy).settled);
-    const pieces: Allocation[] = [];
-    for (const stint of timeline.stints) append(pieces, allocateStint(stint, facts));
-    const lines = sumLines(pieces, hours, facts.costRates.get(technician) ?? []);
-    const { days, looseEnds } = deriveAttendance(
-      { technician, ...timeline, enteredByDay: sumEntered(hours) },
-      facts,
-    );
-    append(ledger.stints, timeline.stints);
-    append(ledger.shifts, timeline.shifts);
-    append(ledger.breaks, timeline.breaks);
-    append(ledger.lines, lines);
-    append(ledger.attendance, days);
-    append(ledger.looseEnds, timeline.looseEnds);
-    append(ledger.looseEnds, looseEnds);
-    append(ledger.looseEnds, findWithoutRate(lines));
-    append(ledger.looseEnds, findNotReleased(timeline.stints, facts));
+    const own = derivePerson({ technician, state: AT_REST, timed: inOrderOfTime(timed), hours }, facts, asOf);
+    append(ledger.stints, own.stints);
+    append(ledger.shifts, own.shifts);
+    append(ledger.breaks, own.breaks);
+    append(ledger.lines, own.lines);
+    append(ledger.attendance, own.attendance);
+    append(ledger.looseEnds, own.looseEnds);
   }
   return ledger;
 }

@@ -9,6 +9,8 @@ export type Policy = {
   readonly maxShiftHours: number;
   readonly gapMinutes: number;
   readonly maxBreakMinutes: number;
+  /** The share of its estimate, in percent, from which a task is near it. */
+  readonly warnAt: number;
 };
 
 /** What holds where a shop has said nothing. Source: docs/ledger.md, sections 4, 5 and 7. */
@@ -18,6 +20,7 @@ export const DEFAULT_POLICY: Policy = {
   maxShiftHours: 16,
   gapMinutes: 5,
   maxBreakMinutes: 60,
+  warnAt: 80,
 };
 
 /** What the ledger must know of a target: a task's estimate and whether its order was released, or whether an

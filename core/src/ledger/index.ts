@@ -5,12 +5,13 @@ export type { AttendanceDay } from './attendance.ts';
 export {
   addSettled,
   deriveLedger,
+  derivePerson,
   emptyTimeline,
   findWithoutRate,
   foldEntries,
   sumEntered,
 } from './derive.ts';
-export type { Ledger, PersonTimeline } from './derive.ts';
+export type { Ledger, PersonPast, PersonTimeline } from './derive.ts';
 export { correctedEntry, inOrderOfTime, undoOfAmend } from './effective.ts';
 export { entryIdOf, isCorrection, targetsOf } from './entries.ts';
 export type { AmendSet, Correction, Entry, EntryId, HoursEntry, LaborEntry, TargetId } from './entries.ts';
@@ -27,6 +28,8 @@ export type { LooseEnd, LooseEndKind } from './looseEnd.ts';
 export { canonicalJson, checkEntry, isSameContent } from './record.ts';
 export type { EntryErrorCode, Recorded } from './record.ts';
 export { recost } from './recost.ts';
+export { effectOfPolicy, withPolicyFrom, withoutPolicyFrom } from './policyEffect.ts';
+export type { PolicyEffect } from './policyEffect.ts';
 export { attendedByShiftDay } from './shiftAttendance.ts';
 export { splitByShiftDay } from './shiftLines.ts';
 export type { ShiftLine } from './shiftLines.ts';

@@ -25,6 +25,7 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   payPeriod: 'long',
   trail: 'long',
   verifyChain: 'long',
+  rulesEffect: 'long',
   checklist: 'long',
   exportOrders: 'long',
   exportPeople: 'long',

@@ -1,6 +1,7 @@
 import type { WorkOrderId } from '@wergon/core/work';
 import type { StandardFacts } from '@wergon/core/compare';
 import type { EntityManager } from '@mikro-orm/libsql';
+import { DEFAULT_POLICY } from '@wergon/core/ledger';
 import type { LedgerFacts, TargetFacts, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { Defect } from '@wergon/core/result';
@@ -152,7 +153,7 @@ async function loadBase(em: EntityManager) {
   return {
     shop,
     zone: zone.value,
-    policy: shop.policy,
+    policy: shop.policy.map(({ from, value }) => ({ from, value: { ...DEFAULT_POLICY, ...value } })),
     costRates: costRatesByTechnician(rates),
     gradesOf: gradesByTechnician(rates),
     gradeRates: new Map(grades.map((grade) => [grade.id, gradeRatesOf(grade)])),

@@ -1,5 +1,5 @@
 import { AT_REST, addSettled, applyEntry, emptyTimeline, inOrderOfTime } from '@wergon/core/ledger';
-import type { LaborEntry, PersonTimeline } from '@wergon/core/ledger';
+import type { LaborEntry, LaborState, PersonPast, PersonTimeline } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { itemAt } from '@wergon/core/result';
 import { addDays, earliestOf, latestOf, toInstant } from '@wergon/core/time';
@@ -26,6 +26,36 @@ function loadEntriesByDay(sql: Sql, technician: TechnicianId, from: LocalDay): D
     else days.set(row.day, [entry]);
   }
   return days;
+}
+
+/** What somebody recorded from a day on up to now, and where they stood as it began. */
+export function loadPast(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  from: LocalDay,
+  now: Instant,
+): PersonPast {
+  const timed = [...loadEntriesByDay(sql, technician, from).values()].flat();
+  const hours = sql.all<{ body: string }>(
+    `select "body" from "effective_entry" where "technician" = ? and "day" between ? and ? and "type" = 'hours' order by "seq"`,
+    [technician, from, facts.zone.dayAt(now)],
+  );
+  return {
+    technician,
+    state: stateBefore(sql, technician, from),
+    timed: inOrderOfTime(timed.filter(({ at }) => at <= now)),
+    hours: hours.map(({ body }) => readLaborEntry(body)).filter((entry) => entry.type === 'hours'),
+  };
+}
+
+/** Where somebody stood as a day began. */
+function stateBefore(sql: Sql, technician: TechnicianId, day: LocalDay): LaborState {
+  const [earlier] = sql.all<{ state: string }>(
+    'select "state" from "labor_state" where "technician" = ? and "day" < ? order by "day" desc limit 1',
+    [technician, day],
+  );
+  return earlier ? readState(earlier.state) : AT_REST;
 }
 
 /** A day of a technician as it came out: where they stand at its end, when its last entry happened, what was settled. */
@@ -90,11 +120,7 @@ export function deriveDays(
       )
       .map(({ day, state }) => [day, state]),
   );
-  const [earlier] = sql.all<{ state: string }>(
-    'select "state" from "labor_state" where "technician" = ? and "day" < ? order by "day" desc limit 1',
-    [technician, first],
-  );
-  let state = earlier ? readState(earlier.state) : AT_REST;
+  let state = stateBefore(sql, technician, first);
   const derived: DerivedDay[] = [];
   const days = [...new Set([...entriesByDay.keys(), ...before.keys()])].sort((a, b) => a - b);
   let stop = last;

@@ -16,6 +16,7 @@ import { countPieces, effectiveRows } from './effectiveEntries.ts';
 import { SHIFT_BEGINS, deriveLines } from './laborLines.ts';
 import { deriveDays } from './personDays.ts';
 import { rebuildIndex } from './entryIndex.ts';
+import { deriveAllDue } from './dueDerivation.ts';
 import { dueOf, waitForDue } from './waiting.ts';
 import { clockLooseEnd } from './record.ts';
 
@@ -45,7 +46,7 @@ export function rebuild(database: Database, facts: ShopFacts, now: Instant): Pro
     // Only where a period is closed does anybody ask what its lines were.
     const isClosed = sql.all('select 1 from "pay_period" limit 1').length > 0;
     sql.run(`create temp table "line_before" as select * from "labor_line" ${isClosed ? '' : 'where false'}`);
-    for (const table of PROJECTIONS) sql.run(`delete from "${table}"`);
+    for (const table of [...PROJECTIONS, 'due_derivation']) sql.run(`delete from "${table}"`);
     for (const { body } of journalRows(sql, 'decision')) projectDecision(sql, readDecision(body));
     const count = withoutIndexes(sql, LOOKED_UP_LATER, () => {
       rebuildIndex(sql, facts.zone);
@@ -149,6 +150,7 @@ export async function catchUp(database: Database, facts: ShopFacts, now: Instant
       if (isUnnamed) rebuildNamed(sql);
       if (isUnsummed) rebuildUsed(sql);
     });
+  await deriveAllDue(database, facts);
   return isBehind;
 }
 

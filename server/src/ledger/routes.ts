@@ -18,6 +18,7 @@ import { findAmended } from './closedDays.ts';
 import { readBatch } from './readBatch.ts';
 import { mountOrderActs } from './orderActs.ts';
 import { mountRates } from './rates.ts';
+import { mountRules } from './rules.ts';
 import { mountTrail } from './trail.ts';
 import { loadNames, loadScan } from './scans.ts';
 import type { Names } from './scans.ts';
@@ -28,6 +29,7 @@ export function mountLedger(mount: Mount, context: LedgerContext): void {
   mountTrail(mount, context);
   mountOrderActs(mount, context);
   mountRates(mount, context);
+  mountRules(mount, context);
   mount('deskEntries', async ({ body, who }) => {
     const incoming = readBatch(body.entries);
     const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) =>

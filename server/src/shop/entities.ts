@@ -6,6 +6,14 @@ import type { ResourceId } from '@wergon/core/station';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 
+/** Rules from an instant on, as they are kept: what came later may be missing, and who said them first is not known. */
+export type StoredPolicy = {
+  readonly from: Instant;
+  readonly value: Partial<Policy>;
+  readonly by?: string;
+  readonly at?: Instant;
+};
+
 /** The one shop of this installation. */
 export const ShopEntity = defineEntity({
   name: 'Shop',
@@ -15,7 +23,7 @@ export const ShopEntity = defineEntity({
     name: p.string(),
     zone: p.string(),
     currency: p.string(),
-    policy: p.json<Dated<Policy>>(),
+    policy: p.json<readonly StoredPolicy[]>(),
     /** What was chosen other than the defaults. */
     settings: p.json<Partial<Omit<Settings, 'name'>>>().nullable(),
   },

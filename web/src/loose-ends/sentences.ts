@@ -85,32 +85,11 @@ const ANSWERS: Readonly<Record<AnswerReason, string>> = {
 export const sayAnswer = ({ reason, at }: LooseEnd['answers'][number], { clock }: Words): string =>
   at === null ? ANSWERS[reason] : `${ANSWERS[reason]} ${clock(at)}`;
 
-/** What several loose ends of one kind are called. */
-const KINDS: Readonly<Record<LooseEndKind, string>> = {
-  'double-shift-in': t('looseEnds.secondSignIns'),
-  'shift-out-without-in': t('looseEnds.signOutsWithoutASignIn'),
-  'stop-without-start': t('looseEnds.stopsWithoutAStart'),
-  'forgotten-shift-out': t('looseEnds.missingSignOuts'),
-  'forgotten-stop': t('looseEnds.missingStops'),
-  gap: t('looseEnds.gaps'),
-  'work-outside-shift': t('looseEnds.daysWithWorkOutsideTheShift'),
-  'long-break': t('looseEnds.longBreaks'),
-  'no-rate': t('looseEnds.daysWithoutARate'),
-  'not-released': t('looseEnds.startsOnOrdersThatWereNotReleased'),
-  'after-done': t('looseEnds.startsOnFinishedTasks'),
-  'clock-jump': t('looseEnds.movedClocks'),
-  'unknown-code': t('looseEnds.unknownCodes'),
-  'refused-entry': t('looseEnds.refusedEntries'),
-  'badge-hop': t('looseEnds.badgesInTwoPlaces'),
-  'badge-pair': t('looseEnds.badgesAlwaysScannedTogether'),
-  clock: t('looseEnds.scansWithAClockAhead'),
-};
-
 /** What ends of one kind are, in words that say of what there are several. */
 export const sayKinds = ([first]: readonly LooseEnd[]): string => {
   if (!first) return '';
   const reason = first.answers[0]?.reason;
-  return `${KINDS[first.kind]}${first.kind === 'gap' && reason === 'was-break' ? ` ${t('looseEnds.overABreak')}` : ''}`;
+  return `${t(`looseEndKinds.${first.kind}`)}${first.kind === 'gap' && reason === 'was-break' ? ` ${t('looseEnds.overABreak')}` : ''}`;
 };
 
 /** The likeliest answer of ends that are alike, without the instants that differ. */

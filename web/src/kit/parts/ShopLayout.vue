@@ -26,6 +26,7 @@ const PAGES: readonly { readonly to: string; readonly word: string; readonly rig
   { to: '/shop/labels', word: t('common.labels'), right: 'shop.see' },
   { to: '/shop/import', word: t('common.importAndExport'), right: 'work.see' },
   { to: '/shop/users', word: t('common.whoMayDoWhat'), right: 'floor.see' },
+  { to: '/shop/rules', word: t('common.rules'), right: 'shop.see' },
   { to: '/shop/settings', word: t('common.settings'), right: 'shop.see' },
 ];
 const pages = computed(() => PAGES.filter(({ right }) => desk.may(right)));

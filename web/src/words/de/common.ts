@@ -128,4 +128,5 @@ export const common: Translation['common'] = {
   task: 'Arbeitsgang',
   removed: 'entfernt',
   never: 'nie',
+  rules: 'Regeln',
 };

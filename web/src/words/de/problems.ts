@@ -52,6 +52,7 @@ export const problems: Translation['problems'] = {
   'record.not_found': 'Das gibt es nicht',
   'record.taken': 'Das ist schon vergeben',
   'record.sent_before': 'Das wurde schon erfasst, mit etwas anderem darin',
+  'rules.changes_past': 'Diese Regeln ändern vergangene Tage: sehen Sie sich erst an, was sie bewirken',
   'record.changed': 'Jemand hat das inzwischen geändert',
   'order.no_such_move': 'So kann ein Auftrag seinen Stand nicht wechseln',
   'order.no_tasks': 'Ein Auftrag ohne Arbeitsgänge lässt sich nicht freigeben',

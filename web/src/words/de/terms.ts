@@ -174,3 +174,24 @@ export const orderStates: Translation['orderStates'] = {
   finished: 'fertig',
   closed: 'geschlossen',
 };
+
+/** What several loose ends of one kind are called. */
+export const looseEndKinds: Translation['looseEndKinds'] = {
+  'double-shift-in': 'zweite Anmeldungen',
+  'shift-out-without-in': 'Abmeldungen ohne Anmeldung',
+  'stop-without-start': 'Enden ohne Beginn',
+  'forgotten-shift-out': 'fehlende Abmeldungen',
+  'forgotten-stop': 'fehlende Enden',
+  gap: 'Lücken',
+  'work-outside-shift': 'Tage mit Arbeit außerhalb der Schicht',
+  'long-break': 'lange Pausen',
+  'no-rate': 'Tage ohne Satz',
+  'not-released': 'Beginne an nicht freigegebenen Aufträgen',
+  'after-done': 'Beginne an fertigen Arbeitsgängen',
+  'clock-jump': 'verstellte Uhren',
+  'unknown-code': 'unbekannte Codes',
+  'refused-entry': 'abgelehnte Einträge',
+  'badge-hop': 'Ausweise an zwei Orten',
+  'badge-pair': 'Ausweise, die immer zusammen gescannt werden',
+  clock: 'Scans mit vorgehender Uhr',
+};

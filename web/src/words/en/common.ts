@@ -126,4 +126,5 @@ export const common = {
   task: 'Task',
   removed: 'removed',
   never: 'never',
+  rules: 'Rules',
 } as const;

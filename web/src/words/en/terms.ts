@@ -158,3 +158,24 @@ export const orderStates = {
   finished: 'finished',
   closed: 'closed',
 } as const;
+
+/** What several loose ends of one kind are called. */
+export const looseEndKinds = {
+  'double-shift-in': 'second sign-ins',
+  'shift-out-without-in': 'sign-outs without a sign-in',
+  'stop-without-start': 'stops without a start',
+  'forgotten-shift-out': 'missing sign-outs',
+  'forgotten-stop': 'missing stops',
+  gap: 'gaps',
+  'work-outside-shift': 'days with work outside the shift',
+  'long-break': 'long breaks',
+  'no-rate': 'days without a rate',
+  'not-released': 'starts on orders that were not released',
+  'after-done': 'starts on finished tasks',
+  'clock-jump': 'moved clocks',
+  'unknown-code': 'unknown codes',
+  'refused-entry': 'refused entries',
+  'badge-hop': 'badges in two places',
+  'badge-pair': 'badges always scanned together',
+  clock: 'scans with a clock ahead',
+} as const;

@@ -1,0 +1,59 @@
+import type { TechnicianId } from '@wergon/core/people';
+import type { LocalDay } from '@wergon/core/time';
+import type { FactsCache, ShopFacts } from '../catalog/index.ts';
+import { writeSql } from '../db/index.ts';
+import type { Database, Sql } from '../db/index.ts';
+import { deriveLines } from './laborLines.ts';
+import { deriveDays } from './personDays.ts';
+import { keepUsed } from './usedTime.ts';
+
+/** Rules that change days gone by change what is derived of everybody. Each person's days are derived in a transaction of
+ *  their own, so that scans go on between them; whose are still to come is kept, so that a stop loses none. */
+export function markDue(sql: Sql, technicians: Iterable<TechnicianId>, from: LocalDay): void {
+  for (const technician of technicians)
+    sql.run(
+      `insert into "due_derivation" ("technician", "from_day") values (?, ?)
+       on conflict ("technician") do update set "from_day" = min("from_day", excluded."from_day")`,
+      [technician, from],
+    );
+}
+
+export const countDue = (sql: Sql): number =>
+  sql.all<{ n: number }>('select count(*) as "n" from "due_derivation"')[0]?.n ?? 0;
+
+/** Derives the days of whoever is next; `false` where nobody is. */
+function deriveNext(sql: Sql, facts: ShopFacts): boolean {
+  const [next] = sql.all<{ technician: TechnicianId; from_day: LocalDay }>(
+    'select "technician", "from_day" from "due_derivation" limit 1',
+  );
+  if (!next) return false;
+  const { technician, from_day: from } = next;
+  const days = sql.all<{ day: LocalDay; type: string }>(
+    `select distinct "day", "type" = 'hours' as "type" from "effective_entry" where "technician" = ? and "day" >= ?`,
+    [technician, from],
+  );
+  const timed = days.filter(({ type }) => Number(type) === 0).map(({ day }) => day);
+  const lineDays = new Set(days.filter(({ type }) => Number(type) === 1).map(({ day }) => day));
+  if (timed.length > 0) deriveDays(sql, facts, technician, new Set(timed), lineDays);
+  const { before, after } = deriveLines(sql, facts, technician, lineDays);
+  keepUsed(sql, before, after);
+  sql.run('delete from "due_derivation" where "technician" = ?', [technician]);
+  return true;
+}
+
+/** Derives what is due with facts that do not change meanwhile: when a database is opened. */
+export async function deriveAllDue(database: Database, facts: ShopFacts): Promise<void> {
+  while (await writeSql(database, (sql) => deriveNext(sql, facts)));
+}
+
+/** The same while the shop is at work. */
+export async function deriveDue(database: Database, cache: FactsCache): Promise<void> {
+  for (;;) {
+    const facts = await cache.get();
+    const isMore = await writeSql(database, (sql) =>
+      // What was changed while this waited for its turn is asked for anew.
+      cache.isCurrent(facts) ? deriveNext(sql, facts) : true,
+    );
+    if (!isMore) return;
+  }
+}
