@@ -45,6 +45,9 @@ import type { SimOrder, SimTask } from './workflow.ts';
 
 const SEED = 20_261_124;
 const FIRST_DAY = '2026-09-14';
+/** So many days ago the shop changed its rules. */
+const RULES_CHANGED = 21;
+
 /** The Tuesday on which the demo opens, by the clock of the shop. */
 export const OPENS_AT = '2026-11-24T13:37:00+02:00';
 
@@ -64,7 +67,14 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
 
   const today = zone.dayAt(opensAt);
   const { people, origins } = await database.em.fork().transactional(async (em) => ({
-    people: await setUpShop(em, firstDay, opensAt, today, drawFrom(random)),
+    people: await setUpShop(
+      em,
+      firstDay,
+      opensAt,
+      today,
+      zone.startOf(addDays(today, -RULES_CHANGED)),
+      drawFrom(random),
+    ),
     origins: await enterStandards(em, 'Paula Virta', zone.startOf(addDays(firstDay, -90))),
   }));
   const samples = makeOrders(days, random, origins);

@@ -73,12 +73,17 @@ export async function setUpShop(
   firstDay: LocalDay,
   opensAt: Instant,
   today: LocalDay,
+  rulesFrom: Instant,
   draw: (kind: CodeKind) => Parameters<typeof addTechnician>[2],
 ) {
   await em.insert(ShopEntity, {
     id: 1,
     ...SHOP,
-    policy: dated(DEFAULT_POLICY),
+    policy: [
+      ...dated(DEFAULT_POLICY),
+      // Some weeks ago the shop chose to hear a little later of estimates that run low.
+      { from: rulesFrom, value: { ...DEFAULT_POLICY, warnAt: 85 }, by: 'Solveig Aune', at: rulesFrom },
+    ],
     settings: {
       orderNumbers: { prefix: '', digits: 5, first: 24_001 },
       labels: { symbology: 'code128', paper: 'a4' },

@@ -38,6 +38,7 @@ const PAGES = {
     ['/shop/labels', 'Paper'],
     ['/shop/import', 'Choose a file'],
     ['/shop/users', 'Who may sign in at the desk'],
+    ['/shop/rules', 'Longest stretch'],
     ['/shop/settings', 'Closed days'],
   ],
 } as const;

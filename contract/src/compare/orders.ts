@@ -13,6 +13,8 @@ export const comparisonSchema = z.object({
   remainingSeconds: z.number(),
   overSeconds: z.number(),
   underSeconds: z.number(),
+  /** Little of the estimate is left, by the shop's rules. */
+  isLow: z.boolean(),
   estimatedCost: z.string(),
   actualCost: z.string(),
   outsideCost: z.string(),

@@ -30,6 +30,11 @@ export function balanceOf({ used, left, over, under = toSeconds(0) }: BalanceInp
   return { kind: 'even', length: toSeconds(0) };
 }
 
+/** Whether unfinished work has used so much of its estimate that it runs low: `warnAt` percent of it or more, while
+ *  something is left. What is finished has nothing left. Source: docs/ledger.md, section 6. */
+export const isLow = ({ used, left, over }: Omit<BalanceInput, 'under'>, warnAt: number): boolean =>
+  left !== null && left > 0 && !isPastEstimate(over) && used * 100 >= warnAt * (used + left);
+
 /** The length of a balance as people read it: what is left rounded up, all else as a clock cuts it. */
 export const formatBalance = ({ kind, length }: Balance, style: HoursStyle): string =>
   kind === 'left' ? formatLeft(length, style) : formatHours(length, style);

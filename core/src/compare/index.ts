@@ -1,4 +1,4 @@
-export { balanceOf, balanceOfTasks, formatBalance, isPastEstimate } from './balance.ts';
+export { balanceOf, balanceOfTasks, formatBalance, isLow, isPastEstimate } from './balance.ts';
 export type { Balance } from './balance.ts';
 export { compareTask, sumComparisons } from './compare.ts';
 export type { Comparison } from './compare.ts';

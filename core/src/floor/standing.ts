@@ -1,7 +1,8 @@
 import { allocateStint, settleAt, addUsed } from '../ledger/index.ts';
 import type { LaborState, LedgerFacts, Allocation, Settled, TargetId, UsedByType } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
-import { toSeconds } from '../time/index.ts';
+import { isLow } from '../compare/index.ts';
+import { inForceAt, toSeconds } from '../time/index.ts';
 import type { Instant, Seconds } from '../time/index.ts';
 import { WORK_TYPES } from '../work/index.ts';
 import type { Board, BoardActivity, BoardOrder, BoardTask, BoardTechnician } from './board.ts';
@@ -36,6 +37,8 @@ export type UsedComparison = {
   readonly estimatedSeconds: Seconds | null;
   readonly leftSeconds: Seconds | null;
   readonly overSeconds: Seconds | null;
+  /** Little of the estimate is left, by the shop's rules. */
+  readonly isLow: boolean;
 };
 
 /** A task and how much of its estimate is used, of the work types that its order's estimate includes. */
@@ -60,17 +63,26 @@ export function standingOf(board: Board, id: TargetId, now: Instant): TargetStan
       (workType) => [workType, all[workType]],
     ),
   );
-  return { kind: 'task', task: target, order, used, comparison: compareUsed(target.estimatedSeconds, used) };
+  return {
+    kind: 'task',
+    task: target,
+    order,
+    used,
+    comparison: compareUsed(target.estimatedSeconds, used, inForceAt(board.facts.policy, now).warnAt),
+  };
 }
 
-function compareUsed(estimatedSeconds: Seconds | null, used: UsedByType): UsedComparison {
+function compareUsed(estimatedSeconds: Seconds | null, used: UsedByType, warnAt: number): UsedComparison {
   const usedSeconds = toSeconds(Object.values(used).reduce((sum, seconds) => sum + seconds, 0));
   const beyond = (difference: number) => toSeconds(Math.max(0, difference));
+  const left = estimatedSeconds === null ? null : beyond(estimatedSeconds - usedSeconds);
+  const over = estimatedSeconds === null ? null : beyond(usedSeconds - estimatedSeconds);
   return {
     usedSeconds,
     estimatedSeconds,
-    leftSeconds: estimatedSeconds === null ? null : beyond(estimatedSeconds - usedSeconds),
-    overSeconds: estimatedSeconds === null ? null : beyond(usedSeconds - estimatedSeconds),
+    leftSeconds: left,
+    overSeconds: over,
+    isLow: isLow({ used: usedSeconds, left, over }, warnAt),
   };
 }
 

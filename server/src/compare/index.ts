@@ -1,3 +1,3 @@
 export { mountCompare } from './routes.ts';
-export { costedAs, costsFor, loadLabor, usedOf, writeComparison } from './taskLabor.ts';
+export { costedAs, costsFor, loadLabor, usedOf, warnAtOf, writeComparison } from './taskLabor.ts';
 export type { Costs, TaskWithLabor } from './taskLabor.ts';

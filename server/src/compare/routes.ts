@@ -19,7 +19,7 @@ import { unitWords } from '../catalog/index.ts';
 import { AttachmentEntity, OrderChangeEntity } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 import { mountStory } from './story.ts';
-import { costsFor, loadLabor, usedOf, writeComparison, writeLine } from './taskLabor.ts';
+import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison, writeLine } from './taskLabor.ts';
 import type { Costs, SignedOut, TaskWithLabor } from './taskLabor.ts';
 
 /** The latest changes of an order that are told with it. */
@@ -30,6 +30,7 @@ function orderRow(
   tasks: readonly TaskWithLabor[],
   costs: Costs,
   now: Instant,
+  warnAt: number,
   units: ReadonlyMap<string, Unit>,
 ): OrderRow {
   const unit = order.unit == null ? undefined : units.get(order.unit);
@@ -48,7 +49,7 @@ function orderRow(
     unitWords: unit ? unitWords(unit) : '',
     taskCount: accepted.length,
     finishedTaskCount: accepted.filter(({ isFinished }) => isFinished).length,
-    comparison: writeComparison(sumComparisons(tasks.map(({ comparison }) => comparison)), costs),
+    comparison: writeComparison(sumComparisons(tasks.map(({ comparison }) => comparison)), costs, warnAt),
     used: { ...usedOf(tasks, order) },
     hasEstimate: accepted.some(({ task }) => task.hasEstimate),
     isFinished: accepted.length > 0 && accepted.every(({ isFinished }) => isFinished),
@@ -177,7 +178,9 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
       if (own) own.push(each);
       else byOrder.set(each.task.order, [each]);
     }
-    const rows = orders.map((order) => orderRow(order, byOrder.get(order.id) ?? [], costs, now, units));
+    const rows = orders.map((order) =>
+      orderRow(order, byOrder.get(order.id) ?? [], costs, now, warnAtOf(known, now), units),
+    );
     return { asOf: now, seq, orders: rows };
   };
 
@@ -210,7 +213,8 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
       labor: loadLabor(sql, known, own, now, costs),
       seq: loadSeq(sql),
     }));
-    const row = orderRow(order, labor, costs, now, await loadUnits());
+    const warnAt = warnAtOf(known, now);
+    const row = orderRow(order, labor, costs, now, warnAt, await loadUnits());
     const sum = sumComparisons(labor.map(({ comparison }) => comparison));
     return ok({
       asOf: now,
@@ -218,7 +222,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
       order: { ...row, ...(await loadPapers(order, sum.estimatedCost)) },
       tasks: labor.map(({ task, lines, comparison, isFinished, peopleOn, signedOut }) => ({
         ...writeTask(known, task),
-        comparison: writeComparison(comparison, costs),
+        comparison: writeComparison(comparison, costs, warnAt),
         used: { ...usedOf([{ lines }], order) },
         hasEstimate: task.hasEstimate,
         isFinished,

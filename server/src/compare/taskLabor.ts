@@ -1,5 +1,5 @@
 import type { ComparisonJson, LineRow } from '@wergon/contract/compare';
-import { atStandardCost, compareTask } from '@wergon/core/compare';
+import { atStandardCost, compareTask, isLow } from '@wergon/core/compare';
 import type { Comparison } from '@wergon/core/compare';
 import { addUsed, addSettled, emptyTimeline, allocateStint, settleAt, sumLines } from '@wergon/core/ledger';
 import type { UsedByType, LaborLine, TargetId } from '@wergon/core/ledger';
@@ -114,9 +114,12 @@ export type Costs = ComparisonJson['costs'];
 
 export const costsFor = (who: DeskWho): Costs => (who.rights.has('rates.see') ? 'actual' : 'standard');
 
-export function writeComparison(comparison: Comparison, costs: Costs): ComparisonJson {
+/** A comparison as it is told; `warnAt` is the share in percent from which an estimate runs low. */
+export function writeComparison(comparison: Comparison, costs: Costs, warnAt: number): ComparisonJson {
+  const { actualSeconds, remainingSeconds, overSeconds } = comparison;
   return {
     ...comparison,
+    isLow: isLow({ used: actualSeconds, left: remainingSeconds, over: overSeconds }, warnAt),
     estimatedCost: formatCents(comparison.estimatedCost),
     actualCost: formatCents(comparison.actualCost),
     outsideCost: formatCents(comparison.outsideCost),
@@ -124,6 +127,9 @@ export function writeComparison(comparison: Comparison, costs: Costs): Compariso
     costs,
   };
 }
+
+/** The share of an estimate from which it runs low, as the shop has it now. */
+export const warnAtOf = ({ policy }: ShopFacts, now: Instant): number => inForceAt(policy, now).warnAt;
 
 /** The rate that a task keeps from its estimate. */
 const keptRateOf =

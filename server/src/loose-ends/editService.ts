@@ -78,7 +78,7 @@ export function createEditService({ clock, database, journal, facts }: LedgerCon
       if (refusal) return refusal;
       // Nothing was recorded: the tasks stand as they stood before.
       const tasks = await readSql(database, (sql) => loadLabor(sql, known, after.touched, now, costs));
-      return ok(writeEffect(known, spots, { ...before, tasks }, after, costs));
+      return ok(writeEffect(known, spots, { ...before, tasks }, after, costs, now));
     },
     /** Does it; the ids of what was recorded take it back. */
     record: async (

@@ -10,7 +10,7 @@ import type { Sql } from '../db/index.ts';
 import { loadPersonTimeline, loadHours } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Task } from '../work/index.ts';
-import { costedAs, usedOf, writeComparison } from '../compare/index.ts';
+import { costedAs, usedOf, warnAtOf, writeComparison } from '../compare/index.ts';
 import type { Costs, TaskWithLabor } from '../compare/index.ts';
 import { findLooseEnds } from './looseEnds.ts';
 import { orderNumberOf, titleOf } from '../catalog/index.ts';
@@ -68,6 +68,7 @@ export const writeEffect = (
   before: SnapshotWithTasks,
   after: SnapshotWithTasks,
   costs: Costs,
+  now: Instant,
 ): EffectJson => ({
   lanes: spots.map(({ technician, day }) => ({
     name: facts.technicians.get(technician)?.name ?? technician,
@@ -75,7 +76,7 @@ export const writeEffect = (
     before: writeLane(facts, before.lanes.get(technician) ?? [], day),
     after: writeLane(facts, after.lanes.get(technician) ?? [], day),
   })),
-  jobs: writeJobs(facts, before, after, costs),
+  jobs: writeJobs(facts, before, after, costs, warnAtOf(facts, now)),
   looseEndsBefore: before.looseEnds,
   looseEndsAfter: after.looseEnds,
 });
@@ -123,6 +124,7 @@ function writeJobs(
   before: SnapshotWithTasks,
   after: SnapshotWithTasks,
   costs: Costs,
+  warnAt: number,
 ): EffectJson['jobs'] {
   const money = ({ cost }: Sum) => formatCents(cost);
   const find = ({ tasks }: SnapshotWithTasks, target: TargetId) =>
@@ -140,8 +142,8 @@ function writeJobs(
       task:
         then && now && order
           ? {
-              before: writeComparison(then.comparison, costs),
-              after: writeComparison(now.comparison, costs),
+              before: writeComparison(then.comparison, costs, warnAt),
+              after: writeComparison(now.comparison, costs, warnAt),
               hasEstimate: now.task.hasEstimate,
               used: { ...usedOf([now], order) },
             }

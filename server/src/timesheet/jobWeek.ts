@@ -12,7 +12,7 @@ import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { findClosedUntil, loadPersonTimeline, loadHours } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import { costsFor, loadLabor, usedOf, writeComparison } from '../compare/index.ts';
+import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison } from '../compare/index.ts';
 import type { Costs } from '../compare/index.ts';
 import { titleOf } from '../catalog/index.ts';
 
@@ -79,7 +79,7 @@ function writeTask(
   const [task] = known ? loadLabor(sql, facts, [known], now, costs) : [];
   if (!known || !order || !task) return null;
   return {
-    comparison: writeComparison(task.comparison, costs),
+    comparison: writeComparison(task.comparison, costs, warnAtOf(facts, now)),
     hasEstimate: known.hasEstimate,
     used: { ...usedOf([task], order) },
   };

@@ -9,7 +9,7 @@ defineProps<{ balance: BalanceWords }>();
     <span class="main" :class="{ attention: balance.isOver }"
       ><b>{{ balance.hours }}</b> {{ balance.word }}</span
     >
-    <span v-if="balance.also" class="also">{{ balance.also }}</span>
+    <span v-if="balance.also" class="also" :class="{ low: balance.isLow }">{{ balance.also }}</span>
   </span>
 </template>
 
@@ -25,6 +25,11 @@ defineProps<{ balance: BalanceWords }>();
 .also,
 .main:not(.attention) {
   color: var(--ink-2);
+}
+/* Not over yet: it stands out by weight, the color is kept for what is. */
+.also.low {
+  color: var(--ink);
+  font-weight: 700;
 }
 .main:not(.attention) b {
   color: var(--ink);

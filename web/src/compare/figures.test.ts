@@ -10,6 +10,7 @@ const comparison = (figures: object) => ({
   remainingSeconds: 0,
   overSeconds: 0,
   underSeconds: 0,
+  isLow: false,
   estimatedCost: '0.00',
   actualCost: '0.00',
   outsideCost: '0.00',
@@ -21,6 +22,7 @@ const comparison = (figures: object) => ({
 
 test.each<[figures: object, hasEstimate: boolean, words: string, why: string]>([
   [{ remainingSeconds: HOUR }, true, '1:00 left', 'open work has hours left'],
+  [{ remainingSeconds: HOUR, isLow: true }, true, '1:00 left, running low', 'and says so when they run low'],
   [{ overSeconds: HOUR }, true, '1:00 over', 'over is said as soon as it is true'],
   [
     { overSeconds: HOUR, remainingSeconds: 60 },

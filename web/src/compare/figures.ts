@@ -12,6 +12,8 @@ export type BalanceWords = {
   /** Whether `also` goes on in the same breath: of what the hours are the sum. */
   readonly isAlsoOfSum: boolean;
   readonly isOver: boolean;
+  /** Little of the estimate is left. */
+  readonly isLow: boolean;
 };
 
 /** An order over on some tasks may have hours left on others: both are said. */
@@ -26,19 +28,22 @@ export function sayBalance(
   const under = toSeconds(comparison.underSeconds);
   const balance = balanceOf(hasEstimate ? { used, over, left, under } : { used, over: null, left: null });
   const isOver = balance.kind === 'over';
-  const also = !isOver
-    ? ''
-    : left > 0
-      ? t('compare.left', { hours: formatLeft(left, style) })
-      : under > 0
-        ? t('compare.under', { hours: formatHours(under, style) })
-        : '';
+  const also = comparison.isLow
+    ? t('compare.runningLow')
+    : !isOver
+      ? ''
+      : left > 0
+        ? t('compare.left', { hours: formatLeft(left, style) })
+        : under > 0
+          ? t('compare.under', { hours: formatHours(under, style) })
+          : '';
   return {
     hours: formatBalance(balance, style),
     word: t(`balances.${balance.kind}`),
     also,
     isAlsoOfSum: false,
     isOver,
+    isLow: comparison.isLow,
   };
 }
 

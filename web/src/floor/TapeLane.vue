@@ -96,6 +96,10 @@ const current = computed(() => {
   const first = running.value[0];
   return first && standingOf(props.board, first.target, props.now);
 });
+/** Little is left of the estimate of what somebody is on. */
+const isLow = computed(
+  () => current.value?.kind === 'task' && props.lane.presently === 'work' && current.value.comparison.isLow,
+);
 const length = computed(() =>
   props.lane.since === undefined ? '' : desk.hours(Math.max(0, props.now - props.lane.since)),
 );
@@ -230,6 +234,7 @@ const yardstickLabel = computed(() => {
       </template>
       <span v-else class="figure">{{ desk.hours(chargedOf(lane)) }}</span>
       <span v-if="about" class="about quiet" :title="about">{{ about }}</span>
+      <span v-if="isLow" class="low">{{ t('floor.runningLow') }}</span>
     </div>
   </div>
 </template>
@@ -362,6 +367,15 @@ const yardstickLabel = computed(() => {
   }
   > span {
     grid-column: 1 / -1;
+  }
+  > .about:has(+ .low) {
+    grid-column: 1;
+  }
+  > .low {
+    grid-column: 2;
+    font-size: var(--text-xs);
+    font-weight: 700;
+    line-height: 16px;
   }
   .quiet {
     color: var(--ink-2);

@@ -108,13 +108,14 @@ const pressWords = computed(() => {
   return effect.value.isPast ? t('ledger.changeThePast') : t('ledger.setTheseRules');
 });
 
+const dateOf = ({ from }: Said) =>
+  from === null ? t('ledger.theBeginning') : `${sayDate(from)} ${yearOf(from)}`;
 const columns = computed((): readonly Column<Said>[] => [
   {
     id: 'from',
     title: t('common.from'),
     class: 'text-nowrap',
     isRowHead: true,
-    value: ({ from }) => (from === null ? t('ledger.theBeginning') : `${sayDate(from)} ${yearOf(from)}`),
   },
   { id: 'split', title: t('ledger.sharedTime'), value: ({ rules }) => SPLITS[rules.split] },
   ...FIGURES.map(({ field, column, unit }) => ({
@@ -146,8 +147,11 @@ const columns = computed((): readonly Column<Said>[] => [
         :row-key="({ from }) => from ?? ''"
         :row-class="(each) => ({ holds: each === holding })"
       >
+        <template #from="{ row }"
+          >{{ dateOf(row)
+          }}<span v-if="row === holding" class="quiet in-force">{{ t('ledger.inForce') }}</span></template
+        >
         <template #acts="{ row }">
-          <span v-if="row === holding" class="quiet">{{ t('ledger.inForce') }}</span>
           <BButton
             v-if="row.from !== null && desk.may('shop.change')"
             variant="quiet"
@@ -216,6 +220,9 @@ const columns = computed((): readonly Column<Said>[] => [
 </template>
 
 <style scoped>
+.in-force {
+  display: block;
+}
 .draft {
   margin-top: 20px;
 }

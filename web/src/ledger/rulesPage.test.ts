@@ -68,7 +68,7 @@ test('rules stand with their days, and the ones in force today are marked', asyn
   ]);
   expect(cells().map((row) => [row[0], row[5]])).toEqual([
     ['the beginning', '5 min'],
-    ['Sun 1 Feb 2026', '15 min'],
+    ['Sun 1 Feb 2026in force', '15 min'],
     ['Mon 1 Jun 2026', '5 min'],
   ]);
   expect(page.findAll('tr.holds').map((row) => row.text())).toEqual([expect.stringContaining('1 Feb')]);

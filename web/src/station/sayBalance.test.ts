@@ -1,11 +1,12 @@
 import { toSeconds } from '@wergon/core/time';
 import { sayBalance } from './sayBalance.ts';
 
-const WORDS = { over: 'over', left: 'left', used: 'used' };
+const WORDS = { over: 'over', left: 'left', low: 'left, running low', used: 'used' };
 
 test.each<[used: number, estimate: number | null, text: string, why: string]>([
   [0, 24_300, '6:45 left', 'nothing used'],
   [20, 24_300, '6:45 left', 'some seconds used: the minute is not lost to both'],
+  [19_440, 24_300, '1:21 left, running low', 'four fifths used'],
   [24_300, 24_300, '0:00 left', 'just used up'],
   [24_330, 24_300, '0:00 left', 'over by less than a minute'],
   [24_360, 24_300, '0:01 over', 'over'],
@@ -17,6 +18,7 @@ test.each<[used: number, estimate: number | null, text: string, why: string]>([
     estimatedSeconds: estimate === null ? null : toSeconds(estimate),
     leftSeconds: estimate === null ? null : beyond(estimate - used),
     overSeconds: estimate === null ? null : beyond(used - estimate),
+    isLow: estimate !== null && used < estimate && used >= 0.8 * estimate,
   };
   expect(sayBalance(comparison, WORDS).text).toBe(text);
 });

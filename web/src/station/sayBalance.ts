@@ -4,11 +4,11 @@ import type { Words } from './words/index.ts';
 
 /** What a task comes to against its estimate, as a station says it: hours over, left, or used where nobody estimated. */
 export function sayBalance(
-  { usedSeconds, leftSeconds, overSeconds }: TaskStanding['comparison'],
-  { over, left, used }: Pick<Words['ui'], 'over' | 'left' | 'used'>,
+  { usedSeconds, leftSeconds, overSeconds, isLow }: TaskStanding['comparison'],
+  { over, left, low, used }: Pick<Words['ui'], 'over' | 'left' | 'low' | 'used'>,
 ): { readonly isOver: boolean; readonly text: string } {
   const balance = balanceOf({ used: usedSeconds, left: leftSeconds, over: overSeconds });
   const isOver = balance.kind === 'over';
-  const word = isOver ? over : balance.kind === 'used' ? used : left;
+  const word = isOver ? over : balance.kind === 'used' ? used : isLow ? low : left;
   return { isOver, text: `${formatBalance(balance, 'h:mm')} ${word}` };
 }

@@ -31,7 +31,7 @@ function sayLeft({ comparison }: TaskStanding): string {
   if (leftSeconds === null || overSeconds === null) return t('common.noEstimate');
   return isPastEstimate(overSeconds)
     ? t('floor.over', { hours: desk.hours(overSeconds) })
-    : t('floor.left', { left: desk.left(leftSeconds) });
+    : t(comparison.isLow ? 'floor.leftLow' : 'floor.left', { left: desk.left(leftSeconds) });
 }
 const label = ({ comparison: { usedSeconds, estimatedSeconds } }: TaskStanding) =>
   t('floor.usedOf', {
@@ -88,13 +88,17 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
           :label="label(person.task)"
         />
         <span v-else></span>
-        <span class="figure" :class="{ attention: person.task && isOver(person.task) }">{{
-          person.task
-            ? sayLeft(person.task)
-            : person.since === undefined
-              ? ''
-              : desk.hours(Math.max(0, now - person.since))
-        }}</span>
+        <span
+          class="figure"
+          :class="{ attention: person.task && isOver(person.task), low: person.task?.comparison.isLow }"
+          >{{
+            person.task
+              ? sayLeft(person.task)
+              : person.since === undefined
+                ? ''
+                : desk.hours(Math.max(0, now - person.since))
+          }}</span
+        >
       </li>
     </ul>
     <ul v-else :aria-label="t('floor.jobsTitle')">
@@ -109,7 +113,9 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
           size="large"
           :label="label(job.task)"
         />
-        <span class="figure" :class="{ attention: isOver(job.task) }">{{ sayLeft(job.task) }}</span>
+        <span class="figure" :class="{ attention: isOver(job.task), low: job.task.comparison.isLow }">{{
+          sayLeft(job.task)
+        }}</span>
       </li>
     </ul>
     <footer>
@@ -158,6 +164,9 @@ header {
 }
 .attention {
   color: var(--attention);
+  font-weight: 700;
+}
+.low {
   font-weight: 700;
 }
 ul {

@@ -109,4 +109,5 @@ export const compare: Translation['compare'] = {
   unitsWord: 'Geräte',
   hoursWord: 'Stunden',
   usedOf: 'verbraucht von {hours}',
+  runningLow: 'wird knapp',
 };

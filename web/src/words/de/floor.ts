@@ -77,4 +77,6 @@ export const floor: Translation['floor'] = {
   pageOf: '{page} von {n}',
   onABreakWord: 'in der Pause',
   peopleCounted: 'Person | Personen',
+  leftLow: 'nur {left}',
+  runningLow: 'wird knapp',
 };

@@ -262,6 +262,7 @@ export const stationScreen: Translation['stationScreen'] = {
   estimate: 'kalkuliert',
   noEstimate: 'nicht kalkuliert',
   left: 'übrig',
+  low: 'übrig, wird knapp',
   over: 'darüber',
   used: 'verbraucht',
   more: 'und {n} weitere',

@@ -105,4 +105,5 @@ export const compare = {
   unitsWord: 'units',
   hoursWord: 'hours',
   usedOf: 'used of {hours}',
+  runningLow: 'running low',
 } as const;

@@ -73,4 +73,6 @@ export const floor = {
   pageOf: '{page} of {n}',
   onABreakWord: 'on a break',
   peopleCounted: 'person | people',
+  leftLow: 'only {left}',
+  runningLow: 'running low',
 } as const;

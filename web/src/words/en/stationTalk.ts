@@ -260,6 +260,7 @@ export const stationScreen = {
   estimate: 'estimate',
   noEstimate: 'no estimate',
   left: 'left',
+  low: 'left, running low',
   over: 'over',
   used: 'used',
   more: 'and {n} more',
