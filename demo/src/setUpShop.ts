@@ -87,6 +87,7 @@ export async function setUpShop(
     settings: {
       orderNumbers: { prefix: '', digits: 5, first: 24_001 },
       labels: { symbology: 'code128', paper: 'a4' },
+      work: { isAssignedOnly: true },
     },
   });
   await em.insert(ClockEntity, { id: 1, stoppedAt: opensAt });

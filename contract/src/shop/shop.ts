@@ -129,6 +129,12 @@ export const settingsSchema = z.strictObject({
   desk: z.strictObject({ signOutMinutes: z.int().min(5).max(720) }),
   /** At which full hour of the shop's day a backup is made, and how many of them are kept; none where no hour is set. */
   backup: z.strictObject({ hour: z.int().min(0).max(23).nullable(), keep: z.int().min(1).max(365) }),
+  work: z
+    .strictObject({
+      /** Whether a task that is assigned may be started by nobody else. */
+      isAssignedOnly: z.boolean(),
+    })
+    .default({ isAssignedOnly: false }),
   reconcile: z.strictObject({
     /** Gaps shorter than this are answered by the shop's rule: nobody has to decide on them. 0: none are. */
     answeredGapMinutes: z.int().min(0).max(60),
@@ -142,6 +148,7 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: false },
   desk: { signOutMinutes: 60 },
   backup: { hour: 2, keep: 14 },
+  work: { isAssignedOnly: false },
   reconcile: { answeredGapMinutes: 0 },
 };
 

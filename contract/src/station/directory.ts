@@ -97,6 +97,8 @@ export const directorySchema = boardSchema.extend({
   ),
   belongs: z.array(z.object({ workType: z.enum(WORK_TYPES), activity: targetId })),
   scrapReasons: z.array(z.string()),
+  /** Whether a task that is assigned may be started by nobody else; a device may keep an older directory without it. */
+  isAssignedOnly: z.boolean().default(false),
   /** Entries whose forgotten end somebody has spoken of already. */
   proposed: z.array(entryId),
   notices: z.array(message),

@@ -14,6 +14,7 @@ export function readDirectory(directory: DeepReadonly<Directory>): StationDirect
     resources: new Map(directory.resources.map(({ id, ...resource }) => [id, resource])),
     belongs: new Map(directory.belongs.map(({ workType, activity }) => [workType, activity])),
     scrapReasons: directory.scrapReasons,
+    isAssignedOnly: directory.isAssignedOnly,
     proposed: new Set(directory.proposed),
     remembered: [],
   };

@@ -1,13 +1,14 @@
 import type { EntryId, LaborState, Running, TargetId } from '../ledger/index.ts';
 import type { BoardOrder, BoardTechnician } from '../floor/index.ts';
-import { Defect } from '../result/index.ts';
+import type { TechnicianId } from '../people/index.ts';
+import { Defect, findIn } from '../result/index.ts';
 import { inForceAt, toInstant } from '../time/index.ts';
 import type { Instant } from '../time/index.ts';
 import { isWorkable } from '../work/index.ts';
 import type { ActIntent, Intent, StationRefusal, StationContext, WorkIntent } from './conversation.ts';
 import type { ResourceId, StationDirectory, TaskReport } from './directory.ts';
 import type { Answer, Question } from './question.ts';
-import { openTasksOf } from './tasks.ts';
+import { NOT_OWN, nearness, openTasksOf } from './tasks.ts';
 
 /** What is still missing before an intent can be done, or that nothing is. */
 export type IntentCheck =
@@ -53,6 +54,7 @@ function checkIntent(
       return (
         choice(missingTarget(intent, standing, context)) ??
         refusedTarget(intent, context, asks) ??
+        (asks === 'person' ? notAssigned(intent, [standing.technician.id], context) : undefined) ??
         choice(outsideEstimate(intent, context)) ??
         alreadyOn(intent, standing) ??
         choice(missingMachine(intent, context)) ??
@@ -103,6 +105,31 @@ function missingTarget(
 export const whyNotWorkable = ({ state }: Pick<BoardOrder, 'state'>): StationRefusal =>
   state === 'on-hold' ? 'station.order_on_hold' : 'station.order_not_released';
 
+/** A no that a lead's badge may let through. A crew is asked nothing of the kind: its lead says it at their own badge. */
+const noOf =
+  ({ settings }: StationContext, asks: Asks) =>
+  (code: StationRefusal, text: string): IntentCheck =>
+    asks === 'person' && settings.mayOverride ? ask({ kind: 'override', code, text }) : refuse(code, text);
+
+/** A task that is somebody else's, in a shop where only they may start it; whom to ask is said. What nobody is assigned
+ *  is anybody's, and with one of a crew who is assigned the others may help. */
+export function notAssigned(
+  { target, override }: WorkIntent,
+  technicians: readonly TechnicianId[],
+  context: StationContext,
+  asks: Asks = 'person',
+): IntentCheck | undefined {
+  const { directory, isOnline } = context;
+  if (target === undefined || override || !isOnline || !directory.isAssignedOnly) return undefined;
+  const assigned = directory.tasks.get(target)?.assigned ?? [];
+  const isTheirs = technicians.some((each) => nearness(directory, target, each) < NOT_OWN);
+  if (assigned.length === 0 || isTheirs) return undefined;
+  const names = assigned.map(({ kind, id }) =>
+    kind === 'crew' ? id : (findIn(directory.technicians, id)?.name ?? id),
+  );
+  return noOf(context, asks)('station.not_assigned', names.join(', '));
+}
+
 /** What the shop does not want started, as far as the station can know it. */
 export function refusedTarget(
   { target, isReopened, override }: WorkIntent,
@@ -114,14 +141,11 @@ export function refusedTarget(
   const known = directory.targets.get(target);
   if (!known) return refuse('station.unknown_code');
   if (known.kind === 'activity' || override || !isOnline) return undefined;
-  // A crew is asked nothing of the kind: its lead says it at their own badge.
-  const isAsked = asks === 'person';
-  const no = (code: StationRefusal, text: string) =>
-    isAsked && settings.mayOverride ? ask({ kind: 'override', code, text }) : refuse(code, text);
+  const no = noOf(context, asks);
   const order = directory.orders.get(known.order);
   if (order && !isWorkable(order.state)) return no(whyNotWorkable(order), order.number);
   if (!known.isFinished || isReopened) return undefined;
-  return isAsked && settings.mayReopen
+  return asks === 'person' && settings.mayReopen
     ? ask({ kind: 'reopen', target })
     : no('station.task_finished', known.title);
 }

@@ -115,6 +115,7 @@ export type StationRefusal =
   | 'station.order_on_hold'
   | 'station.no_open_task'
   | 'station.task_finished'
+  | 'station.not_assigned'
   | 'station.technician_left'
   | 'station.already_in'
   | 'station.not_in'

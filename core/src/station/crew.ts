@@ -16,7 +16,7 @@ import type {
 } from './conversation.ts';
 import type { BadgeId } from './directory.ts';
 import { entriesForIntent, memberId, personAtStation } from './entriesForIntent.ts';
-import { isLead, refusedTarget, resolveIntent, runningOf } from './checkIntent.ts';
+import { isLead, notAssigned, refusedTarget, resolveIntent, runningOf } from './checkIntent.ts';
 import type { PersonAt } from './checkIntent.ts';
 import type { Answer, Question } from './question.ts';
 import { blank, finish, instantOf, refuse, sound, wait } from './show.ts';
@@ -252,14 +252,16 @@ function startCrew(
   const waiting = crew.members.filter(
     ({ technician, isMissing }) => !isMissing && !crew.started.includes(technician),
   );
+  const all = [...crew.started, ...waiting.map(({ technician }) => technician)];
+  const check = all.length > 0 ? notAssigned(work, all, context, 'crew') : undefined;
+  if (check?.kind === 'refuse') return refuse(state, check.code, check.text, meta, context);
   const run = runCrew(state, crew, waiting, () => work, meta, context);
   if (run.kind === 'ask') return askCrew(state, crew, work, run.question, meta, context);
   if (run.kind === 'refuse') return refuse(state, run.code, run.text, meta, context);
-  const started = [...crew.started, ...waiting.map(({ technician }) => technician)];
-  const open = { ...crew, started };
-  if (started.length === 0)
+  const open = { ...crew, started: all };
+  if (all.length === 0)
     return withCrew(wait(run.state, open, meta, context, 'question'), open, meta, context);
-  const said = { kind: 'crew-started', technicians: started, target } as const;
+  const said = { kind: 'crew-started', technicians: all, target } as const;
   const effects = [...run.effects, sound('done')];
   return withCrew({ state: { ...run.state, said }, effects }, open, meta, context);
 }

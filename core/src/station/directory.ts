@@ -106,6 +106,8 @@ export type StationDirectory = Board & {
   /** Where time of a kind belongs that an order's estimate leaves out. */
   readonly belongs: ReadonlyMap<WorkType, TargetId>;
   readonly scrapReasons: readonly string[];
+  /** Whether a task that is assigned may be started by nobody else. */
+  readonly isAssignedOnly: boolean;
   /** Entries whose forgotten end has been proposed here already. */
   readonly proposed: ReadonlySet<EntryId>;
   readonly remembered: readonly Remembered[];

@@ -2,7 +2,15 @@ import { clock, target, technician, entryId } from '../ledger/shop.fixture.ts';
 import { createZone } from '../time/zone.ts';
 import { toInstant } from '../time/instant.ts';
 import type { StationDirectory } from './directory.ts';
-import { conversationOf, directory, play, saidOf, withPerson, withReports } from './shop.fixture.ts';
+import {
+  conversationOf,
+  directory,
+  play,
+  saidOf,
+  withAssigned,
+  withPerson,
+  withReports,
+} from './shop.fixture.ts';
 
 type Row = readonly [words: string, appended: readonly string[], ends: string, why: string];
 const check =
@@ -90,6 +98,55 @@ describe('what a person must say before it is done', () => {
     ['HELD ADA LEA', ['ada work-start held lea'], 'idle', 'the task first'],
     ['ADA HELD #1', [], 'ada', 'or it is left'],
   ])('%s: %j, then %s (%s)', check({ mayOverride: true }));
+});
+
+describe('a task that is somebody else’s', () => {
+  const ada = { kind: 'technician', id: 'ada' } as const;
+  const winders = { kind: 'crew', id: 'Winders' } as const;
+  const shop = withAssigned({ a: [ada], b: [winders], c: [] });
+  const rows: readonly Row[] = [
+    ['ADA T1', ['ada work-start a'], 'ada', 'who is assigned starts it'],
+    ['BO T1', [], 'bo', 'nobody else does'],
+    ['T1 BO', [], 'idle', 'the task first'],
+    ['BO T3', ['bo work-start c'], 'bo', 'what nobody is assigned is anybody’s'],
+    ['BO MEETING', ['bo work-start meeting'], 'bo', 'and so is indirect work'],
+    [
+      'CREW ADA BO T1',
+      ['ada work-start a', 'bo work-start a'],
+      'crew',
+      'with one who is assigned the others help',
+    ],
+    ['CREW BO T1', [], 'crew', 'a crew of others does not'],
+  ];
+  test.each<Row>(rows)('%s: %j, then %s (%s)', check({ directory: shop }));
+
+  test.each<Row>([
+    ['BO T1', [], 'asked override', 'a lead may let it through'],
+    ['BO T1 LEA', ['bo work-start a lea'], 'bo', 'with their badge, which is recorded'],
+    ['BO T1 ADA', [], 'asked override', 'not who is assigned'],
+  ])('%s: %j, then %s (%s)', check({ directory: shop, mayOverride: true }));
+
+  test('whom to ask is said by name, a crew by its own', () => {
+    const both = withAssigned({ a: [ada, winders] });
+    expect(play('BO T1', { directory: both }).state.said).toMatchObject({
+      kind: 'refused',
+      code: 'station.not_assigned',
+      text: 'ada, Winders',
+    });
+  });
+
+  test('who is of the crew may start it', () => {
+    const inCrew = { ...withPerson('bo', { crew: 'Winders' }), isAssignedOnly: true, tasks: shop.tasks };
+    expect(play('BO T2', { directory: inCrew }).appended).toEqual(['bo work-start b']);
+    expect(play('ADA T2', { directory: inCrew }).appended).toEqual([]);
+  });
+
+  test('a shop that does not want it, and a station that cannot know, let everybody start', () => {
+    expect(play('BO T1', { directory: withAssigned({ a: [ada] }, false) }).appended).toEqual([
+      'bo work-start a',
+    ]);
+    expect(play('BO T1', { directory: shop, isOnline: false }).appended).toEqual(['bo work-start a']);
+  });
 });
 
 describe('reports', () => {

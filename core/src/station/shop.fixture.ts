@@ -205,6 +205,7 @@ export const directory: StationDirectory = {
   ]),
   belongs: new Map([['travel', target('meeting')]]),
   scrapReasons: ['Cracked', 'Wrong size'],
+  isAssignedOnly: false,
   proposed: new Set(),
   remembered: [],
 };
@@ -216,6 +217,21 @@ export const withPerson = (id: string, more: Partial<PersonBrief>): StationDirec
     ...brief(directory.people.get(technician(id))),
     ...more,
   }),
+});
+/** A shop in which tasks are assigned and, but for `isAssignedOnly`, may be started by nobody else. */
+export const withAssigned = (
+  assigned: Readonly<Record<string, TaskBrief['assigned']>>,
+  isAssignedOnly = true,
+): StationDirectory => ({
+  ...directory,
+  isAssignedOnly,
+  tasks: new Map([
+    ...directory.tasks,
+    ...Object.entries(assigned).map(([id, own]) => {
+      const known = directory.tasks.get(target(id)) ?? taskBrief(1);
+      return [target(id), { ...known, assigned: own }] as const;
+    }),
+  ]),
 });
 export const withReports = (id: string, ...reports: Partial<TaskReport>[]): StationDirectory => ({
   ...directory,

@@ -22,12 +22,15 @@ const openTasks = (directory: StationDirectory): BoardTask[] =>
     (target): target is BoardTask => target.kind === 'task' && isOpen(directory, target),
   );
 
+/** How near a task is to somebody who is assigned it in no way. */
+export const NOT_OWN = 2;
+
 /** How directly a task is this person's: 0 by name, 1 by their crew, 2 not at all. */
-function nearness(directory: StationDirectory, id: TargetId, technician: TechnicianId): number {
+export function nearness(directory: StationDirectory, id: TargetId, technician: TechnicianId): number {
   const assigned = directory.tasks.get(id)?.assigned ?? [];
   const crew = directory.people.get(technician)?.crew ?? '';
   if (assigned.some((each) => each.kind === 'technician' && each.id === technician)) return 0;
-  return crew !== '' && assigned.some((each) => each.kind === 'crew' && each.id === crew) ? 1 : 2;
+  return crew !== '' && assigned.some((each) => each.kind === 'crew' && each.id === crew) ? 1 : NOT_OWN;
 }
 
 function compareRanks(a: readonly (number | string)[], b: readonly (number | string)[]): number {
@@ -77,7 +80,7 @@ export function nextTasks(
     const near = nearness(directory, task.id, technician);
     const position = positionOf(directory, task.id);
     const isHere = workCenters.includes(directory.tasks.get(task.id)?.workCenter ?? '');
-    if (near === 2 && !(isHere && position === firstOf.get(task.order))) return [];
+    if (near === NOT_OWN && !(isHere && position === firstOf.get(task.order))) return [];
     const number = directory.orders.get(task.order)?.number ?? '';
     return [{ task, rank: [near, dueOf(directory, task.order), number, position] }];
   });

@@ -26,6 +26,30 @@ test('the people’s departments are a list, and a new name goes everywhere', as
   expect(technicians.map(({ department }) => department)).toEqual(['Coils', 'Coils']);
 });
 
+test('that only who is assigned may start is the shop’s choice, off until it is made, and told to stations', async () => {
+  const told = async () =>
+    (await shop.get('/api/station/directory', shop.station)).body as { isAssignedOnly: boolean };
+  const { settings } = await read();
+  expect([settings.work.isAssignedOnly, (await told()).isAssignedOnly]).toEqual([false, false]);
+  expect(
+    (await shop.post('/api/shop/settings', { ...settings, work: { isAssignedOnly: true } })).status,
+  ).toBe(200);
+  expect([(await read()).settings.work, (await told()).isAssignedOnly]).toEqual([
+    { isAssignedOnly: true },
+    true,
+  ]);
+  // What an older page sends lacks it.
+  const { work: _left, ...older } = settings;
+  expect((await shop.post('/api/shop/settings', older)).status).toBe(200);
+  expect((await told()).isAssignedOnly).toBe(false);
+  expect(
+    await shop.post('/api/shop/settings', { ...settings, work: { isAssignedOnly: 'yes' } }),
+  ).toMatchObject({
+    status: 422,
+    body: { errors: [{ field: 'work.isAssignedOnly' }] },
+  });
+});
+
 test('a customer and a work center that are renamed are renamed in orders', async () => {
   const order = {
     ...shop.newOrder('7001'),

@@ -10,7 +10,7 @@ import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadAnswers } from '../floor/index.ts';
 import { PatternEntity } from '../people/index.ts';
-import { ActivityEntity, ListItemEntity, NoticeEntity, ResourceEntity } from '../shop/index.ts';
+import { ActivityEntity, ListItemEntity, NoticeEntity, ResourceEntity, settingsOf } from '../shop/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 
 const DAY_SECONDS = 86_400;
@@ -24,7 +24,15 @@ const LAST_SECONDS = 3 * DAY_SECONDS;
 type Details = DeepReadonly<
   Pick<
     Directory,
-    'briefs' | 'jobs' | 'proposed' | 'people' | 'resources' | 'belongs' | 'scrapReasons' | 'notices'
+    | 'briefs'
+    | 'jobs'
+    | 'proposed'
+    | 'people'
+    | 'resources'
+    | 'belongs'
+    | 'scrapReasons'
+    | 'isAssignedOnly'
+    | 'notices'
   >
 >;
 
@@ -101,6 +109,7 @@ export async function loadDetails(
     ),
     proposed: moves.proposed,
     scrapReasons: reasons.map(({ name }) => name),
+    isAssignedOnly: settingsOf(facts.shop).work.isAssignedOnly,
     notices: notices.map(({ at, by, text }) => ({ at, by, text })),
   };
 }

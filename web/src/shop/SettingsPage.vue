@@ -101,6 +101,10 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
               t('shop.techniciansConfirmTheirOwnDays')
             }}</CheckField>
           </div>
+          <h2>{{ t('shop.startingWork') }}</h2>
+          <CheckField v-model="form.fields.value.work.isAssignedOnly" class="check">{{
+            t('shop.assignedTasksAreStartedByNobodyElse')
+          }}</CheckField>
           <h2>{{ t('common.reconcile') }}</h2>
           <div class="fields">
             <FormField

@@ -4,11 +4,15 @@ import type { Line, Names, Speech } from './speech.ts';
 /** What somebody is asked, as it stands on the screen. */
 export function sayQuestion(question: Question, names: Names, { say, and }: Speech): Line {
   switch (question.kind) {
+    case 'override':
+      return {
+        headline: say(`stationRefusal.${question.code}`, { text: question.text }),
+        help: say('stationQuestion.override.help'),
+      };
     case 'which-task':
     case 'which-running':
     case 'which-activity':
     case 'which-machine':
-    case 'override':
     case 'note':
     case 'find':
       return {

@@ -89,4 +89,7 @@ export const shop: Translation['shop'] = {
   aScannerThatSendsSomethingOdd:
     'Ein Scanner, der Seltsames sendet, wird seiner Station in einer Sekunde beigebracht: drucken Sie das',
   andScanItThere: 'und scannen Sie es dort.',
+  startingWork: 'Beginn der Arbeit',
+  assignedTasksAreStartedByNobodyElse:
+    'Was zugeteilt ist, beginnt niemand sonst; was niemandem zugeteilt ist, kann jeder beginnen',
 };

@@ -87,4 +87,7 @@ export const shop = {
   aScannerThatSendsSomethingOdd:
     'A scanner that sends something odd is taught to its station in a second: print the',
   andScanItThere: 'and scan it there.',
+  startingWork: 'Starting work',
+  assignedTasksAreStartedByNobodyElse:
+    'A task that is assigned is started by nobody else; what nobody is assigned is anybody’s',
 } as const;
