@@ -83,20 +83,63 @@ export const PEOPLE: readonly Person[] = [
 ];
 
 export const ACTIVITIES = [
-  { id: 'waiting', title: 'Waiting for parts', counts: true, isPaid: true, division: '' },
-  { id: 'cleaning', title: 'Cleaning', counts: true, isPaid: true, division: '' },
-  { id: 'meeting', title: 'Shop meeting', counts: true, isPaid: true, division: '' },
-  { id: 'training', title: 'Training', counts: true, isPaid: true, division: '' },
-  { id: 'oven-watch', title: 'Oven service', counts: true, isPaid: true, division: 'Motors' },
+  {
+    id: 'waiting',
+    title: 'Waiting for parts',
+    description: 'Work stands still because something is not here',
+    counts: true,
+    isPaid: true,
+    division: '',
+  },
+  {
+    id: 'cleaning',
+    title: 'Cleaning',
+    description: 'The shop, not a job',
+    counts: true,
+    isPaid: true,
+    division: '',
+  },
+  {
+    id: 'meeting',
+    title: 'Shop meeting',
+    description: 'Everybody together, Mondays',
+    counts: true,
+    isPaid: true,
+    division: '',
+  },
+  {
+    id: 'training',
+    title: 'Training',
+    description: 'Learning, or teaching somebody',
+    counts: true,
+    isPaid: true,
+    division: '',
+  },
+  {
+    id: 'oven-watch',
+    title: 'Oven service',
+    description: 'Heating up, watching, emptying',
+    counts: true,
+    isPaid: true,
+    division: 'Motors',
+  },
   {
     id: 'van',
     title: 'Loading the van',
+    description: 'To a customer and back',
     counts: true,
     isPaid: true,
     division: 'Pumps and fans',
     takesWork: 'travel',
   },
-  { id: 'medical', title: 'Private errand', counts: false, isPaid: false, division: '' },
+  {
+    id: 'medical',
+    title: 'Private errand',
+    description: 'Not attended, not paid',
+    counts: false,
+    isPaid: false,
+    division: '',
+  },
 ] as const;
 
 export const CUSTOMERS = [

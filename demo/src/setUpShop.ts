@@ -100,10 +100,11 @@ export async function setUpShop(
 }
 
 async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Promise<void> {
-  for (const { id, title, counts, isPaid, division, ...more } of ACTIVITIES)
+  for (const { id, title, description, counts, isPaid, division, ...more } of ACTIVITIES)
     await em.insert(ActivityEntity, {
       id: targetId(id),
       title,
+      description,
       counts: dated(counts),
       code: draw('activity'),
       isPaid,

@@ -27,6 +27,8 @@ export const listItemSchema = z.strictObject({ name, isOff: z.boolean() });
 
 export const activityFieldsSchema = z.strictObject({
   title: name,
+  /** What it is for, shown where it is chosen. */
+  description: z.string().trim().max(200).default(''),
   /** Whether the time counts as attended, and whether it is paid. */
   counts: z.boolean(),
   isPaid: z.boolean().default(true),
@@ -174,6 +176,7 @@ export const shopSchema = z.object({
     z.object({
       ...coded,
       title: z.string(),
+      description: z.string(),
       counts: z.boolean(),
       isPaid: z.boolean(),
       division: z.string(),

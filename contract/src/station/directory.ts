@@ -73,6 +73,10 @@ export const directorySchema = boardSchema.extend({
       scrap: z.number(),
     }),
   ),
+  /** What is said of indirect activities; a device may keep an older directory without it. */
+  activityBriefs: z
+    .array(z.object({ activity: targetId, description: z.string(), division: z.string() }))
+    .default([]),
   jobs: z.array(z.object({ order: workOrderId, quantity: z.number(), due: day.nullable() })),
   people: z.array(
     z.object({

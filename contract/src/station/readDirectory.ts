@@ -9,6 +9,7 @@ export function readDirectory(directory: DeepReadonly<Directory>): StationDirect
     ...readBoard(directory),
     codes: new Map(directory.codes.map(({ code, ...meaning }) => [code, meaning])),
     tasks: new Map(directory.briefs.map(({ task, ...brief }) => [task, brief])),
+    activities: new Map(directory.activityBriefs.map(({ activity, ...brief }) => [activity, brief])),
     jobs: new Map(directory.jobs.map(({ order, ...job }) => [order, job])),
     people: new Map(directory.people.map(({ technician, ...person }) => [technician, person])),
     resources: new Map(directory.resources.map(({ id, ...resource }) => [id, resource])),

@@ -11,6 +11,7 @@ export const stationSettingsSchema = z.strictObject({
   identity: z.enum(IDENTITIES),
   people: names,
   workCenters: names,
+  divisions: names.default([]),
   machine: idText<'ResourceId'>().nullable(),
   mayType: z.boolean(),
   signsIn: z.boolean(),

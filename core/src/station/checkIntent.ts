@@ -66,7 +66,7 @@ function checkIntent(
       return needOfAct(intent, standing, context, asks);
     case 'indirect': {
       const choices = [...context.directory.targets.values()].flatMap((target) =>
-        target.kind === 'activity' && !target.isOff ? [target.id] : [],
+        target.kind === 'activity' && !target.isOff && isOffered(target.id, context) ? [target.id] : [],
       );
       return choices.length === 0
         ? refuse('station.nothing_found')
@@ -81,6 +81,12 @@ function checkIntent(
     case 'look':
       return forgottenEnd(standing, context) ?? NOTHING;
   }
+}
+
+/** Whether an indirect activity is offered here: one of all divisions, or of one of the station's. */
+function isOffered(activity: TargetId, { directory, settings }: StationContext): boolean {
+  const division = directory.activities.get(activity)?.division ?? '';
+  return division === '' || settings.divisions.length === 0 || settings.divisions.includes(division);
 }
 
 function missingTarget(

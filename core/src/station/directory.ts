@@ -58,6 +58,13 @@ export type TaskBrief = {
   readonly scrap: number;
 };
 
+/** What a station knows of an indirect activity beside its name. */
+export type ActivityBrief = {
+  readonly description: string;
+  /** Empty for all. */
+  readonly division: string;
+};
+
 export type OrderBrief = { readonly quantity: number; readonly due: LocalDay | null };
 
 /** An answer from the desk that waits for a technician. */
@@ -100,6 +107,7 @@ export type StationDirectory = Board & {
    *  the page makes of what it hears: badges stand here by that form only. */
   readonly codes: ReadonlyMap<string, Meaning>;
   readonly tasks: ReadonlyMap<TargetId, TaskBrief>;
+  readonly activities: ReadonlyMap<TargetId, ActivityBrief>;
   readonly jobs: ReadonlyMap<WorkOrderId, OrderBrief>;
   readonly people: ReadonlyMap<TechnicianId, PersonBrief>;
   readonly resources: ReadonlyMap<ResourceId, Resource>;

@@ -100,6 +100,41 @@ describe('what a person must say before it is done', () => {
   ])('%s: %j, then %s (%s)', check({ mayOverride: true }));
 });
 
+describe('indirect work of divisions', () => {
+  const brief = (division: string) => ({ description: '', division });
+  const shop: StationDirectory = {
+    ...directory,
+    targets: new Map(directory.targets).set(target('errand'), {
+      kind: 'activity',
+      id: target('errand'),
+      title: 'Errand',
+    }),
+    activities: new Map([
+      [target('meeting'), brief('')],
+      [target('errand'), brief('Motors')],
+    ]),
+  };
+  const offered = (divisions: readonly string[]) => {
+    const { conversation } = play('ADA !indirect', { directory: shop, divisions }).state;
+    const question = conversation.step === 'asked' ? conversation.question : undefined;
+    return question?.kind === 'which-activity' ? question.choices : [];
+  };
+  test.each([
+    [[], ['meeting', 'errand'], 'a station of no division offers all'],
+    [['Motors'], ['meeting', 'errand'], 'one of the division offers its own and those of all'],
+    [['Pumps'], ['meeting'], 'one of another only those of all'],
+    [['Pumps', 'Motors'], ['meeting', 'errand'], 'one of several those of each'],
+  ])('a station of %j offers %j (%s)', (divisions, activities) => {
+    expect(offered(divisions).filter((each) => shop.activities.has(each))).toEqual(activities);
+  });
+
+  test('a label is a label: what is not offered is started by it all the same', () => {
+    expect(play('ADA MEETING', { directory: shop, divisions: ['Pumps'] }).appended).toEqual([
+      'ada work-start meeting',
+    ]);
+  });
+});
+
 describe('a task that is somebody else’s', () => {
   const ada = { kind: 'technician', id: 'ada' } as const;
   const winders = { kind: 'crew', id: 'Winders' } as const;

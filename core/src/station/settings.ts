@@ -24,6 +24,8 @@ export type StationSettings = {
   readonly people: readonly string[];
   /** Work centers whose tasks are offered here; none named: all. */
   readonly workCenters: readonly string[];
+  /** Divisions whose indirect activities are offered here, beside those of all; none named: those of every division. */
+  readonly divisions: readonly string[];
   /** The machine that stands here and is meant where none is scanned. */
   readonly machine: ResourceId | null;
   /** Whether a code may be typed by hand. */
@@ -50,6 +52,7 @@ export const DEFAULT_STATION_SETTINGS: StationSettings = {
   identity: 'badge',
   people: [],
   workCenters: [],
+  divisions: [],
   machine: null,
   mayType: true,
   signsIn: false,

@@ -189,6 +189,7 @@ export const directory: StationDirectory = {
     [target('held'), taskBrief(1)],
     [target('done'), taskBrief(3)],
   ]),
+  activities: new Map(),
   jobs: new Map(),
   people: new Map([
     [technician('ada'), brief({ crew: 'Site' })],

@@ -20,7 +20,7 @@ import type { Technician } from '../people/index.ts';
 import { OrderEntity, TaskEntity } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 import { ActivityEntity, ListItemEntity, ResourceEntity, ShopEntity } from '../shop/index.ts';
-import type { Shop } from '../shop/index.ts';
+import type { Activity, Shop } from '../shop/index.ts';
 import type { Stale } from '../http/index.ts';
 
 /** Everything but the journal that the ledger reads, and the names that go with it. */
@@ -144,7 +144,7 @@ async function loadBase(em: EntityManager) {
   if (!shop) return undefined;
   const zone = createZone(shop.zone);
   if (!zone.ok) throw new Defect(`stored zone: ${shop.zone}`);
-  const listed = await em.find(ListItemEntity, { list: { $in: ['department', 'crew'] } });
+  const listed = await em.find(ListItemEntity, { list: { $in: ['department', 'crew', 'division'] } });
   const centers = await em.find(ResourceEntity, { kind: 'work-center' });
   const rates = await em.findAll(CostRateEntity);
   const grades = await em.findAll(GradeEntity);
@@ -162,9 +162,15 @@ async function loadBase(em: EntityManager) {
     ),
     groups: new Map([...listed, ...centers].map(({ id, name }) => [id, name])),
     technicians: new Map(technicians.map((each) => [each.id, each])),
-    activities: new Map(activities.map((activity) => [activity.id, activity])),
+    activities: new Map(activities.map((activity) => [activity.id, titled(activity, activities)])),
   };
 }
+
+/** Divisions may have an activity of one name each: then the name says whose it is. */
+const titled = (activity: Activity, all: readonly Activity[]): Activity =>
+  activity.division !== '' && all.some(({ id, title }) => id !== activity.id && title === activity.title)
+    ? { ...activity, title: `${activity.title}, ${activity.division}` }
+    : activity;
 
 /** Orders and tasks as they are now: all of them read, or only those that have changed. */
 async function refreshOrders(

@@ -36,6 +36,8 @@ export const ActivityEntity = defineEntity({
   properties: {
     id: p.string().$type<TargetId>().primary(),
     title: p.string(),
+    /** What it is for, in the shop's own words. */
+    description: p.string().default(''),
     counts: p.json<Dated<boolean>>(),
     code: p.string().unique(),
     isPaid: p.boolean().default(true),
@@ -45,6 +47,8 @@ export const ActivityEntity = defineEntity({
     isOff: p.boolean().default(false),
   },
 });
+
+export type Activity = InferEntity<typeof ActivityEntity>;
 
 /** One word of one of the shop's lists. Where it is used it stands by its name, so renaming goes everywhere. */
 export const ListItemEntity = defineEntity({

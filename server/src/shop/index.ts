@@ -12,7 +12,7 @@ export {
   ShopEntity,
   UnitEntity,
 } from './entities.ts';
-export type { Shop, StoredPolicy, Unit } from './entities.ts';
+export type { Activity, Shop, StoredPolicy, Unit } from './entities.ts';
 export { mountShop } from './routes.ts';
 export { settingsOf } from './settings.ts';
 export { StationEntity } from './station.ts';

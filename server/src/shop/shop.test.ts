@@ -26,6 +26,28 @@ test('the people’s departments are a list, and a new name goes everywhere', as
   expect(technicians.map(({ department }) => department)).toEqual(['Coils', 'Coils']);
 });
 
+test('an activity says what it is for, at the stations too; of two of one name each says whose it is', async () => {
+  const fields = { counts: true, isPaid: true, takesWork: null };
+  const add = (title: string, division: string, description = '') =>
+    shop.post('/api/shop/activities', { ...fields, title, division, description });
+  expect((await add('Oven service', 'Motors', 'Heating up and watching')).status).toBe(200);
+  expect((await add('Oven service', 'Pumps')).status).toBe(200);
+  const { activities, activityBriefs } = (await shop.get('/api/station/directory', shop.station)).body as {
+    activities: { id: string; title: string }[];
+    activityBriefs: { activity: string; description: string; division: string }[];
+  };
+  const ovens = activities.filter(({ title }) => title.startsWith('Oven'));
+  expect(ovens.map(({ title }) => title).sort()).toEqual(['Oven service, Motors', 'Oven service, Pumps']);
+  const motors = ovens.find(({ title }) => title.endsWith('Motors'))?.id;
+  expect(activityBriefs.find(({ activity }) => activity === motors)).toMatchObject({
+    description: 'Heating up and watching',
+    division: 'Motors',
+  });
+  // At the desk they stand under their own names.
+  expect((await read()).activities.filter(({ title }) => title === 'Oven service')).toHaveLength(2);
+  expect(await add('Long', '', 'x'.repeat(201))).toMatchObject({ status: 422 });
+});
+
 test('that only who is assigned may start is the shop’s choice, off until it is made, and told to stations', async () => {
   const told = async () =>
     (await shop.get('/api/station/directory', shop.station)).body as { isAssignedOnly: boolean };

@@ -25,6 +25,7 @@ type Details = DeepReadonly<
   Pick<
     Directory,
     | 'briefs'
+    | 'activityBriefs'
     | 'jobs'
     | 'proposed'
     | 'people'
@@ -88,6 +89,11 @@ export async function loadDetails(
   );
   return {
     briefs: writeBriefs(facts, board, moves),
+    activityBriefs: activities.map(({ id, description, division }) => ({
+      activity: id,
+      description,
+      division,
+    })),
     jobs: board.orders.map(({ id }) => {
       const order = facts.orders.get(id);
       return {

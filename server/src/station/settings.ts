@@ -11,5 +11,10 @@ export const settingsOf = (settings: Partial<StationSettings> | null | undefined
 /** The same with the names by which its page knows departments, crews and work centers. */
 export const namedSettings = (settings: StationSettings, { groups }: ShopFacts): StationSettings => {
   const names = (ids: readonly string[]) => ids.flatMap((id) => groups.get(id) ?? []);
-  return { ...settings, people: names(settings.people), workCenters: names(settings.workCenters) };
+  return {
+    ...settings,
+    people: names(settings.people),
+    workCenters: names(settings.workCenters),
+    divisions: names(settings.divisions),
+  };
 };

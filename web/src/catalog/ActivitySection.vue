@@ -12,7 +12,7 @@ type Activity = ShopJson['activities'][number];
 defineProps<{ activities: readonly Activity[]; divisions: readonly { readonly name: string }[] }>();
 const desk = useDesk();
 const { act, problem, isBusy } = useAct();
-const EMPTY = { title: '', counts: true, isPaid: true, division: '', takesWork: null };
+const EMPTY = { title: '', description: '', counts: true, isPaid: true, division: '', takesWork: null };
 const fresh = reactive({ ...EMPTY });
 const edited = ref<Activity | null>(null);
 
@@ -54,8 +54,17 @@ const columns: readonly Column<Activity>[] = [
           size="sm"
           :aria-label="t('common.name')"
         />
+        <BFormInput
+          v-if="edited?.id === each.id"
+          v-model="edited.description"
+          size="sm"
+          maxlength="200"
+          :aria-label="t('catalog.whatItIsFor')"
+          :placeholder="t('catalog.whatItIsFor')"
+        />
         <template v-else
-          >{{ each.title }}<template v-if="each.isOff">, {{ t('catalog.off') }}</template></template
+          >{{ each.title }}<template v-if="each.isOff">, {{ t('catalog.off') }}</template
+          ><span v-if="each.description" class="quiet description">{{ each.description }}</span></template
         >
       </template>
       <template #division="{ row: each }">
@@ -119,6 +128,12 @@ const columns: readonly Column<Activity>[] = [
         :aria-label="t('catalog.newIndirectActivity')"
         required
       />
+      <BFormInput
+        v-model="fresh.description"
+        maxlength="200"
+        :placeholder="t('catalog.whatItIsFor')"
+        :aria-label="t('catalog.whatTheNewActivityIsFor')"
+      />
       <BFormSelect v-model="fresh.division" :aria-label="t('catalog.divisionOfTheNewActivity')">
         <option value="">{{ t('common.allDivisions') }}</option>
         <option v-for="{ name } in divisions" :key="name" :value="name">{{ name }}</option>
@@ -130,3 +145,10 @@ const columns: readonly Column<Activity>[] = [
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </section>
 </template>
+
+<style scoped>
+.description {
+  display: block;
+  font-size: var(--text-xs);
+}
+</style>

@@ -38,6 +38,7 @@ const groups = computed(() => {
   const lists = shop.data.value?.lists;
   return [...(lists?.department ?? []), ...(lists?.crew ?? [])];
 });
+const divisions = computed(() => (shop.data.value?.lists.division ?? []).filter(({ isOff }) => !isOff));
 const centers = computed(() =>
   (shop.data.value?.resources ?? []).filter(({ kind, isOff }) => kind === 'work-center' && !isOff),
 );
@@ -81,7 +82,7 @@ async function save(): Promise<void> {
       </FormField>
       <FormField v-slot="{ id }" :label="t('shop.screen')">
         <BFormSelect :id="id" v-model="settings.theme">
-          <option v-for="theme in THEMES" :key="theme" :value="theme">{{ theme }}</option>
+          <option v-for="theme in THEMES" :key="theme" :value="theme">{{ t(`themes.${theme}`) }}</option>
         </BFormSelect>
       </FormField>
       <FormField v-slot="{ id }" class="wide" :label="t('shop.machineThatStandsHere')">
@@ -116,6 +117,19 @@ async function save(): Promise<void> {
         v-for="{ id, name } in centers"
         :key="id"
         v-model="settings.workCenters"
+        class="check"
+        :value="id"
+        >{{ name }}</CheckField
+      >
+    </fieldset>
+    <fieldset v-if="divisions.length > 0">
+      <legend>
+        {{ t('shop.indirectWorkOfDivisions') }} <span class="quiet">{{ t('shop.noneChosenAll') }}</span>
+      </legend>
+      <CheckField
+        v-for="{ id, name } in divisions"
+        :key="id"
+        v-model="settings.divisions"
         class="check"
         :value="id"
         >{{ name }}</CheckField

@@ -37,7 +37,11 @@ function sayOption(option: Option): { readonly name: string; readonly more: stri
   switch (option.kind) {
     case 'target': {
       const standing = standingOf(props.directory, option.target, props.now);
-      if (standing?.kind !== 'task') return { name: names.target(option.target), more: '' };
+      if (standing?.kind !== 'task')
+        return {
+          name: names.target(option.target),
+          more: props.directory.activities.get(option.target)?.description ?? '',
+        };
       const { comparison } = standing;
       const balance =
         comparison.estimatedSeconds === null ? words.ui.noEstimate : sayBalance(comparison, words.ui).text;

@@ -106,4 +106,6 @@ export const catalog: Translation['catalog'] = {
   renameWord: 'umbenennen',
   on: 'ein',
   addTo: 'Zu {title} hinzufügen',
+  whatItIsFor: 'Wofür sie ist',
+  whatTheNewActivityIsFor: 'Wofür die neue Tätigkeit ist',
 };

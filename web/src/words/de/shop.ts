@@ -92,4 +92,5 @@ export const shop: Translation['shop'] = {
   startingWork: 'Beginn der Arbeit',
   assignedTasksAreStartedByNobodyElse:
     'Was zugeteilt ist, beginnt niemand sonst; was niemandem zugeteilt ist, kann jeder beginnen',
+  indirectWorkOfDivisions: 'Indirekte Arbeit dieser Sparten',
 };

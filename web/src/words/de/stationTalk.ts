@@ -150,7 +150,7 @@ export const stationQuestion: Translation['stationQuestion'] = {
   outside: '{workType} ist in diesem Auftrag nicht kalkuliert',
   'outside.help': 'Sie stünde neben dem Auftrag, außerhalb des Vergleichs.',
   'outside.belongs': 'Solche Zeit gehört zu {activity}.',
-  'override.help': 'Der Ausweis einer Gruppenleitung genügt; das wird festgehalten.',
+  'override.help': 'Der Ausweis einer Gruppenleitung genügt; das wird festgehalten. Ist jemand da?',
   earlier: 'Vor wie vielen Minuten?',
   'earlier.help': 'Höchstens {most}. Antippen oder tippen.',
   'forgotten-stop': 'Um {time} begonnen und nie beendet. Wann war Schluss?',

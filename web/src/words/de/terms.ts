@@ -195,3 +195,6 @@ export const looseEndKinds: Translation['looseEndKinds'] = {
   'badge-pair': 'Ausweise, die immer zusammen gescannt werden',
   clock: 'Scans mit vorgehender Uhr',
 };
+
+/** How a station's screen looks. */
+export const themes: Translation['themes'] = { dark: 'dunkel', light: 'hell' };

@@ -104,4 +104,6 @@ export const catalog = {
   renameWord: 'rename',
   on: 'on',
   addTo: 'Add to {title}',
+  whatItIsFor: 'What it is for',
+  whatTheNewActivityIsFor: 'What the new activity is for',
 } as const;

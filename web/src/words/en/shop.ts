@@ -90,4 +90,5 @@ export const shop = {
   startingWork: 'Starting work',
   assignedTasksAreStartedByNobodyElse:
     'A task that is assigned is started by nobody else; what nobody is assigned is anybody’s',
+  indirectWorkOfDivisions: 'Indirect work of these divisions',
 } as const;

@@ -148,7 +148,7 @@ export const stationQuestion = {
   outside: '{workType} is not in this order’s estimate',
   'outside.help': 'It would stand beside the job, outside the comparison.',
   'outside.belongs': 'Such time belongs to {activity}.',
-  'override.help': 'A lead’s badge lets it through, and that is recorded.',
+  'override.help': 'A lead’s badge lets it through, and that is recorded. Is one here?',
   earlier: 'How many minutes ago?',
   'earlier.help': 'Up to {most}. Touch, or key a figure.',
   'forgotten-stop': 'You started at {time} and never stopped. When did you?',

@@ -179,3 +179,6 @@ export const looseEndKinds = {
   'badge-pair': 'badges always scanned together',
   clock: 'scans with a clock ahead',
 } as const;
+
+/** How a station's screen looks. */
+export const themes = { dark: 'dark', light: 'light' } as const;
