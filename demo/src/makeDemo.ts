@@ -242,6 +242,7 @@ async function recordAll(
         const line = {
           source: 'scan',
           via: badge === undefined ? [] : [badge],
+          ...(badge === undefined ? {} : { identity: 'badge' }),
           action: entry.id,
           deviceAt: formatInstant(toInstant(at)),
           clockOffset: 0,

@@ -24,6 +24,7 @@ export async function recordAt(
   const lines = entries.map((entry) => ({
     source: kind === 'desk' ? 'desk' : 'scan',
     via: isByBadge ? [`badge-${String(entry['technician'])}`] : [],
+    ...(isByBadge ? { identity: 'badge' } : {}),
     action: String(entry['id']),
     deviceAt: formatInstant(deviceAt),
     clockOffset: 0,

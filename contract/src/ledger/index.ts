@@ -12,8 +12,8 @@ export {
   saveRulesSchema,
 } from './rules.ts';
 export type { RulesChange, RulesEffect, RulesJson } from './rules.ts';
-export { scanSchema } from './scan.ts';
-export type { ScanJson } from './scan.ts';
+export { KNOWN_BY, scanSchema } from './scan.ts';
+export type { KnownBy, ScanJson } from './scan.ts';
 export { trailQuery, trailSchema, verifiedSchema, verifySchema } from './trail.ts';
 export type { TrailJson } from './trail.ts';
 export { usedSchema } from './used.ts';

@@ -2,6 +2,11 @@ import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
 import { instant, entryId } from '../wire/index.ts';
 
+/** How somebody is known at a station: by a badge of ours, a card of their own that was bound, a badge with its PIN or with
+ *  one that could not be looked at, or by their name alone. */
+export const KNOWN_BY = ['badge', 'card', 'badge-and-pin', 'pin-unchecked', 'name'] as const;
+export type KnownBy = (typeof KNOWN_BY)[number];
+
 /** An entry as it stands now, with who made it, where, and every correction of it with what it changed. */
 export const scanSchema = z.object({
   id: entryId,
@@ -11,6 +16,10 @@ export const scanSchema = z.object({
   recordedAt: instant,
   source: z.string(),
   author: z.string(),
+  /** `null` where nobody had to be known. */
+  knownBy: z.enum(KNOWN_BY).nullable(),
+  /** The lead whose badge let it through. */
+  letThroughBy: z.string().nullable(),
   corrections: z.array(
     z.object({
       type: z.string(),

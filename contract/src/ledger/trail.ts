@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { KNOWN_BY } from './scan.ts';
 import { dayText, idText, instant } from '../wire/index.ts';
 
 /** Which entries of the journal are asked for; newest first, before a place in the order of recording. */
@@ -24,6 +25,8 @@ export const trailSchema = z.object({
       recordedAt: instant,
       author: z.string(),
       source: z.string(),
+      knownBy: z.enum(KNOWN_BY).nullable(),
+      letThroughBy: z.string().nullable(),
       name: z.string().nullable(),
       about: z.string(),
       /** What a correction is of: its type, and its instant or day. */

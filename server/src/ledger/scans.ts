@@ -1,4 +1,5 @@
 import { readInstant } from './storedTime.ts';
+import { knownBy, letThroughBy } from './known.ts';
 import { readEnvelope, readFields, readLaborEntry } from './stored.ts';
 import type { ScanJson } from '@wergon/contract/ledger';
 import type { EntryId } from '@wergon/core/ledger';
@@ -34,6 +35,8 @@ export function loadScan(sql: Sql, id: EntryId, names: Names): ScanJson {
     type: original.type,
     at: entry && 'at' in entry ? entry.at : null,
     ...around(original.envelope, names),
+    knownBy: knownBy(sql, readEnvelope(original.envelope)),
+    letThroughBy: letThroughBy(sql, before['override']),
     corrections: corrections.map(({ type, body, envelope }) => {
       const { author, recordedAt } = around(envelope, names);
       const { why, set } = readFields(body);

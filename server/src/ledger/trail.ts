@@ -1,5 +1,6 @@
 import { readInstant } from './storedTime.ts';
 import type { RecordedFields } from './stored.ts';
+import { knownBy, letThroughBy } from './known.ts';
 import { readEnvelope, readFields } from './stored.ts';
 import { addDays } from '@wergon/core/time';
 import type { TrailJson } from '@wergon/contract/ledger';
@@ -85,7 +86,8 @@ const textOf = (body: RecordedFields, field: string): string | null => {
 
 function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson['entries'][number] {
   const body = readFields(row.body);
-  const { author, recordedAt, source } = readEnvelope(row.envelope);
+  const envelope = readEnvelope(row.envelope);
+  const { author, recordedAt, source } = envelope;
   const text = (field: string) => textOf(body, field);
   const target = text('target');
   const original = target === null ? undefined : findOriginal(sql, target);
@@ -102,6 +104,8 @@ function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson
     recordedAt: readInstant(recordedAt),
     author: names.get(author.id) ?? author.id,
     source,
+    knownBy: knownBy(sql, envelope),
+    letThroughBy: letThroughBy(sql, body['override']),
     name: typeof technician === 'string' ? (findIn(facts.technicians, technician)?.name ?? technician) : null,
     about: sayAbout(facts, about),
     of: original

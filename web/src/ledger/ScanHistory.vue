@@ -18,6 +18,12 @@ const sayScan = (scan: ScanJson) =>
     author: scan.author,
     seq: scan.seq,
   });
+/** How its person was known, and who let it through. */
+const sayKnown = ({ knownBy, letThroughBy }: ScanJson) =>
+  [
+    ...(knownBy === null ? [] : [t('ledger.knownBy', { how: t(`knownBy.${knownBy}`) })]),
+    ...(letThroughBy === null ? [] : [t('ledger.letThroughBy', { lead: letThroughBy })]),
+  ].join(', ');
 const sayCorrection = ({ type, author, recordedAt, why }: ScanJson['corrections'][number]) =>
   t('ledger.correctedBy', {
     entryType: sayEntryType(type),
@@ -28,7 +34,9 @@ const sayCorrection = ({ type, author, recordedAt, why }: ScanJson['corrections'
 </script>
 
 <template>
-  <li>{{ sayScan(scan) }}</li>
+  <li>
+    {{ sayScan(scan) }}<span v-if="sayKnown(scan)" class="quiet"> · {{ sayKnown(scan) }}</span>
+  </li>
   <li v-for="correction in scan.corrections" :key="correction.recordedAt" class="correction">
     {{ sayCorrection(correction) }}
     <span v-for="change in correction.changes" :key="change.field" class="quiet">

@@ -137,7 +137,14 @@ const columns = computed((): readonly Column<(typeof entries.value)[number]>[] =
           >{{ entry.name }}{{ entry.name && entry.about ? ', ' : '' }}{{ entry.about }}</template
         >
         <template #by="{ row: entry }"
-          >{{ entry.author }} <span class="quiet">{{ sayTerm('sources', entry.source) }}</span></template
+          >{{ entry.author }}
+          <span class="quiet"
+            >{{ sayTerm('sources', entry.source)
+            }}<template v-if="entry.knownBy">, {{ t(`knownBy.${entry.knownBy}`) }}</template
+            ><template v-if="entry.letThroughBy"
+              >, {{ t('ledger.letThroughBy', { lead: entry.letThroughBy }) }}</template
+            ></span
+          ></template
         ></DataTable
       >
       <p v-if="entries.length === 0" class="none">{{ t('ledger.nothingOfThisKindIsRecorded') }}</p>

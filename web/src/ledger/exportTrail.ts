@@ -16,6 +16,8 @@ const COLUMNS = [
   'why',
   'by',
   'source',
+  'known by',
+  'let through by',
   'hash',
 ];
 
@@ -42,6 +44,8 @@ export async function exportTrail(
       each.why ?? '',
       each.author,
       each.source,
+      each.knownBy ?? '',
+      each.letThroughBy ?? '',
       each.hash,
     ]);
     if (rows.length > 0) parts.push(`${Papa.unparse(rows.map((row) => row.map(neutralize)))}\r\n`);

@@ -114,4 +114,6 @@ export const ledger: Translation['ledger'] = {
   closedDaysAmongThem:
     'Einer dieser Tage liegt in einem abgeschlossenen Lohnzeitraum: sein Unterschied wird mit dem nächsten bezahlt. | {n} dieser Tage liegen in abgeschlossenen Lohnzeiträumen: ihre Unterschiede werden mit dem nächsten bezahlt.',
   endsBecome: '{kind}: jetzt {before}, dann {after}',
+  knownBy: 'bekannt durch {how}',
+  letThroughBy: 'freigegeben von {lead}',
 };

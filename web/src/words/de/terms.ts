@@ -198,3 +198,12 @@ export const looseEndKinds: Translation['looseEndKinds'] = {
 
 /** How a station's screen looks. */
 export const themes: Translation['themes'] = { dark: 'dunkel', light: 'hell' };
+
+/** How somebody is known at a station. */
+export const knownBy: Translation['knownBy'] = {
+  badge: 'Ausweis',
+  card: 'eigene Karte',
+  'badge-and-pin': 'Ausweis und PIN',
+  'pin-unchecked': 'Ausweis, PIN nicht geprüft',
+  name: 'Namen allein',
+};

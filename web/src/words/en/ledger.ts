@@ -112,4 +112,6 @@ export const ledger = {
   closedDaysAmongThem:
     'One of these days is in a closed pay period: its difference is paid with the next one. | {n} of these days are in closed pay periods: their differences are paid with the next one.',
   endsBecome: '{kind}: {before} now, {after} then',
+  knownBy: 'known by {how}',
+  letThroughBy: 'let through by {lead}',
 } as const;

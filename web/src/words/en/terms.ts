@@ -182,3 +182,12 @@ export const looseEndKinds = {
 
 /** How a station's screen looks. */
 export const themes = { dark: 'dark', light: 'light' } as const;
+
+/** How somebody is known at a station. */
+export const knownBy = {
+  badge: 'badge',
+  card: 'own card',
+  'badge-and-pin': 'badge and PIN',
+  'pin-unchecked': 'badge, PIN not checked',
+  name: 'name alone',
+} as const;
