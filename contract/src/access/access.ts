@@ -1,4 +1,5 @@
 import { idText, instant, technicianId } from '../wire/index.ts';
+import { HOURS_STYLES } from '@wergon/core/time';
 import { z } from 'zod';
 
 /** What may be done at the desk; each route names one of these, or says that it is public or a station's. */
@@ -144,9 +145,13 @@ export const sessionSchema = z.object({
   zone: z.string(),
   currency: z.string(),
   isDemo: z.boolean(),
+  /** How they like to read hours. */
+  hoursStyle: z.enum(HOURS_STYLES),
   now: instant,
 });
 export type SessionView = z.output<typeof sessionSchema>;
+
+export const hoursStyleSchema = z.strictObject({ hoursStyle: z.enum(HOURS_STYLES) });
 
 export const startSchema = z.object({
   needsFirstRun: z.boolean(),

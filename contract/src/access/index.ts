@@ -5,6 +5,7 @@ export {
   ROLES,
   changePasswordSchema,
   firstRunSchema,
+  hoursStyleSchema,
   newUserSchema,
   sessionSchema,
   signInSchema,

@@ -2,7 +2,8 @@ import { toSeconds } from './seconds.ts';
 import type { Seconds } from './seconds.ts';
 
 /** How a viewer wants to read lengths: `6:45:30`, `6:45`, or decimal `6.75`. */
-export type HoursStyle = 'h:mm:ss' | 'h:mm' | 'decimal';
+export const HOURS_STYLES = ['h:mm', 'h:mm:ss', 'decimal'] as const;
+export type HoursStyle = (typeof HOURS_STYLES)[number];
 
 /** Whole hours, minutes and seconds of a length; its sign is dropped. */
 export function splitHours(length: Seconds): { hours: number; minutes: number; seconds: number } {

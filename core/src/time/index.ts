@@ -13,7 +13,7 @@ export {
   weekdayOf,
 } from './day.ts';
 export type { LocalDay } from './day.ts';
-export { formatHours, formatLeft, isSaidLength, parseHours } from './hours.ts';
+export { formatHours, formatLeft, isSaidLength, parseHours, HOURS_STYLES } from './hours.ts';
 export type { HoursStyle } from './hours.ts';
 export { formatInstant, parseInstant, toInstant } from './instant.ts';
 export type { Instant } from './instant.ts';

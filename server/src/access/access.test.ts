@@ -287,3 +287,26 @@ test('of a user handlers are told nothing secret', async () => {
   expect(who.user).toMatchObject({ name: 'Sol', role: 'administrator' });
   expect(JSON.stringify(who.user)).not.toMatch(/argon2|passwordHash/);
 });
+
+test('how somebody likes to read hours is theirs, wherever they sign in', async () => {
+  const own = await openTestShop();
+  const pia = await own.addUser({ userName: 'pia', role: 'supervisor' });
+  const styleOf = async (cookie: string) =>
+    ((await own.get('/api/session', cookie)).body as { hoursStyle: string }).hoursStyle;
+  expect([await styleOf(own.desk), await styleOf(pia)]).toEqual(['h:mm', 'h:mm']);
+  expect((await own.post('/api/hours-style', { hoursStyle: 'decimal' }, pia)).status).toBe(200);
+  const elsewhere = cookieOf(
+    await own.post('/api/sign-in', { userName: 'pia', password: 'long enough' }, ''),
+  );
+  expect([await styleOf(own.desk), await styleOf(pia), await styleOf(elsewhere)]).toEqual([
+    'h:mm',
+    'decimal',
+    'decimal',
+  ]);
+  expect(await own.post('/api/hours-style', { hoursStyle: 'roman' }, pia)).toMatchObject({
+    status: 422,
+    body: { errors: [{ field: 'hoursStyle' }] },
+  });
+  expect((await own.post('/api/hours-style', { hoursStyle: 'decimal' }, '')).status).toBe(401);
+  await own.close();
+});

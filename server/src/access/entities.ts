@@ -1,6 +1,6 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { TechnicianId } from '@wergon/core/people';
-import type { Instant } from '@wergon/core/time';
+import type { HoursStyle, Instant } from '@wergon/core/time';
 import type { InferEntity } from '@mikro-orm/core';
 import type { Role } from '@wergon/contract/access';
 
@@ -23,6 +23,8 @@ export const UserEntity = defineEntity({
     isOff: p.boolean().default(false),
     /** Whether their password was given to them by somebody else. */
     mustChangePassword: p.boolean().default(false),
+    /** How they like to read hours; absent until they have chosen. */
+    hoursStyle: p.string().$type<HoursStyle>().nullable(),
   },
 });
 export type User = InferEntity<typeof UserEntity>;

@@ -100,6 +100,7 @@ const deskUserOf = ({
   technician,
   departments,
   mustChangePassword,
+  hoursStyle,
 }: User): DeskUser => ({
   id,
   name,
@@ -109,6 +110,7 @@ const deskUserOf = ({
   technician,
   departments,
   mustChangePassword,
+  hoursStyle,
 });
 
 /** Ends what a user's pages hear; they ask anew whether they may. */

@@ -22,6 +22,7 @@ export async function sessionView({ shop, clock, isDemo }: Context, user: DeskUs
     zone: zoneName,
     currency,
     isDemo,
+    hoursStyle: user.hoursStyle ?? 'h:mm',
     now: clock.now(),
   };
 }
@@ -54,6 +55,11 @@ export function mountAccess(mount: Mount, context: Context): void {
       live.end(who.tokenHash);
     }
     res.clearCookie(COOKIES.desk, { path: '/api' });
+    return ok(null);
+  });
+
+  mount('saveHoursStyle', async ({ body, who }) => {
+    await database.em.fork().nativeUpdate(UserEntity, { id: who.user.id }, body);
     return ok(null);
   });
 

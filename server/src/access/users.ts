@@ -25,6 +25,7 @@ export async function addUser(em: EntityManager, newUser: NewUser): Promise<User
     technician: null,
     departments: null,
     isOff: false,
+    hoursStyle: null,
     mustChangePassword: false,
     ...columns,
     id: randomUUID(),

@@ -8,6 +8,7 @@ import { Migration20261127UnsettledDays } from './migrations/Migration20261127Un
 import { Migration20261128Hardened } from './migrations/Migration20261128Hardened.ts';
 import { Migration20261129NamedTargets } from './migrations/Migration20261129NamedTargets.ts';
 import { Migration20261130Activities } from './migrations/Migration20261130Activities.ts';
+import { Migration20261130HoursStyle } from './migrations/Migration20261130HoursStyle.ts';
 import { Migration20261130Rules } from './migrations/Migration20261130Rules.ts';
 
 /** In the order in which they are run. */
@@ -21,6 +22,7 @@ const MIGRATIONS = [
   Migration20261129NamedTargets,
   Migration20261130Rules,
   Migration20261130Activities,
+  Migration20261130HoursStyle,
 ];
 
 /** Brings the schema of a database up to date. */

@@ -1,5 +1,6 @@
 import type { Response } from 'express';
 import type { Right, Role } from '@wergon/contract/access';
+import type { HoursStyle } from '@wergon/core/time';
 import type { Caller } from '@wergon/contract/routes';
 
 /** A paired station. */
@@ -15,6 +16,7 @@ export type DeskUser = {
   readonly technician?: string | null | undefined;
   readonly departments?: readonly string[] | null | undefined;
   readonly mustChangePassword?: boolean | null | undefined;
+  readonly hoursStyle?: HoursStyle | null | undefined;
 };
 
 export type DeskWho = {

@@ -17,6 +17,7 @@ export function signIn(...rights: Right[]) {
     zone: 'Europe/Oslo',
     currency: 'EUR',
     isDemo: false,
+    hoursStyle: 'h:mm',
     now: toInstant(1_772_431_200),
   };
   return desk;

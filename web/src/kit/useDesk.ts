@@ -1,18 +1,15 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import type { Right, SessionView } from '@wergon/contract/access';
-import { createZone, formatHours, formatLeft, toSeconds } from '@wergon/core/time';
+import { HOURS_STYLES, createZone, formatHours, formatLeft, toSeconds } from '@wergon/core/time';
 import type { HoursStyle, Zone } from '@wergon/core/time';
+import { callRoute } from './callRoute.ts';
 import { currentLocale, t } from '../words/index.ts';
-
-const HOURS_KEY = 'wergon-hours';
-const STYLES: readonly HoursStyle[] = ['h:mm', 'h:mm:ss', 'decimal'];
 
 /** Who is at the desk, in which shop, and how they like to read hours. */
 export const useDesk = defineStore('desk', () => {
   const session = ref<SessionView | null>(null);
-  const stored = STYLES.find((style) => style === localStorage.getItem(HOURS_KEY));
-  const hoursStyle = ref<HoursStyle>(stored ?? 'h:mm');
+  const hoursStyle = computed((): HoursStyle => session.value?.hoursStyle ?? 'h:mm');
 
   const zone = computed((): Zone | undefined => {
     const made = session.value && createZone(session.value.zone);
@@ -40,9 +37,14 @@ export const useDesk = defineStore('desk', () => {
     /** Where a figure opens to its scans, seconds are shown. */
     exactHours: (seconds: number) =>
       formatHours(toSeconds(seconds), hoursStyle.value === 'decimal' ? 'decimal' : 'h:mm:ss'),
-    nextHoursStyle: () => {
-      hoursStyle.value = STYLES[(STYLES.indexOf(hoursStyle.value) + 1) % STYLES.length] ?? 'h:mm';
-      localStorage.setItem(HOURS_KEY, hoursStyle.value);
+    /** The next way to read hours: at once here, and wherever they sign in from now on. */
+    nextHoursStyle: (): void => {
+      const now = session.value;
+      if (!now) return;
+      const next = HOURS_STYLES[(HOURS_STYLES.indexOf(hoursStyle.value) + 1) % HOURS_STYLES.length] ?? 'h:mm';
+      session.value = { ...now, hoursStyle: next };
+      // Where the server does not answer it holds until the page is loaded anew.
+      void callRoute('saveHoursStyle', { body: { hoursStyle: next } }).catch(() => undefined);
     },
     /** A rate as money of the shop, with the decimals that it has beyond cents. */
     rate: (amount: string) =>

@@ -1,6 +1,7 @@
 import {
   changePasswordSchema,
   firstRunSchema,
+  hoursStyleSchema,
   newUserSchema,
   sessionSchema,
   signInSchema,
@@ -55,6 +56,14 @@ export const ACCESS_ROUTES = {
     caller: 'signed-in',
     summary: 'Choose a password of one’s own; other sessions end',
     body: changePasswordSchema,
+    response: nothing,
+  },
+  saveHoursStyle: {
+    method: 'post',
+    path: '/api/hours-style',
+    caller: 'signed-in',
+    summary: 'Choose how one likes to read hours',
+    body: hoursStyleSchema,
     response: nothing,
   },
   users: {
