@@ -6,6 +6,8 @@ export { nextOrderNumber } from './orderNumber.ts';
 export { ORDER_MOVES, ORDER_STATES, checkMove, isLate, isWorkable } from './orderState.ts';
 export type { OrderState, WorkOrderId } from './orderState.ts';
 export { splitHoursOf } from './splitTask.ts';
+export { sumInstructions } from './stepHours.ts';
+export type { StepHours } from './stepHours.ts';
 export { chooseSteps, isMeantFor } from './standard.ts';
 export type { OrderSubject, StandardId, StandardScope } from './standard.ts';
 export { WORK_TYPES, withAlwaysIncluded } from './workType.ts';

@@ -130,7 +130,10 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
     ></DataTable>
     <div class="beside">
       <ol v-if="task.instructions.length > 0">
-        <li v-for="(each, i) in task.instructions" :key="i">{{ each.text }}</li>
+        <li v-for="(each, i) in task.instructions" :key="i">
+          {{ each.text
+          }}<span v-if="each.hours" class="figure quiet"> {{ desk.hours(Number(each.hours) * 3600) }}</span>
+        </li>
       </ol>
       <p v-if="task.originalSeconds !== task.comparison.estimatedSeconds && task.isAccepted" class="none">
         {{ t('compare.firstEstimatedAt') }}

@@ -50,6 +50,7 @@ watch(
 );
 
 const draft = computed(() => form.fields.value);
+const quantity = computed(() => Math.max(0, Math.trunc(Number(draft.value.quantity)) || 0));
 const estimate = computed(() => estimateDraft(draft.value, preparation.data.value?.grades ?? []));
 /** Tasks that are not in the sums, because their hours cannot be read. */
 const unread = computed(
@@ -230,6 +231,7 @@ const headProblem = computed(() =>
         v-model="draft.tasks"
         :preparation="preparation.data.value"
         :estimate="estimate"
+        :quantity="quantity"
         :errors="form.errors.value"
         :split="split"
       />

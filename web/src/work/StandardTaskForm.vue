@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import type { Preparation, StandardTaskJson } from '@wergon/contract/work';
-import { callRoute, useForm } from '../kit/index.ts';
+import { callRoute, useDesk, useForm } from '../kit/index.ts';
 import { CheckField, FormField } from '../kit/parts/index.ts';
-import { HOURS, newTask, stepBody, stepDraft } from './orderDraft.ts';
+import { HOURS, newTask, sayInstructions, stepBody, stepDraft } from './orderDraft.ts';
 import StepFields from './StepFields.vue';
 import { t } from '../words/index.ts';
 
 const props = defineProps<{ preparation: Preparation | undefined; task?: StandardTaskJson }>();
 const emit = defineEmits<{ done: [] }>();
+const desk = useDesk();
 const WORDS = {
   setupHours: t('work.setupHours'),
   runHours: t('work.runHours'),
@@ -60,6 +61,7 @@ async function save(): Promise<void> {
     </div>
     <StepFields
       v-model="form.fields.value.task"
+      :instructions-sum="sayInstructions(form.fields.value.task, 1, desk.hours)"
       :preparation="preparation"
       :name="form.fields.value.task.title || 'the task'"
     />

@@ -10,7 +10,12 @@ import { t } from '../words/index.ts';
 
 /** What a step holds beside its line: instructions, reports, a fixed price. */
 const task = defineModel<TaskDraft>({ required: true });
-defineProps<{ preparation: Preparation | undefined; name: string }>();
+defineProps<{
+  preparation: Preparation | undefined;
+  name: string;
+  /** What its instructions come to beside its hours. */
+  instructionsSum?: string;
+}>();
 
 function addReport(): void {
   task.value.reports.push({
@@ -64,6 +69,7 @@ const numberOrNull = (typed: unknown) => {
       <BButton variant="quiet" size="sm" @click="task.instructions.push({ text: '', hours: '' })">
         {{ t('work.addInstruction') }}
       </BButton>
+      <p v-if="instructionsSum" class="sum quiet" role="status">{{ instructionsSum }}</p>
     </div>
     <div>
       <h3>{{ t('work.reportsAskedFor') }}</h3>
@@ -138,6 +144,10 @@ const numberOrNull = (typed: unknown) => {
 </template>
 
 <style scoped>
+.sum {
+  margin: 6px 0 0;
+  font-size: var(--text-xs);
+}
 .step {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));

@@ -8,7 +8,7 @@ import { CheckField, FormField, PlainButton } from '../kit/parts/index.ts';
 import { toPlain, useDesk, useSortable } from '../kit/index.ts';
 import { ChargeFields } from '../shop/index.ts';
 import AssignedField from './AssignedField.vue';
-import { HOURS, HOUR_WORDS, areHours, newTask } from './orderDraft.ts';
+import { HOURS, HOUR_WORDS, areHours, newTask, sayInstructions } from './orderDraft.ts';
 import type { TaskDraft } from './orderDraft.ts';
 import StepFields from './StepFields.vue';
 import { t } from '../words/index.ts';
@@ -17,6 +17,7 @@ const tasks = defineModel<TaskDraft[]>({ required: true });
 const props = defineProps<{
   preparation: Preparation | undefined;
   estimate: OrderEstimate;
+  quantity: number;
   errors: Readonly<Record<string, string>>;
   /** Splits a task, where there is something to split by. */
   split: (task: TaskDraft) => readonly [string, string] | undefined;
@@ -178,7 +179,12 @@ const errorOf = (i: number): string => {
       </div>
       <p v-if="errorOf(i)" class="attention wrong-words" role="alert">{{ errorOf(i) }}</p>
       <div v-if="opened === i && tasks[i]" class="details">
-        <StepFields v-model="tasks[i]" :preparation="preparation" :name="task.title || `task ${i + 1}`">
+        <StepFields
+          v-model="tasks[i]"
+          :preparation="preparation"
+          :name="task.title || `task ${i + 1}`"
+          :instructions-sum="sayInstructions(task, quantity, desk.hours)"
+        >
           <FormField v-slot="{ id }" :label="t('work.costCode')">
             <BFormInput :id="id" v-model="task.costCode" size="sm" list="cost-codes" />
           </FormField>

@@ -7,8 +7,10 @@ import {
   newOrder,
   newTask,
   orderBody,
+  sayInstructions,
   stepDraft,
 } from './orderDraft.ts';
+import { formatHours, toSeconds } from '@wergon/core/time';
 
 const GRADES = [{ id: 'g', name: 'Winder', standardRate: '50.00' }];
 const task = (title: string, runHours: string) => ({ ...newTask(), title, grade: 'g', runHours });
@@ -92,4 +94,53 @@ describe('two who write on one order', () => {
   });
   test('both the same: nothing to ask', () =>
     expect(joinDrafts(base, { ...base, title: 'A' }, { ...base, title: 'A' }).conflicts).toEqual([]));
+});
+
+test.each<[instructions: readonly (readonly [string, string])[], words: string, why: string]>([
+  [[], '', 'no instructions'],
+  [
+    [
+      ['Strip', ''],
+      ['Clean', ''],
+    ],
+    '',
+    'none says hours',
+  ],
+  [
+    [
+      ['Strip', '1'],
+      ['Clean', '1,5'],
+    ],
+    '2:30 on instructions, as much as the task',
+    'just its hours',
+  ],
+  [[['Strip', '1:00']], '1:00 on instructions, 1:30 less than the task', 'hours and minutes'],
+  [[['Strip', '3']], '3:00 on instructions, 0:30 more than the task', 'more'],
+  [[['Strip', '2.51']], '2:30 on instructions, as much as the task', 'seconds more are not said'],
+  [
+    [
+      ['Strip', '1'],
+      ['Clean', ''],
+    ],
+    '1:00 on instructions, 1:30 less than the task; 1 of 2 say hours',
+    'some of them',
+  ],
+  [
+    [
+      ['Strip', '2.5'],
+      ['', '9'],
+    ],
+    '2:30 on instructions, as much as the task',
+    'what says nothing is not counted',
+  ],
+  [[['Strip', 'long']], '', 'hours that cannot be read are none'],
+])('instructions of %j in a task of 0:30 and 2:00: “%s” (%s)', (instructions, words) => {
+  const task = {
+    ...newTask(),
+    setupHours: '0.5',
+    runHours: '1',
+    runHoursPerPiece: '0.25',
+    instructions: instructions.map(([text, hours]) => ({ text, hours })),
+  };
+  expect(sayInstructions(task, 4, (seconds) => formatHours(toSeconds(seconds), 'h:mm'))).toBe(words);
 });

@@ -3,8 +3,8 @@ import type { NewOrderInput, Preparation, StandardTaskJson } from '@wergon/contr
 import type { OrderJson } from '@wergon/contract/compare';
 import { centsOf, formatDecimal, fraction, parseDecimal, parseRate, toRate } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
-import { formatDay, formatHours, parseHours, toSeconds } from '@wergon/core/time';
-import { estimateOrder, mergeChanges } from '@wergon/core/work';
+import { formatDay, formatHours, isSaidLength, parseHours, toSeconds } from '@wergon/core/time';
+import { estimateOrder, estimateSeconds, mergeChanges, sumInstructions } from '@wergon/core/work';
 import type { EstimateHours, OrderEstimate, WorkType } from '@wergon/core/work';
 import type { Charge } from '@wergon/contract/shop';
 import { t } from '../words/index.ts';
@@ -208,6 +208,30 @@ const hoursOf = (task: TaskDraft): EstimateHours =>
       return parsed.ok ? [[field, parsed.value]] : [];
     }),
   );
+
+/** What the instructions of a step come to beside its hours, in words; nothing where none of them says hours. */
+export function sayInstructions(
+  task: TaskDraft,
+  quantity: number,
+  hours: (seconds: number) => string,
+): string {
+  const written = task.instructions.filter(({ text }) => text.trim() !== '');
+  const sum = sumInstructions(
+    written.map((each) => {
+      const parsed = parseDecimal(hoursGiven(each.hours));
+      return parsed.ok ? parsed.value : undefined;
+    }),
+    estimateSeconds(hoursOf(task), quantity),
+  );
+  if (!sum) return '';
+  const params = { hours: hours(sum.seconds), difference: hours(Math.abs(sum.difference)) };
+  const words = isSaidLength(Math.abs(sum.difference))
+    ? t(sum.difference < 0 ? 'work.instructionsLess' : 'work.instructionsMore', params)
+    : t('work.instructionsEven', params);
+  return sum.counted === sum.all
+    ? words
+    : `${words}; ${t('work.instructionsWithHours', { counted: sum.counted, all: sum.all })}`;
+}
 
 /** Money in a field as cents; nothing for what is no amount yet. */
 export function centsIn(text: string): Cents | null {

@@ -162,4 +162,8 @@ export const work: Translation['work'] = {
   everything: 'alles',
   item: 'Artikel',
   customer: 'Kunde',
+  instructionsEven: '{hours} auf Anweisungen, so viel wie der Arbeitsgang',
+  instructionsLess: '{hours} auf Anweisungen, {difference} weniger als der Arbeitsgang',
+  instructionsMore: '{hours} auf Anweisungen, {difference} mehr als der Arbeitsgang',
+  instructionsWithHours: '{counted} von {all} nennen Stunden',
 };

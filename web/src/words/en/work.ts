@@ -159,4 +159,8 @@ export const work = {
   everything: 'everything',
   item: 'item',
   customer: 'customer',
+  instructionsEven: '{hours} on instructions, as much as the task',
+  instructionsLess: '{hours} on instructions, {difference} less than the task',
+  instructionsMore: '{hours} on instructions, {difference} more than the task',
+  instructionsWithHours: '{counted} of {all} say hours',
 } as const;
