@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { IDENTITIES, LANGUAGES, STATION_KINDS, THEMES } from '@wergon/core/station';
+import { HIDEABLE_ACTS, IDENTITIES, LANGUAGES, STATION_KINDS, THEMES } from '@wergon/core/station';
 import type { StationSettings } from '@wergon/core/station';
 import { idText } from '../wire/index.ts';
 
@@ -23,4 +23,5 @@ export const stationSettingsSchema = z.strictObject({
   language: z.enum(LANGUAGES),
   theme: z.enum(THEMES),
   isMuted: z.boolean(),
+  hiddenActs: z.array(z.enum(HIDEABLE_ACTS)).max(HIDEABLE_ACTS.length).readonly().default([]),
 }) satisfies z.ZodType<StationSettings>;

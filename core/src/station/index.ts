@@ -22,8 +22,15 @@ export { promptFor } from './prompt.ts';
 export type { Prompt } from './prompt.ts';
 export { optionsOf, takesOf } from './question.ts';
 export type { Option, Question } from './question.ts';
-export { DEFAULT_STATION_SETTINGS, IDENTITIES, LANGUAGES, STATION_KINDS, THEMES } from './settings.ts';
-export type { Language, StationSettings } from './settings.ts';
+export {
+  DEFAULT_STATION_SETTINGS,
+  HIDEABLE_ACTS,
+  IDENTITIES,
+  LANGUAGES,
+  STATION_KINDS,
+  THEMES,
+} from './settings.ts';
+export type { HideableAct, Language, StationSettings } from './settings.ts';
 export { TAKE_BACK_MS } from './show.ts';
 export { converse } from './station.ts';
 export { nextTasks } from './tasks.ts';

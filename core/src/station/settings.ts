@@ -16,6 +16,21 @@ export type Language = (typeof LANGUAGES)[number];
 export const THEMES = ['dark', 'light'] as const;
 export type Theme = (typeof THEMES)[number];
 
+/** Buttons after a badge that a shop can leave out where it does not use them; their labels work all the same. */
+export const HIDEABLE_ACTS = [
+  'join',
+  'break',
+  'find',
+  'indirect',
+  'earlier',
+  'note',
+  'part',
+  'help',
+  'lead-crew',
+  'own-time',
+] as const;
+export type HideableAct = (typeof HIDEABLE_ACTS)[number];
+
 /** How one station behaves. */
 export type StationSettings = {
   readonly kind: StationKind;
@@ -44,6 +59,8 @@ export type StationSettings = {
   readonly language: Language;
   readonly theme: Theme;
   readonly isMuted: boolean;
+  /** Buttons that are not shown here. */
+  readonly hiddenActs: readonly HideableAct[];
 };
 
 /** What holds where a shop has said nothing. */
@@ -64,4 +81,5 @@ export const DEFAULT_STATION_SETTINGS: StationSettings = {
   language: 'en',
   theme: 'dark',
   isMuted: false,
+  hiddenActs: [],
 };

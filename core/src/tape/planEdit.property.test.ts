@@ -202,5 +202,6 @@ test('what lies free can be drawn, but for what a rule cuts', () => {
     RUNS,
   );
   expect(possible).toBeGreaterThan(400);
-  expect(impossible).toBeLessThan(possible / 100);
+  // Of every thousand some seven are cut by a rule (twelve seeds gave 0 to 12); thirty and more are no chance.
+  expect(impossible).toBeLessThan((possible * 3) / 100);
 });

@@ -2,8 +2,8 @@
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed } from 'vue';
-import { IDENTITIES, STATION_KINDS, THEMES } from '@wergon/core/station';
-import type { StationSettings } from '@wergon/core/station';
+import { HIDEABLE_ACTS, IDENTITIES, STATION_KINDS, THEMES } from '@wergon/core/station';
+import type { HideableAct, StationSettings } from '@wergon/core/station';
 import { callRoute, useForm } from '../kit/index.ts';
 import { CheckField, FormField } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
@@ -49,6 +49,13 @@ type Fields = { name: string; settings: { -readonly [K in keyof StationSettings]
 const begun: Fields = { name: props.station.name, settings: { ...props.station.settings } };
 const form = useForm(begun, 'saveStation', (fields) => fields);
 const settings = computed(() => form.fields.value.settings);
+/** The buttons that are shown: what is kept is which are not, so that a new one is there. */
+const shownActs = computed({
+  get: (): HideableAct[] => HIDEABLE_ACTS.filter((act) => !settings.value.hiddenActs.includes(act)),
+  set: (shown) => {
+    settings.value.hiddenActs = HIDEABLE_ACTS.filter((act) => !shown.includes(act));
+  },
+});
 
 async function save(): Promise<void> {
   const sent = await form.send((body) =>
@@ -147,6 +154,14 @@ async function save(): Promise<void> {
         :value="id"
         >{{ name }}</CheckField
       >
+    </fieldset>
+    <fieldset v-if="settings.kind === 'labor'">
+      <legend>
+        {{ t('shop.buttonsAfterABadge') }} <span class="quiet">{{ t('shop.labelsWorkAllTheSame') }}</span>
+      </legend>
+      <CheckField v-for="act in HIDEABLE_ACTS" :key="act" v-model="shownActs" class="check" :value="act">{{
+        t(`stationButton.${act}`)
+      }}</CheckField>
     </fieldset>
     <fieldset>
       <legend>{{ t('shop.whatIsAllowed') }}</legend>

@@ -1,12 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { LaborState } from '@wergon/core/ledger';
-import type { PersonBrief, Touch } from '@wergon/core/station';
+import type { HideableAct, PersonBrief, Touch } from '@wergon/core/station';
 import { useWords } from './useWords.ts';
 import type { Button } from './words/index.ts';
 import { PlainButton } from '../kit/parts/index.ts';
 
-const props = defineProps<{ stands: LaborState; person: PersonBrief | undefined }>();
+const props = defineProps<{
+  stands: LaborState;
+  person: PersonBrief | undefined;
+  /** What the shop does not use here. */
+  hidden: readonly HideableAct[];
+}>();
 const emit = defineEmits<{ act: [action: Touch]; ownTime: [] }>();
 const said = useWords();
 
@@ -14,7 +19,10 @@ type Shown = { readonly button: Button; readonly act: Touch | 'own-time' };
 const plain = (...acts: (Button & Touch)[]): Shown[] => acts.map((act) => ({ button: act, act }));
 
 /** What makes sense for somebody who stands as they do; nothing that would only be refused. */
-const shown = computed<Shown[]>(() => {
+const shown = computed(() =>
+  sensible.value.filter(({ button }) => !props.hidden.some((each) => each === button)),
+);
+const sensible = computed<Shown[]>(() => {
   const { doing, shift } = props.stands;
   const isOn = doing.status === 'work';
   const isIn = shift !== null || doing.status !== 'nothing';

@@ -121,6 +121,7 @@ const only = computed(() => {
       @pick="emit('pick', $event)"
     />
     <PersonActs
+      :hidden="settings.hiddenActs"
       v-if="isHere"
       class="acts"
       :stands="person.state"

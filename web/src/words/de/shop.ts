@@ -93,4 +93,6 @@ export const shop: Translation['shop'] = {
   assignedTasksAreStartedByNobodyElse:
     'Was zugeteilt ist, beginnt niemand sonst; was niemandem zugeteilt ist, kann jeder beginnen',
   indirectWorkOfDivisions: 'Indirekte Arbeit dieser Sparten',
+  buttonsAfterABadge: 'Tasten nach einem Ausweis',
+  labelsWorkAllTheSame: 'ihre Etiketten gelten trotzdem',
 };

@@ -91,4 +91,6 @@ export const shop = {
   assignedTasksAreStartedByNobodyElse:
     'A task that is assigned is started by nobody else; what nobody is assigned is anybody’s',
   indirectWorkOfDivisions: 'Indirect work of these divisions',
+  buttonsAfterABadge: 'Buttons after a badge',
+  labelsWorkAllTheSame: 'their labels work all the same',
 } as const;

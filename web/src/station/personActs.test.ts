@@ -1,0 +1,109 @@
+/** @jest-environment jsdom */
+import { mount } from '@vue/test-utils';
+import { h, ref, shallowRef } from 'vue';
+import { AT_REST } from '@wergon/core/ledger';
+import type { LaborState } from '@wergon/core/ledger';
+import { targetId } from '@wergon/contract/wire';
+import { DEFAULT_STATION_SETTINGS, IDLE } from '@wergon/core/station';
+import type { HideableAct, PersonBrief } from '@wergon/core/station';
+import { toInstant } from '@wergon/core/time';
+import PersonActs from './PersonActs.vue';
+import type { Station } from './useStation.ts';
+import { provideWords } from './useWords.ts';
+
+const at = toInstant(1_772_431_200);
+const shift = { since: at };
+const STATES = {
+  out: AT_REST,
+  in: { ...AT_REST, shift },
+  work: {
+    shift,
+    doing: { status: 'work', since: at, running: [{ target: targetId.parse('a'), workType: 'run' }] },
+  },
+  break: { shift, doing: { status: 'break', since: at, suspended: [] } },
+} as unknown as Readonly<Record<string, LaborState>>;
+const LEAD: PersonBrief = {
+  crew: 'Night',
+  isLead: true,
+  hasPin: false,
+  language: null,
+  lastAt: null,
+  plannedEnd: null,
+  messages: [],
+};
+
+/** The buttons of somebody at a station that speaks English. */
+const open = (state: string, hidden: readonly HideableAct[] = [], person?: PersonBrief) => {
+  const station = {
+    state: shallowRef(IDLE),
+    directory: shallowRef(null),
+    settings: ref(DEFAULT_STATION_SETTINGS),
+  } as unknown as Station;
+  const page = mount({
+    setup() {
+      provideWords(station);
+      return () => h(PersonActs, { stands: STATES[state] ?? AT_REST, person, hidden });
+    },
+  });
+  return {
+    acts: page.getComponent(PersonActs),
+    words: () => page.findAll('button').map((each) => each.text()),
+  };
+};
+
+test.each([
+  ['out', ['Shift in', 'Find a task', 'Indirect', 'Began earlier', 'Need a part', 'Need help', 'My time']],
+  [
+    'in',
+    ['Break', 'Shift out', 'Find a task', 'Indirect', 'Began earlier', 'Need a part', 'Need help', 'My time'],
+  ],
+  [
+    'break',
+    [
+      'Break over',
+      'Shift out',
+      'Find a task',
+      'Indirect',
+      'Began earlier',
+      'Need a part',
+      'Need help',
+      'My time',
+    ],
+  ],
+])('somebody who is %s is offered what makes sense: %j', (state, words) => {
+  expect(open(state).words()).toEqual(words);
+});
+
+test('what the shop does not use is not there, whatever somebody is on; how to end things always is', () => {
+  const hidden: HideableAct[] = [
+    'join',
+    'break',
+    'find',
+    'earlier',
+    'note',
+    'part',
+    'help',
+    'own-time',
+    'lead-crew',
+  ];
+  expect(open('work', hidden).words()).toEqual(['Off task', 'Done', 'Shift out', 'Indirect']);
+  // A break that was begun by its label can be ended by touch.
+  expect(open('break', hidden).words()).toEqual(['Break over', 'Shift out', 'Indirect']);
+});
+
+test('a lead has their crew beside their own, unless the shop has none', () => {
+  expect(open('work', [], LEAD).words()).toContain('My crew');
+  expect(open('work', ['lead-crew'], LEAD).words()).not.toContain('My crew');
+});
+
+test('a touch says what was wanted; one’s own time is shown, not recorded', async () => {
+  const { acts } = open('work');
+  const press = (words: string) =>
+    acts
+      .findAll('button')
+      .find((each) => each.text() === words)
+      ?.trigger('click');
+  await press('Done');
+  await press('My time');
+  expect(acts.emitted()).toMatchObject({ act: [['done']], ownTime: [[]] });
+});
