@@ -121,8 +121,8 @@ const only = computed(() => {
       @pick="emit('pick', $event)"
     />
     <PersonActs
-      :hidden="settings.hiddenActs"
       v-if="isHere"
+      :hidden="settings.hiddenActs"
       class="acts"
       :stands="person.state"
       :person="directory.people.get(technician)"
