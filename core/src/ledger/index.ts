@@ -28,7 +28,7 @@ export type { LooseEnd, LooseEndKind } from './looseEnd.ts';
 export { canonicalJson, checkEntry, isSameContent } from './record.ts';
 export type { EntryErrorCode, Recorded } from './record.ts';
 export { recost } from './recost.ts';
-export { effectOfPolicy, withPolicyFrom, withoutPolicyFrom } from './policyEffect.ts';
+export { effectOfPolicy, sumPolicyEffects } from './policyEffect.ts';
 export type { PolicyEffect } from './policyEffect.ts';
 export { attendedByShiftDay } from './shiftAttendance.ts';
 export { splitByShiftDay } from './shiftLines.ts';

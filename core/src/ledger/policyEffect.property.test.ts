@@ -1,12 +1,12 @@
 import fc from 'fast-check';
-import { sumSeconds, toInstant } from '../time/index.ts';
+import { sumSeconds, toInstant, withChange } from '../time/index.ts';
 import { deriveLedger, derivePerson, foldEntries } from './derive.ts';
 import { effectiveEntries, inOrderOfTime } from './effective.ts';
 import type { HoursEntry, LaborEntry } from './entries.ts';
 import { DEFAULT_POLICY } from './facts.ts';
 import type { Policy } from './facts.ts';
 import { AT_REST } from './fold.ts';
-import { effectOfPolicy, withPolicyFrom, withoutPolicyFrom } from './policyEffect.ts';
+import { effectOfPolicy, sumPolicyEffects } from './policyEffect.ts';
 import { TECHNICIANS, THE_END, anyEntries, clock, factsWith } from './shop.fixture.ts';
 
 const facts = factsWith();
@@ -42,7 +42,7 @@ test('rules that say the same change nothing', () => {
   fc.assert(
     fc.property(anyEntries, anyHour, (entries, from) => {
       const past = pastFrom(entries, TECHNICIANS[0] ?? ('ada' as never), from);
-      const same = withPolicyFrom(facts.policy, from, DEFAULT_POLICY);
+      const same = withChange(facts.policy, { from, value: DEFAULT_POLICY });
       const { days, targets, looseEnds } = effectOfPolicy(past, facts, same, THE_END);
       expect([days, targets, looseEnds]).toEqual([[], [], []]);
     }),
@@ -53,7 +53,7 @@ test('rules that say the same change nothing', () => {
 test('what is told of tasks adds up to what is told of people, and to what the whole ledger then says', () => {
   fc.assert(
     fc.property(anyEntries, anyHour, anyPolicy, (entries, from, rules) => {
-      const policy = withPolicyFrom(facts.policy, from, rules);
+      const policy = withChange(facts.policy, { from, value: rules });
       const [before, after] = [facts, { ...facts, policy }].map((each) =>
         deriveLedger(entries, each, THE_END),
       );
@@ -100,13 +100,28 @@ test('a person derived from where they stood comes to what the whole of them com
   );
 });
 
-test('changes of rules stand in the order of their dates, one of a date, and the first stays', () => {
-  const rules = (gapMinutes: number) => ({ ...DEFAULT_POLICY, gapMinutes });
-  const gaps = (policies: typeof facts.policy) => policies.map(({ value }) => value.gapMinutes);
-  const [early, late] = [clock(24), clock(48)];
-  const two = withPolicyFrom(withPolicyFrom(facts.policy, late, rules(20)), early, rules(10));
-  expect(gaps(two)).toEqual([5, 10, 20]);
-  expect(gaps(withPolicyFrom(two, early, rules(15)))).toEqual([5, 15, 20]);
-  expect(gaps(withoutPolicyFrom(two, early))).toEqual([5, 20]);
-  expect(gaps(withoutPolicyFrom(two, toInstant(0)))).toEqual([5, 10, 20]);
+test('what is told of a shop is the sum of what is told of its people, however targets are grouped', () => {
+  fc.assert(
+    fc.property(anyEntries, anyHour, anyPolicy, fc.boolean(), (entries, from, rules, isOne) => {
+      const policy = withChange(facts.policy, { from, value: rules });
+      const effects = TECHNICIANS.map((each) =>
+        effectOfPolicy(pastFrom(entries, each, from), facts, policy, THE_END),
+      );
+      const { groups, looseEnds } = sumPolicyEffects(effects, (target) => (isOne ? 'all' : target));
+      const difference = (items: readonly { readonly before: number; readonly after: number }[]) =>
+        items.reduce((sum, { before, after }) => sum + after - before, 0);
+      expect(difference(groups.map(({ seconds }) => seconds))).toBe(
+        difference(effects.map(({ charged }) => charged)),
+      );
+      expect(difference(groups.map(({ cost }) => cost))).toBe(
+        difference(effects.flatMap(({ targets }) => targets.map(({ cost }) => cost))),
+      );
+      expect(difference(looseEnds.map(({ count }) => count))).toBe(
+        difference(effects.flatMap((each) => each.looseEnds.map(({ count }) => count))),
+      );
+      for (const { seconds, cost } of groups)
+        expect(seconds.before !== seconds.after || cost.before !== cost.after).toBe(true);
+    }),
+    { numRuns: 200 },
+  );
 });

@@ -27,14 +27,6 @@ export type PolicyEffect = {
   readonly looseEnds: readonly { readonly kind: LooseEndKind; readonly count: BeforeAfter<number> }[];
 };
 
-/** Rules that change at an instant: those that were said for that very instant before are replaced. */
-export const withPolicyFrom = (policies: Dated<Policy>, from: Instant, value: Policy): Dated<Policy> =>
-  [...policies.filter((each) => each.from !== from), { from, value }].sort((a, b) => a.from - b.from);
-
-/** The same without the change of an instant. The first rules hold for all time before them too, and stay. */
-export const withoutPolicyFrom = (policies: Dated<Policy>, from: Instant): Dated<Policy> =>
-  policies.filter((each, i) => i === 0 || each.from !== from);
-
 /** Holds one person's past as it is against what other rules would make of it, as of an instant. Both begin from where
  *  the person stood, so rules must not differ before that. Source: docs/ledger.md, section 9. */
 export function effectOfPolicy(
@@ -69,6 +61,48 @@ export function effectOfPolicy(
     looseEnds: [...both(before.looseEnds, after.looseEnds, ({ kind }) => kind, countOf)]
       .map(([kind, count]) => ({ kind, count }))
       .filter(({ count }) => differs(count)),
+  };
+}
+
+/** What several people's effects come to: by what their targets belong to, and by kind of loose end. */
+export type PolicyEffectSums<Group> = {
+  readonly groups: readonly {
+    readonly group: Group;
+    readonly seconds: BeforeAfter<Seconds>;
+    readonly cost: BeforeAfter<number>;
+  }[];
+  readonly looseEnds: PolicyEffect['looseEnds'];
+};
+
+/** Adds effects up. What comes to the same in sum is left out, though people of it may differ. */
+export function sumPolicyEffects<Group>(
+  effects: readonly PolicyEffect[],
+  groupOf: (target: TargetId) => Group,
+): PolicyEffectSums<Group> {
+  const groups = new Map<Group, { seconds: BeforeAfter<Seconds>; cost: BeforeAfter<number> }>();
+  for (const { target, seconds, cost } of effects.flatMap(({ targets }) => targets)) {
+    const group = groupOf(target);
+    const sum = groups.get(group);
+    groups.set(group, {
+      seconds: sum
+        ? {
+            before: toSeconds(sum.seconds.before + seconds.before),
+            after: toSeconds(sum.seconds.after + seconds.after),
+          }
+        : seconds,
+      cost: sum ? { before: sum.cost.before + cost.before, after: sum.cost.after + cost.after } : cost,
+    });
+  }
+  const ends = new Map<LooseEndKind, BeforeAfter<number>>();
+  for (const { kind, count } of effects.flatMap(({ looseEnds }) => looseEnds)) {
+    const sum = ends.get(kind) ?? { before: 0, after: 0 };
+    ends.set(kind, { before: sum.before + count.before, after: sum.after + count.after });
+  }
+  return {
+    groups: [...groups]
+      .map(([group, sum]) => ({ group, ...sum }))
+      .filter(({ seconds, cost }) => differs(seconds) || differs(cost)),
+    looseEnds: [...ends].map(([kind, count]) => ({ kind, count })).filter(({ count }) => differs(count)),
   };
 }
 

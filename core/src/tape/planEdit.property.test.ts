@@ -191,17 +191,21 @@ test('any sequence of edits and their undoing, last first, gives the ledger it b
   );
 });
 
+/** The same shop with rules that cut nothing. */
+const lax = factsWith({ maxStintHours: 10_000, maxShiftHours: 10_000 });
+
 test('what lies free can be drawn, but for what a rule cuts', () => {
-  let [possible, impossible] = [0, 0];
+  let possible = 0;
   fc.assert(
     fc.property(anyEdit, ({ journal, asOf, edit }) => {
       const planned = edit && planEdit(edit, groundOf(journal, asOf));
       if (planned?.ok) possible += 1;
-      else if (planned?.code === 'edit.not_possible') impossible += 1;
+      if (!edit || planned?.ok !== false || planned.code !== 'edit.not_possible') return;
+      // With rules that cut nothing it can be drawn, or there is no such block.
+      const free = planEdit(edit, { ...groundOf(journal, asOf), facts: lax });
+      expect(free.ok ? 'drawn' : free.code).not.toBe('edit.not_possible');
     }),
     RUNS,
   );
   expect(possible).toBeGreaterThan(400);
-  // Of every thousand some seven are cut by a rule (twelve seeds gave 0 to 12); thirty and more are no chance.
-  expect(impossible).toBeLessThan((possible * 3) / 100);
 });

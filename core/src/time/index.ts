@@ -1,4 +1,4 @@
-export { dated, inForceAt } from './dated.ts';
+export { dated, inForceAt, withChange, withoutChange } from './dated.ts';
 export type { Dated } from './dated.ts';
 export {
   addDays,

@@ -3,8 +3,7 @@ import type { LocalDay } from '@wergon/core/time';
 import type { FactsCache, ShopFacts } from '../catalog/index.ts';
 import { writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
-import { deriveLines } from './laborLines.ts';
-import { deriveDays } from './personDays.ts';
+import { derivePersonAnew } from './derivePerson.ts';
 import { keepUsed } from './usedTime.ts';
 
 /** Rules that change days gone by change what is derived of everybody. Each person's days are derived in a transaction of
@@ -28,14 +27,7 @@ function deriveNext(sql: Sql, facts: ShopFacts): boolean {
   );
   if (!next) return false;
   const { technician, from_day: from } = next;
-  const days = sql.all<{ day: LocalDay; type: string }>(
-    `select distinct "day", "type" = 'hours' as "type" from "effective_entry" where "technician" = ? and "day" >= ?`,
-    [technician, from],
-  );
-  const timed = days.filter(({ type }) => Number(type) === 0).map(({ day }) => day);
-  const lineDays = new Set(days.filter(({ type }) => Number(type) === 1).map(({ day }) => day));
-  if (timed.length > 0) deriveDays(sql, facts, technician, new Set(timed), lineDays);
-  const { before, after } = deriveLines(sql, facts, technician, lineDays);
+  const { before, after } = derivePersonAnew(sql, facts, technician, from);
   keepUsed(sql, before, after);
   sql.run('delete from "due_derivation" where "technician" = ?', [technician]);
   return true;

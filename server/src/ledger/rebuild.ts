@@ -13,8 +13,8 @@ import { journalRows } from './journalRows.ts';
 import { DECISION_TABLES, findClosedUntil, markUnsettled, projectDecision } from './decisionRows.ts';
 import { readDecision } from './decision.ts';
 import { countPieces, effectiveRows } from './effectiveEntries.ts';
-import { SHIFT_BEGINS, deriveLines } from './laborLines.ts';
-import { deriveDays } from './personDays.ts';
+import { SHIFT_BEGINS } from './laborLines.ts';
+import { derivePersonAnew } from './derivePerson.ts';
 import { rebuildIndex } from './entryIndex.ts';
 import { deriveAllDue } from './dueDerivation.ts';
 import { dueOf, waitForDue } from './waiting.ts';
@@ -56,16 +56,7 @@ export function rebuild(database: Database, facts: ShopFacts, now: Instant): Pro
       'select distinct "technician" from "effective_entry" where "technician" is not null',
     );
     withoutIndexes(sql, NOT_LOOKED_UP, () => {
-      for (const { technician } of technicians) {
-        const days = sql.all<{ day: LocalDay; type: string }>(
-          `select distinct "day", "type" = 'hours' as "type" from "effective_entry" where "technician" = ?`,
-          [technician],
-        );
-        const timed = days.filter(({ type }) => Number(type) === 0).map(({ day }) => day);
-        const lineDays = new Set(days.filter(({ type }) => Number(type) === 1).map(({ day }) => day));
-        if (timed.length > 0) deriveDays(sql, facts, technician, new Set(timed), lineDays);
-        deriveLines(sql, facts, technician, lineDays);
-      }
+      for (const { technician } of technicians) derivePersonAnew(sql, facts, technician);
     });
     rebuildUsed(sql);
     settleAgain(sql, unsettled);

@@ -1,10 +1,10 @@
 import type { RulesEffect, RulesJson } from '@wergon/contract/ledger';
-import { effectOfPolicy, withPolicyFrom, withoutPolicyFrom } from '@wergon/core/ledger';
-import type { Policy, PolicyEffect } from '@wergon/core/ledger';
+import { effectOfPolicy, sumPolicyEffects } from '@wergon/core/ledger';
+import type { Policy } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import { findIn, ok } from '@wergon/core/result';
-import { addDays, inForceAt, toSeconds } from '@wergon/core/time';
-import type { Dated, Instant, LocalDay } from '@wergon/core/time';
+import { addDays, inForceAt, withChange, withoutChange } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 import type { WorkOrderId } from '@wergon/core/work';
 import { readSql, writeSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
@@ -23,9 +23,12 @@ const MOST_AHEAD = 366;
 
 type Change = { readonly from: LocalDay; readonly rules: Policy | null };
 
-/** The rules as they would be. */
-const changed = ({ policy, zone }: ShopFacts, { from, rules }: Change): Dated<Policy> =>
-  rules ? withPolicyFrom(policy, zone.startOf(from), rules) : withoutPolicyFrom(policy, zone.startOf(from));
+/** Dated rules as they would be with a change. */
+const changed = <Item extends { readonly from: Instant }>(
+  items: readonly Item[],
+  from: Instant,
+  item: Item | undefined,
+): readonly Item[] => (item ? withChange(items, item) : withoutChange(items, from));
 
 /** Why rules cannot be changed so; nothing where they can. */
 function refuseChange(facts: ShopFacts, { from, rules }: Change, today: LocalDay) {
@@ -71,12 +74,8 @@ export function mountRules(mount: Mount, context: LedgerContext): void {
     if (isPast && !body.isPastAgreed) return refuse('rules.changes_past');
     await writeSql(database, (sql) => {
       const from = known.zone.startOf(body.from);
-      const others = readPolicies(sql).filter((each, i) => i === 0 || each.from !== from);
-      const own: StoredPolicy[] = body.rules ? [{ from, value: body.rules, by: who.user.name, at: now }] : [];
-      writePolicies(
-        sql,
-        [...others, ...own].sort((a, b) => a.from - b.from),
-      );
+      const own = body.rules ? { from, value: body.rules, by: who.user.name, at: now } : undefined;
+      writePolicies(sql, changed<StoredPolicy>(readPolicies(sql), from, own));
       if (body.from <= today) markDue(sql, known.technicians.keys(), body.from);
     });
     setupChanged('shop');
@@ -107,7 +106,8 @@ function findEffect(
   seesRates: boolean,
 ): RulesEffect {
   const today = facts.zone.dayAt(now);
-  const policy = changed(facts, change);
+  const from = facts.zone.startOf(change.from);
+  const policy = changed(facts.policy, from, change.rules ? { from, value: change.rules } : undefined);
   const closedUntil = findClosedUntil(sql) ?? -Infinity;
   const effects =
     change.from > today
@@ -115,6 +115,7 @@ function findEffect(
       : [...facts.technicians.keys()].map((technician) =>
           effectOfPolicy(loadPast(sql, facts, technician, change.from, now), facts, policy, now),
         );
+  const { groups, looseEnds } = sumPolicyEffects(effects, (target) => facts.tasks.get(target)?.order);
   return {
     isPast: change.from < today,
     people: effects
@@ -127,40 +128,32 @@ function findEffect(
         attended,
       }))
       .sort((a, b) => (a.name < b.name ? -1 : 1)),
-    orders: ordersOf(facts, effects, now, seesRates),
-    looseEnds: sumLooseEnds(effects),
+    orders: writeOrders(facts, groups, now, seesRates),
+    looseEnds: [...looseEnds],
     closedDays: effects.reduce((sum, { days }) => sum + days.filter((day) => day <= closedUntil).length, 0),
   };
 }
 
-function ordersOf(
+/** Orders whose hours would differ, and to whoever may see rates those whose cost would. */
+function writeOrders(
   facts: ShopFacts,
-  effects: readonly PolicyEffect[],
+  groups: ReturnType<typeof sumPolicyEffects<WorkOrderId | undefined>>['groups'],
   now: Instant,
   seesRates: boolean,
 ): RulesEffect['orders'] {
-  const sums = new Map<WorkOrderId | undefined, { seconds: [number, number]; cost: [number, number] }>();
-  for (const { target, seconds, cost } of effects.flatMap(({ targets }) => targets)) {
-    const order = facts.tasks.get(target)?.order;
-    const sum = sums.get(order) ?? { seconds: [0, 0], cost: [0, 0] };
-    sums.set(order, {
-      seconds: [sum.seconds[0] + seconds.before, sum.seconds[1] + seconds.after],
-      cost: [sum.cost[0] + cost.before, sum.cost[1] + cost.after],
-    });
-  }
   const money = (amount: number) => formatCents(toCents(amount));
-  return [...sums]
-    .filter(([, { seconds, cost }]) => seconds[0] !== seconds[1] || (seesRates && cost[0] !== cost[1]))
-    .map(([id, { seconds, cost }]) => {
-      const order = id && facts.orders.get(id);
+  return groups
+    .filter(({ seconds }) => seesRates || seconds.before !== seconds.after)
+    .map(({ group, seconds, cost }) => {
+      const order = group && facts.orders.get(group);
       const state = order && inForceAt(order.states, now);
       return {
-        order: id ?? null,
+        order: group ?? null,
         number: order?.number ?? '',
         title: order?.title ?? '',
         isOpen: state !== undefined && state !== 'finished' && state !== 'closed',
-        seconds: { before: toSeconds(seconds[0]), after: toSeconds(seconds[1]) },
-        cost: seesRates ? { before: money(cost[0]), after: money(cost[1]) } : null,
+        seconds,
+        cost: seesRates ? { before: money(cost.before), after: money(cost.after) } : null,
       };
     })
     .sort(
@@ -170,15 +163,4 @@ function ordersOf(
         Number(b.isOpen) - Number(a.isOpen) ||
         (a.number < b.number ? -1 : 1),
     );
-}
-
-function sumLooseEnds(effects: readonly PolicyEffect[]): RulesEffect['looseEnds'] {
-  const sums = new Map<PolicyEffect['looseEnds'][number]['kind'], { before: number; after: number }>();
-  for (const { kind, count } of effects.flatMap(({ looseEnds }) => looseEnds)) {
-    const sum = sums.get(kind) ?? { before: 0, after: 0 };
-    sums.set(kind, { before: sum.before + count.before, after: sum.after + count.after });
-  }
-  return [...sums]
-    .filter(([, { before, after }]) => before !== after)
-    .map(([kind, count]) => ({ kind, count }));
 }

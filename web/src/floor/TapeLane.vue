@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { chargedOf, standingOf } from '@wergon/core/floor';
 import type { Block, Board, Lane } from '@wergon/core/floor';
 import { formatDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { FloorJson } from '@wergon/contract/floor';
-import { Yardstick } from '../compare/index.ts';
 import { sayClock, useDesk } from '../kit/index.ts';
 import { fittingLabel, tintOf } from './jobLook.ts';
-import { sayOut } from './laneWords.ts';
+import LaneNow from './LaneNow.vue';
 import type { TapeScale } from './tapeScale.ts';
 import { PlainButton } from '../kit/parts/index.ts';
 import { sayList, t } from '../words/index.ts';
@@ -34,7 +32,6 @@ const emit = defineEmits<{ open: [from: Instant] }>();
 const pointed = defineModel<string | null>('pointed', { required: true });
 const desk = useDesk();
 
-const clock = (at: Instant) => sayClock(props.board.facts.zone, at);
 /** The day of this person, to whoever may see days. */
 const ownDay = computed(() =>
   desk.may('reconcile.see')
@@ -88,67 +85,14 @@ const blocks = computed(() =>
   }),
 );
 
-const running = computed(() => {
-  const { doing } = props.lane.technician.state;
-  return doing.status === 'work' ? doing.running : [];
-});
-const current = computed(() => {
-  const first = running.value[0];
-  return first && standingOf(props.board, first.target, props.now);
-});
-/** Little is left of the estimate of what somebody is on. */
-const isLow = computed(
-  () => current.value?.kind === 'task' && props.lane.presently === 'work' && current.value.comparison.isLow,
-);
 const length = computed(() =>
   props.lane.since === undefined ? '' : desk.hours(Math.max(0, props.now - props.lane.since)),
 );
-const lastTorn = computed(() => props.lane.blocks.findLast((block) => block.kind === 'work' && block.isTorn));
-const words = computed((): string => {
-  const { presently } = props.lane;
-  switch (presently) {
-    case 'work':
-    case 'indirect': {
-      const standing = current.value;
-      const more =
-        running.value.length > 1 ? ` ${t('floor.atOnce', { more: running.value.length - 1 })}` : '';
-      if (standing?.kind === 'task') return `${standing.order?.number ?? ''} ${standing.task.title}${more}`;
-      return `${standing?.activity.title ?? ''}${more}`;
-    }
-    case 'break':
-      return t('floor.onABreak');
-    case 'nothing':
-      return lastTorn.value
-        ? t('floor.noScanSince', { time: sayClock(props.board.facts.zone, lastTorn.value.from) })
-        : t('floor.noTaskSince', { time: clock(props.lane.since ?? props.now), length: length.value });
-    case 'out':
-      return sayOut(props.lane, props.person, props.now, clock);
-  }
-});
-/** For whom, on what, and what was written down beside the scans. */
-const about = computed((): string => {
-  const order = current.value?.kind === 'task' && props.lane.presently === 'work' && current.value.order;
-  const { enteredSeconds } = props.lane;
-  return [
-    ...(order && props.isToday ? [order.customer, props.units.get(order.id) ?? ''] : []),
-    enteredSeconds > 0 ? t('floor.writtenDown', { hours: desk.hours(enteredSeconds) }) : '',
-  ]
-    .filter((part) => part !== '')
-    .join(' · ');
-});
 const written = computed(() => {
   const { fromHour, toHour } = props.scale;
   return { width: `${Math.min(1, props.lane.enteredSeconds / 3600 / (toHour - fromHour)) * 100}%` };
 });
 const needsSomebody = computed(() => props.isToday && props.lane.presently === 'nothing');
-const yardstickLabel = computed(() => {
-  if (current.value?.kind !== 'task') return '';
-  const { usedSeconds, estimatedSeconds } = current.value.comparison;
-  return t('floor.usedOf', {
-    hours: desk.hours(usedSeconds),
-    estimate: estimatedSeconds === null ? t('common.noEstimate') : desk.hours(estimatedSeconds),
-  });
-});
 </script>
 
 <template>
@@ -211,31 +155,15 @@ const yardstickLabel = computed(() => {
         :title="t('common.hoursWrittenDown', { hours: desk.hours(lane.enteredSeconds) })"
       ></span>
     </div>
-    <div class="current">
-      <template v-if="isToday">
-        <RouterLink
-          v-if="current?.kind === 'task' && current.order && lane.presently === 'work'"
-          :to="{ name: 'order', params: { order: current.order.id } }"
-          @mouseenter="pointed = current.order.id"
-          @focus="pointed = current.order.id"
-          >{{ words }}</RouterLink
-        >
-        <span v-else :class="{ attention: needsSomebody, quiet: lane.presently === 'out' }">{{ words }}</span>
-        <span v-if="lane.signedOutAt !== undefined" class="attention signed-out">{{
-          t('floor.signedOutAtStillRunning', { time: sayClock(board.facts.zone, lane.signedOutAt) })
-        }}</span>
-        <Yardstick
-          v-if="current?.kind === 'task' && lane.presently === 'work'"
-          :estimated-seconds="current.comparison.estimatedSeconds"
-          :used="current.used"
-          size="small"
-          :label="yardstickLabel"
-        />
-      </template>
-      <span v-else class="figure">{{ desk.hours(chargedOf(lane)) }}</span>
-      <span v-if="about" class="about quiet" :title="about">{{ about }}</span>
-      <span v-if="isLow" class="low">{{ t('floor.runningLow') }}</span>
-    </div>
+    <LaneNow
+      v-model:pointed="pointed"
+      :lane="lane"
+      :board="board"
+      :now="now"
+      :is-today="isToday"
+      :units="units"
+      :person="person"
+    />
   </div>
 </template>
 
@@ -342,49 +270,6 @@ const yardstickLabel = computed(() => {
 .torn {
   clip-path: polygon(0 0, 100% 0, calc(100% - 5px) 25%, 100% 50%, calc(100% - 5px) 75%, 100% 100%, 0 100%);
 }
-.current {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 84px;
-  gap: 0 10px;
-  align-content: center;
-  align-items: center;
-  padding: 0 14px;
-  border-left: 1px solid var(--line);
-  line-height: 18px;
-  a,
-  > span {
-    overflow: hidden;
-    color: var(--ink);
-    text-decoration: none;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-  }
-  a:hover {
-    text-decoration: underline;
-  }
-  .attention {
-    color: var(--attention);
-  }
-  > span {
-    grid-column: 1 / -1;
-  }
-  > .about:has(+ .low) {
-    grid-column: 1;
-  }
-  > .low {
-    grid-column: 2;
-    font-size: var(--text-xs);
-    font-weight: 700;
-    line-height: 16px;
-  }
-  .quiet {
-    color: var(--ink-2);
-  }
-  .about {
-    font-size: var(--text-xs);
-    line-height: 16px;
-  }
-}
 /* Beside a name there is no room for what somebody is on: it stands below, above the tape. */
 @media (max-width: 900px) {
   .lane {
@@ -392,24 +277,16 @@ const yardstickLabel = computed(() => {
     grid-template-columns: var(--col-name) minmax(0, 1fr);
     height: 75px;
   }
-  .name,
-  .current {
+  .name {
     padding: 0 8px;
     border: 0;
   }
   .name span:last-child {
     font-size: var(--text-xs);
   }
-  .current {
-    grid-row: 1;
-    grid-column: 2;
-  }
   .blocks {
     grid-row: 2;
     grid-column: 2;
-  }
-  .about {
-    display: none;
   }
 }
 </style>
