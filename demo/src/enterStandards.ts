@@ -4,7 +4,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { standardJobSchema, standardTaskSchema } from '@wergon/contract/work';
 import type { Instant } from '@wergon/core/time';
 import { jobBody, saveStandard, taskBody } from '@wergon/server/work';
-import { INSTRUCTIONS, MEASURED, OPTIONAL } from './sampleLists.ts';
+import { INSTRUCTIONS, INSTRUCTION_HOURS, MEASURED, OPTIONAL } from './sampleLists.ts';
 import { JOBS } from './sampleShop.ts';
 import type { Step } from './sampleShop.ts';
 
@@ -21,7 +21,10 @@ export const stepFields = ({ title, department, grade, setup, run, perPiece }: S
     ...(setup === undefined ? {} : { setupHours: String(setup) }),
     ...(run === undefined ? {} : { runHours: String(run) }),
     ...(perPiece === undefined ? {} : { runHoursPerPiece: String(perPiece) }),
-    instructions: (INSTRUCTIONS[title] ?? []).map((text) => ({ text })),
+    instructions: (INSTRUCTIONS[title] ?? []).map((text, i) => {
+      const hours = INSTRUCTION_HOURS[title]?.[i];
+      return { text, ...(hours === undefined ? {} : { hours }) };
+    }),
     reports: [
       ...(perPiece === undefined ? [] : [{ when: 'end' as const, kind: 'pieces' as const }]),
       ...(measured ? [{ when: 'done' as const, kind: 'value' as const, ...measured }] : []),

@@ -30,6 +30,12 @@ export const CLOSED_DAYS = [
   { day: '2026-12-25', name: 'Christmas' },
 ] as const;
 
+/** Hours of instructions, in the order of them, where the shop has written them down. */
+export const INSTRUCTION_HOURS: Readonly<Record<string, readonly string[]>> = {
+  'Incoming test': ['0.25', '0.25', '0.25'],
+  Strip: ['1', '0.5'],
+};
+
 /** Instructions by the title of a step. */
 export const INSTRUCTIONS: Readonly<Record<string, readonly string[]>> = {
   'Incoming test': [
