@@ -16,6 +16,7 @@ const MODULES = [
   '@vueuse/shared',
   'bootstrap-vue-next',
   'nostics',
+  'ohash',
   'pinia',
 ].join('|');
 

@@ -5,6 +5,8 @@ import type { Instant, Span, Zone } from '@wergon/core/time';
 import { sayClock, useElementWidth } from '../kit/index.ts';
 import { fittingLabel, tintOf, tintsOf } from '../floor/index.ts';
 import type { TapeScale } from '../floor/index.ts';
+import { vDrag } from './drag.ts';
+import type { Dragged } from './drag.ts';
 import { snapEdge } from './snap.ts';
 import type { DraftPiece } from './useTapeEdit.ts';
 import type { TapeBlock } from './usePersonDay.ts';
@@ -83,39 +85,36 @@ const drawn = computed(() =>
   }),
 );
 
-const isHeld = ({ currentTarget: on, pointerId }: PointerEvent): boolean =>
-  on instanceof HTMLElement && on.hasPointerCapture(pointerId);
-
-function onMove(event: PointerEvent, piece: number, edge: 'from' | 'to'): void {
+/** What lies under a place of the window, and how many seconds a pixel is. */
+function measure(): { readonly at: (x: number) => Instant; readonly perPixel: number } | undefined {
   const box = tape.value?.getBoundingClientRect();
-  if (!box || !isHeld(event)) return;
-  const at = props.scale.at((event.clientX - box.left) / box.width);
-  const perPixel = ((props.scale.toHour - props.scale.fromHour) * 3600) / box.width;
-  emit('draw', piece, edge, snapEdge(at, neighbours.value, REACH * perPixel));
+  return (
+    box && {
+      at: (x) => props.scale.at((x - box.left) / box.width),
+      perPixel: ((props.scale.toHour - props.scale.fromHour) * 3600) / box.width,
+    }
+  );
 }
-/** Where a block was taken hold of, and what it was then: it moves as a whole. */
-let grabbed: { readonly at: Instant; readonly from: Instant; readonly to: Instant } | undefined;
-const instantAt = (event: PointerEvent): Instant | undefined => {
-  const box = tape.value?.getBoundingClientRect();
-  return box && props.scale.at((event.clientX - box.left) / box.width);
-};
-function grab(event: PointerEvent, { from, to }: DraftPiece): void {
-  const at = instantAt(event);
-  if (at === undefined || to === null) return;
-  grabbed = { at, from, to };
-  hold(event);
-}
-function onDrag(event: PointerEvent, piece: number): void {
-  const at = instantAt(event);
-  const box = tape.value?.getBoundingClientRect();
-  if (!grabbed || at === undefined || !box) return;
-  if (!isHeld(event)) return;
-  const perPixel = ((props.scale.toHour - props.scale.fromHour) * 3600) / box.width;
-  const wanted = toInstant(grabbed.from + at - grabbed.at);
-  const from = snapEdge(wanted, neighbours.value, REACH * perPixel);
-  emit('draw', piece, 'from', from);
-  emit('draw', piece, 'to', toInstant(grabbed.to + from - grabbed.from));
-}
+const snap = (at: Instant, perPixel: number) => snapEdge(at, neighbours.value, REACH * perPixel);
+const edgeDrag = (piece: number, edge: 'from' | 'to') => ({
+  move: ({ to }: Dragged) => {
+    const under = measure();
+    if (under) emit('draw', piece, edge, snap(under.at(to), under.perPixel));
+  },
+});
+/** What a block was when it was taken hold of: it moves as a whole. */
+let grabbed: { readonly from: Instant; readonly to: Instant } | undefined;
+const blockDrag = (place: number, { from, to }: DraftPiece) => ({
+  start: () => (grabbed = to === null ? undefined : { from, to }),
+  move: (dragged: Dragged) => {
+    const under = measure();
+    if (!grabbed || !under) return;
+    const wanted = grabbed.from + under.at(dragged.to) - under.at(dragged.from);
+    const begins = snap(toInstant(wanted), under.perPixel);
+    emit('draw', place, 'from', begins);
+    emit('draw', place, 'to', toInstant(grabbed.to + begins - grabbed.from));
+  },
+});
 function onKey(event: KeyboardEvent, piece: number, edge: 'from' | 'to', at: Instant): void {
   const step = STEPS[event.key];
   if (step === undefined) return;
@@ -123,9 +122,6 @@ function onKey(event: KeyboardEvent, piece: number, edge: 'from' | 'to', at: Ins
   event.stopPropagation();
   emit('draw', piece, edge, toInstant(at + step));
 }
-const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
-  if (on instanceof HTMLElement) on.setPointerCapture(pointerId);
-};
 </script>
 
 <template>
@@ -167,16 +163,13 @@ const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
       <span>{{ labelOf(block, block.stint.running) }}</span>
     </PlainButton>
     <template v-for="{ i, piece, style, title, edges } in drawn" :key="`d${i}`">
-      <span
-        class="block drawn"
-        :style="style"
-        @pointerdown.prevent="grab($event, piece)"
-        @pointermove="onDrag($event, i)"
+      <span v-drag="blockDrag(i, piece)" class="block drawn" :style="style"
         ><span>{{ title }}</span></span
       >
       <span
         v-for="{ edge, at, left } in edges"
         :key="edge"
+        v-drag="edgeDrag(i, edge)"
         class="handle"
         role="slider"
         tabindex="0"
@@ -184,8 +177,6 @@ const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
         :aria-label="edge === 'from' ? t('tape.beginning') : t('tape.end')"
         :aria-valuenow="at"
         :aria-valuetext="clock(at)"
-        @pointerdown.prevent="hold"
-        @pointermove="onMove($event, i, edge)"
         @keydown="onKey($event, i, edge, at)"
         ><b class="figure" :class="edge">{{ clock(edge === 'from' ? piece.from : at) }}</b></span
       >
@@ -264,6 +255,7 @@ const hold = ({ currentTarget: on, pointerId }: PointerEvent): void => {
   box-shadow: none;
   color: var(--action-ink);
   cursor: grab;
+  touch-action: none;
   line-height: 52px;
 }
 .handle {

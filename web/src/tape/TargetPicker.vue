@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { useElementBounding, useWindowSize } from '@vueuse/core';
-import { BFormInput } from 'bootstrap-vue-next';
-import { computed, ref, useId, useTemplateRef, watch } from 'vue';
+import { ComboboxAnchor, ComboboxContent, ComboboxInput, ComboboxItem, ComboboxRoot } from 'reka-ui';
+import { computed, ref, useTemplateRef, watch } from 'vue';
 import type { TargetJson } from '@wergon/contract/tape';
 import type { WorkType } from '@wergon/core/work';
 import { useTargetSearch } from './useTargetSearch.ts';
@@ -13,35 +12,18 @@ const props = defineProps<{ label: string; title?: string; isWrong?: boolean; fi
 const target = defineModel<string>({ required: true });
 const text = defineModel<string>('text', { default: '' });
 const emit = defineEmits<{ done: []; kind: [workType: WorkType] }>();
-const ownId = useId();
-const id = computed(() => props.fieldId ?? ownId);
-const isOpen = ref(false);
-const place = ref(0);
-
-/** The list lies over whatever clips the field, such as a table that scrolls sideways; above it where there is no room below. */
-const input = useTemplateRef('input');
-const field = computed(() => input.value?.element);
-const { top, bottom, left, width } = useElementBounding(field);
-const { height: windowHeight } = useWindowSize();
-const LEAST_ROOM = 200;
-const MOST_HEIGHT = 300;
-const listStyle = computed(() => {
-  const below = windowHeight.value - bottom.value;
-  const isAbove = below < LEAST_ROOM && top.value > below;
-  const room = (isAbove ? top.value : below) - 8;
-  return {
-    left: `${left.value}px`,
-    minWidth: `${width.value}px`,
-    maxHeight: `${Math.min(MOST_HEIGHT, room)}px`,
-    ...(isAbove ? { bottom: `${windowHeight.value - top.value}px` } : { top: `${bottom.value}px` }),
-  };
-});
 if (text.value === '' && props.title) text.value = props.title;
 
+const isOpen = ref(false);
+const list = useTemplateRef('list');
+const highlighted = ref<string>();
 const { found, isLooking, only, scanned, find } = useTargetSearch(text, isOpen);
-watch(found, () => (place.value = 0));
+watch(found, () => list.value?.highlightFirstItem?.(), { flush: 'post' });
 // A scanned code stands for one thing alone: nobody has to choose it.
 watch(scanned, (each) => isOpen.value && each && choose(each));
+
+const inputAttrs = computed(() => (props.fieldId === undefined ? {} : { id: props.fieldId }));
+const select = ({ target: input }: FocusEvent) => input instanceof HTMLInputElement && input.select();
 
 function choose(each: TargetJson): void {
   target.value = each.id;
@@ -50,93 +32,96 @@ function choose(each: TargetJson): void {
   isOpen.value = false;
   emit('done');
 }
+function chooseId(id: string | undefined): void {
+  const each = found.value.find((one) => one.id === id);
+  if (each) choose(each);
+}
 function type(typed: string): void {
   text.value = typed;
   target.value = '';
-  isOpen.value = true;
 }
 function leave(): void {
   if (isOpen.value && target.value === '' && only.value) choose(only.value);
-  isOpen.value = false;
 }
-async function onKey(event: KeyboardEvent): Promise<void> {
-  if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
-    const step = event.key === 'ArrowDown' ? 1 : -1;
-    place.value = Math.max(0, Math.min(found.value.length - 1, place.value + step));
-    isOpen.value = true;
-  } else if (event.key === 'Enter' && isOpen.value && target.value === '') {
-    event.preventDefault();
-    event.stopPropagation();
-    // A scanner sends Enter faster than the server answers.
-    const { targets, isCurrent, wasChanged } = await find();
-    const chosen = targets[isCurrent ? place.value : 0];
-    if (chosen && !wasChanged) choose(chosen);
-    return;
-  } else if (event.key === 'Escape' && isOpen.value) isOpen.value = false;
-  else return;
+/** A scanner sends Enter faster than the server answers: the list's own Enter would choose what was found before. */
+async function enter(event: KeyboardEvent): Promise<void> {
+  if (!isOpen.value || target.value !== '') return;
   event.preventDefault();
+  event.stopPropagation();
+  const { targets, isCurrent, wasChanged } = await find();
+  if (wasChanged) return;
+  const chosen = (isCurrent && targets.find(({ id }) => id === highlighted.value)) || targets[0];
+  if (chosen) choose(chosen);
+}
+/** Closes the list alone, not the form that it stands in. */
+function escape(event: KeyboardEvent): void {
+  if (!isOpen.value) return;
+  event.stopPropagation();
+  isOpen.value = false;
 }
 </script>
 
 <template>
-  <div class="picker">
-    <BFormInput
-      :id="id"
-      ref="input"
-      :model-value="text"
-      size="sm"
-      :class="{ wrong: isWrong }"
-      role="combobox"
-      autocomplete="off"
-      :aria-label="label"
-      :aria-expanded="isOpen"
-      :aria-controls="`${id}-list`"
-      :aria-activedescendant="isOpen && found[place] ? `${id}-${place}` : undefined"
-      :placeholder="t('tape.taskActivityOrCode')"
-      @update:model-value="type(String($event ?? ''))"
-      @focus="input?.element?.select()"
-      @blur="leave"
-      @keydown="onKey"
-    />
-    <ul v-if="isOpen" :id="`${id}-list`" role="listbox" :aria-label="label" :style="listStyle">
-      <li
-        v-for="(each, i) in found"
-        :id="`${id}-${i}`"
-        :key="each.id"
-        role="option"
-        :aria-selected="place === i"
-        @mousedown.prevent="choose(each)"
+  <div class="picker" @keydown.enter.capture="enter" @keydown.esc.capture="escape">
+    <ComboboxRoot
+      ref="list"
+      v-model:open="isOpen"
+      :model-value="target"
+      ignore-filter
+      :reset-search-term-on-blur="false"
+      :reset-search-term-on-select="false"
+      @update:model-value="chooseId($event)"
+      @highlight="highlighted = $event?.value"
+    >
+      <ComboboxAnchor>
+        <ComboboxInput
+          v-bind="inputAttrs"
+          class="form-control form-control-sm"
+          :class="{ wrong: isWrong }"
+          :model-value="text"
+          :aria-label="label"
+          :placeholder="t('tape.taskActivityOrCode')"
+          @update:model-value="type"
+          @focus="select"
+          @blur="leave"
+        />
+      </ComboboxAnchor>
+      <ComboboxContent
+        class="list"
+        position="popper"
+        position-strategy="fixed"
+        align="start"
+        :aria-label="label"
       >
-        {{ each.title }} <span class="quiet">{{ each.more }}</span>
-      </li>
-      <li v-if="found.length === 0 && !isLooking" class="quiet" role="option" aria-selected="false">
-        {{ t('tape.noTaskOrActivityMatches') }}
-      </li>
-    </ul>
+        <ComboboxItem v-for="each in found" :key="each.id" class="choice" :value="each.id">
+          {{ each.title }} <span class="quiet">{{ each.more }}</span>
+        </ComboboxItem>
+        <p v-if="found.length === 0 && !isLooking" class="choice quiet" role="status">
+          {{ t('tape.noTaskOrActivityMatches') }}
+        </p>
+      </ComboboxContent>
+    </ComboboxRoot>
   </div>
 </template>
 
 <style scoped>
-.picker {
-  position: relative;
-}
-ul {
-  position: fixed;
+/* The list is the library's element, placed in its own wrapper. */
+.picker :deep(.list) {
   z-index: 5;
   width: max-content;
+  min-width: var(--reka-combobox-trigger-width);
   max-width: min(420px, 100vw);
-  margin: 0;
-  padding: 0;
+  max-height: min(300px, var(--reka-combobox-content-available-height));
   overflow: auto;
   background: var(--sheet);
   border: 1px solid var(--ink);
-  list-style: none;
 }
-li {
+.choice {
+  margin: 0;
   padding: 4px 10px;
   cursor: default;
 }
-li[aria-selected='true'] {
+.choice[data-highlighted] {
   background: var(--action-tint);
 }
 .wrong {

@@ -62,3 +62,10 @@ test('a time that somebody else gives stands in the field, and is no mistake', a
   await field.setProps({ modelValue: instant('2026-03-03T10:05:00+01:00') });
   expect([input.element.value, input.attributes('aria-invalid')]).toEqual(['10:05', 'false']);
 });
+
+test('hours and minutes that are picked count as typed ones do', async () => {
+  const { field, last } = open('2026-03-03T22:00:00+01:00');
+  field.getComponent({ name: 'TimePick' }).vm.$emit('update:modelValue', 1.5 * 3600);
+  await field.vm.$nextTick();
+  expect(last()).toBe('2026-03-04T00:30:00Z');
+});

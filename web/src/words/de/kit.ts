@@ -8,6 +8,8 @@ export const kit: Translation['kit'] = {
   dayMonthYear: 'Tag Monat Jahr',
   calendar: 'Kalender',
   noDay: 'Kein Tag',
+  timeOfDay: 'Uhrzeit',
+  choose: 'auswählen: {field}',
   oneBack: '{step} zurück',
   oneOn: '{step} weiter',
   demoClock: 'Demo-Uhr',

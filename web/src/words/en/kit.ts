@@ -5,6 +5,8 @@ export const kit = {
   dayMonthYear: 'day month year',
   calendar: 'Calendar',
   noDay: 'No day',
+  timeOfDay: 'Time of day',
+  choose: 'choose: {field}',
   oneBack: 'one {step} back',
   oneOn: 'one {step} on',
   demoClock: 'demo clock',
