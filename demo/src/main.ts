@@ -36,8 +36,8 @@ const em = server.context.database.em.fork();
 const pairing = await offerPairing(em, stationId('Winding 2'), server.context.clock.now(), LINK_SECONDS);
 say('');
 say(`Desk      ${server.address}/`);
-for (const { userName, password, role } of DEMO_USERS)
-  say(`          sign in as ${userName} with ${password} (${role})`);
+for (const { userName, password, roles } of DEMO_USERS)
+  say(`          sign in as ${userName} with ${password} (${roles.join(', ')})`);
 say(`Station   ${server.address}/station#pair=${pairing?.code ?? ''}`);
 say(
   '          this link pairs the browser that opens it as station Winding 2; the bench there stands in for a scanner',

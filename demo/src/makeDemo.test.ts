@@ -1,3 +1,4 @@
+import { given } from '@wergon/core/result';
 import { once } from 'node:events';
 import { mkdtempSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
@@ -31,7 +32,7 @@ test('the sample shop shows every kind of loose end, and gaps outside the planne
   const server = createApp(context, '/nowhere').listen(0, '127.0.0.1');
   await once(server, 'listening');
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-  const { userName, password } = DEMO_USERS[0];
+  const { userName, password } = given(DEMO_USERS[0]);
   const signedIn = await fetch(`${url}/api/sign-in`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },

@@ -10,6 +10,7 @@ import type { CodeKind } from '@wergon/core/scan';
 import { dated, formatDay, parseDay, addDays, daysFrom, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { addUser } from '@wergon/server/access';
+import type { NewUser } from '@wergon/server/access';
 import {
   AbsenceEntity,
   BadgeEntity,
@@ -45,18 +46,30 @@ import { enterStations } from './enterStations.ts';
 import { unwrap } from './unwrap.ts';
 
 /** Who can sign in at the desk of the demo. Sample data: these are no secrets. */
-export const DEMO_USERS = [
+export const DEMO_USERS: readonly NewUser[] = [
   {
     name: 'Solveig Aune',
     userName: 'solveig',
     password: 'odden-rewind',
-    role: 'administrator',
+    roles: ['administrator'],
     seesRates: true,
   },
-  { name: 'Mikko Rask', userName: 'mikko', password: 'odden-rewind', role: 'supervisor', seesRates: false },
-  { name: 'Paula Virta', userName: 'paula', password: 'odden-rewind', role: 'planner', seesRates: false },
-  { name: 'Berit Holm', userName: 'berit', password: 'odden-rewind', role: 'bookkeeper', seesRates: false },
-] as const;
+  {
+    name: 'Mikko Rask',
+    userName: 'mikko',
+    password: 'odden-rewind',
+    roles: ['supervisor'],
+    seesRates: false,
+  },
+  { name: 'Paula Virta', userName: 'paula', password: 'odden-rewind', roles: ['planner'], seesRates: false },
+  {
+    name: 'Berit Holm',
+    userName: 'berit',
+    password: 'odden-rewind',
+    roles: ['bookkeeper'],
+    seesRates: false,
+  },
+];
 
 const GRADE_OF: Readonly<Record<Department, GradeId>> = {
   Winding: 'winder',

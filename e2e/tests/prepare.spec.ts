@@ -301,7 +301,7 @@ test.describe('preparing the work', () => {
         name: `A ${role}`,
         userName,
         password: PASSWORD,
-        role,
+        roles: [role],
         seesRates: false,
       });
       await page.goto(shop.server.url);
@@ -321,6 +321,50 @@ test.describe('preparing the work', () => {
       await page.goto(`${shop.server.url}${forbidden}`);
       await expect(page.getByText('You may not do this')).toBeVisible();
     });
+
+  test('a role is copied, changed right by right, given to somebody, and lets them do just that', async ({
+    page,
+    browser,
+  }) => {
+    await shop.openDesk(page, '/shop/users');
+    await page.getByRole('button', { name: 'Copy the role lead' }).click();
+    await page.getByLabel('Name of the role').fill('Bench lead');
+    await page.getByRole('checkbox', { name: 'Bench lead may see loose ends' }).uncheck();
+    await page.getByRole('checkbox', { name: 'Bench lead may see lists, stations' }).check();
+    await page.getByRole('button', { name: 'Save role' }).click();
+    await expect(page.getByRole('columnheader', { name: 'Bench lead' })).toBeVisible();
+    await page.getByRole('button', { name: 'Add user' }).click();
+    await page.getByLabel('Name', { exact: true }).fill('Bea Lund');
+    await page.getByLabel('User name').fill('bea');
+    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
+    await page.getByRole('checkbox', { name: 'supervisor' }).uncheck();
+    await page.getByRole('checkbox', { name: 'Bench lead' }).check();
+    await page.getByRole('button', { name: 'Save user' }).click();
+    await expect(page.getByRole('row', { name: /Bea Lund .* Bench lead/ })).toBeVisible();
+
+    const other = await (await browser.newContext()).newPage();
+    await other.goto(shop.server.url);
+    await other.getByLabel('User name').fill('bea');
+    await other.getByLabel('Password').fill(PASSWORD);
+    await other.getByRole('button', { name: 'Sign in' }).click();
+    await other.getByLabel('Password now').fill(PASSWORD);
+    await other.getByLabel('New password, at least').fill(`${PASSWORD} of my own`);
+    await other.getByLabel('New password again').fill(`${PASSWORD} of my own`);
+    await other.getByRole('button', { name: 'Change password' }).click();
+    const rail = other.getByRole('navigation', { name: 'Places' });
+    await expect(rail.getByRole('link', { name: 'Shop' })).toBeVisible();
+    await expect(rail.getByRole('link', { name: 'Reconcile' })).toHaveCount(0);
+    await other.goto(`${shop.server.url}/shop/stations`);
+    await expect(other.getByRole('heading', { name: 'Stations' })).toBeVisible();
+
+    // What the role loses is gone at the next thing that is asked for.
+    await page.getByRole('button', { name: 'Change the role Bench lead' }).click();
+    await page.getByRole('checkbox', { name: 'Bench lead may see lists, stations' }).uncheck();
+    await page.getByRole('button', { name: 'Save role' }).click();
+    await expect(page.getByRole('button', { name: 'Change the role Bench lead' })).toBeVisible();
+    await other.reload();
+    await expect(other.getByText('You may not do this')).toBeVisible();
+  });
 });
 
 test('from an empty database to a first scan', async ({ page, context }) => {

@@ -4,6 +4,7 @@ import { z } from 'zod';
 
 /** What may be done at the desk; each route names one of these, or says that it is public or a station's. */
 export const RIGHTS = [
+  'own.time',
   'floor.see',
   'floor.answer',
   'work.see',
@@ -24,8 +25,21 @@ export const RIGHTS = [
 ] as const;
 export type Right = (typeof RIGHTS)[number];
 
-export const ROLES = ['technician', 'lead', 'supervisor', 'planner', 'bookkeeper', 'administrator'] as const;
+/** The roles that come with Wergon. They stay as they are; a shop makes its own as copies of them. */
+export const ROLES = [
+  'own',
+  'technician',
+  'lead',
+  'supervisor',
+  'planner',
+  'bookkeeper',
+  'administrator',
+] as const;
 export type Role = (typeof ROLES)[number];
+
+/** Whose time a role may touch: everybody's, or that of the crew one leads on the floor. */
+export const REACHES = ['all', 'crew'] as const;
+export type Reach = (typeof REACHES)[number];
 
 /** What only whoever owns the shop may do. */
 const OF_THE_OWNER: ReadonlySet<Right> = new Set<Right>([
@@ -37,8 +51,10 @@ const OF_THE_OWNER: ReadonlySet<Right> = new Set<Right>([
 
 /** What each role may do. To see rates can also be given to one person, whatever their role. */
 export const RIGHTS_OF_ROLE: Readonly<Record<Role, readonly Right[]>> = {
-  technician: ['floor.see'],
+  own: ['own.time'],
+  technician: ['own.time', 'floor.see'],
   lead: [
+    'own.time',
     'floor.see',
     'floor.answer',
     'work.see',
@@ -48,8 +64,9 @@ export const RIGHTS_OF_ROLE: Readonly<Record<Role, readonly Right[]>> = {
     'time.approve',
   ],
   supervisor: RIGHTS.filter((right) => !OF_THE_OWNER.has(right)),
-  planner: ['floor.see', 'floor.answer', 'work.see', 'work.change', 'people.see', 'shop.see'],
+  planner: ['own.time', 'floor.see', 'floor.answer', 'work.see', 'work.change', 'people.see', 'shop.see'],
   bookkeeper: [
+    'own.time',
     'floor.see',
     'work.see',
     'people.see',
@@ -61,6 +78,15 @@ export const RIGHTS_OF_ROLE: Readonly<Record<Role, readonly Right[]>> = {
     'shop.see',
   ],
   administrator: RIGHTS,
+};
+export const REACH_OF_ROLE: Readonly<Record<Role, Reach>> = {
+  own: 'crew',
+  technician: 'crew',
+  lead: 'crew',
+  supervisor: 'all',
+  planner: 'all',
+  bookkeeper: 'all',
+  administrator: 'all',
 };
 
 const name = z.string().trim().min(1).max(80);
@@ -84,27 +110,53 @@ export const firstRunSchema = z.strictObject({
   password,
 });
 
-/** Who the user is on the floor, and whose time they put right and approve: all (`null`), or some departments by their
- *  ids, so that a new name changes nobody's rights. */
+const listIds = z.array(z.string().min(1).max(200)).max(100).nullable().default(null);
+/** What the user may do, who they are on the floor, and whose time they put right and approve: all (`null`), or some
+ *  departments and crews by their ids in the lists, so that a new name changes nobody's rights. */
 const scope = {
+  roles: z
+    .array(z.string().min(1).max(60))
+    .min(1)
+    .max(10)
+    .refine((roles) => new Set(roles).size === roles.length, 'has a role twice'),
+  seesRates: z.boolean(),
   technician: idText<'TechnicianId'>().nullable().default(null),
-  departments: z.array(z.string().min(1).max(200)).max(100).nullable().default(null),
+  departments: listIds,
+  crews: listIds,
 };
+
+/** A role of the shop's own: what it may do, right by right. */
+export const roleFieldsSchema = z.strictObject({
+  name,
+  rights: z
+    .array(z.enum(RIGHTS))
+    .min(1)
+    .refine((rights) => new Set(rights).size === rights.length, 'has a right twice'),
+  reach: z.enum(REACHES),
+});
+
+export const rolesSchema = z.object({
+  roles: z.array(
+    z.object({
+      id: z.string(),
+      /** What the shop calls it; of those that come with Wergon each language has its word. */
+      name: z.string().nullable(),
+      rights: z.array(z.enum(RIGHTS)),
+      reach: z.enum(REACHES),
+    }),
+  ),
+});
 
 export const newUserSchema = z.strictObject({
   name,
   userName,
   password,
-  role: z.enum(ROLES),
-  seesRates: z.boolean(),
   ...scope,
 });
 
 /** A new password only where one is given. */
 export const userFieldsSchema = z.strictObject({
   name,
-  role: z.enum(ROLES),
-  seesRates: z.boolean(),
   ...scope,
   isOff: z.boolean().default(false),
   password: password.nullable().default(null),
@@ -116,10 +168,11 @@ export const usersSchema = z.object({
       id: z.string(),
       name: z.string(),
       userName: z.string(),
-      role: z.enum(ROLES),
+      roles: z.array(z.string()),
       seesRates: z.boolean(),
       technician: technicianId.nullable(),
       departments: z.array(z.string()).nullable(),
+      crews: z.array(z.string()).nullable(),
       isOff: z.boolean(),
       mustChangePassword: z.boolean(),
     }),
@@ -135,7 +188,10 @@ export const changePasswordSchema = z.strictObject({
 /** Who is signed in at the desk, and the shop they are signed in to. */
 export const sessionSchema = z.object({
   name: z.string(),
-  role: z.enum(ROLES),
+  /** What they are, each by its id and the shop's name for it. */
+  roles: z.array(z.object({ id: z.string(), name: z.string().nullable() })),
+  /** Whether they stand on the floor's list too, and so have time of their own. */
+  isTechnician: z.boolean(),
   rights: z.array(z.enum(RIGHTS)),
   /** Whether they got their password from somebody else and must choose one of their own first. */
   mustChangePassword: z.boolean(),

@@ -1,5 +1,7 @@
 export {
   LEAST_PASSWORD,
+  REACHES,
+  REACH_OF_ROLE,
   RIGHTS,
   RIGHTS_OF_ROLE,
   ROLES,
@@ -7,10 +9,12 @@ export {
   firstRunSchema,
   hoursStyleSchema,
   newUserSchema,
+  roleFieldsSchema,
+  rolesSchema,
   sessionSchema,
   signInSchema,
   startSchema,
   userFieldsSchema,
   usersSchema,
 } from './access.ts';
-export type { Right, Role, SessionView } from './access.ts';
+export type { Reach, Right, Role, SessionView } from './access.ts';

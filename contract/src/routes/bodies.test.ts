@@ -5,7 +5,8 @@ import type { RouteName } from './routes.ts';
 /** A body as a page would send it; each row below changes one thing about it. */
 const GOOD = {
   signIn: { userName: 'sol', password: 'long enough' },
-  addUser: { name: 'Sol', userName: 'sol', password: 'a long password', role: 'lead', seesRates: false },
+  addRole: { name: 'Night lead', rights: ['floor.see'], reach: 'crew' },
+  addUser: { name: 'Sol', userName: 'sol', password: 'a long password', roles: ['lead'], seesRates: false },
   editTape: {
     block: null,
     becomes: [
@@ -94,7 +95,11 @@ test.each<[name: keyof typeof GOOD, path: string, value: unknown, why: string]>(
   ['signIn', 'password', '', 'no password at all'],
   ['signIn', 'userName', 7, 'a name that is a number'],
   ['addUser', 'password', 'short', 'a password that is easily guessed'],
-  ['addUser', 'role', 'owner of all', 'a role that is none'],
+  ['addUser', 'roles', [], 'no role'],
+  ['addUser', 'roles', ['lead', 'lead'], 'a role twice'],
+  ['addRole', 'rights.1', 'shop.own', 'a right that is none'],
+  ['addRole', 'rights', ['floor.see', 'floor.see'], 'a right twice'],
+  ['addRole', 'reach', 'planet', 'a reach that is none'],
   ['editTape', 'becomes.0.from', '2026-03-02T07:00', 'an instant without its offset'],
   ['editTape', 'becomes.0.running', [], 'work on nothing'],
   ['editTape', 'becomes.0.running.0.workType', 'idle', 'a kind of work that is none'],

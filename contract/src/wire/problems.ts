@@ -22,6 +22,12 @@ export const PROBLEMS = {
   'access.too_many_tries': [429, 'Too many tries; wait a few minutes'],
   'access.wrong_pin': [422, 'This PIN is not right'],
   'access.last_administrator': [409, 'Somebody must stay administrator'],
+  'access.beyond_own': [403, 'Nobody gives or changes more than they may do themselves'],
+  'access.built_in_role': [
+    409,
+    'This role comes with Wergon and stays as it is; copy it and change the copy',
+  ],
+  'access.role_in_use': [409, 'Somebody has this role; give them another one first'],
   'station.not_paired': [401, 'This station is not paired, or no longer'],
   'station.bad_pairing_code': [422, 'This code is not valid, or not any more'],
   'reconcile.changed': [409, 'This has changed meanwhile: look at it as it is now'],

@@ -87,7 +87,13 @@ describe('somebody who may not see rates', () => {
   )('is refused %s', async (_name, route) => expect((await call(route, mikko)).status).toBe(403));
 
   test('cannot give the right away', async () => {
-    const body = { name: 'X', userName: 'x', password: 'long enough', role: 'supervisor', seesRates: true };
+    const body = {
+      name: 'X',
+      userName: 'x',
+      password: 'long enough',
+      roles: ['supervisor'],
+      seesRates: true,
+    };
     expect((await shop.post('/api/users', body, mikko)).status).toBe(403);
   });
 });
@@ -284,7 +290,7 @@ test('a tenth of a minute of guessing is enough: the next tries have to wait', a
 test('of a user handlers are told nothing secret', async () => {
   const who = await identify(shop.context, { headers: { cookie: shop.desk } } as Request);
   if (who.kind !== 'desk') throw new Error(who.kind);
-  expect(who.user).toMatchObject({ name: 'Sol', role: 'administrator' });
+  expect(who.user).toMatchObject({ name: 'Sol', roles: [{ id: 'administrator' }] });
   expect(JSON.stringify(who.user)).not.toMatch(/argon2|passwordHash/);
 });
 

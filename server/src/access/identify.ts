@@ -1,11 +1,12 @@
 import { toInstant } from '@wergon/core/time';
 import { parseCookie } from 'cookie';
-import type { Request, Response } from 'express';
-import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
+import type { EntityManager } from '@mikro-orm/libsql';
 import type { Right } from '@wergon/contract/access';
+import type { Request, Response } from 'express';
 import type { Context, CallingStation, DeskUser, Who } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
+import { findRoles, isCrewOnly, rightsOf } from './roles.ts';
 import { hashToken, makeToken } from './token.ts';
 import type { User } from './entities.ts';
 
@@ -36,15 +37,12 @@ export function giveCookie(
   });
 }
 
-export const rightsOf = ({ role, seesRates }: DeskUser): ReadonlySet<Right> =>
-  new Set<Right>([...RIGHTS_OF_ROLE[role], ...(seesRates ? (['rates.see'] as const) : [])]);
-
 /** Finds out who sent a request, from its cookies. */
 export async function identify(context: Context, req: Request): Promise<Who> {
   const cookies = parseCookie(req.headers.cookie ?? '');
   const station = await findStation(context, cookies[COOKIES.station]);
   const desk = await findSession(context, cookies[COOKIES.desk], req.headers[PERSON_HEADER] !== undefined);
-  if (desk) return { kind: 'desk', ...desk, rights: rightsOf(desk.user), station };
+  if (desk) return { kind: 'desk', ...desk, station };
   return station ? { kind: 'station', station } : { kind: 'nobody', station: undefined };
 }
 
@@ -87,31 +85,41 @@ async function findSession(context: Context, token: string | undefined, isPerson
       .nativeUpdate(SessionEntity, { tokenHash }, { lastSeenAt: clock.now() })
       .catch(health.cannotWrite);
   const user = await em.findOne(UserEntity, { id: session.user, isOff: false });
-  return user ? { user: deskUserOf(user), tokenHash, isTrusted: session.isTrusted } : undefined;
+  return user ? { ...(await deskUserOf(em, user)), tokenHash, isTrusted: session.isTrusted } : undefined;
 }
 
-/** What routes are told of a user: nothing secret. */
-const deskUserOf = ({
-  id,
-  name,
-  userName,
-  role,
-  seesRates,
-  technician,
-  departments,
-  mustChangePassword,
-  hoursStyle,
-}: User): DeskUser => ({
-  id,
-  name,
-  userName,
-  role,
-  seesRates,
-  technician,
-  departments,
-  mustChangePassword,
-  hoursStyle,
-});
+/** What routes are told of a user: what they may do, and nothing secret. */
+export async function deskUserOf(
+  em: EntityManager,
+  {
+    id,
+    name,
+    userName,
+    seesRates,
+    technician,
+    departments,
+    crews,
+    mustChangePassword,
+    hoursStyle,
+    ...kept
+  }: User,
+): Promise<{ readonly user: DeskUser; readonly rights: ReadonlySet<Right> }> {
+  const roles = await findRoles(em, kept.roles);
+  const user = {
+    id,
+    name,
+    userName,
+    roles: roles.map((role) => ({ id: role.id, name: role.name })),
+    isCrewOnly: isCrewOnly(roles),
+    seesRates,
+    technician,
+    departments,
+    crews,
+    mustChangePassword,
+    hoursStyle,
+  };
+  return { user, rights: rightsOf(roles, seesRates) };
+}
 
 /** Ends what a user's pages hear; they ask anew whether they may. */
 export async function endStreams({ database, live }: Context, user: string): Promise<void> {

@@ -1,6 +1,8 @@
-export { SessionEntity, UserEntity } from './entities.ts';
+export { RoleEntity, SessionEntity, UserEntity } from './entities.ts';
 export { COOKIES, giveCookie, identify, openSession } from './identify.ts';
-export { mountAccess, sessionView } from './routes.ts';
+export { mountRoles } from './roleRoutes.ts';
+export { mountAccess, viewOfUser } from './routes.ts';
 export { covers, mayCorrect } from './scope.ts';
 export { hashToken, makeToken } from './token.ts';
-export { addUser } from './users.ts';
+export { addUser, mountUsers } from './users.ts';
+export type { NewUser } from './users.ts';

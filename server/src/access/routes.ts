@@ -1,21 +1,27 @@
 import { hash, verify } from '@node-rs/argon2';
+import type { Right } from '@wergon/contract/access';
 import { ok } from '@wergon/core/result';
 import type { Context, Mount, DeskUser } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
-import { COOKIES, endSessions, endStreams, openSession, rightsOf } from './identify.ts';
-import { addUser } from './users.ts';
+import { COOKIES, deskUserOf, endSessions, openSession } from './identify.ts';
+import type { User } from './entities.ts';
 
 /** A hash to hold a wrong user's password against, so that a wrong name takes as long as a wrong password. */
 const NOBODY = hash('nobody has this password');
 
 /** What a page is told of whoever is signed in, and of the shop. */
-export async function sessionView({ shop, clock, isDemo }: Context, user: DeskUser, isTrusted: boolean) {
+async function sessionView(
+  { shop, clock, isDemo }: Context,
+  { user, rights }: { readonly user: DeskUser; readonly rights: ReadonlySet<Right> },
+  isTrusted: boolean,
+) {
   const { name, zoneName, currency, settings } = await shop.get();
   return {
     name: user.name,
-    role: user.role,
-    rights: [...rightsOf(user)],
+    roles: [...user.roles],
+    isTechnician: user.technician != null,
+    rights: [...rights],
     mustChangePassword: user.mustChangePassword ?? false,
     signOutMinutes: isTrusted ? null : settings.desk.signOutMinutes,
     shopName: name,
@@ -26,6 +32,10 @@ export async function sessionView({ shop, clock, isDemo }: Context, user: DeskUs
     now: clock.now(),
   };
 }
+
+/** The same for somebody who has just signed in. */
+export const viewOfUser = async (context: Context, user: User, isTrusted: boolean) =>
+  sessionView(context, await deskUserOf(context.database.em.fork(), user), isTrusted);
 
 export function mountAccess(mount: Mount, context: Context): void {
   const { database, clock, health, isDemo, live } = context;
@@ -46,7 +56,7 @@ export function mountAccess(mount: Mount, context: Context): void {
     const isRight = await verify(user?.passwordHash ?? (await NOBODY), body.password);
     if (!user || !isRight) return refuse('access.wrong_password');
     await openSession(context, req, res, user, body.isTrustedComputer);
-    return ok(await sessionView(context, user, body.isTrustedComputer));
+    return ok(await viewOfUser(context, user, body.isTrustedComputer));
   });
 
   mount('signOut', async ({ who, res }) => {
@@ -63,7 +73,7 @@ export function mountAccess(mount: Mount, context: Context): void {
     return ok(null);
   });
 
-  mount('session', async ({ who }) => ok(await sessionView(context, who.user, who.isTrusted)));
+  mount('session', async ({ who }) => ok(await sessionView(context, who, who.isTrusted)));
 
   mount('changePassword', async ({ body, who }) => {
     const user = await database.em.fork().findOneOrFail(UserEntity, { id: who.user.id });
@@ -74,52 +84,6 @@ export function mountAccess(mount: Mount, context: Context): void {
     const columns = { passwordHash: await hash(body.newPassword), mustChangePassword: false };
     await database.em.fork().nativeUpdate(UserEntity, { id: who.user.id }, columns);
     await endSessions(context, who.user.id, who.tokenHash);
-    return ok(null);
-  });
-
-  mount('users', async () => {
-    const users = await database.em.fork().findAll(UserEntity, { orderBy: { name: 1 } });
-    return ok({
-      users: users.map(
-        ({ id, name, userName, role, seesRates, technician, departments, isOff, mustChangePassword }) => ({
-          id,
-          name,
-          userName,
-          role,
-          seesRates,
-          technician: technician ?? null,
-          departments: departments ?? null,
-          isOff: isOff ?? false,
-          mustChangePassword: mustChangePassword ?? false,
-        }),
-      ),
-    });
-  });
-
-  mount('addUser', async ({ body }) => {
-    const em = database.em.fork();
-    const userName = body.userName.toLowerCase();
-    if (await em.findOne(UserEntity, { userName }))
-      return refuse('record.taken', [{ field: 'userName', message: 'this user name is taken' }]);
-    const { id } = await addUser(em, { ...body, mustChangePassword: true });
-    return ok({ id });
-  });
-
-  mount('saveUser', async ({ param, body: { password, ...body }, who }) => {
-    const em = database.em.fork();
-    const id = param('user');
-    const user = await em.findOne(UserEntity, { id });
-    if (!user) return refuse('record.not_found');
-    const others = await em.count(UserEntity, { role: 'administrator', isOff: false, id: { $ne: id } });
-    const staysAdministrator = body.role === 'administrator' && !body.isOff;
-    if (!staysAdministrator && others === 0) return refuse('access.last_administrator');
-    const isOwn = who.user.id === id;
-    const given = password === null ? {} : { passwordHash: await hash(password), mustChangePassword: !isOwn };
-    await em.nativeUpdate(UserEntity, { id }, { ...body, ...given });
-    // Whoever knew the old password is not to stay signed in with it, and what a page was let hear by another role it
-    // hears no longer.
-    if (password !== null || body.isOff) await endSessions(context, id);
-    else await endStreams(context, id);
     return ok(null);
   });
 }

@@ -4,21 +4,27 @@ import type { DeskUser, Who } from '../http/index.ts';
 /** What of the shop's people decides whose time a user may touch. */
 type People = {
   readonly technicians: ReadonlyMap<string, { readonly department: string; readonly crew: string }>;
-  /** Names of departments by their ids in the list. */
+  /** Names of departments and of crews by their ids in the lists. */
   readonly departments: ReadonlyMap<string, string>;
+  readonly crews: ReadonlyMap<string, string>;
 };
 
-/** Whether a user may put right and approve the time of a person: of all people, of some departments, or, for a lead
- *  of whom nothing else is said, of the crew that they lead on the floor. Source: docs/reconcile.md. */
+/** Whether a user may put right and approve the time of a person: of all people, of some departments and crews, or, for
+ *  whose roles reach no further and of whom nothing else is said, of the crew that they lead on the floor. Source: docs/reconcile.md. */
 export function covers(
-  { role, departments, technician }: DeskUser,
+  { isCrewOnly, departments, crews, technician }: DeskUser,
   people: People,
   id: TechnicianId,
 ): boolean {
-  if (!departments && role !== 'lead') return true;
+  const isBound = departments != null || crews != null;
+  if (!isBound && !isCrewOnly) return true;
   const person = people.technicians.get(id);
   if (!person) return false;
-  if (departments) return departments.some((list) => people.departments.get(list) === person.department);
+  if (isBound)
+    return (
+      (departments ?? []).some((list) => people.departments.get(list) === person.department) ||
+      (crews ?? []).some((list) => people.crews.get(list) === person.crew)
+    );
   const lead = technician == null ? undefined : people.technicians.get(technician);
   return lead !== undefined && lead.crew !== '' && lead.crew === person.crew;
 }

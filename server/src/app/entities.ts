@@ -1,4 +1,4 @@
-import { SessionEntity, UserEntity } from '../access/index.ts';
+import { RoleEntity, SessionEntity, UserEntity } from '../access/index.ts';
 import {
   EffectiveEntity,
   EntryIndexEntity,
@@ -51,6 +51,7 @@ import {
 
 export const ENTITIES = [
   UserEntity,
+  RoleEntity,
   SessionEntity,
   StationEntity,
   TechnicianEntity,

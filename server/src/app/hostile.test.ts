@@ -145,7 +145,7 @@ describe('sessions', () => {
     const eve = await shop.addUser({ userName: 'eve', role: 'lead' });
     const { users } = (await shop.get('/api/users')).body as { users: { id: string; userName: string }[] };
     const id = users.find(({ userName }) => userName === 'eve')?.id ?? '';
-    const off = { name: 'Eve', role: 'lead', seesRates: false, isOff: true };
+    const off = { name: 'Eve', roles: ['lead'], seesRates: false, isOff: true };
     expect((await shop.post(`/api/users/${id}`, off)).status).toBe(200);
     expect((await shop.get('/api/session', eve)).status).toBe(401);
     expect((await signIn('eve')).status).toBe(401);
@@ -156,7 +156,7 @@ describe('sessions', () => {
       name: 'Una',
       userName: 'una',
       password: 'given to you',
-      role: 'supervisor',
+      roles: ['supervisor'],
       seesRates: false,
     };
     await shop.post('/api/users', given);

@@ -1,4 +1,4 @@
-import { mountAccess } from '../access/index.ts';
+import { mountAccess, mountRoles, mountUsers } from '../access/index.ts';
 import { mountShop } from '../shop/index.ts';
 import { mountPeople } from '../people/index.ts';
 import { mountWork } from '../work/index.ts';
@@ -23,6 +23,8 @@ import { mountRail } from './rail.ts';
 /** Mounts every route of the contract, room by room. */
 export function mountAll(mount: Mount, context: Context): void {
   mountAccess(mount, context);
+  mountUsers(mount, context);
+  mountRoles(mount, context);
   mountShop(mount, context);
   mountPeople(mount, context);
   mountWork(mount, context);

@@ -126,7 +126,7 @@ test('an answer to a request sent twice stands at the badge once', async () => {
 });
 
 test('eight who add one user at once: one does, and seven are told which field is taken', async () => {
-  const body = { name: 'Eve', userName: 'eve', password: 'long enough', role: 'lead', seesRates: false };
+  const body = { name: 'Eve', userName: 'eve', password: 'long enough', roles: ['lead'], seesRates: false };
   const answers = await Promise.all(Array.from({ length: 8 }, () => shop.post('/api/users', body)));
   const statuses = answers.map(({ status }) => status).sort();
   expect(statuses).toEqual([200, ...Array.from({ length: 7 }, () => 409)]);

@@ -135,11 +135,13 @@ export async function openTestShop() {
     readonly seesRates?: boolean;
     readonly technician?: string;
     readonly departments?: readonly string[];
+    readonly crews?: readonly string[];
   }) => {
+    const { role, ...more } = fields;
     const given = 'given to you';
     const added = await post(
       '/api/users',
-      { name: fields.userName, seesRates: false, ...fields, password: given },
+      { name: more.userName, seesRates: false, roles: [role], ...more, password: given },
       await freshDesk(),
     );
     if (added.status !== 200) throw new Error(JSON.stringify(added.body));

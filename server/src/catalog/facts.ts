@@ -29,6 +29,8 @@ export type ShopFacts = LedgerFacts &
     readonly shop: Shop;
     /** Names of departments by their ids in the list. */
     readonly departments: ReadonlyMap<string, string>;
+    /** Names of crews by their ids in the list. */
+    readonly crews: ReadonlyMap<string, string>;
     /** Names of everything that a station can be set to, by id: departments, crews, work centers. */
     readonly groups: ReadonlyMap<string, string>;
     readonly technicians: ReadonlyMap<TechnicianId, Technician>;
@@ -150,6 +152,8 @@ async function loadBase(em: EntityManager) {
   const grades = await em.findAll(GradeEntity);
   const technicians = await em.findAll(TechnicianEntity);
   const activities = await em.findAll(ActivityEntity);
+  const namesOf = (list: string) =>
+    new Map(listed.filter((each) => each.list === list).map(({ id, name }) => [id, name]));
   return {
     shop,
     zone: zone.value,
@@ -157,9 +161,8 @@ async function loadBase(em: EntityManager) {
     costRates: costRatesByTechnician(rates),
     gradesOf: gradesByTechnician(rates),
     gradeRates: new Map(grades.map((grade) => [grade.id, gradeRatesOf(grade)])),
-    departments: new Map(
-      listed.filter(({ list }) => list === 'department').map(({ id, name }) => [id, name]),
-    ),
+    departments: namesOf('department'),
+    crews: namesOf('crew'),
     groups: new Map([...listed, ...centers].map(({ id, name }) => [id, name])),
     technicians: new Map(technicians.map((each) => [each.id, each])),
     activities: new Map(activities.map((activity) => [activity.id, titled(activity, activities)])),

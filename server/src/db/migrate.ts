@@ -9,6 +9,7 @@ import { Migration20261128Hardened } from './migrations/Migration20261128Hardene
 import { Migration20261129NamedTargets } from './migrations/Migration20261129NamedTargets.ts';
 import { Migration20261130Activities } from './migrations/Migration20261130Activities.ts';
 import { Migration20261130HoursStyle } from './migrations/Migration20261130HoursStyle.ts';
+import { Migration20261130Roles } from './migrations/Migration20261130Roles.ts';
 import { Migration20261130Rules } from './migrations/Migration20261130Rules.ts';
 
 /** In the order in which they are run. */
@@ -23,6 +24,7 @@ const MIGRATIONS = [
   Migration20261130Rules,
   Migration20261130Activities,
   Migration20261130HoursStyle,
+  Migration20261130Roles,
 ];
 
 /** Brings the schema of a database up to date. */

@@ -1,5 +1,5 @@
 import type { Response } from 'express';
-import type { Right, Role } from '@wergon/contract/access';
+import type { Right } from '@wergon/contract/access';
 import type { HoursStyle } from '@wergon/core/time';
 import type { Caller } from '@wergon/contract/routes';
 
@@ -11,10 +11,13 @@ export type DeskUser = {
   readonly id: string;
   readonly name: string;
   readonly userName: string;
-  readonly role: Role;
+  readonly roles: readonly { readonly id: string; readonly name: string | null }[];
+  /** Whether they touch the time of the crew that they lead alone, if no departments or crews are named. */
+  readonly isCrewOnly: boolean;
   readonly seesRates: boolean;
   readonly technician?: string | null | undefined;
   readonly departments?: readonly string[] | null | undefined;
+  readonly crews?: readonly string[] | null | undefined;
   readonly mustChangePassword?: boolean | null | undefined;
   readonly hoursStyle?: HoursStyle | null | undefined;
 };

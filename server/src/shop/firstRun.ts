@@ -1,7 +1,7 @@
 import { DEFAULT_POLICY } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { createZone, dated } from '@wergon/core/time';
-import { UserEntity, openSession, sessionView, addUser } from '../access/index.ts';
+import { UserEntity, openSession, viewOfUser, addUser } from '../access/index.ts';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { ShopEntity } from './entities.ts';
@@ -25,11 +25,11 @@ export function mountFirstRun(mount: Mount, context: Context): void {
         settings: null,
       });
       await addStarterSet(em);
-      return addUser(em, { ...person, role: 'administrator', seesRates: true });
+      return addUser(em, { ...person, roles: ['administrator'], seesRates: true });
     });
     if (!user) return refuse('access.already_set_up');
     setupChanged('shop', 'orders');
     await openSession(context, req, res, user, false);
-    return ok(await sessionView(context, user, false));
+    return ok(await viewOfUser(context, user, false));
   });
 }

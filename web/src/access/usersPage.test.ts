@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { enableAutoUnmount, flushPromises } from '@vue/test-utils';
-import { RIGHTS, RIGHTS_OF_ROLE, ROLES } from '@wergon/contract/access';
+import { REACH_OF_ROLE, RIGHTS, RIGHTS_OF_ROLE, ROLES } from '@wergon/contract/access';
 import { signIn } from '../kit/desk.fixture.ts';
 import { bodies, server } from '../kit/fakeServer.fixture.ts';
 import { openPage } from '../kit/page.fixture.ts';
@@ -16,24 +16,32 @@ const user = (id: string, name: string, more: object = {}) => ({
   id,
   name,
   userName: name.toLowerCase(),
-  role: 'supervisor',
+  roles: ['supervisor'],
   seesRates: false,
   technician: null,
   departments: null,
+  crews: null,
   isOff: false,
   mustChangePassword: false,
   ...more,
 });
 
+const NIGHT = { id: 'night', name: 'Night lead', rights: ['floor.see', 'ledger.correct'], reach: 'crew' };
+const roles = [
+  ...ROLES.map((id) => ({ id, name: null, rights: RIGHTS_OF_ROLE[id], reach: REACH_OF_ROLE[id] })),
+  NIGHT,
+];
+
 async function open(...rights: Parameters<typeof signIn>) {
   signIn(...rights);
   server.calls = [];
   server.answer = ({ name }) => {
+    if (name === 'roles') return { roles };
     if (name === 'users')
       return {
         users: [
-          user('u1', 'Sol', { role: 'administrator' }),
-          user('u2', 'Mik', { mustChangePassword: true, departments: ['d1'] }),
+          user('u1', 'Sol', { roles: ['administrator'] }),
+          user('u2', 'Mik', { mustChangePassword: true, departments: ['d1'], roles: ['lead', 'night'] }),
           user('u3', 'Ole', { isOff: true, seesRates: true }),
         ],
       };
@@ -44,6 +52,7 @@ async function open(...rights: Parameters<typeof signIn>) {
             { id: 'd1', name: 'Winding' },
             { id: 'd2', name: 'Test' },
           ],
+          crew: [{ id: 'c1', name: 'Night' }],
         },
       };
     return name === 'names' ? { people: [] } : null;
@@ -60,9 +69,7 @@ test('the table of rights says of each right who has it', async () => {
   const table = rows(rightsTable);
   expect(table).toHaveLength(RIGHTS.length);
   RIGHTS.forEach((right, i) => {
-    expect(table[i]?.slice(1)).toEqual(
-      ROLES.map((role) => (RIGHTS_OF_ROLE[role].includes(right) ? 'yes' : 'no')),
-    );
+    expect(table[i]?.slice(1)).toEqual(roles.map(({ rights }) => (rights.includes(right) ? 'yes' : 'no')));
   });
 });
 
@@ -76,7 +83,7 @@ test('each user stands with what holds of them', async () => {
   const { usersTable, rows } = await open('users.change');
   expect(rows(usersTable).map((row) => row.slice(0, 4))).toEqual([
     ['Sol', 'sol', 'administrator', 'sees them'],
-    ['Mik has yet to choose a password', 'mik', 'supervisor', 'does not see them'],
+    ['Mik has yet to choose a password', 'mik', 'lead and Night lead', 'does not see them'],
     ['Ole switched off', 'ole', 'supervisor', 'sees them'],
   ]);
 });
@@ -89,13 +96,22 @@ test.each<[boxes: boolean[], sent: string[] | null, why: string]>([
   const { page, press, usersTable } = await open('users.change');
   const second = usersTable?.findAll('tbody tr')[1];
   await press('Change', second?.element as HTMLElement);
-  const own = page.findAll<HTMLInputElement>('.departments input');
-  expect(own.map(({ element }) => element.checked)).toEqual([true, false]);
-  for (const [i, box] of own.entries()) await box.setValue(boxes[i]);
+  const own = page.findAll<HTMLInputElement>('fieldset input');
+  expect(own.map(({ element }) => element.checked)).toEqual([true, false, false]);
+  for (const [i, isOn] of boxes.entries()) await own[i]?.setValue(isOn);
   await page.get('form').trigger('submit');
   await flushPromises();
   const [, body] = bodies().find(([name]) => name === 'saveUser') ?? [];
-  expect(body).toMatchObject({ name: 'Mik', departments: sent, password: null });
+  expect(body).toEqual({
+    name: 'Mik',
+    roles: ['lead', 'night'],
+    seesRates: false,
+    technician: null,
+    departments: sent,
+    crews: null,
+    isOff: false,
+    password: null,
+  });
   expect(page.find('form').exists()).toBe(false);
 });
 
@@ -112,12 +128,40 @@ test('a new user is sent with a password, and without rates unless they are tick
     'addUser',
     {
       name: 'Eva',
-      role: 'supervisor',
+      roles: ['supervisor'],
       seesRates: false,
       technician: null,
       departments: null,
+      crews: null,
       userName: 'eva',
       password: 'long enough, surely',
     },
   ]);
+});
+
+test('a role is copied without what one may not do oneself, changed right by right and kept', async () => {
+  const { page, rightsTable, rows } = await open('users.change', 'floor.see', 'own.time');
+  await page.get('[aria-label="Copy the role lead"]').trigger('click');
+  const boxes = page.findAll<HTMLInputElement>('.rights input');
+  const ticked = () => RIGHTS.filter((_, i) => boxes[i]?.element.checked);
+  expect([boxes.length, ticked()]).toEqual([RIGHTS.length, ['own.time', 'floor.see']]);
+  expect(RIGHTS.filter((_, i) => boxes[i]?.element.disabled === false)).toEqual([
+    'own.time',
+    'floor.see',
+    'users.change',
+  ]);
+  await boxes[RIGHTS.indexOf('own.time')]?.setValue(false);
+  await page.get('form input').setValue('Watcher');
+  expect(rows(rightsTable)).toHaveLength(RIGHTS.length);
+  await page.get('form').trigger('submit');
+  await flushPromises();
+  expect(bodies()).toContainEqual(['addRole', { name: 'Watcher', rights: ['floor.see'], reach: 'crew' }]);
+});
+
+test('a role of the shop’s own is changed or taken out; one of Wergon’s can only be copied', async () => {
+  const { page, press } = await open('users.change', 'floor.see', 'ledger.correct');
+  expect(page.find('[aria-label="Change the role lead"]').exists()).toBe(false);
+  await page.get('[aria-label="Change the role Night lead"]').trigger('click');
+  await press('Take the role out');
+  expect(server.calls).toContainEqual({ name: 'removeRole', options: { params: { role: 'night' } } });
 });

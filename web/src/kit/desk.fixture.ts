@@ -9,7 +9,8 @@ export function signIn(...rights: Right[]) {
   const desk = useDesk();
   desk.session = {
     name: 'Sol',
-    role: 'supervisor',
+    roles: [{ id: 'supervisor', name: null }],
+    isTechnician: false,
     rights,
     mustChangePassword: false,
     signOutMinutes: null,

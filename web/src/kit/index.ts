@@ -17,6 +17,7 @@ export { registerServiceWorker } from './registerServiceWorker.ts';
 export { useAct } from './useAct.ts';
 export { useDays } from './useDays.ts';
 export { useDesk } from './useDesk.ts';
+export { sayRole } from './sayRole.ts';
 export { useElementWidth } from './useElementWidth.ts';
 export { useForm } from './useForm.ts';
 export { toPlain } from './toPlain.ts';

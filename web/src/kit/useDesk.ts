@@ -4,7 +4,8 @@ import type { Right, SessionView } from '@wergon/contract/access';
 import { HOURS_STYLES, createZone, formatHours, formatLeft, toSeconds } from '@wergon/core/time';
 import type { HoursStyle, Zone } from '@wergon/core/time';
 import { callRoute } from './callRoute.ts';
-import { currentLocale, t } from '../words/index.ts';
+import { sayRole } from './sayRole.ts';
+import { currentLocale, sayList, t } from '../words/index.ts';
 
 /** Who is at the desk, in which shop, and how they like to read hours. */
 export const useDesk = defineStore('desk', () => {
@@ -22,6 +23,8 @@ export const useDesk = defineStore('desk', () => {
 
   return {
     session,
+    /** What they are, in one line. */
+    roleWords: computed(() => sayList((session.value?.roles ?? []).map(sayRole))),
     costWords: computed(() => (isStandard.value ? t('kit.standardCost') : t('kit.laborCost'))),
     /** The same within a line. */
     costWord: computed(() => (isStandard.value ? t('kit.standardCostWord') : t('kit.laborCostWord'))),

@@ -2,7 +2,7 @@
 import { onMounted, onUnmounted, ref } from 'vue';
 import { isLive } from '../live.ts';
 import { useDesk } from '../useDesk.ts';
-import { sayTerm, t } from '../../words/index.ts';
+import { t } from '../../words/index.ts';
 
 const search = defineModel<string>('search', { default: '' });
 /** Without a `step` the page speaks of no stretch of time; without a `searchLabel` there is nothing to find. */
@@ -59,7 +59,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
         />
         <p>
           <span
-            >{{ desk.session?.name }}, {{ sayTerm('roles', desk.session?.role ?? '')
+            >{{ desk.session?.name }}, {{ desk.roleWords
             }}<template v-if="desk.session?.isDemo"> · {{ t('kit.demoClock') }}</template></span
           >
           <span class="mono" :class="{ attention: !isLive }" role="status">{{

@@ -5,7 +5,7 @@ import type { Right } from '@wergon/contract/access';
 import { callRoute } from '../callRoute.ts';
 import { isLive } from '../live.ts';
 import { useDesk } from '../useDesk.ts';
-import { sayTerm, t } from '../../words/index.ts';
+import { t } from '../../words/index.ts';
 
 defineProps<{ title: string; lead?: string }>();
 const desk = useDesk();
@@ -48,8 +48,7 @@ const missing = computed(() => checklist.data.value?.items.length ?? 0);
         </li>
       </ul>
       <p class="foot">
-        {{ desk.session?.name }}, {{ sayTerm('roles', desk.session?.role ?? '') }}<br /><template
-          v-if="desk.session?.isDemo"
+        {{ desk.session?.name }}, {{ desk.roleWords }}<br /><template v-if="desk.session?.isDemo"
           >{{ t('kit.demoClock') }} · </template
         ><span class="mono" :class="{ attention: !isLive }" role="status">{{
           isLive ? t('kit.live') : t('kit.notLive')

@@ -20,6 +20,10 @@ export const problems: Translation['problems'] = {
   'access.not_set_up': 'Dieser Betrieb ist noch nicht eingerichtet',
   'access.too_many_tries': 'Zu viele Versuche; warten Sie ein paar Minuten',
   'access.wrong_pin': 'Diese PIN stimmt nicht',
+  'access.beyond_own': 'Niemand gibt oder ändert mehr, als er selbst darf',
+  'access.built_in_role':
+    'Diese Rolle gehört zu Wergon und bleibt, wie sie ist; kopieren Sie sie und ändern Sie die Kopie',
+  'access.role_in_use': 'Jemand hat diese Rolle; geben Sie ihm zuerst eine andere',
   'access.last_administrator': 'Jemand muss Verwaltung bleiben',
   'station.not_paired': 'Diese Station ist nicht oder nicht mehr gekoppelt',
   'station.bad_pairing_code': 'Dieser Code gilt nicht oder nicht mehr',

@@ -81,6 +81,7 @@ export const reportTimes: Translation['reportTimes'] = {
 
 /** What a right lets a person do. */
 export const rights: Translation['rights'] = {
+  'own.time': 'die eigene Zeit sehen und bestätigen',
   'floor.see': 'sehen, wer woran ist',
   'floor.answer': 'beantworten, worum an Stationen gebeten wird',
   'work.see': 'Aufträge und Arbeitsgänge sehen, und wie sie zur Kalkulation stehen',
@@ -102,6 +103,7 @@ export const rights: Translation['rights'] = {
 
 /** What somebody is in the shop. */
 export const roles: Translation['roles'] = {
+  own: 'nur eigene Zeit',
   technician: 'Mitarbeiter',
   lead: 'Gruppenleitung',
   supervisor: 'Meister',
@@ -206,4 +208,9 @@ export const knownBy: Translation['knownBy'] = {
   'badge-and-pin': 'Ausweis und PIN',
   'pin-unchecked': 'Ausweis, PIN nicht geprüft',
   name: 'Namen allein',
+};
+
+export const reaches: Translation['reaches'] = {
+  all: 'die Zeit aller',
+  crew: 'die Zeit der eigenen Gruppe',
 };

@@ -71,6 +71,7 @@ export const reportTimes = { start: 'at start', end: 'at end', done: 'at done' }
 
 /** What a right lets a person do. */
 export const rights = {
+  'own.time': 'see and confirm their own time',
   'floor.see': 'see who is on what',
   'floor.answer': 'answer what people ask for at stations',
   'work.see': 'see orders, tasks and how they compare with their estimates',
@@ -92,6 +93,7 @@ export const rights = {
 
 /** What somebody is in the shop. */
 export const roles = {
+  own: 'own time only',
   technician: 'technician',
   lead: 'lead',
   supervisor: 'supervisor',
@@ -190,4 +192,10 @@ export const knownBy = {
   'badge-and-pin': 'badge and PIN',
   'pin-unchecked': 'badge, PIN not checked',
   name: 'name alone',
+} as const;
+
+/** Whose time a role touches. */
+export const reaches = {
+  all: 'everybody’s time',
+  crew: 'the time of the crew they lead',
 } as const;

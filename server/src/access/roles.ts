@@ -1,0 +1,47 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import { REACH_OF_ROLE, RIGHTS_OF_ROLE, ROLES } from '@wergon/contract/access';
+import type { Reach, Right } from '@wergon/contract/access';
+import { RoleEntity } from './entities.ts';
+import type { User } from './entities.ts';
+
+/** What a role lets do. Of those that come with Wergon each language has its own word. */
+export type Role = {
+  readonly id: string;
+  readonly name: string | null;
+  readonly rights: readonly Right[];
+  readonly reach: Reach;
+};
+
+export const BUILT_IN: readonly Role[] = ROLES.map((id) => ({
+  id,
+  name: null,
+  rights: RIGHTS_OF_ROLE[id],
+  reach: REACH_OF_ROLE[id],
+}));
+export const isBuiltIn = (id: string): boolean => BUILT_IN.some((role) => role.id === id);
+
+/** All roles there are, those that come with Wergon first, or those with these ids. */
+export async function findRoles(em: EntityManager, ids?: readonly string[]): Promise<readonly Role[]> {
+  if (ids?.every(isBuiltIn)) return BUILT_IN.filter(({ id }) => ids.includes(id));
+  const own = await em.find(RoleEntity, ids ? { id: { $in: [...ids] } } : {}, { orderBy: { name: 1 } });
+  const all = [...BUILT_IN, ...own.map(({ id, name, rights, reach }) => ({ id, name, rights, reach }))];
+  return ids ? all.filter(({ id }) => ids.includes(id)) : all;
+}
+
+/** What several roles let do together; to see rates can also be given to one person by name. */
+export const rightsOf = (roles: readonly Role[], seesRates: boolean): ReadonlySet<Right> =>
+  new Set<Right>([...roles.flatMap(({ rights }) => rights), ...(seesRates ? (['rates.see'] as const) : [])]);
+
+const TOUCHES_TIME: readonly Right[] = ['ledger.correct', 'time.approve'];
+
+/** Whether the time that they may touch is that of the crew they lead alone: no role reaches further. */
+export const isCrewOnly = (roles: readonly Role[]): boolean =>
+  !roles.some(({ rights, reach }) => reach === 'all' && TOUCHES_TIME.some((right) => rights.includes(right)));
+
+/** Whether whoever may do `own` may hand out or change this much. */
+export const isWithin = (wanted: ReadonlySet<Right>, own: ReadonlySet<Right>): boolean =>
+  [...wanted].every((right) => own.has(right));
+
+/** What a user may do, by what is kept of them. */
+export const rightsOfUser = async (em: EntityManager, { roles, seesRates }: User) =>
+  rightsOf(await findRoles(em, roles), seesRates);
