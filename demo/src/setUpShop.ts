@@ -9,7 +9,8 @@ import type { ShiftPlan, TechnicianId } from '@wergon/core/people';
 import type { CodeKind } from '@wergon/core/scan';
 import { dated, formatDay, parseDay, addDays, daysFrom, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import { addUser } from '@wergon/server/access';
+import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
+import { RoleEntity, addUser } from '@wergon/server/access';
 import type { NewUser } from '@wergon/server/access';
 import {
   AbsenceEntity,
@@ -45,6 +46,9 @@ import type { Department, GradeId } from './sampleShop.ts';
 import { enterStations } from './enterStations.ts';
 import { unwrap } from './unwrap.ts';
 
+const technicianOf = (name: string) =>
+  technicianId(`t${PEOPLE.findIndex((person) => person.name === name) + 1}`);
+
 /** Who can sign in at the desk of the demo. Sample data: these are no secrets. */
 export const DEMO_USERS: readonly NewUser[] = [
   {
@@ -68,6 +72,33 @@ export const DEMO_USERS: readonly NewUser[] = [
     password: 'odden-rewind',
     roles: ['bookkeeper'],
     seesRates: false,
+  },
+  {
+    name: 'Ingrid Solberg',
+    userName: 'ingrid',
+    password: 'odden-rewind',
+    roles: ['department-lead'],
+    seesRates: false,
+    technician: technicianOf('Ingrid Solberg'),
+    departments: [`department-${DEPARTMENTS.indexOf('Winding') + 1}`],
+  },
+  {
+    name: 'Oskar Brandt',
+    userName: 'oskar',
+    password: 'odden-rewind',
+    roles: ['own'],
+    seesRates: false,
+    technician: technicianOf('Oskar Brandt'),
+  },
+];
+
+/** A role of the shop's own: a lead who also sees people's plans. */
+const DEMO_ROLES = [
+  {
+    id: 'department-lead',
+    name: 'department lead',
+    rights: [...RIGHTS_OF_ROLE.lead, 'people.see' as const],
+    reach: 'crew' as const,
   },
 ];
 
@@ -101,9 +132,11 @@ export async function setUpShop(
       orderNumbers: { prefix: '', digits: 5, first: 24_001 },
       labels: { symbology: 'code128', paper: 'a4' },
       work: { isAssignedOnly: true },
+      pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: true },
     },
   });
   await em.insert(ClockEntity, { id: 1, stoppedAt: opensAt });
+  for (const role of DEMO_ROLES) await em.insert(RoleEntity, role);
   for (const user of DEMO_USERS) await addUser(em, user);
   for (const { id, name, standardRate } of GRADES)
     await em.insert(GradeEntity, { id, name, standardRate: unwrap(parseRate(standardRate)) });
@@ -193,7 +226,7 @@ async function addPeople(
 ) {
   const people = [];
   for (const [i, person] of PEOPLE.entries()) {
-    const technician = technicianId(`t${i + 1}`);
+    const technician = technicianOf(person.name);
     const fields = technicianSchema.parse({
       number: String(101 + i),
       name: person.name,

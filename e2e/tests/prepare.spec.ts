@@ -332,7 +332,7 @@ test.describe('preparing the work', () => {
     await page.getByRole('checkbox', { name: 'Bench lead may see loose ends' }).uncheck();
     await page.getByRole('checkbox', { name: 'Bench lead may see lists, stations' }).check();
     await page.getByRole('button', { name: 'Save role' }).click();
-    await expect(page.getByRole('columnheader', { name: 'Bench lead' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Change the role Bench lead' })).toBeVisible();
     await page.getByRole('button', { name: 'Add user' }).click();
     await page.getByLabel('Name', { exact: true }).fill('Bea Lund');
     await page.getByLabel('User name').fill('bea');

@@ -351,6 +351,37 @@ test.describe('a day is made true', () => {
     await expect(page.getByText('3 loose ends, confirmed')).toBeVisible();
   });
 
+  test('a card has in, out and sums; its owner sees it at the desk and nothing else, and it leads to its day', async ({
+    page,
+    browser,
+  }) => {
+    await shop.openDesk(page, `/reconcile/card/${ada}?from=${dayAgo(7)}&to=${dayAgo(0)}`);
+    const card = page.getByRole('region', { name: /^Card of Ada/ });
+    const yesterday = card.getByRole('row').filter({ hasText: '5001 Strip' });
+    await expect(yesterday).toContainText('7:00 to');
+    await page.getByLabel('each start and stop').check();
+    await expect(yesterday).toContainText('7:00 to 10:00 5001 Strip');
+    await yesterday.getByRole('link').click();
+    await expect(page.getByRole('button', { name: '5001 Strip, 7:00 to 10:00' })).toBeVisible();
+
+    const PASSWORD = 'a password of somebody';
+    const user = { name: 'Ada Lund', userName: 'ada', password: PASSWORD, roles: ['own'], seesRates: false };
+    await shop.desk('/api/users', { ...user, technician: ada });
+    const other = await (await browser.newContext()).newPage();
+    await other.goto(shop.server.url);
+    await other.getByLabel('User name').fill('ada');
+    await other.getByLabel('Password').fill(PASSWORD);
+    await other.getByRole('button', { name: 'Sign in' }).click();
+    await other.getByLabel('Password now').fill(PASSWORD);
+    await other.getByLabel('New password, at least').fill(`${PASSWORD} else`);
+    await other.getByLabel('New password again').fill(`${PASSWORD} else`);
+    await other.getByRole('button', { name: 'Change password' }).click();
+    await expect(other.getByRole('heading', { name: 'Ada Lund' })).toBeVisible();
+    await expect(other.getByRole('navigation', { name: 'Places' }).getByRole('listitem')).toHaveCount(1);
+    await other.goto(`${shop.server.url}/reconcile/card/${ada}`);
+    await expect(other.getByText('You may not do this')).toBeVisible();
+  });
+
   test('the wall shows who is on what, says when nothing new arrives, and opens without the network', async ({
     page,
   }) => {

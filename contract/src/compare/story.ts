@@ -1,6 +1,6 @@
 import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
-import { day, dayText, idText, instant } from '../wire/index.ts';
+import { day, dayText, idText, instant, technicianId } from '../wire/index.ts';
 
 /** The story of one order, or of one day of the whole shop. */
 export const storyQuery = z
@@ -30,6 +30,8 @@ export const storySchema = z.object({
           /** `null` for what belongs to the whole day. */
           at: instant.nullable(),
           who: z.string(),
+          /** Whose time it is, of labor. */
+          technician: technicianId.nullable(),
           about: z.string(),
           text: z.string(),
           seconds: z.number().nullable(),

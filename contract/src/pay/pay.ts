@@ -20,6 +20,7 @@ export const payPeriodsSchema = z.object({
 export const periodQuery = z.strictObject({ firstDay: dayText });
 const amount = z.string().nullable();
 const adjustment = z.object({
+  technician: technicianId,
   name: z.string(),
   shiftDay: day,
   title: z.string(),

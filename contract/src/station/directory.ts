@@ -6,7 +6,6 @@ import { REPORT_KINDS, REPORT_TIMES } from '../work/index.ts';
 import {
   badgeId,
   day,
-  dayText,
   entryId,
   idText,
   instant,
@@ -121,38 +120,6 @@ export const directoryChangesSchema = boardChangesSchema
 export type DirectoryChanges = NonNullable<z.output<typeof directoryChangesSchema>>;
 export type Directory = z.output<typeof directorySchema>;
 
-/** One person's own time: their day and their week, no rate and no cost. */
-export const ownTimeSchema = z.object({
-  weekAttendedSeconds: z.number(),
-  weekChargedSeconds: z.number(),
-  days: z.array(
-    z.object({
-      day,
-      attendedSeconds: z.number(),
-      chargedSeconds: z.number(),
-      lines: z.array(z.object({ title: z.string(), order: z.string(), seconds: z.number() })),
-    }),
-  ),
-  /** Days that are over and that they are asked to confirm; none where the shop does not want that. */
-  toConfirm: z.array(
-    z.object({
-      day,
-      stamp: z.string(),
-      attendedSeconds: z.number(),
-      chargedSeconds: z.number(),
-    }),
-  ),
-});
-/** Somebody's own time is asked for, and confirmed, with what they have proved to the server. */
-const self = { technician: idText<'TechnicianId'>(), proof: z.string().max(100) };
-export const askOwnTimeSchema = z.strictObject(self);
-export const confirmOwnTimeSchema = z.strictObject({
-  ...self,
-  days: z
-    .array(z.strictObject({ day: dayText, stamp: z.string().max(100) }))
-    .min(1)
-    .max(31),
-});
 /** The badge that somebody holds in their hand, as it was read. */
 export const proveSelfSchema = z.strictObject({
   technician: idText<'TechnicianId'>(),
@@ -160,7 +127,6 @@ export const proveSelfSchema = z.strictObject({
 });
 /** Good for five minutes, for this technician at this station. */
 export const provedSchema = z.object({ proof: z.string() });
-export type OwnTimeJson = z.output<typeof ownTimeSchema>;
 
 /** Sample badges for the demo's bench; no other shop gives codes to a station. */
 export const benchSchema = z.object({

@@ -1,15 +1,12 @@
 export { badgeKey, cardKey } from './badgeKey.ts';
 export {
-  askOwnTimeSchema,
   benchSchema,
-  confirmOwnTimeSchema,
   directoryChangesSchema,
   directorySchema,
-  ownTimeSchema,
   proveSelfSchema,
   provedSchema,
 } from './directory.ts';
-export type { Directory, DirectoryChanges, OwnTimeJson } from './directory.ts';
+export type { Directory, DirectoryChanges } from './directory.ts';
 export { answerSchema, floorEntrySchema, requestsSchema } from './floorEntry.ts';
 export type { RequestsJson } from './floorEntry.ts';
 export { mergeDirectory } from './mergeDirectory.ts';

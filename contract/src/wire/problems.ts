@@ -27,6 +27,10 @@ export const PROBLEMS = {
     409,
     'This role comes with Wergon and stays as it is; copy it and change the copy',
   ],
+  'access.not_on_floor': [
+    409,
+    'You have no time of your own here: say who you are on the floor under “Who may do what”',
+  ],
   'access.role_in_use': [409, 'Somebody has this role; give them another one first'],
   'station.not_paired': [401, 'This station is not paired, or no longer'],
   'station.bad_pairing_code': [422, 'This code is not valid, or not any more'],

@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { chargeDays, deriveLedger, sumAccounted } from '../ledger/index.ts';
 import type { HoursEntry } from '../ledger/index.ts';
-import { THE_END, TECHNICIANS, anyEntries, clock, factsWith, target } from '../ledger/shop.fixture.ts';
-import { addDays, toInstant } from '../time/index.ts';
+import { THE_END, TECHNICIANS, anyEntries, factsWith, target } from '../ledger/shop.fixture.ts';
+import { toInstant } from '../time/index.ts';
 import { accountPerson, sumPeople } from './accounted.ts';
-import { ownWeek } from './ownWeek.ts';
 
 const facts = factsWith();
 const EVER = { from: toInstant(0), to: THE_END };
@@ -65,23 +64,6 @@ test('jobs and indirect time are all that was charged: attended − unaccounted 
       if (total.share !== null) {
         expect(total.share).toBeGreaterThanOrEqual(0);
         expect(total.share).toBeLessThanOrEqual(1);
-      }
-    }),
-  );
-});
-
-test('an own week has every day up to today, and each adds up', () => {
-  fc.assert(
-    fc.property(anyShop, fc.nat(6), (people, later) => {
-      const today = addDays(facts.zone.dayAt(clock(12)), later);
-      for (const { charged, days } of people) {
-        const week = ownWeek(today, days, charged);
-        expect(week.at(-1)?.day).toBe(today);
-        expect(week.length).toBeLessThanOrEqual(7);
-        for (const { lines, chargedSeconds, day } of week) {
-          expect(sum(lines)).toBe(chargedSeconds);
-          expect(chargedSeconds).toBe(sum([...(charged.get(day) ?? [])].map(([, seconds]) => ({ seconds }))));
-        }
       }
     }),
   );

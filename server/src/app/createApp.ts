@@ -1,3 +1,4 @@
+import type { Right } from '@wergon/contract/access';
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
@@ -104,6 +105,10 @@ const logRequests =
     next();
   };
 
+/** Whether somebody sees nothing of others: neither the floor nor the work nor their time. */
+const seesNobody = (rights: ReadonlySet<Right>): boolean =>
+  !(['floor.see', 'work.see', 'reconcile.see', 'ledger.see'] as const).some((right) => rights.has(right));
+
 function mountStreams(app: Express, context: Context): void {
   const stream = async (caller: 'signed-in' | 'station', req: Request, res: express.Response) => {
     const who = await identify(context, req);
@@ -111,7 +116,9 @@ function mountStreams(app: Express, context: Context): void {
     if (denied) return sendProblem(res, denied);
     const key = caller === 'station' || who.kind !== 'desk' ? (who.station?.id ?? '') : who.tokenHash;
     const mayHear = async () => checkCaller(caller, await identify(context, req)) === undefined;
-    context.live.stream(req, res, await readSql(context.database, loadSeq), { key, mayHear });
+    const only = who.kind === 'desk' && seesNobody(who.rights) ? (who.user.technician ?? null) : undefined;
+    const listener = { key, mayHear, ...(only === undefined ? {} : { only }) };
+    context.live.stream(req, res, await readSql(context.database, loadSeq), listener);
   };
   app.get(STREAM_PATHS.desk, (req, res) => stream('signed-in', req, res));
   app.get(STREAM_PATHS.station, (req, res) => stream('station', req, res));

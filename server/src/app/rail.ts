@@ -1,3 +1,4 @@
+import type { Right } from '@wergon/contract/access';
 import { addDays } from '@wergon/core/time';
 import { settleAt } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
@@ -15,24 +16,35 @@ import type { Mount } from '../http/index.ts';
 /** The live figures beside the places of the rail. */
 export function mountRail(mount: Mount, { database, clock, facts, journal }: Context): void {
   const countLooseEnds = createLooseEndCount(journal);
-  mount('rail', async () => {
+  mount('rail', async ({ who: { rights } }) => {
     const known = await facts.get();
     const now = clock.now();
     const today = known.zone.dayAt(now);
-    return readSql(database, (sql) => {
-      const states = [...loadStates(sql)].map(([id, state]) => settleAt(id, state, now, known.policy).state);
-      return ok({
-        peopleIn: states.filter(({ shift, doing }) => shift || doing.status !== 'nothing').length,
-        openOrders: [...known.openOrders].filter((id) => {
-          const state = known.orders.get(id)?.states.at(-1)?.value;
-          return state === 'released' || state === 'on-hold';
-        }).length,
-        looseEnds: countLooseEnds(sql, known, now),
-        periodsOver: openPeriods(sql, known, now).filter(({ lastDay }) => lastDay < today).length,
-      });
-    });
+    const shown = (right: Right, count: () => number) => (rights.has(right) ? count() : null);
+    return readSql(database, (sql) =>
+      ok({
+        peopleIn: shown('floor.see', () => countPeopleIn(sql, known, now)),
+        openOrders: shown('work.see', () => countOpenOrders(known)),
+        looseEnds: shown('reconcile.see', () => countLooseEnds(sql, known, now)),
+        periodsOver: shown(
+          'pay.see',
+          () => openPeriods(sql, known, now).filter(({ lastDay }) => lastDay < today).length,
+        ),
+      }),
+    );
   });
 }
+
+const countPeopleIn = (sql: Sql, { policy }: ShopFacts, now: Instant): number =>
+  [...loadStates(sql)]
+    .map(([id, state]) => settleAt(id, state, now, policy).state)
+    .filter(({ shift, doing }) => shift || doing.status !== 'nothing').length;
+
+const countOpenOrders = ({ openOrders, orders }: ShopFacts): number =>
+  [...openOrders].filter((id) => {
+    const state = orders.get(id)?.states.at(-1)?.value;
+    return state === 'released' || state === 'on-hold';
+  }).length;
 
 /** For how many seconds at least the count of loose ends is kept while only stations write: to go through two weeks of a big
  *  shop takes a while, and it scans every few seconds. */

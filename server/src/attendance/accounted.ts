@@ -21,7 +21,7 @@ type Person = AccountedJson['people'][number];
 type Parts = AccountedJson['total'];
 
 /** Whether every paid minute has found its work. Source: docs/ledger.md, section 7. */
-export function mountAttendance(mount: Mount, { database, clock, facts }: LedgerContext): void {
+export function mountAccounted(mount: Mount, { database, clock, facts }: LedgerContext): void {
   mount('accounted', async ({ query }) => {
     const known = await facts.get();
     const now = clock.now();

@@ -43,6 +43,7 @@ export function mountStory(mount: Mount, { database, clock, facts }: LedgerConte
       day: known.zone.dayAt(at),
       at,
       who: by,
+      technician: null,
       about: '',
       text: fields
         .map(({ field, before, after }) =>
@@ -67,9 +68,7 @@ const byDay = (events: readonly Event[]): StoryJson['days'] => {
     .sort(([a], [b]) => a - b)
     .map(([day, own]) => ({
       day,
-      events: own
-        .sort((a, b) => (a.at ?? 0) - (b.at ?? 0))
-        .map(({ kind, at, who, about, text, seconds }) => ({ kind, at, who, about, text, seconds })),
+      events: own.sort((a, b) => (a.at ?? 0) - (b.at ?? 0)).map(({ day: _, ...event }) => event),
     }));
 };
 
@@ -103,6 +102,7 @@ function laborEvents(facts: ShopFacts, lines: readonly Worked[]): Event[] {
     day: line.day,
     at: null,
     who: nameOf(facts, line.technician),
+    technician: line.technician,
     about: aboutOf(facts, [line.target]),
     text: '',
     seconds,
@@ -145,6 +145,7 @@ function entryEvents(
         day: facts.zone.dayAt(entry.at),
         at: entry.at,
         who: nameOf(facts, entry.technician),
+        technician: null,
         about: aboutOf(facts, targets),
         text,
         seconds: null,
@@ -183,6 +184,7 @@ function floorEvents(
       day: facts.zone.dayAt(entry.at),
       at: entry.at,
       who: nameOf(facts, entry.technician),
+      technician: null,
       about: aboutOf(facts, [entry.target]),
       text:
         entry.type === 'reading'

@@ -1,3 +1,4 @@
+import type { TechnicianId } from '@wergon/core/people';
 import { journalEventSchema, technicianId, workOrderId } from '@wergon/contract/wire';
 import type { Changes } from './changes.ts';
 import { noChanges } from './changes.ts';
@@ -39,7 +40,9 @@ async function openLive(mayHear = () => Promise.resolve(true)) {
   const live = createLive();
   const server = createServer((req, res) => {
     const key = new URL(req.url ?? '/', 'http://x').searchParams.get('key') ?? '';
-    live.stream(Object.assign(req, { query: {} }) as never, res as never, 1, { key, mayHear });
+    const only = key.startsWith('only') ? ((key.slice(5) || null) as TechnicianId | null) : undefined;
+    const listener = { key, mayHear, ...(only === undefined ? {} : { only }) };
+    live.stream(Object.assign(req, { query: {} }) as never, res as never, 1, listener);
   });
   await new Promise<void>((ready) => server.listen(0, '127.0.0.1', ready));
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}/`;
@@ -50,6 +53,23 @@ async function openLive(mayHear = () => Promise.resolve(true)) {
   };
   return { live, url, close };
 }
+
+test('whoever sees nothing of others hears of themselves alone', async () => {
+  const { live, url, close } = await openLive();
+  const [everybody, ada, nobody] = await Promise.all(
+    ['all', 'only-ada', 'only'].map((key) => listen(`${url}?key=${key}`)),
+  );
+  const people = (...names: string[]) => ({ technicians: new Set(names as TechnicianId[]) });
+  live.publish(commit(2, people('bo')));
+  await until(() => everybody?.heard().includes('"bo"') ?? false);
+  live.publish(commit(3, { ...people('ada', 'bo'), orders: new Set(['o1'] as never[]) }));
+  await until(() => everybody?.heard().includes('"o1"') ?? false);
+  await until(() => ada?.heard().includes('"ada"') ?? false);
+  expect(ada?.heard()).not.toMatch(/bo|o1/);
+  expect(ada?.heard()).toContain('{"seq":3,"technicians":["ada"],"orders":[]}');
+  expect(nobody?.heard()).not.toContain('journal');
+  await close();
+});
 
 test('a stream that is ended hears nothing more, the others do, and nothing breaks', async () => {
   const { live, url, close } = await openLive();

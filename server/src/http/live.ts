@@ -1,10 +1,16 @@
+import type { TechnicianId } from '@wergon/core/people';
 import type { JournalEvent } from '@wergon/contract/wire';
 import { createChangeMemory, joinChanges } from './changes.ts';
 import type { Changes } from './changes.ts';
 import type { Request, Response } from 'express';
 
 /** Whose stream it is, and whether they may still hear it. */
-type Listener = { readonly key: string; readonly mayHear: () => Promise<boolean> };
+type Listener = {
+  readonly key: string;
+  readonly mayHear: () => Promise<boolean>;
+  /** The one person of whom they are told anything, `null` for none; of everybody where it is absent. */
+  readonly only?: TechnicianId | null;
+};
 
 /** Tells every open page that something has changed, with the sequence number it has changed to. */
 export type Live = {
@@ -59,7 +65,11 @@ export function createLive(): Live {
     telling = undefined;
     if (untold.length === 0) return;
     const changes = joinChanges(untold.splice(0));
-    tell(write('journal', { seq: lastSeq, ...named(changes) }));
+    const event = write('journal', { seq: lastSeq, ...named(changes) });
+    for (const { res, listener } of open)
+      if (listener.only === undefined) res.write(event);
+      else if (listener.only !== null && changes.technicians.has(listener.only))
+        res.write(write('journal', { seq: lastSeq, technicians: [listener.only], orders: [] }));
     telling = setTimeout(tellJournal, TOGETHER_MS).unref();
   }
   /** Ends a stream: whatever is told from here on is not told to it. */

@@ -1,5 +1,6 @@
 import type { Response } from 'express';
 import type { Right } from '@wergon/contract/access';
+import type { TechnicianId } from '@wergon/core/people';
 import type { HoursStyle } from '@wergon/core/time';
 import type { Caller } from '@wergon/contract/routes';
 
@@ -15,7 +16,7 @@ export type DeskUser = {
   /** Whether they touch the time of the crew that they lead alone, if no departments or crews are named. */
   readonly isCrewOnly: boolean;
   readonly seesRates: boolean;
-  readonly technician?: string | null | undefined;
+  readonly technician?: TechnicianId | null | undefined;
   readonly departments?: readonly string[] | null | undefined;
   readonly crews?: readonly string[] | null | undefined;
   readonly mustChangePassword?: boolean | null | undefined;

@@ -19,7 +19,7 @@ export type ShiftDay = {
   readonly technician: TechnicianId;
   readonly day: LocalDay;
   readonly attendedSeconds: Seconds;
-  readonly chargedSeconds: number;
+  readonly chargedSeconds: Seconds;
   readonly lines: readonly ShiftLine[];
   readonly facts: string;
   /** Names what can be seen of it without rates. */

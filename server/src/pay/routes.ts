@@ -206,6 +206,7 @@ function writePeriod(
       cost: money([...lines, ...adjustments]),
     },
     adjustments: adjustments.map((each) => ({
+      technician: each.technician,
       name: facts.technicians.get(each.technician)?.name ?? each.technician,
       shiftDay: each.shiftDay,
       title: titleOf(facts, each.target),

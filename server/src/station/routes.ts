@@ -2,11 +2,9 @@ import { ok } from '@wergon/core/result';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { BadgeEntity } from '../people/index.ts';
-import { mountConfirm } from './confirm.ts';
 import type { StationContext } from './context.ts';
 import { mountDirectory } from './directory.ts';
 import { mountEntries } from './entries.ts';
-import { mountOwnTime } from './ownTime.ts';
 import { mountPairing } from './pairing.ts';
 import { mountPins } from './pins.ts';
 import { mountProveSelf } from './proveSelf.ts';
@@ -17,10 +15,8 @@ export function mountStation(mount: Mount, context: StationContext): void {
   mountStations(mount, context);
   mountPairing(mount, context);
   mountDirectory(mount, context);
-  mountConfirm(mount, context);
   mountProveSelf(mount, context);
   mountPins(mount, context);
-  mountOwnTime(mount, context);
   mountEntries(mount, context);
   mountBench(mount, context);
 }

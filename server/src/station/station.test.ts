@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { badgeKey } from '@wergon/contract/station';
-import type { OwnTimeJson, RequestsJson, directorySchema } from '@wergon/contract/station';
+import type { OwnTimeJson } from '@wergon/contract/attendance';
+import type { RequestsJson, directorySchema } from '@wergon/contract/station';
 import type { looseEndsSchema } from '@wergon/contract/loose-ends';
 import { DEFAULT_STATION_SETTINGS } from '@wergon/core/station';
 import { at, newId, openTestShop } from '../app/testShop.fixture.ts';
@@ -161,8 +162,8 @@ describe('own time', () => {
 
   test('is the week up to now, day by day, with what runs', async () => {
     await shop.send(shop.scan('shift-in', 60, shop.bo), shop.scan('work-start', 70, shop.bo, [shop.winding]));
-    const { days, weekChargedSeconds } = await ownTime(shop.bo);
-    expect(weekChargedSeconds).toBe(30 * 60);
+    const { days, chargedSeconds } = (await ownTime(shop.bo)).card;
+    expect(chargedSeconds).toBe(30 * 60);
     expect(days.map(({ day }) => day)).toEqual(['2026-03-02', '2026-03-03']);
     expect(days[1]).toMatchObject({
       attendedSeconds: 70 * 60,

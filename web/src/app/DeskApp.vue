@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next';
 import { useQueryClient } from '@tanstack/vue-query';
-import { onMounted } from 'vue';
+import { onMounted, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { SessionView } from '@wergon/contract/access';
 import { FirstRunPage, PasswordDuePage, SignInPage } from '../access/index.ts';
@@ -29,6 +29,11 @@ async function signOut(): Promise<void> {
   queries.clear();
   stage.value = 'sign-in';
 }
+// Whoever sees nothing of others begins with their own time instead of the floor.
+watch(stage, (now) => {
+  const isOwnOnly = desk.may('own.time') && !desk.may('floor.see');
+  if (now === 'open' && isOwnOnly && router.currentRoute.value.path === '/floor') void router.replace('/own');
+});
 onMounted(begin);
 </script>
 

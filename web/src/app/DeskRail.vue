@@ -15,6 +15,7 @@ const PLACES = [
   { to: '/reconcile', key: 'r', word: t('common.reconcile'), right: 'reconcile.see' },
   { to: '/pay', key: 'p', word: t('common.pay'), right: 'pay.see' },
   { to: '/shop', key: 's', word: t('app.shop'), right: 'floor.see' },
+  { to: '/own', key: 'm', word: t('attendance.myTime'), right: 'own.time' },
 ] as const;
 const { data } = useQuery({
   queryKey: ['rail'],
@@ -24,24 +25,25 @@ const { data } = useQuery({
 const isHelpOpen = ref(false);
 
 const places = computed(() =>
-  PLACES.filter(({ right }) => desk.may(right)).map((place) => ({
-    ...place,
-    figure: figures.value[place.to] ?? '',
-  })),
+  PLACES.filter(({ to, right }) => desk.may(right) && (to !== '/own' || desk.session?.isTechnician)).map(
+    (place) => ({
+      ...place,
+      figure: figures.value[place.to] ?? '',
+    }),
+  ),
 );
-const figures = computed((): Partial<Record<string, string>> =>
-  data.value
-    ? {
-        '/floor': t('common.peopleIn', { n: data.value.peopleIn }),
-        '/work': t('app.open', { n: data.value.openOrders }),
-        '/reconcile': t('app.loose', { n: data.value.looseEnds }),
-        '/pay':
-          data.value.periodsOver > 0 ? t('app.due', { n: data.value.periodsOver }) : t('timesheet.closed'),
-      }
-    : {},
-);
+const figures = computed((): Partial<Record<string, string>> => {
+  const { peopleIn, openOrders, looseEnds, periodsOver } = data.value ?? {};
+  return {
+    '/floor': peopleIn == null ? '' : t('common.peopleIn', { n: peopleIn }),
+    '/work': openOrders == null ? '' : t('app.open', { n: openOrders }),
+    '/reconcile': looseEnds == null ? '' : t('app.loose', { n: looseEnds }),
+    '/pay':
+      periodsOver == null ? '' : periodsOver > 0 ? t('app.due', { n: periodsOver }) : t('timesheet.closed'),
+  };
+});
 const KEYS = [
-  ['f  w  r  p  s', t('app.goToFloorWorkReconcilePayShop')],
+  ['f  w  r  p  s  m', t('app.goToFloorWorkReconcilePayShop')],
   ['← →', t('app.aDayOrAWeekBackOrOn')],
   ['0', t('kit.toToday')],
   ['/', t('app.search')],
@@ -66,7 +68,7 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 
 <template>
   <nav class="rail" :aria-label="t('app.places')">
-    <RouterLink to="/floor" class="mark" :aria-label="t('app.wergonToTheFloor')">
+    <RouterLink to="/" class="mark" :aria-label="t('app.wergonToTheFloor')">
       <svg viewBox="0 0 32 32" width="36" height="36" aria-hidden="true">
         <path d="M2 8l5 15 5-13 5 13 4-12" fill="none" stroke="currentColor" stroke-width="2.4" />
         <path d="M28 4v22" stroke="var(--rail-mark)" stroke-width="2.6" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/approval';
-import { sayDate, useDesk } from '../kit/index.ts';
+import { sayDate, useDesk, linkToDay } from '../kit/index.ts';
 import { PlainButton } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 
@@ -37,7 +37,7 @@ const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
   <div class="day" :class="[day.state, { exception: isException }]">
     <RouterLink
       class="figure"
-      :to="{ name: 'person-day', params: { technician: person.technician, day: day.day } }"
+      :to="linkToDay(person.technician, day.day)"
       :aria-label="`${label}: ${desk.hours(day.chargedSeconds)}`"
       >{{ desk.hours(day.chargedSeconds) }}</RouterLink
     >

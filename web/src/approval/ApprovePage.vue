@@ -7,7 +7,7 @@ import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/approval';
 import { awaitsApproval, isException } from '@wergon/core/approval';
-import { callRoute, sayDate, sayDay, useDays, useDesk, useAct } from '../kit/index.ts';
+import { callRoute, sayDate, sayDay, useDays, useDesk, useAct, linkToWeek } from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileTabs, DataTable } from '../kit/parts/index.ts';
 import { DepartmentFilter, useDepartments } from '../people/index.ts';
 import ApprovalCell from './ApprovalCell.vue';
@@ -152,9 +152,7 @@ const columns = computed((): readonly Column<(typeof people.value)[number]>[] =>
       </p>
       <DataTable class="across" :rows="people" :columns="columns" :row-key="(person) => person.technician">
         <template #person="{ row: person }">
-          <RouterLink :to="{ name: 'week', params: { technician: person.technician, day: days[0] } }">{{
-            person.name
-          }}</RouterLink>
+          <RouterLink :to="linkToWeek(person.technician, days[0])">{{ person.name }}</RouterLink>
           <small>{{ person.refusal ? REFUSALS[person.refusal] : person.department }}</small>
         </template>
         <template v-for="day in days" :key="day" #[`day-${day}`]="{ row: person }">

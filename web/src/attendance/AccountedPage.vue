@@ -2,7 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { AccountedJson } from '@wergon/contract/attendance';
-import { callRoute, sayDate, sayMonthDay, useDays, useDesk } from '../kit/index.ts';
+import { callRoute, sayDate, sayMonthDay, useDays, useDesk, linkToDay } from '../kit/index.ts';
 import { DeskFrame, PlainButton, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 
@@ -130,10 +130,7 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
             </p>
             <ul>
               <li v-for="day in person.days" :key="day.day">
-                <RouterLink
-                  :to="{ name: 'person-day', params: { technician: person.technician, day: day.day } }"
-                  >{{ sayDate(day.day) }}</RouterLink
-                >
+                <RouterLink :to="linkToDay(person.technician, day.day)">{{ sayDate(day.day) }}</RouterLink>
                 <span class="figure">{{ desk.hours(day.attendedSeconds) }}</span>
                 {{ t('attendance.attended') }}
                 <span class="figure">{{ desk.hours(day.chargedSeconds) }}</span> {{ t('common.onSomething')

@@ -3,7 +3,7 @@ import type { LocalDay } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { AccountedJson } from '@wergon/contract/attendance';
-import { callRoute, sayDate, sayMonthDay, useDays, useDesk } from '../kit/index.ts';
+import { callRoute, sayDate, sayMonthDay, useDays, useDesk, linkToDay } from '../kit/index.ts';
 import { DeskFrame, QueryState, DataTable } from '../kit/parts/index.ts';
 import { DepartmentFilter, useDepartments } from '../people/index.ts';
 import { t } from '../words/index.ts';
@@ -117,11 +117,7 @@ const columns = computed((): readonly Column<(typeof people.value)[number]>[] =>
         <template v-for="day in days" :key="day" #[`day-${day}`]="{ row: person }">
           <RouterLink
             v-if="dayOf(person, day)"
-            :to="
-              desk.may('reconcile.see')
-                ? { name: 'person-day', params: { technician: person.technician, day } }
-                : { name: 'floor' }
-            "
+            :to="desk.may('reconcile.see') ? linkToDay(person.technician, day) : { name: 'floor' }"
             class="figure"
             :aria-label="
               t('attendance.ofItOnJobs', {

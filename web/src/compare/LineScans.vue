@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import type { LineRow } from '@wergon/contract/compare';
 import { formatDay } from '@wergon/core/time';
-import { callRoute, sayInstant, useDesk } from '../kit/index.ts';
+import { callRoute, sayInstant, useDesk, linkToDay } from '../kit/index.ts';
 import { QueryState } from '../kit/parts/index.ts';
 import { ScanHistory } from '../ledger/index.ts';
 import { t } from '../words/index.ts';
@@ -24,13 +24,8 @@ const query = useQuery({
 });
 
 /** The day of a stint, where it can be put right. */
-const dayOf = (from: Instant) => ({
-  name: 'person-day',
-  params: {
-    technician: props.line.technician,
-    day: formatDay(desk.zone ? desk.zone.dayAt(from) : props.line.day),
-  },
-});
+const dayOf = (from: Instant) =>
+  linkToDay(props.line.technician, desk.zone ? desk.zone.dayAt(from) : props.line.day);
 const clock = (at: Instant) => (desk.zone ? sayInstant(desk.zone, at) : '');
 </script>
 

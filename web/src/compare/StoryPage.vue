@@ -6,7 +6,7 @@ import { useRoute, useRouter } from 'vue-router';
 import type { StoryJson } from '@wergon/contract/compare';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
-import { callRoute, sayClock, sayDate, sayDay, useDesk, useToday } from '../kit/index.ts';
+import { callRoute, sayClock, sayDate, sayDay, useDesk, useToday, linkToDay } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import { sayEvent } from './storyWords.ts';
 import { t } from '../words/index.ts';
@@ -37,13 +37,16 @@ const days = computed(() =>
   (query.data.value?.days ?? []).map(({ day: of, events }) => {
     const hours = new Map<string, Event[]>();
     for (const event of events)
-      if (event.kind === 'labor') hours.set(event.who, [...(hours.get(event.who) ?? []), event]);
+      if (event.kind === 'labor')
+        hours.set(event.technician ?? '', [...(hours.get(event.technician ?? '') ?? []), event]);
     return {
       day: of,
       told: events.flatMap((event) =>
         event.kind === 'labor' ? [] : [{ ...event, said: sayEvent({ ...event, kind: event.kind }) }],
       ),
-      hours: [...hours].sort(([a], [b]) => a.localeCompare(b)),
+      hours: [...hours]
+        .map(([technician, own]) => ({ technician, who: own[0]?.who ?? '', own }))
+        .sort((a, b) => a.who.localeCompare(b.who)),
     };
   }),
 );
@@ -84,10 +87,12 @@ const print = () => window.print();
             <b>{{ event.who || t('compare.theDesk') }}</b> {{ event.said }}.
           </span>
         </p>
-        <p v-for="[who, own] in each.hours" :key="who" class="labor">
+        <p v-for="{ technician, who, own } in each.hours" :key="technician" class="labor">
           <span class="time">{{ t('compare.hours') }}</span>
           <span>
-            <b>{{ who }}</b>
+            <RouterLink v-if="desk.may('reconcile.see')" :to="linkToDay(technician, each.day)"
+              ><b>{{ who }}</b></RouterLink
+            ><b v-else>{{ who }}</b>
             <template v-for="(event, i) in own" :key="i"
               >{{ i === 0 ? ' ' : ', ' }}{{ event.about }}
               <span class="figure">{{ desk.hours(event.seconds ?? 0) }}</span></template
@@ -148,8 +153,12 @@ p {
 }
 @media print {
   .print,
-  a {
+  .lead a {
     display: none;
+  }
+  a {
+    color: inherit;
+    text-decoration: none;
   }
 }
 </style>

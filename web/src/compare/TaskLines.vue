@@ -3,7 +3,7 @@ import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { LineRow, TaskRow } from '@wergon/contract/compare';
 import Yardstick from './Yardstick.vue';
-import { callRoute, sayDate, useDesk, useAct } from '../kit/index.ts';
+import { callRoute, sayDate, useDesk, useAct, linkToDay } from '../kit/index.ts';
 import CostFigure from './CostFigure.vue';
 import { sayBalance, yardstickWords } from './figures.ts';
 import HoursFigure from './HoursFigure.vue';
@@ -112,6 +112,11 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
       :is-expanded="(line) => openedLine === keyOf(line)"
       ><template #caption
         ><span class="visually-hidden">{{ t('compare.laborLinesOf', { title: task.title }) }}</span></template
+      ><template #day="{ row: line }"
+        ><RouterLink v-if="desk.may('reconcile.see')" :to="linkToDay(line.technician, line.day)">{{
+          sayDate(line.day)
+        }}</RouterLink
+        ><template v-else>{{ sayDate(line.day) }}</template></template
       ><template #cost="{ row: line }"
         ><template v-if="line.cost !== null">{{ desk.money(line.cost) }}</template>
         <span v-else class="attention">{{ t('compare.noRate') }}</span></template

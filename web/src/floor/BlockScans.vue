@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import type { Block, Board } from '@wergon/core/floor';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { callRoute, sayClock, useDesk } from '../kit/index.ts';
+import { callRoute, sayClock, useDesk, linkToDay } from '../kit/index.ts';
 import { QueryState } from '../kit/parts/index.ts';
 import { ScanHistory } from '../ledger/index.ts';
 import { t } from '../words/index.ts';
@@ -72,7 +72,7 @@ const work = computed(() =>
       <RouterLink
         v-if="desk.may('reconcile.see')"
         class="btn btn-quiet btn-sm"
-        :to="{ name: 'person-day', params: { technician, day } }"
+        :to="linkToDay(technician, props.day)"
         >{{
           desk.may('ledger.correct') ? t('floor.putItRightOnTheTape') : t('floor.theWholeDay')
         }}</RouterLink

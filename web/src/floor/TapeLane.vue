@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Block, Board, Lane } from '@wergon/core/floor';
-import { formatDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { FloorJson } from '@wergon/contract/floor';
-import { sayClock, useDesk } from '../kit/index.ts';
+import { sayClock, useDesk, linkToDay } from '../kit/index.ts';
 import { fittingLabel, tintOf } from './jobLook.ts';
 import LaneNow from './LaneNow.vue';
 import type { TapeScale } from './tapeScale.ts';
@@ -34,15 +33,7 @@ const desk = useDesk();
 
 /** The day of this person, to whoever may see days. */
 const ownDay = computed(() =>
-  desk.may('reconcile.see')
-    ? {
-        name: 'person-day',
-        params: {
-          technician: props.lane.technician.id,
-          day: formatDay(props.day),
-        },
-      }
-    : undefined,
+  desk.may('reconcile.see') ? linkToDay(props.lane.technician.id, props.day) : undefined,
 );
 const orderOf = (block: Block) => {
   if (block.kind !== 'work') return undefined;

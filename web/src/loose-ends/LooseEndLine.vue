@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { BButton, BFormInput } from 'bootstrap-vue-next';
-import { formatDay } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { ChosenAnswer } from '@wergon/contract/loose-ends';
-import { callRoute, wordsOf, sayClock, useDesk } from '../kit/index.ts';
+import { callRoute, wordsOf, sayClock, useDesk, linkToDay } from '../kit/index.ts';
 import { writeAnswer } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 import EffectView from './EffectView.vue';
@@ -27,10 +26,7 @@ const mayDecide = computed(() => props.end.mayDecide);
 const canAnswer = computed(() => mayDecide.value && props.end.answers.length > 0);
 const reason = ref('');
 /** Whatever else it was is said on the tape of that day. */
-const another = computed(() => ({
-  name: 'person-day',
-  params: { technician: props.end.technician ?? '', day: formatDay(props.end.day) },
-}));
+const another = computed(() => linkToDay(props.end.technician ?? '', props.end.day));
 
 /** The answer that Enter would give. */
 const place = ref(0);

@@ -2,7 +2,7 @@
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { sumSeconds } from '@wergon/core/time';
-import { useDesk } from '../kit/index.ts';
+import { useDesk, linkToDay } from '../kit/index.ts';
 import type { LooseEndJson } from './alike.ts';
 import { t } from '../words/index.ts';
 
@@ -22,10 +22,9 @@ const seconds = computed(() => sumSeconds(props.ends));
       <span class="figure">{{ desk.hours(seconds) }}</span>{{
         ends.length > 1 ? ` ${t('looseEnds.inStretches', { n: ends.length })}` : ''
       }}{{ t('looseEnds.acceptItOr') }}
-      <RouterLink
-        v-if="first?.technician"
-        :to="{ name: 'person-day', params: { technician: first.technician, day: first.day } }"
-        >{{ t('looseEnds.enterWhatWasDone') }}</RouterLink>.
+      <RouterLink v-if="first?.technician" :to="linkToDay(first.technician, first.day)">{{
+        t('looseEnds.enterWhatWasDone')
+      }}</RouterLink>.
     </p>
     <form v-if="first?.mayDecide" @submit.prevent="emit('accept', ends, reason)">
       <BFormInput

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { PayPeriodJson } from '@wergon/contract/pay';
+import { formatDay } from '@wergon/core/time';
 import { isAboveAttended } from '@wergon/core/pay';
-import { sayDate, useDesk } from '../kit/index.ts';
+import { linkToDay, linkToWeek, sayDate, useDesk } from '../kit/index.ts';
 import { DataTable } from '../kit/parts/index.ts';
 import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
@@ -63,6 +64,12 @@ const columns = computed((): readonly Column<Person>[] => [
       ]
     : []),
 ]);
+/** A person's card of the period. */
+const cardOf = ({ technician }: Person) => ({
+  name: 'card',
+  params: { technician },
+  query: { from: formatDay(props.period.firstDay), to: formatDay(props.period.lastDay) },
+});
 const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustments'][number]>[] => [
   { id: 'name', isRowHead: true, value: (each) => each.name },
   { id: 'day', value: (each) => sayDate(each.shiftDay) },
@@ -80,9 +87,7 @@ const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustment
     :row-key="(person) => person.technician"
     is-sortable
     ><template #person="{ row: person }"
-      ><RouterLink :to="{ name: 'week', params: { technician: person.technician, day: period.firstDay } }">{{
-        person.name
-      }}</RouterLink>
+      ><RouterLink :to="cardOf(person)">{{ person.name }}</RouterLink>
       <small>{{ person.department }}</small></template
     >
     <template #laborOpenNotYetApproved="{ row: person }"
@@ -97,7 +102,7 @@ const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustment
       >{{ desk.hours(person.chargedSeconds) }}
       <RouterLink
         v-if="isAboveAttended(person)"
-        :to="{ name: 'week', params: { technician: person.technician, day: period.firstDay } }"
+        :to="linkToWeek(person.technician, period.firstDay)"
         class="above"
         >{{
           t('pay.aboveAttended', { hours: desk.hours(person.chargedSeconds - person.attendedSeconds) })
@@ -123,6 +128,10 @@ const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustment
       :rows="period.adjustments"
       :columns="adjustmentColumns"
       :row-key="(_each, i) => i"
+      ><template #day="{ row: each }"
+        ><RouterLink :to="linkToDay(each.technician, each.shiftDay)">{{
+          sayDate(each.shiftDay)
+        }}</RouterLink></template
       ><template #work="{ row: each }"
         >{{ each.title }}
         <span v-if="each.workType !== 'run'" class="quiet">{{

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { LocalDay } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 import { computed, onMounted, ref } from 'vue';
-import type { OwnTimeJson } from '@wergon/contract/station';
+import type { OwnTimeJson } from '@wergon/contract/attendance';
 import type { TechnicianId } from '@wergon/core/people';
-import { formatDay, formatHours, toSeconds, weekdayOf } from '@wergon/core/time';
+import { addDays, formatDay, formatHours, toSeconds, weekdayOf } from '@wergon/core/time';
 import type { OwnProof, Proving } from './ownProof.ts';
 import { changePin, confirmOwnTime, fetchOwnTime } from './stationApi.ts';
 import { useWords } from './useWords.ts';
@@ -27,6 +27,18 @@ const newPin = ref('');
 const pinWords = ref('');
 
 let proof = '';
+const WEEK = 7;
+/** The week that is shown: this one where nothing is said. */
+const thisMonday = ref<LocalDay>();
+const week = ref<{ from?: string; to?: string }>({});
+async function go(weeks: number): Promise<void> {
+  const monday = time.value?.card.firstDay;
+  if (monday === undefined) return;
+  const from = addDays(monday, weeks * WEEK);
+  const isNow = thisMonday.value === undefined || from >= thisMonday.value;
+  week.value = isNow ? {} : { from: formatDay(from), to: formatDay(addDays(from, WEEK - 1)) };
+  await show(proof);
+}
 async function load(proving: Proving): Promise<void> {
   pinWords.value = proving.kind === 'wrong' ? said.value.words.ui.pinRefused : '';
   if (proving.kind === 'wait') pinWords.value = said.value.words.ui.pinWait;
@@ -36,8 +48,12 @@ async function load(proving: Proving): Promise<void> {
 }
 async function show(given: string): Promise<void> {
   proof = given;
-  const answer = await fetchOwnTime(props.technician, proof);
-  if (answer.kind === 'ok') time.value = answer.value;
+  const answer = await fetchOwnTime(props.technician, proof, week.value);
+  if (answer.kind === 'ok') {
+    time.value = answer.value;
+    chosen.value = undefined;
+    if (week.value.from === undefined) thisMonday.value = answer.value.card.firstDay;
+  }
   // What they had shown holds no longer.
   else if (answer.kind === 'refused' && answer.status === 403) isUnproved.value = true;
   else isGone.value = true;
@@ -58,12 +74,28 @@ async function confirm(): Promise<void> {
 }
 
 const hours = (seconds: number) => formatHours(toSeconds(seconds), 'h:mm');
+/** A day on which nothing was is left empty. */
+const hoursOf = (day: { attendedSeconds: number; chargedSeconds: number }, seconds: number) =>
+  day.attendedSeconds + day.chargedSeconds === 0 ? '' : hours(seconds);
 const weekday = (day: LocalDay) =>
   new Intl.DateTimeFormat(props.language, { weekday: 'short', timeZone: 'UTC' }).format(
     // The first days of 2024 began with a Monday.
     Date.UTC(2024, 0, weekdayOf(day)),
   );
-const today = computed(() => time.value?.days.at(-1));
+const isThisWeek = computed(() => week.value.from === undefined);
+const days = computed(() => time.value?.card.days ?? []);
+/** The day whose work is listed: one that was touched, else the last. */
+const chosen = ref<LocalDay>();
+const dateOf = (day: LocalDay) =>
+  new Intl.DateTimeFormat(props.language, {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  }).format(new Date(`${formatDay(day)}T00:00:00Z`));
+const shown = computed(() => days.value.find(({ day }) => day === chosen.value) ?? days.value.at(-1));
+const sayStretch = ({ from, to, isOpen }: { from: Instant; to: Instant; isOpen: boolean }) =>
+  `${said.value.names.clock(from)}–${isOpen ? '' : said.value.names.clock(to)}`;
 async function sendPin(): Promise<void> {
   const answer = await changePin(props.technician, pin.value, newPin.value);
   pin.value = newPin.value = '';
@@ -88,38 +120,49 @@ async function sendPin(): Promise<void> {
     <div v-else class="columns">
       <PlainTable>
         <caption>
+          <PlainButton class="step" :aria-label="said.words.ui.weekBefore" @click="go(-1)">◂</PlainButton>
           {{
-            said.words.ui.week
+            isThisWeek ? said.words.ui.week : said.words.ui.weekFrom(dateOf(time.card.firstDay))
           }}
+          <PlainButton v-if="!isThisWeek" class="step" :aria-label="said.words.ui.weekAfter" @click="go(1)"
+            >▸</PlainButton
+          >
         </caption>
         <thead>
           <tr>
             <th></th>
+            <th scope="col">{{ said.words.ui.inAndOut }}</th>
             <th scope="col">{{ said.words.ui.attended }}</th>
             <th scope="col">{{ said.words.ui.charged }}</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="day in time.days" :key="day.day">
-            <th scope="row">{{ weekday(day.day) }}</th>
-            <td class="figure">{{ hours(day.attendedSeconds) }}</td>
-            <td class="figure">{{ hours(day.chargedSeconds) }}</td>
+          <tr v-for="day in days" :key="day.day" :class="{ here: day.day === shown?.day }">
+            <th scope="row">
+              <PlainButton class="day" @click="chosen = day.day">{{ weekday(day.day) }}</PlainButton>
+            </th>
+            <td class="figure">
+              <div v-for="shift in day.shifts" :key="shift.from">{{ sayStretch(shift) }}</div>
+            </td>
+            <td class="figure">{{ hoursOf(day, day.attendedSeconds) }}</td>
+            <td class="figure">{{ hoursOf(day, day.chargedSeconds) }}</td>
           </tr>
           <tr class="sum">
             <th></th>
-            <td class="figure">{{ hours(time.weekAttendedSeconds) }}</td>
-            <td class="figure">{{ hours(time.weekChargedSeconds) }}</td>
+            <td></td>
+            <td class="figure">{{ hours(time.card.attendedSeconds) }}</td>
+            <td class="figure">{{ hours(time.card.chargedSeconds) }}</td>
           </tr>
         </tbody>
       </PlainTable>
-      <PlainTable>
+      <PlainTable v-if="shown">
         <caption>
           {{
-            said.words.ui.today
+            isThisWeek && shown === days.at(-1) ? said.words.ui.today : dateOf(shown.day)
           }}
         </caption>
         <tbody>
-          <tr v-for="(line, i) in today?.lines ?? []" :key="i">
+          <tr v-for="(line, i) in shown.lines" :key="i">
             <th scope="row">
               {{ line.title }} <span class="mono">{{ line.order }}</span>
             </th>
@@ -182,6 +225,21 @@ async function sendPin(): Promise<void> {
   padding: 22px 34px;
   overflow: auto;
   font-size: var(--text-2xl);
+}
+.step,
+.day {
+  min-width: 44px;
+  min-height: 44px;
+  background: none;
+  border: 1px solid var(--line);
+  color: inherit;
+  font: inherit;
+}
+.day {
+  min-width: 72px;
+}
+.here > * {
+  background: var(--action-tint);
 }
 h1 {
   margin: 0 0 14px;

@@ -1,12 +1,12 @@
 import { ref } from 'vue';
 import { z } from 'zod';
 import type { ScannerProfile } from '@wergon/core/scan';
+import { ownTimeSchema } from '@wergon/contract/attendance';
 import {
   batchResultSchema,
   benchSchema,
   directoryChangesSchema,
   directorySchema,
-  ownTimeSchema,
   pairedSchema,
   provedSchema,
 } from '@wergon/contract/station';
@@ -61,8 +61,8 @@ export const proveBadge = (technician: string, code: string) =>
   ask('/api/station/proof', provedSchema, { technician, code });
 export const changePin = (technician: string, pin: string, newPin: string) =>
   ask('/api/station/pin/change', nothing, { technician, pin, newPin });
-export const fetchOwnTime = (technician: string, proof: string) =>
-  ask('/api/station/own-time', ownTimeSchema, { technician, proof });
+export const fetchOwnTime = (technician: string, proof: string, days: { from?: string; to?: string }) =>
+  ask('/api/station/own-time', ownTimeSchema, { technician, proof, ...days });
 export const confirmOwnTime = (
   technician: string,
   proof: string,

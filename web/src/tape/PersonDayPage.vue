@@ -4,7 +4,16 @@ import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { formatDay, parseDay, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay, Span } from '@wergon/core/time';
-import { sayClock, sayDay, useDesk, useNow, usePeople, useToday } from '../kit/index.ts';
+import {
+  sayClock,
+  sayDay,
+  useDesk,
+  useNow,
+  usePeople,
+  useToday,
+  linkToDay,
+  linkToWeek,
+} from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { HourTicks } from '../floor/index.ts';
 import { ScanHistory } from '../ledger/index.ts';
@@ -67,7 +76,7 @@ watch([technician, day], () => {
 });
 function go(to: LocalDay, who = technician.value): void {
   search.value = '';
-  void router.push({ name: 'person-day', params: { technician: who, day: formatDay(to) } });
+  void router.push(linkToDay(who, to));
 }
 function take(block: TapeBlock): void {
   if (mayEdit.value) editing.take(technician.value, block);
@@ -133,7 +142,8 @@ function add(): void {
           t('tape.plannedTo', { time: clock(planned.from), time2: clock(planned.to) })
         }}</span>
         <span v-else>{{ t('tape.nothingPlanned') }}</span>
-        <RouterLink :to="{ name: 'week', params: { technician, day } }">{{ t('tape.theWeek') }}</RouterLink>
+        <RouterLink :to="linkToWeek(technician, dayNumber)">{{ t('tape.theWeek') }}</RouterLink>
+        <RouterLink :to="{ name: 'card', params: { technician } }">{{ t('tape.theCard') }}</RouterLink>
       </p>
       <p v-if="told.isClosed" class="note">
         {{ t('tape.thisDayLiesInAClosedPayPeriod') }}
@@ -230,7 +240,10 @@ function add(): void {
   padding: 8px 16px;
   list-style: none;
 }
-.counts a {
+.counts a + a {
+  margin-left: 16px;
+}
+.counts a:first-of-type {
   margin-left: auto;
 }
 .note {

@@ -2,7 +2,7 @@
 import { BButton } from 'bootstrap-vue-next';
 import type { PersonDayJson } from '@wergon/contract/tape';
 import type { Instant, Zone } from '@wergon/core/time';
-import { sayClock, sayDay, useDesk } from '../kit/index.ts';
+import { sayClock, sayDay, useDesk, linkToWeek } from '../kit/index.ts';
 import type { TapeBlock } from './usePersonDay.ts';
 import { sayList, sayTerm, t } from '../words/index.ts';
 import { computed } from 'vue';
@@ -103,12 +103,9 @@ const columns: readonly Column<Line>[] = [
             {{ t('common.change') }}
           </BButton>
         </template>
-        <RouterLink
-          v-else
-          :to="{ name: 'week', params: { technician: told.technician, day: told.day } }"
-          class="btn btn-quiet btn-sm"
-          >{{ t('tape.inTheWeek') }}</RouterLink
-        >
+        <RouterLink v-else :to="linkToWeek(told.technician, told.day)" class="btn btn-quiet btn-sm">{{
+          t('tape.inTheWeek')
+        }}</RouterLink>
       </template>
     </DataTable>
     <p v-if="blocks.length === 0 && told.hours.length === 0" class="quiet none">

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { JobWeekJson } from '@wergon/contract/timesheet';
 import { formatDay, sumSeconds, weekOf } from '@wergon/core/time';
-import { callRoute, sayDate, sayDay, useDays, useDesk } from '../kit/index.ts';
+import { callRoute, sayDate, sayDay, useDays, useDesk, linkToDay, linkToWeek } from '../kit/index.ts';
 import { DeskFrame, QueryState, ReconcileTabs, DataTable } from '../kit/parts/index.ts';
 import { Yardstick, sayBalance, yardstickWords } from '../compare/index.ts';
 import { TargetPicker } from '../tape/index.ts';
@@ -150,9 +150,7 @@ const columns = computed((): readonly Column<(typeof people.value)[number]>[] =>
       :row-key="(person) => person.technician"
     >
       <template #person="{ row: person }">
-        <RouterLink :to="{ name: 'week', params: { technician: person.technician, day: asked.from } }">{{
-          person.name
-        }}</RouterLink>
+        <RouterLink :to="linkToWeek(person.technician, monday)">{{ person.name }}</RouterLink>
         <small>{{ person.department }}</small>
       </template>
       <template v-for="(day, i) in week.days" :key="day.day" #[`day-${day.day}`]="{ row: person }">
@@ -160,7 +158,7 @@ const columns = computed((): readonly Column<(typeof people.value)[number]>[] =>
           <RouterLink
             v-if="cell.scannedSeconds > 0"
             class="figure scanned"
-            :to="{ name: 'person-day', params: { technician: person.technician, day: cell.day } }"
+            :to="linkToDay(person.technician, cell.day)"
             >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
           >
           <LengthField

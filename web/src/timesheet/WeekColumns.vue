@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { WeekJson } from '@wergon/contract/timesheet';
-import { sayDay, useDesk } from '../kit/index.ts';
+import { sayDay, useDesk, linkToDay } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 /** Seven columns, each as high as what was planned; what a day holds stands in it, scanned below, written down above. */
@@ -63,9 +63,7 @@ const STATES = {
           ></i>
         </div>
       </div>
-      <RouterLink :to="{ name: 'person-day', params: { technician: week.technician, day: day.day } }">{{
-        day.words
-      }}</RouterLink>
+      <RouterLink :to="linkToDay(week.technician, day.day)">{{ day.words }}</RouterLink>
       <p class="figure">
         {{ day.totalSeconds > 0 ? desk.hours(day.totalSeconds) : '–' }}
         <small v-if="day.plannedSeconds > 0">{{

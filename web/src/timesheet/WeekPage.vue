@@ -8,7 +8,16 @@ import { addDays, formatDay, mondayOf, parseDay, sumSeconds, weekOf } from '@wer
 import type { LocalDay } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
-import { callRoute, sayDate, sayDay, useDesk, usePeople, useToday } from '../kit/index.ts';
+import {
+  callRoute,
+  sayDate,
+  sayDay,
+  useDesk,
+  usePeople,
+  useToday,
+  linkToDay,
+  linkToWeek,
+} from '../kit/index.ts';
 import { DateField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { TargetPicker } from '../tape/index.ts';
 import AwayForm from './AwayForm.vue';
@@ -64,7 +73,7 @@ const isThere = computed(() =>
 type Cell = WeekJson['rows'][number]['cells'][number];
 function go(to: LocalDay, who = technician.value): void {
   search.value = '';
-  void router.push({ name: 'week', params: { technician: who, day: formatDay(to) } });
+  void router.push(linkToWeek(who, to));
 }
 /** A number becomes a length of its day: in place of what is written down there. */
 async function write(
@@ -183,7 +192,7 @@ const openDate = (text: string) => {
               <RouterLink
                 v-if="cell.scannedSeconds > 0"
                 class="figure scanned"
-                :to="{ name: 'person-day', params: { technician, day: cell.day } }"
+                :to="linkToDay(technician, cell.day)"
                 :title="cell.isOpen ? t('common.inProgress') : t('timesheet.scannedCorrectItOnTheTape')"
                 >{{ desk.hours(cell.scannedSeconds) }}{{ cell.isOpen ? '…' : '' }}</RouterLink
               >
@@ -237,7 +246,7 @@ const openDate = (text: string) => {
         {{ t('timesheet.noTimeRecordedForInThisWeek', { name: week.name })
         }}<template v-if="week.lastDay"
           >{{ t('timesheet.theLastDayBeforeItIs') }}
-          <RouterLink :to="{ name: 'week', params: { technician, day: week.lastDay } }">{{
+          <RouterLink :to="linkToWeek(technician, week.lastDay)">{{
             sayDate(week.lastDay)
           }}</RouterLink></template
         >.

@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import type { Route } from '../route.ts';
 
-/** The live figures beside the places of the rail. */
+/** The live figures beside the places of the rail; `null` beside those that somebody may not see. */
 export const railSchema = z.object({
-  peopleIn: z.number(),
-  openOrders: z.number(),
-  looseEnds: z.number(),
+  peopleIn: z.number().nullable(),
+  openOrders: z.number().nullable(),
+  looseEnds: z.number().nullable(),
   /** Pay periods that are over and not closed. */
-  periodsOver: z.number(),
+  periodsOver: z.number().nullable(),
 });
 
 export const APP_ROUTES = {

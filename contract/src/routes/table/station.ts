@@ -1,14 +1,11 @@
 import { changePinSchema, checkPinSchema } from '../../people/index.ts';
 import {
-  askOwnTimeSchema,
   batchResultSchema,
   batchSchema,
   benchSchema,
-  confirmOwnTimeSchema,
   directoryChangesSchema,
   directorySchema,
   newStationSchema,
-  ownTimeSchema,
   pairSchema,
   pairedSchema,
   pairingSchema,
@@ -91,22 +88,6 @@ export const STATION_ROUTES = {
     body: batchSchema,
     readsEach: 'entries',
     response: batchResultSchema,
-  },
-  ownTime: {
-    method: 'post',
-    path: '/api/station/own-time',
-    caller: 'station',
-    summary: 'A technician’s own day and week, for whoever has proved that they are this technician',
-    body: askOwnTimeSchema,
-    response: ownTimeSchema,
-  },
-  confirmOwnTime: {
-    method: 'post',
-    path: '/api/station/own-time/confirm',
-    caller: 'station',
-    summary: 'A technician confirms their own days as they saw them',
-    body: confirmOwnTimeSchema,
-    response: nothing,
   },
   proveSelf: {
     method: 'post',

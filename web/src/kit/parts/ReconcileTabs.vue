@@ -7,6 +7,7 @@ const desk = useDesk();
 const WAYS = [
   { name: 'reconcile', words: t('kit.looseEnds'), right: 'reconcile.see' },
   { name: 'week', words: t('kit.aPersonsWeek'), right: 'reconcile.see' },
+  { name: 'card', words: t('attendance.aPersonsCard'), right: 'reconcile.see' },
   { name: 'job-hours', words: t('kit.aJobManyPeople'), right: 'ledger.correct' },
   { name: 'slips', words: t('common.paperSlips'), right: 'ledger.correct' },
   { name: 'accounted', words: t('kit.accounted'), right: 'reconcile.see' },

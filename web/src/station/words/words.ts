@@ -57,6 +57,7 @@ export function wordsIn(language: Language) {
     ui: {
       ...screen,
       waiting: (n: number) => say('stationScreen.waiting', { n }),
+      weekFrom: (day: string) => say('stationScreen.weekFrom', { day }),
       more: (n: number) => say('stationScreen.more', { n }),
       deaf: { headline: screen.deaf, help: screen['deaf.help'] },
       shared: (isByEstimate: boolean) =>

@@ -6,7 +6,7 @@ export const app: Translation['app'] = {
   open: '{n} offen',
   loose: '{n} Punkte',
   due: '{n} fällig',
-  goToFloorWorkReconcilePayShop: 'zu Werkstatt, Aufträge, Klären, Lohn, Betrieb',
+  goToFloorWorkReconcilePayShop: 'zu Werkstatt, Aufträge, Klären, Lohn, Betrieb, Meine Zeit',
   aDayOrAWeekBackOrOn: 'einen Tag oder eine Woche zurück oder weiter',
   hoursAs64564530Or675: 'Stunden als 6:45, 6:45:30 oder 6.75',
   showOrHideTheseKeys: 'diese Tasten zeigen oder verbergen',

@@ -62,6 +62,7 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'must be above zero': 'muss über null sein',
   'must be an amount with at most two decimals': 'muss ein Betrag mit höchstens zwei Nachkommastellen sein',
   'must be another one': 'muss ein anderes sein',
+  'must lie within {days} days of the first': 'muss höchstens {days} Tage nach dem ersten liegen',
   'must be four to eight digits': 'muss vier bis acht Ziffern haben',
   'must be 16 to 64 letters, digits or hyphens': 'muss 16 bis 64 Buchstaben, Ziffern oder Striche haben',
   'must have at least {count} characters': 'muss mindestens {count} Zeichen haben',

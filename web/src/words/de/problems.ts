@@ -23,6 +23,8 @@ export const problems: Translation['problems'] = {
   'access.beyond_own': 'Niemand gibt oder ändert mehr, als er selbst darf',
   'access.built_in_role':
     'Diese Rolle gehört zu Wergon und bleibt, wie sie ist; kopieren Sie sie und ändern Sie die Kopie',
+  'access.not_on_floor':
+    'Sie haben hier keine eigene Zeit: unter „Wer darf was“ steht, wer Sie in der Werkstatt sind',
   'access.role_in_use': 'Jemand hat diese Rolle; geben Sie ihm zuerst eine andere',
   'access.last_administrator': 'Jemand muss Verwaltung bleiben',
   'station.not_paired': 'Diese Station ist nicht oder nicht mehr gekoppelt',

@@ -21,6 +21,7 @@ export const tape: Translation['tape'] = {
   out: 'gegangen {time}',
   plannedTo: 'geplant {time} bis {time2}',
   nothingPlanned: 'nichts geplant',
+  theCard: 'die Karte',
   theWeek: 'die Woche',
   thisDayLiesInAClosedPayPeriod:
     'Dieser Tag liegt in einer geschlossenen Abrechnung: man kann ihn lesen, nicht ändern.',

@@ -4,7 +4,7 @@ export const app = {
   open: '{n} open',
   loose: '{n} loose',
   due: '{n} due',
-  goToFloorWorkReconcilePayShop: 'go to Floor, Work, Reconcile, Pay, Shop',
+  goToFloorWorkReconcilePayShop: 'go to Floor, Work, Reconcile, Pay, Shop, My time',
   aDayOrAWeekBackOrOn: 'a day or a week back or on',
   hoursAs64564530Or675: 'hours as 6:45, 6:45:30 or 6.75',
   showOrHideTheseKeys: 'show or hide these keys',

@@ -19,6 +19,7 @@ export const tape = {
   out: 'out {time}',
   plannedTo: 'planned {time} to {time2}',
   nothingPlanned: 'nothing planned',
+  theCard: 'the card',
   theWeek: 'the week',
   thisDayLiesInAClosedPayPeriod: 'This day lies in a closed pay period: it can be read, not changed.',
   isNotOneOfYourPeopleThisDay: '{name} is not one of your people: this day can be read, others put it right.',

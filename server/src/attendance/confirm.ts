@@ -1,13 +1,12 @@
 import { ok } from '@wergon/core/result';
 import type { TechnicianId } from '@wergon/core/people';
 import { addDays } from '@wergon/core/time';
-import type { Instant } from '@wergon/core/time';
-import type { StationContext } from './context.ts';
-import type { Mount } from '../http/index.ts';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Clock } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import type { Sql } from '../db/index.ts';
 import { loadShiftDays, writeDecision } from '../ledger/index.ts';
-import type { ShiftDay } from '../ledger/index.ts';
+import type { Decide, ShiftDay } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { settingsOf } from '../shop/index.ts';
 
@@ -31,7 +30,7 @@ export function findToConfirm(
   return loadShiftDays(sql, facts, asked, now).filter(({ isOpen, isConfirmed }) => !isOpen && !isConfirmed);
 }
 
-/** What is told of such a day at the station. */
+/** What is told of such a day. */
 export const writeToConfirm = ({ day, stamp, attendedSeconds, chargedSeconds }: ShiftDay) => ({
   day,
   stamp,
@@ -40,26 +39,25 @@ export const writeToConfirm = ({ day, stamp, attendedSeconds, chargedSeconds }: 
 });
 
 /** A technician says of their own days that they are right, as they saw them. */
-export function mountConfirm(mount: Mount, { clock, journal, proofs }: StationContext): void {
-  mount('confirmOwnTime', async ({ body: { technician, proof, days }, who }) => {
-    const station = who.station.id;
-    if (!proofs.holds(proof, station, technician)) return refuse('access.not_proved');
-    const done = await journal.appendAll({ kind: 'station', id: station }, (sql, facts) => {
-      const now = clock.now();
-      const name = facts.technicians.get(technician)?.name;
-      const waiting = findToConfirm(sql, facts, technician, now);
-      const seen = days.map(({ day, stamp }) =>
-        waiting.find((each) => each.day === day && each.stamp === stamp),
-      );
-      if (name === undefined || seen.some((day) => !day)) return refuse('approve.changed');
-      return ok(
-        seen.flatMap((each) =>
-          each
-            ? writeDecision({ type: 'confirm', technician, day: each.day, facts: each.facts, by: name }, now)
-            : [],
-        ),
-      );
-    });
-    return done.ok ? ok(null) : done;
-  });
-}
+export const confirmDays =
+  (
+    technician: TechnicianId,
+    days: readonly { readonly day: LocalDay; readonly stamp: string }[],
+    clock: Clock,
+  ): Decide =>
+  (sql, facts) => {
+    const now = clock.now();
+    const name = facts.technicians.get(technician)?.name;
+    const waiting = findToConfirm(sql, facts, technician, now);
+    const seen = days.map(({ day, stamp }) =>
+      waiting.find((each) => each.day === day && each.stamp === stamp),
+    );
+    if (name === undefined || seen.some((day) => !day)) return refuse('approve.changed');
+    return ok(
+      seen.flatMap((each) =>
+        each
+          ? writeDecision({ type: 'confirm', technician, day: each.day, facts: each.facts, by: name }, now)
+          : [],
+      ),
+    );
+  };

@@ -1,0 +1,96 @@
+import type { CardJson } from '@wergon/contract/attendance';
+import { personCard } from '@wergon/core/attendance';
+import type { Presence } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import { ok } from '@wergon/core/result';
+import { addDays, mondayOf, sumSeconds } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import { orderNumberOf, titleOf } from '../catalog/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
+import { readSql } from '../db/index.ts';
+import type { Sql } from '../db/index.ts';
+import { refuse } from '../http/index.ts';
+import type { Mount, RouteRefusal } from '../http/index.ts';
+import { loadHours, loadPersonTimeline } from '../ledger/index.ts';
+import type { LedgerContext } from '../ledger/index.ts';
+
+/** A shift can begin so many days before the last calendar day of its labor. */
+const DAYS_AROUND = 2;
+/** Days that a card has at most. */
+const MOST_DAYS = 93;
+
+export type CardDays = { readonly firstDay: LocalDay; readonly lastDay: LocalDay };
+type Asked = { readonly from?: LocalDay; readonly to?: LocalDay };
+
+/** The days that are asked for: the week up to today where nothing is said. */
+export function cardDays({ from, to }: Asked, today: LocalDay): CardDays | RouteRefusal {
+  const firstDay = from ?? mondayOf(to ?? today);
+  const lastDay = to ?? Math.max(firstDay, today);
+  if (lastDay < firstDay || lastDay - firstDay >= MOST_DAYS)
+    return refuse('input.invalid', [
+      { field: 'to', message: `must lie within ${MOST_DAYS} days of the first` },
+    ]);
+  return { firstDay, lastDay: addDays(firstDay, lastDay - firstDay) };
+}
+
+/** One person's card as it is now, with what runs. */
+export function loadCard(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  { firstDay, lastDay }: CardDays,
+  now: Instant,
+): CardJson {
+  const span = {
+    from: facts.zone.startOf(addDays(firstDay, -DAYS_AROUND)),
+    to: facts.zone.startOf(addDays(lastDay, DAYS_AROUND + 1)),
+  };
+  const hours = loadHours(sql, firstDay, lastDay).filter((entry) => entry.technician === technician);
+  const timeline = loadPersonTimeline(sql, facts, technician, span, now);
+  const days = personCard({ ...timeline, hours }, { firstDay, lastDay }, facts);
+  const spanOf = ({ from, to, open, capped }: Pick<Presence, 'from' | 'to' | 'open' | 'capped'>) => ({
+    from,
+    to,
+    isOpen: open,
+    isTorn: capped,
+  });
+  const person = facts.technicians.get(technician);
+  const total = (of: 'attendedSeconds' | 'chargedSeconds') =>
+    sumSeconds(days.map((day) => ({ seconds: day[of] })));
+  return {
+    asOf: now,
+    technician,
+    name: person?.name ?? '',
+    number: person?.number ?? '',
+    firstDay,
+    lastDay,
+    attendedSeconds: total('attendedSeconds'),
+    chargedSeconds: total('chargedSeconds'),
+    days: days.map(({ shifts, breaks, stretches, lines, ...day }) => ({
+      ...day,
+      shifts: shifts.map(spanOf),
+      breaks: breaks.map(spanOf),
+      stretches: stretches.map((stint) => ({
+        ...spanOf(stint),
+        titles: stint.running.map(({ target }) => titleOf(facts, target)),
+      })),
+      lines: lines.map(({ target, seconds }) => ({
+        title: facts.tasks.get(target)?.title ?? titleOf(facts, target),
+        order: orderNumberOf(facts, target) ?? '',
+        seconds,
+      })),
+    })),
+  };
+}
+
+/** The route of anybody's card, for whoever puts time right. */
+export function mountCard(mount: Mount, { database, clock, facts }: LedgerContext): void {
+  mount('card', async ({ query: { technician, ...asked } }) => {
+    const known = await facts.get();
+    if (!known.technicians.has(technician)) return refuse('record.not_found');
+    const now = clock.now();
+    const days = cardDays(asked, known.zone.dayAt(now));
+    if ('code' in days) return days;
+    return ok(await readSql(database, (sql) => loadCard(sql, known, technician, days, now)));
+  });
+}
