@@ -20,7 +20,11 @@ export async function enterStations(em: EntityManager, firstDay: LocalDay, opens
   const at = Object.entries(STATIONS).flatMap(([workCenter, names]) =>
     names.map((name) => ({
       name,
-      settings: { workCenters: [centers.get(workCenter) ?? ''], mayOverride: true },
+      settings: {
+        workCenters: [centers.get(workCenter) ?? ''],
+        mayOverride: true,
+        takesNumbers: workCenter === 'Stripping and burn-out',
+      },
     })),
   );
   const stations = [

@@ -3,8 +3,16 @@ import { z } from 'zod';
 import { instant, entryId } from '../wire/index.ts';
 
 /** How somebody is known at a station: by a badge of ours, a card of their own that was bound, a badge with its PIN or with
- *  one that could not be looked at, or by their name alone. */
-export const KNOWN_BY = ['badge', 'card', 'badge-and-pin', 'pin-unchecked', 'name'] as const;
+ *  one that could not be looked at, by their name alone, or by their number, typed. */
+export const KNOWN_BY = [
+  'badge',
+  'card',
+  'badge-and-pin',
+  'pin-unchecked',
+  'name',
+  'number',
+  'number-and-pin',
+] as const;
 export type KnownBy = (typeof KNOWN_BY)[number];
 
 /** An entry as it stands now, with who made it, where, and every correction of it with what it changed. */

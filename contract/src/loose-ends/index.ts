@@ -4,6 +4,7 @@ export {
   chosenAnswersSchema,
   effectSchema,
   looseEndsSchema,
+  namedDaysSchema,
   undoSchema,
   withdrawSchema,
 } from './looseEnds.ts';

@@ -149,4 +149,17 @@ export const looseEndsSchema = z.object({
     }),
   ),
 });
+/** Days on which somebody was known at a station by the name that was touched, or the number typed, and nothing more. */
+export const namedDaysSchema = z.object({
+  days: z.array(
+    z.object({
+      technician: technicianId,
+      name: z.string(),
+      day,
+      /** How many scans say so, and where. */
+      times: z.number(),
+      stations: z.array(z.string()),
+    }),
+  ),
+});
 export type LooseEndsJson = DeepReadonly<z.output<typeof looseEndsSchema>>;

@@ -80,6 +80,8 @@ export const directorySchema = boardSchema.extend({
   people: z.array(
     z.object({
       technician: technicianId,
+      /** A device may keep an older directory without it. */
+      number: z.string().default(''),
       crew: z.string(),
       isLead: z.boolean(),
       hasPin: z.boolean(),

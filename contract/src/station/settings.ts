@@ -14,6 +14,7 @@ export const stationSettingsSchema = z.strictObject({
   divisions: names.default([]),
   machine: idText<'ResourceId'>().nullable(),
   mayType: z.boolean(),
+  takesNumbers: z.boolean().default(false),
   signsIn: z.boolean(),
   maxEarlierMinutes: z.int().min(0).max(720),
   mayReopen: z.boolean(),

@@ -1,3 +1,4 @@
+import { WAYS_KNOWN } from '@wergon/core/station';
 import { z } from 'zod';
 import { idText, instant, instantText, problemSchema } from '../wire/index.ts';
 import { stationSettingsSchema } from './settings.ts';
@@ -51,7 +52,7 @@ const envelope = {
   deviceAt: instantText,
   clockOffset: z.int().min(-MOST_OFFSET).max(MOST_OFFSET),
   /** How the person was known; absent where nobody had to be. */
-  identity: z.enum(['badge', 'badge-and-pin', 'pin-unchecked', 'name']).exactOptional(),
+  identity: z.enum(WAYS_KNOWN).exactOptional(),
 };
 
 /** One line of a batch: the entry is read on its own, so that one that cannot be read does not hold up the rest. */

@@ -10,7 +10,15 @@ import type { Answer, Question } from './question.ts';
 import type { StationSettings } from './settings.ts';
 
 /** How a person is known: by what, and whether their PIN was looked at. It stands in the envelope of what they do. */
-export type Identity = 'badge' | 'badge-and-pin' | 'pin-unchecked' | 'name';
+export const WAYS_KNOWN = [
+  'badge',
+  'badge-and-pin',
+  'pin-unchecked',
+  'name',
+  'number',
+  'number-and-pin',
+] as const;
+export type Identity = (typeof WAYS_KNOWN)[number];
 export type Person = {
   readonly technician: TechnicianId;
   readonly badge: BadgeId | null;

@@ -71,6 +71,8 @@ export type OrderBrief = { readonly quantity: number; readonly due: LocalDay | n
 export type Message = { readonly at: Instant; readonly by: string; readonly text: string };
 
 export type PersonBrief = {
+  /** Their worker number; empty for none. */
+  readonly number: string;
   readonly crew: string;
   readonly isLead: boolean;
   readonly hasPin: boolean;

@@ -20,15 +20,20 @@ import { blank, instantOf, refuse, show, sound, wait } from './show.ts';
 import { actionIntent, startDetailsOf, takeBackFor } from './handleIntent.ts';
 import type { Asked } from './handleIntent.ts';
 
+/** What somebody has shown of themselves: their badge, their name on the list, or the number that they typed. */
+export type Shown = { readonly badge: BadgeId } | 'name' | 'number';
+
 /** A badge: completes what was waiting for one, lets through what a lead may, signs in or out at a presence station,
  *  else shows where its owner stands. */
 export function handleBadge(
   state: StationState,
   id: TechnicianId,
-  badge: BadgeId | null,
+  shown: Shown,
   meta: InputMeta,
   context: StationContext,
 ): StationStep {
+  const badge = typeof shown === 'object' ? shown.badge : null;
+  const known = typeof shown === 'object' ? 'badge' : shown;
   const technician = context.directory.technicians.get(id);
   if (!technician) return refuse(state, 'station.unknown_code', '', meta, context);
   if (technician.hasLeft && context.isOnline)
@@ -40,12 +45,12 @@ export function handleBadge(
   if (conversation.step === 'asked' && conversation.person.technician === id)
     return { state: { ...state, said: null }, effects: [sound('question')] };
   const waiting = conversation.step === 'intent' ? conversation.intent : undefined;
-  const hasPin = badge !== null && (context.directory.people.get(id)?.hasPin ?? false);
+  const hasPin = shown !== 'name' && (context.directory.people.get(id)?.hasPin ?? false);
   const asksPin = hasPin && context.settings.identity === 'badge-pin';
   const person: Person = {
     technician: id,
     badge,
-    identity: badge === null ? 'name' : asksPin && !context.isOnline ? 'pin-unchecked' : 'badge',
+    identity: asksPin && !context.isOnline ? 'pin-unchecked' : known,
   };
   if (!asksPin || !context.isOnline) return identify(state, person, waiting, meta, context);
   const asked: Conversation = {
@@ -155,7 +160,8 @@ export function handlePin(
     const code = given === 'wrong' ? 'station.wrong_pin' : 'station.pin_wait';
     return refuse({ ...state, conversation: again }, code, '', meta, context);
   }
-  const identity = given === 'right' ? 'badge-and-pin' : 'pin-unchecked';
+  const known = person.identity === 'number' ? 'number-and-pin' : 'badge-and-pin';
+  const identity = given === 'right' ? known : 'pin-unchecked';
   const idle: StationState = { ...state, conversation: { step: 'idle' } };
   return identify(idle, { ...person, identity }, intent, meta, context);
 }

@@ -38,6 +38,8 @@ export function handleScan(state: StationState, scan: Scan, context: StationCont
   if (meaning && scan.source === 'typed' && !context.settings.mayType)
     return refuse(state, 'station.no_typing', '', meta, context);
   if (meaning) return applyMeaning(state, meaning, meta, context);
+  const worker = scan.source === 'typed' ? findWorker(state, text, context) : undefined;
+  if (worker) return handleBadge(state, worker, 'number', meta, context);
   const order = scan.source === 'typed' && findOrder(text, context);
   if (order) return handleIntent(state, work({ order }), meta, context);
   // Figures that a hand keyed may be a PIN for a screen that is gone: they are said no to, and kept nowhere.
@@ -48,6 +50,16 @@ export function handleScan(state: StationState, scan: Scan, context: StationCont
   return scan.source === 'typed'
     ? refuse(state, code, text, meta, context)
     : refuseCode(state, code, text, meta, context);
+}
+
+/** Whose number was typed, where that is a way to be known. While somebody stands here a number is
+ *  of an order, and a crew is made of badges. */
+function findWorker({ conversation }: StationState, text: string, context: StationContext) {
+  const { directory, settings } = context;
+  const isFree = conversation.step === 'idle' || conversation.step === 'intent';
+  if (!settings.mayType || !settings.takesNumbers || !isFree) return undefined;
+  const number = text.trim().toLowerCase();
+  return [...directory.people].find(([, { number: own }]) => own !== '' && own.toLowerCase() === number)?.[0];
 }
 
 /** The order of a number that was typed as it stands on paper. */
@@ -99,7 +111,7 @@ function applyMeaning(
 ): StationStep {
   switch (meaning.kind) {
     case 'badge':
-      return handleBadge(state, meaning.technician, meaning.badge, meta, context);
+      return handleBadge(state, meaning.technician, meaning, meta, context);
     case 'target':
       return handleIntent(state, work({ target: meaning.target }), meta, context);
     case 'order':
@@ -120,7 +132,7 @@ function applyMeaning(
         ...blank(state),
         conversation: { step: 'intent', intent: actionIntent(meaning.action, meta) },
       };
-      return handleBadge(waiting, meaning.technician, meaning.badge, meta, context);
+      return handleBadge(waiting, meaning.technician, meaning, meta, context);
     }
   }
 }

@@ -1,4 +1,4 @@
-export { IDLE } from './conversation.ts';
+export { IDLE, WAYS_KNOWN } from './conversation.ts';
 export type {
   Conversation,
   Effect,

@@ -395,6 +395,37 @@ test('a code that was typed where typing is forbidden is refused; a figure is no
   expect(play('ADA ORDER ~2', { mayType: false }).appended).toEqual(['ada work-start b']);
 });
 
+describe('a worker number that is typed', () => {
+  const numbered = withPerson('ada', { number: '101' });
+  const taken = { takesNumbers: true, directory: numbered } as const;
+  test.each<Row>([
+    ['~101 T1', ['ada work-start a'], 'ada', 'is as good as a badge'],
+    ['T1 ~101', ['ada work-start a'], 'idle', 'behind a task as well'],
+    ['CREW ~101 T1', [], 'crew', 'a crew is made of badges'],
+    ['~102 T1', [], 'intent', 'of nobody it is nothing'],
+    ['BO ~101 T1', ['bo work-start a'], 'bo', 'while somebody stands here it is none either'],
+  ])('%s: %j, then %s (%s)', check(taken));
+  test.each<Row>([['~101 T1', [], 'intent', 'nothing where the station takes none']])(
+    '%s: %j, then %s (%s)',
+    check({ directory: numbered }),
+  );
+  test.each<Row>([['~101 T1', [], 'intent', 'nor where nothing may be typed']])(
+    '%s: %j, then %s (%s)',
+    check({ ...taken, mayType: false }),
+  );
+
+  test('stands with what is recorded, with the PIN where one is asked for', () => {
+    const known = (words: string, more: object) =>
+      play(words, { ...taken, ...more }).effects.flatMap((each) =>
+        each.type === 'append' ? [each.identity] : [],
+      );
+    expect(known('~101 T1', {})).toEqual(['number']);
+    const secured = { identity: 'badge-pin', directory: withPerson('ada', { number: '101', hasPin: true }) };
+    expect(known('~101 =2026 pin:right T1', secured)).toEqual(['number-and-pin']);
+    expect(known('~101 T1', { ...secured, isOnline: false })).toEqual(['pin-unchecked']);
+  });
+});
+
 test('done names the others who are still on it', () => {
   const { said } = play('ADA T1 +9 BO T1 +9 ADA DONE').state;
   expect(said).toMatchObject({ kind: 'done', others: ['bo'] });

@@ -45,6 +45,8 @@ export type StationSettings = {
   readonly machine: ResourceId | null;
   /** Whether a code may be typed by hand. */
   readonly mayType: boolean;
+  /** Whether somebody may be known by their worker number, typed, where typing is allowed. */
+  readonly takesNumbers: boolean;
   /** Whether work that starts without a shift in signs in as well. */
   readonly signsIn: boolean;
   /** How far back a start may be set, in minutes. */
@@ -72,6 +74,7 @@ export const DEFAULT_STATION_SETTINGS: StationSettings = {
   divisions: [],
   machine: null,
   mayType: true,
+  takesNumbers: false,
   signsIn: false,
   maxEarlierMinutes: 30,
   mayReopen: true,

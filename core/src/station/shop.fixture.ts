@@ -85,6 +85,7 @@ const person = (id: string, hasLeft = false) => ({
 const brief = (more: Partial<PersonBrief> = {}): PersonBrief => ({
   crew: '',
   isLead: false,
+  number: '',
   hasPin: false,
   language: null,
   lastAt: null,

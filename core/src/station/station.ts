@@ -95,6 +95,6 @@ function touchName(
   const { conversation } = state;
   if (conversation.step === 'crew') return tickOff(state, conversation, technician, meta, context);
   return context.settings.identity === 'names'
-    ? handleBadge(state, technician, null, meta, context)
+    ? handleBadge(state, technician, 'name', meta, context)
     : refuse(state, 'station.nothing_asked', '', meta, context);
 }

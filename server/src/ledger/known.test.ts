@@ -46,6 +46,8 @@ test('how somebody was known stands with the scan, in the line and in the trail'
     [{ identity: 'badge-and-pin', via: [badge] }, 'badge-and-pin'],
     [{ identity: 'pin-unchecked', via: [badge] }, 'pin-unchecked'],
     [{ identity: 'name', via: [] }, 'name'],
+    [{ identity: 'number', via: [] }, 'number'],
+    [{ identity: 'number-and-pin', via: [] }, 'number-and-pin'],
     // Recorded before it was kept.
     [{}, null],
   ];

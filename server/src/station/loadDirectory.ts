@@ -184,6 +184,7 @@ async function loadPeople(
     return [
       {
         technician: id,
+        number: technician.number,
         crew: technician.crew,
         isLead: technician.isLead,
         hasPin: technician.pinHash != null,

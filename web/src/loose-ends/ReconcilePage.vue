@@ -6,11 +6,12 @@ import { computed, nextTick, ref } from 'vue';
 import { weekdayOf, addDays } from '@wergon/core/time';
 import type { ChosenAnswer } from '@wergon/contract/loose-ends';
 import { callRoute, sayDate, sayMonthDay, useDays, useDesk } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { CheckField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import AlikeLine from './AlikeLine.vue';
 import { findAlike, keyOf, queueOf } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
 import LooseEndLine from './LooseEndLine.vue';
+import NamedDays from './NamedDays.vue';
 import UndoBar from './UndoBar.vue';
 import OutsidePlanLine from './OutsidePlanLine.vue';
 import { useAnswers } from './useAnswers.ts';
@@ -46,6 +47,8 @@ const acceptThem = (ends: readonly LooseEndJson[], reason: string) =>
   accept({ ends: ends.map(keyOf), reason, seen: asked.value });
 const nameOf = (end: LooseEndJson) => Object.values(keyOf(end)).join(' ');
 const all = computed(() => query.data.value?.looseEnds ?? []);
+/** Whether days on which somebody was known by their name alone stand here instead. */
+const areNamedShown = ref(false);
 const accepted = computed(() => query.data.value?.accepted.length ?? 0);
 const found = computed(() => {
   const wanted = search.value.trim().toLowerCase();
@@ -110,88 +113,98 @@ const bars = computed(() =>
         <span v-if="accepted > 0"
           ><b>{{ accepted }}</b> {{ t('looseEnds.acceptedAs', { n: accepted }) }}</span
         >
+        <CheckField v-model="areNamedShown" class="named">{{
+          t('looseEnds.daysKnownByNameAlone')
+        }}</CheckField>
       </p>
-      <UndoBar :acts="acts" />
-      <p v-if="found.length < all.length" class="none" role="status">
-        {{ t('looseEnds.ofMatch', { n: found.length, n2: all.length, search }) }}
-        <BButton variant="quiet" size="sm" @click="search = ''">{{ t('common.showAll') }}</BButton>
-      </p>
-      <p v-if="all.length === 0" class="none">{{ t('looseEnds.noLooseEndsInTheseDaysEvery') }}</p>
-      <section v-if="alike.length > 0" :aria-label="t('looseEnds.similarCases')">
-        <h2 class="list-head">
-          {{ t('looseEnds.similarCases') }} <span>{{ t('looseEnds.answerAllAtOnceEachKeepsIts') }}</span>
-        </h2>
-        <ul>
-          <AlikeLine
-            v-for="ends in alike"
-            :key="`${ends[0]?.kind} ${ends[0]?.answers[0]?.reason}`"
-            :ends="ends"
-            :is-busy="isBusy"
-            @answer="answer"
-          />
-        </ul>
-      </section>
-      <section v-for="{ day, ends, lines, age } in days" :key="day">
-        <h2 class="list-head">
-          {{ sayDate(day) }}
-          <span
-            >{{ ends.length }}<template v-if="age > 0">, {{ t('looseEnds.old', { n: age }) }}</template></span
-          >
-        </h2>
-        <ul>
-          <template v-for="(line, i) in lines" :key="i">
-            <LooseEndLine
-              v-if="line.kind === 'one'"
-              :key="nameOf(line.end)"
-              :end="line.end"
-              :is-open="opened === nameOf(line.end)"
+      <NamedDays v-if="areNamedShown" :asked="asked" :search="search" />
+      <template v-else>
+        <UndoBar :acts="acts" />
+        <p v-if="found.length < all.length" class="none" role="status">
+          {{ t('looseEnds.ofMatch', { n: found.length, n2: all.length, search }) }}
+          <BButton variant="quiet" size="sm" @click="search = ''">{{ t('common.showAll') }}</BButton>
+        </p>
+        <p v-if="all.length === 0" class="none">{{ t('looseEnds.noLooseEndsInTheseDaysEvery') }}</p>
+        <section v-if="alike.length > 0" :aria-label="t('looseEnds.similarCases')">
+          <h2 class="list-head">
+            {{ t('looseEnds.similarCases') }} <span>{{ t('looseEnds.answerAllAtOnceEachKeepsIts') }}</span>
+          </h2>
+          <ul>
+            <AlikeLine
+              v-for="ends in alike"
+              :key="`${ends[0]?.kind} ${ends[0]?.answers[0]?.reason}`"
+              :ends="ends"
               :is-busy="isBusy"
-              @open="opened = nameOf(line.end)"
-              @answer="(chosen, words) => answerAndGoOn([chosen], words)"
-              @accept="acceptThem"
+              @answer="answer"
             />
-            <OutsidePlanLine v-else :ends="line.ends" :is-busy="isBusy" @accept="acceptThem" />
-          </template>
-        </ul>
-      </section>
-      <p v-if="drawn.length < found.length" class="none">
-        {{ t('looseEnds.olderOnesAreNotShown', { n: found.length - drawn.length }) }}
-        <BButton variant="quiet" size="sm" @click="isAllShown = true">{{
-          t('looseEnds.showThemAll')
-        }}</BButton>
-      </p>
-      <section v-if="accepted > 0">
-        <h2 class="list-head">
-          {{ t('looseEnds.acceptedAsTheyAre') }} <span>{{ accepted }}</span>
-        </h2>
-        <ul>
-          <li v-for="each in query.data.value.accepted" :key="each.id">
-            <b>{{ each.name ?? t('looseEnds.somebody') }}</b>
-            {{
-              t('looseEnds.acceptedOn', {
-                kind: each.kind.replaceAll('-', ' '),
-                day: sayDate(each.day),
-                reason: each.reason,
-              })
-            }}
-            <span class="quiet">{{ each.by }}</span>
-            <BButton
-              v-if="desk.may('ledger.correct')"
-              variant="quiet"
-              size="sm"
-              :disabled="isBusy"
-              @click="withdraw(each.id)"
+          </ul>
+        </section>
+        <section v-for="{ day, ends, lines, age } in days" :key="day">
+          <h2 class="list-head">
+            {{ sayDate(day) }}
+            <span
+              >{{ ends.length
+              }}<template v-if="age > 0">, {{ t('looseEnds.old', { n: age }) }}</template></span
             >
-              {{ t('common.reopen') }}
-            </BButton>
-          </li>
-        </ul>
-      </section>
+          </h2>
+          <ul>
+            <template v-for="(line, i) in lines" :key="i">
+              <LooseEndLine
+                v-if="line.kind === 'one'"
+                :key="nameOf(line.end)"
+                :end="line.end"
+                :is-open="opened === nameOf(line.end)"
+                :is-busy="isBusy"
+                @open="opened = nameOf(line.end)"
+                @answer="(chosen, words) => answerAndGoOn([chosen], words)"
+                @accept="acceptThem"
+              />
+              <OutsidePlanLine v-else :ends="line.ends" :is-busy="isBusy" @accept="acceptThem" />
+            </template>
+          </ul>
+        </section>
+        <p v-if="drawn.length < found.length" class="none">
+          {{ t('looseEnds.olderOnesAreNotShown', { n: found.length - drawn.length }) }}
+          <BButton variant="quiet" size="sm" @click="isAllShown = true">{{
+            t('looseEnds.showThemAll')
+          }}</BButton>
+        </p>
+        <section v-if="accepted > 0">
+          <h2 class="list-head">
+            {{ t('looseEnds.acceptedAsTheyAre') }} <span>{{ accepted }}</span>
+          </h2>
+          <ul>
+            <li v-for="each in query.data.value.accepted" :key="each.id">
+              <b>{{ each.name ?? t('looseEnds.somebody') }}</b>
+              {{
+                t('looseEnds.acceptedOn', {
+                  kind: each.kind.replaceAll('-', ' '),
+                  day: sayDate(each.day),
+                  reason: each.reason,
+                })
+              }}
+              <span class="quiet">{{ each.by }}</span>
+              <BButton
+                v-if="desk.may('ledger.correct')"
+                variant="quiet"
+                size="sm"
+                :disabled="isBusy"
+                @click="withdraw(each.id)"
+              >
+                {{ t('common.reopen') }}
+              </BButton>
+            </li>
+          </ul>
+        </section>
+      </template>
     </template>
   </DeskFrame>
 </template>
 
 <style scoped>
+.named {
+  margin-left: auto;
+}
 .days span {
   position: absolute;
   top: 0;

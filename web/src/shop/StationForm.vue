@@ -28,6 +28,7 @@ const COUNTS = [
 ] as const;
 const FLAGS = [
   { field: 'mayType', label: t('shop.codesMayBeTyped') },
+  { field: 'takesNumbers', label: t('shop.aWorkerNumberTypedIsAsGood') },
   { field: 'signsIn', label: t('shop.startingWorkSignsIn') },
   { field: 'mayReopen', label: t('shop.aFinishedTaskMayBeTakenUpAgain') },
   { field: 'mayOverride', label: t('shop.aLeadsBadgeMayLetThroughWhat') },

@@ -25,6 +25,7 @@ const STATES = {
 const LEAD: PersonBrief = {
   crew: 'Night',
   isLead: true,
+  number: '',
   hasPin: false,
   language: null,
   lastAt: null,

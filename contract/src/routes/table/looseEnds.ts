@@ -4,6 +4,7 @@ import {
   chosenAnswersSchema,
   effectSchema,
   looseEndsSchema,
+  namedDaysSchema,
   undoSchema,
   withdrawSchema,
 } from '../../loose-ends/index.ts';
@@ -18,6 +19,14 @@ export const LOOSE_ENDS_ROUTES = {
     summary: 'Loose ends: of labor, and what stations add to them',
     query: days,
     response: looseEndsSchema,
+  },
+  namedDays: {
+    method: 'get',
+    path: '/api/reconcile/named',
+    caller: 'reconcile.see',
+    summary: 'Days on which somebody was known by a name or a number alone',
+    query: days,
+    response: namedDaysSchema,
   },
   previewAnswer: {
     method: 'post',

@@ -86,4 +86,10 @@ export const looseEnds: Translation['looseEnds'] = {
     'hat um {time} {code} gescannt, einen unbekannten Code: herausfinden, was gescannt wurde.',
   scannedOftenLastAtAnUnknownCode:
     'hat {code} {times}-mal gescannt, zuletzt um {time}, einen unbekannten Code: herausfinden, was gescannt wurde.',
+  daysKnownByNameAlone: 'Tage, an denen nur der Name bekannt war',
+  scansSo: 'Scans',
+  where: 'Wo',
+  nobodyProvedWhoTheyWere:
+    'An diesen Tagen war jemand an einer Station nur durch den berührten Namen oder die getippte Nummer bekannt.',
+  everybodyShowedABadge: 'Alle haben einen Ausweis oder eine PIN gezeigt.',
 };

@@ -53,6 +53,7 @@ export const shop: Translation['shop'] = {
   aStartMayBeSetBackByInMinutes: 'Ein Beginn darf zurückgesetzt werden um, in Minuten',
   screenClearsAfterABadgeInSeconds: 'Bildschirm wird leer nach einem Ausweis, in Sekunden',
   screenClearsAfterAnActInSeconds: 'Bildschirm wird leer nach einer Aktion, in Sekunden',
+  aWorkerNumberTypedIsAsGood: 'Statt eines Ausweises darf die Personalnummer getippt werden',
   codesMayBeTyped: 'Codes dürfen getippt werden',
   startingWorkSignsIn: 'Arbeit beginnen meldet an',
   aFinishedTaskMayBeTakenUpAgain: 'ein fertiger Arbeitsgang darf wieder aufgenommen werden',

@@ -208,6 +208,8 @@ export const knownBy: Translation['knownBy'] = {
   'badge-and-pin': 'Ausweis und PIN',
   'pin-unchecked': 'Ausweis, PIN nicht geprüft',
   name: 'Namen allein',
+  number: 'getippter Nummer',
+  'number-and-pin': 'Nummer und PIN',
 };
 
 export const reaches: Translation['reaches'] = {

@@ -82,4 +82,10 @@ export const looseEnds = {
   scannedAtAnUnknownCode: 'scanned {code} at {time}, an unknown code: find out what was scanned.',
   scannedOftenLastAtAnUnknownCode:
     'scanned {code} {times} times, last at {time}, an unknown code: find out what was scanned.',
+  daysKnownByNameAlone: 'days known by name alone',
+  scansSo: 'Scans',
+  where: 'Where',
+  nobodyProvedWhoTheyWere:
+    'On these days somebody was known at a station by the name they touched or the number they typed, and nothing more.',
+  everybodyShowedABadge: 'Everybody showed a badge or a PIN.',
 } as const;

@@ -51,6 +51,7 @@ export const shop = {
   aStartMayBeSetBackByInMinutes: 'A start may be set back by, in minutes',
   screenClearsAfterABadgeInSeconds: 'Screen clears after a badge, in seconds',
   screenClearsAfterAnActInSeconds: 'Screen clears after an act, in seconds',
+  aWorkerNumberTypedIsAsGood: 'A worker number may be typed in place of a badge',
   codesMayBeTyped: 'codes may be typed',
   startingWorkSignsIn: 'starting work signs in',
   aFinishedTaskMayBeTakenUpAgain: 'a finished task may be taken up again',

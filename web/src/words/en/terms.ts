@@ -192,6 +192,8 @@ export const knownBy = {
   'badge-and-pin': 'badge and PIN',
   'pin-unchecked': 'badge, PIN not checked',
   name: 'name alone',
+  number: 'number typed',
+  'number-and-pin': 'number and PIN',
 } as const;
 
 /** Whose time a role touches. */
