@@ -1,4 +1,5 @@
-import { sampleId, technicianId } from './ids.ts';
+import { sampleId, targetId, technicianId } from './ids.ts';
+import { REASONS } from './sampleLists.ts';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { parseRate } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
@@ -247,7 +248,7 @@ async function recordAll(
           action: entry.id,
           deviceAt: formatInstant(toInstant(at)),
           clockOffset: 0,
-          entry,
+          entry: withReason(entry),
         };
         return context.journal.append({ kind: 'station', id: stationId(station) }, readBatch([line]));
       }),
@@ -264,3 +265,18 @@ async function recordAll(
 const hasForgottenBadge = (technician: string | undefined, at: number): boolean =>
   technician === technicianId('t8') &&
   Math.abs(at - (unwrap(parseInstant(OPENS_AT)) - 5 * 86_400)) < 10 * 3600;
+
+/** Why work stood still or was done again, as the stations ask. */
+function withReason<E extends { readonly id: string; readonly type: string }>(entry: E): E {
+  if (entry.type !== 'work-start') return entry;
+  const { workType, targets } = entry as { workType?: string; targets?: readonly string[] };
+  const list =
+    workType === 'rework'
+      ? 'rework-reason'
+      : targets?.includes(targetId('waiting'))
+        ? 'down-reason'
+        : undefined;
+  if (list === undefined) return entry;
+  const reasons = REASONS[list];
+  return { ...entry, reason: reasons[entry.id.charCodeAt(entry.id.length - 1) % reasons.length] };
+}

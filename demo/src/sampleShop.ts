@@ -90,6 +90,7 @@ export const ACTIVITIES = [
     counts: true,
     isPaid: true,
     division: '',
+    takesWork: 'down',
   },
   {
     id: 'cleaning',

@@ -26,6 +26,9 @@ export const scanSchema = z.object({
   author: z.string(),
   /** `null` where nobody had to be known. */
   knownBy: z.enum(KNOWN_BY).nullable(),
+  /** Why work stood still or was done once more, and on which machine it was, by its name. */
+  reason: z.string().nullable(),
+  machine: z.string().nullable(),
   /** The lead whose badge let it through. */
   letThroughBy: z.string().nullable(),
   corrections: z.array(

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { isKeepable } from '@wergon/core/people';
 import { amountText, dayText, hoursText } from '../wire/index.ts';
 
 const positiveHours = hoursText.refine((hours) => hours.numerator > 0n, 'must be above zero');
@@ -23,10 +24,17 @@ export const payRecordSchema = z
     /** The grade at whose standard rate their work is shown to whoever may not see rates. */
     grade: z.string().min(1).max(200).nullable().exactOptional(),
   })
-  .superRefine(({ per, hoursPerYear, burden }, context) => {
+  .superRefine((record, context) => {
+    const { per, hoursPerYear, burden } = record;
     const isNeeded = per === 'year' || burden.some(({ kind }) => kind === 'perYear');
     if (isNeeded && !hoursPerYear)
       context.addIssue({ code: 'custom', path: ['hoursPerYear'], message: 'required with a yearly amount' });
+    else if (!isKeepable(record))
+      context.addIssue({
+        code: 'custom',
+        path: ['base'],
+        message: 'comes with its burden to more than 1000000 an hour',
+      });
   });
 export type PayRecord = z.input<typeof payRecordSchema>;
 

@@ -5,6 +5,7 @@ import type { RouteName } from './routes.ts';
 /** A body as a page would send it; each row below changes one thing about it. */
 const GOOD = {
   signIn: { userName: 'sol', password: 'long enough' },
+  addRate: { record: { from: '2026-03-02', per: 'hour', base: '31.50' } },
   addRole: { name: 'Night lead', rights: ['floor.see'], reach: 'crew' },
   addUser: { name: 'Sol', userName: 'sol', password: 'a long password', roles: ['lead'], seesRates: false },
   editTape: {
@@ -95,6 +96,7 @@ test.each<[name: keyof typeof GOOD, path: string, value: unknown, why: string]>(
   ['signIn', 'password', '', 'no password at all'],
   ['signIn', 'userName', 7, 'a name that is a number'],
   ['addUser', 'password', 'short', 'a password that is easily guessed'],
+  ['addRate', 'record.base', '1000000.01', 'an hour of more than a million'],
   ['addUser', 'roles', [], 'no role'],
   ['addUser', 'roles', ['lead', 'lead'], 'a role twice'],
   ['addRole', 'rights.1', 'shop.own', 'a right that is none'],

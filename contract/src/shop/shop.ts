@@ -3,7 +3,7 @@ import { PAY_PERIOD_KINDS } from '@wergon/core/pay';
 import { parseDay } from '@wergon/core/time';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
 import { ACTIONS } from '@wergon/core/scan';
-import { WORK_TYPES } from '@wergon/core/work';
+import { REASON_KINDS, WORK_TYPES } from '@wergon/core/work';
 import { amountText, day, dayText, instant, onceId } from '../wire/index.ts';
 
 const name = z.string().trim().min(1).max(80);
@@ -135,8 +135,10 @@ export const settingsSchema = z.strictObject({
     .strictObject({
       /** Whether a task that is assigned may be started by nobody else. */
       isAssignedOnly: z.boolean(),
+      /** What stations ask the reason of. */
+      asksWhy: z.array(z.enum(REASON_KINDS)).max(REASON_KINDS.length).default(['scrap']),
     })
-    .default({ isAssignedOnly: false }),
+    .default({ isAssignedOnly: false, asksWhy: ['scrap'] }),
   reconcile: z.strictObject({
     /** Gaps shorter than this are answered by the shop's rule: nobody has to decide on them. 0: none are. */
     answeredGapMinutes: z.int().min(0).max(60),
@@ -150,7 +152,7 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: false },
   desk: { signOutMinutes: 60 },
   backup: { hour: 2, keep: 14 },
-  work: { isAssignedOnly: false },
+  work: { isAssignedOnly: false, asksWhy: ['scrap'] },
   reconcile: { answeredGapMinutes: 0 },
 };
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LANGUAGES, PERSON_ACTS } from '@wergon/core/station';
-import { WORK_TYPES } from '@wergon/core/work';
+import { REASON_KINDS, WORK_TYPES } from '@wergon/core/work';
 import { boardChangesSchema, boardSchema } from '../floor/index.ts';
 import { REPORT_KINDS, REPORT_TIMES } from '../work/index.ts';
 import {
@@ -101,7 +101,8 @@ export const directorySchema = boardSchema.extend({
     }),
   ),
   belongs: z.array(z.object({ workType: z.enum(WORK_TYPES), activity: targetId })),
-  scrapReasons: z.array(z.string()),
+  /** A device may keep an older directory without it. */
+  reasons: z.array(z.object({ kind: z.enum(REASON_KINDS), names: z.array(z.string()) })).default([]),
   /** Whether a task that is assigned may be started by nobody else; a device may keep an older directory without it. */
   isAssignedOnly: z.boolean().default(false),
   /** Entries whose forgotten end somebody has spoken of already. */

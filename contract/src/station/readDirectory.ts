@@ -14,7 +14,7 @@ export function readDirectory(directory: DeepReadonly<Directory>): StationDirect
     people: new Map(directory.people.map(({ technician, ...person }) => [technician, person])),
     resources: new Map(directory.resources.map(({ id, ...resource }) => [id, resource])),
     belongs: new Map(directory.belongs.map(({ workType, activity }) => [workType, activity])),
-    scrapReasons: directory.scrapReasons,
+    reasons: new Map(directory.reasons.map(({ kind, names }) => [kind, names])),
     isAssignedOnly: directory.isAssignedOnly,
     proposed: new Set(directory.proposed),
     remembered: [],

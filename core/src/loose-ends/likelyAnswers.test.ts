@@ -156,7 +156,9 @@ describe('likely answers', () => {
           });
           for (const { changes } of offered) {
             const after = derive([...entries, ...withIds(changes)], THE_END).looseEnds;
-            expect(after.filter(isSame(end))).toEqual([]);
+            // Two that are alike to the second are answered one after the other.
+            const alike = looseEnds.filter(isSame(end)).length;
+            expect(after.filter(isSame(end))).toHaveLength(alike - 1);
           }
         }
       }),

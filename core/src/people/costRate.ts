@@ -57,6 +57,13 @@ function partsOf({ per, base, hoursPerYear = fraction(0n), burden }: RateRecord)
   return [basePerHour, ...burden.map(perHour)];
 }
 
+/** The most that an hour of anybody can cost: beyond it somebody has mistyped, and sums would no longer be exact. */
+const MOST_PER_HOUR = 1_000_000;
+
+/** Whether what a record comes to per hour is a rate that can be kept. Throws `Defect` as `costRatesOf` does. */
+export const isKeepable = (record: RateRecord): boolean =>
+  compareFractions(partsOf(record).reduce(addFractions), fraction(BigInt(MOST_PER_HOUR))) <= 0;
+
 /** How the cost of an hour comes about, line by line. */
 export type ExplainedRate = { readonly base: Rate; readonly burden: readonly Rate[]; readonly total: Rate };
 

@@ -5,7 +5,7 @@ import { parseDay, toDay } from '../time/day.ts';
 import type { LocalDay } from '../time/day.ts';
 import { createZone } from '../time/zone.ts';
 import { checkPattern, plannedOn, plannedSeconds, plannedSpan } from './pattern.ts';
-import { costRatesOf, explainRate } from './costRate.ts';
+import { costRatesOf, explainRate, isKeepable } from './costRate.ts';
 import type { BurdenItem, RateRecord } from './costRate.ts';
 import type { PatternWeek, ShiftPlan } from './pattern.ts';
 
@@ -58,6 +58,22 @@ describe('how a cost rate comes about', () => {
     ]).toEqual([base, burden, total]);
   });
 
+  test.each<[record: Partial<RateRecord>, kept: boolean]>([
+    [{ base: fraction(1_000_000n) }, true],
+    [{ base: fraction(1_000_000n), burden: [{ kind: 'perHour', value: fraction(1n, 100n) }] }, false],
+    [{ base: fraction(600_000n), burden: [{ kind: 'percent', value: fraction(70n) }] }, false],
+    [
+      {
+        base: fraction(10n),
+        hoursPerYear: fraction(1n, 10_000n),
+        burden: [{ kind: 'perYear', value: fraction(1_000n) }],
+      },
+      false,
+    ],
+  ])('%#: what comes to more than a million an hour is not kept', (given, isKept) =>
+    expect(isKeepable(record(given))).toBe(isKept),
+  );
+
   const amount = fc
     .tuple(fc.bigInt({ min: 0n, max: 10_000_000n }), fc.constantFrom(1n, 3n, 7n, 100n))
     .map(([numerator, denominator]) => fraction(numerator, denominator));
@@ -70,6 +86,7 @@ describe('how a cost rate comes about', () => {
         fc.constantFrom<'hour' | 'year'>('hour', 'year'),
         (base, burden, per) => {
           const given = record({ base, per, hoursPerYear: fraction(1757n), burden: burden as BurdenItem[] });
+          fc.pre(isKeepable(given));
           const { base: first, burden: rest, total } = explainRate(given);
           expect(rest.reduce<number>((a, b) => a + b, first)).toBe(total);
           expect(total).toBe(costRatesOf([given])[0]?.rate);

@@ -43,6 +43,7 @@ export function answerOption(intent: Intent, question: Question, option: Option)
     case 'instant':
       return { kind: 'propose', ended: option.at };
     case 'reason':
+      if (question.kind === 'why') return work(intent, { reason: option.reason });
       return question.kind === 'report'
         ? report(intent, question, {
             kind: 'pieces',
@@ -85,6 +86,8 @@ function answerWord(
     case 'beside-the-job':
       return work(intent, { isOutside: true });
     case 'skip':
+      // The time counts all the same: a reason can always be left out.
+      if (question.kind === 'why') return work(intent, { reason: null });
       return question.kind === 'report' ? skip(intent, question) : { kind: 'drop' };
     case 'send':
       return intent.kind === 'request' ? { kind: 'go', intent: { ...intent, text: '' } } : { kind: 'drop' };

@@ -58,6 +58,7 @@ function checkIntent(
         choice(outsideEstimate(intent, context)) ??
         alreadyOn(intent, standing) ??
         choice(missingMachine(intent, context)) ??
+        choice(missingReason(intent, context)) ??
         choice(missingStart(intent, standing, context)) ??
         missingReport(intent, reportsOfStart(intent, standing), context, asks) ??
         NOTHING
@@ -200,6 +201,18 @@ function missingMachine(
   return choices.length === 1
     ? { kind: 'fill', intent: { ...intent, machine: only } }
     : ask({ kind: 'which-machine', choices });
+}
+
+/** Why work stands still or is done once more, where the shop wants to know that. */
+function missingReason(
+  { target, workType, reason }: WorkIntent,
+  { directory }: StationContext,
+): IntentCheck | undefined {
+  const known = target && directory.targets.get(target);
+  if (!known || reason !== undefined) return undefined;
+  const isWaiting = known.kind === 'activity' && directory.belongs.get('down') === known.id;
+  const why = isWaiting ? 'down' : workType === 'down' || workType === 'rework' ? workType : undefined;
+  return why && (directory.reasons.get(why) ?? []).length > 0 ? ask({ kind: 'why', why }) : undefined;
 }
 
 /** How far back a start may be set, in whole minutes: within the station's limit, and not before their last entry. */

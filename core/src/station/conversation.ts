@@ -47,6 +47,8 @@ export type WorkIntent = StartDetails & {
   readonly override?: TechnicianId;
   /** The kind of work lies outside the order's estimate, and is meant so. */
   readonly isOutside?: boolean;
+  /** Why work stands still or is done once more; `null` where that was left out. */
+  readonly reason?: string | null;
   /** More was said of a start just made: it is made anew, from the same instant. */
   readonly replaces?: Act;
   readonly answers: readonly Answer[];

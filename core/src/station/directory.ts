@@ -6,7 +6,7 @@ import type { TechnicianId } from '../people/index.ts';
 import type { Brand } from '../result/index.ts';
 import { toSeconds } from '../time/index.ts';
 import type { Instant, LocalDay } from '../time/index.ts';
-import type { WorkOrderId, WorkType } from '../work/index.ts';
+import type { ReasonKind, WorkOrderId, WorkType } from '../work/index.ts';
 import type { PersonAct } from './personAct.ts';
 import type { FloorEntry } from './floorEntry.ts';
 import { isFloorEntry } from './floorEntry.ts';
@@ -115,7 +115,8 @@ export type StationDirectory = Board & {
   readonly resources: ReadonlyMap<ResourceId, Resource>;
   /** Where time of a kind belongs that an order's estimate leaves out. */
   readonly belongs: ReadonlyMap<WorkType, TargetId>;
-  readonly scrapReasons: readonly string[];
+  /** Reasons to choose from, of what the shop wants to know the reason of. */
+  readonly reasons: ReadonlyMap<ReasonKind, readonly string[]>;
   /** Whether a task that is assigned may be started by nobody else. */
   readonly isAssignedOnly: boolean;
   /** Entries whose forgotten end has been proposed here already. */

@@ -102,7 +102,7 @@ function start(
   entryId: EntryId,
   { directory, settings }: StationContext,
 ): ActOutcome | undefined {
-  const { target, workType = 'run', isJoin = false, machine, override } = intent;
+  const { target, workType = 'run', isJoin = false, machine, override, reason } = intent;
   if (target === undefined) return undefined;
   const minutesBack = typeof intent.minutesBack === 'number' ? intent.minutesBack : 0;
   const at = toInstant(now - minutesBack * SECONDS_PER_MINUTE);
@@ -126,6 +126,7 @@ function start(
       targets: [target],
       ...(workType === 'run' ? {} : { workType }),
       ...(isJoin && left.length > 0 ? { join: true } : {}),
+      ...(reason == null ? {} : { reason }),
       ...(machine === undefined ? {} : { machine }),
       ...(override === undefined ? {} : { override }),
     },

@@ -199,6 +199,8 @@ function endAnswer(
   const { question, intent } = conversation;
   // Without the PIN that was asked for nothing is done for this person.
   if (question.kind === 'pin') return { state: blank(state), effects: [sound('refused')] };
+  if (question.kind === 'why')
+    return answer(state, conversation, { option: { kind: 'word', word: 'skip' } }, meta, context);
   return question.kind === 'report'
     ? follow(state, conversation, skip(intent, question), meta, context)
     : follow(state, conversation, { kind: 'drop' }, meta, context);

@@ -1,6 +1,6 @@
 import type { EntryId, TargetId } from '../ledger/index.ts';
 import type { Instant } from '../time/index.ts';
-import type { WorkType } from '../work/index.ts';
+import type { ReasonKind, WorkType } from '../work/index.ts';
 import type { StationRefusal } from './conversation.ts';
 import type { ResourceId, StationDirectory, TaskReport } from './directory.ts';
 import type { RequestKind } from './floorEntry.ts';
@@ -36,6 +36,8 @@ export type Question =
     }
   /** Refused, but a lead may let it through with their badge. */
   | { readonly kind: 'override'; readonly code: StationRefusal; readonly text: string }
+  /** Why work stands still, or is done once more. */
+  | { readonly kind: 'why'; readonly why: 'down' | 'rework' }
   | { readonly kind: 'earlier'; readonly most: number }
   | {
       readonly kind: 'report';
@@ -86,8 +88,10 @@ export const partOf = ({
 /** The answers that a question offers, in the order of their number keys. */
 export function optionsOf(
   question: Question,
-  { scrapReasons }: Pick<StationDirectory, 'scrapReasons'>,
+  { reasons }: Pick<StationDirectory, 'reasons'>,
 ): readonly Option[] {
+  const offered = (kind: ReasonKind) =>
+    (reasons.get(kind) ?? []).map((reason): Option => ({ kind: 'reason', reason }));
   switch (question.kind) {
     case 'which-task':
     case 'which-activity':
@@ -105,6 +109,8 @@ export function optionsOf(
         : [word('beside-the-job'), word('no')];
     case 'override':
       return [word('no')];
+    case 'why':
+      return [...offered(question.why), word('skip')];
     case 'earlier':
       return MINUTES_BACK.filter((minutes) => minutes <= question.most).map((minutes): Option => ({
         kind: 'minutes',
@@ -112,8 +118,7 @@ export function optionsOf(
       }));
     case 'report': {
       // A reason can always be left out: the pieces that were counted must not be lost for want of a word.
-      if (partOf(question) === 'reason')
-        return [...scrapReasons.map((reason): Option => ({ kind: 'reason', reason })), word('skip')];
+      if (partOf(question) === 'reason') return [...offered('scrap'), word('skip')];
       return question.report.maySkip ? [word('skip')] : [];
     }
     case 'forgot':

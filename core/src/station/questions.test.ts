@@ -395,6 +395,52 @@ test('a code that was typed where typing is forbidden is refused; a figure is no
   expect(play('ADA ORDER ~2', { mayType: false }).appended).toEqual(['ada work-start b']);
 });
 
+describe('why work stands still or is done again', () => {
+  const asked = {
+    directory: {
+      ...directory,
+      belongs: new Map([['down', target('meeting')]] as const),
+      reasons: new Map([
+        ['down', ['No material', 'Oven stopped']],
+        ['rework', ['Drawing wrong']],
+      ] as const),
+    },
+  };
+  test.each<Row>([
+    ['ADA REWORK T1', [], 'asked why', 'rework is asked the reason of'],
+    ['ADA REWORK T1 #1', ['ada work-start a rework Drawing wrong'], 'ada', 'which is chosen'],
+    ['REWORK T1 ADA #1', ['ada work-start a rework Drawing wrong'], 'idle', 'whatever was scanned first'],
+    ['ADA REWORK T1 SKIP', ['ada work-start a rework'], 'ada', 'or left out: the time counts all the same'],
+    ['ADA T1', ['ada work-start a'], 'ada', 'plain work needs no reason'],
+    ['ADA MEETING', [], 'asked why', 'what waiting is put on is asked it too'],
+    [
+      'ADA MEETING #2',
+      ['ada work-start meeting Oven stopped'],
+      'ada',
+      'from the same list as standing still',
+    ],
+    [
+      'CREW ADA BO REWORK T1',
+      ['ada work-start a rework', 'bo work-start a rework'],
+      'crew',
+      'a crew is asked nothing',
+    ],
+  ])('%s: %j, then %s (%s)', check(asked));
+
+  const reasonsOf = (words: string) =>
+    play(words, asked).effects.flatMap((each) =>
+      each.type === 'append' ? ['reason' in each.entry ? each.entry.reason : null] : [],
+    );
+  test('stands with the start', () => {
+    expect(reasonsOf('ADA REWORK T1 #1')).toEqual(['Drawing wrong']);
+    expect(reasonsOf('ADA REWORK T1 SKIP')).toEqual([null]);
+  });
+  test('what has no reasons in its list is not asked', () => {
+    const none = { directory: { ...directory, reasons: new Map([['rework', []]] as const) } };
+    expect(play('ADA REWORK T1', none).appended).toEqual(['ada work-start a rework']);
+  });
+});
+
 describe('a worker number that is typed', () => {
   const numbered = withPerson('ada', { number: '101' });
   const taken = { takesNumbers: true, directory: numbered } as const;

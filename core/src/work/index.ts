@@ -10,5 +10,5 @@ export { sumInstructions } from './stepHours.ts';
 export type { StepHours } from './stepHours.ts';
 export { chooseSteps, isMeantFor } from './standard.ts';
 export type { OrderSubject, StandardId, StandardScope } from './standard.ts';
-export { WORK_TYPES, withAlwaysIncluded } from './workType.ts';
-export type { WorkType } from './workType.ts';
+export { REASON_KINDS, WORK_TYPES, withAlwaysIncluded } from './workType.ts';
+export type { ReasonKind, WorkType } from './workType.ts';

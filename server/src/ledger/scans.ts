@@ -29,6 +29,7 @@ export function loadScan(sql: Sql, id: EntryId, names: Names): ScanJson {
   if (!original) throw new Defect(`a stint of entry ${id}, which is not recorded`);
   const entry = effective && readLaborEntry(effective.body);
   let before = readFields(original.body);
+  const now = effective ? readFields(effective.body) : before;
   return {
     id,
     seq: original.seq,
@@ -36,6 +37,8 @@ export function loadScan(sql: Sql, id: EntryId, names: Names): ScanJson {
     at: entry && 'at' in entry ? entry.at : null,
     ...around(original.envelope, names),
     knownBy: knownBy(sql, readEnvelope(original.envelope)),
+    reason: sayValue(now['reason']) || null,
+    machine: machineOf(sql, now['machine']),
     letThroughBy: letThroughBy(sql, before['override']),
     corrections: corrections.map(({ type, body, envelope }) => {
       const { author, recordedAt } = around(envelope, names);
@@ -62,6 +65,13 @@ const around = (envelope: string, names: Names) => {
   const { author, recordedAt, source } = readEnvelope(envelope);
   return { author: names.get(author.id) ?? author.id, recordedAt: readInstant(recordedAt), source };
 };
+
+/** A machine by its name. */
+function machineOf(sql: Sql, id: unknown): string | null {
+  if (typeof id !== 'string') return null;
+  const [machine] = sql.all<{ name: string }>('select "name" from "resource" where "id" = ?', [id]);
+  return machine?.name ?? id;
+}
 
 /** A value of an entry's field as text; empty for none. */
 export const sayValue = (value: unknown): string =>

@@ -31,7 +31,7 @@ type Details = DeepReadonly<
     | 'people'
     | 'resources'
     | 'belongs'
-    | 'scrapReasons'
+    | 'reasons'
     | 'isAssignedOnly'
     | 'notices'
   >
@@ -79,9 +79,10 @@ export async function loadDetails(
   const today = facts.zone.dayAt(now);
   const resources = await em.find(ResourceEntity, { isOff: false });
   const activities = await em.find(ActivityEntity, { isOff: false });
+  const { isAssignedOnly, asksWhy } = settingsOf(facts.shop).work;
   const reasons = await em.find(
     ListItemEntity,
-    { list: 'scrap-reason', isOff: false },
+    { list: { $in: asksWhy.map((kind) => `${kind}-reason` as const) }, isOff: false },
     { orderBy: { name: 1 } },
   );
   const notices = (await em.findAll(NoticeEntity, { orderBy: { at: -1 } })).filter(
@@ -114,8 +115,11 @@ export async function loadDetails(
       takesWork == null ? [] : [{ workType: takesWork, activity: id }],
     ),
     proposed: moves.proposed,
-    scrapReasons: reasons.map(({ name }) => name),
-    isAssignedOnly: settingsOf(facts.shop).work.isAssignedOnly,
+    reasons: asksWhy.map((kind) => ({
+      kind,
+      names: reasons.filter(({ list }) => list === `${kind}-reason`).map(({ name }) => name),
+    })),
+    isAssignedOnly,
     notices: notices.map(({ at, by, text }) => ({ at, by, text })),
   };
 }

@@ -18,9 +18,11 @@ const sayScan = (scan: ScanJson) =>
     author: scan.author,
     seq: scan.seq,
   });
-/** How its person was known, and who let it through. */
-const sayKnown = ({ knownBy, letThroughBy }: ScanJson) =>
+/** Why, on which machine, how its person was known, and who let it through. */
+const sayKnown = ({ knownBy, letThroughBy, reason, machine }: ScanJson) =>
   [
+    ...(reason === null ? [] : [t('ledger.becauseOf', { reason })]),
+    ...(machine === null ? [] : [t('ledger.onMachine', { machine })]),
     ...(knownBy === null ? [] : [t('ledger.knownBy', { how: t(`knownBy.${knownBy}`) })]),
     ...(letThroughBy === null ? [] : [t('ledger.letThroughBy', { lead: letThroughBy })]),
   ].join(', ');

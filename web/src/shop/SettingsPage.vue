@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { REASON_KINDS } from '@wergon/core/work';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
@@ -105,6 +106,18 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
           <CheckField v-model="form.fields.value.work.isAssignedOnly" class="check">{{
             t('shop.assignedTasksAreStartedByNobodyElse')
           }}</CheckField>
+          <fieldset class="reasons">
+            <legend>{{ t('shop.stationsAskWhy') }}</legend>
+            <CheckField
+              v-for="kind in REASON_KINDS"
+              :key="kind"
+              v-model="form.fields.value.work.asksWhy"
+              class="check"
+              :value="kind"
+              >{{ t(`reasonKinds.${kind}`) }}</CheckField
+            >
+            <p class="quiet">{{ t('shop.reasonsAreInTheLists') }}</p>
+          </fieldset>
           <h2>{{ t('common.reconcile') }}</h2>
           <div class="fields">
             <FormField
@@ -235,6 +248,12 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
 </template>
 
 <style scoped>
+.reasons {
+  margin: 8px 0 0;
+}
+.reasons legend {
+  font-size: var(--text-m);
+}
 fieldset {
   border: 0;
 }

@@ -39,6 +39,11 @@ export function sayQuestion(question: Question, names: Names, { say, and }: Spee
           ? say('stationQuestion.outside.belongs', { activity: names.target(question.activity) })
           : say('stationQuestion.outside.help'),
       };
+    case 'why':
+      return {
+        headline: say(`stationQuestion.why.${question.why}`),
+        help: say('stationQuestion.why.without'),
+      };
     case 'earlier':
       return {
         headline: say('stationQuestion.earlier'),

@@ -90,6 +90,8 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'required with a yearly amount': 'nötig bei einem Jahresbetrag',
   'say what was, or what it becomes': 'sagen, was war oder was es wird',
   'somebody has this number': 'diese Nummer hat schon jemand',
+  'comes with its burden to more than 1000000 an hour':
+    'ergibt mit den Nebenkosten mehr als 1000000 je Stunde',
   'has a right twice': 'hat ein Recht zweimal',
   'has a role twice': 'hat eine Rolle zweimal',
   'stands in this file twice': 'steht zweimal in dieser Datei',

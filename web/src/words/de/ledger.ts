@@ -116,4 +116,6 @@ export const ledger: Translation['ledger'] = {
   endsBecome: '{kind}: jetzt {before}, dann {after}',
   knownBy: 'bekannt durch {how}',
   letThroughBy: 'freigegeben von {lead}',
+  becauseOf: 'Grund: {reason}',
+  onMachine: 'an {machine}',
 };

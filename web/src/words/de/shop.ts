@@ -91,6 +91,9 @@ export const shop: Translation['shop'] = {
     'Ein Scanner, der Seltsames sendet, wird seiner Station in einer Sekunde beigebracht: drucken Sie das',
   andScanItThere: 'und scannen Sie es dort.',
   startingWork: 'Beginn der Arbeit',
+  stationsAskWhy: 'Stationen fragen nach dem Grund',
+  reasonsAreInTheLists:
+    'Die Antworten zur Auswahl stehen unter Listen. Wozu es dort keine gibt, wird nicht gefragt.',
   assignedTasksAreStartedByNobodyElse:
     'Was zugeteilt ist, beginnt niemand sonst; was niemandem zugeteilt ist, kann jeder beginnen',
   indirectWorkOfDivisions: 'Indirekte Arbeit dieser Sparten',

@@ -216,3 +216,9 @@ export const reaches: Translation['reaches'] = {
   all: 'die Zeit aller',
   crew: 'die Zeit der eigenen Gruppe',
 };
+
+export const reasonKinds: Translation['reasonKinds'] = {
+  down: 'wenn Arbeit wartet oder steht',
+  rework: 'wenn Arbeit noch einmal getan wird',
+  scrap: 'wenn Stücke Ausschuss sind',
+};

@@ -114,4 +114,6 @@ export const ledger = {
   endsBecome: '{kind}: {before} now, {after} then',
   knownBy: 'known by {how}',
   letThroughBy: 'let through by {lead}',
+  becauseOf: 'because: {reason}',
+  onMachine: 'on {machine}',
 } as const;

@@ -89,6 +89,8 @@ export const shop = {
     'A scanner that sends something odd is taught to its station in a second: print the',
   andScanItThere: 'and scan it there.',
   startingWork: 'Starting work',
+  stationsAskWhy: 'Stations ask why',
+  reasonsAreInTheLists: 'Answers to choose from are in Lists. What has no answers there is not asked.',
   assignedTasksAreStartedByNobodyElse:
     'A task that is assigned is started by nobody else; what nobody is assigned is anybody’s',
   indirectWorkOfDivisions: 'Indirect work of these divisions',

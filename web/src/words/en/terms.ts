@@ -201,3 +201,10 @@ export const reaches = {
   all: 'everybody’s time',
   crew: 'the time of the crew they lead',
 } as const;
+
+/** What stations ask the reason of. */
+export const reasonKinds = {
+  down: 'when work waits or stands still',
+  rework: 'when work is done again',
+  scrap: 'when pieces are scrap',
+} as const;
