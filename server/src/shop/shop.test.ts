@@ -57,7 +57,7 @@ test('that only who is assigned may start is the shop’s choice, off until it i
     (await shop.post('/api/shop/settings', { ...settings, work: { isAssignedOnly: true } })).status,
   ).toBe(200);
   expect([(await read()).settings.work, (await told()).isAssignedOnly]).toEqual([
-    { isAssignedOnly: true },
+    { isAssignedOnly: true, asksWhy: ['scrap'] },
     true,
   ]);
   // What an older page sends lacks it.
@@ -69,6 +69,32 @@ test('that only who is assigned may start is the shop’s choice, off until it i
   ).toMatchObject({
     status: 422,
     body: { errors: [{ field: 'work.isAssignedOnly' }] },
+  });
+});
+
+test('stations are told the reasons of what the shop wants to know the reason of, and no others', async () => {
+  const told = async () =>
+    (
+      (await shop.get('/api/station/directory', shop.station)).body as {
+        reasons: { kind: string; names: string[] }[];
+      }
+    ).reasons;
+  for (const [list, name] of [
+    ['rework-reason', 'Wrong drawing sent'],
+    ['down-reason', 'Copper not here'],
+    ['scrap-reason', 'Cracked through'],
+  ])
+    expect((await shop.post('/api/shop/lists', { list, name })).status).toBe(200);
+  const holds = (kind: string, name: string) => ({ kind, names: expect.arrayContaining([name]) as string[] });
+  expect(await told()).toEqual([holds('scrap', 'Cracked through')]);
+  const { settings } = await read();
+  const asking = (asksWhy: unknown) =>
+    shop.post('/api/shop/settings', { ...settings, work: { isAssignedOnly: false, asksWhy } });
+  expect((await asking(['rework', 'down'])).status).toBe(200);
+  expect(await told()).toEqual([holds('rework', 'Wrong drawing sent'), holds('down', 'Copper not here')]);
+  expect(await asking(['sleep'])).toMatchObject({
+    status: 422,
+    body: { errors: [{ field: 'work.asksWhy[0]' }] },
   });
 });
 

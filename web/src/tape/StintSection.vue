@@ -53,6 +53,11 @@ const lines = computed((): readonly Line[] => [
     workType,
   })),
 ]);
+/** The kind of work, with the reason that was given for it and the machine that it was on. */
+const sayKind = ({ workType, block }: Line) =>
+  [sayTerm('workTypes', workType), block?.stint.opened.reason, block?.stint.opened.machine]
+    .filter(Boolean)
+    .join(', ');
 const columns: readonly Column<Line>[] = [
   {
     id: 'from',
@@ -74,7 +79,7 @@ const columns: readonly Column<Line>[] = [
     value: ({ seconds }) => desk.hours(seconds),
   },
   { id: 'work', title: t('common.work'), value: ({ work }) => work },
-  { id: 'kind', title: t('common.kind'), value: ({ workType }) => sayTerm('workTypes', workType) },
+  { id: 'kind', title: t('common.kind'), value: sayKind },
   { id: 'acts', class: 'acts-cell' },
 ];
 </script>
