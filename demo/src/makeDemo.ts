@@ -28,6 +28,7 @@ import { AttachmentEntity, OrderChangeEntity, addOrder } from '@wergon/server/wo
 import { pino } from 'pino';
 import { createRandom } from './random.ts';
 import type { Random } from './random.ts';
+import { countPieces } from './countPieces.ts';
 import { enterStandards } from './enterStandards.ts';
 import { estimateOfStep, makeOrders } from './makeOrders.ts';
 import type { SampleOrder } from './makeOrders.ts';
@@ -94,7 +95,13 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
     ...(await planDesk(context, firstDay, opensAt, zone)),
     ...(await planOddities(context, opensAt, zone)),
   ].sort((a, b) => a.at - b.at);
-  await recordAll(context, clock, entries, moments, say);
+  const quantities = new Map(
+    simOrders.flatMap(({ tasks }, i) =>
+      tasks.map(({ id }) => [id, samples[i]?.order.quantity ?? 1] as const),
+    ),
+  );
+  const counted = countPieces(entries, (task) => quantities.get(task) ?? 1);
+  await recordAll(context, clock, counted, moments, say);
   await proposeEnd(context, opensAt);
   await addRequests(context, clock, opensAt);
   await database.close();

@@ -33,6 +33,8 @@ const standing = {
   peopleOn: z.array(z.string()),
   /** Who is on it although they have signed out, since when, and how much of it that is. */
   signedOut: z.array(z.object({ name: z.string(), at: instant, seconds: z.number() })),
+  /** Pieces that were reported; `null` where none were. */
+  pieces: z.object({ good: z.number(), scrap: z.number() }).nullable(),
 };
 
 const orderRow = z.object({

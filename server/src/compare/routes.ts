@@ -2,7 +2,7 @@ import { marginOf } from '@wergon/core/work';
 import type { Cents } from '@wergon/core/money';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
 import type { OrderRow } from '@wergon/contract/compare';
-import { sumComparisons } from '@wergon/core/compare';
+import { orderPieces, sumComparisons } from '@wergon/core/compare';
 import { formatCents, toCents, formatDecimalHours } from '@wergon/core/money';
 import { findIn, ok } from '@wergon/core/result';
 import { inForceAt, toSeconds } from '@wergon/core/time';
@@ -55,6 +55,7 @@ function orderRow(
     isFinished: accepted.length > 0 && accepted.every(({ isFinished }) => isFinished),
     peopleOn: [...new Set(tasks.flatMap(({ peopleOn }) => peopleOn))],
     signedOut: tasks.flatMap(({ signedOut }) => signedOut.map(writeSignedOut)),
+    pieces: orderPieces([...accepted].sort((a, b) => a.task.position - b.task.position)),
   };
 }
 
@@ -220,7 +221,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
       asOf: now,
       seq,
       order: { ...row, ...(await loadPapers(order, sum.estimatedCost)) },
-      tasks: labor.map(({ task, lines, comparison, isFinished, peopleOn, signedOut }) => ({
+      tasks: labor.map(({ task, lines, comparison, isFinished, peopleOn, signedOut, pieces }) => ({
         ...writeTask(known, task),
         comparison: writeComparison(comparison, costs, warnAt),
         used: { ...usedOf([{ lines }], order) },
@@ -228,6 +229,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
         isFinished,
         peopleOn: [...peopleOn],
         signedOut: signedOut.map(writeSignedOut),
+        pieces,
         lines: [...lines]
           .sort((a, b) => a.day - b.day || (a.technician < b.technician ? -1 : 1))
           .map((line) => writeLine(known, line, costs)),

@@ -1,6 +1,6 @@
 import type { ComparisonJson, LineRow } from '@wergon/contract/compare';
 import { atStandardCost, compareTask, isLow } from '@wergon/core/compare';
-import type { Comparison } from '@wergon/core/compare';
+import type { Comparison, Pieces } from '@wergon/core/compare';
 import { addUsed, addSettled, emptyTimeline, allocateStint, settleAt, sumLines } from '@wergon/core/ledger';
 import type { UsedByType, LaborLine, TargetId } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
@@ -11,7 +11,7 @@ import type { Instant } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
 import type { DeskWho } from '../http/index.ts';
 import type { Sql } from '../db/index.ts';
-import { loadFinished, loadLinesOf, loadStates } from '../ledger/index.ts';
+import { loadFinished, loadLinesOf, loadPieces, loadStates } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 
@@ -23,6 +23,7 @@ export type TaskWithLabor = {
   readonly isFinished: boolean;
   readonly peopleOn: readonly string[];
   readonly signedOut: readonly SignedOut[];
+  readonly pieces: Pieces | null;
 };
 
 /** Somebody who is on a task although they have signed out: what they are charged with there runs on unseen. */
@@ -77,6 +78,7 @@ export function loadLabor(
     else byTarget.set(line.target, [line]);
   }
   const finished = loadFinished(sql, [...wanted]);
+  const pieces = loadPieces(sql, [...wanted]);
   return tasks.map((task): TaskWithLabor => {
     const id = task.id;
     const own = byTarget.get(id) ?? [];
@@ -96,6 +98,7 @@ export function loadLabor(
       comparison: compareTask(expected, own),
       peopleOn: peopleOn.get(id) ?? [],
       signedOut: signedOut.get(id) ?? [],
+      pieces: pieces.get(id) ?? null,
     };
   });
 }

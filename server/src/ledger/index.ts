@@ -54,3 +54,4 @@ export { readInstant } from './storedTime.ts';
 export type { Asked } from './timelineRows.ts';
 export { hasLabor } from './namedTargets.ts';
 export { loadUsedOf } from './usedTime.ts';
+export { loadPieces } from './pieces.ts';

@@ -2,7 +2,7 @@ import type { DeepReadonly } from '@wergon/contract/wire';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { BoardChanges, BoardJson } from '@wergon/contract/floor';
 import type { Directory } from '@wergon/contract/station';
-import type { EntryId, TargetId } from '@wergon/core/ledger';
+import type { EntryId } from '@wergon/core/ledger';
 import { plannedOn, plannedSpan } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
 import { inForceAt, toDay, toInstant } from '@wergon/core/time';
@@ -12,6 +12,7 @@ import { loadAnswers } from '../floor/index.ts';
 import { PatternEntity } from '../people/index.ts';
 import { ActivityEntity, ListItemEntity, NoticeEntity, ResourceEntity, settingsOf } from '../shop/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
+import { loadPieces } from '../ledger/index.ts';
 
 const DAY_SECONDS = 86_400;
 /** How long an answer from the desk stands at its technician's badge: the rest of any shift. */
@@ -44,10 +45,6 @@ export function loadMoves(
   now: Instant,
   { tasks, technicians }: Pick<BoardChanges, 'tasks' | 'technicians'>,
 ) {
-  const counts = sql.all<{ target: TargetId; good: number; scrap: number }>(
-    'select "target", "good", "scrap" from "piece_count" where "target" in (select "value" from json_each(?))',
-    [JSON.stringify(tasks.map(({ id }) => id))],
-  );
   const last = sql.all<{ technician: TechnicianId; at: Instant }>(
     `select t."value" as "technician", max(
        coalesce((select max("to_at") from "stint" where "technician" = t."value" and "settled_day" >= ?2), 0),
@@ -56,7 +53,10 @@ export function loadMoves(
     [JSON.stringify(technicians.map(({ id }) => id)), zone.dayAt(toInstant(now - LAST_SECONDS))],
   );
   return {
-    counts: new Map(counts.map(({ target, ...pieces }) => [target, pieces])),
+    counts: loadPieces(
+      sql,
+      tasks.map(({ id }) => id),
+    ),
     lastAt: new Map(last.map(({ technician, at }) => [technician, at])),
     proposed: sql
       .all<{ about: EntryId }>(

@@ -7,7 +7,8 @@ import { useRoute } from 'vue-router';
 import { callRoute, sayDate, useDesk, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import { sayState, OrderActs, OrderPapers } from '../work/index.ts';
-import { sayOrderBalance } from './figures.ts';
+import { sayOrderBalance, sayPieces } from './figures.ts';
+import CostCodes from './CostCodes.vue';
 import LaborRuler from './LaborRuler.vue';
 import SignedOutWords from './SignedOutWords.vue';
 import ScaleHead from './ScaleHead.vue';
@@ -141,6 +142,7 @@ const balance = computed(
             }}{{ desk.money(order.comparison.costDifference) }}</template
           ></span
         >
+        <span v-if="order.pieces">{{ sayPieces(order.pieces, order.quantity) }}</span>
         <SignedOutWords :people="order.signedOut" />
         <span v-if="order.comparison.uncostedLines > 0" class="attention">{{
           t('compare.linesLackARate', { n: order.comparison.uncostedLines })
@@ -157,11 +159,13 @@ const balance = computed(
           :key="task.id"
           :task="task"
           :order="order.id"
+          :quantity="order.quantity"
           :is-open="opened === task.id"
           @toggle="opened = opened === task.id ? null : task.id"
         />
         <span class="estimate-line" aria-hidden="true"></span>
       </div>
+      <CostCodes :tasks="query.data.value?.tasks ?? []" />
       <OrderPapers :order="order" />
       <p class="legend">
         <span><i class="swatch setup"></i>{{ t('common.setup') }}</span

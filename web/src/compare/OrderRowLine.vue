@@ -9,7 +9,7 @@ import HoursFigure from './HoursFigure.vue';
 import SignedOutWords from './SignedOutWords.vue';
 import { isLate } from '@wergon/core/work';
 import { sayState } from '../work/index.ts';
-import { sayBalance, yardstickWords } from './figures.ts';
+import { sayBalance, sayPieces, yardstickWords } from './figures.ts';
 import { t } from '../words/index.ts';
 
 const props = defineProps<{ row: OrderRow; today: LocalDay }>();
@@ -29,7 +29,8 @@ const people = computed(() => {
       <span
         >{{ row.title
         }}<small
-          >{{ row.customer }}{{ row.state === 'released' ? '' : ` · ${sayState(row.state)}` }}{{ people }}
+          >{{ row.customer }}{{ row.state === 'released' ? '' : ` · ${sayState(row.state)}` }}{{ people
+          }}<template v-if="row.pieces"> · {{ sayPieces(row.pieces, row.quantity) }}</template>
           <SignedOutWords :people="row.signedOut" /></small
       ></span>
     </span>

@@ -2,10 +2,11 @@
 import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { LineRow, TaskRow } from '@wergon/contract/compare';
+import { piecesPerRunHour } from '@wergon/core/compare';
 import Yardstick from './Yardstick.vue';
 import { callRoute, sayDate, useDesk, useAct, linkToDay } from '../kit/index.ts';
 import CostFigure from './CostFigure.vue';
-import { sayBalance, yardstickWords } from './figures.ts';
+import { sayBalance, sayNumber, sayPieces, yardstickWords } from './figures.ts';
 import HoursFigure from './HoursFigure.vue';
 import LineScans from './LineScans.vue';
 import SignedOutWords from './SignedOutWords.vue';
@@ -13,7 +14,7 @@ import { PlainButton, DataTable } from '../kit/parts/index.ts';
 import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
-const props = defineProps<{ task: TaskRow; order: string; isOpen: boolean }>();
+const props = defineProps<{ task: TaskRow; order: string; quantity: number; isOpen: boolean }>();
 const emit = defineEmits<{ toggle: [] }>();
 const desk = useDesk();
 const { act, problem, isBusy } = useAct();
@@ -37,6 +38,16 @@ const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
   ]
     .filter(Boolean)
     .join(', ');
+/** Pieces so far, and how many to an hour of run time. */
+const piecesWords = computed(() => {
+  const { pieces, used } = props.task;
+  if (!pieces) return '';
+  const rate = piecesPerRunHour(pieces, used.run ?? 0);
+  return [
+    sayPieces(pieces, props.quantity),
+    ...(rate === null ? [] : [t('compare.anHour', { rate: sayNumber(rate) })]),
+  ].join(', ');
+});
 const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
   { id: 'day', title: t('common.dayHead'), value: (line) => sayDate(line.day) },
   { id: 'who', title: t('compare.who'), value: (line) => line.name },
@@ -134,6 +145,8 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
       ><template #expanded="{ row: line }"><LineScans :line="line" :target="task.id" /></template
     ></DataTable>
     <div class="beside">
+      <p v-if="task.pieces" class="none">{{ piecesWords }}</p>
+      <p v-if="task.costCode" class="none">{{ t('compare.costCodeOf', { code: task.costCode }) }}</p>
       <ol v-if="task.instructions.length > 0">
         <li v-for="(each, i) in task.instructions" :key="i">
           {{ each.text

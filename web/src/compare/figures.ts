@@ -1,8 +1,9 @@
 import type { ComparisonJson, OrderRow } from '@wergon/contract/compare';
 import { balanceOf, balanceOfTasks, formatBalance } from '@wergon/core/compare';
+import type { Pieces } from '@wergon/core/compare';
 import { formatHours, formatLeft, toSeconds } from '@wergon/core/time';
 import type { HoursStyle } from '@wergon/core/time';
-import { t } from '../words/index.ts';
+import { currentLocale, t } from '../words/index.ts';
 
 /** What an order or a task comes to, in words that a row can show. */
 export type BalanceWords = {
@@ -140,3 +141,13 @@ export const ORDERS = {
   string,
   { readonly word: string; readonly compare: (a: OrderRow, b: OrderRow) => number }
 >;
+
+/** Pieces that were reported, of how many. */
+export const sayPieces = ({ good, scrap }: Pieces, quantity: number): string =>
+  [t('compare.goodOf', { good, quantity }), ...(scrap > 0 ? [t('compare.scrapped', { scrap })] : [])].join(
+    ', ',
+  );
+
+/** A figure with at most one decimal. */
+export const sayNumber = (figure: number): string =>
+  new Intl.NumberFormat(currentLocale(), { maximumFractionDigits: 1 }).format(figure);

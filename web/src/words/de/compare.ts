@@ -110,4 +110,13 @@ export const compare: Translation['compare'] = {
   hoursWord: 'Stunden',
   usedOf: 'verbraucht von {hours}',
   runningLow: 'wird knapp',
+  goodOf: '{good} von {quantity} gut',
+  scrapped: '{scrap} Ausschuss',
+  anHour: '{rate} je Stunde Laufzeit',
+  costCodeOf: 'Kostenstelle {code}',
+  costCode: 'Kostenstelle',
+  noCostCode: 'ohne Kostenstelle',
+  estimatedHead: 'Geschätzt',
+  usedHead: 'Gebraucht',
+  timeByCostCode: 'Zeit nach Kostenstelle',
 };

@@ -106,4 +106,13 @@ export const compare = {
   hoursWord: 'hours',
   usedOf: 'used of {hours}',
   runningLow: 'running low',
+  goodOf: '{good} of {quantity} good',
+  scrapped: '{scrap} scrap',
+  anHour: '{rate} an hour of run time',
+  costCodeOf: 'Cost code {code}',
+  costCode: 'Cost code',
+  noCostCode: 'no cost code',
+  estimatedHead: 'Estimated',
+  usedHead: 'Used',
+  timeByCostCode: 'Time by cost code',
 } as const;

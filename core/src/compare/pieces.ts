@@ -1,0 +1,39 @@
+import type { Seconds } from '../time/index.ts';
+
+/** Pieces that were reported of a task. */
+export type Pieces = { readonly good: number; readonly scrap: number };
+
+type Counted = { readonly pieces: Pieces | null };
+
+/** What the reports of an order's tasks, in their order, say of the order: good pieces are those of the last task that any
+ *  were reported of, since each piece goes through all of them; scrap is what was lost on any. `null` where nothing was
+ *  reported. Source: docs/orders.md, pieces. */
+export function orderPieces(tasks: readonly Counted[]): Pieces | null {
+  const counted = tasks.flatMap(({ pieces }) => pieces ?? []);
+  const last = counted.at(-1);
+  return last ? { good: last.good, scrap: counted.reduce((sum, { scrap }) => sum + scrap, 0) } : null;
+}
+
+/** Good pieces to an hour of run time; `null` where one of the two is missing. */
+export const piecesPerRunHour = ({ good }: Pieces, runSeconds: Seconds | number): number | null =>
+  good > 0 && runSeconds > 0 ? (good * 3600) / runSeconds : null;
+
+type Coded = {
+  readonly costCode: string;
+  readonly estimatedSeconds: number;
+  readonly actualSeconds: number;
+};
+
+/** Estimated and used seconds by cost code, in the order of the codes; tasks without one are left out unless there are
+ *  others: then they stand last, under ''. Nothing where no task has a code. */
+export function sumByCostCode(tasks: readonly Coded[]): readonly Coded[] {
+  if (tasks.every(({ costCode }) => costCode === '')) return [];
+  const codes = [...new Set(tasks.map(({ costCode }) => costCode))].sort((a, b) =>
+    a === '' ? 1 : b === '' ? -1 : a < b ? -1 : 1,
+  );
+  return codes.map((costCode) => {
+    const own = tasks.filter((task) => task.costCode === costCode);
+    const sum = (of: 'estimatedSeconds' | 'actualSeconds') => own.reduce((all, task) => all + task[of], 0);
+    return { costCode, estimatedSeconds: sum('estimatedSeconds'), actualSeconds: sum('actualSeconds') };
+  });
+}
