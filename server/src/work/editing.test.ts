@@ -320,6 +320,49 @@ describe('standards', () => {
     expect((await standards()).tasks.find((each) => each.id === id)?.usedBy).toEqual(['Rewind']);
   });
 
+  test('a new task comes from a standard that there is, is on, and is meant for such an order', async () => {
+    const made = async (path: string, body: object) =>
+      ((await shop.post(path, { id: null, version: null, ...body })).body as { id: string }).id;
+    const step = await made('/api/standards/tasks', { task: task('Balance', '1') });
+    const jobFor = (title: string, scope: object) =>
+      made('/api/standards/jobs', { job: { title, scope, steps: [{ task: step, isRequired: true }] } });
+    const general = await jobFor('Any rotor', { kind: 'general' });
+    const own = await jobFor('Rotor of Vik', { kind: 'customer', name: 'Port of Vik' });
+    const order = (job: string | null, more: object = {}, from = step) => ({
+      ...shop.newOrder(String((drawn += 1))),
+      tasks: [{ ...task('Balance', '1'), origin: { job, jobVersion: 1, task: from, taskVersion: 1 } }],
+      ...more,
+    });
+    const told = async (body: object) => {
+      const { status, body: answer } = await shop.post('/api/work', body);
+      return status === 200 ? 'made' : (answer as { errors: { field: string; message: string }[] }).errors[0];
+    };
+    const field = 'tasks[0].origin';
+    expect(await told(order(general))).toBe('made');
+    expect(await told(order(null))).toBe('made');
+    expect(await told(order(own, { customer: 'port of vik' }))).toBe('made');
+    expect(await told(order(own))).toEqual({
+      field,
+      message: 'this standard is not meant for such an order',
+    });
+    expect(await told(order('none'))).toEqual({ field, message: 'no such standard' });
+    expect(await told(order(step))).toEqual({ field, message: 'no such standard' });
+    expect(await told(order(general, {}, general))).toEqual({ field, message: 'no such standard' });
+    const late = order(general);
+    const { id } = (await shop.post('/api/work', late)).body as { id: string };
+    await shop.post('/api/standards/jobs', {
+      id: general,
+      version: 1,
+      isOff: true,
+      job: { title: 'Any rotor', scope: { kind: 'general' }, steps: [{ task: step, isRequired: true }] },
+    });
+    expect(await told(order(general))).toEqual({ field, message: 'this standard is switched off' });
+    // What came from it before goes on.
+    const [kept] = (await read(id)).tasks;
+    const saved = { ...late, title: 'Later', tasks: late.tasks.map((each) => ({ ...each, id: kept?.id })) };
+    expect((await save(id, 1, saved)).status).toBe(200);
+  });
+
   test('two of one name are refused', async () =>
     expect((await saveTask({ id: null, version: null, task: task('Bake', '1') })).body).toMatchObject({
       errors: [{ field: 'task.title' }],

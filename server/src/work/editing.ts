@@ -13,6 +13,7 @@ import { OrderEntity } from './entities.ts';
 import type { Task } from './entities.ts';
 import { mountRelease } from './move.ts';
 import { addOrder, saveOrder } from './orders.ts';
+import { findOriginProblems } from './origins.ts';
 
 /** What the ledger, which comes after this room, answers it. */
 export type WorkContext = Context & {
@@ -38,6 +39,7 @@ export function mountEditing(mount: Mount, context: WorkContext): void {
     );
     if (order.unit !== null && !(await em.findOne(UnitEntity, { id: order.unit })))
       errors.push({ field: 'unit', message: 'no such unit' });
+    errors.push(...(await findOriginProblems(em, order)));
     return errors.length > 0 ? refuse('input.invalid', errors) : undefined;
   };
 

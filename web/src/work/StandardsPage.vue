@@ -3,10 +3,10 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
-import { formatCents } from '@wergon/core/money';
+import { formatCents, toCents } from '@wergon/core/money';
 import { callRoute, useDesk } from '../kit/index.ts';
 import { CheckField, PlainButton, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
-import { estimateDraft, newOrder, stepDraft } from './orderDraft.ts';
+import { centsIn, estimateDraft, newOrder, stepDraft } from './orderDraft.ts';
 import StandardJobForm from './StandardJobForm.vue';
 import StandardTaskForm from './StandardTaskForm.vue';
 import StandardVersions from './StandardVersions.vue';
@@ -27,7 +27,9 @@ const history = ref<string | null>(null);
 const tasks = computed(() => query.data.value?.tasks ?? []);
 const taskById = computed(() => new Map(tasks.value.map((task) => [task.id, task])));
 const matches = (title: string, isOff: boolean) =>
-  (showsOff.value || !isOff) && title.toLowerCase().includes(search.value.trim().toLowerCase());
+  // Whoever looks for one by its name is told that it is switched off, not that there is none.
+  (showsOff.value || !isOff || search.value.trim() !== '') &&
+  title.toLowerCase().includes(search.value.trim().toLowerCase());
 const jobs = computed(() =>
   (query.data.value?.jobs ?? []).filter(({ title, isOff }) => matches(title, isOff)),
 );
@@ -42,6 +44,11 @@ function estimateOf(job: StandardJobJson, isRequiredOnly: boolean) {
   });
   return estimateDraft({ ...newOrder(''), tasks: drafts }, preparation.data.value?.grades ?? []);
 }
+/** What the prices of its tasks come to, of the required ones alone. */
+const priceOf = (job: StandardJobJson): number =>
+  job.steps
+    .filter(({ isRequired }) => isRequired)
+    .reduce((sum, { task }) => sum + (centsIn(taskById.value.get(task)?.price ?? '') ?? 0), 0);
 const taskEstimate = (task: StandardTaskJson) =>
   estimateDraft({ ...newOrder(''), tasks: [stepDraft(task)] }, preparation.data.value?.grades ?? []);
 const longest = computed(() => Math.max(1, ...jobs.value.map((job) => estimateOf(job, false).seconds)));
@@ -169,7 +176,12 @@ const columns = computed((): readonly Column<StandardTaskJson>[] => [
                 t('work.to', { hours: desk.hours(estimateOf(job, false).seconds) })
               }}</small></span
             >
-            <span class="figure number">{{ desk.money(formatCents(estimateOf(job, true).cost)) }}</span>
+            <span class="figure number"
+              >{{ desk.money(formatCents(estimateOf(job, true).cost))
+              }}<small v-if="priceOf(job) > 0" :title="t('work.pricesOfItsTasks')">{{
+                t('work.priced', { price: desk.money(formatCents(toCents(priceOf(job)))) })
+              }}</small></span
+            >
           </PlainButton>
           <div v-if="openedJob === job.id" class="inside">
             <ol>

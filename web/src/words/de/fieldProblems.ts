@@ -83,6 +83,10 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'no such task or activity': 'diesen Arbeitsgang oder diese Tätigkeit gibt es nicht',
   'no such technician': 'diese Person gibt es nicht',
   'no such time zone': 'diese Zeitzone gibt es nicht',
+  'no such standard': 'diesen Standard gibt es nicht',
+  'this standard is switched off': 'dieser Standard ist abgeschaltet',
+  'this standard is not meant for such an order':
+    'dieser Standard ist nicht für einen solchen Auftrag gedacht',
   'no such unit': 'dieses Gerät gibt es nicht',
   'nobody has this number': 'niemand hat diese Nummer',
   'not JSON: {why}': 'kein JSON: {why}',

@@ -166,4 +166,6 @@ export const work: Translation['work'] = {
   instructionsLess: '{hours} auf Anweisungen, {difference} weniger als der Arbeitsgang',
   instructionsMore: '{hours} auf Anweisungen, {difference} mehr als der Arbeitsgang',
   instructionsWithHours: '{counted} von {all} nennen Stunden',
+  pricesOfItsTasks: 'Preise der nötigen Arbeitsgänge',
+  priced: 'Preis {price}',
 };

@@ -163,4 +163,6 @@ export const work = {
   instructionsLess: '{hours} on instructions, {difference} less than the task',
   instructionsMore: '{hours} on instructions, {difference} more than the task',
   instructionsWithHours: '{counted} of {all} say hours',
+  pricesOfItsTasks: 'Prices of its required tasks',
+  priced: 'priced {price}',
 } as const;
