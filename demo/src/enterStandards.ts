@@ -44,6 +44,9 @@ export const originOf = (origins: Origins, job: string, step: Step) => ({
 /** What a job is done to: `Rewind 90 kW pump motor` is about a `90 kW pump motor`. */
 const subjectOf = (job: string): string => job.replace(/^(Rewind|Overhaul|Repair) /, '');
 
+/** What a step is priced at, for each of its hours. */
+const PRICE_OF_HOUR = 68;
+
 /** Makes a standard of every step that the sample jobs have, and a standard job of each job. */
 export async function enterStandards(em: EntityManager, by: string, at: Instant): Promise<Origins> {
   const origins = new Map<string, string>();
@@ -54,7 +57,9 @@ export async function enterStandards(em: EntityManager, by: string, at: Instant)
     taken.set(step.title, count);
     const id = sampleId<StandardId>(`std-${slug(step.title)}${count === 1 ? '' : `-${count}`}`);
     const title = count === 1 ? step.title : `${step.title}, ${subjectOf(job)}`;
-    const task = taskBody(standardTaskSchema.parse({ ...stepFields(step), title }));
+    const { setup = 0, run = 0, perPiece = 0 } = step;
+    const price = String(Math.round((setup + run + perPiece) * PRICE_OF_HOUR));
+    const task = taskBody(standardTaskSchema.parse({ ...stepFields(step), title, price }));
     await saveStandard(em, { id, kind: 'task', isOff: false, body: { task } }, by, at);
     origins.set(keyOf(step), id);
   }

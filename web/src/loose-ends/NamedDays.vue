@@ -54,3 +54,10 @@ const columns = computed((): readonly Column<Named>[] => [
     </DataTable>
   </template>
 </template>
+
+<style scoped>
+.none {
+  margin: 0;
+  padding: 8px 16px;
+}
+</style>
