@@ -33,9 +33,9 @@ const standing = {
   peopleOn: z.array(z.string()),
   /** Who is on it although they have signed out, since when, and how much of it that is. */
   signedOut: z.array(z.object({ name: z.string(), at: instant, seconds: z.number() })),
-  /** Pieces that were reported; `null` where none were. */
-  pieces: z.object({ good: z.number(), scrap: z.number() }).nullable(),
 };
+/** Pieces that were reported; `null` where none were. */
+const pieces = z.object({ good: z.number(), scrap: z.number() });
 
 const orderRow = z.object({
   id: workOrderId,
@@ -52,6 +52,8 @@ const orderRow = z.object({
   taskCount: z.number(),
   finishedTaskCount: z.number(),
   ...standing,
+  /** Good ones are so after that task. */
+  pieces: pieces.extend({ after: z.string() }).nullable(),
 });
 export type OrderRow = z.output<typeof orderRow>;
 
@@ -107,6 +109,7 @@ const taskRow = z.object({
   originalSeconds: z.number(),
   originalCost: z.string(),
   ...standing,
+  pieces: pieces.nullable(),
   lines: z.array(lineSchema),
 });
 export type TaskRow = z.output<typeof taskRow>;

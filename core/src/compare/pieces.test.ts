@@ -1,24 +1,30 @@
 import fc from 'fast-check';
 import { orderPieces, piecesPerRunHour, sumByCostCode } from './pieces.ts';
-import type { Pieces } from './pieces.ts';
+import type { OrderPieces } from './pieces.ts';
 
-test.each<[tasks: readonly ([good: number, scrap: number] | null)[], of: Pieces | null, why: string]>([
+test.each<[tasks: readonly ([good: number, scrap: number] | null)[], of: OrderPieces | null, why: string]>([
   [[], null, 'no task'],
   [[null, null], null, 'nothing reported'],
-  [[[10, 2], null], { good: 10, scrap: 2 }, 'the only one that reports'],
-  [[[10, 2], [7, 1], null], { good: 7, scrap: 3 }, 'the last that was reported of; scrap of all'],
+  [[[10, 2], null], { good: 10, scrap: 2, after: 't0' }, 'the only one that reports'],
+  [
+    [[10, 2], [7, 1], null],
+    { good: 7, scrap: 3, after: 't1' },
+    'the last that was reported of; scrap of all',
+  ],
   [
     [
       [10, 0],
       [0, 3],
     ],
-    { good: 0, scrap: 3 },
+    { good: 0, scrap: 3, after: 't1' },
     'all lost on the last',
   ],
 ])('tasks %j make %j (%s)', (tasks, of) => {
-  expect(orderPieces(tasks.map((each) => ({ pieces: each && { good: each[0], scrap: each[1] } })))).toEqual(
-    of,
-  );
+  expect(
+    orderPieces(
+      tasks.map((each, i) => ({ title: `t${i}`, pieces: each && { good: each[0], scrap: each[1] } })),
+    ),
+  ).toEqual(of);
 });
 
 test.each<[good: number, runSeconds: number, rate: number | null]>([

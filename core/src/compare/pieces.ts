@@ -3,15 +3,18 @@ import type { Seconds } from '../time/index.ts';
 /** Pieces that were reported of a task. */
 export type Pieces = { readonly good: number; readonly scrap: number };
 
-type Counted = { readonly pieces: Pieces | null };
+type Counted = { readonly title: string; readonly pieces: Pieces | null };
+/** Pieces of an order, and the task after which the good ones are good. */
+export type OrderPieces = Pieces & { readonly after: string };
 
 /** What the reports of an order's tasks, in their order, say of the order: good pieces are those of the last task that any
  *  were reported of, since each piece goes through all of them; scrap is what was lost on any. `null` where nothing was
  *  reported. Source: docs/orders.md, pieces. */
-export function orderPieces(tasks: readonly Counted[]): Pieces | null {
-  const counted = tasks.flatMap(({ pieces }) => pieces ?? []);
+export function orderPieces(tasks: readonly Counted[]): OrderPieces | null {
+  const counted = tasks.flatMap(({ title, pieces }) => (pieces ? [{ title, ...pieces }] : []));
   const last = counted.at(-1);
-  return last ? { good: last.good, scrap: counted.reduce((sum, { scrap }) => sum + scrap, 0) } : null;
+  const scrap = counted.reduce((sum, each) => sum + each.scrap, 0);
+  return last ? { good: last.good, scrap, after: last.title } : null;
 }
 
 /** Good pieces to an hour of run time; `null` where one of the two is missing. */

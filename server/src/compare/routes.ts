@@ -55,7 +55,11 @@ function orderRow(
     isFinished: accepted.length > 0 && accepted.every(({ isFinished }) => isFinished),
     peopleOn: [...new Set(tasks.flatMap(({ peopleOn }) => peopleOn))],
     signedOut: tasks.flatMap(({ signedOut }) => signedOut.map(writeSignedOut)),
-    pieces: orderPieces([...accepted].sort((a, b) => a.task.position - b.task.position)),
+    pieces: orderPieces(
+      [...accepted]
+        .sort((a, b) => a.task.position - b.task.position)
+        .map(({ task, pieces }) => ({ title: task.title, pieces })),
+    ),
   };
 }
 

@@ -20,6 +20,9 @@ const people = computed(() => {
   const count = props.row.peopleOn.length;
   return count === 0 ? '' : ` · ${t('compare.onIt', { n: count })}`;
 });
+const pieces = computed(() =>
+  props.row.pieces ? ` · ${sayPieces(props.row.pieces, props.row.quantity)}` : '',
+);
 </script>
 
 <template>
@@ -30,8 +33,7 @@ const people = computed(() => {
         >{{ row.title
         }}<small
           >{{ row.customer }}{{ row.state === 'released' ? '' : ` · ${sayState(row.state)}` }}{{ people
-          }}<template v-if="row.pieces"> · {{ sayPieces(row.pieces, row.quantity) }}</template>
-          <SignedOutWords :people="row.signedOut" /></small
+          }}{{ pieces }} <SignedOutWords :people="row.signedOut" /></small
       ></span>
     </span>
     <Yardstick

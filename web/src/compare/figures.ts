@@ -143,10 +143,13 @@ export const ORDERS = {
 >;
 
 /** Pieces that were reported, of how many. */
-export const sayPieces = ({ good, scrap }: Pieces, quantity: number): string =>
-  [t('compare.goodOf', { good, quantity }), ...(scrap > 0 ? [t('compare.scrapped', { scrap })] : [])].join(
-    ', ',
-  );
+export const sayPieces = ({ good, scrap, after }: Pieces & { after?: string }, quantity: number): string =>
+  [
+    after === undefined
+      ? t('compare.goodOf', { good, quantity })
+      : t('compare.goodAfter', { good, quantity, task: after }),
+    ...(scrap > 0 ? [t('compare.scrapped', { scrap })] : []),
+  ].join(', ');
 
 /** A figure with at most one decimal. */
 export const sayNumber = (figure: number): string =>

@@ -258,7 +258,7 @@ const columns = computed((): readonly Column<StandardTaskJson>[] => [
 }
 .line {
   display: grid;
-  grid-template-columns: minmax(220px, 300px) minmax(0, 1fr) 90px 110px;
+  grid-template-columns: minmax(220px, 300px) minmax(0, 1fr) 90px 150px;
   gap: 16px;
   align-items: center;
   width: 100%;

@@ -110,6 +110,7 @@ export const compare: Translation['compare'] = {
   hoursWord: 'Stunden',
   usedOf: 'verbraucht von {hours}',
   runningLow: 'wird knapp',
+  goodAfter: '{good} von {quantity} gut nach {task}',
   goodOf: '{good} von {quantity} gut',
   scrapped: '{scrap} Ausschuss',
   anHour: '{rate} je Stunde Laufzeit',

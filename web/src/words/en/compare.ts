@@ -106,6 +106,7 @@ export const compare = {
   hoursWord: 'hours',
   usedOf: 'used of {hours}',
   runningLow: 'running low',
+  goodAfter: '{good} of {quantity} good after {task}',
   goodOf: '{good} of {quantity} good',
   scrapped: '{scrap} scrap',
   anHour: '{rate} an hour of run time',
