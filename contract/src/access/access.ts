@@ -37,6 +37,15 @@ export const ROLES = [
 ] as const;
 export type Role = (typeof ROLES)[number];
 
+/** What lets somebody touch the time of others. */
+const TOUCHES_TIME: readonly Right[] = ['ledger.correct', 'time.approve'];
+
+/** Whether roles reach no time but that of the crew one leads: none of those that let touch time reaches further. */
+export const isCrewOnly = (
+  roles: readonly { readonly rights: readonly Right[]; readonly reach: Reach }[],
+): boolean =>
+  !roles.some(({ rights, reach }) => reach === 'all' && TOUCHES_TIME.some((right) => rights.includes(right)));
+
 /** Whose time a role may touch: everybody's, or that of the crew one leads on the floor. */
 export const REACHES = ['all', 'crew'] as const;
 export type Reach = (typeof REACHES)[number];

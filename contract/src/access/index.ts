@@ -8,6 +8,7 @@ export {
   changePasswordSchema,
   firstRunSchema,
   hoursStyleSchema,
+  isCrewOnly,
   newUserSchema,
   roleFieldsSchema,
   rolesSchema,

@@ -1,12 +1,13 @@
 import { toInstant } from '@wergon/core/time';
 import { parseCookie } from 'cookie';
 import type { EntityManager } from '@mikro-orm/libsql';
+import { isCrewOnly } from '@wergon/contract/access';
 import type { Right } from '@wergon/contract/access';
 import type { Request, Response } from 'express';
 import type { Context, CallingStation, DeskUser, Who } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import { SessionEntity, UserEntity } from './entities.ts';
-import { findRoles, isCrewOnly, rightsOf } from './roles.ts';
+import { findRoles, rightsOf } from './roles.ts';
 import { hashToken, makeToken } from './token.ts';
 import type { User } from './entities.ts';
 

@@ -32,12 +32,6 @@ export async function findRoles(em: EntityManager, ids?: readonly string[]): Pro
 export const rightsOf = (roles: readonly Role[], seesRates: boolean): ReadonlySet<Right> =>
   new Set<Right>([...roles.flatMap(({ rights }) => rights), ...(seesRates ? (['rates.see'] as const) : [])]);
 
-const TOUCHES_TIME: readonly Right[] = ['ledger.correct', 'time.approve'];
-
-/** Whether the time that they may touch is that of the crew they lead alone: no role reaches further. */
-export const isCrewOnly = (roles: readonly Role[]): boolean =>
-  !roles.some(({ rights, reach }) => reach === 'all' && TOUCHES_TIME.some((right) => rights.includes(right)));
-
 /** Whether whoever may do `own` may hand out or change this much. */
 export const isWithin = (wanted: ReadonlySet<Right>, own: ReadonlySet<Right>): boolean =>
   [...wanted].every((right) => own.has(right));

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed } from 'vue';
-import { LEAST_PASSWORD, REACH_OF_ROLE } from '@wergon/contract/access';
+import { LEAST_PASSWORD, isCrewOnly } from '@wergon/contract/access';
 import type { ResponseOf } from '@wergon/contract/routes';
 import { callRoute, sayRole, useForm, usePeople } from '../kit/index.ts';
 import { CheckField, FormField } from '../kit/parts/index.ts';
@@ -60,9 +60,7 @@ async function save(): Promise<void> {
 }
 /** Whose time they correct and approve where no department and no crew is ticked. */
 const everybodyElse = computed(() =>
-  fields.value.roles.every(
-    (id) => (props.roles.find((role) => role.id === id)?.reach ?? REACH_OF_ROLE.own) === 'crew',
-  )
+  isCrewOnly(props.roles.filter(({ id }) => fields.value.roles.includes(id)))
     ? t('access.theirOwnCrew')
     : t('common.everybody'),
 );

@@ -37,6 +37,10 @@ const TOUCHED: Readonly<Record<string, (changes: Changes, asked: Key) => boolean
   'presence-effect': aboutPeople,
   'person-day': aboutPerson,
   week: aboutPerson,
+  card: aboutPeople,
+  // Only one's own time is heard of by whoever sees nothing else.
+  'own-card': always,
+  'named-days': always,
   line: ({ technicians }, asked) => namesAny(technicians, asked),
   // An approval names no order.
   order: ({ orders }, [order, what]) => what === 'unapproved' || isAmong(orders, order),
