@@ -20,6 +20,8 @@ test.each([
   ['2026-03-29T12:00:00Z', 2.5 * HOUR, '2026-03-29T01:30:00Z', 'a time that the clocks went over'],
   ['2026-03-29T12:00:00Z', 3.5 * HOUR, '2026-03-29T01:30:00Z', 'and the time it became'],
   ['2026-10-25T12:00:00Z', 2.5 * HOUR, '2026-10-25T00:30:00Z', 'of two, the earlier'],
+  ['2026-03-29T12:00:00Z', 23.5 * HOUR, '2026-03-29T21:30:00Z', 'in the last hour of a day that lacks one'],
+  ['2026-10-25T12:00:00Z', 23.5 * HOUR, '2026-10-25T22:30:00Z', 'and of a day that has one more'],
   ['2026-10-25T12:00:00Z', 4 * HOUR, '2026-10-25T03:00:00Z', 'behind the hour that came twice'],
 ])('on the day of %s the clock shows %i s at %s: %s', (on, clock, at) =>
   expect(formatInstant(atWallClock(zone, zone.dayAt(instant(on)), clock))).toBe(at),

@@ -4,11 +4,16 @@ import type { LocalDay } from './day.ts';
 import type { Instant } from './instant.ts';
 import type { Zone } from './zone.ts';
 
+const DAY = 86_400;
+const HALF_DAY = DAY / 2;
+
 /** The instant at which a wall clock shows so many seconds since midnight on a local day; of two, the earlier, and of
  *  none (clocks went forward over it) as much later as they went. */
 export function atWallClock(zone: Zone, day: LocalDay, clockSeconds: number): Instant {
   const guess = toInstant(zone.startOf(day) + clockSeconds);
-  const shift = clockSeconds - zone.clockAt(guess);
+  // Where the guess fell past midnight its clock is near that of the other end of the day.
+  const apart = clockSeconds - zone.clockAt(guess);
+  const shift = apart > HALF_DAY ? apart - DAY : apart < -HALF_DAY ? apart + DAY : apart;
   const moved = toInstant(guess + shift);
   return zone.clockAt(moved) === clockSeconds ? moved : guess;
 }
