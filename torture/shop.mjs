@@ -1,6 +1,6 @@
 import { createCaller } from './server.mjs';
 
-export const ROLES = ['technician', 'lead', 'supervisor', 'planner', 'bookkeeper', 'administrator'];
+export const ROLES = ['own', 'technician', 'lead', 'supervisor', 'planner', 'bookkeeper', 'administrator'];
 export const FIRST_RUN = {
   shopName: 'Torture',
   zone: 'Europe/Helsinki',
@@ -71,7 +71,7 @@ export async function makeShop(url, stationCount = 4) {
   for (const role of ROLES) {
     const userName = `the ${role}`;
     const given = 'given by somebody';
-    await desk('/api/users', { name: role, userName, password: given, role, seesRates: false });
+    await desk('/api/users', { name: role, userName, password: given, roles: [role], seesRates: false });
     const own = createCaller(url);
     await own('/api/sign-in', { userName, password: given, isTrustedComputer: true });
     await own('/api/password', { password: given, newPassword: 'a long password' });
