@@ -38,13 +38,14 @@ export const ROLES = [
 export type Role = (typeof ROLES)[number];
 
 /** What lets somebody touch the time of others. */
-const TOUCHES_TIME: readonly Right[] = ['ledger.correct', 'time.approve'];
+const TIME_RIGHTS: readonly Right[] = ['ledger.correct', 'time.approve'];
+export const touchesTime = (rights: Iterable<Right>): boolean =>
+  [...rights].some((right) => TIME_RIGHTS.includes(right));
 
 /** Whether roles reach no time but that of the crew one leads: none of those that let touch time reaches further. */
 export const isCrewOnly = (
   roles: readonly { readonly rights: readonly Right[]; readonly reach: Reach }[],
-): boolean =>
-  !roles.some(({ rights, reach }) => reach === 'all' && TOUCHES_TIME.some((right) => rights.includes(right)));
+): boolean => !roles.some(({ rights, reach }) => reach === 'all' && touchesTime(rights));
 
 /** Whose time a role may touch: everybody's, or that of the crew one leads on the floor. */
 export const REACHES = ['all', 'crew'] as const;

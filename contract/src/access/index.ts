@@ -15,6 +15,7 @@ export {
   sessionSchema,
   signInSchema,
   startSchema,
+  touchesTime,
   userFieldsSchema,
   usersSchema,
 } from './access.ts';

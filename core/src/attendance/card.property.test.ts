@@ -3,7 +3,7 @@ import { attendedByShiftDay, deriveLedger } from '../ledger/index.ts';
 import type { HoursEntry } from '../ledger/index.ts';
 import { THE_END, TECHNICIANS, anyEntries, clock, factsWith, technician } from '../ledger/shop.fixture.ts';
 import { addDays, mondayOf } from '../time/index.ts';
-import { personCard } from './card.ts';
+import { cardWeeks, personCard } from './card.ts';
 
 const facts = factsWith();
 /** A fortnight that all random entries lie in. */
@@ -53,6 +53,22 @@ test('a card of two stretches of days is the cards of each, one behind the other
           ...personCard(of, { firstDay, lastDay: addDays(cut, -1) }, facts),
           ...personCard(of, { firstDay: cut, lastDay }, facts),
         ]).toEqual(personCard(of, { firstDay, lastDay }, facts));
+    }),
+  );
+});
+
+test('the weeks of a card hold each of its days once, and add up to it', () => {
+  fc.assert(
+    fc.property(anyShop, fc.integer({ min: 0, max: 20 }), (people, length) => {
+      for (const { of } of people) {
+        const card = personCard(of, { firstDay, lastDay: addDays(firstDay, length) }, facts);
+        const weeks = cardWeeks(card);
+        expect(weeks.flatMap(({ days }) => days)).toEqual(card);
+        for (const { monday, days } of weeks)
+          expect(days.every(({ day }) => day >= monday && day < addDays(monday, 7))).toBe(true);
+        for (const what of ['attendedSeconds', 'chargedSeconds'] as const)
+          expect(sum(weeks.map((week) => week[what]))).toBe(sum(card.map((day) => day[what])));
+      }
     }),
   );
 });

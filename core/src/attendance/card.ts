@@ -1,6 +1,6 @@
 import { allocateStint, attendedByShiftDay } from '../ledger/index.ts';
 import type { HoursEntry, LedgerFacts, Presence, Stint, TargetId } from '../ledger/index.ts';
-import { daysFrom, sumSeconds, toSeconds } from '../time/index.ts';
+import { daysFrom, mondayOf, sumSeconds, toSeconds } from '../time/index.ts';
 import type { LocalDay, Seconds, Span } from '../time/index.ts';
 
 /** One shift day on a person's card. `lines` are what was charged, by task or activity, the longest first; they add up to
@@ -58,6 +58,30 @@ export function personCard(
       lines,
       attendedSeconds: attended.get(day) ?? toSeconds(0),
       chargedSeconds: sumSeconds(lines),
+    };
+  });
+}
+
+/** What a card comes to from Monday to Sunday. */
+export type CardWeek<Day> = {
+  readonly monday: LocalDay;
+  readonly days: readonly Day[];
+  readonly attendedSeconds: Seconds;
+  readonly chargedSeconds: Seconds;
+};
+
+/** The days of a card by week, each week with its sums; the first and the last may lack days. */
+export function cardWeeks<Day extends Pick<CardDay, 'day' | 'attendedSeconds' | 'chargedSeconds'>>(
+  days: readonly Day[],
+): readonly CardWeek<Day>[] {
+  const mondays = [...new Set(days.map(({ day }) => mondayOf(day)))];
+  return mondays.map((monday) => {
+    const own = days.filter(({ day }) => mondayOf(day) === monday);
+    return {
+      monday,
+      days: own,
+      attendedSeconds: sumSeconds(own.map(({ attendedSeconds: seconds }) => ({ seconds }))),
+      chargedSeconds: sumSeconds(own.map(({ chargedSeconds: seconds }) => ({ seconds }))),
     };
   });
 }

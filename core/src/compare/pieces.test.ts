@@ -35,11 +35,14 @@ test.each<[good: number, runSeconds: number, rate: number | null]>([
   expect(piecesPerRunHour({ good, scrap: 0 }, runSeconds)).toBe(rate),
 );
 
+const total = (figures: readonly number[]) => figures.reduce((sum, figure) => sum + figure, 0);
+
 test('what stands by cost code adds up to all tasks, each code once, and to nothing where there are none', () => {
   const task = fc.record({
     costCode: fc.constantFrom('', 'A1', 'B2', 'C3'),
     estimatedSeconds: fc.nat(100_000),
     actualSeconds: fc.nat(100_000),
+    outsideSeconds: fc.nat(100_000),
   });
   fc.assert(
     fc.property(fc.array(task, { maxLength: 12 }), (tasks) => {
@@ -47,10 +50,13 @@ test('what stands by cost code adds up to all tasks, each code once, and to noth
       expect(new Set(rows.map(({ costCode }) => costCode)).size).toBe(rows.length);
       if (tasks.every(({ costCode }) => costCode === '')) expect(rows).toEqual([]);
       else
-        for (const sum of ['estimatedSeconds', 'actualSeconds'] as const)
-          expect(rows.reduce((all, row) => all + row[sum], 0)).toBe(
-            tasks.reduce((all, each) => all + each[sum], 0),
-          );
+        expect([
+          total(rows.map((row) => row.estimatedSeconds)),
+          total(rows.map((row) => row.usedSeconds)),
+        ]).toEqual([
+          total(tasks.map((each) => each.estimatedSeconds)),
+          total(tasks.map((each) => each.actualSeconds + each.outsideSeconds)),
+        ]);
     }),
   );
 });

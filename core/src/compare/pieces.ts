@@ -24,19 +24,30 @@ export const piecesPerRunHour = ({ good }: Pieces, runSeconds: Seconds | number)
 type Coded = {
   readonly costCode: string;
   readonly estimatedSeconds: number;
+  /** Within the estimate's work types, and outside them. */
   readonly actualSeconds: number;
+  readonly outsideSeconds: number;
+};
+/** Time of a cost code: what was estimated, and all that was worked. */
+export type CodedTime = {
+  readonly costCode: string;
+  readonly estimatedSeconds: number;
+  readonly usedSeconds: number;
 };
 
-/** Estimated and used seconds by cost code, in the order of the codes; tasks without one are left out unless there are
- *  others: then they stand last, under ''. Nothing where no task has a code. */
-export function sumByCostCode(tasks: readonly Coded[]): readonly Coded[] {
+/** Time by cost code, in the order of the codes; tasks without one stand last, under ''. Nothing where no task has one.
+ *  Source: docs/orders.md, pieces. */
+export function sumByCostCode(tasks: readonly Coded[]): readonly CodedTime[] {
   if (tasks.every(({ costCode }) => costCode === '')) return [];
   const codes = [...new Set(tasks.map(({ costCode }) => costCode))].sort((a, b) =>
     a === '' ? 1 : b === '' ? -1 : a < b ? -1 : 1,
   );
   return codes.map((costCode) => {
     const own = tasks.filter((task) => task.costCode === costCode);
-    const sum = (of: 'estimatedSeconds' | 'actualSeconds') => own.reduce((all, task) => all + task[of], 0);
-    return { costCode, estimatedSeconds: sum('estimatedSeconds'), actualSeconds: sum('actualSeconds') };
+    return {
+      costCode,
+      estimatedSeconds: own.reduce((sum, task) => sum + task.estimatedSeconds, 0),
+      usedSeconds: own.reduce((sum, task) => sum + task.actualSeconds + task.outsideSeconds, 0),
+    };
   });
 }

@@ -117,7 +117,7 @@ export function refineStart(
   if (conversation.step === 'crew')
     return putCrewOn(state, conversation, work({ ...conversation.work, ...said }), meta, context);
   if (conversation.step === 'asked')
-    return advanceAsked(state, conversation, { ...asWork(conversation.intent), ...said }, meta, context);
+    return advanceAsked(state, conversation, refined(asWork(conversation.intent), said), meta, context);
   if (conversation.step !== 'person') {
     const waiting = conversation.step === 'intent' ? asWork(conversation.intent) : work({});
     const { said: before } = state;
@@ -125,19 +125,25 @@ export function refineStart(
       conversation.step === 'idle' && before && 'technician' in before ? before.technician : undefined;
     const fresh = maker && startStillEditable(state, maker, meta);
     return fresh && maker && said.isJoin === undefined
-      ? advanceIntent(state, personOf(maker), { ...fresh, ...said }, false, meta, context)
-      : wait(state, { step: 'intent', intent: { ...waiting, ...said } }, meta, context);
+      ? advanceIntent(state, personOf(maker), refined(fresh, said), false, meta, context)
+      : wait(state, { step: 'intent', intent: refined(waiting, said) }, meta, context);
   }
   const { person, draft } = conversation;
   const fresh = startStillEditable(state, person.technician, meta);
   if (fresh && said.isJoin === undefined)
-    return advanceIntent(state, person, { ...fresh, ...said }, true, meta, context);
+    return advanceIntent(state, person, refined(fresh, said), true, meta, context);
   const standing = personAtStation(context.directory, person, instantOf(meta));
   const isOn = standing !== undefined && runningOf(standing.stands).length > 0;
   const isOnlyType = Object.keys(draft).length === 0 && said.workType !== undefined;
   return isOn && isOnlyType && said.workType
     ? changeType(state, person, said.workType, meta, context)
     : wait(state, { ...conversation, draft: { ...draft, ...said } }, meta, context);
+}
+
+/** A start with more said of it. The reason that was given for one kind of work is none of another. */
+function refined({ reason, ...intent }: WorkIntent, said: StartDetails): WorkIntent {
+  const isSameKind = said.workType === undefined || said.workType === intent.workType;
+  return { ...intent, ...said, ...(isSameKind && reason !== undefined ? { reason } : {}) };
 }
 
 /** Whatever waits or is asked for as a start; something else gives way to a new one. */

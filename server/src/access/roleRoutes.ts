@@ -2,11 +2,11 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { ok } from '@wergon/core/result';
 import type { Reach, Right } from '@wergon/contract/access';
-import type { Context, Mount } from '../http/index.ts';
+import type { Context, DeskWho, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { RoleEntity, UserEntity } from './entities.ts';
 import { endStreams } from './identify.ts';
-import { findRoles, isBuiltIn, isWithin } from './roles.ts';
+import { findRoles, isBuiltIn, mayGive } from './roles.ts';
 
 type Fields = { readonly name: string; readonly rights: Right[]; readonly reach: Reach };
 
@@ -19,7 +19,7 @@ export function mountRoles(mount: Mount, context: Context): void {
   mount('addRole', async ({ body, who }) => {
     const em = database.em.fork();
     const id = randomUUID();
-    const denied = await denyFields(em, id, body, who.rights);
+    const denied = await denyFields(em, id, body, who);
     if (denied) return denied;
     await em.insert(RoleEntity, { id, ...body });
     return ok({ id });
@@ -30,8 +30,8 @@ export function mountRoles(mount: Mount, context: Context): void {
     const id = param('role');
     const role = await em.findOne(RoleEntity, { id });
     if (!role) return refuse(isBuiltIn(id) ? 'access.built_in_role' : 'record.not_found');
-    if (!isWithin(new Set(role.rights), who.rights)) return refuse('access.beyond_own');
-    const denied = await denyFields(em, id, body, who.rights);
+    if (!mayGive(role.rights, who)) return refuse('access.beyond_own');
+    const denied = await denyFields(em, id, body, who);
     if (denied) return denied;
     await em.nativeUpdate(RoleEntity, { id }, body);
     // What a page was let hear by the role as it was, it hears no longer.
@@ -39,12 +39,15 @@ export function mountRoles(mount: Mount, context: Context): void {
     return ok(null);
   });
 
-  mount('removeRole', async ({ param }) => {
+  mount('removeRole', async ({ param, who }) => {
     const em = database.em.fork();
     const id = param('role');
-    if (isBuiltIn(id)) return refuse('access.built_in_role');
+    const role = await em.findOne(RoleEntity, { id });
+    if (!role) return refuse(isBuiltIn(id) ? 'access.built_in_role' : 'record.not_found');
+    if (!mayGive(role.rights, who)) return refuse('access.beyond_own');
     if ((await usersWith(em, id)).length > 0) return refuse('access.role_in_use');
-    return (await em.nativeDelete(RoleEntity, { id })) > 0 ? ok(null) : refuse('record.not_found');
+    await em.nativeDelete(RoleEntity, { id });
+    return ok(null);
   });
 }
 
@@ -52,9 +55,9 @@ const usersWith = async (em: EntityManager, role: string): Promise<readonly stri
   (await em.findAll(UserEntity)).filter(({ roles }) => roles.includes(role)).map(({ id }) => id);
 
 /** Why a role cannot be like this. */
-async function denyFields(em: EntityManager, id: string, fields: Fields, own: ReadonlySet<Right>) {
+async function denyFields(em: EntityManager, id: string, fields: Fields, who: DeskWho) {
   const taken = await em.findOne(RoleEntity, { name: fields.name });
   if (taken && taken.id !== id)
     return refuse('record.taken', [{ field: 'name', message: 'another role has this name' }]);
-  return isWithin(new Set(fields.rights), own) ? undefined : refuse('access.beyond_own');
+  return mayGive(fields.rights, who) ? undefined : refuse('access.beyond_own');
 }

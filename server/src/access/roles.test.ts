@@ -140,6 +140,34 @@ describe('a role of the shop’s own', () => {
     expect((await shop.post('/api/roles', within, eva)).status).toBe(200);
   });
 
+  test('whoever reaches the time of some people alone gives nobody more: neither all of it, nor any', async () => {
+    const rights = ['users.change', 'floor.see', 'ledger.correct'];
+    const fields = { name: 'Keeper of a crew', rights, reach: 'crew' };
+    const role = idOf(await shop.post('/api/roles', fields));
+    const reader = idOf(
+      await shop.post('/api/roles', { name: 'Reader', rights: ['floor.see'], reach: 'all' }),
+    );
+    const far = idOf(await shop.post('/api/roles', { ...fields, name: 'Keeper of all', reach: 'all' }));
+    const crewed = await shop.addUser({ userName: 'crewed', role });
+    const bound = await shop.addUser({ userName: 'bound', role: far, departments: ['winding'] });
+    const free = await shop.addUser({ userName: 'free', role: far });
+    const user = { name: 'N', password: 'long enough', roles: [far], seesRates: false };
+    for (const [i, as] of [crewed, bound].entries()) {
+      const told = [
+        await shop.post(`/api/roles/${role}`, { ...fields, reach: 'all' }, as),
+        await shop.post('/api/roles', { ...fields, name: `Another ${i}` }, as),
+        await shop.post('/api/users', { ...user, userName: `n${i}` }, as),
+        await shop.post(`/api/roles/${far}/remove`, {}, as),
+      ].map(({ body }) => (body as { type: string }).type);
+      expect(told).toEqual(Array(4).fill('urn:wergon:access.beyond_own'));
+      const within = { ...user, userName: `w${i}`, roles: [reader] };
+      expect((await shop.post('/api/users', within, as)).status).toBe(200);
+    }
+    expect((await shop.post('/api/users', { ...user, userName: 'n2' }, free)).status).toBe(200);
+    const admin = await shop.addUser({ userName: 'adm', role: 'administrator', departments: ['winding'] });
+    expect((await shop.post('/api/users', { ...user, userName: 'n3' }, admin)).status).toBe(200);
+  });
+
   test('what is no role is refused at its field', async () => {
     const body = {
       name: 'X',

@@ -1,6 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import { REACH_OF_ROLE, RIGHTS_OF_ROLE, ROLES } from '@wergon/contract/access';
+import { REACH_OF_ROLE, RIGHTS_OF_ROLE, ROLES, touchesTime } from '@wergon/contract/access';
 import type { Reach, Right } from '@wergon/contract/access';
+import type { DeskWho } from '../http/index.ts';
 import { RoleEntity } from './entities.ts';
 import type { User } from './entities.ts';
 
@@ -32,9 +33,14 @@ export async function findRoles(em: EntityManager, ids?: readonly string[]): Pro
 export const rightsOf = (roles: readonly Role[], seesRates: boolean): ReadonlySet<Right> =>
   new Set<Right>([...roles.flatMap(({ rights }) => rights), ...(seesRates ? (['rates.see'] as const) : [])]);
 
-/** Whether whoever may do `own` may hand out or change this much. */
-export const isWithin = (wanted: ReadonlySet<Right>, own: ReadonlySet<Right>): boolean =>
-  [...wanted].every((right) => own.has(right));
+/** Whether somebody may hand out or change what lets do this much: they may do it all themselves, and who reaches the
+ *  time of some people alone lets nobody touch any. An administrator who bound themselves is not locked out by that. */
+export const mayGive = (wanted: Iterable<Right>, { user, rights }: DeskWho): boolean => {
+  const given = [...wanted];
+  const isAdministrator = user.roles.some(({ id }) => id === 'administrator');
+  const reachesAll = isAdministrator || (!user.isCrewOnly && user.departments == null && user.crews == null);
+  return given.every((right) => rights.has(right)) && (reachesAll || !touchesTime(given));
+};
 
 /** What a user may do, by what is kept of them. */
 export const rightsOfUser = async (em: EntityManager, { roles, seesRates }: User) =>

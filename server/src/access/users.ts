@@ -2,11 +2,10 @@ import { hash } from '@node-rs/argon2';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { ok } from '@wergon/core/result';
-import type { Right } from '@wergon/contract/access';
-import type { Context, Mount } from '../http/index.ts';
+import type { Context, DeskWho, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { endSessions, endStreams } from './identify.ts';
-import { findRoles, isWithin, rightsOf, rightsOfUser } from './roles.ts';
+import { findRoles, mayGive, rightsOf, rightsOfUser } from './roles.ts';
 import type { TechnicianId } from '@wergon/core/people';
 import { UserEntity } from './entities.ts';
 import type { User } from './entities.ts';
@@ -70,7 +69,7 @@ export function mountUsers(mount: Mount, context: Context): void {
 
   mount('addUser', async ({ body, who }) => {
     const em = database.em.fork();
-    const denied = await denyRoles(em, body, who.rights);
+    const denied = await denyRoles(em, body, who);
     if (denied) return denied;
     const userName = body.userName.toLowerCase();
     if (await em.findOne(UserEntity, { userName }))
@@ -84,8 +83,8 @@ export function mountUsers(mount: Mount, context: Context): void {
     const id = param('user');
     const user = await em.findOne(UserEntity, { id });
     if (!user) return refuse('record.not_found');
-    if (!isWithin(await rightsOfUser(em, user), who.rights)) return refuse('access.beyond_own');
-    const denied = await denyRoles(em, body, who.rights);
+    if (!mayGive(await rightsOfUser(em, user), who)) return refuse('access.beyond_own');
+    const denied = await denyRoles(em, body, who);
     if (denied) return denied;
     const all = await em.find(UserEntity, { isOff: false });
     const isAdministrator = ({ roles }: { roles: readonly string[] }) => roles.includes('administrator');
@@ -103,14 +102,14 @@ export function mountUsers(mount: Mount, context: Context): void {
   });
 }
 
-/** Why these roles cannot be given by whoever may do `own`. */
+/** Why these roles cannot be given by whoever asks. */
 async function denyRoles(
   em: EntityManager,
   { roles, seesRates }: { readonly roles: readonly string[]; readonly seesRates: boolean },
-  own: ReadonlySet<Right>,
+  who: DeskWho,
 ) {
   const found = await findRoles(em, roles);
   const unknown = roles.findIndex((id) => !found.some((role) => role.id === id));
   if (unknown >= 0) return refuse('input.invalid', [{ field: `roles.${unknown}`, message: 'is no role' }]);
-  return isWithin(rightsOf(found, seesRates), own) ? undefined : refuse('access.beyond_own');
+  return mayGive(rightsOf(found, seesRates), who) ? undefined : refuse('access.beyond_own');
 }

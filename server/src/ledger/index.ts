@@ -28,7 +28,7 @@ export { costAnew } from './rates.ts';
 export { readBatch } from './readBatch.ts';
 export { PROJECTIONS, catchUp, rebuild } from './rebuild.ts';
 export { readChanges } from './readChanges.ts';
-export { findHead } from './record.ts';
+export { STATION_TYPES, findHead } from './record.ts';
 export { mountLedger } from './routes.ts';
 export { loadNames, loadScan } from './scans.ts';
 export type { Names } from './scans.ts';

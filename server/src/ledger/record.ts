@@ -20,7 +20,7 @@ import type { FieldProblem } from '@wergon/contract/wire';
 import type { FloorAnswer, Incoming, Outcome } from './incoming.ts';
 
 /** What stations may say; hours and corrections other than taking back are the desk's. */
-const STATION_TYPES: ReadonlySet<Entry['type']> = new Set<Entry['type']>([
+export const STATION_TYPES: ReadonlySet<Entry['type']> = new Set<Entry['type']>([
   'shift-in',
   'shift-out',
   'break-start',

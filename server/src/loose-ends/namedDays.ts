@@ -5,6 +5,7 @@ import type { LocalDay } from '@wergon/core/time';
 import { readOwnJson, readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import type { Mount } from '../http/index.ts';
+import { STATION_TYPES } from '../ledger/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
 import { RECONCILE_DAYS } from './looseEnds.ts';
 
@@ -35,20 +36,6 @@ type Row = {
   readonly stations: string;
 };
 
-/** What a station records of somebody who stands there. */
-const OF_STATIONS = [
-  'shift-in',
-  'shift-out',
-  'break-start',
-  'break-end',
-  'work-start',
-  'work-stop',
-  'task-done',
-  'task-reopen',
-  'count',
-  'note',
-];
-
 /** By person and day, the newest first. */
 const findNamed = (sql: Sql, firstDay: LocalDay, lastDay: LocalDay): readonly Row[] =>
   sql.all<Row>(
@@ -60,5 +47,5 @@ const findNamed = (sql: Sql, firstDay: LocalDay, lastDay: LocalDay): readonly Ro
      where i."stream" = 'labor' and i."type" in (select "value" from json_each(?)) and i."day" between ? and ?
        and i."technician" is not null and json_extract(j."envelope", '$.identity') in ('name', 'number')
      group by i."technician", i."day" order by i."day" desc, i."technician"`,
-    [JSON.stringify(OF_STATIONS), firstDay, lastDay],
+    [JSON.stringify([...STATION_TYPES]), firstDay, lastDay],
   );

@@ -14,11 +14,7 @@ const rows = computed(() =>
   sumByCostCode(
     props.tasks
       .filter(({ isAccepted, lines }) => isAccepted || lines.length > 0)
-      .map(({ costCode, comparison }) => ({
-        costCode,
-        estimatedSeconds: comparison.estimatedSeconds,
-        actualSeconds: comparison.actualSeconds + comparison.outsideSeconds,
-      })),
+      .map(({ costCode, comparison }) => ({ costCode, ...comparison })),
   ),
 );
 const columns: readonly Column<(typeof rows.value)[number]>[] = [
@@ -38,7 +34,7 @@ const columns: readonly Column<(typeof rows.value)[number]>[] = [
     id: 'used',
     title: t('compare.usedHead'),
     class: 'figure number',
-    value: ({ actualSeconds }) => desk.hours(actualSeconds),
+    value: ({ usedSeconds }) => desk.hours(usedSeconds),
   },
 ];
 </script>

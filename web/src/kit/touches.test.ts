@@ -5,7 +5,11 @@ const ada = { technicians: ['t-ada'], orders: ['o-1'] };
 
 test.each<[key: readonly unknown[], isAsked: boolean, why: string]>([
   [['floor', 20_000], true, 'the floor shows everybody'],
-  [['card', { technician: 't-ada', from: '2026-03-02', to: '2026-03-08' }], true, 'a card of whoever scanned'],
+  [
+    ['card', { technician: 't-ada', from: '2026-03-02', to: '2026-03-08' }],
+    true,
+    'a card of whoever scanned',
+  ],
   [['card', { technician: 't-bo', from: '2026-03-02', to: '2026-03-08' }], false, 'a card of somebody else'],
   [['own-card', { from: '2026-03-02' }], true, 'one’s own time'],
   [['person-day', 't-ada', '2026-03-03'], true, 'a day of whom it is about'],

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
-import { formatCents, toCents } from '@wergon/core/money';
+import { formatCents, sumCents } from '@wergon/core/money';
 import { callRoute, useDesk } from '../kit/index.ts';
 import { CheckField, PlainButton, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
 import { centsIn, estimateDraft, newOrder, stepDraft } from './orderDraft.ts';
@@ -45,10 +45,12 @@ function estimateOf(job: StandardJobJson, isRequiredOnly: boolean) {
   return estimateDraft({ ...newOrder(''), tasks: drafts }, preparation.data.value?.grades ?? []);
 }
 /** What the prices of its tasks come to, of the required ones alone. */
-const priceOf = (job: StandardJobJson): number =>
-  job.steps
-    .filter(({ isRequired }) => isRequired)
-    .reduce((sum, { task }) => sum + (centsIn(taskById.value.get(task)?.price ?? '') ?? 0), 0);
+const priceOf = (job: StandardJobJson) =>
+  sumCents(
+    job.steps
+      .filter(({ isRequired }) => isRequired)
+      .map(({ task }) => ({ cost: centsIn(taskById.value.get(task)?.price ?? '') })),
+  );
 const taskEstimate = (task: StandardTaskJson) =>
   estimateDraft({ ...newOrder(''), tasks: [stepDraft(task)] }, preparation.data.value?.grades ?? []);
 const longest = computed(() => Math.max(1, ...jobs.value.map((job) => estimateOf(job, false).seconds)));
@@ -179,7 +181,7 @@ const columns = computed((): readonly Column<StandardTaskJson>[] => [
             <span class="figure number"
               >{{ desk.money(formatCents(estimateOf(job, true).cost))
               }}<small v-if="priceOf(job) > 0" :title="t('work.pricesOfItsTasks')">{{
-                t('work.priced', { price: desk.money(formatCents(toCents(priceOf(job)))) })
+                t('work.priced', { price: desk.money(formatCents(priceOf(job))) })
               }}</small></span
             >
           </PlainButton>
