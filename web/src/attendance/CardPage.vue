@@ -6,7 +6,14 @@ import { useRoute, useRouter } from 'vue-router';
 import { addDays, formatDay, mondayOf, parseDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { callRoute, sayMonthDay, sayRefusal, usePeople, useToday } from '../kit/index.ts';
-import { CheckField, DateField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import {
+  CheckField,
+  DateField,
+  DeskFrame,
+  FoundPeople,
+  QueryState,
+  ReconcileTabs,
+} from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 import CardTable from './CardTable.vue';
 
@@ -59,12 +66,6 @@ const query = useQuery({
   enabled: computed(() => technician.value !== ''),
   retry: false,
 });
-const found = computed(() => {
-  const words = search.value.trim().toLowerCase();
-  return words === ''
-    ? []
-    : people.value.filter(({ name }) => name.toLowerCase().includes(words)).slice(0, 8);
-});
 function pick(who: string): void {
   search.value = '';
   void go(firstDay.value, lastDay.value, who);
@@ -76,7 +77,7 @@ const print = () => window.print();
   <DeskFrame
     v-model:search="search"
     :title="t('common.to', { day: sayMonthDay(firstDay), day2: sayMonthDay(lastDay) })"
-    :step="t('kit.stepWeek')"
+    :step="length === WEEK ? t('kit.stepWeek') : t('common.days', { n: length })"
     :today="t('kit.toNow')"
     :search-label="t('kit.anotherPerson')"
     @back="step(-length)"
@@ -87,11 +88,7 @@ const print = () => window.print();
       <p class="lead">{{ t('attendance.aNightShiftCountsOnTheDayItBegan') }}</p>
     </template>
     <ReconcileTabs />
-    <ul v-if="found.length > 0" class="found">
-      <li v-for="person in found" :key="person.id">
-        <BButton variant="quiet" size="sm" @click="pick(person.id)">{{ person.name }}</BButton>
-      </li>
-    </ul>
+    <FoundPeople :people="people" :search="search" @pick="pick($event)" />
     <div class="whom">
       <BFormSelect
         size="sm"
@@ -151,14 +148,6 @@ const print = () => window.print();
 .whom .form-select {
   width: 200px;
 }
-.found {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin: 0;
-  padding: 8px 16px;
-  list-style: none;
-}
 .refusal {
   margin: 0;
   padding: 0 16px 8px;
@@ -167,8 +156,7 @@ const print = () => window.print();
   padding: 0 16px 24px;
 }
 @media print {
-  .whom,
-  .found {
+  .whom {
     display: none;
   }
 }

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { BButton } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { formatDay, parseDay, toInstant } from '@wergon/core/time';
@@ -14,7 +13,7 @@ import {
   linkToDay,
   linkToWeek,
 } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { DeskFrame, FoundPeople, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { HourTicks } from '../floor/index.ts';
 import { ScanHistory } from '../ledger/index.ts';
 import EditableTape from './EditableTape.vue';
@@ -43,10 +42,6 @@ const day = computed(() => formatDay(dayNumber.value));
 const zone = computed(() => desk.zone);
 const { query, told, blocks, shifts, breaks, gaps, scale } = usePersonDay(technician, day, zone, dayNumber);
 const names = usePeople();
-const found = computed(() => {
-  const words = search.value.trim().toLowerCase();
-  return words === '' ? [] : names.value.filter(({ name }) => name.toLowerCase().includes(words)).slice(0, 8);
-});
 const acts = useUndo();
 const { isBusy } = acts;
 const editing = useTapeEdit(acts);
@@ -116,13 +111,7 @@ function add(): void {
       </div>
     </template>
     <ReconcileTabs />
-    <ul v-if="found.length > 0" class="found">
-      <li v-for="person in found" :key="person.id">
-        <BButton variant="quiet" size="sm" @click="go(dayNumber, person.id)">
-          {{ person.name }}
-        </BButton>
-      </li>
-    </ul>
+    <FoundPeople :people="names" :search="search" @pick="go(dayNumber, $event)" />
     <QueryState
       v-if="!told"
       :is-pending="query.isPending.value"
@@ -231,14 +220,6 @@ function add(): void {
   position: absolute;
   inset: 0;
   overflow: hidden;
-}
-.found {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin: 0;
-  padding: 8px 16px;
-  list-style: none;
 }
 .counts a + a {
   margin-left: 16px;

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, nextTick, reactive, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -18,7 +17,7 @@ import {
   linkToDay,
   linkToWeek,
 } from '../kit/index.ts';
-import { DateField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { DateField, DeskFrame, FoundPeople, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { TargetPicker } from '../tape/index.ts';
 import AwayForm from './AwayForm.vue';
 import LengthField from './LengthField.vue';
@@ -51,12 +50,6 @@ const week = computed(() => query.data.value);
 /** What stands there is still the week or the person before: nothing is entered into it. */
 const isBehind = query.isPlaceholderData;
 const mayWrite = computed(() => week.value?.mayCorrect ?? false);
-const found = computed(() => {
-  const words = search.value.trim().toLowerCase();
-  return words === ''
-    ? []
-    : people.value.filter(({ name }) => name.toLowerCase().includes(words)).slice(0, 8);
-});
 
 /** A row that is not there yet. */
 const added = reactive<{ target: string; text: string; workType: WorkType }>({
@@ -149,13 +142,7 @@ const openDate = (text: string) => {
       </p>
     </template>
     <ReconcileTabs />
-    <ul v-if="found.length > 0" class="found">
-      <li v-for="person in found" :key="person.id">
-        <BButton variant="quiet" size="sm" @click="go(monday, person.id)">
-          {{ person.name }}
-        </BButton>
-      </li>
-    </ul>
+    <FoundPeople :people="people" :search="search" @pick="go(monday, $event)" />
     <QueryState
       v-if="!week"
       :is-pending="query.isPending.value"
@@ -273,14 +260,6 @@ const openDate = (text: string) => {
   gap: 6px;
   align-items: center;
   font-size: var(--text-xs);
-}
-.found {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin: 0;
-  padding: 8px 16px;
-  list-style: none;
 }
 .whom {
   display: flex;

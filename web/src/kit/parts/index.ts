@@ -4,6 +4,7 @@ export { default as DateField } from './DateField.vue';
 export { default as DeskFrame } from './DeskFrame.vue';
 export { default as DiskWarning } from './DiskWarning.vue';
 export { default as FileField } from './FileField.vue';
+export { default as FoundPeople } from './FoundPeople.vue';
 export { default as FormField } from './FormField.vue';
 export { default as PickField } from './PickField.vue';
 export { default as PlainButton } from './PlainButton.vue';
