@@ -26,6 +26,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: process.env['WERGON_CHROMIUM'] ?? '/usr/bin/chromium', args: QUIET },
-    trace: 'retain-on-failure',
+    // A trace of each test makes them slower by a quarter: it is asked for where one is looked into.
+    trace: process.env['WERGON_TRACE'] ? 'retain-on-failure' : 'off',
+    screenshot: 'only-on-failure',
   },
 });

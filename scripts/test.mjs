@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -23,20 +23,37 @@ function step(name, command, args, env = {}) {
 }
 const npm = (name, script, env) => step(name, 'npm', ['run', '--silent', ...script], env);
 /** A check counts as one test. */
-function check(name, script) {
-  if (npm(name, script)) passed += 1;
+function tell(isGood) {
+  if (isGood) passed += 1;
   else failed += 1;
+}
+const check = (name, script) => tell(npm(name, script));
+/** A check beside others, whose words are said when it is awaited. */
+function checkBeside(name, script) {
+  const child = spawn('npm', ['run', '--silent', ...script], {
+    cwd: root,
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  const said = [];
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => said.push(piece));
+  const ended = new Promise((done) => child.once('close', done));
+  return async () => {
+    const status = await ended;
+    process.stdout.write(`\n== ${name}\n${Buffer.concat(said).toString()}`);
+    tell(status === 0);
+  };
 }
 
 check('Build', ['build']);
+// Lint and types keep one processor busy, torture waits for disks and processes: both at once take little longer.
+const tortured = checkBeside('Torture, the short form', ['torture', '--', '--short']);
 check('Lint', ['lint']);
 check('Types', ['typecheck']);
+await tortured();
 
 const unitReport = join(reports, 'unit.json');
 const unitsRan = npm('Unit tests', ['unit', '--', '--json', `--outputFile=${unitReport}`]);
 count(unitsRan, unitReport, ({ numPassedTests, numFailedTests }) => [numPassedTests, numFailedTests]);
-
-check('Torture, the short form', ['torture', '--', '--short']);
 
 const browserReport = join(reports, 'browser.json');
 if (chromium) {

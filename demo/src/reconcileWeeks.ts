@@ -50,7 +50,7 @@ export async function planDesk(
     at: at(addDays(today, -LATE.arrivesDaysBack), 11),
     run: () => arriveLate(context, at(addDays(today, -LATE.daysBack), 15)),
   });
-  moments.push({ at: at(today, 13), run: () => keepDrafts(context, solveig.id, today) });
+  moments.push({ at: at(today, 13), run: () => keepDrafts(context, [solveig.id, mikko.id], today) });
   return moments.filter((moment) => moment.at < opensAt).sort((a, b) => a.at - b.at);
 }
 
@@ -131,8 +131,12 @@ const arriveLate = (context: Context, at: Instant) =>
     context.clock.now(),
   );
 
-/** Two slips that nobody could read whole. */
-async function keepDrafts({ database, clock }: Context, user: string, today: LocalDay): Promise<void> {
+/** Two slips that nobody could read whole, each begun by another of those who type them. */
+async function keepDrafts(
+  { database, clock }: Context,
+  writers: readonly string[],
+  today: LocalDay,
+): Promise<void> {
   const em = database.em.fork();
   const blank = {
     technician: '',
@@ -141,7 +145,12 @@ async function keepDrafts({ database, clock }: Context, user: string, today: Loc
     targetText: '',
     workType: 'run' as const,
     day: '',
+    from: '',
+    to: '',
     hours: '',
+    good: '',
+    scrap: '',
+    note: '',
   };
   const rows = [
     {
@@ -149,7 +158,9 @@ async function keepDrafts({ database, clock }: Context, user: string, today: Loc
       personText: 'Ola?',
       day: formatDay(addDays(today, -1)),
       targetText: 'varnish',
-      hours: '1:15',
+      from: '13:15',
+      to: '14:30',
+      note: 'second coat, order number torn off',
     },
     {
       ...blank,
@@ -162,7 +173,7 @@ async function keepDrafts({ database, clock }: Context, user: string, today: Loc
   for (const [i, fields] of rows.entries())
     await em.insert(DraftEntity, {
       id: `draft-${i + 1}`,
-      user,
+      user: writers[i] ?? '',
       at: toInstant(clock.now() - (2 - i) * DAY),
       fields,
     });

@@ -4,7 +4,7 @@ import { CALIBRATION_TEXT } from '@wergon/core/scan';
 import { decode } from '../../web/src/labels/decode.fixture.ts';
 import { expectNothingSerious } from '../axe.ts';
 import { createServerProcess } from '../server.ts';
-import { PASSWORD, openShop, scanText } from '../shop.ts';
+import { openShop, scanText } from '../shop.ts';
 import type { Shop } from '../shop.ts';
 
 /** A card that is read into a field of the desk. */
@@ -286,84 +286,6 @@ test.describe('preparing the work', () => {
     await page.getByRole('button', { name: 'Hold and stop them' }).click();
     await expect(page.getByText('on hold', { exact: true })).toBeVisible();
     await expect(page.getByText('on it now')).toHaveCount(0);
-  });
-
-  for (const [role, places, forbidden] of [
-    ['technician', ['Floor', 'Shop'], '/shop/people'],
-    ['lead', ['Floor', 'Work', 'Reconcile', 'Shop'], '/shop/people'],
-    ['planner', ['Floor', 'Work', 'Shop'], '/reconcile'],
-    ['bookkeeper', ['Floor', 'Work', 'Reconcile', 'Pay', 'Shop'], undefined],
-    ['supervisor', ['Floor', 'Work', 'Reconcile', 'Pay', 'Shop'], undefined],
-  ] as const)
-    test(`a ${role} finds their places and is kept from others`, async ({ page }) => {
-      const userName = `the ${role}`;
-      await shop.desk('/api/users', {
-        name: `A ${role}`,
-        userName,
-        password: PASSWORD,
-        roles: [role],
-        seesRates: false,
-      });
-      await page.goto(shop.server.url);
-      await page.getByLabel('User name').fill(userName);
-      await page.getByLabel('Password').fill(PASSWORD);
-      await page.getByRole('button', { name: 'Sign in' }).click();
-      await expect(page.getByRole('heading', { name: 'Choose your own password' })).toBeVisible();
-      await page.getByLabel('Password now').fill(PASSWORD);
-      await page.getByLabel('New password, at least').fill(`${PASSWORD} of my own`);
-      await page.getByLabel('New password again').fill(`${PASSWORD} of my own`);
-      await page.getByRole('button', { name: 'Change password' }).click();
-      const rail = page.getByRole('navigation', { name: 'Places' });
-      await expect(rail.getByRole('listitem')).toHaveCount(places.length);
-      for (const place of places)
-        await expect(rail.getByRole('link', { name: place, exact: false }).first()).toBeVisible();
-      if (!forbidden) return;
-      await page.goto(`${shop.server.url}${forbidden}`);
-      await expect(page.getByText('You may not do this')).toBeVisible();
-    });
-
-  test('a role is copied, changed right by right, given to somebody, and lets them do just that', async ({
-    page,
-    browser,
-  }) => {
-    await shop.openDesk(page, '/shop/users');
-    await page.getByRole('button', { name: 'Copy the role lead' }).click();
-    await page.getByLabel('Name of the role').fill('Bench lead');
-    await page.getByRole('checkbox', { name: 'Bench lead may see loose ends' }).uncheck();
-    await page.getByRole('checkbox', { name: 'Bench lead may see lists, stations' }).check();
-    await page.getByRole('button', { name: 'Save role' }).click();
-    await expect(page.getByRole('button', { name: 'Change the role Bench lead' })).toBeVisible();
-    await page.getByRole('button', { name: 'Add user' }).click();
-    await page.getByLabel('Name', { exact: true }).fill('Bea Lund');
-    await page.getByLabel('User name').fill('bea');
-    await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
-    await page.getByRole('checkbox', { name: 'supervisor' }).uncheck();
-    await page.getByRole('checkbox', { name: 'Bench lead' }).check();
-    await page.getByRole('button', { name: 'Save user' }).click();
-    await expect(page.getByRole('row', { name: /Bea Lund .* Bench lead/ })).toBeVisible();
-
-    const other = await (await browser.newContext()).newPage();
-    await other.goto(shop.server.url);
-    await other.getByLabel('User name').fill('bea');
-    await other.getByLabel('Password').fill(PASSWORD);
-    await other.getByRole('button', { name: 'Sign in' }).click();
-    await other.getByLabel('Password now').fill(PASSWORD);
-    await other.getByLabel('New password, at least').fill(`${PASSWORD} of my own`);
-    await other.getByLabel('New password again').fill(`${PASSWORD} of my own`);
-    await other.getByRole('button', { name: 'Change password' }).click();
-    const rail = other.getByRole('navigation', { name: 'Places' });
-    await expect(rail.getByRole('link', { name: 'Shop' })).toBeVisible();
-    await expect(rail.getByRole('link', { name: 'Reconcile' })).toHaveCount(0);
-    await other.goto(`${shop.server.url}/shop/stations`);
-    await expect(other.getByRole('heading', { name: 'Stations' })).toBeVisible();
-
-    // What the role loses is gone at the next thing that is asked for.
-    await page.getByRole('button', { name: 'Change the role Bench lead' }).click();
-    await page.getByRole('checkbox', { name: 'Bench lead may see lists, stations' }).uncheck();
-    await page.getByRole('button', { name: 'Save role' }).click();
-    await expect(page.getByRole('button', { name: 'Change the role Bench lead' })).toBeVisible();
-    await other.reload();
-    await expect(other.getByText('You may not do this')).toBeVisible();
   });
 });
 

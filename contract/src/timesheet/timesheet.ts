@@ -26,14 +26,53 @@ const hoursRow = z.strictObject({
   seconds,
 });
 
-/** Lengths of time written down together, all or none. Drafts that they come from are gone with it. */
+/** Lengths of time written down together, all or none. */
 export const enterHoursSchema = z.strictObject({
   rows: z.array(hoursRow).min(1).max(500),
-  drafts: z.array(z.string().max(100)).max(500).default([]),
   reason: z.string().trim().max(200).default(''),
   once: onceId,
 });
 export type EnterHours = z.input<typeof enterHoursSchema>;
+
+/** Seconds of a clock time since midnight. */
+const clockSeconds = z
+  .int()
+  .min(0)
+  .max(24 * 3600 - 1, 'expected a time of day');
+/** Most pieces that one row can say. */
+const pieces = z.int().min(0).max(1_000_000).default(0);
+
+/** A row of a paper slip: with a start and an end, which lies on the next day where it is not behind the start, or with
+ *  a length alone. */
+const slipRow = z
+  .strictObject({
+    technician,
+    target,
+    workType,
+    day: dayText,
+    from: clockSeconds.nullable().default(null),
+    to: clockSeconds.nullable().default(null),
+    seconds: seconds.nullable().default(null),
+    good: pieces,
+    scrap: pieces,
+    note: z.string().trim().max(500).default(''),
+  })
+  .refine(({ from, to }) => (from === null) === (to === null), {
+    path: ['to'],
+    message: 'has only one of start and end',
+  })
+  .refine(({ from, seconds: length }) => (from === null) !== ((length ?? 0) === 0), {
+    path: ['seconds'],
+    message: 'expected a start and an end, or hours',
+  });
+
+/** Rows of paper slips recorded together, all or none. Drafts that they come from are gone with it. */
+export const recordSlipsSchema = z.strictObject({
+  rows: z.array(slipRow).min(1).max(500),
+  drafts: z.array(z.string().max(100)).max(500).default([]),
+  once: onceId,
+});
+export type RecordSlips = z.input<typeof recordSlipsSchema>;
 
 export const weekQuery = z.strictObject({ technician, day: dayText });
 
@@ -114,7 +153,12 @@ export const draftFieldsSchema = z.strictObject({
   targetText: z.string().max(200).default(''),
   workType: workType.default('run'),
   day: z.string().max(10).default(''),
+  from: z.string().max(20).default(''),
+  to: z.string().max(20).default(''),
   hours: z.string().max(20).default(''),
+  good: z.string().max(20).default(''),
+  scrap: z.string().max(20).default(''),
+  note: z.string().max(500).default(''),
 });
 export type DraftFields = z.output<typeof draftFieldsSchema>;
 export const saveDraftSchema = z.strictObject({
@@ -123,6 +167,15 @@ export const saveDraftSchema = z.strictObject({
   once: onceId,
 });
 export const draftsSchema = z.object({
-  drafts: z.array(z.object({ id: z.string(), at: instant, by: z.string(), fields: draftFieldsSchema })),
+  drafts: z.array(
+    z.object({
+      id: z.string(),
+      at: instant,
+      /** Who wrote it, and whether that is whoever asks. */
+      by: z.string(),
+      isOwn: z.boolean(),
+      fields: draftFieldsSchema,
+    }),
+  ),
 });
 export type DraftJson = z.output<typeof draftsSchema>['drafts'][number];

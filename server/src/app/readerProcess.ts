@@ -83,5 +83,6 @@ async function answer({ id, call, nowMs, stale, deskActs: acts }: ToReader): Pro
 }
 
 process.on('message', (message) => {
-  void answer(message as ToReader).then((told) => process.send?.(told));
+  // A server that has gone meanwhile waits for no answer, and this process ends with it.
+  void answer(message as ToReader).then((told) => process.send?.(told, () => {}));
 });

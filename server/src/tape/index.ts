@@ -1,1 +1,2 @@
+export { loadGround, refuseEdit } from './editContext.ts';
 export { mountTape } from './routes.ts';

@@ -1,22 +1,35 @@
 import { randomUUID } from 'node:crypto';
+import { draftFieldsSchema } from '@wergon/contract/timesheet';
 import { ok } from '@wergon/core/result';
+import type { TechnicianId } from '@wergon/core/people';
+import { UserEntity, covers } from '../access/index.ts';
+import type { ShopFacts } from '../catalog/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
-import type { Mount } from '../http/index.ts';
+import type { DeskUser, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { insertOnce } from '../db/index.ts';
+import type { Draft } from './entities.ts';
 import { DraftEntity } from './entities.ts';
 
-/** Rows that still lack something, kept for whoever wrote them; outside the journal, counted nowhere. */
-export function mountDrafts(mount: Mount, { database, clock }: LedgerContext): void {
+/** Rows of paper slips that still lack something, kept for whoever wrote them; outside the journal, counted nowhere.
+ *  Whoever may record them sees those of others too, and takes over what its writer does not finish. */
+export function mountDrafts(mount: Mount, { database, clock, facts }: LedgerContext): void {
   mount('drafts', async ({ who }) => {
-    const rows = await database.em.fork().find(DraftEntity, { user: who.user.id }, { orderBy: { at: 1 } });
+    const em = database.em.fork();
+    const known = await facts.get();
+    const rows = await em.find(DraftEntity, {}, { orderBy: { at: 1 } });
+    const writers = await em.find(UserEntity, { id: { $in: [...new Set(rows.map(({ user }) => user))] } });
+    const names = new Map(writers.map(({ id, name }) => [id, name]));
     return ok({
-      drafts: rows.map(({ id, at, fields }) => ({
-        id,
-        at,
-        by: who.user.name,
-        fields,
-      })),
+      drafts: rows
+        .filter((row) => isSeenBy(who.user, row, known))
+        .map(({ id, at, user, fields }) => ({
+          id,
+          at,
+          by: names.get(user) ?? '',
+          isOwn: user === who.user.id,
+          fields: draftFieldsSchema.parse(fields),
+        })),
     });
   });
 
@@ -33,6 +46,14 @@ export function mountDrafts(mount: Mount, { database, clock }: LedgerContext): v
     return kept === 0 ? refuse('record.not_found') : ok({ id });
   });
 
+  mount('takeDraft', async ({ param, who }) => {
+    const em = database.em.fork();
+    const row = await em.findOne(DraftEntity, { id: param('draft') });
+    if (!row || !isSeenBy(who.user, row, await facts.get())) return refuse('record.not_found');
+    await em.nativeUpdate(DraftEntity, { id: row.id }, { user: who.user.id });
+    return ok(null);
+  });
+
   mount('dropDraft', async ({ param, who }) => {
     const gone = await database.em
       .fork()
@@ -40,3 +61,10 @@ export function mountDrafts(mount: Mount, { database, clock }: LedgerContext): v
     return gone === 0 ? refuse('record.not_found') : ok(null);
   });
 }
+
+/** One's own rows, and those that are about nobody yet or about somebody whose time one may put right. */
+const isSeenBy = (
+  user: DeskUser,
+  { user: writer, fields: { technician = '' } }: Draft,
+  facts: ShopFacts,
+): boolean => writer === user.id || technician === '' || covers(user, facts, technician as TechnicianId);

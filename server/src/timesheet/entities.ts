@@ -1,4 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { InferEntity } from '@mikro-orm/core';
 import type { Instant } from '@wergon/core/time';
 import type { DraftFields } from '@wergon/contract/timesheet';
 
@@ -10,6 +11,8 @@ export const DraftEntity = defineEntity({
     id: p.string().primary(),
     user: p.string().index(),
     at: p.integer().$type<Instant>(),
-    fields: p.json<DraftFields>(),
+    /** Of an older version not all of them. */
+    fields: p.json<Partial<DraftFields>>(),
   },
 });
+export type Draft = InferEntity<typeof DraftEntity>;

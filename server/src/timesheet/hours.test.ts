@@ -1,4 +1,4 @@
-import type { DraftJson, JobWeekJson, WeekJson } from '@wergon/contract/timesheet';
+import type { JobWeekJson, WeekJson } from '@wergon/contract/timesheet';
 import type { Problem } from '@wergon/contract/wire';
 import { openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
@@ -18,7 +18,7 @@ const row = (more: object = {}) => ({
   seconds: 5400,
   ...more,
 });
-const enter = (rows: object[], more: object = {}) => shop.post('/api/reconcile/hours', { rows, ...more });
+const enter = (rows: object[]) => shop.post('/api/reconcile/hours', { rows });
 const week = async () =>
   (await shop.get(`/api/reconcile/week?technician=${shop.ada}&day=2026-03-04`)).body as WeekJson;
 const cells = async () =>
@@ -91,18 +91,4 @@ test('a length of any kind of work is seen with its job, which says what it come
 test('a week without anything says when the last time was', async () => {
   await enter([row({ day: '2026-02-10' })]);
   expect(await week()).toMatchObject({ rows: [], lastDay: '2026-02-10' });
-});
-
-test('drafts are kept, changed, counted nowhere, and gone when they are recorded', async () => {
-  const drafts = async () =>
-    ((await shop.get('/api/reconcile/drafts')).body as { drafts: DraftJson[] }).drafts;
-  const { id } = (await shop.post('/api/reconcile/drafts', { id: null, fields: { hours: '1,5' } })).body as {
-    id: string;
-  };
-  await shop.post('/api/reconcile/drafts', { id, fields: { hours: '1,5', personText: 'Ada' } });
-  expect(await drafts()).toMatchObject([{ id, by: 'Sol', fields: { hours: '1,5', personText: 'Ada' } }]);
-  expect(await cells()).toEqual([]);
-  await enter([row()], { drafts: [id] });
-  expect(await drafts()).toEqual([]);
-  expect((await shop.post(`/api/reconcile/drafts/${id}/drop`, {})).status).toBe(404);
 });

@@ -13,6 +13,7 @@ import type { LooseEndJson } from './alike.ts';
 import LooseEndLine from './LooseEndLine.vue';
 import NamedDays from './NamedDays.vue';
 import UndoBar from './UndoBar.vue';
+import WaitingSlips from './WaitingSlips.vue';
 import OutsidePlanLine from './OutsidePlanLine.vue';
 import { useAnswers } from './useAnswers.ts';
 import { t } from '../words/index.ts';
@@ -120,6 +121,7 @@ const bars = computed(() =>
       <NamedDays v-if="areNamedShown" :asked="asked" :search="search" />
       <template v-else>
         <UndoBar :acts="acts" />
+        <WaitingSlips />
         <p v-if="found.length < all.length" class="none" role="status">
           {{ t('looseEnds.ofMatch', { n: found.length, n2: all.length, search }) }}
           <BButton variant="quiet" size="sm" @click="search = ''">{{ t('common.showAll') }}</BButton>

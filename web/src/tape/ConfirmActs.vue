@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { t } from '../words/index.ts';
-/** Why, and the two ways out of an edit. */
+/** Why, and the two ways out of an edit. It stands above what the edit would do, so that it stays where it is when that
+ *  arrives. */
 defineProps<{ cannot: boolean }>();
 const reason = defineModel<string>({ required: true });
 const emit = defineEmits<{ leave: [] }>();

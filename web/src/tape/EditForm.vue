@@ -158,16 +158,16 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
       {{ t('tape.somebodyHasChangedThisMeanwhile', { was: conflict.was, is: conflict.is }) }}
     </p>
     <p v-if="isDeleted" class="gone">{{ t('tape.thisBlockIsTakenOutItNeverWas') }}</p>
-    <div v-if="editing.isChanged.value" class="effect">
-      <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
-      <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
-      <p v-else-if="effect.isFetching.value" class="quiet">{{ t('tape.lookingWhatItWouldDo') }}</p>
-    </div>
     <ConfirmActs
       v-model="draft.reason"
       :cannot="isBusy || !editing.isChanged.value || refusal !== '' || conflict !== undefined"
       @leave="editing.clear()"
     />
+    <div v-if="editing.isChanged.value" class="effect">
+      <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
+      <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
+      <p v-else-if="effect.isFetching.value" class="quiet">{{ t('tape.lookingWhatItWouldDo') }}</p>
+    </div>
   </form>
 </template>
 

@@ -73,16 +73,16 @@ function setEnd(isOpen: boolean): void {
       <BButton variant="quiet" size="sm" @click="editing.drop()">{{ t('tape.takeOut') }}</BButton>
     </div>
     <p v-else>{{ t('tape.thisIsTakenOutItNeverWas', { kind: draft.kind }) }}</p>
-    <div v-if="editing.body.value" class="effect">
-      <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
-      <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
-      <p v-else class="quiet">{{ t('tape.lookingWhatItWouldDo') }}</p>
-    </div>
     <ConfirmActs
       v-model="draft.reason"
       :cannot="isBusy || !editing.body.value || refusal !== ''"
       @leave="editing.clear()"
     />
+    <div v-if="editing.body.value" class="effect">
+      <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
+      <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
+      <p v-else class="quiet">{{ t('tape.lookingWhatItWouldDo') }}</p>
+    </div>
   </form>
 </template>
 

@@ -1,22 +1,20 @@
 <script setup lang="ts">
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
-import { nextTick, onMounted, ref } from 'vue';
-import { parseDay, parseHours } from '@wergon/core/time';
+import { computed, nextTick, onMounted, ref } from 'vue';
+import { formatHours, parseClock, parseDay, parseHours, toSeconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
-import type { EnterHours } from '@wergon/contract/timesheet';
-import { sayDay, useDesk, useNow, useToday } from '../kit/index.ts';
+import { callRoute, sayDay, useDesk, useNow, useToday } from '../kit/index.ts';
 import { DeskFrame, ReconcileTabs } from '../kit/parts/index.ts';
 import { TargetPicker } from '../tape/index.ts';
 import { readDayText } from './dayText.ts';
-import { UndoBar } from '../loose-ends/index.ts';
-import { useHours } from './useHours.ts';
-import { isComplete, useSlips } from './useSlips.ts';
+import { UndoBar, useUndo } from '../loose-ends/index.ts';
+import { readPieces, readSlip, secondsOf, useSlips } from './useSlips.ts';
 import type { Slip } from './useSlips.ts';
 import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const now = useNow();
-const hours = useHours();
+const acts = useUndo();
 const slips = useSlips();
 const { rows, complete, sums, problem, isLoaded } = slips;
 const list = ref<HTMLElement>();
@@ -64,32 +62,35 @@ async function onEnter(event: KeyboardEvent, row: number): Promise<void> {
 /** What the server said of a field of a row that was sent. */
 const saidOf = (row: Slip, field: string) => {
   const place = complete.value.findIndex(({ key }) => key === row.key);
-  return place < 0 ? undefined : hours.errors.value[`rows[${place}].${field}`];
+  return place < 0 ? undefined : acts.errors.value[`rows[${place}].${field}`];
 };
 const badField = (row: Slip, field: string) => saidOf(row, field) !== undefined;
-const problemOf = (row: Slip) =>
-  ['technician', 'target', 'day', 'seconds'].flatMap((field) => saidOf(row, field) ?? []).join('; ');
+const SENT = ['technician', 'target', 'day', 'from', 'to', 'seconds', 'good', 'scrap', 'note'];
+const problemOf = (row: Slip) => SENT.flatMap((field) => saidOf(row, field) ?? []).join('; ');
+const isTimed = ({ from, to }: Slip) => from !== '' || to !== '';
+const isBadClock = (row: Slip, field: 'from' | 'to') =>
+  (row[field] !== '' && parseClock(row[field]) === undefined) || badField(row, field);
+const isBadPieces = (row: Slip, field: 'good' | 'scrap') =>
+  readPieces(row[field]) === undefined || badField(row, field);
+/** A length of its own, where no start and end say it. */
+const setHours = (row: Slip, text: string | number | null) => {
+  row.hours = String(text ?? '');
+};
 async function record(): Promise<void> {
   await slips.keep();
   const sent = [...complete.value];
-  const body = sent.flatMap((row): EnterHours['rows'] => {
-    const seconds = parseHours(row.hours);
-    return seconds === undefined
-      ? []
-      : [
-          {
-            entry: null,
-            technician: row.technician,
-            target: row.target,
-            workType: row.workType,
-            day: row.day,
-            seconds,
-          },
-        ];
-  });
+  const body = sent.flatMap((row) => readSlip(row) ?? []);
   const drafts = sent.flatMap(({ id }) => id ?? []);
-  if (await hours.enter(body, t('timesheet.recorded', { n: body.length }), drafts)) slips.forget(sent);
+  const isDone = await acts.make(t('timesheet.recorded', { n: body.length }), (once) =>
+    callRoute('recordSlips', { body: { rows: body, drafts, once } }),
+  );
+  if (isDone) slips.forget(sent);
 }
+/** Writers of rows that wait, each with theirs. */
+const waiting = computed(() => {
+  const writers = [...new Set(slips.others.value.map(({ by }) => by))];
+  return writers.map((by) => [by, slips.others.value.filter((draft) => draft.by === by)] as const);
+});
 const ageOf = ({ at }: Slip) =>
   at === null ? '' : t('timesheet.keptFor', { hours: desk.hours(Math.max(0, now.value - at)) });
 </script>
@@ -102,7 +103,7 @@ const ageOf = ({ at }: Slip) =>
       </p>
     </template>
     <ReconcileTabs />
-    <UndoBar :acts="hours" />
+    <UndoBar :acts="acts" />
     <p v-if="problem" class="problem attention" role="alert">
       {{ problem }}
       <BButton v-if="!isLoaded" variant="quiet" size="sm" @click="slips.load()">
@@ -116,7 +117,12 @@ const ageOf = ({ at }: Slip) =>
           <span>{{ t('common.person') }}</span><span>{{ t('common.dayHead') }}</span
           ><span>{{ t('timesheet.taskOrActivity') }}</span
           ><span>{{ t('common.kind') }}</span
+          ><span>{{ t('timesheet.start') }}</span
+          ><span>{{ t('timesheet.end') }}</span
           ><span>{{ t('common.hours') }}</span
+          ><span>{{ t('timesheet.good') }}</span
+          ><span>{{ t('timesheet.scrap') }}</span
+          ><span>{{ t('timesheet.note') }}</span
           ><span></span>
         </div>
         <div
@@ -171,38 +177,87 @@ const ageOf = ({ at }: Slip) =>
             <option v-for="kind in WORK_TYPES" :key="kind" :value="kind">{{ t(`workTypes.${kind}`) }}</option>
           </BFormSelect>
           <BFormInput
-            v-model="row.hours"
+            v-for="field in ['from', 'to'] as const"
+            :key="field"
+            v-model="row[field]"
+            size="sm"
+            class="figure"
+            :class="{ wrong: isBadClock(row, field) }"
+            :aria-label="
+              t(field === 'from' ? 'timesheet.startOfSlip' : 'timesheet.endOfSlip', { number: i + 1 })
+            "
+            :placeholder="field === 'from' ? '7:00' : '8:30'"
+          />
+          <BFormInput
+            :model-value="
+              isTimed(row)
+                ? secondsOf(row) === 0
+                  ? ''
+                  : formatHours(toSeconds(secondsOf(row)), 'h:mm')
+                : row.hours
+            "
             size="sm"
             class="figure"
             :class="{
-              wrong: (row.hours !== '' && parseHours(row.hours) === undefined) || badField(row, 'seconds'),
+              wrong:
+                (!isTimed(row) && row.hours !== '' && parseHours(row.hours) === undefined) ||
+                badField(row, 'seconds'),
             }"
+            :readonly="isTimed(row)"
             inputmode="decimal"
             :aria-label="t('timesheet.hoursOfSlip', { number: i + 1 })"
             placeholder="1:30"
+            @update:model-value="setHours(row, $event)"
           />
-          <span class="end">
-            <small v-if="problemOf(row)" class="attention" role="alert">{{ problemOf(row) }}</small>
-            <small v-else :class="{ attention: !isComplete(row) && row.id !== null }">{{
-              isComplete(row) ? '' : ageOf(row)
-            }}</small>
-            <BButton
-              variant="quiet"
-              size="sm"
-              :aria-label="t('timesheet.dropSlip', { number: i + 1 })"
-              tabindex="-1"
-              @click="slips.drop(row)"
-            >
-              {{ t('timesheet.drop') }}
-            </BButton>
-          </span>
+          <BFormInput
+            v-for="field in ['good', 'scrap'] as const"
+            :key="field"
+            v-model="row[field]"
+            size="sm"
+            class="figure"
+            :class="{ wrong: isBadPieces(row, field) }"
+            inputmode="numeric"
+            :placeholder="t(`timesheet.${field}`).toLowerCase()"
+            :aria-label="
+              t(field === 'good' ? 'timesheet.goodOfSlip' : 'timesheet.scrapOfSlip', { number: i + 1 })
+            "
+          />
+          <BFormInput
+            v-model="row.note"
+            size="sm"
+            maxlength="500"
+            :class="{ wrong: badField(row, 'note') }"
+            :title="row.note"
+            :placeholder="t('timesheet.note').toLowerCase()"
+            :aria-label="t('timesheet.noteOfSlip', { number: i + 1 })"
+          />
+          <BButton
+            variant="quiet"
+            size="sm"
+            :aria-label="t('timesheet.dropSlip', { number: i + 1 })"
+            tabindex="-1"
+            @click="slips.drop(row)"
+          >
+            {{ t('timesheet.drop') }}
+          </BButton>
+          <small v-if="problemOf(row)" class="said attention" role="alert">{{ problemOf(row) }}</small>
+          <small v-else-if="row.id !== null && !readSlip(row)" class="said attention">{{ ageOf(row) }}</small>
         </div>
         <div class="acts">
-          <BButton variant="primary" :disabled="complete.length === 0 || hours.isBusy.value" @click="record">
+          <BButton variant="primary" :disabled="complete.length === 0 || acts.isBusy.value" @click="record">
             {{ t('timesheet.record', { n: complete.length }) }}
           </BButton>
           <BButton variant="quiet" @click="slips.append()">{{ t('timesheet.anotherLine') }}</BButton>
         </div>
+        <section v-if="waiting.length > 0" :aria-label="t('timesheet.begunByOthers')">
+          <h2>{{ t('timesheet.begunByOthers') }}</h2>
+          <p v-for="[by, own] in waiting" :key="by" class="sum">
+            <span>{{ t('timesheet.slipsOf', { name: by, n: own.length }) }}</span>
+            <BButton variant="quiet" size="sm" @click="slips.takeOver(own)">{{
+              t('timesheet.takeThemOver', { n: own.length })
+            }}</BButton>
+          </p>
+        </section>
       </div>
       <aside :aria-label="t('timesheet.sumsByPerson')">
         <h2>{{ t('timesheet.toCompareWithThePaper') }}</h2>
@@ -223,14 +278,16 @@ const ageOf = ({ at }: Slip) =>
 }
 .sheet {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 240px;
+  grid-template-columns: minmax(0, 1fr) 180px;
   gap: 24px;
   padding: 10px 16px 24px;
 }
 .slip {
   display: grid;
-  grid-template-columns: minmax(140px, 200px) 132px minmax(180px, 1fr) 96px 84px 150px;
-  gap: 8px;
+  grid-template-columns:
+    minmax(110px, 150px) 114px minmax(150px, 1fr) 84px 68px 68px 68px 62px 62px minmax(80px, 140px)
+    52px;
+  gap: 6px;
   align-items: start;
   padding: 3px 0;
   border-bottom: 1px solid var(--line);
@@ -249,11 +306,12 @@ small.attention {
 .wrong {
   border: 2px solid var(--attention);
 }
-.end {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  justify-content: space-between;
+.said {
+  grid-column: 1 / -1;
+}
+.slip input[readonly] {
+  color: var(--ink-2);
+  background: transparent;
 }
 .acts {
   display: flex;
@@ -276,7 +334,7 @@ h2 {
   padding: 3px 0;
   border-bottom: 1px solid var(--line);
 }
-@media (max-width: 1000px) {
+@media (max-width: 1400px) {
   .sheet {
     grid-template-columns: minmax(0, 1fr);
   }

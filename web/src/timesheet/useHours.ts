@@ -9,9 +9,7 @@ export function useHours() {
   const acts = useUndo();
   return {
     ...acts,
-    enter: (rows: readonly Row[], words: string, drafts: string[] = []) =>
-      acts.make(words, (once) =>
-        callRoute('enterHours', { body: { rows: [...rows], drafts, reason: '', once } }),
-      ),
+    enter: (rows: readonly Row[], words: string) =>
+      acts.make(words, (once) => callRoute('enterHours', { body: { rows: [...rows], reason: '', once } })),
   };
 }

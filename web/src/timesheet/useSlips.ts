@@ -1,7 +1,7 @@
 import { useDebounceFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import type { DraftFields, DraftJson } from '@wergon/contract/timesheet';
-import { parseDay, parseHours } from '@wergon/core/time';
+import type { DraftFields, DraftJson, RecordSlips } from '@wergon/contract/timesheet';
+import { parseClock, parseDay, parseHours } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { callRoute, wordsOf } from '../kit/index.ts';
 import { t } from '../words/index.ts';
@@ -15,33 +15,57 @@ export type Slip = DraftFields & {
   saved: string;
 };
 
+type Row = RecordSlips['rows'][number];
+const DAY = 86_400;
 /** So long a row rests before it is kept on the server, in milliseconds. */
 const REST = 500;
 let keys = 0;
 
-const fieldsOf = ({
-  technician,
-  target,
-  personText,
-  targetText,
-  workType,
-  day,
-  hours,
-}: DraftFields): DraftFields => ({
-  technician,
-  target,
-  personText,
-  targetText,
-  workType,
-  day,
-  hours,
-});
+const FIELDS = [
+  'technician',
+  'target',
+  'personText',
+  'targetText',
+  'workType',
+  'day',
+  'from',
+  'to',
+  'hours',
+  'good',
+  'scrap',
+  'note',
+] as const satisfies readonly (keyof DraftFields)[];
+const fieldsOf = (slip: DraftFields): DraftFields =>
+  Object.fromEntries(FIELDS.map((field) => [field, slip[field]])) as DraftFields;
 /** Whether anything was written in a row that is worth keeping. */
-const isBlank = ({ target, targetText, hours }: DraftFields) =>
-  target === '' && targetText === '' && hours === '';
-/** Whether a row lacks nothing. */
-export const isComplete = ({ technician, target, day, hours }: DraftFields): boolean =>
-  technician !== '' && target !== '' && parseDay(day).ok && (parseHours(hours) ?? 0) > 0;
+const isBlank = ({ target, targetText, from, to, hours, good, scrap, note }: DraftFields) =>
+  [target, targetText, from, to, hours, good, scrap, note].every((text) => text === '');
+
+/** What a row of a slip records; absent while it lacks something or holds what cannot be read. */
+export function readSlip({ technician, target, workType, day, note, ...slip }: DraftFields): Row | undefined {
+  const read = parseDay(day);
+  const [good, scrap] = [readPieces(slip.good), readPieces(slip.scrap)];
+  if (technician === '' || target === '' || !read.ok || good === undefined || scrap === undefined)
+    return undefined;
+  const row = { technician, target, workType, day, good, scrap, note };
+  if (slip.from === '' && slip.to === '') {
+    const seconds = parseHours(slip.hours) ?? 0;
+    return seconds > 0 ? { ...row, seconds } : undefined;
+  }
+  const [from, to] = [parseClock(slip.from), parseClock(slip.to)];
+  return from === undefined || to === undefined ? undefined : { ...row, from, to };
+}
+/** Pieces as they are typed; none where nothing is. */
+export const readPieces = (text: string): number | undefined =>
+  /^\d{0,6}$/.test(text.trim()) ? Number(text) : undefined;
+
+/** Seconds that a row comes to as it is typed: between start and end, else what stands there; 0 while it says neither. */
+export function secondsOf({ from, to, hours }: DraftFields): number {
+  if (from === '' && to === '') return parseHours(hours) ?? 0;
+  const [begin, end] = [parseClock(from), parseClock(to)];
+  if (begin === undefined || end === undefined) return 0;
+  return end > begin ? end - begin : end - begin + DAY;
+}
 
 /** Rows of paper slips while they are typed: kept on the server as drafts until they are recorded. */
 export function useSlips() {
@@ -55,7 +79,12 @@ export function useSlips() {
     targetText: '',
     workType: 'run',
     day: before?.day ?? '',
+    from: '',
+    to: '',
     hours: '',
+    good: '',
+    scrap: '',
+    note: '',
     key: (keys += 1),
     id: null,
     once: crypto.randomUUID(),
@@ -73,10 +102,13 @@ export function useSlips() {
 
   /** Nothing is typed before what was kept is there: else it would be kept twice. */
   const isLoaded = ref(false);
+  /** What others have begun and not finished. */
+  const others = ref<DraftJson[]>([]);
   async function load(): Promise<void> {
     try {
       const { drafts } = await callRoute('drafts');
-      rows.value = [...drafts.map(read), blank()];
+      rows.value = [...drafts.filter(({ isOwn }) => isOwn).map(read), blank()];
+      others.value = drafts.filter(({ isOwn }) => !isOwn);
       isLoaded.value = true;
       problem.value = '';
     } catch (error) {
@@ -107,18 +139,28 @@ export function useSlips() {
       }
     }
   }
+  /** Rows of others become one's own, and stand among them. */
+  async function takeOver(taken: readonly DraftJson[]): Promise<void> {
+    await keep();
+    try {
+      for (const { id } of taken) await callRoute('takeDraft', { params: { draft: id } });
+    } catch (error) {
+      problem.value = wordsOf(error);
+    }
+    await load();
+  }
   async function drop(row: Slip): Promise<void> {
     rows.value = rows.value.filter(({ key }) => key !== row.key);
     if (rows.value.length === 0) rows.value = [blank()];
     if (row.id !== null) await callRoute('dropDraft', { params: { draft: row.id } }).catch(() => undefined);
   }
 
-  const complete = computed(() => rows.value.filter(isComplete));
+  const complete = computed(() => rows.value.filter((row) => readSlip(row) !== undefined));
   /** What the paper says of each person, to compare with it: typed, not yet recorded. */
   const sums = computed(() => {
     const byPerson = new Map<string, number>();
-    for (const { personText, hours } of complete.value)
-      byPerson.set(personText, (byPerson.get(personText) ?? 0) + (parseHours(hours) ?? 0));
+    for (const row of complete.value)
+      byPerson.set(row.personText, (byPerson.get(row.personText) ?? 0) + secondsOf(row));
     return [...byPerson].map(([name, seconds]) => ({ name, seconds }));
   });
   return {
@@ -127,6 +169,8 @@ export function useSlips() {
     sums,
     problem,
     isLoaded,
+    others,
+    takeOver,
     load,
     findPerson,
     /** Kept a moment after the last key, and at once where a row is left. */

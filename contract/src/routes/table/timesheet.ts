@@ -4,6 +4,7 @@ import {
   enterHoursSchema,
   jobWeekQuery,
   jobWeekSchema,
+  recordSlipsSchema,
   saveDraftSchema,
   weekQuery,
   weekSchema,
@@ -37,11 +38,19 @@ export const TIMESHEET_ROUTES = {
     body: enterHoursSchema,
     response: answeredSchema,
   },
+  recordSlips: {
+    method: 'post',
+    path: '/api/reconcile/slips',
+    caller: 'ledger.correct',
+    summary: 'Record rows of paper slips with their times, pieces and notes, all or none',
+    body: recordSlipsSchema,
+    response: answeredSchema,
+  },
   drafts: {
     method: 'get',
     path: '/api/reconcile/drafts',
     caller: 'ledger.correct',
-    summary: 'Rows that still lack something',
+    summary: 'Rows of paper slips that still lack something, of all who write them',
     response: draftsSchema,
   },
   saveDraft: {
@@ -51,6 +60,13 @@ export const TIMESHEET_ROUTES = {
     summary: 'Keep a row that still lacks something; it counts nowhere',
     body: saveDraftSchema,
     response: z.object({ id: z.string() }),
+  },
+  takeDraft: {
+    method: 'post',
+    path: '/api/reconcile/drafts/:draft/take',
+    caller: 'ledger.correct',
+    summary: 'Take over a row that somebody else has begun',
+    response: nothing,
   },
   dropDraft: {
     method: 'post',

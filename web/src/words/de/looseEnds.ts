@@ -92,4 +92,7 @@ export const looseEnds: Translation['looseEnds'] = {
   nobodyProvedWhoTheyWere:
     'An diesen Tagen war jemand an einer Station nur durch den berührten Namen oder die getippte Nummer bekannt.',
   everybodyShowedABadge: 'Alle haben einen Ausweis oder eine PIN gezeigt.',
+  slipsWait: '{n} Zettel fehlt noch etwas, | {n} Zetteln fehlt noch etwas,',
+  theOldestFor: 'dem ältesten seit {hours}',
+  goToSlips: 'Zettel öffnen',
 };

@@ -88,4 +88,7 @@ export const looseEnds = {
   nobodyProvedWhoTheyWere:
     'On these days somebody was known at a station by the name they touched or the number they typed, and nothing more.',
   everybodyShowedABadge: 'Everybody showed a badge or a PIN.',
+  slipsWait: '{n} paper slip still lacks something, | {n} paper slips still lack something,',
+  theOldestFor: 'the oldest for {hours}',
+  goToSlips: 'Open paper slips',
 } as const;
