@@ -55,6 +55,10 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'is not right': 'stimmt nicht',
   'is {whose}': 'gehört schon jemandem: {whose}',
   'its order is closed': 'der Auftrag dazu ist geschlossen',
+  'an activity makes no pieces': 'eine Tätigkeit macht keine Stücke',
+  'expected a start and an end, or hours': 'erwartet werden Anfang und Ende oder Stunden',
+  'expected a time of day': 'erwartet wird eine Uhrzeit',
+  'has only one of start and end': 'hat nur eines von Anfang und Ende',
   'lies in the future': 'liegt in der Zukunft',
   'lies more than a day ahead: the clock of this device is not right':
     'liegt mehr als einen Tag voraus: die Uhr dieses Geräts stimmt nicht',
