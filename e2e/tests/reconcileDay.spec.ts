@@ -126,6 +126,28 @@ test.describe('a day is made true', () => {
     await asItWas();
   });
 
+  test('several records are ticked and given to another person, the effect seen first, and undone as one', async ({
+    page,
+  }) => {
+    await shop.openDesk(page, `/reconcile/day/${ada}/${dayAgo(1)}`);
+    const row = (name: string) => page.getByRole('row').filter({ hasText: name });
+    await row('5001 Strip').getByRole('checkbox').check();
+    await row('5001 Winding').getByRole('checkbox').check();
+    const form = page.getByRole('form', { name: '2 records of Ada Lund' });
+    await form.getByLabel('What to do with what is ticked').selectOption({ label: 'give to' });
+    await form.getByLabel('Person').selectOption({ label: 'Bo Moe' });
+    await expect(form.getByText('Bo Moe before')).toBeVisible();
+    await form.getByRole('button', { name: 'Put it right' }).click();
+    const done = page.getByRole('status').filter({ hasText: '2 records of Ada Lund given to Bo Moe, done.' });
+    await expect(done).toBeVisible();
+    await expect(form).toBeHidden();
+    await expect(row('5001')).toHaveCount(0);
+    await done.getByRole('button', { name: 'Undo' }).click();
+    await expect(row('5001')).toHaveCount(2);
+    await page.goto(`${shop.server.url}/reconcile/day/${bo}/${dayAgo(1)}`);
+    await expect(page.getByText('Nothing is recorded of Bo Moe')).toBeVisible();
+  });
+
   test('a shift end is moved by typing it, what runs goes with it, and a break that was forgotten is added', async ({
     page,
   }) => {

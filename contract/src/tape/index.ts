@@ -4,8 +4,16 @@ export {
   personDayQuery,
   personDaySchema,
   presenceEditSchema,
+  recordsEditSchema,
   tapeEditSchema,
   targetsQuery,
   targetsSchema,
 } from './tape.ts';
-export type { PersonDayJson, PresenceEditJson, PresentJson, TapeEditJson, TargetJson } from './tape.ts';
+export type {
+  PersonDayJson,
+  PresenceEditJson,
+  PresentJson,
+  RecordsEditJson,
+  TapeEditJson,
+  TargetJson,
+} from './tape.ts';

@@ -9,6 +9,7 @@ import {
   idText,
   instant,
   instantText,
+  onceId,
   targetId,
   technicianId,
 } from '../wire/index.ts';
@@ -34,6 +35,45 @@ export const tapeEditSchema = z.strictObject({
   reason,
 });
 export type TapeEditJson = z.input<typeof tapeEditSchema>;
+
+/** What is done to several records at once. */
+const recordsAct = z.discriminatedUnion('what', [
+  z.strictObject({ what: z.literal('out') }),
+  z.strictObject({ what: z.literal('give'), technician }),
+  z.strictObject({ what: z.literal('work'), target: idText<'TargetId'>(), workType: z.enum(WORK_TYPES) }),
+  /** So many seconds later; earlier, where it is negative. */
+  z.strictObject({
+    what: z.literal('shift'),
+    seconds: z
+      .int()
+      .min(-86_400)
+      .max(86_400)
+      .refine((seconds) => seconds !== 0, 'expected a length'),
+  }),
+]);
+
+/** Stretches as they were shown and lengths that were written down, to which one thing is done, all or none. */
+export const recordsEditSchema = z
+  .strictObject({
+    blocks: z.array(piece).max(100),
+    hours: z.array(idText<'EntryId'>()).max(100),
+    act: recordsAct,
+    reason,
+    once: onceId,
+  })
+  .refine(({ blocks, hours }) => blocks.length + hours.length > 0, {
+    path: ['blocks'],
+    message: 'names no record',
+  })
+  .refine(({ hours }) => new Set(hours).size === hours.length, {
+    path: ['hours'],
+    message: 'names a record twice',
+  })
+  .refine(({ hours, act }) => act.what !== 'shift' || hours.length === 0, {
+    path: ['hours'],
+    message: 'a length has no place on the tape',
+  });
+export type RecordsEditJson = z.input<typeof recordsEditSchema>;
 
 const presence = z.strictObject({ from: instantText, to: instantText.nullable() });
 

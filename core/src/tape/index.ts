@@ -1,4 +1,6 @@
 export { gapsOf } from './gaps.ts';
-export { planEdit } from './planEdit.ts';
+export { planEdit, planEdits } from './planEdit.ts';
 export { planPresence } from './planPresence.ts';
-export type { EditErrorCode, TapeEdit, TapeGround, TimedEntry } from './tapeEdit.ts';
+export { planRecords } from './planRecords.ts';
+export type { Records, RecordsAct } from './planRecords.ts';
+export type { EditErrorCode, TapeEdit, TapeGround, TapePiece, TimedEntry } from './tapeEdit.ts';

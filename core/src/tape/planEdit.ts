@@ -3,7 +3,7 @@ import type { TechnicianId } from '../people/index.ts';
 import { fail, getFrom, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
 import { inForceAt, overlapSeconds, toInstant } from '../time/index.ts';
-import type { Instant, Span } from '../time/index.ts';
+import type { Span } from '../time/index.ts';
 import type { Change } from '../loose-ends/index.ts';
 import { amendBoundaries } from './amendBoundaries.ts';
 import { isClosed } from './closed.ts';
@@ -25,16 +25,26 @@ type Wanted = {
  *  Every second of the same person outside the block's old and new span, and every second of other people, is as
  *  before, but for the person a block is handed to, and only inside its span. Params of a refusal name the `field`
  *  and, for an overlap, what is there (`from`, `to`, seconds of UTC). Source: docs/reconcile.md. */
-export function planEdit(edit: TapeEdit, ground: TapeGround): Result<readonly Change[], EditErrorCode> {
-  const people = [...new Set([edit.block, ...edit.becomes].flatMap((piece) => piece?.technician ?? []))];
+export const planEdit = (edit: TapeEdit, ground: TapeGround): Result<readonly Change[], EditErrorCode> =>
+  planEdits([edit], ground);
+
+/** The same for several edits that are made together: none of them sees what another one leaves. Params of a refusal
+ *  also name the `place` of the edit that it is about. */
+export function planEdits(
+  edits: readonly TapeEdit[],
+  ground: TapeGround,
+): Result<readonly Change[], EditErrorCode> {
+  const pieces = edits.flatMap(({ block, becomes }) => [...(block ? [block] : []), ...becomes]);
+  const people = [...new Set(pieces.map(({ technician }) => technician))];
   const timeline = new Map(people.map((who) => [who, strandsOf(who, ground.entries, ground)]));
-  const refusal = findRefusal(edit, ground, timeline);
+  const refusal = findRefusal(edits, ground, timeline);
   if (refusal) return refusal;
 
   const wanted = people.map((technician): Wanted => {
     const before = getFrom(timeline, technician);
-    const kept = before.stints.filter((stint) => !isBlock(edit.block, stint, technician));
-    const added = edit.becomes
+    const kept = before.stints.filter((stint) => !isTaken(edits, stint, technician));
+    const added = edits
+      .flatMap(({ becomes }) => becomes)
       .filter((piece) => piece.technician === technician)
       .map(({ from, to, running }) => ({ from, to: to ?? ground.asOf, running }));
     return { technician, before, stretches: joinStretches([...kept, ...added]) };
@@ -46,11 +56,11 @@ export function planEdit(edit: TapeEdit, ground: TapeGround): Result<readonly Ch
     const after = withChanges(ground.entries, changes);
     return wanted.every((each) => comesTo(each, strandsOf(each.technician, after, ground)));
   };
-  const opened = findStint(edit, timeline);
-  const simple = opened ? amendBoundaries(edit, ground.entries, opened) : [];
-  const found = [...simple].sort((a, b) => a.length - b.length).find(isRight);
+  const found = simplePlans(edits, ground, timeline)
+    .sort((a, b) => a.length - b.length)
+    .find(isRight);
   if (found) return ok(found);
-  const from = earliest(edit);
+  const from = toInstant(Math.min(...pieces.map((piece) => piece.from)));
   const whole = wanted.flatMap(({ technician, before, stretches }) =>
     rewriteEntries(
       { technician, stretches, breaks: before.breaks, looseEnds: before.looseEnds, from },
@@ -60,14 +70,36 @@ export function planEdit(edit: TapeEdit, ground: TapeGround): Result<readonly Ch
   return isRight(whole) ? ok(whole) : fail('edit.not_possible');
 }
 
+/** What could be enough: the entries at the ends of all blocks treated alike, or each block as if it were alone. */
+function simplePlans(
+  edits: readonly TapeEdit[],
+  ground: TapeGround,
+  timeline: ReadonlyMap<TechnicianId, PersonTimeline>,
+): (readonly Change[])[] {
+  const ways = edits.map((edit) => {
+    const opened = findStint(edit, timeline);
+    return opened ? amendBoundaries(edit, ground.entries, opened) : [];
+  });
+  if (ways.some((way) => way.length === 0)) return [];
+  const most = Math.max(...ways.map((way) => way.length));
+  const alike = Array.from({ length: most }, (_, i) =>
+    ways.map((way) => way[Math.min(i, way.length - 1)] ?? []),
+  );
+  // Blocks that lie apart can each be made as if it were alone.
+  const alone = edits.length === 1 ? [] : edits.map((edit) => planEdit(edit, ground));
+  const each = alone.flatMap((plan) => (plan.ok ? [plan.value] : []));
+  // A stop that two blocks share is taken out or amended once.
+  return [...alike, ...(each.length === alone.length ? [each] : [])].map((plans) => [
+    ...new Map(plans.flat().map((change) => [JSON.stringify(change), change])).values(),
+  ]);
+}
+
 const findStint = ({ block }: TapeEdit, timeline: ReadonlyMap<TechnicianId, PersonTimeline>) =>
   block ? timeline.get(block.technician)?.stints.find(({ from }) => from === block.from) : undefined;
 
-const isBlock = (block: TapePiece | null, stint: Span, technician: TechnicianId): boolean =>
-  block !== null && block.technician === technician && block.from === stint.from;
-
-const earliest = ({ block, becomes }: TapeEdit): Instant =>
-  toInstant(Math.min(...[block, ...becomes].flatMap((piece) => piece?.from ?? [])));
+/** Whether a stint is the block of one of the edits. */
+const isTaken = (edits: readonly TapeEdit[], stint: Span, technician: TechnicianId): boolean =>
+  edits.some(({ block }) => block?.technician === technician && block.from === stint.from);
 
 const isSameTape = (a: readonly Stretch[], b: readonly Stretch[]): boolean =>
   a.length === b.length &&
@@ -90,52 +122,80 @@ const comesTo = ({ before, stretches }: Wanted, after: PersonTimeline): boolean 
 type Refusal = ReturnType<typeof fail<EditErrorCode>>;
 
 function findRefusal(
-  { block, becomes }: TapeEdit,
+  edits: readonly TapeEdit[],
   ground: TapeGround,
   timeline: ReadonlyMap<TechnicianId, PersonTimeline>,
 ): Refusal | undefined {
-  const { asOf, facts } = ground;
-  if (block) {
-    const stint = timeline.get(block.technician)?.stints.find(({ from }) => from === block.from);
-    const isSame =
-      stint &&
-      isSameRunning(stint.running, block.running) &&
-      // Work that the rule has cut ended then, as far as the tape goes, even if nobody has said so.
-      (block.to === null
-        ? stint.open && !stint.capped
-        : stint.to === block.to && (!stint.open || stint.capped));
-    if (!isSame) return fail('edit.block_changed', { field: 'block' });
-    if (
-      block.to !== null &&
-      isClosed({ from: block.from, to: block.to }, ground, timeline.get(block.technician))
-    )
-      return fail('edit.closed_day', { field: 'block' });
-  }
-  for (const [i, piece] of becomes.entries()) {
-    const field = `becomes[${i}]`;
-    const { from, to, running, technician } = piece;
-    if ((to ?? asOf) > asOf || from >= asOf) return fail('edit.future', { field: `${field}.to` });
-    if (to !== null && to <= from) return fail('edit.ends_before_start', { field: `${field}.to` });
-    const span = { from, to: to ?? asOf };
-    const policy: Policy = inForceAt(facts.policy, from);
-    if ((to ?? asOf) - from > policy.maxStintHours * SECONDS_PER_HOUR)
-      return fail('edit.too_long', { field: `${field}.to`, hours: policy.maxStintHours });
-    const closedTarget = running.find(({ target }) => ground.closedTargets.has(target));
-    const wasThere = block?.running.some(({ target }) => target === closedTarget?.target) ?? false;
-    if (closedTarget && !wasThere) return fail('edit.closed_order', { field: `${field}.running` });
-    const own = getFrom(timeline, technician);
-    const others = [
-      ...own.stints.filter((stint) => !isBlock(block, stint, technician)),
-      ...becomes
-        .slice(0, i)
-        .filter((other) => other.technician === technician)
-        .map((other) => ({ from: other.from, to: other.to ?? asOf })),
-    ];
-    const hit = others.find((other) => overlapSeconds(other, span) > 0);
-    if (hit) return fail('edit.overlap', { field, from: hit.from, to: hit.to });
-    const pause = own.breaks.find((each) => overlapSeconds(each, span) > 0);
-    if (pause) return fail('edit.on_break', { field, from: pause.from, to: pause.to });
-    if (isClosed(span, ground, own)) return fail('edit.closed_day', { field: `${field}.from` });
+  const drawn: TapePiece[] = [];
+  for (const [place, { block, becomes }] of edits.entries()) {
+    const refused = block && refuseBlock(block, ground, timeline);
+    if (refused) return fail(refused, { place, field: 'block' });
+    for (const [i, piece] of becomes.entries()) {
+      const own = getFrom(timeline, piece.technician);
+      const others = [
+        ...own.stints.filter((stint) => !isTaken(edits, stint, piece.technician)),
+        ...drawn
+          .filter(({ technician }) => technician === piece.technician)
+          .map(({ from, to }) => ({ from, to: to ?? ground.asOf })),
+      ];
+      const refusal = refusePiece(piece, block, { ground, own, others });
+      if (refusal) {
+        const { field = '', ...params } = refusal.params;
+        return fail(refusal.code, { ...params, place, field: `becomes[${i}]${field}` });
+      }
+      drawn.push(piece);
+    }
   }
   return undefined;
+}
+
+/** Why a block cannot be taken hold of. */
+function refuseBlock(
+  block: TapePiece,
+  ground: TapeGround,
+  timeline: ReadonlyMap<TechnicianId, PersonTimeline>,
+): EditErrorCode | undefined {
+  const own = timeline.get(block.technician);
+  const stint = own?.stints.find(({ from }) => from === block.from);
+  const isSame =
+    stint &&
+    isSameRunning(stint.running, block.running) &&
+    // Work that the rule has cut ended then, as far as the tape goes, even if nobody has said so.
+    (block.to === null
+      ? stint.open && !stint.capped
+      : stint.to === block.to && (!stint.open || stint.capped));
+  if (!isSame) return 'edit.block_changed';
+  return block.to !== null && isClosed({ from: block.from, to: block.to }, ground, own)
+    ? 'edit.closed_day'
+    : undefined;
+}
+
+type Around = {
+  readonly ground: TapeGround;
+  readonly own: PersonTimeline;
+  /** What else lies on the person's tape then. */
+  readonly others: readonly Span[];
+};
+
+/** Why a piece cannot lie where it is drawn; its field is named within the piece. */
+function refusePiece(
+  { from, to, running }: TapePiece,
+  block: TapePiece | null,
+  { ground, own, others }: Around,
+): Refusal | undefined {
+  const { asOf, facts } = ground;
+  if ((to ?? asOf) > asOf || from >= asOf) return fail('edit.future', { field: '.to' });
+  if (to !== null && to <= from) return fail('edit.ends_before_start', { field: '.to' });
+  const span = { from, to: to ?? asOf };
+  const policy: Policy = inForceAt(facts.policy, from);
+  if (span.to - from > policy.maxStintHours * SECONDS_PER_HOUR)
+    return fail('edit.too_long', { field: '.to', hours: policy.maxStintHours });
+  const closedTarget = running.find(({ target }) => ground.closedTargets.has(target));
+  const wasThere = block?.running.some(({ target }) => target === closedTarget?.target) ?? false;
+  if (closedTarget && !wasThere) return fail('edit.closed_order', { field: '.running' });
+  const hit = others.find((other) => overlapSeconds(other, span) > 0);
+  if (hit) return fail('edit.overlap', { from: hit.from, to: hit.to });
+  const pause = own.breaks.find((each) => overlapSeconds(each, span) > 0);
+  if (pause) return fail('edit.on_break', { from: pause.from, to: pause.to });
+  return isClosed(span, ground, own) ? fail('edit.closed_day', { field: '.from' }) : undefined;
 }

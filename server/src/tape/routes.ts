@@ -1,9 +1,11 @@
 import type { Mount } from '../http/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
+import { mountRecords } from './records.ts';
 import { mountPersonDay } from './tape.ts';
 import { mountTargets } from './targets.ts';
 
 export function mountTape(mount: Mount, context: LedgerContext): void {
   mountPersonDay(mount, context);
+  mountRecords(mount, context);
   mountTargets(mount, context);
 }

@@ -6,11 +6,10 @@ import type { FieldProblem } from '@wergon/contract/wire';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Call, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
-import type { Sql } from '../db/index.ts';
-import { readLaborEntry } from '../ledger/index.ts';
 import { createEditService } from '../loose-ends/index.ts';
 import type { EditPlanner } from '../loose-ends/index.ts';
-import { findErrors, findFull } from './writtenTime.ts';
+import { findFull, findHours } from '../tape/index.ts';
+import { findErrors } from './writtenTime.ts';
 
 type Row = Call<'enterHours'>['body']['rows'][number];
 
@@ -52,15 +51,6 @@ const ofRow = (place: number, { field, message }: FieldProblem): FieldProblem =>
   field: `rows[${place}].${field}`,
   message,
 });
-
-function findHours(sql: Sql, id: string): HoursEntry | undefined {
-  const [row] = sql.all<{ body: string }>(
-    `select "body" from "effective_entry" where "id" = ? and "type" = 'hours'`,
-    [id],
-  );
-  const entry = row && readLaborEntry(row.body);
-  return entry?.type === 'hours' ? entry : undefined;
-}
 
 function changeFor(row: Row, before: HoursEntry | undefined): readonly Change[] {
   const { technician, target, workType, day, seconds } = row;

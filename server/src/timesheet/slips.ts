@@ -8,9 +8,9 @@ import { refuse } from '../http/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
 import { createEditService } from '../loose-ends/index.ts';
 import type { EditPlanner } from '../loose-ends/index.ts';
-import { loadGround, refuseEdit } from '../tape/index.ts';
+import { findFull, loadGround, refuseEdit } from '../tape/index.ts';
 import { DraftEntity } from './entities.ts';
-import { findErrors, findFull } from './writtenTime.ts';
+import { findErrors } from './writtenTime.ts';
 
 type Row = Call<'recordSlips'>['body']['rows'][number];
 

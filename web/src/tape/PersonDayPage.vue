@@ -22,6 +22,7 @@ import EditForm from './EditForm.vue';
 import PresenceSection from './PresenceSection.vue';
 import StintSection from './StintSection.vue';
 import { usePresenceEdit } from './usePresenceEdit.ts';
+import { useRecordsEdit } from './useRecordsEdit.ts';
 import { usePersonDay } from './usePersonDay.ts';
 import type { TapeBlock } from './usePersonDay.ts';
 import { useTapeEdit } from './useTapeEdit.ts';
@@ -46,6 +47,7 @@ const acts = useUndo();
 const { isBusy } = acts;
 const editing = useTapeEdit(acts);
 const presence = usePresenceEdit(acts);
+const records = useRecordsEdit(acts);
 const { draft } = editing;
 const mayEdit = computed(() => told.value?.mayCorrect === true && !told.value.isClosed);
 const planned = computed((): Span | null =>
@@ -68,6 +70,7 @@ const opened = computed(() => blocks.value.find(({ from }) => from === draft.val
 watch([technician, day], () => {
   editing.clear();
   presence.clear();
+  records.clear();
 });
 function go(to: LocalDay, who = technician.value): void {
   search.value = '';
@@ -208,6 +211,9 @@ function add(): void {
         :told="told"
         :may-edit="mayEdit"
         :zone="desk.zone"
+        :editing="records"
+        :is-busy="isBusy"
+        :people="names"
         @take="take"
         @add="add"
       />

@@ -7,7 +7,9 @@ import type { TapeBlock } from './usePersonDay.ts';
 import { sayList, sayTerm, t } from '../words/index.ts';
 import { computed } from 'vue';
 import type { Column } from '../kit/index.ts';
-import { DataTable } from '../kit/parts/index.ts';
+import { CheckField, DataTable } from '../kit/parts/index.ts';
+import RecordsForm from './RecordsForm.vue';
+import type { RecordsEditing } from './useRecordsEdit.ts';
 
 /** The day as a list of starts and stops, with what was written down behind it. */
 const props = defineProps<{
@@ -17,6 +19,9 @@ const props = defineProps<{
   told: PersonDayJson;
   mayEdit: boolean;
   zone: Zone;
+  editing: RecordsEditing;
+  isBusy: boolean;
+  people: readonly { readonly id: string; readonly name: string }[];
 }>();
 const emit = defineEmits<{ take: [block: TapeBlock]; add: [] }>();
 const desk = useDesk();
@@ -58,7 +63,8 @@ const sayKind = ({ workType, block }: Line) =>
   [sayTerm('workTypes', workType), block?.stint.opened.reason, block?.stint.opened.machine]
     .filter(Boolean)
     .join(', ');
-const columns: readonly Column<Line>[] = [
+const columns = computed((): readonly Column<Line>[] => [
+  ...(props.mayEdit ? [{ id: 'tick', class: 'tick' }] : []),
   {
     id: 'from',
     title: t('common.from'),
@@ -81,7 +87,7 @@ const columns: readonly Column<Line>[] = [
   { id: 'work', title: t('common.work'), value: ({ work }) => work },
   { id: 'kind', title: t('common.kind'), value: sayKind },
   { id: 'acts', class: 'acts-cell' },
-];
+]);
 </script>
 
 <template>
@@ -94,6 +100,13 @@ const columns: readonly Column<Line>[] = [
       :row-key="({ key }) => key"
       :row-class="({ block }) => ({ taken: block !== null && taken === block.from })"
     >
+      <template #tick="{ row: { key, work, from } }">
+        <CheckField
+          :model-value="editing.ticked.value.includes(key)"
+          :aria-label="t('tape.tickFrom', { title: work, time: from })"
+          @update:model-value="editing.toggle(key)"
+        />
+      </template>
       <template #acts="{ row: { block } }">
         <template v-if="block">
           <BButton
@@ -116,8 +129,22 @@ const columns: readonly Column<Line>[] = [
     <p v-if="blocks.length === 0 && told.hours.length === 0" class="quiet none">
       {{ t('tape.nothingIsRecordedOfOn', { name: told.name, day: sayDay(told.day) }) }}
     </p>
+    <RecordsForm
+      v-if="mayEdit && editing.ticked.value.length > 0"
+      :editing="editing"
+      :is-busy="isBusy"
+      :people="people"
+      :blocks="blocks"
+      :told="told"
+    />
     <div v-if="mayEdit" class="acts">
       <BButton variant="quiet" size="sm" @click="emit('add')">{{ t('tape.addAStretch') }}</BButton>
     </div>
   </section>
 </template>
+
+<style scoped>
+.across :deep(.tick) {
+  width: 40px;
+}
+</style>

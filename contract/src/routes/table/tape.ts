@@ -5,6 +5,7 @@ import {
   personDayQuery,
   personDaySchema,
   presenceEditSchema,
+  recordsEditSchema,
   tapeEditSchema,
   targetsQuery,
   targetsSchema,
@@ -50,6 +51,23 @@ export const TAPE_ROUTES = {
     caller: 'ledger.correct',
     summary: 'Make a block of the tape into something else, all or none',
     body: tapeEditSchema,
+    response: answeredSchema,
+  },
+  previewRecords: {
+    method: 'post',
+    path: '/api/reconcile/records/preview',
+    caller: 'ledger.correct',
+    summary: 'What one thing done to several records would do; nothing is recorded',
+    body: recordsEditSchema,
+    response: effectSchema,
+  },
+  editRecords: {
+    method: 'post',
+    path: '/api/reconcile/records',
+    caller: 'ledger.correct',
+    summary:
+      'Take several records out, give them to somebody, put them on other work or move them, all or none',
+    body: recordsEditSchema,
     response: answeredSchema,
   },
   previewPresence: {

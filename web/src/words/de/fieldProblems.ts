@@ -59,6 +59,9 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'expected a start and an end, or hours': 'erwartet werden Anfang und Ende oder Stunden',
   'expected a time of day': 'erwartet wird eine Uhrzeit',
   'has only one of start and end': 'hat nur eines von Anfang und Ende',
+  'a length has no place on the tape': 'eine Länge hat keinen Platz auf dem Zeitband',
+  'names a record twice': 'nennt einen Eintrag zweimal',
+  'names no record': 'nennt keinen Eintrag',
   'lies in the future': 'liegt in der Zukunft',
   'lies more than a day ahead: the clock of this device is not right':
     'liegt mehr als einen Tag voraus: die Uhr dieses Geräts stimmt nicht',

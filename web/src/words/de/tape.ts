@@ -55,4 +55,13 @@ export const tape: Translation['tape'] = {
   taskActivityOrCode: 'Arbeitsgang, Tätigkeit oder Code',
   noTaskOrActivityMatches: 'kein Arbeitsgang und keine Tätigkeit passt',
   titleFromTakenOut: '{title} ab {time} herausgenommen',
+  recordsOf: '{n} Eintrag von {name} | {n} Einträge von {name}',
+  whatToDoWithThem: 'Was mit dem Angehakten geschieht',
+  whom: 'wen?',
+  byHowMuch: 'Um wie viel',
+  tickFrom: '{title}, {time}, anhaken',
+  recordsTakenOut: '{records} herausgenommen',
+  recordsGivenTo: '{records} an {name} gegeben',
+  recordsPutOn: '{records} auf {title} gelegt',
+  recordsMovedBy: '{records} um {hours} verschoben',
 };

@@ -222,3 +222,12 @@ export const reasonKinds: Translation['reasonKinds'] = {
   rework: 'wenn Arbeit noch einmal getan wird',
   scrap: 'wenn Stücke Ausschuss sind',
 };
+
+/** What is done to several records at once; who or how much stands behind it. */
+export const recordActs: Translation['recordActs'] = {
+  out: 'herausnehmen',
+  give: 'geben an',
+  work: 'auf andere Arbeit legen',
+  earlier: 'nach vorn schieben um',
+  later: 'nach hinten schieben um',
+};

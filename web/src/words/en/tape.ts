@@ -51,4 +51,13 @@ export const tape = {
   taskActivityOrCode: 'task, activity or code',
   noTaskOrActivityMatches: 'no task or activity matches',
   titleFromTakenOut: '{title} from {time} taken out',
+  recordsOf: '{n} record of {name} | {n} records of {name}',
+  whatToDoWithThem: 'What to do with what is ticked',
+  whom: 'whom?',
+  byHowMuch: 'By how much',
+  tickFrom: 'Tick {title}, {time}',
+  recordsTakenOut: '{records} taken out',
+  recordsGivenTo: '{records} given to {name}',
+  recordsPutOn: '{records} put on {title}',
+  recordsMovedBy: '{records} moved by {hours}',
 } as const;

@@ -208,3 +208,12 @@ export const reasonKinds = {
   rework: 'when work is done again',
   scrap: 'when pieces are scrap',
 } as const;
+
+/** What is done to several records at once; who or how much stands behind it. */
+export const recordActs = {
+  out: 'take out',
+  give: 'give to',
+  work: 'put on other work',
+  earlier: 'move earlier by',
+  later: 'move later by',
+} as const;
