@@ -25,6 +25,8 @@ export default defineConfig({
   expect: { timeout: 30_000, toHaveScreenshot: { maxDiffPixelRatio: 0.02 } },
   use: {
     viewport: { width: 1280, height: 800 },
+    // Nothing fades: what is looked at is what stays.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: { executablePath: process.env['WERGON_CHROMIUM'] ?? '/usr/bin/chromium', args: QUIET },
     // A trace of each test makes them slower by a quarter: it is asked for where one is looked into.
     trace: process.env['WERGON_TRACE'] ? 'retain-on-failure' : 'off',

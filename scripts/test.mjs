@@ -14,11 +14,13 @@ const reports = mkdtempSync(join(tmpdir(), 'wergon-tests-'));
 
 function step(name, command, args, env = {}) {
   process.stdout.write(`\n== ${name}\n`);
+  const from = performance.now();
   const { status } = spawnSync(command, args, {
     cwd: root,
     stdio: 'inherit',
     env: { ...process.env, ...env },
   });
+  process.stdout.write(`(${name}: ${Math.round((performance.now() - from) / 1000)} s)\n`);
   return status === 0;
 }
 const npm = (name, script, env) => step(name, 'npm', ['run', '--silent', ...script], env);
