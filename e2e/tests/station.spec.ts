@@ -201,6 +201,35 @@ test('a station set to sign in and out speaks German, and one’s own time is sh
   }).toPass();
 });
 
+test('a phone of one’s own: a code at the station after the badge makes it a station for that one person', async ({
+  page,
+  browser,
+}) => {
+  const { settings } = await shop.desk<{ settings: { work: object } }>('/api/shop');
+  await shop.desk('/api/shop/settings', { ...settings, work: { ...settings.work, ownPhones: true } });
+  await shop.openStation(page, 'Gate 2');
+  await shop.scan(page, 'ada');
+  await page.getByRole('button', { name: 'My phone' }).click();
+  const code = page.locator('.phone .code');
+  await expect(code).toHaveText(/^[A-Z0-9]{6,}$/);
+  await expect(page.getByRole('img', { name: 'Code for the phone’s camera' })).toBeVisible();
+
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 800 } })).newPage();
+  await phone.goto(`${shop.server.url}/station#pair=${await code.textContent()}`);
+  await phone.getByRole('button', { name: 'Ada Lund' }).click();
+  await shop.scan(phone, 'strip');
+  await expect(phone.getByRole('contentinfo')).toContainText(/(Started|Switched to|You are on) Strip/);
+  await phone.getByRole('button', { name: 'My time' }).click();
+  await expect(phone.getByRole('heading', { name: 'Ada Lund, your time' })).toBeVisible();
+  await expect(phone.getByText('This week')).toBeVisible();
+  // Nobody else is known here.
+  await phone.reload();
+  await expect(phone.getByRole('button', { name: 'Ada Lund' })).toBeVisible();
+  await expect(phone.getByRole('button', { name: 'Bo Moe' })).toHaveCount(0);
+  await shop.scan(phone, 'bo');
+  await expect(phone.getByRole('contentinfo')).toContainText('not known here');
+});
+
 test('on a phone everything that matters is on the screen, and nothing is wider than it', async ({
   page,
 }) => {

@@ -105,6 +105,9 @@ export const directorySchema = boardSchema.extend({
   reasons: z.array(z.object({ kind: z.enum(REASON_KINDS), names: z.array(z.string()) })).default([]),
   /** Whether a task that is assigned may be started by nobody else; a device may keep an older directory without it. */
   isAssignedOnly: z.boolean().default(false),
+  /** Whose own phone it is; a device may keep an older directory without it. */
+  owner: technicianId.nullable().default(null),
+  offersPhones: z.boolean().default(false),
   /** Entries whose forgotten end somebody has spoken of already. */
   proposed: z.array(entryId),
   notices: z.array(message),
@@ -126,10 +129,17 @@ export type Directory = z.output<typeof directorySchema>;
 /** The badge that somebody holds in their hand, as it was read. */
 export const proveSelfSchema = z.strictObject({
   technician: idText<'TechnicianId'>(),
-  code: z.string().min(1).max(200),
+  /** Empty on a phone that is the technician's own. */
+  code: z.string().max(200),
 });
 /** Good for five minutes, for this technician at this station. */
 export const provedSchema = z.object({ proof: z.string() });
+
+/** A technician makes the phone in their hand a station of their own; the proof says that they stand here. */
+export const ownPhoneSchema = z.strictObject({
+  technician: idText<'TechnicianId'>(),
+  proof: z.string().min(1).max(200),
+});
 
 /** Sample badges for the demo's bench; no other shop gives codes to a station. */
 export const benchSchema = z.object({

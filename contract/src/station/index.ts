@@ -3,6 +3,7 @@ export {
   benchSchema,
   directoryChangesSchema,
   directorySchema,
+  ownPhoneSchema,
   proveSelfSchema,
   provedSchema,
 } from './directory.ts';

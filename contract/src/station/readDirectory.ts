@@ -16,6 +16,8 @@ export function readDirectory(directory: DeepReadonly<Directory>): StationDirect
     belongs: new Map(directory.belongs.map(({ workType, activity }) => [workType, activity])),
     reasons: new Map(directory.reasons.map(({ kind, names }) => [kind, names])),
     isAssignedOnly: directory.isAssignedOnly,
+    owner: directory.owner,
+    offersPhones: directory.offersPhones,
     proposed: new Set(directory.proposed),
     remembered: [],
   };

@@ -1,6 +1,6 @@
 import { WAYS_KNOWN } from '@wergon/core/station';
 import { z } from 'zod';
-import { idText, instant, instantText, problemSchema } from '../wire/index.ts';
+import { idText, instant, instantText, problemSchema, technicianId } from '../wire/index.ts';
 import { stationSettingsSchema } from './settings.ts';
 
 const shortName = z.string().trim().min(1).max(60);
@@ -23,6 +23,8 @@ export const stationsSchema = z.object({
   stations: z.array(
     z.object({
       id: z.string(),
+      /** Whose own phone it is; nobody's where it is a station of the shop. */
+      owner: technicianId.nullable(),
       name: z.string(),
       settings: stationSettingsSchema,
       pairedAt: instant.nullable(),

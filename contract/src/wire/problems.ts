@@ -33,6 +33,7 @@ export const PROBLEMS = {
   ],
   'access.role_in_use': [409, 'Somebody has this role; give them another one first'],
   'station.not_paired': [401, 'This station is not paired, or no longer'],
+  'station.no_phones': [409, 'This shop uses no phones of one’s own'],
   'station.bad_pairing_code': [422, 'This code is not valid, or not any more'],
   'reconcile.changed': [409, 'This has changed meanwhile: look at it as it is now'],
   'reconcile.other_people': [403, 'This is the time of somebody who is not yours to put right'],

@@ -17,6 +17,7 @@ export const WAYS_KNOWN = [
   'name',
   'number',
   'number-and-pin',
+  'own-phone',
 ] as const;
 export type Identity = (typeof WAYS_KNOWN)[number];
 export type Person = {

@@ -119,6 +119,10 @@ export type StationDirectory = Board & {
   readonly reasons: ReadonlyMap<ReasonKind, readonly string[]>;
   /** Whether a task that is assigned may be started by nobody else. */
   readonly isAssignedOnly: boolean;
+  /** Whose own phone this is; nobody's where it is a station of the shop. */
+  readonly owner: TechnicianId | null;
+  /** Whether people may have a phone of their own as a station. */
+  readonly offersPhones: boolean;
   /** Entries whose forgotten end has been proposed here already. */
   readonly proposed: ReadonlySet<EntryId>;
   readonly remembered: readonly Remembered[];

@@ -20,8 +20,9 @@ import { blank, instantOf, refuse, show, sound, wait } from './show.ts';
 import { actionIntent, startDetailsOf, takeBackFor } from './handleIntent.ts';
 import type { Asked } from './handleIntent.ts';
 
-/** What somebody has shown of themselves: their badge, their name on the list, or the number that they typed. */
-export type Shown = { readonly badge: BadgeId } | 'name' | 'number';
+/** What somebody has shown of themselves: their badge, their name on the list, the number that they typed, or that they
+ *  hold the phone that is theirs. */
+export type Shown = { readonly badge: BadgeId } | 'name' | 'number' | 'own-phone';
 
 /** A badge: completes what was waiting for one, lets through what a lead may, signs in or out at a presence station,
  *  else shows where its owner stands. */
@@ -45,7 +46,8 @@ export function handleBadge(
   if (conversation.step === 'asked' && conversation.person.technician === id)
     return { state: { ...state, said: null }, effects: [sound('question')] };
   const waiting = conversation.step === 'intent' ? conversation.intent : undefined;
-  const hasPin = shown !== 'name' && (context.directory.people.get(id)?.hasPin ?? false);
+  const hasPin =
+    shown !== 'name' && shown !== 'own-phone' && (context.directory.people.get(id)?.hasPin ?? false);
   const asksPin = hasPin && context.settings.identity === 'badge-pin';
   const person: Person = {
     technician: id,

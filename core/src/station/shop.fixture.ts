@@ -209,6 +209,8 @@ export const directory: StationDirectory = {
   belongs: new Map([['travel', target('meeting')]]),
   reasons: new Map([['scrap', ['Cracked', 'Wrong size']]]),
   isAssignedOnly: false,
+  owner: null,
+  offersPhones: false,
   proposed: new Set(),
   remembered: [],
 };

@@ -3,6 +3,7 @@ import { HOUR, clock, entryId, target, technician } from '../ledger/shop.fixture
 import type { TechnicianId } from '../people/costRate.ts';
 import { toInstant } from '../time/instant.ts';
 import { promptFor } from './prompt.ts';
+import type { StationDirectory } from './directory.ts';
 import { DEFAULT_STATION_SETTINGS } from './settings.ts';
 import { LABELS, conversationOf, directory, play, saidOf } from './shop.fixture.ts';
 import { converse } from './station.ts';
@@ -257,4 +258,12 @@ test('a calibration leaves no half-finished conversation behind', () => {
   const { state } = play('ADA');
   const step = converse(state, { type: 'calibrated', now: clock(9) * 1000 }, context);
   expect([step.state.conversation.step, step.state.said?.kind]).toEqual(['idle', 'calibrated']);
+});
+
+test('on a phone of one’s own the name is enough, and that is how one is known; nobody else’s is', () => {
+  const own: StationDirectory = { ...directory, owner: technician('ada') };
+  const run = play('@ada T1', { directory: own, identity: 'badge' });
+  expect(run.appended).toEqual(['ada work-start a']);
+  expect(run.effects.find(({ type }) => type === 'append')).toMatchObject({ identity: 'own-phone' });
+  expect(play('@bo T1', { directory: own, identity: 'badge' }).appended).toEqual([]);
 });

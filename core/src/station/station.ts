@@ -94,6 +94,8 @@ function touchName(
 ): StationStep {
   const { conversation } = state;
   if (conversation.step === 'crew') return tickOff(state, conversation, technician, meta, context);
+  if (context.directory.owner === technician)
+    return handleBadge(state, technician, 'own-phone', meta, context);
   return context.settings.identity === 'names'
     ? handleBadge(state, technician, 'name', meta, context)
     : refuse(state, 'station.nothing_asked', '', meta, context);

@@ -55,7 +55,7 @@ async function findStation(
   if (!token) return undefined;
   const [station] = await readSql(database, (sql) =>
     sql.all<CallingStation>(
-      'select "id", "name" from "station" where "token_hash" = ? and not "is_revoked"',
+      'select "id", "name", "owner" from "station" where "token_hash" = ? and not "is_revoked"',
       [hashToken(token)],
     ),
   );

@@ -4,8 +4,12 @@ import type { TechnicianId } from '@wergon/core/people';
 import type { HoursStyle } from '@wergon/core/time';
 import type { Caller } from '@wergon/contract/routes';
 
-/** A paired station. */
-export type CallingStation = { readonly id: string; readonly name: string };
+/** A paired station, and whose own phone it is. */
+export type CallingStation = {
+  readonly id: string;
+  readonly name: string;
+  readonly owner: TechnicianId | null;
+};
 
 /** What routes know of the user who calls. */
 export type DeskUser = {

@@ -1,3 +1,4 @@
+export type { Incoming } from './incoming.ts';
 export type { LedgerContext } from './context.ts';
 export { ApprovalEntity, ClosedLineEntity, PayPeriodEntity, UnsettledDayEntity } from './decisionEntities.ts';
 export { findClosedUntil } from './decisionRows.ts';

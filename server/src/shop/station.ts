@@ -1,4 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { TechnicianId } from '@wergon/core/people';
 import type { Instant } from '@wergon/core/time';
 import type { ScannerProfile } from '@wergon/core/scan';
 import type { StationSettings } from '@wergon/core/station';
@@ -10,6 +11,8 @@ export const StationEntity = defineEntity({
   properties: {
     id: p.string().primary(),
     name: p.string().unique(),
+    /** Whose own phone it is; nobody's where it is a station of the shop. */
+    owner: p.string().$type<TechnicianId>().nullable().unique(),
     tokenHash: p.string().nullable().unique(),
     pairedAt: p.integer().$type<Instant>().nullable(),
     pairingHash: p.string().nullable().unique(),

@@ -3,6 +3,7 @@ import type { BoardJson } from '@wergon/contract/floor';
 import { badgeKey, cardKey } from '@wergon/contract/station';
 import type { Directory } from '@wergon/contract/station';
 import type { TargetId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
 import { WORK_TYPES } from '@wergon/core/work';
 import { BadgeEntity, PersonLabelEntity } from '../people/index.ts';
 import { ResourceEntity } from '../shop/index.ts';
@@ -12,15 +13,19 @@ import { TravelerCodeEntity } from '../work/index.ts';
 type CodeRow = Directory['codes'][number];
 
 /** What every code that a station can hear stands for. Badges go there as keys only: nobody who takes a station's
- *  device home can make a badge from what is on it. */
+ *  device home can make a badge from what is on it. On a phone of one's own no badge is known but its owner's. */
 export async function loadCodes(
   em: EntityManager,
   facts: ShopFacts,
   board: BoardJson,
   onBoard: ReadonlySet<TargetId>,
   stationKey: string,
+  owner: TechnicianId | null,
 ): Promise<CodeRow[]> {
-  const badges = await em.find(BadgeEntity, { revokedAt: null });
+  const badges = await em.find(BadgeEntity, {
+    revokedAt: null,
+    ...(owner === null ? {} : { technician: owner }),
+  });
   const owners = new Map(badges.map(({ id, technician }) => [id, technician]));
   const labels = await em.findAll(PersonLabelEntity);
   const resources = await em.find(ResourceEntity, { isOff: false });

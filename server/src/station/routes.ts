@@ -6,6 +6,7 @@ import type { StationContext } from './context.ts';
 import { mountDirectory } from './directory.ts';
 import { mountEntries } from './entries.ts';
 import { mountPairing } from './pairing.ts';
+import { mountPhones } from './phones.ts';
 import { mountPins } from './pins.ts';
 import { mountProveSelf } from './proveSelf.ts';
 import { mountStations } from './stations.ts';
@@ -17,6 +18,7 @@ export function mountStation(mount: Mount, context: StationContext): void {
   mountDirectory(mount, context);
   mountProveSelf(mount, context);
   mountPins(mount, context);
+  mountPhones(mount, context);
   mountEntries(mount, context);
   mountBench(mount, context);
 }

@@ -22,15 +22,18 @@ function mountStationList(mount: Mount, { database, clock, live }: StationContex
   mount('stations', async () => {
     const stations = await database.em.fork().findAll(StationEntity, { orderBy: { name: 1 } });
     return ok({
-      stations: stations.map(({ id, name, settings, pairedAt, isRevoked, calibratedAt, lastScanAt }) => ({
-        id,
-        name,
-        settings: settingsOf(settings),
-        pairedAt: instantOrNull(pairedAt),
-        isRevoked,
-        calibratedAt: instantOrNull(calibratedAt),
-        lastScanAt: instantOrNull(lastScanAt),
-      })),
+      stations: stations.map(
+        ({ id, name, owner, settings, pairedAt, isRevoked, calibratedAt, lastScanAt }) => ({
+          id,
+          name,
+          owner: owner ?? null,
+          settings: settingsOf(settings),
+          pairedAt: instantOrNull(pairedAt),
+          isRevoked,
+          calibratedAt: instantOrNull(calibratedAt),
+          lastScanAt: instantOrNull(lastScanAt),
+        }),
+      ),
     });
   });
 
@@ -42,6 +45,7 @@ function mountStationList(mount: Mount, { database, clock, live }: StationContex
     await em.insert(StationEntity, {
       id,
       name,
+      owner: null,
       tokenHash: null,
       pairedAt: null,
       ...columns,

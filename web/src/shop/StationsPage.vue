@@ -34,7 +34,12 @@ const say = (at: Instant | null): string => {
 };
 const columns = computed((): readonly Column<ResponseOf<'stations'>['stations'][number]>[] => [
   { id: 'name', title: t('common.name'), sortBy: (station) => station.name },
-  { id: 'kind', title: t('common.kind'), value: (station) => t(`stationKinds.${station.settings.kind}`) },
+  {
+    id: 'kind',
+    title: t('common.kind'),
+    value: (station) =>
+      station.owner === null ? t(`stationKinds.${station.settings.kind}`) : t('shop.phoneOfOnesOwn'),
+  },
   {
     id: 'device',
     title: t('shop.device'),

@@ -11,11 +11,12 @@ const props = defineProps<{
   person: PersonBrief | undefined;
   /** What the shop does not use here. */
   hidden: readonly HideableAct[];
+  offersPhones: boolean;
 }>();
-const emit = defineEmits<{ act: [action: Touch]; ownTime: [] }>();
+const emit = defineEmits<{ act: [action: Touch]; ownTime: []; ownPhone: [] }>();
 const said = useWords();
 
-type Shown = { readonly button: Button; readonly act: Touch | 'own-time' };
+type Shown = { readonly button: Button; readonly act: Touch | 'own-time' | 'own-phone' };
 const plain = (...acts: (Button & Touch)[]): Shown[] => acts.map((act) => ({ button: act, act }));
 
 /** What makes sense for somebody who stands as they do; nothing that would only be refused. */
@@ -39,10 +40,12 @@ const sensible = computed<Shown[]>(() => {
     ...plain('part', 'help'),
     ...(props.person?.isLead && props.person.crew !== '' ? plain('lead-crew') : []),
     { button: 'own-time', act: 'own-time' } as const,
+    ...(props.offersPhones ? [{ button: 'own-phone', act: 'own-phone' } as const] : []),
   ];
 });
 function press(act: Shown['act']): void {
   if (act === 'own-time') emit('ownTime');
+  else if (act === 'own-phone') emit('ownPhone');
   else emit('act', act);
 }
 </script>

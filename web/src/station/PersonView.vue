@@ -21,7 +21,7 @@ const props = defineProps<{
   /** Whether they can be served: their badge is there, not only the answer to it. */
   isHere: boolean;
 }>();
-const emit = defineEmits<{ act: [action: Touch]; pick: [target: TargetId]; ownTime: [] }>();
+const emit = defineEmits<{ act: [action: Touch]; pick: [target: TargetId]; ownTime: []; ownPhone: [] }>();
 const said = useWords();
 
 const person = computed(() => personStanding(props.directory, props.technician, props.now));
@@ -126,8 +126,10 @@ const only = computed(() => {
       class="acts"
       :stands="person.state"
       :person="directory.people.get(technician)"
+      :offers-phones="directory.offersPhones"
       @act="emit('act', $event)"
       @own-time="emit('ownTime')"
+      @own-phone="emit('ownPhone')"
     />
   </section>
 </template>

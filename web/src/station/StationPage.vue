@@ -19,6 +19,8 @@ import { provideWords } from './useWords.ts';
 import { PlainButton } from '../kit/parts/index.ts';
 
 const BenchDrawer = defineAsyncComponent(() => import('./BenchDrawer.vue'));
+/** With what draws its code, which few ever need. */
+const OwnPhoneView = defineAsyncComponent(() => import('./OwnPhoneView.vue'));
 const CameraView = defineAsyncComponent(() => import('./CameraView.vue'));
 
 const station = useStation();
@@ -34,7 +36,8 @@ const { typing, hasFocus } = useScanner({
 const isBenchOpen = ref(false);
 /** A link from the desk pairs this browser anew, even if it is a station already. */
 const isPairing = ref(location.hash.startsWith('#pair='));
-const isOwnTimeShown = ref(false);
+/** What of one's own takes the place of one's work on the screen. */
+const ownShown = ref<'time' | 'phone' | null>(null);
 const isCameraOpen = ref(false);
 /** Browsers lend a camera only to pages that came securely. */
 const hasCamera = 'mediaDevices' in navigator;
@@ -50,7 +53,7 @@ const shown = computed(() => {
 watch(
   () => (conversation.value.step === 'person' ? conversation.value.person.technician : undefined),
   (_now, before) => {
-    isOwnTimeShown.value = false;
+    ownShown.value = null;
     // Whoever was told that something of theirs was not taken knows it now.
     if (before) void station.forgetRefused(before);
   },
@@ -132,13 +135,20 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
         @act="dispatch({ type: 'touch', action: $event })"
       />
       <OwnTimeView
-        v-else-if="shown && isOwnTimeShown"
+        v-else-if="shown && ownShown === 'time'"
         :technician="shown"
         :has-pin="directory.people.get(shown)?.hasPin ?? false"
         :language="settings.language"
         :own-proof="station.ownProof"
-        @back="isOwnTimeShown = false"
+        @back="ownShown = null"
         @correction="dispatch({ type: 'touch', action: 'correction' })"
+      />
+      <OwnPhoneView
+        v-else-if="shown && ownShown === 'phone'"
+        :technician="shown"
+        :has-pin="directory.people.get(shown)?.hasPin ?? false"
+        :own-proof="station.ownProof"
+        @back="ownShown = null"
       />
       <PersonView
         v-else-if="shown"
@@ -150,7 +160,8 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
         :is-here="conversation.step === 'person'"
         @act="dispatch({ type: 'touch', action: $event })"
         @pick="dispatch({ type: 'pick', target: $event })"
-        @own-time="isOwnTimeShown = true"
+        @own-time="ownShown = 'time'"
+        @own-phone="ownShown = 'phone'"
       />
       <StandingView v-else-if="intended" :standing="intended" />
       <IdleView

@@ -34,7 +34,12 @@ const LEAD: PersonBrief = {
 };
 
 /** The buttons of somebody at a station that speaks English. */
-const open = (state: string, hidden: readonly HideableAct[] = [], person?: PersonBrief) => {
+const open = (
+  state: string,
+  hidden: readonly HideableAct[] = [],
+  person?: PersonBrief,
+  offersPhones = false,
+) => {
   const station = {
     state: shallowRef(IDLE),
     directory: shallowRef(null),
@@ -43,7 +48,7 @@ const open = (state: string, hidden: readonly HideableAct[] = [], person?: Perso
   const page = mount({
     setup() {
       provideWords(station);
-      return () => h(PersonActs, { stands: STATES[state] ?? AT_REST, person, hidden });
+      return () => h(PersonActs, { stands: STATES[state] ?? AT_REST, person, hidden, offersPhones });
     },
   });
   return {
@@ -107,4 +112,11 @@ test('a touch says what was wanted; one’s own time is shown, not recorded', as
   await press('Done');
   await press('My time');
   expect(acts.emitted()).toMatchObject({ act: [['done']], ownTime: [[]] });
+});
+
+test('a phone of one’s own is offered where the shop lets people have one', async () => {
+  const { acts, words } = open('in', [], undefined, true);
+  expect(words().at(-1)).toBe('My phone');
+  await acts.findAll('button').at(-1)?.trigger('click');
+  expect(acts.emitted('ownPhone')).toHaveLength(1);
 });

@@ -8,6 +8,7 @@ import {
   directoryChangesSchema,
   directorySchema,
   pairedSchema,
+  pairingSchema,
   provedSchema,
 } from '@wergon/contract/station';
 import type { SentEntry } from '@wergon/contract/station';
@@ -59,6 +60,8 @@ export const askPin = (technician: string, pin: string) =>
   ask('/api/station/pin', provedSchema, { technician, pin });
 export const proveBadge = (technician: string, code: string) =>
   ask('/api/station/proof', provedSchema, { technician, code });
+export const offerPhone = (technician: string, proof: string) =>
+  ask('/api/station/phone', pairingSchema, { technician, proof });
 export const changePin = (technician: string, pin: string, newPin: string) =>
   ask('/api/station/pin/change', nothing, { technician, pin, newPin });
 export const fetchOwnTime = (technician: string, proof: string, days: { from?: string; to?: string }) =>

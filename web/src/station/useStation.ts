@@ -1,4 +1,4 @@
-import { computed, onScopeDispose, ref, shallowRef } from 'vue';
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import { badgeKey, cardKey } from '@wergon/contract/station';
 import { entryId } from '@wergon/contract/wire';
 import type { EntryId } from '@wergon/core/ledger';
@@ -46,6 +46,7 @@ export function useStation() {
   });
   const knowledge = createKnowledge(sending);
   const { directory, info } = knowledge;
+  watch(info, (now) => ownProof.holdPhone(now?.owner ?? null));
   const settings = computed<StationSettings>(() => info.value?.settings ?? DEFAULT_STATION_SETTINGS);
   const link = createLink({
     sending,

@@ -6,6 +6,7 @@ import {
   directoryChangesSchema,
   directorySchema,
   newStationSchema,
+  ownPhoneSchema,
   pairSchema,
   pairedSchema,
   pairingSchema,
@@ -63,6 +64,14 @@ export const STATION_ROUTES = {
     summary: 'Pair this device with a code from the desk',
     body: pairSchema,
     response: pairedSchema,
+  },
+  offerPhone: {
+    method: 'post',
+    path: '/api/station/phone',
+    caller: 'station',
+    summary: 'Let somebody make their phone a station of their own; it takes the place of the one before',
+    body: ownPhoneSchema,
+    response: pairingSchema,
   },
   directory: {
     method: 'get',

@@ -28,6 +28,7 @@ export const problems: Translation['problems'] = {
   'access.role_in_use': 'Jemand hat diese Rolle; geben Sie ihm zuerst eine andere',
   'access.last_administrator': 'Jemand muss Verwaltung bleiben',
   'station.not_paired': 'Diese Station ist nicht oder nicht mehr gekoppelt',
+  'station.no_phones': 'Dieser Betrieb nutzt keine eigenen Telefone',
   'station.bad_pairing_code': 'Dieser Code gilt nicht oder nicht mehr',
   'reconcile.changed': 'Das hat sich inzwischen geändert: sehen Sie es an, wie es jetzt ist',
   'reconcile.other_people': 'Das ist die Zeit von jemandem, den andere berichtigen',

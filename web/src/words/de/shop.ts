@@ -99,4 +99,6 @@ export const shop: Translation['shop'] = {
   indirectWorkOfDivisions: 'Indirekte Arbeit dieser Sparten',
   buttonsAfterABadge: 'Tasten nach einem Ausweis',
   labelsWorkAllTheSame: 'ihre Etiketten gelten trotzdem',
+  phonesOfOnesOwnAreStations: 'man darf das eigene Telefon als Station für sich selbst benutzen',
+  phoneOfOnesOwn: 'eigenes Telefon',
 };

@@ -210,6 +210,7 @@ export const knownBy: Translation['knownBy'] = {
   name: 'Namen allein',
   number: 'getippter Nummer',
   'number-and-pin': 'Nummer und PIN',
+  'own-phone': 'eigenes Telefon',
 };
 
 export const reaches: Translation['reaches'] = {

@@ -96,4 +96,6 @@ export const shop = {
   indirectWorkOfDivisions: 'Indirect work of these divisions',
   buttonsAfterABadge: 'Buttons after a badge',
   labelsWorkAllTheSame: 'their labels work all the same',
+  phonesOfOnesOwnAreStations: 'people may use their own phone as a station for themselves',
+  phoneOfOnesOwn: 'phone of one’s own',
 } as const;

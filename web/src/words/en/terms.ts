@@ -194,6 +194,7 @@ export const knownBy = {
   name: 'name alone',
   number: 'number typed',
   'number-and-pin': 'number and PIN',
+  'own-phone': 'phone of their own',
 } as const;
 
 /** Whose time a role touches. */
