@@ -139,8 +139,10 @@ export const settingsSchema = z.strictObject({
       asksWhy: z.array(z.enum(REASON_KINDS)).max(REASON_KINDS.length).default(['scrap']),
       /** Whether people may make a phone of their own a station for themselves. */
       ownPhones: z.boolean().default(false),
+      /** Whether estimates are asked for and offered. */
+      offers: z.boolean().default(false),
     })
-    .default({ isAssignedOnly: false, asksWhy: ['scrap'], ownPhones: false }),
+    .default({ isAssignedOnly: false, asksWhy: ['scrap'], ownPhones: false, offers: false }),
   reconcile: z.strictObject({
     /** Gaps shorter than this are answered by the shop's rule: nobody has to decide on them. 0: none are. */
     answeredGapMinutes: z.int().min(0).max(60),
@@ -154,7 +156,7 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: false },
   desk: { signOutMinutes: 60 },
   backup: { hour: 2, keep: 14 },
-  work: { isAssignedOnly: false, asksWhy: ['scrap'], ownPhones: false },
+  work: { isAssignedOnly: false, asksWhy: ['scrap'], ownPhones: false, offers: false },
   reconcile: { answeredGapMinutes: 0 },
 };
 

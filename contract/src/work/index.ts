@@ -1,4 +1,14 @@
 export {
+  answerOfferSchema,
+  askEstimateSchema,
+  estimatesSchema,
+  mailOfferSchema,
+  mailsSchema,
+  offerDraftSchema,
+  orderOffersSchema,
+} from './offer.ts';
+export type { EstimateJson, OfferDraftInput, OfferJson, OrderOffersJson } from './offer.ts';
+export {
   MOST_ATTACHMENT_BYTES,
   REPORT_KINDS,
   REPORT_TIMES,

@@ -5,6 +5,8 @@ export type { EstimateHours, OrderEstimate } from './estimate.ts';
 export { nextOrderNumber } from './orderNumber.ts';
 export { ORDER_MOVES, ORDER_STATES, checkMove, isLate, isWorkable } from './orderState.ts';
 export type { OrderState, WorkOrderId } from './orderState.ts';
+export { answerOffer, checkOffer, offerTotal } from './offer.ts';
+export type { OfferErrorCode, OfferLine } from './offer.ts';
 export { splitHoursOf } from './splitTask.ts';
 export { sumInstructions } from './stepHours.ts';
 export type { StepHours } from './stepHours.ts';

@@ -5,21 +5,36 @@ import type { LocalDay } from '../time/index.ts';
 /** One job for one customer or for stock. */
 export type WorkOrderId = Brand<string, 'WorkOrderId'>;
 
-/** The life of a work order; only what is released can be worked on at a station. */
-export const ORDER_STATES = ['draft', 'accepted', 'released', 'on-hold', 'finished', 'closed'] as const;
+/** The life of a work order; only what is released can be worked on at a station. Where a shop makes offers it begins with
+ *  an estimate that is asked for, is offered, and may be lost. */
+export const ORDER_STATES = [
+  'asked',
+  'offered',
+  'lost',
+  'draft',
+  'accepted',
+  'released',
+  'on-hold',
+  'finished',
+  'closed',
+] as const;
 export type OrderState = (typeof ORDER_STATES)[number];
 
 /** Whether an order should have been finished before today and is not. */
 export const isLate = (
   { due, state }: { readonly due: LocalDay | null; readonly state: OrderState },
   today: LocalDay,
-): boolean => due !== null && due < today && state !== 'finished' && state !== 'closed';
+): boolean => due !== null && due < today && !DONE.includes(state);
+const DONE: readonly OrderState[] = ['lost', 'finished', 'closed'];
 
 /** Whether stations may start labor on an order in this state. */
 export const isWorkable = (state: OrderState): boolean => state === 'released';
 
-/** From each state, the ones that may follow. */
+/** From each state, the ones that may follow by hand; an offer is made, and answered, as one (`work/offer`). */
 export const ORDER_MOVES: Readonly<Record<OrderState, readonly OrderState[]>> = {
+  asked: ['draft', 'lost'],
+  offered: ['asked', 'lost'],
+  lost: ['asked'],
   draft: ['accepted', 'released'],
   accepted: ['released', 'draft'],
   released: ['on-hold', 'finished'],

@@ -41,6 +41,9 @@ import {
 import { DraftEntity } from '../timesheet/index.ts';
 import {
   AttachmentEntity,
+  EstimateAskEntity,
+  MailEntity,
+  OfferEntity,
   OrderChangeEntity,
   OrderEntity,
   StandardEntity,
@@ -65,6 +68,9 @@ export const ENTITIES = [
   TaskEntity,
   StandardEntity,
   StandardVersionEntity,
+  EstimateAskEntity,
+  MailEntity,
+  OfferEntity,
   OrderChangeEntity,
   AttachmentEntity,
   TravelerCodeEntity,

@@ -222,7 +222,7 @@ async function refreshOrders(
 }
 
 /** States of orders whose work is behind them. */
-const PAST: readonly string[] = ['finished', 'closed'];
+const PAST: readonly string[] = ['lost', 'finished', 'closed'];
 
 function compose(base: Base, orders: Orders): ShopFacts {
   for (const { id, counts } of base.activities.values()) orders.targets.set(id, { kind: 'activity', counts });

@@ -63,6 +63,7 @@ export function mountEditing(mount: Mount, context: WorkContext): void {
     const before = await database.em.fork().findOne(OrderEntity, { id });
     if (!before) return refuse('record.not_found');
     if (before.version !== version) return refuse('record.changed');
+    if (before.states.at(-1)?.value === 'offered') return refuse('offer.is_out');
     const problem = await findProblem(order, id);
     if (problem) return problem;
     const tasks = await loadTasks(database.em.fork(), id);

@@ -9,6 +9,7 @@ export {
   TravelerCodeEntity,
 } from './entities.ts';
 export type { Standard, Task, WorkOrder } from './entities.ts';
+export { EstimateAskEntity, MailEntity, OfferEntity } from './offerEntities.ts';
 export { moveOrder } from './move.ts';
 export { addOrder, newOrderRows } from './orders.ts';
 export { mountWork } from './routes.ts';
