@@ -35,6 +35,7 @@ import type { SampleOrder } from './makeOrders.ts';
 import { GRADES, SHOP } from './sampleShop.ts';
 import { drawNameplate } from './samplePicture.ts';
 import { stationId } from './enterStations.ts';
+import { addEstimates } from './addEstimates.ts';
 import { addRequests } from './addRequests.ts';
 import { planOddities, proposeEnd } from './addAnomalies.ts';
 import { planDesk } from './reconcileWeeks.ts';
@@ -104,6 +105,7 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
   await recordAll(context, clock, counted, moments, say);
   await proposeEnd(context, opensAt);
   await addRequests(context, clock, opensAt);
+  await database.em.fork().transactional((em) => addEstimates(em, zone, opensAt, drawFrom(random)));
   await database.close();
 }
 

@@ -222,6 +222,8 @@ export const sessionSchema = z.object({
   zone: z.string(),
   currency: z.string(),
   isDemo: z.boolean(),
+  /** Whether estimates are asked for and offered here. */
+  makesOffers: z.boolean(),
   /** How they like to read hours. */
   hoursStyle: z.enum(HOURS_STYLES),
   now: instant,

@@ -28,6 +28,7 @@ async function sessionView(
     zone: zoneName,
     currency,
     isDemo,
+    makesOffers: settings.work.offers,
     hoursStyle: user.hoursStyle ?? 'h:mm',
     now: clock.now(),
   };

@@ -4,7 +4,7 @@ import { formatCents } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
 import { dated, inForceAt } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
-import { answerOffer, checkOffer, nextOrderNumber, offerTotal, withAlwaysIncluded } from '@wergon/core/work';
+import { answerOffer, checkOffer, nextOrderNumber, offerTotal } from '@wergon/core/work';
 import type { OfferLine, OrderState, WorkOrderId } from '@wergon/core/work';
 import type { Context, Mount, RouteRefusal } from '../http/index.ts';
 import { refuse } from '../http/index.ts';

@@ -6,7 +6,7 @@ import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { callRoute, sayDate, useDesk, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
-import { sayState, OrderActs, OrderPapers } from '../work/index.ts';
+import { sayState, OfferPanel, OrderActs, OrderPapers } from '../work/index.ts';
 import { sayOrderBalance, sayPieces } from './figures.ts';
 import CostCodes from './CostCodes.vue';
 import LaborRuler from './LaborRuler.vue';
@@ -107,6 +107,7 @@ const balance = computed(
         </div>
         <OrderActs :order="order" :tasks="query.data.value?.tasks ?? []" />
       </div>
+      <OfferPanel :order="order" />
       <div class="counts">
         <span
           ><b class="figure">{{ desk.hours(order.comparison.actualSeconds) }}</b>

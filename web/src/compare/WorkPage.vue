@@ -11,7 +11,7 @@ import DueRuler from './DueRuler.vue';
 import { FILTERS, ORDERS } from './figures.ts';
 import type { Filter } from './figures.ts';
 import OrderRowLine from './OrderRowLine.vue';
-import { usePastWork } from '../work/index.ts';
+import { EstimatesLine, usePastWork } from '../work/index.ts';
 import ScaleHead from './ScaleHead.vue';
 import { sayTerm, t } from '../words/index.ts';
 
@@ -160,6 +160,7 @@ const sums = computed(() => {
           ><b class="figure">{{ desk.hours(waiting) }}</b> {{ t('common.notYetApproved') }}</span
         >
         <div class="choices">
+          <EstimatesLine />
           <label class="visually-hidden" for="state-filter">{{ t('compare.whichOrders') }}</label>
           <BFormSelect id="state-filter" v-model="filter">
             <option v-for="({ word }, key) in FILTERS" :key="key" :value="key">{{ word }}</option>

@@ -101,7 +101,7 @@ export const FILTERS = {
   closed: { word: t('compare.closed'), states: ['closed'], past: 'closed' },
   all: {
     word: t('compare.allFilter'),
-    states: ['draft', 'accepted', 'released', 'on-hold', 'finished', 'closed'],
+    states: ['asked', 'offered', 'lost', 'draft', 'accepted', 'released', 'on-hold', 'finished', 'closed'],
     past: undefined,
   },
 } as const satisfies Record<

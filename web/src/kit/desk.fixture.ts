@@ -18,6 +18,7 @@ export function signIn(...rights: Right[]) {
     zone: 'Europe/Oslo',
     currency: 'EUR',
     isDemo: false,
+    makesOffers: false,
     hoursStyle: 'h:mm',
     now: toInstant(1_772_431_200),
   };

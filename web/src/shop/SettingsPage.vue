@@ -106,6 +106,9 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
           <CheckField v-model="form.fields.value.work.isAssignedOnly" class="check">{{
             t('shop.assignedTasksAreStartedByNobodyElse')
           }}</CheckField>
+          <CheckField v-model="form.fields.value.work.offers" class="check">{{
+            t('shop.estimatesAreAskedForAndOffered')
+          }}</CheckField>
           <CheckField v-model="form.fields.value.work.ownPhones" class="check">{{
             t('shop.phonesOfOnesOwnAreStations')
           }}</CheckField>

@@ -21,6 +21,9 @@ const copyNumber = ref('');
 const params = computed(() => ({ order: props.order.id }));
 
 const WORDS: Readonly<Record<State, string>> = {
+  asked: t('work.takeUpAgain'),
+  offered: t('work.makeTheOffer'),
+  lost: t('work.lost'),
   draft: t('work.backToDraft'),
   accepted: t('common.accept'),
   released: t('work.release'),
@@ -30,6 +33,9 @@ const WORDS: Readonly<Record<State, string>> = {
 };
 const wordFor = (to: State): string => {
   if (to === 'finished' && props.order.state === 'closed') return t('work.openAgain');
+  if (to === 'draft' && props.order.state === 'asked') return t('work.aJobWithoutAnOffer');
+  if (props.order.state === 'offered')
+    return to === 'asked' ? t('work.takeTheOfferBack') : t('work.theCustomerSaysNo');
   return to === 'released' && !['draft', 'accepted'].includes(props.order.state)
     ? t('work.releaseAgain')
     : WORDS[to];
@@ -71,9 +77,12 @@ async function copy(): Promise<void> {
       <BButton v-for="to in moves" :key="to" variant="quiet" :disabled="isBusy" @click="begin(to)">
         {{ wordFor(to) }}
       </BButton>
-      <RouterLink :to="{ name: 'edit-order', params }" class="btn btn-quiet">{{
-        t('common.change')
-      }}</RouterLink>
+      <RouterLink
+        v-if="order.state !== 'offered'"
+        :to="{ name: 'edit-order', params }"
+        class="btn btn-quiet"
+        >{{ t('common.change') }}</RouterLink
+      >
       <RouterLink
         :to="{ path: '/shop/labels', query: { kind: 'travelers', order: order.id } }"
         class="btn btn-quiet"

@@ -3,8 +3,9 @@ import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { OrderJson } from '@wergon/contract/compare';
 import type { Instant } from '@wergon/core/time';
-import { callRoute, sayClock, sayDay, useDesk, useAct } from '../kit/index.ts';
+import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import ChangeList from './ChangeList.vue';
+import { sayWhen } from './sayWhen.ts';
 import { FileField, PlainButton } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 
@@ -16,8 +17,7 @@ const FIRST = 3;
 const params = computed(() => ({ order: props.order.id }));
 const changes = computed(() => (showsAll.value ? props.order.changes : props.order.changes.slice(0, FIRST)));
 
-const when = (at: Instant): string =>
-  desk.zone ? `${sayDay(desk.zone.dayAt(at))} ${sayClock(desk.zone, at)}` : '';
+const when = (at: Instant): string => sayWhen(desk.zone, at);
 const sayFileSize = (bytes: number) =>
   bytes < 1_000_000
     ? t('work.kb', { size: Math.ceil(bytes / 1000) })

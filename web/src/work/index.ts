@@ -1,3 +1,5 @@
+export { default as EstimatesLine } from './EstimatesLine.vue';
+export { default as OfferPanel } from './OfferPanel.vue';
 export { default as OrderActs } from './OrderActs.vue';
 export { default as OrderPapers } from './OrderPapers.vue';
 export { workPages } from './pages.ts';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, useId } from 'vue';
+import { afterPointer } from '../afterPointer.ts';
 import { useFormOfField } from '../useForm.ts';
 
 /** A field with its label. `field` is what its form calls it: once it was left, what is wrong with it is said below it. */
@@ -17,7 +18,8 @@ const wrong = computed(
 const ends = props.field === undefined ? undefined : form?.tells(props.field);
 onScopeDispose(() => ends?.());
 const leave = () => {
-  if (props.field !== undefined) form?.leave(props.field);
+  const { field } = props;
+  if (field !== undefined) afterPointer(() => form?.leave(field));
 };
 </script>
 

@@ -62,6 +62,8 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'a length has no place on the tape': 'eine Länge hat keinen Platz auf dem Zeitband',
   'names a record twice': 'nennt einen Eintrag zweimal',
   'names no record': 'nennt keinen Eintrag',
+  'does not fit this offer': 'passt nicht zu diesem Angebot',
+  'expected a mail address': 'erwartet wird eine Mailadresse',
   'lies in the future': 'liegt in der Zukunft',
   'lies more than a day ahead: the clock of this device is not right':
     'liegt mehr als einen Tag voraus: die Uhr dieses Geräts stimmt nicht',

@@ -101,4 +101,5 @@ export const shop: Translation['shop'] = {
   labelsWorkAllTheSame: 'ihre Etiketten gelten trotzdem',
   phonesOfOnesOwnAreStations: 'man darf das eigene Telefon als Station für sich selbst benutzen',
   phoneOfOnesOwn: 'eigenes Telefon',
+  estimatesAreAskedForAndOffered: 'Voranschläge werden angefragt und angeboten',
 };

@@ -86,6 +86,7 @@ export const rights: Translation['rights'] = {
   'floor.answer': 'beantworten, worum an Stationen gebeten wird',
   'work.see': 'Aufträge und Arbeitsgänge sehen, und wie sie zur Kalkulation stehen',
   'work.change': 'Aufträge und Standards anlegen und ändern, freigeben, anhalten und schließen',
+  'offers.ask': 'Voranschläge anfragen, Angebote mailen und Antworten der Kunden eintragen',
   'people.see': 'Personen, ihre Pläne und Abwesenheiten sehen',
   'people.change': 'Personen, ihre Ausweise, PINs, Pläne und Abwesenheiten ändern',
   'rates.see': 'Kostensätze sehen und ändern, und Kosten, die die einer Person sind',
@@ -169,6 +170,9 @@ export const orderFields: Translation['orderFields'] = {
 
 /** Where an order stands. */
 export const orderStates: Translation['orderStates'] = {
+  asked: 'angefragt',
+  offered: 'angeboten',
+  lost: 'verloren',
   draft: 'Entwurf',
   accepted: 'angenommen',
   released: 'freigegeben',

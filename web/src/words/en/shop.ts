@@ -98,4 +98,5 @@ export const shop = {
   labelsWorkAllTheSame: 'their labels work all the same',
   phonesOfOnesOwnAreStations: 'people may use their own phone as a station for themselves',
   phoneOfOnesOwn: 'phone of one’s own',
+  estimatesAreAskedForAndOffered: 'estimates are asked for and offered',
 } as const;

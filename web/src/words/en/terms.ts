@@ -76,6 +76,7 @@ export const rights = {
   'floor.answer': 'answer what people ask for at stations',
   'work.see': 'see orders, tasks and how they compare with their estimates',
   'work.change': 'make and change orders and standards, release, hold and close them',
+  'offers.ask': 'ask for estimates, mail offers and enter the customers’ answers',
   'people.see': 'see people, their plans and absences',
   'people.change': 'change people, their badges, PINs, plans and absences',
   'rates.see': 'see and change cost rates, and costs that are one person’s',
@@ -153,6 +154,9 @@ export const orderFields = {
 
 /** Where an order stands. */
 export const orderStates = {
+  asked: 'asked for',
+  offered: 'offered',
+  lost: 'lost',
   draft: 'draft',
   accepted: 'accepted',
   released: 'released',

@@ -1,0 +1,16 @@
+let isDown = false;
+const set = (now: boolean) => () => (isDown = now);
+window.addEventListener('pointerdown', set(true), true);
+for (const end of ['pointerup', 'pointercancel']) window.addEventListener(end, set(false), true);
+
+/** Does something once no button or finger is down any more. What makes a page longer while somebody presses takes what
+ *  they meant away from under them, and the press is lost. */
+export function afterPointer(work: () => void): void {
+  if (!isDown) return work();
+  const after = () => {
+    for (const end of ['pointerup', 'pointercancel']) window.removeEventListener(end, after);
+    // The press itself is told behind the pointer's own event.
+    setTimeout(work);
+  };
+  for (const end of ['pointerup', 'pointercancel']) window.addEventListener(end, after);
+}
