@@ -30,6 +30,10 @@ const unapproved = useQuery({
 });
 const search = ref('');
 const filter = ref<Filter>('floor');
+/** Estimates are for shops that make offers. */
+const filters = computed(() =>
+  Object.entries(FILTERS).filter(([key]) => key !== 'estimates' || desk.session?.makesOffers === true),
+);
 const order = ref<keyof typeof ORDERS>('over');
 /** Weeks by which the ruler has been moved. */
 const shift = ref(0);
@@ -163,7 +167,7 @@ const sums = computed(() => {
           <EstimatesLine />
           <label class="visually-hidden" for="state-filter">{{ t('compare.whichOrders') }}</label>
           <BFormSelect id="state-filter" v-model="filter">
-            <option v-for="({ word }, key) in FILTERS" :key="key" :value="key">{{ word }}</option>
+            <option v-for="[key, { word }] in filters" :key="key" :value="key">{{ word }}</option>
           </BFormSelect>
           <RouterLink v-if="desk.may('work.change')" :to="{ name: 'new-order' }" class="btn btn-quiet">{{
             t('compare.newOrder')

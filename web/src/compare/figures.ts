@@ -96,6 +96,7 @@ export const yardstickWords = (
 /** Which orders a filter shows. */
 export const FILTERS = {
   floor: { word: t('compare.onTheFloor'), states: ['released', 'on-hold'] },
+  estimates: { word: t('work.estimates'), states: ['asked', 'offered', 'lost'] },
   preparing: { word: t('compare.inPreparation'), states: ['draft', 'accepted'] },
   finished: { word: t('compare.finished'), states: ['finished'], past: 'finished' },
   closed: { word: t('compare.closed'), states: ['closed'], past: 'closed' },

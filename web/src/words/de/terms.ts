@@ -44,6 +44,7 @@ export const nameOrders: Translation['nameOrders'] = {
 /** An empty list of orders, by what it shows. */
 export const noOrders: Translation['noOrders'] = {
   floor: 'Keine Aufträge sind in der Werkstatt.',
+  estimates: 'Kein Voranschlag ist angefragt oder angeboten.',
   preparing: 'Keine Aufträge sind in Vorbereitung.',
   finished: 'Keine Aufträge sind fertig.',
   closed: 'Keine Aufträge sind geschlossen.',
@@ -53,6 +54,7 @@ export const noOrders: Translation['noOrders'] = {
 /** Behind the number of orders in a list, by what it shows. */
 export const orderCount: Translation['orderCount'] = {
   floor: 'Auftrag in der Werkstatt | Aufträge in der Werkstatt',
+  estimates: 'Voranschlag | Voranschläge',
   preparing: 'Auftrag in Vorbereitung | Aufträge in Vorbereitung',
   finished: 'fertiger Auftrag | fertige Aufträge',
   closed: 'geschlossener Auftrag | geschlossene Aufträge',

@@ -42,6 +42,7 @@ export const nameOrders = {
 /** An empty list of orders, by what it shows. */
 export const noOrders = {
   floor: 'No orders are on the floor.',
+  estimates: 'No estimates are asked for or offered.',
   preparing: 'No orders are in preparation.',
   finished: 'No orders are finished.',
   closed: 'No orders are closed.',
@@ -51,6 +52,7 @@ export const noOrders = {
 /** Behind the number of orders in a list, by what it shows. */
 export const orderCount = {
   floor: 'order on the floor | orders on the floor',
+  estimates: 'estimate | estimates',
   preparing: 'order in preparation | orders in preparation',
   finished: 'order finished | orders finished',
   closed: 'order closed | orders closed',
