@@ -131,7 +131,13 @@ export async function setUpShop(
     settings: {
       orderNumbers: { prefix: '', digits: 5, first: 24_001 },
       labels: { symbology: 'code128', paper: 'a4' },
-      work: { isAssignedOnly: true, ownPhones: true, offers: true, asksWhy: ['down', 'rework', 'scrap'] },
+      work: {
+        isAssignedOnly: true,
+        ownPhones: true,
+        offers: true,
+        writesDown: 'leads',
+        asksWhy: ['down', 'rework', 'scrap'],
+      },
       pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: true },
     },
   });

@@ -15,6 +15,7 @@ export {
   noticeSchema,
   noticesSchema,
   resourceFieldsSchema,
+  WRITERS,
   settingsSchema,
   shopSchema,
   unitFieldsSchema,

@@ -106,6 +106,9 @@ export const noticesSchema = z.object({
   ),
 });
 
+/** Who may write down at a station what no task is there for. */
+export const WRITERS = ['nobody', 'leads', 'everybody'] as const;
+
 export const settingsSchema = z.strictObject({
   name,
   orderNumbers: z.strictObject({
@@ -141,8 +144,16 @@ export const settingsSchema = z.strictObject({
       ownPhones: z.boolean().default(false),
       /** Whether estimates are asked for and offered. */
       offers: z.boolean().default(false),
+      /** Who may write down at a station what no task is there for. */
+      writesDown: z.enum(WRITERS).default('nobody'),
     })
-    .default({ isAssignedOnly: false, asksWhy: ['scrap'], ownPhones: false, offers: false }),
+    .default({
+      isAssignedOnly: false,
+      asksWhy: ['scrap'],
+      ownPhones: false,
+      offers: false,
+      writesDown: 'nobody',
+    }),
   reconcile: z.strictObject({
     /** Gaps shorter than this are answered by the shop's rule: nobody has to decide on them. 0: none are. */
     answeredGapMinutes: z.int().min(0).max(60),
@@ -156,7 +167,7 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: false },
   desk: { signOutMinutes: 60 },
   backup: { hour: 2, keep: 14 },
-  work: { isAssignedOnly: false, asksWhy: ['scrap'], ownPhones: false, offers: false },
+  work: { isAssignedOnly: false, asksWhy: ['scrap'], ownPhones: false, offers: false, writesDown: 'nobody' },
   reconcile: { answeredGapMinutes: 0 },
 };
 

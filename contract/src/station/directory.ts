@@ -9,11 +9,13 @@ import {
   entryId,
   idText,
   instant,
+  onceId,
   resourceId,
   targetId,
   technicianId,
   workOrderId,
 } from '../wire/index.ts';
+import { WRITERS } from '../shop/index.ts';
 import { scannerProfileSchema } from './station.ts';
 import { stationSettingsSchema } from './settings.ts';
 
@@ -108,6 +110,7 @@ export const directorySchema = boardSchema.extend({
   /** Whose own phone it is; a device may keep an older directory without it. */
   owner: technicianId.nullable().default(null),
   offersPhones: z.boolean().default(false),
+  writesDown: z.enum(WRITERS).default('nobody'),
   /** Entries whose forgotten end somebody has spoken of already. */
   proposed: z.array(entryId),
   notices: z.array(message),
@@ -140,6 +143,17 @@ export const ownPhoneSchema = z.strictObject({
   technician: idText<'TechnicianId'>(),
   proof: z.string().min(1).max(200),
 });
+
+/** Work that no task is there for: somebody writes down at a station what it is, and it is one. */
+export const writeDownSchema = z.strictObject({
+  technician: idText<'TechnicianId'>(),
+  /** The number of its order, if anybody knows it. */
+  order: z.string().trim().max(40).default(''),
+  words: z.string().trim().min(1).max(120),
+  workCenter: z.string().trim().max(120).default(''),
+  once: onceId,
+});
+export const writtenDownSchema = z.object({ target: targetId });
 
 /** Sample badges for the demo's bench; no other shop gives codes to a station. */
 export const benchSchema = z.object({

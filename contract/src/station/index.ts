@@ -5,6 +5,8 @@ export {
   directorySchema,
   ownPhoneSchema,
   proveSelfSchema,
+  writeDownSchema,
+  writtenDownSchema,
   provedSchema,
 } from './directory.ts';
 export type { Directory, DirectoryChanges } from './directory.ts';

@@ -18,6 +18,7 @@ export function readDirectory(directory: DeepReadonly<Directory>): StationDirect
     isAssignedOnly: directory.isAssignedOnly,
     owner: directory.owner,
     offersPhones: directory.offersPhones,
+    writesDown: directory.writesDown,
     proposed: new Set(directory.proposed),
     remembered: [],
   };

@@ -8,6 +8,8 @@ export {
   tapeEditSchema,
   targetsQuery,
   targetsSchema,
+  tieSchema,
+  writtenSchema,
 } from './tape.ts';
 export type {
   PersonDayJson,
@@ -16,4 +18,5 @@ export type {
   RecordsEditJson,
   TapeEditJson,
   TargetJson,
+  WrittenJson,
 } from './tape.ts';

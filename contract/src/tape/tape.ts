@@ -12,6 +12,7 @@ import {
   onceId,
   targetId,
   technicianId,
+  workOrderId,
 } from '../wire/index.ts';
 
 const technician = idText<'TechnicianId'>();
@@ -91,6 +92,28 @@ export const presenceEditSchema = z
     message: 'say what was, or what it becomes',
   });
 export type PresenceEditJson = z.input<typeof presenceEditSchema>;
+
+/** Tasks that were written down at stations and are tied to no task of the desk yet, the latest first. */
+export const writtenSchema = z.object({
+  written: z.array(
+    z.object({
+      task: targetId,
+      words: z.string(),
+      workCenter: z.string(),
+      /** The order that it stands in; made for it where nobody knew one. */
+      order: workOrderId,
+      number: z.string(),
+      /** What was given as its order. */
+      said: z.string(),
+      at: instant,
+      by: z.string(),
+      seconds: z.number(),
+      people: z.array(z.string()),
+    }),
+  ),
+});
+export type WrittenJson = DeepReadonly<z.output<typeof writtenSchema>>['written'][number];
+export const tieSchema = z.strictObject({ target: idText<'TargetId'>(), once: onceId });
 
 const present = z.object({
   from: instant,

@@ -33,6 +33,8 @@ export const PROBLEMS = {
   ],
   'access.role_in_use': [409, 'Somebody has this role; give them another one first'],
   'station.not_paired': [401, 'This station is not paired, or no longer'],
+  'station.writes_nothing_down': [403, 'This shop lets others write such work down: ask a lead or the desk'],
+  'station.cannot_write_down': [409, 'This cannot be written down now: tell the desk'],
   'station.no_phones': [409, 'This shop uses no phones of one’s own'],
   'station.bad_pairing_code': [422, 'This code is not valid, or not any more'],
   'reconcile.changed': [409, 'This has changed meanwhile: look at it as it is now'],

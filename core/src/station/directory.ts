@@ -123,6 +123,8 @@ export type StationDirectory = Board & {
   readonly owner: TechnicianId | null;
   /** Whether people may have a phone of their own as a station. */
   readonly offersPhones: boolean;
+  /** Who may write down here what no task is there for. */
+  readonly writesDown: 'nobody' | 'leads' | 'everybody';
   /** Entries whose forgotten end has been proposed here already. */
   readonly proposed: ReadonlySet<EntryId>;
   readonly remembered: readonly Remembered[];

@@ -211,6 +211,7 @@ export const directory: StationDirectory = {
   isAssignedOnly: false,
   owner: null,
   offersPhones: false,
+  writesDown: 'nobody',
   proposed: new Set(),
   remembered: [],
 };

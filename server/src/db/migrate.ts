@@ -10,6 +10,7 @@ import { Migration20261129NamedTargets } from './migrations/Migration20261129Nam
 import { Migration20261130Activities } from './migrations/Migration20261130Activities.ts';
 import { Migration20261130HoursStyle } from './migrations/Migration20261130HoursStyle.ts';
 import { Migration20261130Roles } from './migrations/Migration20261130Roles.ts';
+import { Migration20261130Written } from './migrations/Migration20261130Written.ts';
 import { Migration20261130Offers } from './migrations/Migration20261130Offers.ts';
 import { Migration20261130Phones } from './migrations/Migration20261130Phones.ts';
 import { Migration20261130Rules } from './migrations/Migration20261130Rules.ts';
@@ -26,6 +27,7 @@ const MIGRATIONS = [
   Migration20261130Rules,
   Migration20261130Phones,
   Migration20261130Offers,
+  Migration20261130Written,
   Migration20261130Activities,
   Migration20261130HoursStyle,
   Migration20261130Roles,

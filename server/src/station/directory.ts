@@ -35,6 +35,7 @@ export function mountDirectory(mount: Mount, { database, clock, live, facts, isD
       codes: await loadCodes(em, known, board, onBoard, cardKey, station.owner),
       ...(await loadDetails(em, known, board, moves, now)),
       owner: station.owner,
+      writesDown: shopSettingsOf(known.shop).work.writesDown,
       offersPhones: station.owner === null && shopSettingsOf(known.shop).work.ownPhones,
       scanner: own.scanner ?? null,
       isDemo,

@@ -8,6 +8,7 @@ import { mountEntries } from './entries.ts';
 import { mountPairing } from './pairing.ts';
 import { mountPhones } from './phones.ts';
 import { mountPins } from './pins.ts';
+import { mountWriteDown } from './writeDown.ts';
 import { mountProveSelf } from './proveSelf.ts';
 import { mountStations } from './stations.ts';
 
@@ -19,6 +20,7 @@ export function mountStation(mount: Mount, context: StationContext): void {
   mountProveSelf(mount, context);
   mountPins(mount, context);
   mountPhones(mount, context);
+  mountWriteDown(mount, context);
   mountEntries(mount, context);
   mountBench(mount, context);
 }

@@ -1,5 +1,6 @@
 import type { Mount } from '../http/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
+import { mountWritten } from './written.ts';
 import { mountRecords } from './records.ts';
 import { mountPersonDay } from './tape.ts';
 import { mountTargets } from './targets.ts';
@@ -7,5 +8,6 @@ import { mountTargets } from './targets.ts';
 export function mountTape(mount: Mount, context: LedgerContext): void {
   mountPersonDay(mount, context);
   mountRecords(mount, context);
+  mountWritten(mount, context);
   mountTargets(mount, context);
 }

@@ -39,6 +39,9 @@ export type WorkOrder = InferEntity<typeof OrderEntity>;
 /** Hours as they were entered, decimal strings; absent where nothing was. */
 export type HoursText = Pick<TaskRow, 'setupHours' | 'runHours' | 'runHoursPerPiece'>;
 
+/** Of a task that was written down at a station: by whom, when, and what was given as its order. */
+export type WrittenDown = { readonly at: Instant; readonly by: string; readonly said: string };
+
 export const TaskEntity = defineEntity({
   name: 'Task',
   tableName: 'task',
@@ -67,6 +70,12 @@ export const TaskEntity = defineEntity({
     charge: p.json<Charge>().nullable(),
     assigned: p.json<{ kind: 'technician' | 'crew'; id: string }[]>().nullable(),
     origin: p.json<NonNullable<TaskRow['origin']>>().nullable(),
+    /** Who wrote it down at a station; absent of a task of the desk. */
+    written: p.json<WrittenDown>().nullable(),
+    /** Whether it waits to be tied to a real task, is tied, or is kept as it is. */
+    writtenState: p.string().$type<'waiting' | 'tied' | 'kept'>().nullable().index(),
+    /** The act by which it was written down, so that one that is sent twice is there once. */
+    writtenBy: p.string().nullable().unique(),
   },
 });
 export type Task = InferEntity<typeof TaskEntity>;

@@ -9,6 +9,7 @@ import type { Dated, Instant } from '@wergon/core/time';
 import { estimateCost, estimateSeconds } from '@wergon/core/work';
 import type { InWords, OrderState, WorkOrderId } from '@wergon/core/work';
 import { writeCharge, ensureListItems } from '../shop/index.ts';
+import { drawRandomCode } from '../scan/index.ts';
 import type { CodeDrawer } from '../scan/index.ts';
 import { OrderEntity, TaskEntity } from './entities.ts';
 import type { HoursText, Task, WorkOrder } from './entities.ts';
@@ -100,6 +101,22 @@ export async function addOrder(
   await em.insert(OrderEntity, rows.order);
   for (const task of rows.tasks) await em.insert(TaskEntity, task);
   return rows.order.id;
+}
+
+/** Adds a task that was written down at a station at the end of an order; its papers are those of the next version. */
+export async function addWrittenTask(
+  em: EntityManager,
+  order: WorkOrder,
+  task: TaskFields,
+  written: Pick<Task, 'written' | 'writtenBy'>,
+  gradeRates: GradeRates,
+): Promise<TargetId> {
+  const [last] = await em.find(TaskEntity, { order: order.id }, { orderBy: { position: -1 }, limit: 1 });
+  const position = (last?.position ?? 0) + POSITION_STEP;
+  const row = newTaskRow(order.id, task, position, order.quantity, gradeRates, drawRandomCode, newId);
+  await em.insert(TaskEntity, { ...row, ...written, writtenState: 'waiting' });
+  await em.nativeUpdate(OrderEntity, { id: order.id }, { version: order.version + 1 });
+  return row.id;
 }
 
 function newTaskRow(

@@ -1,3 +1,4 @@
+export { afterPointer } from './afterPointer.ts';
 export { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './callRoute.ts';
 export { readDateText } from './dateText.ts';
 export {

@@ -14,6 +14,7 @@ import LooseEndLine from './LooseEndLine.vue';
 import NamedDays from './NamedDays.vue';
 import UndoBar from './UndoBar.vue';
 import WaitingSlips from './WaitingSlips.vue';
+import WaitingTasks from './WaitingTasks.vue';
 import OutsidePlanLine from './OutsidePlanLine.vue';
 import { useAnswers } from './useAnswers.ts';
 import { t } from '../words/index.ts';
@@ -121,6 +122,7 @@ const bars = computed(() =>
       <NamedDays v-if="areNamedShown" :asked="asked" :search="search" />
       <template v-else>
         <UndoBar :acts="acts" />
+        <WaitingTasks />
         <WaitingSlips />
         <p v-if="found.length < all.length" class="none" role="status">
           {{ t('looseEnds.ofMatch', { n: found.length, n2: all.length, search }) }}

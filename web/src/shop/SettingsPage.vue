@@ -5,7 +5,7 @@ import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, watch } from 'vue';
-import { DEFAULT_SETTINGS } from '@wergon/contract/shop';
+import { DEFAULT_SETTINGS, WRITERS } from '@wergon/contract/shop';
 import type { Settings } from '@wergon/contract/shop';
 import { nextOrderNumber } from '@wergon/core/work';
 import { callRoute, sayDate, useAct, useDesk, useForm, yearOf } from '../kit/index.ts';
@@ -112,6 +112,11 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
           <CheckField v-model="form.fields.value.work.ownPhones" class="check">{{
             t('shop.phonesOfOnesOwnAreStations')
           }}</CheckField>
+          <FormField v-slot="{ id }" :label="t('shop.whoWritesDown')" field="work.writesDown">
+            <BFormSelect :id="id" v-model="form.fields.value.work.writesDown">
+              <option v-for="who in WRITERS" :key="who" :value="who">{{ t(`writers.${who}`) }}</option>
+            </BFormSelect>
+          </FormField>
           <fieldset class="reasons">
             <legend>{{ t('shop.stationsAskWhy') }}</legend>
             <CheckField

@@ -12,16 +12,20 @@ const props = defineProps<{
   /** What the shop does not use here. */
   hidden: readonly HideableAct[];
   offersPhones: boolean;
+  writesDown: 'nobody' | 'leads' | 'everybody';
 }>();
-const emit = defineEmits<{ act: [action: Touch]; ownTime: []; ownPhone: [] }>();
+const emit = defineEmits<{ act: [action: Touch]; ownTime: []; ownPhone: []; writeDown: [] }>();
 const said = useWords();
 
-type Shown = { readonly button: Button; readonly act: Touch | 'own-time' | 'own-phone' };
+type Shown = { readonly button: Button; readonly act: Touch | 'own-time' | 'own-phone' | 'write-down' };
 const plain = (...acts: (Button & Touch)[]): Shown[] => acts.map((act) => ({ button: act, act }));
 
 /** What makes sense for somebody who stands as they do; nothing that would only be refused. */
 const shown = computed(() =>
   sensible.value.filter(({ button }) => !props.hidden.some((each) => each === button)),
+);
+const mayWrite = computed(
+  () => props.writesDown === 'everybody' || (props.writesDown === 'leads' && props.person?.isLead === true),
 );
 const sensible = computed<Shown[]>(() => {
   const { doing, shift } = props.stands;
@@ -36,6 +40,7 @@ const sensible = computed<Shown[]>(() => {
         : []),
     ...(isIn ? plain('shift-out') : plain('shift-in')),
     ...plain('find', 'indirect', 'earlier'),
+    ...(mayWrite.value ? [{ button: 'write-down', act: 'write-down' } as const] : []),
     ...(isOn ? plain('note') : []),
     ...plain('part', 'help'),
     ...(props.person?.isLead && props.person.crew !== '' ? plain('lead-crew') : []),
@@ -46,6 +51,7 @@ const sensible = computed<Shown[]>(() => {
 function press(act: Shown['act']): void {
   if (act === 'own-time') emit('ownTime');
   else if (act === 'own-phone') emit('ownPhone');
+  else if (act === 'write-down') emit('writeDown');
   else emit('act', act);
 }
 </script>

@@ -21,7 +21,13 @@ const props = defineProps<{
   /** Whether they can be served: their badge is there, not only the answer to it. */
   isHere: boolean;
 }>();
-const emit = defineEmits<{ act: [action: Touch]; pick: [target: TargetId]; ownTime: []; ownPhone: [] }>();
+const emit = defineEmits<{
+  act: [action: Touch];
+  pick: [target: TargetId];
+  ownTime: [];
+  ownPhone: [];
+  writeDown: [];
+}>();
 const said = useWords();
 
 const person = computed(() => personStanding(props.directory, props.technician, props.now));
@@ -127,9 +133,11 @@ const only = computed(() => {
       :stands="person.state"
       :person="directory.people.get(technician)"
       :offers-phones="directory.offersPhones"
+      :writes-down="directory.writesDown"
       @act="emit('act', $event)"
       @own-time="emit('ownTime')"
       @own-phone="emit('ownPhone')"
+      @write-down="emit('writeDown')"
     />
   </section>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { standingOf } from '@wergon/core/floor';
+import type { TargetId } from '@wergon/core/ledger';
 import type { Source } from '@wergon/core/station';
 import CrewView from './CrewView.vue';
 import { formatClock } from './formatClock.ts';
@@ -21,6 +22,7 @@ import { PlainButton } from '../kit/parts/index.ts';
 const BenchDrawer = defineAsyncComponent(() => import('./BenchDrawer.vue'));
 /** With what draws its code, which few ever need. */
 const OwnPhoneView = defineAsyncComponent(() => import('./OwnPhoneView.vue'));
+const WriteDownView = defineAsyncComponent(() => import('./WriteDownView.vue'));
 const CameraView = defineAsyncComponent(() => import('./CameraView.vue'));
 
 const station = useStation();
@@ -37,7 +39,7 @@ const isBenchOpen = ref(false);
 /** A link from the desk pairs this browser anew, even if it is a station already. */
 const isPairing = ref(location.hash.startsWith('#pair='));
 /** What of one's own takes the place of one's work on the screen. */
-const ownShown = ref<'time' | 'phone' | null>(null);
+const ownShown = ref<'time' | 'phone' | 'write-down' | null>(null);
 const isCameraOpen = ref(false);
 /** Browsers lend a camera only to pages that came securely. */
 const hasCamera = 'mediaDevices' in navigator;
@@ -58,6 +60,12 @@ watch(
     if (before) void station.forgetRefused(before);
   },
 );
+/** What was just written down is known here as soon as the server is asked; then it is work like any other. */
+async function startWritten(target: TargetId): Promise<void> {
+  await station.refresh();
+  ownShown.value = null;
+  dispatch({ type: 'pick', target });
+}
 watch(
   () => conversation.value.step === 'idle',
   (isIdle) => isIdle && station.ownProof.forget(),
@@ -150,6 +158,14 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
         :own-proof="station.ownProof"
         @back="ownShown = null"
       />
+      <WriteDownView
+        v-else-if="shown && ownShown === 'write-down'"
+        :technician="shown"
+        :directory="directory"
+        :settings="settings"
+        @back="ownShown = null"
+        @written="startWritten"
+      />
       <PersonView
         v-else-if="shown"
         :technician="shown"
@@ -162,6 +178,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
         @pick="dispatch({ type: 'pick', target: $event })"
         @own-time="ownShown = 'time'"
         @own-phone="ownShown = 'phone'"
+        @write-down="ownShown = 'write-down'"
       />
       <StandingView v-else-if="intended" :standing="intended" />
       <IdleView

@@ -39,6 +39,7 @@ const open = (
   hidden: readonly HideableAct[] = [],
   person?: PersonBrief,
   offersPhones = false,
+  writesDown: 'nobody' | 'leads' | 'everybody' = 'nobody',
 ) => {
   const station = {
     state: shallowRef(IDLE),
@@ -48,7 +49,8 @@ const open = (
   const page = mount({
     setup() {
       provideWords(station);
-      return () => h(PersonActs, { stands: STATES[state] ?? AT_REST, person, hidden, offersPhones });
+      return () =>
+        h(PersonActs, { stands: STATES[state] ?? AT_REST, person, hidden, offersPhones, writesDown });
     },
   });
   return {
@@ -119,4 +121,13 @@ test('a phone of one’s own is offered where the shop lets people have one', as
   expect(words().at(-1)).toBe('My phone');
   await acts.findAll('button').at(-1)?.trigger('click');
   expect(acts.emitted('ownPhone')).toHaveLength(1);
+});
+
+test.each([
+  ['nobody', LEAD, false],
+  ['leads', LEAD, true],
+  ['leads', { ...LEAD, isLead: false }, false],
+  ['everybody', { ...LEAD, isLead: false }, true],
+] as const)('where %s write down what is not there, %j may: %j', (writesDown, person, may) => {
+  expect(open('in', [], person, false, writesDown).words().includes('Not on the list')).toBe(may);
 });

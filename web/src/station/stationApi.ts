@@ -10,6 +10,7 @@ import {
   pairedSchema,
   pairingSchema,
   provedSchema,
+  writtenDownSchema,
 } from '@wergon/contract/station';
 import type { SentEntry } from '@wergon/contract/station';
 import type { ServerTime } from './stationClock.ts';
@@ -60,6 +61,13 @@ export const askPin = (technician: string, pin: string) =>
   ask('/api/station/pin', provedSchema, { technician, pin });
 export const proveBadge = (technician: string, code: string) =>
   ask('/api/station/proof', provedSchema, { technician, code });
+export const writeDown = (body: {
+  readonly technician: string;
+  readonly order: string;
+  readonly words: string;
+  readonly workCenter: string;
+  readonly once: string;
+}) => ask('/api/station/tasks', writtenDownSchema, body);
 export const offerPhone = (technician: string, proof: string) =>
   ask('/api/station/phone', pairingSchema, { technician, proof });
 export const changePin = (technician: string, pin: string, newPin: string) =>

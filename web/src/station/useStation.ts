@@ -159,6 +159,8 @@ export function useStation() {
       if (badge?.kind === 'badge') ownProof.showBadge(badge.technician, text);
     },
     calibrate: (profile: ScannerProfile) => void calibrate(profile),
+    /** Asks for all that is known anew. */
+    refresh: () => link.refresh(),
     forgetRefused: sending.forgetRefused,
     ownProof,
     pair: async (code: string) => {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { ComboboxAnchor, ComboboxContent, ComboboxInput, ComboboxItem, ComboboxRoot } from 'reka-ui';
-import { computed, ref, useTemplateRef, watch } from 'vue';
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { TargetJson } from '@wergon/contract/tape';
 import type { WorkType } from '@wergon/core/work';
+import { afterPointer } from '../kit/index.ts';
 import { useTargetSearch } from './useTargetSearch.ts';
 import { t } from '../words/index.ts';
 
@@ -18,7 +19,10 @@ const isOpen = ref(false);
 const list = useTemplateRef('list');
 const highlighted = ref<string>();
 const { found, isLooking, only, scanned, find } = useTargetSearch(text, isOpen);
-watch(found, () => list.value?.highlightFirstItem?.(), { flush: 'post' });
+/** What stands in the list: while somebody presses one of its lines no other takes its place under the hand. */
+const shown = shallowRef(found.value);
+watch(found, () => afterPointer(() => (shown.value = found.value)), { flush: 'sync' });
+watch(shown, () => list.value?.highlightFirstItem?.(), { flush: 'post' });
 // A scanned code stands for one thing alone: nobody has to choose it.
 watch(scanned, (each) => isOpen.value && each && choose(each));
 
@@ -33,7 +37,7 @@ function choose(each: TargetJson): void {
   emit('done');
 }
 function chooseId(id: string | undefined): void {
-  const each = found.value.find((one) => one.id === id);
+  const each = shown.value.find((one) => one.id === id);
   if (each) choose(each);
 }
 function type(typed: string): void {
@@ -93,10 +97,10 @@ function escape(event: KeyboardEvent): void {
         align="start"
         :aria-label="label"
       >
-        <ComboboxItem v-for="each in found" :key="each.id" class="choice" :value="each.id">
+        <ComboboxItem v-for="each in shown" :key="each.id" class="choice" :value="each.id">
           {{ each.title }} <span class="quiet">{{ each.more }}</span>
         </ComboboxItem>
-        <p v-if="found.length === 0 && !isLooking" class="choice quiet" role="status">
+        <p v-if="shown.length === 0 && !isLooking" class="choice quiet" role="status">
           {{ t('tape.noTaskOrActivityMatches') }}
         </p>
       </ComboboxContent>

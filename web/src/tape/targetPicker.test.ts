@@ -164,3 +164,17 @@ test('nothing that fits is said, and typing again takes back what was chosen', a
   expect(target.value).toBe('');
   expect(field.get('[role=status]').text()).toBe('no task or activity matches');
 });
+
+test('while a line is pressed the list stays as it is, and that line is what is chosen', async () => {
+  const { field, type, options, settle, target } = await open();
+  await type('1001');
+  isHeld = true;
+  await type('1001 winding');
+  window.dispatchEvent(new Event('pointerdown'));
+  held.forEach((answer) => answer());
+  await settle();
+  expect(options()).toEqual(['1001 Strip', '1001 Winding']);
+  window.dispatchEvent(new Event('pointerup'));
+  await field.findAll('[role=option]')[1]?.trigger('click');
+  expect(target.value).toBe('task-1001 Winding');
+});

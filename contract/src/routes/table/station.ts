@@ -15,6 +15,8 @@ import {
   saveStationSchema,
   scannerProfileSchema,
   stationsSchema,
+  writeDownSchema,
+  writtenDownSchema,
 } from '../../station/index.ts';
 import { after, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
@@ -64,6 +66,14 @@ export const STATION_ROUTES = {
     summary: 'Pair this device with a code from the desk',
     body: pairSchema,
     response: pairedSchema,
+  },
+  writeDown: {
+    method: 'post',
+    path: '/api/station/tasks',
+    caller: 'station',
+    summary: 'Write down at a station work that no task is there for; work starts on it at once',
+    body: writeDownSchema,
+    response: writtenDownSchema,
   },
   offerPhone: {
     method: 'post',

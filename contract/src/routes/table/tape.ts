@@ -9,7 +9,10 @@ import {
   tapeEditSchema,
   targetsQuery,
   targetsSchema,
+  tieSchema,
+  writtenSchema,
 } from '../../tape/index.ts';
+import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
 export const TAPE_ROUTES = {
@@ -52,6 +55,36 @@ export const TAPE_ROUTES = {
     summary: 'Make a block of the tape into something else, all or none',
     body: tapeEditSchema,
     response: answeredSchema,
+  },
+  written: {
+    method: 'get',
+    path: '/api/reconcile/written',
+    caller: 'reconcile.see',
+    summary: 'Tasks that were written down at stations and are tied to nothing yet',
+    response: writtenSchema,
+  },
+  previewTie: {
+    method: 'post',
+    path: '/api/reconcile/written/:task/preview',
+    caller: 'ledger.correct',
+    summary: 'What putting the time of a task that was written down onto another would do',
+    body: tieSchema,
+    response: effectSchema,
+  },
+  tieWritten: {
+    method: 'post',
+    path: '/api/reconcile/written/:task/tie',
+    caller: 'ledger.correct',
+    summary: 'Tie a task that was written down to a real one: all its time goes along',
+    body: tieSchema,
+    response: answeredSchema,
+  },
+  keepWritten: {
+    method: 'post',
+    path: '/api/reconcile/written/:task/keep',
+    caller: 'work.change',
+    summary: 'Let a task that was written down stay as one of its order',
+    response: nothing,
   },
   previewRecords: {
     method: 'post',

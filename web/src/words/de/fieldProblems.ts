@@ -118,6 +118,7 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'there is another order of this number': 'einen anderen Auftrag dieser Nummer gibt es schon',
   'there is another rate of this date': 'einen anderen Satz ab diesem Tag gibt es schon',
   'this code is not valid, or not any more': 'dieser Code gilt nicht oder nicht mehr',
+  'this order is not released': 'dieser Auftrag ist nicht freigegeben',
   'this is the phone of somebody else': 'dies ist das Telefon von jemand anderem',
   'this has changed meanwhile': 'das hat sich inzwischen geändert',
   'this user name is taken': 'diesen Benutzernamen gibt es schon',

@@ -95,4 +95,7 @@ export const looseEnds: Translation['looseEnds'] = {
   slipsWait: '{n} Zettel fehlt noch etwas, | {n} Zetteln fehlt noch etwas,',
   theOldestFor: 'dem ältesten seit {hours}',
   goToSlips: 'Zettel öffnen',
+  writtenTasksWait:
+    '{n} Arbeit wurde an einer Station aufgeschrieben und hat keinen Arbeitsgang, {hours}. | {n} Arbeiten wurden an Stationen aufgeschrieben und haben keinen Arbeitsgang, {hours}.',
+  tieThem: 'An ihre Arbeitsgänge binden',
 };

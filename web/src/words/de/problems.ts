@@ -28,6 +28,9 @@ export const problems: Translation['problems'] = {
   'access.role_in_use': 'Jemand hat diese Rolle; geben Sie ihm zuerst eine andere',
   'access.last_administrator': 'Jemand muss Verwaltung bleiben',
   'station.not_paired': 'Diese Station ist nicht oder nicht mehr gekoppelt',
+  'station.writes_nothing_down':
+    'In diesem Betrieb schreiben andere solche Arbeit auf: fragen Sie eine Leitung oder das Büro',
+  'station.cannot_write_down': 'Das kann jetzt nicht aufgeschrieben werden: sagen Sie es dem Büro',
   'station.no_phones': 'Dieser Betrieb nutzt keine eigenen Telefone',
   'station.bad_pairing_code': 'Dieser Code gilt nicht oder nicht mehr',
   'reconcile.changed': 'Das hat sich inzwischen geändert: sehen Sie es an, wie es jetzt ist',

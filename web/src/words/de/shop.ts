@@ -102,4 +102,5 @@ export const shop: Translation['shop'] = {
   phonesOfOnesOwnAreStations: 'man darf das eigene Telefon als Station für sich selbst benutzen',
   phoneOfOnesOwn: 'eigenes Telefon',
   estimatesAreAskedForAndOffered: 'Voranschläge werden angefragt und angeboten',
+  whoWritesDown: 'Wer an einer Station aufschreibt, wofür es keinen Arbeitsgang gibt',
 };

@@ -64,4 +64,18 @@ export const tape: Translation['tape'] = {
   recordsGivenTo: '{records} an {name} gegeben',
   recordsPutOn: '{records} auf {title} gelegt',
   recordsMovedBy: '{records} um {hours} verschoben',
+  writtenDownAtStations: 'Ohne Arbeitsgang',
+  writtenLead:
+    'Die Arbeit begann, bevor es einen Arbeitsgang gab. Binden Sie jede an ihren Arbeitsgang, ihre Zeit geht mit; oder behalten Sie sie als eigenen.',
+  nothingIsWrittenDown: 'Hier wartet nichts.',
+  writtenWith: '{by}, {day}, als Auftrag {order}',
+  writtenWithout: '{by}, {day}, ohne Auftrag',
+  byPeople: 'von {names}',
+  tieWhat: '„{words}“ an den Arbeitsgang binden',
+  tieToItsTask: 'An den Arbeitsgang binden',
+  keepWhat: '„{words}“ als Arbeitsgang behalten',
+  keepAsATask: 'Als Arbeitsgang behalten',
+  tiedTo: '„{words}“ an {title} gebunden',
+  itsTask: 'Der Arbeitsgang',
+  tieIt: 'Binden',
 };

@@ -238,3 +238,6 @@ export const recordActs: Translation['recordActs'] = {
   earlier: 'nach vorn schieben um',
   later: 'nach hinten schieben um',
 };
+
+/** Who may write down at a station what no task is there for. */
+export const writers: Translation['writers'] = { nobody: 'niemand', leads: 'Leitungen', everybody: 'alle' };

@@ -91,4 +91,7 @@ export const looseEnds = {
   slipsWait: '{n} paper slip still lacks something, | {n} paper slips still lack something,',
   theOldestFor: 'the oldest for {hours}',
   goToSlips: 'Open paper slips',
+  writtenTasksWait:
+    '{n} piece of work was written down at a station and has no task, {hours}. | {n} pieces of work were written down at stations and have no task, {hours}.',
+  tieThem: 'Tie them to their tasks',
 } as const;

@@ -99,4 +99,5 @@ export const shop = {
   phonesOfOnesOwnAreStations: 'people may use their own phone as a station for themselves',
   phoneOfOnesOwn: 'phone of one’s own',
   estimatesAreAskedForAndOffered: 'estimates are asked for and offered',
+  whoWritesDown: 'Who writes down at a station what no task is there for',
 } as const;

@@ -60,4 +60,18 @@ export const tape = {
   recordsGivenTo: '{records} given to {name}',
   recordsPutOn: '{records} put on {title}',
   recordsMovedBy: '{records} moved by {hours}',
+  writtenDownAtStations: 'Without a task',
+  writtenLead:
+    'Work began before there was a task for it. Tie each to its task, and all its time goes along; or keep it as a task of its own.',
+  nothingIsWrittenDown: 'Nothing waits here.',
+  writtenWith: '{by}, {day}, as order {order}',
+  writtenWithout: '{by}, {day}, without an order',
+  byPeople: 'by {names}',
+  tieWhat: 'Tie “{words}” to its task',
+  tieToItsTask: 'Tie to its task',
+  keepWhat: 'Keep “{words}” as a task',
+  keepAsATask: 'Keep as a task',
+  tiedTo: '“{words}” tied to {title}',
+  itsTask: 'Its task',
+  tieIt: 'Tie it',
 } as const;

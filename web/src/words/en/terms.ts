@@ -224,3 +224,6 @@ export const recordActs = {
   earlier: 'move earlier by',
   later: 'move later by',
 } as const;
+
+/** Who may write down at a station what no task is there for. */
+export const writers = { nobody: 'nobody', leads: 'leads', everybody: 'everybody' } as const;
