@@ -103,20 +103,22 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
             }}</CheckField>
           </div>
           <h2>{{ t('shop.startingWork') }}</h2>
-          <CheckField v-model="form.fields.value.work.isAssignedOnly" class="check">{{
-            t('shop.assignedTasksAreStartedByNobodyElse')
-          }}</CheckField>
-          <CheckField v-model="form.fields.value.work.offers" class="check">{{
-            t('shop.estimatesAreAskedForAndOffered')
-          }}</CheckField>
-          <CheckField v-model="form.fields.value.work.ownPhones" class="check">{{
-            t('shop.phonesOfOnesOwnAreStations')
-          }}</CheckField>
-          <FormField v-slot="{ id }" :label="t('shop.whoWritesDown')" field="work.writesDown">
-            <BFormSelect :id="id" v-model="form.fields.value.work.writesDown">
-              <option v-for="who in WRITERS" :key="who" :value="who">{{ t(`writers.${who}`) }}</option>
-            </BFormSelect>
-          </FormField>
+          <div class="starting">
+            <CheckField v-model="form.fields.value.work.isAssignedOnly" class="check">{{
+              t('shop.assignedTasksAreStartedByNobodyElse')
+            }}</CheckField>
+            <CheckField v-model="form.fields.value.work.offers" class="check">{{
+              t('shop.estimatesAreAskedForAndOffered')
+            }}</CheckField>
+            <CheckField v-model="form.fields.value.work.ownPhones" class="check">{{
+              t('shop.phonesOfOnesOwnAreStations')
+            }}</CheckField>
+            <FormField v-slot="{ id }" :label="t('shop.whoWritesDown')" field="work.writesDown">
+              <BFormSelect :id="id" v-model="form.fields.value.work.writesDown">
+                <option v-for="who in WRITERS" :key="who" :value="who">{{ t(`writers.${who}`) }}</option>
+              </BFormSelect>
+            </FormField>
+          </div>
           <fieldset class="reasons">
             <legend>{{ t('shop.stationsAskWhy') }}</legend>
             <CheckField
@@ -259,6 +261,12 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
 </template>
 
 <style scoped>
+.starting {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+  margin-bottom: 10px;
+}
 .reasons {
   margin: 8px 0 0;
 }

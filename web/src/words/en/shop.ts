@@ -92,7 +92,7 @@ export const shop = {
   stationsAskWhy: 'Stations ask why',
   reasonsAreInTheLists: 'Answers to choose from are in Lists. What has no answers there is not asked.',
   assignedTasksAreStartedByNobodyElse:
-    'A task that is assigned is started by nobody else; what nobody is assigned is anybody’s',
+    'a task that is assigned is started by nobody else; what nobody is assigned is anybody’s',
   indirectWorkOfDivisions: 'Indirect work of these divisions',
   buttonsAfterABadge: 'Buttons after a badge',
   labelsWorkAllTheSame: 'their labels work all the same',
