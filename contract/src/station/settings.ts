@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { HIDEABLE_ACTS, IDENTITIES, LANGUAGES, STATION_KINDS, THEMES } from '@wergon/core/station';
+import { HOURS_STYLES } from '@wergon/core/time';
 import type { StationSettings } from '@wergon/core/station';
 import { idText } from '../wire/index.ts';
 
@@ -23,6 +24,7 @@ export const stationSettingsSchema = z.strictObject({
   clearAfterDone: z.int().min(2).max(60),
   language: z.enum(LANGUAGES),
   theme: z.enum(THEMES),
+  hoursStyle: z.enum(HOURS_STYLES).default('h:mm'),
   isMuted: z.boolean(),
   hiddenActs: z.array(z.enum(HIDEABLE_ACTS)).max(HIDEABLE_ACTS.length).readonly().default([]),
 }) satisfies z.ZodType<StationSettings>;

@@ -1,3 +1,4 @@
+import type { HoursStyle } from '../time/index.ts';
 import type { ResourceId } from './directory.ts';
 
 /** What a badge alone does: shows where its owner stands, or signs them in and out. */
@@ -60,6 +61,8 @@ export type StationSettings = {
   readonly clearAfterDone: number;
   readonly language: Language;
   readonly theme: Theme;
+  /** How hours are written here. */
+  readonly hoursStyle: HoursStyle;
   readonly isMuted: boolean;
   /** Buttons that are not shown here. */
   readonly hiddenActs: readonly HideableAct[];
@@ -83,6 +86,7 @@ export const DEFAULT_STATION_SETTINGS: StationSettings = {
   clearAfterDone: 6,
   language: 'en',
   theme: 'dark',
+  hoursStyle: 'h:mm',
   isMuted: false,
   hiddenActs: [],
 };

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed } from 'vue';
 import { HIDEABLE_ACTS, IDENTITIES, STATION_KINDS, THEMES } from '@wergon/core/station';
+import { HOURS_STYLES, formatHours, toSeconds } from '@wergon/core/time';
 import type { HideableAct, StationSettings } from '@wergon/core/station';
 import { callRoute, useForm } from '../kit/index.ts';
 import { CheckField, FormField } from '../kit/parts/index.ts';
@@ -12,6 +13,8 @@ const props = defineProps<{ station: { id: string; name: string; settings: Stati
 const emit = defineEmits<{ close: [] }>();
 const shop = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop') });
 
+/** A length by which the ways to write hours can be told apart. */
+const SAMPLE = toSeconds(6 * 3600 + 45 * 60 + 18);
 const KIND_WORDS = {
   labor: t('shop.laborABadgeShowsWhereOneStands'),
   presence: t('shop.presenceABadgeAloneSignsInOr'),
@@ -91,6 +94,13 @@ async function save(): Promise<void> {
       <FormField v-slot="{ id }" :label="t('shop.screen')">
         <BFormSelect :id="id" v-model="settings.theme">
           <option v-for="theme in THEMES" :key="theme" :value="theme">{{ t(`themes.${theme}`) }}</option>
+        </BFormSelect>
+      </FormField>
+      <FormField v-slot="{ id }" :label="t('shop.hoursAreWritten')">
+        <BFormSelect :id="id" v-model="settings.hoursStyle" class="figure">
+          <option v-for="style in HOURS_STYLES" :key="style" :value="style">
+            {{ formatHours(SAMPLE, style) }}
+          </option>
         </BFormSelect>
       </FormField>
       <FormField v-slot="{ id }" class="wide" :label="t('shop.machineThatStandsHere')">

@@ -3,7 +3,7 @@ import type { Instant, LocalDay } from '@wergon/core/time';
 import { computed, onMounted, ref } from 'vue';
 import type { OwnTimeJson } from '@wergon/contract/attendance';
 import type { TechnicianId } from '@wergon/core/people';
-import { addDays, formatDay, formatHours, toSeconds, weekdayOf } from '@wergon/core/time';
+import { addDays, formatDay, weekdayOf } from '@wergon/core/time';
 import type { OwnProof, Proving } from './ownProof.ts';
 import { changePin, confirmOwnTime, fetchOwnTime } from './stationApi.ts';
 import { useWords } from './useWords.ts';
@@ -73,7 +73,7 @@ async function confirm(): Promise<void> {
   await show(proof);
 }
 
-const hours = (seconds: number) => formatHours(toSeconds(seconds), 'h:mm');
+const hours = (seconds: number) => said.value.names.hours(seconds);
 /** A day on which nothing was is left empty. */
 const hoursOf = (day: { attendedSeconds: number; chargedSeconds: number }, seconds: number) =>
   day.attendedSeconds + day.chargedSeconds === 0 ? '' : hours(seconds);

@@ -29,7 +29,10 @@ const next = computed(() =>
     if (standing?.kind !== 'task') return [];
     const { order, task, comparison } = standing;
     const { ui } = said.value.words;
-    const balance = comparison.estimatedSeconds === null ? ui.noEstimate : sayBalance(comparison, ui).text;
+    const balance =
+      comparison.estimatedSeconds === null
+        ? ui.noEstimate
+        : sayBalance(comparison, ui, said.value.hoursStyle).text;
     return [{ id, title: task.title, number: order?.number ?? '', customer: order?.customer ?? '', balance }];
   }),
 );

@@ -4,7 +4,7 @@ import { orderStanding, personStanding } from '@wergon/core/floor';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { StationDirectory, StationSettings, Touch } from '@wergon/core/station';
-import { formatHours, inForceAt, toSeconds } from '@wergon/core/time';
+import { inForceAt, toSeconds } from '@wergon/core/time';
 import type { Instant, Seconds } from '@wergon/core/time';
 import type { Refused } from './indexedDb.ts';
 import PersonActs from './PersonActs.vue';
@@ -36,7 +36,7 @@ const since = computed(() =>
   doing.value.status === 'nothing' ? person.value?.state.shift?.since : doing.value.since,
 );
 const clock = computed(() => (since.value === undefined ? '' : said.value.names.clock(since.value)));
-const hours = (seconds: Seconds) => formatHours(seconds, 'h:mm');
+const hours = (seconds: Seconds) => said.value.names.hours(seconds);
 const soFar = computed(() =>
   since.value === undefined ? '' : hours(toSeconds(Math.max(0, props.now - since.value))),
 );

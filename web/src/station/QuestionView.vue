@@ -33,7 +33,7 @@ watch(
 );
 
 function sayOption(option: Option): { readonly name: string; readonly more: string } {
-  const { words, names } = said.value;
+  const { words, names, hoursStyle } = said.value;
   switch (option.kind) {
     case 'target': {
       const standing = standingOf(props.directory, option.target, props.now);
@@ -44,7 +44,9 @@ function sayOption(option: Option): { readonly name: string; readonly more: stri
         };
       const { comparison } = standing;
       const balance =
-        comparison.estimatedSeconds === null ? words.ui.noEstimate : sayBalance(comparison, words.ui).text;
+        comparison.estimatedSeconds === null
+          ? words.ui.noEstimate
+          : sayBalance(comparison, words.ui, hoursStyle).text;
       return {
         name: standing.task.title,
         more: `${standing.order?.number ?? ''} ${standing.order?.customer ?? ''} · ${balance}`,

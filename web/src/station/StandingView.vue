@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { TargetStanding } from '@wergon/core/floor';
-import { formatHours } from '@wergon/core/time';
 import type { Seconds } from '@wergon/core/time';
 import { Yardstick } from '../compare/index.ts';
 import { sayBalance } from './sayBalance.ts';
@@ -10,12 +9,12 @@ import { useWords } from './useWords.ts';
 const props = defineProps<{ standing: TargetStanding; since?: string; soFar?: string; isSmall?: boolean }>();
 
 const said = useWords();
-const hours = (length: Seconds) => formatHours(length, 'h:mm');
+const hours = (length: Seconds) => said.value.names.hours(length);
 const figures = computed(() => {
   if (props.standing.kind !== 'task') return undefined;
   const { usedSeconds, estimatedSeconds } = props.standing.comparison;
   const { ui } = said.value.words;
-  const { isOver, text } = sayBalance(props.standing.comparison, ui);
+  const { isOver, text } = sayBalance(props.standing.comparison, ui, said.value.hoursStyle);
   return {
     isOver,
     used: hours(usedSeconds),

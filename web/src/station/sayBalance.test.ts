@@ -20,5 +20,19 @@ test.each<[used: number, estimate: number | null, text: string, why: string]>([
     overSeconds: estimate === null ? null : beyond(used - estimate),
     isLow: estimate !== null && used < estimate && used >= 0.8 * estimate,
   };
-  expect(sayBalance(comparison, WORDS).text).toBe(text);
+  expect(sayBalance(comparison, WORDS, 'h:mm').text).toBe(text);
+});
+
+test.each([
+  ['h:mm', '6:45 left'],
+  ['h:mm:ss', '6:45:00 left'],
+  ['decimal', '6.75 left'],
+] as const)('a station that writes hours as %s says %s', (style, text) => {
+  const comparison = {
+    usedSeconds: toSeconds(0),
+    leftSeconds: toSeconds(24_300),
+    overSeconds: toSeconds(0),
+    isLow: false,
+  };
+  expect(sayBalance(comparison as Parameters<typeof sayBalance>[0], WORDS, style).text).toBe(text);
 });

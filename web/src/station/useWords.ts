@@ -2,12 +2,14 @@ import { computed, inject, provide } from 'vue';
 import type { ComputedRef, InjectionKey } from 'vue';
 import type { TargetId } from '@wergon/core/ledger';
 import type { StationDirectory } from '@wergon/core/station';
+import { formatHours, toSeconds } from '@wergon/core/time';
+import type { HoursStyle } from '@wergon/core/time';
 import { formatClock } from './formatClock.ts';
 import { wordsOf } from './words/index.ts';
 import type { Names, Words } from './words/index.ts';
 import type { Station } from './useStation.ts';
 
-type Said = { readonly words: Words; readonly names: Names };
+type Said = { readonly words: Words; readonly names: Names; readonly hoursStyle: HoursStyle };
 const KEY: InjectionKey<ComputedRef<Said>> = Symbol('words');
 
 /** A task with its order's number, since every order has a winding; an activity by its title. */
@@ -31,12 +33,14 @@ export function provideWords({ state, directory, settings }: Station): ComputedR
     const words = wordsOf(own ?? settings.value.language);
     return {
       words,
+      hoursStyle: settings.value.hoursStyle,
       names: {
         target: (id) => titleOf(directory.value, id),
         person: (id) => directory.value?.technicians.get(id)?.name ?? '?',
         machine: (id) => directory.value?.resources.get(id)?.name ?? '?',
         clock: (at) => (directory.value ? formatClock(directory.value.facts.zone, at) : ''),
         length: words.length,
+        hours: (seconds) => formatHours(toSeconds(seconds), settings.value.hoursStyle),
       },
     };
   });

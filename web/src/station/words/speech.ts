@@ -14,6 +14,8 @@ export type Names = {
   readonly machine: (id: ResourceId) => string;
   readonly clock: (at: Instant) => string;
   readonly length: (seconds: number) => string;
+  /** Hours as this station writes them. */
+  readonly hours: (seconds: number) => string;
 };
 
 /** How one language is spoken: its messages, lists of names, and lengths of time. */

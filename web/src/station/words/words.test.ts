@@ -9,6 +9,7 @@ const names: Names = {
   machine: () => 'Press 1',
   clock: () => '7:05',
   length: (seconds) => `${seconds} s`,
+  hours: (seconds) => `${seconds} s`,
 };
 let en: Words;
 let de: Words;

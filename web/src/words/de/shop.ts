@@ -103,4 +103,5 @@ export const shop: Translation['shop'] = {
   phoneOfOnesOwn: 'eigenes Telefon',
   estimatesAreAskedForAndOffered: 'Voranschläge werden angefragt und angeboten',
   whoWritesDown: 'Wer an einer Station aufschreibt, wofür es keinen Arbeitsgang gibt',
+  hoursAreWritten: 'Stunden stehen als',
 };

@@ -100,4 +100,5 @@ export const shop = {
   phoneOfOnesOwn: 'phone of one’s own',
   estimatesAreAskedForAndOffered: 'estimates are asked for and offered',
   whoWritesDown: 'Who writes down at a station what no task is there for',
+  hoursAreWritten: 'Hours are written',
 } as const;
