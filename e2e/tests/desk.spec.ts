@@ -119,6 +119,22 @@ test.describe('a shop at work', () => {
     await expect(page.getByRole('region', { name: 'Keys' })).toBeVisible();
   });
 
+  test('all jobs stand on one board with all their tasks, and who is on what', async ({ page }) => {
+    await shop.openDesk(page, '/floor');
+    await page.getByRole('link', { name: 'Jobs and tasks' }).click();
+    const job = page.getByRole('list', { name: 'Jobs and tasks' }).getByRole('listitem').first();
+    await expect(job).toContainText('5001');
+    await expect(job.getByRole('listitem')).toHaveText([/Strip/, /Winding/]);
+    await page
+      .getByRole('searchbox')
+      .or(page.getByPlaceholder('Order, customer, person'))
+      .first()
+      .fill('no such job');
+    await expect(page.getByText('0 of 1 jobs shown.')).toBeVisible();
+    await page.getByRole('button', { name: 'Show all' }).click();
+    await expect(job).toBeVisible();
+  });
+
   test('the hours switch holds on every page', async ({ page }) => {
     await shop.openDesk(page, `/work/${shop.order.order.id}`);
     await expect(page.getByText('used of 4:00', { exact: false })).toBeVisible();

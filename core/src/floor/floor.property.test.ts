@@ -14,6 +14,7 @@ import type { LocalDay } from '../time/day.ts';
 import { WORK_TYPES, withAlwaysIncluded } from '../work/workType.ts';
 import type { WorkOrderId } from '../work/orderState.ts';
 import { addUsed } from '../ledger/used.ts';
+import { jobsOnBoard } from './jobs.ts';
 import { orderStanding, personStanding, standingOf } from './standing.ts';
 import { accountedShare, chargedOf, countPresently, drawLane } from './tape.ts';
 import type { Board, BoardTarget } from './board.ts';
@@ -151,6 +152,29 @@ test('everybody is doing one thing, and whoever works runs on what the ledger ha
           (stint) => stint.technician === technician.id && stint.open && !stint.capped,
         );
         if (isOpen) expect(['work', 'indirect']).toContain(presently);
+      }
+    }),
+    RUNS,
+  );
+});
+
+test('all jobs with all tasks: each task stands as it does alone, and each job as the sum of them', () => {
+  fc.assert(
+    fc.property(anyFloor, ({ board, now }) => {
+      for (const job of jobsOnBoard(board, now)) {
+        for (const { on, ...task } of job.tasks) {
+          expect(task).toEqual(standingOf(board, task.task.id, now));
+          const names = [...board.technicians.keys()].filter((id) =>
+            personStanding(board, id, now)?.targets.some(
+              (each) => each.kind === 'task' && each.task.id === task.task.id,
+            ),
+          );
+          expect([...on].sort()).toEqual([...names].sort());
+        }
+        const { usedSeconds, estimatedSeconds } = job;
+        expect({ usedSeconds, estimatedSeconds }).toEqual(orderStanding(board, job.order.id, now));
+        const all = job.tasks.map(({ comparison }) => comparison);
+        expect(job.overSeconds).toBe(all.reduce((sum, { overSeconds }) => sum + (overSeconds ?? 0), 0));
       }
     }),
     RUNS,

@@ -1,4 +1,6 @@
 export type { Board, BoardOrder, BoardTarget, BoardTask, BoardTechnician } from './board.ts';
+export { jobsOnBoard } from './jobs.ts';
+export type { Job, JobTask } from './jobs.ts';
 export { isMissing } from './missing.ts';
 export type { PlannedDay } from './missing.ts';
 export { allocationsIn, orderStanding, personStanding, standingOf, stateAt } from './standing.ts';

@@ -56,8 +56,17 @@ export type TargetStanding = TaskStanding | { readonly kind: 'activity'; readonl
 export function standingOf(board: Board, id: TargetId, now: Instant): TargetStanding | undefined {
   const target = board.targets.get(id);
   if (target?.kind !== 'task') return target && { kind: 'activity', activity: target };
-  const order = board.orders.get(target.order);
-  const all = usedAt(board, target, now);
+  const warnAt = inForceAt(board.facts.policy, now).warnAt;
+  return standTask(target, board.orders.get(target.order), usedAt(board, target, now), warnAt);
+}
+
+/** How a task stands that has used so much of each kind of work. */
+export function standTask(
+  target: BoardTask,
+  order: BoardOrder | undefined,
+  all: UsedByType,
+  warnAt: number,
+): TaskStanding {
   const used = Object.fromEntries(
     WORK_TYPES.filter((workType) => all[workType] && (!order || order.includes.has(workType))).map(
       (workType) => [workType, all[workType]],
@@ -68,7 +77,7 @@ export function standingOf(board: Board, id: TargetId, now: Instant): TargetStan
     task: target,
     order,
     used,
-    comparison: compareUsed(target.estimatedSeconds, used, inForceAt(board.facts.policy, now).warnAt),
+    comparison: compareUsed(target.estimatedSeconds, used, warnAt),
   };
 }
 

@@ -45,6 +45,7 @@ const isWallAsked = ref(false);
       <BButton variant="quiet" size="sm" @click="emit('showAll')">{{ t('common.showAll') }}</BButton></span
     >
     <span class="ways">
+      <RouterLink :to="{ name: 'floor-jobs' }">{{ t('floor.jobsAndTasks') }}</RouterLink>
       <RouterLink :to="{ name: 'floor-days' }">{{ t('floor.peopleByDay') }}</RouterLink>
       <RouterLink v-if="desk.may('work.see')" :to="{ name: 'day-story' }">{{
         t('floor.theDaysStory')

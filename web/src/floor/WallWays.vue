@@ -23,6 +23,7 @@ const address = computed(() => writeAsked(asked));
         <option value="">{{ t('floor.peopleAndJobsByTurns') }}</option>
         <option value="people">{{ t('floor.people') }}</option>
         <option value="jobs">{{ t('floor.jobs') }}</option>
+        <option value="tasks">{{ t('floor.jobsAndTasks') }}</option>
       </BFormSelect></label
     >
     <label v-if="divisions.length > 0"

@@ -6,6 +6,7 @@ import { sayClock, clockOffsetMs, isLive, useDesk } from '../../kit/index.ts';
 import { isPastEstimate } from '@wergon/core/compare';
 import type { TaskStanding } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
+import JobTasks from '../JobTasks.vue';
 import { useWall } from './useWall.ts';
 import { isNarrowed } from './wallPages.ts';
 import { keepWall } from './wallStore.ts';
@@ -76,6 +77,9 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
           : t('floor.nobodyIsIn')
       }}
     </p>
+    <ul v-else-if="page.kind === 'tasks'" class="tasks" :aria-label="t('floor.jobsAndTasks')">
+      <li v-for="job in page.jobs" :key="job.order.id"><JobTasks :job="job" is-far /></li>
+    </ul>
     <ul v-else-if="page.kind === 'people'" :aria-label="t('common.people')">
       <li v-for="person in page.people" :key="person.id" :class="person.presently">
         <b>{{ person.name }}</b>
@@ -122,7 +126,9 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
       <span v-if="isNarrowed(asked)">{{
         [asked.division, asked.jobType].filter((part) => part).join(', ')
       }}</span>
-      <span>{{ page?.kind === 'jobs' ? t('floor.byJob') : t('floor.byPerson') }}</span>
+      <span>{{
+        page?.kind === 'jobs' || page?.kind === 'tasks' ? t('floor.byJob') : t('floor.byPerson')
+      }}</span>
       <span v-if="pages.length > 1" class="figure">{{
         t('floor.pageOf', { page: (place % pages.length) + 1, n: pages.length })
       }}</span>
@@ -189,6 +195,11 @@ li {
     white-space: nowrap;
     text-align: right;
   }
+}
+.tasks > li {
+  display: block;
+  flex: 0 1 38vh;
+  overflow: hidden;
 }
 .words,
 li > b {

@@ -1,7 +1,8 @@
 import { computed, onScopeDispose, ref, watch } from 'vue';
 import type { ResponseOf } from '@wergon/contract/routes';
+import { jobsOnBoard } from '@wergon/core/floor';
 import { useFloor } from '../useFloor.ts';
-import { jobsOf, pagesOf, peopleOf, readAsked } from './wallPages.ts';
+import { jobsFor, jobsOf, pagesOf, peopleOf, readAsked } from './wallPages.ts';
 
 /** So long a page of the wall stands, in milliseconds. */
 const TURN_MS = 15_000;
@@ -19,7 +20,12 @@ export function useWall(kept: ResponseOf<'floor'> | undefined) {
       : [],
   );
   const jobs = computed(() => jobsOf(people.value));
-  const pages = computed(() => pagesOf(people.value, jobs.value, asked));
+  const all = computed(() =>
+    floor.board.value && asked.by === 'tasks'
+      ? jobsFor(jobsOnBoard(floor.board.value, floor.now.value), asked, details.value)
+      : [],
+  );
+  const pages = computed(() => pagesOf(people.value, jobs.value, all.value, asked));
   const place = ref(0);
   const timer = setInterval(() => (place.value += 1), TURN_MS);
   onScopeDispose(() => clearInterval(timer));

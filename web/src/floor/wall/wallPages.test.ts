@@ -1,8 +1,9 @@
+import { jobsOnBoard } from '@wergon/core/floor';
 import type { Board, Lane, Presently } from '@wergon/core/floor';
 import { createZone, dated, toInstant, toSeconds } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
 import { DEFAULT_POLICY } from '@wergon/core/ledger';
-import { isNarrowed, jobsOf, pagesOf, peopleOf, readAsked, writeAsked } from './wallPages.ts';
+import { isNarrowed, jobsFor, jobsOf, pagesOf, peopleOf, readAsked, writeAsked } from './wallPages.ts';
 
 const zone = createZone('Europe/Oslo');
 if (!zone.ok) throw new Error('zone');
@@ -100,19 +101,23 @@ test.each<[search: string, pages: string[], why: string]>([
   ['?by=people&rows=4', ['people 4', 'people 2'], 'as many rows as the address says'],
   ['?by=jobs', ['jobs 2'], 'jobs alone'],
   ['?by=people&rows=1', ['people 3', 'people 3'], 'never fewer than can be read as a list'],
+  ['?by=tasks', ['tasks 2'], 'all jobs with all their tasks'],
+  ['?by=tasks&rows=3', ['tasks 1', 'tasks 1'], 'each as high as four lines'],
+  ['?by=tasks&division=North', ['tasks 1'], 'of one division'],
   ['?by=people&rows=many', ['people 6'], 'what is no number is left as it is'],
 ])('%j turns through %j: %s', (search, pages) => {
   const asked = readAsked(search);
-  const turned = pagesOf(people(search), jobsOf(people(search)), asked);
+  const all = jobsFor(jobsOnBoard(board, NOW), asked, DETAILS);
+  const turned = pagesOf(people(search), jobsOf(people(search)), all, asked);
   expect(
     turned.map((page) =>
-      page.kind === 'people' ? `people ${page.people.length}` : `jobs ${page.jobs.length}`,
+      page.kind === 'people' ? `people ${page.people.length}` : `${page.kind} ${page.jobs.length}`,
     ),
   ).toEqual(pages);
 });
 
 test('nobody in gives no page at all', () => {
-  expect(pagesOf([], [], readAsked(''))).toEqual([]);
+  expect(pagesOf([], [], [], readAsked(''))).toEqual([]);
 });
 
 test.each([

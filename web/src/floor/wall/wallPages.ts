@@ -1,5 +1,5 @@
 import { standingOf } from '@wergon/core/floor';
-import type { Board, Lane, TaskStanding } from '@wergon/core/floor';
+import type { Board, Job, Lane, TaskStanding } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import { t } from '../../words/index.ts';
 
@@ -20,9 +20,10 @@ export type WallJob = {
 };
 export type WallPage =
   | { readonly kind: 'people'; readonly people: readonly WallPerson[] }
-  | { readonly kind: 'jobs'; readonly jobs: readonly WallJob[] };
+  | { readonly kind: 'jobs'; readonly jobs: readonly WallJob[] }
+  | { readonly kind: 'tasks'; readonly jobs: readonly Job[] };
 
-/** What a wall's address asks for: `?by=people|jobs&division=…&jobType=…&rows=…`. */
+/** What a wall's address asks for: `?by=people|jobs|tasks&division=…&jobType=…&rows=…`. */
 export type WallAsked = {
   readonly by: string;
   readonly division: string;
@@ -107,14 +108,36 @@ export function jobsOf(people: readonly WallPerson[]): readonly WallJob[] {
 const chunks = <T>(items: readonly T[], size: number): T[][] =>
   Array.from({ length: Math.ceil(items.length / size) }, (_, i) => items.slice(i * size, (i + 1) * size));
 
+/** A job with its tasks takes as much room as so many lines. */
+const LINES_OF_A_JOB = 4;
+
+/** The jobs of the division and job type that are asked for. */
+export const jobsFor = (
+  jobs: readonly Job[],
+  { division, jobType }: WallAsked,
+  details: ReadonlyMap<string, { readonly division: string; readonly jobType: string }>,
+): readonly Job[] =>
+  jobs.filter(({ order }) => {
+    const own = details.get(order.id);
+    return (division === '' || own?.division === division) && (jobType === '' || own?.jobType === jobType);
+  });
+
 /** The pages that the wall turns through. */
 export const pagesOf = (
   people: readonly WallPerson[],
   jobs: readonly WallJob[],
+  all: readonly Job[],
   { by, rows }: WallAsked,
 ): readonly WallPage[] => [
-  ...(by === 'jobs' ? [] : chunks(people, rows).map((part): WallPage => ({ kind: 'people', people: part }))),
-  ...(by === 'people' ? [] : chunks(jobs, rows).map((part): WallPage => ({ kind: 'jobs', jobs: part }))),
+  ...(by === 'tasks'
+    ? chunks(all, Math.ceil(rows / LINES_OF_A_JOB)).map((part): WallPage => ({ kind: 'tasks', jobs: part }))
+    : []),
+  ...(by === 'jobs' || by === 'tasks'
+    ? []
+    : chunks(people, rows).map((part): WallPage => ({ kind: 'people', people: part }))),
+  ...(by === 'people' || by === 'tasks'
+    ? []
+    : chunks(jobs, rows).map((part): WallPage => ({ kind: 'jobs', jobs: part }))),
 ];
 
 /** Who needs somebody stands first. */

@@ -79,4 +79,13 @@ export const floor: Translation['floor'] = {
   peopleCounted: 'Person | Personen',
   leftLow: 'nur {left}',
   runningLow: 'wird knapp',
+  jobsAndTasks: 'Aufträge und Arbeitsgänge',
+  jobsAndTasksLead:
+    'Jeder Auftrag in der Werkstatt mit allen Arbeitsgängen: verbraucht vom Voranschlag, was übrig ist, und wer daran ist.',
+  allCustomers: 'alle Kunden',
+  jobsWord: 'Auftrag | Aufträge',
+  jobsWithATaskOver: 'mit einem Arbeitsgang über dem Voranschlag',
+  leftWord: 'übrig',
+  ofJobs: '{n} von {n2} Aufträgen gezeigt.',
+  done: 'fertig',
 };

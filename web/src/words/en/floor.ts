@@ -75,4 +75,13 @@ export const floor = {
   peopleCounted: 'person | people',
   leftLow: 'only {left}',
   runningLow: 'running low',
+  jobsAndTasks: 'Jobs and tasks',
+  jobsAndTasksLead:
+    'Every job on the floor with all its tasks: used of the estimate, what is left, and who is on it.',
+  allCustomers: 'all customers',
+  jobsWord: 'job | jobs',
+  jobsWithATaskOver: 'with a task over its estimate',
+  leftWord: 'left',
+  ofJobs: '{n} of {n2} jobs shown.',
+  done: 'done',
 } as const;
