@@ -57,7 +57,7 @@ test('that only who is assigned may start is the shop’s choice, off until it i
     (await shop.post('/api/shop/settings', { ...settings, work: { isAssignedOnly: true } })).status,
   ).toBe(200);
   expect([(await read()).settings.work, (await told()).isAssignedOnly]).toEqual([
-    { isAssignedOnly: true, asksWhy: ['scrap'], ownPhones: false, offers: false },
+    { isAssignedOnly: true, asksWhy: ['scrap'], ownPhones: false, offers: false, writesDown: 'nobody' },
     true,
   ]);
   // What an older page sends lacks it.

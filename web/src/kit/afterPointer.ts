@@ -1,7 +1,10 @@
 let isDown = false;
 const set = (now: boolean) => () => (isDown = now);
-window.addEventListener('pointerdown', set(true), true);
-for (const end of ['pointerup', 'pointercancel']) window.addEventListener(end, set(false), true);
+// Workers and tools that read this have no pointers.
+if ('window' in globalThis) {
+  window.addEventListener('pointerdown', set(true), true);
+  for (const end of ['pointerup', 'pointercancel']) window.addEventListener(end, set(false), true);
+}
 
 /** Does something once no button or finger is down any more. What makes a page longer while somebody presses takes what
  *  they meant away from under them, and the press is lost. */
