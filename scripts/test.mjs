@@ -47,10 +47,11 @@ function checkBeside(name, script) {
 }
 
 check('Build', ['build']);
-// Lint and types keep one processor busy, torture waits for disks and processes: both at once take little longer.
+// Each of them keeps one processor busy at the most, and torture waits for disks and processes: at once they take less.
 const tortured = checkBeside('Torture, the short form', ['torture', '--', '--short']);
+const typed = checkBeside('Types', ['typecheck']);
 check('Lint', ['lint']);
-check('Types', ['typecheck']);
+await typed();
 await tortured();
 
 const unitReport = join(reports, 'unit.json');

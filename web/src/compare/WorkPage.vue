@@ -8,7 +8,7 @@ import { sumSeconds, weekOf, addDays, mondayOf } from '@wergon/core/time';
 import { callRoute, sayDate, useDesk, useAct, useToday } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import DueRuler from './DueRuler.vue';
-import { FILTERS, ORDERS } from './figures.ts';
+import { FILTERS, ORDERS, overHours } from './figures.ts';
 import type { Filter } from './figures.ts';
 import OrderRowLine from './OrderRowLine.vue';
 import { EstimatesLine, usePastWork } from '../work/index.ts';
@@ -115,7 +115,7 @@ const sums = computed(() => {
   const of = (figure: 'remainingSeconds' | 'estimatedSeconds') =>
     filtered.value.reduce((sum, { comparison }) => sum + comparison[figure], 0);
   return {
-    over: filtered.value.filter(({ comparison }) => isPastEstimate(comparison.overSeconds)).length,
+    over: filtered.value.filter((row) => isPastEstimate(overHours(row))).length,
     left: desk.left(of('remainingSeconds')),
     estimated: desk.hours(of('estimatedSeconds')),
   };

@@ -1,5 +1,5 @@
 import { formatHours, toSeconds } from '@wergon/core/time';
-import { FILTERS, sayBalance, sayOrderBalance, yardstickWords } from './figures.ts';
+import { FILTERS, ORDERS, overHours, sayBalance, sayOrderBalance, yardstickWords } from './figures.ts';
 
 const HOUR = 3600;
 const hours = (seconds: number) => formatHours(toSeconds(seconds), 'h:mm');
@@ -88,4 +88,14 @@ test('every state of an order is shown by one filter beside “All”', () => {
       .flatMap(({ states }) => [...states])
       .sort(),
   ).toEqual([...all.states].sort());
+});
+
+test('what nobody has estimated is past no estimate, and stands behind what has one', () => {
+  const row = (hasEstimate: boolean, figures: object) =>
+    ({ hasEstimate, comparison: comparison(figures) }) as Parameters<(typeof ORDERS)['over']['compare']>[0];
+  const unknown = row(false, { estimatedSeconds: 0, actualSeconds: HOUR, overSeconds: HOUR });
+  const open = row(true, { actualSeconds: HOUR });
+  const past = row(true, { actualSeconds: 3 * HOUR, overSeconds: HOUR });
+  expect([unknown, open, past].map(overHours)).toEqual([0, 0, HOUR]);
+  expect([unknown, open, past].sort(ORDERS.over.compare)).toEqual([past, open, unknown]);
 });

@@ -117,18 +117,24 @@ export const FILTERS = {
 export type Filter = keyof typeof FILTERS;
 
 const shareOf = ({ comparison: { actualSeconds, estimatedSeconds } }: OrderRow) =>
-  actualSeconds / (estimatedSeconds || 1);
+  estimatedSeconds > 0 ? actualSeconds / estimatedSeconds : 0;
 const overCost = ({ comparison: { costDifference }, hasEstimate }: OrderRow) =>
   hasEstimate ? Math.max(0, Number(costDifference)) : 0;
 
 /** What is due on no day comes after all that is. */
 const NO_DUE_DAY = Number.MAX_SAFE_INTEGER;
 
+/** Hours of an order past its estimate, in seconds; what nobody has estimated is past nothing. */
+export const overHours = ({
+  hasEstimate,
+  comparison,
+}: Pick<OrderRow, 'hasEstimate' | 'comparison'>): number => (hasEstimate ? comparison.overSeconds : 0);
+
 /** What a list of orders can begin with. */
 export const ORDERS = {
   over: {
     word: t('compare.mostHoursOver'),
-    compare: (a, b) => b.comparison.overSeconds - a.comparison.overSeconds || shareOf(b) - shareOf(a),
+    compare: (a, b) => overHours(b) - overHours(a) || shareOf(b) - shareOf(a),
   },
   cost: {
     word: t('compare.mostMoneyOver'),
