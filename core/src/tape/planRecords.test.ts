@@ -42,6 +42,15 @@ const GIVE: RecordsAct = { what: 'give', technician: bo };
 const later = (hours: number): RecordsAct => ({ what: 'shift', seconds: hours * 3600 });
 const DAY = 'work-start 8 a, work-start 10 b, work-stop 12, work-start 13 a, work-stop 15';
 
+const LENGTH: HoursEntry = {
+  id: entryId('h1'),
+  type: 'hours',
+  technician: ada,
+  targets: [target('a')],
+  day: toDay(20_535),
+  seconds: toSeconds(60),
+};
+
 test.each<[blocks: string, act: RecordsAct, expected: readonly unknown[], why: string]>([
   ['8 10 a, 13 15 a', { what: 'out' }, ['void e1', 'void e4', 'void e5'], 'apart: each with its own ends'],
   ['8 10 a, 10 12 b', { what: 'out' }, ['void e1', 'void e2', 'void e3'], 'one after the other: all of it'],
@@ -75,18 +84,23 @@ test.each<[act: RecordsAct, set: unknown]>([
   [{ what: 'work', target: target('a'), workType: 'run' }, 'edit.nothing'],
   [later(1), 'edit.nothing'],
 ])('a length with %j', (act, expected) => {
-  const entry: HoursEntry = {
-    id: entryId('h1'),
-    type: 'hours',
-    technician: ada,
-    targets: [target('a')],
-    day: toDay(20_535),
-    seconds: toSeconds(60),
-  };
-  const planned = planRecords({ blocks: [], hours: [entry] }, act, groundOf([]));
+  const planned = planRecords({ blocks: [], hours: [LENGTH] }, act, groundOf([]));
   if (!planned.ok) return expect(planned.code).toBe(expected);
   const [change] = planned.value;
   return expect(change?.type === 'amend' ? change.set : change?.type).toEqual(expected);
+});
+
+test.each<[more: Partial<TapeGround>, act: RecordsAct, code: string, field: string]>([
+  [{ closedUntil: toDay(20_535) }, { what: 'out' }, 'edit.closed_day', 'hours[0]'],
+  [
+    { closedTargets: new Set([target('b')]) },
+    { what: 'work', target: target('b'), workType: 'run' },
+    'edit.closed_order',
+    'act.target',
+  ],
+])('a length under %j is refused as a stretch is', (more, act, code, field) => {
+  const planned = planRecords({ blocks: [], hours: [LENGTH] }, act, { ...groundOf([]), ...more });
+  expect(planned.ok ? [] : [planned.code, planned.params['field']]).toEqual([code, field]);
 });
 
 test('several records: their time goes where it is said to, nobody else is touched, and undoing gives the ledger back', () => {

@@ -20,12 +20,17 @@ export type RecordsAct =
 export type Records = { readonly blocks: readonly TapePiece[]; readonly hours: readonly HoursEntry[] };
 
 /** The entries and corrections that do one thing to several records, all or none. A length has no place on the tape, and
- *  so is never moved. A refusal's `field` names the block. Source: docs/reconcile.md. */
+ *  so is never moved. A refusal's `field` names the
+ *  record, or what of the act. Source: docs/reconcile.md. */
 export function planRecords(
   { blocks, hours }: Records,
   act: RecordsAct,
   ground: TapeGround,
 ): Result<readonly Change[], EditErrorCode> {
+  const closed = hours.findIndex(({ day }) => ground.closedUntil !== null && day <= ground.closedUntil);
+  if (closed >= 0) return fail('edit.closed_day', { field: `hours[${closed}]` });
+  if (hours.length > 0 && act.what === 'work' && ground.closedTargets.has(act.target))
+    return fail('edit.closed_order', { field: 'act.target' });
   const edits = blocks.map((block): TapeEdit => ({ block, becomes: becomes(block, act) }));
   const planned = edits.length === 0 ? ok([]) : planEdits(edits, ground);
   // Blocks that are so already leave the lengths beside them.

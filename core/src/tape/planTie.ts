@@ -16,6 +16,7 @@ export function planTie(
   entries: readonly LaborEntry[],
   ground: TapeGround,
 ): Result<readonly Change[], EditErrorCode> {
+  if (ground.closedTargets.has(to)) return fail('edit.closed_order');
   const people = new Set(entries.flatMap(({ technician }) => technician ?? []));
   const edits = [...people].flatMap((technician) =>
     strandsOf(technician, ground.entries, ground)

@@ -15,4 +15,4 @@ export {
 export type { Activity, Shop, StoredPolicy, Unit } from './entities.ts';
 export { mountShop } from './routes.ts';
 export { settingsOf } from './settings.ts';
-export { StationEntity } from './station.ts';
+export { REVOKED, StationEntity } from './station.ts';

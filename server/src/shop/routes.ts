@@ -6,16 +6,19 @@ import { insertOnce } from '../db/index.ts';
 import { ClosedDayEntity, ShopEntity, UnitEntity } from './entities.ts';
 import { mountFirstRun } from './firstRun.ts';
 import { ensureListItems } from './ensureListItems.ts';
+import { takePhones } from './station.ts';
 import { mountNotices } from './notices.ts';
 
 /** Routes of what the shop says of itself: its settings, closed days, notices, customers' units. */
 export function mountShop(mount: Mount, context: Context): void {
-  const { database, setupChanged } = context;
+  const { database, setupChanged, live } = context;
   mountFirstRun(mount, context);
   mountNotices(mount, context);
 
   mount('saveSettings', async ({ body: { name, ...settings } }) => {
-    await database.em.fork().nativeUpdate(ShopEntity, { id: 1 }, { name, settings });
+    const em = database.em.fork();
+    await em.nativeUpdate(ShopEntity, { id: 1 }, { name, settings });
+    if (!settings.work.ownPhones) await takePhones(em, live);
     setupChanged('shop', 'orders');
     return ok(null);
   });

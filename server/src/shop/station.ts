@@ -1,5 +1,7 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { TechnicianId } from '@wergon/core/people';
+import type { EntityManager } from '@mikro-orm/libsql';
+import type { Live } from '../http/index.ts';
 import type { Instant } from '@wergon/core/time';
 import type { ScannerProfile } from '@wergon/core/scan';
 import type { StationSettings } from '@wergon/core/station';
@@ -29,3 +31,13 @@ export const StationEntity = defineEntity({
     lastScanAt: p.integer().$type<Instant>().nullable(),
   },
 });
+
+/** What takes a device its place as a station, and whatever could make it one again. */
+export const REVOKED = { isRevoked: true, tokenHash: null, pairingHash: null, pairingExpiresAt: null };
+
+/** Takes everybody the phone of their own: the shop uses them no more. */
+export async function takePhones(em: EntityManager, live: Pick<Live, 'end'>): Promise<void> {
+  const phones = await em.find(StationEntity, { owner: { $ne: null }, isRevoked: false });
+  await em.nativeUpdate(StationEntity, { id: { $in: phones.map(({ id }) => id) } }, REVOKED);
+  for (const { id } of phones) live.end(id);
+}

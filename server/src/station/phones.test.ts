@@ -101,3 +101,26 @@ test('refused: where the shop does not use them, without a proof, with that of s
   };
   expect((await offer(shop.ada, phone, proof)).status).toBe(422);
 });
+
+test('it neither proves who others are nor tries their PINs', async () => {
+  await letPhones();
+  await shop.post(`/api/people/${shop.bo}/pin`, { pin: '4711' });
+  const phone = await phoneOf();
+  const { technicians } = (await shop.get('/api/people')).body as {
+    technicians: { id: string; badges: { code: string }[] }[];
+  };
+  const code = technicians.find(({ id }) => id === shop.bo)?.badges[0]?.code ?? '';
+  expect((await shop.post('/api/station/proof', { technician: shop.bo, code }, phone)).status).toBe(422);
+  expect((await shop.post('/api/station/pin', { technician: shop.bo, pin: '4711' }, phone)).status).toBe(422);
+  const change = { technician: shop.bo, pin: '4711', newPin: '0815' };
+  expect((await shop.post('/api/station/pin/change', change, phone)).status).toBe(422);
+});
+
+test('a shop that lets nobody have one any more takes them all', async () => {
+  await letPhones();
+  const phone = await phoneOf();
+  const { settings } = (await shop.get('/api/shop')).body as { settings: { work: object } };
+  await shop.post('/api/shop/settings', { ...settings, work: { ...settings.work, ownPhones: false } });
+  expect((await shop.get('/api/station/directory', phone)).status).toBe(401);
+  expect((await shop.get('/api/station/directory', shop.station)).status).toBe(200);
+});

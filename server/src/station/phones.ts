@@ -5,7 +5,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import type { StationSettings } from '@wergon/core/station';
 import { makeToken } from '../access/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import type { Mount } from '../http/index.ts';
+import type { CallingStation, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { StationEntity, settingsOf } from '../shop/index.ts';
 import type { StationContext } from './context.ts';
@@ -13,6 +13,10 @@ import { drawPairing } from './pairing.ts';
 
 /** How long the code that makes a phone one's own is good for, in seconds: it is shown where others pass by. */
 const OFFER_SECONDS = 5 * 60;
+
+/** Whether somebody can be known at a station: anybody at one of the shop, its owner at a phone of their own. */
+export const serves = ({ owner }: CallingStation, technician: TechnicianId): boolean =>
+  owner === null || owner === technician;
 
 /** A phone of one's own: whoever has shown their badge at a station of the shop gets a code, and the phone into which they
  *  put it is a station for them alone. Nobody has two: the next one takes the place of the one before. */

@@ -3,12 +3,14 @@ import type { StationContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { TechnicianEntity, createPinCheck, hashPin } from '../people/index.ts';
+import { serves } from './phones.ts';
 
 /** Routes of PINs at a station: one that is right speaks for its owner there, and may be changed by them. */
 export function mountPins(mount: Mount, { database, clock, proofs, setupChanged }: StationContext): void {
   const checkPin = createPinCheck(clock);
   mount('checkPin', async ({ body, who }) => {
     const station = who.station.id;
+    if (!serves(who.station, body.technician)) return refuse('access.wrong_pin');
     const technician = await database.em.fork().findOne(TechnicianEntity, { id: body.technician });
     const answer = await checkPin(station, body.technician, technician?.pinHash ?? null, body.pin);
     if (answer === 'right') return ok({ proof: proofs.give(station, body.technician) });
@@ -17,6 +19,7 @@ export function mountPins(mount: Mount, { database, clock, proofs, setupChanged 
 
   mount('changePin', async ({ body, who }) => {
     const station = who.station.id;
+    if (!serves(who.station, body.technician)) return refuse('access.wrong_pin');
     const technician = await database.em.fork().findOne(TechnicianEntity, { id: body.technician });
     const answer = await checkPin(station, body.technician, technician?.pinHash ?? null, body.pin);
     if (answer !== 'right') return refuse(answer === 'wait' ? 'access.too_many_tries' : 'access.wrong_pin');

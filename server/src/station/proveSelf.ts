@@ -4,6 +4,7 @@ import type { StationContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { BadgeEntity } from '../people/index.ts';
+import { serves } from './phones.ts';
 
 /** Somebody shows at a station that they have the badge of a technician. What a station's page says of it is not enough: it
  *  knows only keys of badges, and anybody's. */
@@ -12,6 +13,7 @@ export function mountProveSelf(mount: Mount, { database, proofs }: StationContex
     const { station } = who;
     // Whoever holds a phone that is a technician's own holds what that technician got with their badge.
     if (station.owner === technician) return ok({ proof: proofs.give(station.id, technician) });
+    if (!serves(station, technician)) return refuse('access.wrong_badge');
     const own = await database.em.fork().find(BadgeEntity, { technician, revokedAt: null });
     const isHis = own.some((badge) => {
       const read = badge.isBound ? normalizeForeign(code) : code.trim().toUpperCase();

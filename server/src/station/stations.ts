@@ -4,7 +4,7 @@ import type { Instant } from '@wergon/core/time';
 import { makeToken } from '../access/index.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
-import { StationEntity } from '../shop/index.ts';
+import { REVOKED, StationEntity } from '../shop/index.ts';
 import type { StationContext } from './context.ts';
 import { drawPairing, offerPairing } from './pairing.ts';
 import { settingsOf } from './settings.ts';
@@ -85,8 +85,7 @@ function mountStationPairing(mount: Mount, { database, clock, live }: StationCon
   });
 
   mount('revokeStation', async ({ param }) => {
-    const columns = { isRevoked: true, tokenHash: null, pairingHash: null, pairingExpiresAt: null };
-    const changed = await database.em.fork().nativeUpdate(StationEntity, { id: param('station') }, columns);
+    const changed = await database.em.fork().nativeUpdate(StationEntity, { id: param('station') }, REVOKED);
     live.end(param('station'));
     live.publishSetup();
     return changed > 0 ? ok(null) : refuse('record.not_found');

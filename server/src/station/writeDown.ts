@@ -12,6 +12,7 @@ import { drawRandomCode } from '../scan/index.ts';
 import { settingsOf } from '../shop/index.ts';
 import { OrderEntity, TaskEntity, addOrder, addWrittenTask, keepChanges } from '../work/index.ts';
 import type { StationContext } from './context.ts';
+import { serves } from './phones.ts';
 
 /** Tasks that wait at the desk to be tied, at the most; whoever writes down more has other worries. */
 const MOST_WAITING = 200;
@@ -27,7 +28,7 @@ export function mountWriteDown(mount: Mount, context: StationContext): void {
     const known = await facts.get();
     const { technician } = body;
     const person = known.technicians.get(technician);
-    if (!person || (station.owner !== null && station.owner !== technician))
+    if (!person || !serves(station, technician))
       return refuse('input.invalid', [{ field: 'technician', message: 'no such technician' }]);
     const { writesDown } = settingsOf(known.shop).work;
     if (writesDown !== 'everybody' && !(writesDown === 'leads' && person.isLead))
@@ -40,6 +41,7 @@ export function mountWriteDown(mount: Mount, context: StationContext): void {
       .fork()
       .transactional((em) => write(em, context, known, body, order?.id, by));
     if (!made) return refuse('station.cannot_write_down');
+    if (made === 'other') return refuse('record.sent_before');
     setupChanged([made.order]);
     return ok({ target: made.target });
   });
@@ -50,7 +52,8 @@ const findOrder = ({ orders }: ShopFacts, said: string) =>
     ? undefined
     : [...orders.values()].find(({ number }) => number.toLowerCase() === said.toLowerCase());
 
-/** Adds the task, and an order of its own where nobody knows one; absent where there is no grade, or too much waits. */
+/** Adds the task, and an order of its own where nobody knows one; absent where there is no grade, or too much waits;
+ *  `other` where the same act was sent with something else in it. */
 async function write(
   em: EntityManager,
   { clock }: StationContext,
@@ -60,7 +63,10 @@ async function write(
   by: { readonly name: string; readonly place: string },
 ) {
   const before = once === undefined ? null : await em.findOne(TaskEntity, { writtenBy: once });
-  if (before) return { target: before.id, order: before.order };
+  if (before)
+    return before.title === words && before.written?.said === said
+      ? { target: before.id, order: before.order }
+      : ('other' as const);
   const grades = await em.findAll(GradeEntity, { orderBy: { name: 1 } });
   const [first] = order ? await em.find(TaskEntity, { order }, { orderBy: { position: 1 }, limit: 1 }) : [];
   const grade = first?.grade ?? grades[0]?.id;

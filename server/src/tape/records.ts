@@ -57,11 +57,6 @@ const planOf =
     const ground = loadGround(sql, facts, scope, targets, now);
     const full = findTooMuch(sql, asked.act, found, facts, now);
     if (full.length > 0) return refuse('hours.day_full', full);
-    const isClosed = (entry: HoursEntry) => ground.closedUntil !== null && entry.day <= ground.closedUntil;
-    const closed = found.findIndex(isClosed);
-    if (closed >= 0) return refuseEdit('edit.closed_day', { field: `hours[${closed}]` }, facts);
-    if (found.length > 0 && targets.some((target) => ground.closedTargets.has(target)))
-      return refuseEdit('edit.closed_order', { field: 'act.target' }, facts);
     const planned = planRecords({ blocks: asked.blocks, hours: found }, asked.act, ground);
     return planned.ok
       ? ok({ ...scope, changes: planned.value })

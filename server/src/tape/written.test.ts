@@ -127,3 +127,79 @@ test('refused: an order on hold, a tie to nothing or to itself, a task of the de
   expect((await tie(task, shop.strip, {}, lead)).status).toBe(403);
   expect(await waiting()).toHaveLength(1);
 });
+
+test('sent again with other words it is refused, and what was written stands', async () => {
+  await allow('everybody');
+  const once = '00000000-0000-4000-8000-00000000000c';
+  await write({ once });
+  expect(codeOf(await write({ once, words: 'Something else' }))).toBe('record.sent_before');
+  expect((await waiting()).map(([words]) => words)).toEqual(['Loose fan']);
+});
+
+test('hours that were put on it for a day long before go along, and leave nothing behind', async () => {
+  await allow('everybody');
+  const task = await written();
+  const row = {
+    entry: null,
+    technician: shop.ada,
+    target: task,
+    workType: 'run',
+    day: '2026-02-10',
+    seconds: 600,
+  };
+  await shop.post('/api/reconcile/hours', { rows: [row] });
+  await tie(task, shop.strip);
+  expect([(await secondsOf())[0], await waiting()]).toEqual([['Strip', 600], []]);
+});
+
+test('onto a closed order nothing is tied, lengths no more than stretches', async () => {
+  await allow('everybody');
+  const task = await written();
+  const row = {
+    entry: null,
+    technician: shop.ada,
+    target: task,
+    workType: 'run',
+    day: '2026-03-02',
+    seconds: 600,
+  };
+  await shop.post('/api/reconcile/hours', { rows: [row] });
+  for (const state of ['finished', 'closed']) await shop.post(`/api/work/${shop.order}/state`, { state });
+  expect(codeOf(await tie(task, shop.strip))).toBe('edit.closed_order');
+  expect(await waiting()).toHaveLength(1);
+});
+
+test('one that came back when its tie was undone can be kept, and its order is alive again', async () => {
+  await allow('everybody');
+  const task = await written();
+  await work(task);
+  const { entries } = (await tie(task, shop.strip)).body as { entries: string[] };
+  await shop.post('/api/reconcile/undo', { entries });
+  expect((await shop.post(`/api/reconcile/written/${task}/keep`, {})).status).toBe(200);
+  const { orders } = (await shop.get('/api/work')).body as {
+    orders: { id: string; number: string; state: string }[];
+  };
+  const own = orders.find(({ number }) => number === '1002');
+  expect([own?.state, await secondsOf(own?.id), await waiting()]).toEqual([
+    'released',
+    [['Loose fan', 3600]],
+    [],
+  ]);
+  // Kept is a task like any other: it is tied no more.
+  expect((await tie(task, shop.strip)).status).toBe(404);
+});
+
+test('a tie that is sent twice is one', async () => {
+  await allow('everybody');
+  const task = await written();
+  await work(task);
+  const { written: all } = (await shop.get('/api/reconcile/written')).body as { written: WrittenJson[] };
+  const orderId = all[0]?.order ?? '';
+  const once = '00000000-0000-4000-8000-00000000000e';
+  const [a, b] = [await tie(task, shop.strip, { once }), await tie(task, shop.strip, { once })];
+  expect([a.status, b.status, b.body]).toEqual([200, 200, a.body]);
+  const { order } = (await shop.get(`/api/work/${orderId}`)).body as OrderJson;
+  expect(
+    order.changes.filter(({ changes }) => changes.some(({ after }) => after === 'tied to another task')),
+  ).toHaveLength(1);
+});

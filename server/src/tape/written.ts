@@ -2,7 +2,9 @@ import type { LaborEntry, TargetId } from '@wergon/core/ledger';
 import { planTie } from '@wergon/core/tape';
 import { ok } from '@wergon/core/result';
 import { earliestOf, latestOf } from '@wergon/core/time';
-import type { Instant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
+import type { OrderState } from '@wergon/core/work';
+import type { EntityManager } from '@mikro-orm/libsql';
 import { costsFor, loadLabor } from '../compare/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
 import { readLaborEntry } from '../ledger/index.ts';
@@ -15,7 +17,7 @@ import { createEditService } from '../loose-ends/index.ts';
 import type { EditPlanner, EditScope } from '../loose-ends/index.ts';
 import { loadGround, refuseEdit } from './editContext.ts';
 import { OrderEntity, TaskEntity, keepChanges } from '../work/index.ts';
-import type { Task } from '../work/index.ts';
+import type { Changer, Task } from '../work/index.ts';
 
 /** Tasks that were written down at stations: each is tied to a real one, its time going along, or kept as it is. */
 export function mountWritten(mount: Mount, context: LedgerContext): void {
@@ -61,8 +63,8 @@ export function mountWritten(mount: Mount, context: LedgerContext): void {
 
   mount('previewTie', async ({ param, body, who }) => {
     const known = await facts.get();
-    const task = known.tasks.get(param('task'));
-    if (!task?.written) return refuse('record.not_found');
+    const task = findWaiting(known, param('task'));
+    if (!task) return refuse('record.not_found');
     const now = clock.now();
     const scope = await readSql(database, (sql) => scopeOf(findNaming(sql, known, task, now), known, now));
     return edits.preview(who, scope, planOf(task, body.target));
@@ -70,48 +72,74 @@ export function mountWritten(mount: Mount, context: LedgerContext): void {
 
   mount('tieWritten', async ({ param, body, who }) => {
     const known = await facts.get();
-    const task = known.tasks.get(param('task'));
-    if (!task?.written) return refuse('record.not_found');
+    const task = findWaiting(known, param('task'));
+    if (!task) return refuse('record.not_found');
     const done = await edits.record(who, planOf(task, body.target), 'tied to its task', body.once);
     // A task that nobody has worked on is only said to be another.
     if (!done.ok && done.code !== 'edit.nothing') return done;
-    const em = database.em.fork();
-    await em.transactional(async (within) => {
-      await within.nativeUpdate(TaskEntity, { id: task.id }, { writtenState: 'tied', isAccepted: false });
-      const changer = { by: who.user.name, now: clock.now() };
-      await keepChanges(within, task.order, changer, [
-        { field: task.title, before: '', after: 'tied to another task' },
-      ]);
-      // An order that was made for it alone has no other purpose.
-      const order = await within.findOneOrFail(OrderEntity, { id: task.order });
-      const isAlone = (await within.count(TaskEntity, { order: task.order })) === 1;
-      if (isAlone && order.states.at(-1)?.value === 'released')
-        await within.nativeUpdate(
-          OrderEntity,
-          { id: order.id },
-          { states: [...order.states, { from: changer.now, value: 'closed' as const }] },
-        );
-    });
+    await markTied(database.em.fork(), task, { by: who.user.name, now: clock.now() });
     setupChanged([task.order]);
     return done.ok ? done : ok({ entries: [] });
   });
 
   mount('keepWritten', async ({ param, who }) => {
-    const em = database.em.fork();
-    const task = await em.findOne(TaskEntity, { id: param('task'), writtenState: 'waiting' });
+    const task = findWaiting(await facts.get(), param('task'));
     if (!task) return refuse('record.not_found');
-    await em.nativeUpdate(TaskEntity, { id: task.id }, { writtenState: 'kept' });
-    await keepChanges(em, task.order, { by: who.user.name, now: clock.now() }, [
-      { field: task.title, before: '', after: 'kept as a task' },
-    ]);
+    await markKept(database.em.fork(), task, { by: who.user.name, now: clock.now() });
     setupChanged([task.order]);
     return ok(null);
   });
 }
 
-/** Every entry that counts and names a task that was written down: there is none from before. */
+/** A task that was written down and is not kept; a tied one may have come back, its tie undone. */
+function findWaiting({ tasks }: ShopFacts, id: TargetId): Task | undefined {
+  const task = tasks.get(id);
+  return task?.writtenState === 'waiting' || task?.writtenState === 'tied' ? task : undefined;
+}
+
+/** A tied task is offered nowhere any more; an order that was made for it alone has no other purpose. */
+const markTied = (em: EntityManager, task: Task, changer: Changer): Promise<void> =>
+  em.transactional(async (within) => {
+    const isNew = await within.nativeUpdate(
+      TaskEntity,
+      { id: task.id, writtenState: 'waiting' },
+      { writtenState: 'tied', isAccepted: false },
+    );
+    if (isNew === 0) return;
+    await keepChanges(within, task.order, changer, [
+      { field: task.title, before: '', after: 'tied to another task' },
+    ]);
+    await moveAlone(within, task, 'released', 'closed', changer);
+  });
+
+/** A kept task is one of its order, and can be worked on. */
+const markKept = (em: EntityManager, task: Task, changer: Changer): Promise<void> =>
+  em.transactional(async (within) => {
+    await within.nativeUpdate(TaskEntity, { id: task.id }, { writtenState: 'kept', isAccepted: true });
+    await keepChanges(within, task.order, changer, [
+      { field: task.title, before: '', after: 'kept as a task' },
+    ]);
+    await moveAlone(within, task, 'closed', 'released', changer);
+  });
+
+/** Moves the order of a task that is the only one in it from one state to another. */
+async function moveAlone(em: EntityManager, task: Task, from: OrderState, to: OrderState, { now }: Changer) {
+  const order = await em.findOneOrFail(OrderEntity, { id: task.order });
+  const isAlone = (await em.count(TaskEntity, { order: task.order })) === 1;
+  if (!isAlone || order.states.at(-1)?.value !== from) return;
+  const states = [...order.states, { from: now, value: to }];
+  await em.nativeUpdate(OrderEntity, { id: order.id }, { states });
+}
+
+/** Every entry that counts and names a task that was written down: there is none from before, but for lengths that the
+ *  desk put on it for an earlier day. */
 function findNaming(sql: Sql, facts: ShopFacts, task: Task, now: Instant): LaborEntry[] {
-  const first = facts.zone.dayAt(task.written?.at ?? now) - 1;
+  const [line] = sql.all<{ day: LocalDay | null }>(
+    'select min("day") as "day" from "labor_line" where "target" = ?',
+    [task.id],
+  );
+  const writtenOn = facts.zone.dayAt(task.written?.at ?? now);
+  const first = Math.min(writtenOn, line?.day ?? writtenOn) - 1;
   const last = facts.zone.dayAt(now) + 1;
   return [...facts.technicians.keys()].flatMap((technician) =>
     sql

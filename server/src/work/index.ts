@@ -12,6 +12,7 @@ export type { Standard, Task, WorkOrder } from './entities.ts';
 export { EstimateAskEntity, MailEntity, OfferEntity } from './offerEntities.ts';
 export { moveOrder } from './move.ts';
 export { keepChanges } from './changes.ts';
+export type { Changer } from './changes.ts';
 export { addOrder, addWrittenTask, newOrderRows } from './orders.ts';
 export { mountWork } from './routes.ts';
 export { jobBody, saveStandard, taskBody } from './standards.ts';

@@ -8,6 +8,7 @@ import type { RouteRefusal, Context, Mount } from '../http/index.ts';
 import { keepChanges, loadTasks } from './changes.ts';
 import type { Changer } from './changes.ts';
 import { OrderEntity, TaskEntity } from './entities.ts';
+import { EstimateAskEntity } from './offerEntities.ts';
 import type { Task } from './entities.ts';
 
 type Move = {
@@ -38,6 +39,9 @@ export const moveOrder = (
     const changes: FieldChange[] = [{ field: 'State', before: state, after: to }];
     const states = [...order.states, { from: changer.now, value: to }];
     await em.nativeUpdate(OrderEntity, { id }, { states });
+    // Of an estimate that was asked for: open while it is asked for and offered, else it has come to something.
+    const answeredAt = to === 'asked' ? null : changer.now;
+    await em.nativeUpdate(EstimateAskEntity, { order: id }, { answeredAt });
     for (const task of isAccepting ? tasks : []) {
       if (task.isAccepted === isTaken(task)) continue;
       await em.nativeUpdate(TaskEntity, { id: task.id }, { isAccepted: isTaken(task) });

@@ -226,3 +226,31 @@ test('a shop without offers has none of it, and the office asks and answers but 
   const lead = await shop.addUser({ userName: 'lea', role: 'lead' });
   expect((await shop.post('/api/estimates', ASKED, lead)).status).toBe(403);
 });
+
+test('what is lost, or becomes a job without an offer, is open no more; what is taken up again is', async () => {
+  await letOffer();
+  const [late, soon] = [
+    await ask({ until: null, title: 'Late' }),
+    await ask({ until: '2026-03-04', title: 'Soon' }),
+  ];
+  await shop.post(`/api/work/${soon}/state`, { state: 'lost' });
+  // Open ones stand before all that were answered.
+  expect((await listed()).map(([title]) => title)).toEqual(['Late', 'Soon']);
+  await shop.post(`/api/work/${soon}/state`, { state: 'asked' });
+  expect((await listed()).map(([title]) => title)).toEqual(['Soon', 'Late']);
+  await shop.post(`/api/work/${soon}/state`, { state: 'draft' });
+  expect((await listed()).map(([title, state]) => [title, state])).toEqual([
+    ['Late', 'asked'],
+    ['Soon', 'draft'],
+  ]);
+  expect((await orderOf(late)).order.state).toBe('asked');
+});
+
+test('an ask that is sent again with something else in it is refused', async () => {
+  await letOffer();
+  const once = '00000000-0000-4000-8000-00000000000d';
+  await ask({ once, contact: 'a@b.fi' });
+  expect(codeOf(await shop.post('/api/estimates', { ...ASKED, once, contact: 'c@d.fi' }))).toBe(
+    'urn:wergon:record.sent_before',
+  );
+});

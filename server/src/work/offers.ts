@@ -209,6 +209,7 @@ const isSame = (ask: EstimateAsk, order: WorkOrder, sent: Sent): boolean =>
   order.title === sent.title &&
   order.customer === sent.customer &&
   ask.words === sent.words &&
+  ask.contact === sent.contact &&
   (ask.untilDay ?? null) === (sent.until ?? null);
 
 const findAsked = async (em: EntityManager, id: WorkOrderId) =>

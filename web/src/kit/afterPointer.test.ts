@@ -15,7 +15,7 @@ test('with nothing pressed it is done at once', () => {
   expect(done).toEqual(['now']);
 });
 
-test.each(['pointerup', 'pointercancel'])(
+test.each(['pointerup', 'pointercancel', 'contextmenu', 'blur'])(
   'while something is pressed it waits for %s, and for what that presses',
   (end) => {
     press('pointerdown');
