@@ -1,4 +1,5 @@
 export { gapsOf } from './gaps.ts';
+export { addHours, amendHours } from './hoursChange.ts';
 export { planEdit, planEdits } from './planEdit.ts';
 export { planPresence } from './planPresence.ts';
 export { planTie } from './planTie.ts';

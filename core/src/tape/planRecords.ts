@@ -3,9 +3,10 @@ import type { Change } from '../loose-ends/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { fail, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
+import { amendHours } from './hoursChange.ts';
 import { planEdits } from './planEdit.ts';
 import type { EditErrorCode, TapeEdit, TapeGround, TapePiece } from './tapeEdit.ts';
-import { toInstant } from '../time/index.ts';
+import { toInstant, toSeconds } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 
 /** What is done to several records at once: they never were, are somebody else's, were other work, or were so many
@@ -56,24 +57,14 @@ function becomes(block: TapePiece, act: RecordsAct): readonly TapePiece[] {
   }
 }
 
-function changeOf(entry: HoursEntry, act: RecordsAct): Change[] {
-  const target = entry.id;
+function changeOf(entry: HoursEntry, act: RecordsAct): readonly Change[] {
   switch (act.what) {
     case 'out':
-      return [{ type: 'void', target }];
+      return amendHours(entry, { seconds: toSeconds(0) });
     case 'give':
-      return act.technician === entry.technician
-        ? []
-        : [{ type: 'amend', target, set: { technician: act.technician } }];
-    case 'work': {
-      const isKind = (entry.workType ?? 'run') === act.workType;
-      const workType = act.workType === 'run' ? null : act.workType;
-      const set = {
-        ...(entry.targets[0] === act.target ? {} : { targets: [act.target] }),
-        ...(isKind ? {} : { workType }),
-      };
-      return Object.keys(set).length === 0 ? [] : [{ type: 'amend', target, set }];
-    }
+      return amendHours(entry, { technician: act.technician });
+    case 'work':
+      return amendHours(entry, { target: act.target, workType: act.workType });
     case 'shift':
       return [];
   }

@@ -3,7 +3,7 @@ import type { Change } from '../loose-ends/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { fail, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
-import { planEdit } from '../tape/index.ts';
+import { addHours, planEdit } from '../tape/index.ts';
 import type { EditErrorCode, TapeGround } from '../tape/index.ts';
 import { addDays, lengthOf, toInstant } from '../time/index.ts';
 import type { Instant, LocalDay, Seconds, Span } from '../time/index.ts';
@@ -45,18 +45,13 @@ export function planSlips(
   }
   return ok([
     ...drawn.value,
-    ...rows.flatMap((row) => lengthIn(row)),
+    ...rows.flatMap((row) => (row.span ? [] : addHours(row))),
     ...rows.flatMap((row) => saidIn(row, ground)),
   ]);
 }
 
 /** Which field of a row is meant where an edit of the tape names one of a piece. */
 const FIELD_OF_PIECE: Readonly<Record<string, string>> = { '.running': '.target', '.to': '.to' };
-
-function lengthIn({ span, technician, target, workType, day, seconds }: SlipRow): Change[] {
-  const kind = workType === 'run' ? {} : { workType };
-  return span ? [] : [{ type: 'hours', technician, targets: [target], day, seconds, ...kind }];
-}
 
 function saidIn(
   { technician, target, day, span, good, scrap, note }: SlipRow,

@@ -1,5 +1,4 @@
-import type { AmendSet, HoursEntry } from '@wergon/core/ledger';
-import type { Change } from '@wergon/core/loose-ends';
+import { addHours, amendHours } from '@wergon/core/tape';
 import { ok } from '@wergon/core/result';
 import { earliestOf, latestOf } from '@wergon/core/time';
 import type { FieldProblem } from '@wergon/contract/wire';
@@ -36,7 +35,10 @@ const planHours =
     const full = findFull(sql, facts, parts, new Set(before.map((each) => each?.id)), now);
     if (full.length > 0) return refuse('hours.day_full', full);
     const days = rows.map(({ day }) => day);
-    const changes = rows.flatMap((row, i) => changeFor(row, before[i]));
+    const changes = rows.flatMap((row, i) => {
+      const old = before[i];
+      return old ? amendHours(old, row) : addHours(row);
+    });
     return changes.length === 0
       ? refuse('edit.nothing')
       : ok({
@@ -51,18 +53,3 @@ const ofRow = (place: number, { field, message }: FieldProblem): FieldProblem =>
   field: `rows[${place}].${field}`,
   message,
 });
-
-function changeFor(row: Row, before: HoursEntry | undefined): readonly Change[] {
-  const { technician, target, workType, day, seconds } = row;
-  const kind = workType === 'run' ? {} : { workType };
-  if (!before)
-    return seconds === 0 ? [] : [{ type: 'hours', technician, targets: [target], day, seconds, ...kind }];
-  if (seconds === 0) return [{ type: 'void', target: before.id }];
-  const set: AmendSet = {
-    ...(before.seconds === seconds ? {} : { seconds }),
-    ...(before.day === day ? {} : { day }),
-    ...(before.targets[0] === target ? {} : { targets: [target] }),
-    ...((before.workType ?? 'run') === workType ? {} : { workType: workType === 'run' ? null : workType }),
-  };
-  return Object.keys(set).length === 0 ? [] : [{ type: 'amend', target: before.id, set }];
-}

@@ -6,7 +6,7 @@ import { computed, nextTick, ref } from 'vue';
 import { weekdayOf, addDays } from '@wergon/core/time';
 import type { ChosenAnswer } from '@wergon/contract/loose-ends';
 import { callRoute, sayDate, sayMonthDay, useDays, useDesk } from '../kit/index.ts';
-import { CheckField, DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { CheckField, DeskFrame, MatchNote, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import AlikeLine from './AlikeLine.vue';
 import { findAlike, keyOf, queueOf } from './alike.ts';
 import type { LooseEndJson } from './alike.ts';
@@ -124,10 +124,7 @@ const bars = computed(() =>
         <UndoBar :acts="acts" />
         <WaitingTasks />
         <WaitingSlips />
-        <p v-if="found.length < all.length" class="none" role="status">
-          {{ t('looseEnds.ofMatch', { n: found.length, n2: all.length, search }) }}
-          <BButton variant="quiet" size="sm" @click="search = ''">{{ t('common.showAll') }}</BButton>
-        </p>
+        <MatchNote v-model:search="search" :shown="found.length" :of="all.length" />
         <p v-if="all.length === 0" class="none">{{ t('looseEnds.noLooseEndsInTheseDaysEvery') }}</p>
         <section v-if="alike.length > 0" :aria-label="t('looseEnds.similarCases')">
           <h2 class="list-head">

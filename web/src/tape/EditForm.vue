@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { given } from '@wergon/core/result';
 import { BButton, BFormSelect } from 'bootstrap-vue-next';
-import { keepPreviousData, useQuery } from '@tanstack/vue-query';
-import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
-import { CallFailed, callRoute, sayRefusal, sayClock } from '../kit/index.ts';
-import { EffectView } from '../loose-ends/index.ts';
+import { CallFailed, callRoute, sayClock } from '../kit/index.ts';
+import AskedEffect from './AskedEffect.vue';
 import TargetPicker from './TargetPicker.vue';
 import ClockField from './ClockField.vue';
 import ConfirmActs from './ConfirmActs.vue';
+import { useAskedEffect } from './useAskedEffect.ts';
 import type { TapeBlock } from './usePersonDay.ts';
-import { changes } from './useTapeEdit.ts';
 import type { DraftPiece, TapeEditing } from './useTapeEdit.ts';
 import { CheckField } from '../kit/parts/index.ts';
 import { sayList, t } from '../words/index.ts';
@@ -27,23 +24,19 @@ const props = defineProps<{
   now: Instant;
   blocks: readonly TapeBlock[];
 }>();
-/** So long a drawn edge rests before the server is asked what it would do, in milliseconds. */
-const REST = 150;
-
 const draft = computed(() => props.editing.draft.value);
-const body = refDebounced(props.editing.body, REST);
-const effect = useQuery({
-  queryKey: ['edit-effect', body],
-  queryFn: () => callRoute('previewEdit', { body: given(body.value) }),
-  // The body rests behind what is drawn: what it rests at may still be the block as it is.
-  enabled: computed(() => body.value !== undefined && changes(body.value) && props.editing.isChanged.value),
-  placeholderData: keepPreviousData,
-  retry: false,
-});
+/** Only what makes something else of the block is asked for. */
+const body = computed(() => (props.editing.isChanged.value ? props.editing.body.value : undefined));
+const {
+  effect,
+  error,
+  isLooking,
+  refusal: told,
+} = useAskedEffect('edit-effect', body, (sent) => callRoute('previewEdit', { body: sent }));
 const refusal = computed(() => {
-  const { error } = effect;
-  const told = error.value instanceof CallFailed ? error.value.problem : null;
-  return error.value && told?.type !== 'urn:wergon:edit.nothing' ? sayRefusal(error.value) : '';
+  const problem = error.value instanceof CallFailed ? error.value.problem : null;
+  // What comes to the same is drawn further, not refused.
+  return problem?.type === 'urn:wergon:edit.nothing' ? '' : told.value;
 });
 /** Both versions, where somebody else has changed the block while it was being edited. */
 const conflict = computed(() => {
@@ -163,11 +156,7 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
       :cannot="isBusy || !editing.isChanged.value || refusal !== '' || conflict !== undefined"
       @leave="editing.clear()"
     />
-    <div v-if="editing.isChanged.value" class="effect">
-      <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
-      <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
-      <p v-else-if="effect.isFetching.value" class="quiet">{{ t('tape.lookingWhatItWouldDo') }}</p>
-    </div>
+    <AskedEffect v-if="editing.isChanged.value" :effect="effect" :refusal="refusal" :is-looking="isLooking" />
   </form>
 </template>
 
@@ -200,9 +189,6 @@ function setEnd(piece: DraftPiece, isOpen: boolean): void {
 }
 .check {
   padding-bottom: 4px;
-}
-.effect {
-  max-width: 1100px;
 }
 p {
   margin: 4px 0;

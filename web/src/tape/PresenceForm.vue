@@ -1,35 +1,24 @@
 <script setup lang="ts">
-import { given } from '@wergon/core/result';
 import { BButton } from 'bootstrap-vue-next';
-import { keepPreviousData, useQuery } from '@tanstack/vue-query';
-import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import { toInstant } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
-import { callRoute, sayRefusal, sayClock } from '../kit/index.ts';
-import { EffectView } from '../loose-ends/index.ts';
+import { callRoute, sayClock } from '../kit/index.ts';
+import AskedEffect from './AskedEffect.vue';
 import ClockField from './ClockField.vue';
 import ConfirmActs from './ConfirmActs.vue';
+import { useAskedEffect } from './useAskedEffect.ts';
 import type { PresenceEditing } from './usePresenceEdit.ts';
 import { CheckField } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 
 /** What a shift or a break becomes, in fields, and what that would do. */
 const props = defineProps<{ editing: PresenceEditing; isBusy: boolean; zone: Zone; now: Instant }>();
-/** So long what was typed rests before the server is asked, in milliseconds. */
-const REST = 150;
-
 const draft = computed(() => props.editing.draft.value);
 const becomes = computed(() => draft.value?.becomes ?? null);
-const body = refDebounced(props.editing.body, REST);
-const effect = useQuery({
-  queryKey: ['presence-effect', body],
-  queryFn: () => callRoute('previewPresence', { body: given(body.value) }),
-  enabled: computed(() => body.value !== undefined && props.editing.body.value !== undefined),
-  placeholderData: keepPreviousData,
-  retry: false,
-});
-const refusal = computed(() => (effect.error.value ? sayRefusal(effect.error.value) : ''));
+const { effect, refusal, isLooking } = useAskedEffect('presence-effect', props.editing.body, (body) =>
+  callRoute('previewPresence', { body }),
+);
 const words = computed(() => {
   const piece = becomes.value ?? draft.value?.was;
   const what = t('tape.kindFrom', {
@@ -78,11 +67,7 @@ function setEnd(isOpen: boolean): void {
       :cannot="isBusy || !editing.body.value || refusal !== ''"
       @leave="editing.clear()"
     />
-    <div v-if="editing.body.value" class="effect">
-      <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
-      <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
-      <p v-else class="quiet">{{ t('tape.lookingWhatItWouldDo') }}</p>
-    </div>
+    <AskedEffect v-if="editing.body.value" :effect="effect" :refusal="refusal" :is-looking="isLooking" />
   </form>
 </template>
 

@@ -1,15 +1,13 @@
 <script setup lang="ts">
-import { given } from '@wergon/core/result';
 import { BFormInput, BFormSelect } from 'bootstrap-vue-next';
-import { keepPreviousData, useQuery } from '@tanstack/vue-query';
-import { refDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import type { PersonDayJson } from '@wergon/contract/tape';
 import { WORK_TYPES } from '@wergon/core/work';
-import { callRoute, sayRefusal } from '../kit/index.ts';
-import { EffectView } from '../loose-ends/index.ts';
+import { callRoute } from '../kit/index.ts';
+import AskedEffect from './AskedEffect.vue';
 import ConfirmActs from './ConfirmActs.vue';
 import TargetPicker from './TargetPicker.vue';
+import { useAskedEffect } from './useAskedEffect.ts';
 import type { TapeBlock } from './usePersonDay.ts';
 import { RECORD_ACTS } from './useRecordsEdit.ts';
 import type { RecordsEditing } from './useRecordsEdit.ts';
@@ -23,21 +21,12 @@ const props = defineProps<{
   blocks: readonly TapeBlock[];
   told: PersonDayJson;
 }>();
-/** So long what is typed rests before the server is asked what it would do, in milliseconds. */
-const REST = 150;
-
 const draft = computed(() => props.editing.draft.value);
 const count = computed(() => props.editing.ticked.value.length);
 const body = computed(() => props.editing.bodyOf(props.blocks, props.told));
-const asked = refDebounced(body, REST);
-const effect = useQuery({
-  queryKey: ['records-effect', asked],
-  queryFn: () => callRoute('previewRecords', { body: given(asked.value) }),
-  enabled: computed(() => asked.value !== undefined && body.value !== undefined),
-  placeholderData: keepPreviousData,
-  retry: false,
-});
-const refusal = computed(() => (effect.error.value ? sayRefusal(effect.error.value) : ''));
+const { effect, refusal, isLooking } = useAskedEffect('records-effect', body, (sent) =>
+  callRoute('previewRecords', { body: sent }),
+);
 const others = computed(() => props.people.filter(({ id }) => id !== props.told.technician));
 const words = computed(() => t('tape.recordsOf', { n: count.value, name: props.told.name }));
 /** What was done, for whoever may want it undone. */
@@ -94,11 +83,7 @@ const confirm = () => body.value && props.editing.confirm(body.value, doneWords.
       :cannot="isBusy || body === undefined || refusal !== ''"
       @leave="editing.clear()"
     />
-    <div v-if="body" class="effect">
-      <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
-      <EffectView v-else-if="effect.data.value" :effect="effect.data.value" />
-      <p v-else class="quiet">{{ t('tape.lookingWhatItWouldDo') }}</p>
-    </div>
+    <AskedEffect v-if="body" :effect="effect" :refusal="refusal" :is-looking="isLooking" />
   </form>
 </template>
 
@@ -121,8 +106,5 @@ const confirm = () => body.value && props.editing.confirm(body.value, doneWords.
 }
 .length {
   width: 84px;
-}
-p {
-  margin: 4px 0;
 }
 </style>

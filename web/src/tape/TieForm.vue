@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { WrittenJson } from '@wergon/contract/tape';
-import { callRoute, sayRefusal } from '../kit/index.ts';
-import { EffectView } from '../loose-ends/index.ts';
+import { callRoute } from '../kit/index.ts';
 import type { Undoable } from '../loose-ends/index.ts';
+import AskedEffect from './AskedEffect.vue';
 import TargetPicker from './TargetPicker.vue';
+import { useAskedEffect } from './useAskedEffect.ts';
 import { t } from '../words/index.ts';
 
 /** The real task of what was written down, and what putting all its time there would do. */
@@ -15,14 +15,13 @@ const emit = defineEmits<{ done: [] }>();
 const target = ref('');
 const text = ref(props.written.said);
 const params = computed(() => ({ task: props.written.task }));
-const effect = useQuery({
-  queryKey: ['tie-effect', params, target],
-  queryFn: () => callRoute('previewTie', { params: params.value, body: { target: target.value } }),
-  enabled: computed(() => target.value !== '' && props.written.seconds > 0),
-  placeholderData: keepPreviousData,
-  retry: false,
-});
-const refusal = computed(() => (effect.error.value ? sayRefusal(effect.error.value) : ''));
+/** What nobody has worked on changes no day. */
+const body = computed(() =>
+  target.value === '' || props.written.seconds === 0 ? undefined : { target: target.value },
+);
+const { effect, refusal, isLooking } = useAskedEffect('tie-effect', body, (sent) =>
+  callRoute('previewTie', { params: params.value, body: sent }),
+);
 async function tie(): Promise<void> {
   const words = t('tape.tiedTo', { words: props.written.words, title: text.value });
   const isDone = await props.acts.make(words, (once) =>
@@ -44,9 +43,7 @@ async function tie(): Promise<void> {
         >{{ t('tape.tieIt') }}</BButton
       >
     </div>
-    <p v-if="refusal" class="attention" role="alert">{{ refusal }}</p>
-    <EffectView v-else-if="target !== '' && effect.data.value" :effect="effect.data.value" />
-    <p v-else-if="effect.isFetching.value" class="quiet">{{ t('tape.lookingWhatItWouldDo') }}</p>
+    <AskedEffect v-if="body" :effect="effect" :refusal="refusal" :is-looking="isLooking" />
   </form>
 </template>
 
@@ -61,8 +58,5 @@ async function tie(): Promise<void> {
   gap: 8px;
   justify-content: start;
   align-items: start;
-}
-p {
-  margin: 6px 0 0;
 }
 </style>

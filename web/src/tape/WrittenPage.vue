@@ -4,7 +4,7 @@ import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { WrittenJson } from '@wergon/contract/tape';
 import { callRoute, sayClock, sayDay, useDesk } from '../kit/index.ts';
-import { DeskFrame, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { DeskFrame, MatchNote, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
 import { UndoBar, useUndo } from '../loose-ends/index.ts';
 import TieForm from './TieForm.vue';
 import { sayList, t } from '../words/index.ts';
@@ -48,10 +48,7 @@ const keep = (task: string) => acts.run(() => callRoute('keepWritten', { params:
     <template v-else>
       <UndoBar :acts="acts" />
       <p v-if="all.length === 0" class="none">{{ t('tape.nothingIsWrittenDown') }}</p>
-      <p v-else-if="found.length < all.length" class="none" role="status">
-        {{ t('looseEnds.ofMatch', { n: found.length, n2: all.length, search }) }}
-        <BButton variant="quiet" size="sm" @click="search = ''">{{ t('common.showAll') }}</BButton>
-      </p>
+      <MatchNote v-model:search="search" :shown="found.length" :of="all.length" />
       <ul>
         <li v-for="each in found" :key="each.task" :class="{ open: opened === each.task }">
           <div class="told">

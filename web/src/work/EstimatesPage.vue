@@ -6,7 +6,7 @@ import { useRouter } from 'vue-router';
 import type { EstimateJson } from '@wergon/contract/work';
 import { callRoute, sayDate, useDesk, useForm, useToday } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
-import { DataTable, DateField, DeskFrame, FormField, QueryState } from '../kit/parts/index.ts';
+import { DataTable, DateField, DeskFrame, FormField, MatchNote, QueryState } from '../kit/parts/index.ts';
 import { sayState } from './stateWords.ts';
 import { t } from '../words/index.ts';
 
@@ -135,10 +135,7 @@ const columns: readonly Column<EstimateJson>[] = [
           <span v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</span>
         </p>
       </form>
-      <p v-if="found.length < all.length" class="none" role="status">
-        {{ t('looseEnds.ofMatch', { n: found.length, n2: all.length, search }) }}
-        <BButton variant="quiet" size="sm" @click="search = ''">{{ t('common.showAll') }}</BButton>
-      </p>
+      <MatchNote v-model:search="search" :shown="found.length" :of="all.length" />
       <p v-if="all.length === 0" class="none">{{ t('work.noEstimateIsAskedFor') }}</p>
       <template v-for="{ key, title, rows } in parts" :key="key">
         <section v-if="rows.length > 0" :aria-label="title">

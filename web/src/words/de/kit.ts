@@ -45,4 +45,5 @@ export const kit: Translation['kit'] = {
   anotherPerson: 'Andere Person',
   standardCostWord: 'Standardkosten',
   laborCostWord: 'Lohnkosten',
+  ofMatch: '{n} von {n2} passen zu „{search}“.',
 };

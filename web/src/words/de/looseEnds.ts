@@ -28,7 +28,6 @@ export const looseEnds: Translation['looseEnds'] = {
   looseEndsByDay: 'Offene Punkte nach Tagen',
   loose: 'offener Punkt | offene Punkte',
   acceptedAs: 'angenommen, wie es ist | angenommen, wie sie sind',
-  ofMatch: '{n} von {n2} passen zu „{search}“.',
   noLooseEndsInTheseDaysEvery: 'Keine offenen Punkte in diesen Tagen: jeder Scan geht auf.',
   similarCases: 'Ähnliche Fälle',
   answerAllAtOnceEachKeepsIts: 'alle auf einmal beantworten, jeder behält seine Zeiten',

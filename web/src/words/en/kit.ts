@@ -41,4 +41,5 @@ export const kit = {
   anotherPerson: 'Another person',
   standardCostWord: 'standard cost',
   laborCostWord: 'labor cost',
+  ofMatch: '{n} of {n2} match “{search}”.',
 } as const;

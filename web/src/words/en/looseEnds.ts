@@ -26,7 +26,6 @@ export const looseEnds = {
   looseEndsByDay: 'Loose ends by day',
   loose: 'loose end | loose ends',
   acceptedAs: 'accepted as it is | accepted as they are',
-  ofMatch: '{n} of {n2} match “{search}”.',
   noLooseEndsInTheseDaysEvery: 'No loose ends in these days: every scan adds up.',
   similarCases: 'Similar cases',
   answerAllAtOnceEachKeepsIts: 'answer all at once, each keeps its own times',
