@@ -82,15 +82,15 @@ export const startCommand = (database, folder, ...args) =>
 /** No request is waited for longer than this. */
 export const HANG_MS = 10_000;
 
-/** One request; `status` 0 where nobody answered, and `isHang` where it was too long. */
-export async function ask(url, { method = 'GET', path, headers = {}, body }) {
+/** One request, waited for as long as `patience`; `status` 0 where nobody answered, and `isHang` where it was too long. */
+export async function ask(url, { method = 'GET', path, headers = {}, body, patience = HANG_MS }) {
   const from = performance.now();
   try {
     const response = await fetch(`${url}${path}`, {
       method,
       headers,
       ...(body === undefined ? {} : { body }),
-      signal: AbortSignal.timeout(HANG_MS),
+      signal: AbortSignal.timeout(patience),
       redirect: 'manual',
     });
     const text = await response.text();

@@ -7,6 +7,8 @@ type Kept = {
   readonly entry: string;
   /** What is fetched only when it is asked for: the device need not keep it. */
   readonly onDemand?: RegExp;
+  /** What is fetched only when it is asked for, and must be there without the server all the same. */
+  readonly later?: RegExp;
   /** Files beside those that the page is built of. */
   readonly also?: readonly string[];
 };
@@ -20,13 +22,13 @@ type Chunk = Rollup.OutputChunk & {
 
 /** Makes the worker that keeps a page's shell on the device, so that it opens without the server: just what that page
  *  is made of, and none of the others. */
-export function serviceWorkerPlugin({ entry, onDemand, also = [] }: Kept): Plugin {
+export function serviceWorkerPlugin({ entry, onDemand, later, also = [] }: Kept): Plugin {
   let shell: string[] = [];
   return {
     name: `wergon-${entry}-worker`,
     apply: 'build',
     writeBundle(_options, bundle) {
-      shell = [...filesOf(bundle, entry)].filter((file) => !onDemand?.test(file));
+      shell = [...filesOf(bundle, entry, later)].filter((file) => !onDemand?.test(file));
     },
     async closeBundle() {
       const dist = resolve(import.meta.dirname, 'dist');
@@ -46,8 +48,8 @@ export function serviceWorkerPlugin({ entry, onDemand, also = [] }: Kept): Plugi
   };
 }
 
-/** Every file that a page needs from its first moment, fonts included. */
-function filesOf(bundle: Rollup.OutputBundle, entry: string): Set<string> {
+/** Every file that a page needs from its first moment, fonts included, and what it may need later. */
+function filesOf(bundle: Rollup.OutputBundle, entry: string, later: RegExp | undefined): Set<string> {
   const files = new Set<string>();
   const add = (name: string) => {
     const file = bundle[name];
@@ -69,6 +71,7 @@ function filesOf(bundle: Rollup.OutputBundle, entry: string): Set<string> {
     (file) => file.type === 'chunk' && file.isEntry && file.name === entry,
   );
   if (first) add(first.fileName);
+  for (const name of Object.keys(bundle)) if (later?.test(name)) add(name);
   for (const name of Object.keys(bundle))
     if (/atkinson.*latin-wght-normal.*\.woff2$/.test(name)) files.add(name);
   return files;

@@ -12,6 +12,7 @@ export default defineConfig({
     serviceWorkerPlugin({
       entry: 'station',
       onDemand: /BenchDrawer|CameraView|zxing/,
+      later: /(CrewView|KindsView|OwnTimeView|TaskPapersView|WriteDownView)-.*\.js$/,
       also: ['station.webmanifest'],
     }),
     serviceWorkerPlugin({ entry: 'wall' }),

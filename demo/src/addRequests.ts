@@ -13,10 +13,28 @@ const REQUESTS = [
     text: 'Slot paper, 0.3 mm',
     station: 'Winding 2',
     ago: 64,
-    answer: { text: 'Slot paper is at the counter.', by: 'Mikko Rask', ago: 47 },
+    answer: { text: 'At the counter.', state: 'here', by: 'Mikko Rask', ago: 47 },
   },
   { technician: 't16', what: 'help', text: '', station: 'Balancing', ago: 9 },
-  { technician: 't21', what: 'part', text: 'Bearing 6311, two', station: 'Assembly', ago: 22 },
+  {
+    technician: 't21',
+    what: 'part',
+    text: 'Bearing 6311',
+    quantity: 2,
+    why: 'The old ones are pitted',
+    station: 'Assembly',
+    ago: 22,
+  },
+  {
+    technician: 't17',
+    what: 'part',
+    text: 'Terminal block',
+    quantity: 1,
+    why: '',
+    station: 'Assembly',
+    ago: 190,
+    answer: { text: 'Comes on Thursday.', state: 'ordered', by: 'Mikko Rask', ago: 150 },
+  },
 ] as const;
 
 /** Records the sample shop's requests as its stations and its desk would. */
@@ -29,14 +47,24 @@ export async function addRequests(
     const at = toInstant(opensAt - ago * 60);
     const id = sampleId<EntryId>(`request-${i + 1}`);
     clock.set(at * 1000);
-    const entry = { id, type: 'request', at: formatInstant(at), technician, what, target: null, text };
+    const { quantity, why } = { quantity: null, why: '', ...more };
+    const made = { id, type: 'request', at: formatInstant(at), technician, what, target: null };
+    const entry = { ...made, text, quantity, why };
     await recordAt(context, stationAs(station), [entry], at);
     if (!('answer' in more)) continue;
     const answeredAt = toInstant(opensAt - more.answer.ago * 60);
     clock.set(answeredAt * 1000);
     const answerId = sampleId<EntryId>(`answer-${i + 1}`);
-    const { by, text: words } = more.answer;
-    const answer = { id: answerId, type: 'answer', at: answeredAt, request: id, text: words, by } as const;
+    const { by, text: words, state } = more.answer;
+    const answer = {
+      id: answerId,
+      type: 'answer',
+      at: answeredAt,
+      request: id,
+      text: words,
+      state,
+      by,
+    } as const;
     await context.journal.appendAll({ kind: 'desk', id: 'mikko' }, [
       {
         kind: 'floor',

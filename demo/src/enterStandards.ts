@@ -4,7 +4,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { standardJobSchema, standardTaskSchema } from '@wergon/contract/work';
 import type { Instant } from '@wergon/core/time';
 import { jobBody, saveStandard, taskBody } from '@wergon/server/work';
-import { INSTRUCTIONS, INSTRUCTION_HOURS, MEASURED, OPTIONAL } from './sampleLists.ts';
+import { DESCRIPTIONS, INSTRUCTIONS, INSTRUCTION_HOURS, MEASURED, OPTIONAL } from './sampleLists.ts';
 import { JOBS } from './sampleShop.ts';
 import type { Step } from './sampleShop.ts';
 
@@ -21,6 +21,7 @@ export const stepFields = ({ title, department, grade, setup, run, perPiece }: S
     ...(setup === undefined ? {} : { setupHours: String(setup) }),
     ...(run === undefined ? {} : { runHours: String(run) }),
     ...(perPiece === undefined ? {} : { runHoursPerPiece: String(perPiece) }),
+    description: DESCRIPTIONS[title] ?? '',
     instructions: (INSTRUCTIONS[title] ?? []).map((text, i) => {
       const hours = INSTRUCTION_HOURS[title]?.[i];
       return { text, ...(hours === undefined ? {} : { hours }) };
@@ -59,10 +60,29 @@ export async function enterStandards(em: EntityManager, by: string, at: Instant)
     const title = count === 1 ? step.title : `${step.title}, ${subjectOf(job)}`;
     const { setup = 0, run = 0, perPiece = 0 } = step;
     const price = String(Math.round((setup + run + perPiece) * PRICE_OF_HOUR));
-    const task = taskBody(standardTaskSchema.parse({ ...stepFields(step), title, price }));
+    const task = taskBody(
+      standardTaskSchema.parse({
+        ...stepFields(step),
+        title,
+        price,
+      }),
+    );
     await saveStandard(em, { id, kind: 'task', isOff: false, body: { task } }, by, at);
     origins.set(keyOf(step), id);
   }
+  // Found on one type of unit alone, and done beside whatever else is done to it.
+  const box = taskBody(
+    standardTaskSchema.parse({
+      title: 'Renew terminal box',
+      workCenter: 'Assembly',
+      grade: 'fitter',
+      runHours: '1.5',
+      price: '140',
+      scope: { kind: 'unitType', name: 'Pump motor 90 kW' },
+    }),
+  );
+  const boxId = sampleId<StandardId>('std-renew-terminal-box');
+  await saveStandard(em, { id: boxId, kind: 'task', isOff: false, body: { task: box } }, by, at);
   for (const { title, steps } of JOBS) {
     const job = standardJobSchema.parse({
       title,

@@ -30,7 +30,10 @@ export async function enterStations(em: EntityManager, firstDay: LocalDay, opens
   const stations = [
     ...at,
     { name: 'Gate', settings: { kind: 'presence' as const } },
-    { name: 'Loading dock', settings: { identity: 'names' as const, language: 'de' as const } },
+    {
+      name: 'Loading dock',
+      settings: { identity: 'names' as const, language: 'de' as const, goesOut: true },
+    },
   ];
   for (const { name, settings } of stations)
     await em.insert(StationEntity, {

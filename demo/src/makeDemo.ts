@@ -36,6 +36,7 @@ import { GRADES, SHOP } from './sampleShop.ts';
 import { drawNameplate } from './samplePicture.ts';
 import { stationId } from './enterStations.ts';
 import { addEstimates } from './addEstimates.ts';
+import { addRecurring } from './addRecurring.ts';
 import { addWritten } from './addWritten.ts';
 import { addRequests } from './addRequests.ts';
 import { planOddities, proposeEnd } from './addAnomalies.ts';
@@ -107,6 +108,7 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
   await proposeEnd(context, opensAt);
   await addRequests(context, clock, opensAt);
   await database.em.fork().transactional((em) => addEstimates(em, zone, opensAt, drawFrom(random)));
+  await database.em.fork().transactional((em) => addRecurring(em, zone.dayAt(opensAt)));
   await addWritten(context, zone, opensAt, drawFrom(random));
   await database.close();
 }

@@ -7,7 +7,7 @@ import { estimateSeconds } from '@wergon/core/work';
 import type { Random } from './random.ts';
 import { originOf, stepFields } from './enterStandards.ts';
 import type { Origins } from './enterStandards.ts';
-import { OPTIONAL, makeUnits } from './sampleLists.ts';
+import { OPTIONAL, PARTS, makeUnits } from './sampleLists.ts';
 import { CUSTOMERS, JOBS } from './sampleShop.ts';
 import type { Step } from './sampleShop.ts';
 
@@ -89,6 +89,10 @@ export function makeOrders(
             : null,
         price: priceOf(job.steps, quantity),
         notes: number % 9 === 0 ? 'Customer wants the old coils back.' : '',
+        parts: PARTS.filter(({ of }) => of.test(job.title)).map(({ name, each }) => ({
+          name,
+          quantity: each * quantity,
+        })),
         estimateIncludes: ['setup', 'run', 'rework', 'cleanup'],
         tasks: job.steps.map((step) => ({
           ...stepFields(step),

@@ -36,6 +36,23 @@ export const INSTRUCTION_HOURS: Readonly<Record<string, readonly string[]>> = {
   Strip: ['1', '0.5'],
 };
 
+/** What orders need, by the words of their titles, for each piece. */
+export const PARTS: readonly { readonly of: RegExp; readonly name: string; readonly each: number }[] = [
+  { of: /pump|fan|saw|mixer/i, name: 'Bearing 6311', each: 2 },
+  { of: /rewind|stator/i, name: 'Slot paper 0.3 mm, sheet', each: 4 },
+  { of: /rewind/i, name: 'Terminal block', each: 1 },
+  { of: /pump set/i, name: 'Shaft seal 40 mm', each: 1 },
+];
+
+/** What there is to say of a step as a whole, by its title. */
+export const DESCRIPTIONS: Readonly<Record<string, string>> = {
+  Strip: 'Everything that is cut stays with the motor until its winding data are written down.',
+  Winding:
+    'Wind as found unless the office says otherwise; a change of wire goes on the traveler with a reason.',
+  'Bake, load and check':
+    'The oven runs by itself: load it, come back to look, and start something else meanwhile.',
+};
+
 /** Instructions by the title of a step. */
 export const INSTRUCTIONS: Readonly<Record<string, readonly string[]>> = {
   'Incoming test': [

@@ -136,6 +136,8 @@ export async function setUpShop(
         ownPhones: true,
         offers: true,
         writesDown: 'leads',
+        includesTravel: false,
+        unusedFields: [],
         asksWhy: ['down', 'rework', 'scrap'],
       },
       pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: true },

@@ -13,6 +13,7 @@ const PAGES = {
     ['/work/new', 'New work order'],
     ['/floor/days', 'All days'],
     ['/wall', 'on tasks'],
+    ['/work/due', 'comes back'],
     ['/pay', 'of labor'],
   ],
   Reconcile: [

@@ -162,6 +162,11 @@ test('what was done meanwhile although it should not have been is recorded, and 
   await shop.scan(page, 'winding');
   await expect(page.getByRole('contentinfo')).toContainText('Started Winding');
   await expect(page.getByRole('status')).toContainText('1 scan waiting');
+  // The steps of a task are known here, although their view was never opened before; its pictures are not.
+  await page.getByRole('button', { name: 'Steps and papers' }).click();
+  await expect(page.getByRole('main').getByRole('heading', { name: 'Winding, 5001' })).toBeVisible();
+  await expect(page.getByText('Pictures and papers are shown when it is back.')).toBeVisible();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
   await page.context().setOffline(false);
   await expect(page.getByRole('status')).toHaveText('connected');
   const { looseEnds } = await shop.desk<{ looseEnds: { kind: string; name: string }[] }>('/api/reconcile');

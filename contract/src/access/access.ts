@@ -1,4 +1,5 @@
 import { idText, instant, technicianId } from '../wire/index.ts';
+import { SPARE_FIELDS } from '@wergon/core/work';
 import { HOURS_STYLES } from '@wergon/core/time';
 import { z } from 'zod';
 
@@ -224,6 +225,8 @@ export const sessionSchema = z.object({
   isDemo: z.boolean(),
   /** Whether estimates are asked for and offered here. */
   makesOffers: z.boolean(),
+  /** Fields of orders and tasks that this shop does without. */
+  unusedFields: z.array(z.enum(SPARE_FIELDS)),
   /** How they like to read hours. */
   hoursStyle: z.enum(HOURS_STYLES),
   now: instant,

@@ -1,4 +1,11 @@
-export { comparisonSchema, orderSchema, pastWorkQuery, pastWorkSchema, workSchema } from './orders.ts';
-export type { ComparisonJson, LineRow, OrderJson, OrderRow, TaskRow } from './orders.ts';
+export {
+  comparisonSchema,
+  orderSchema,
+  pastWorkQuery,
+  pastWorkSchema,
+  unitHistorySchema,
+  workSchema,
+} from './orders.ts';
+export type { ComparisonJson, LineRow, OrderJson, OrderRow, TaskRow, UnitHistoryJson } from './orders.ts';
 export { storyQuery, storySchema } from './story.ts';
 export type { StoryJson } from './story.ts';

@@ -110,6 +110,17 @@ const taskRow = z.object({
   originalCost: z.string(),
   ...standing,
   pieces: pieces.nullable(),
+  /** What was noted in the work on it, oldest first. */
+  notes: z.array(
+    z.object({
+      id: z.string(),
+      day,
+      technician: technicianId.nullable(),
+      who: z.string(),
+      text: z.string(),
+      isForCustomer: z.boolean(),
+    }),
+  ),
   lines: z.array(lineSchema),
 });
 export type TaskRow = z.output<typeof taskRow>;
@@ -124,6 +135,7 @@ export const orderSchema = z.object({
     item: z.string(),
     price: z.string().nullable(),
     notes: z.string(),
+    parts: z.array(z.object({ name: z.string(), quantity: z.number() })),
     charge: chargeJson.nullable(),
     /** Price less estimated cost; `null` without a price. */
     margin: z.string().nullable(),
@@ -149,3 +161,30 @@ export const orderSchema = z.object({
   tasks: z.array(taskRow),
 });
 export type OrderJson = z.output<typeof orderSchema>;
+
+/** A unit over the years: what was done to it, how long that took, and what it cost. */
+export const unitHistorySchema = z.object({
+  unit: z.object({
+    id: z.string(),
+    type: z.string(),
+    maker: z.string(),
+    serialNumber: z.string(),
+    nameplate: z.string(),
+    owner: z.string(),
+  }),
+  readings: z.array(z.object({ id: z.string(), day, hours: z.number() })),
+  /** By the year in which an order was done, or of the running year: the last one first. */
+  years: z.array(
+    z.object({
+      year: z.number(),
+      orders: z.number(),
+      usedSeconds: z.number(),
+      cost: z.string(),
+      costs: z.enum(['actual', 'standard']),
+    }),
+  ),
+  orders: z.array(orderRow),
+  /** How many there are; of many only the last ones are told. */
+  orderCount: z.number(),
+});
+export type UnitHistoryJson = z.output<typeof unitHistorySchema>;

@@ -86,8 +86,16 @@ export const floorSchema = boardSchema.extend({
     }),
   ),
   orderDetails: z.array(
-    z.object({ order: workOrderId, division: z.string(), jobType: z.string(), unit: z.string() }),
+    z.object({
+      order: workOrderId,
+      division: z.string(),
+      jobType: z.string(),
+      unit: z.string(),
+      quantity: z.number(),
+    }),
   ),
+  /** Pieces that were reported, of the tasks of which some were. */
+  taskPieces: z.array(z.object({ task: targetId, good: z.number(), scrap: z.number() })),
   lanes: z.array(
     z.object({
       technician: technicianId,
@@ -96,12 +104,19 @@ export const floorSchema = boardSchema.extend({
       shifts: z.array(z.object(span)),
       breaks: z.array(z.object(span)),
       enteredSeconds: seconds,
+      /** The machine that what runs now is on, and the reason that was given for it. */
+      machine: z.string().nullable(),
+      reason: z.string().nullable(),
     }),
   ),
 });
 /** What has changed of a day of the floor; `null` where that is not known any more, and the whole must be asked for. */
 export const floorChangesSchema = boardChangesSchema
-  .extend({ orderDetails: floorSchema.shape.orderDetails, lanes: floorSchema.shape.lanes })
+  .extend({
+    orderDetails: floorSchema.shape.orderDetails,
+    taskPieces: floorSchema.shape.taskPieces,
+    lanes: floorSchema.shape.lanes,
+  })
   .nullable();
 export type FloorChanges = NonNullable<z.output<typeof floorChangesSchema>>;
 export type FloorJson = DeepReadonly<z.output<typeof floorSchema>>;

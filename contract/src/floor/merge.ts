@@ -36,5 +36,6 @@ export const mergeBoard = <Board extends Pick<BoardJson, keyof BoardChanges>>(
 export const mergeFloor = <Floor extends FloorJson>(floor: Floor, changes: FloorChanges): Floor => ({
   ...mergeBoard(floor, changes),
   orderDetails: mergeBy(floor.orderDetails, changes.orderDetails, ({ order }) => order),
+  taskPieces: mergeBy(floor.taskPieces, changes.taskPieces, ({ task }) => task),
   lanes: mergeBy(floor.lanes, changes.lanes, ({ technician }) => technician),
 });

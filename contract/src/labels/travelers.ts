@@ -27,6 +27,7 @@ const traveler = z.object({
       title: z.string(),
       workCenter: z.string(),
       estimatedSeconds: seconds.nullable(),
+      description: z.string(),
       instructions: z.array(z.object({ text: z.string(), hours: z.string() })),
       /** The task's own code, as `run`, and one for each kind of work that was asked for. */
       codes: z.array(z.object({ workType: z.enum(WORK_TYPES), code: z.string() })),

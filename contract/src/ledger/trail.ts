@@ -29,6 +29,8 @@ export const trailSchema = z.object({
       letThroughBy: z.string().nullable(),
       name: z.string().nullable(),
       about: z.string(),
+      /** The machine that it was on, by its name. */
+      machine: z.string().nullable(),
       /** What a correction is of: its type, and its instant or day. */
       of: z.object({ type: z.string(), at: z.string().nullable() }).nullable(),
       why: z.string().nullable(),

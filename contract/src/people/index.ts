@@ -10,6 +10,7 @@ export {
   issueBadgeSchema,
   namesSchema,
   newGradeSchema,
+  ownLabelSchema,
   patternSchema,
   peopleSchema,
   planSchema,

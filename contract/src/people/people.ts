@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { checkPattern } from '@wergon/core/people';
-import { LANGUAGES } from '@wergon/core/station';
+import { LANGUAGES, OWN_LABEL_ACTS } from '@wergon/core/station';
 import {
   badgeId,
   day,
@@ -93,6 +93,7 @@ export const namesSchema = z.object({
 export const newGradeSchema = z.strictObject({ name: shortText, standardRate: rateText });
 
 export const badgeCodeSchema = z.object({ id: badgeId, code: z.string() });
+export const ownLabelSchema = z.strictObject({ action: z.enum(OWN_LABEL_ACTS) });
 export const issueBadgeSchema = z.strictObject({ once: onceId });
 export const bindBadgeSchema = z.strictObject({ text: z.string().min(1).max(200) });
 

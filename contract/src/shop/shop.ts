@@ -3,7 +3,7 @@ import { PAY_PERIOD_KINDS } from '@wergon/core/pay';
 import { parseDay } from '@wergon/core/time';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
 import { ACTIONS } from '@wergon/core/scan';
-import { REASON_KINDS, WORK_TYPES } from '@wergon/core/work';
+import { REASON_KINDS, SPARE_FIELDS, WORK_TYPES } from '@wergon/core/work';
 import { amountText, day, dayText, instant, onceId } from '../wire/index.ts';
 
 const name = z.string().trim().min(1).max(80);
@@ -146,6 +146,10 @@ export const settingsSchema = z.strictObject({
       offers: z.boolean().default(false),
       /** Who may write down at a station what no task is there for. */
       writesDown: z.enum(WRITERS).default('nobody'),
+      /** Whether the estimate of a new order includes travel, until its own choice is made. */
+      includesTravel: z.boolean().default(false),
+      /** What of `SPARE_FIELDS` the shop does without. */
+      unusedFields: z.array(z.enum(SPARE_FIELDS)).max(SPARE_FIELDS.length).default([]),
     })
     .default({
       isAssignedOnly: false,
@@ -153,6 +157,8 @@ export const settingsSchema = z.strictObject({
       ownPhones: false,
       offers: false,
       writesDown: 'nobody',
+      includesTravel: false,
+      unusedFields: [],
     }),
   reconcile: z.strictObject({
     /** Gaps shorter than this are answered by the shop's rule: nobody has to decide on them. 0: none are. */
@@ -167,7 +173,15 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: false },
   desk: { signOutMinutes: 60 },
   backup: { hour: 2, keep: 14 },
-  work: { isAssignedOnly: false, asksWhy: ['scrap'], ownPhones: false, offers: false, writesDown: 'nobody' },
+  work: {
+    isAssignedOnly: false,
+    asksWhy: ['scrap'],
+    ownPhones: false,
+    offers: false,
+    writesDown: 'nobody',
+    includesTravel: false,
+    unusedFields: [],
+  },
   reconcile: { answeredGapMinutes: 0 },
 };
 

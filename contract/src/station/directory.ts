@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LANGUAGES, PERSON_ACTS } from '@wergon/core/station';
+import { LANGUAGES, PART_STATES, PERSON_ACTS } from '@wergon/core/station';
 import { REASON_KINDS, WORK_TYPES } from '@wergon/core/work';
 import { boardChangesSchema, boardSchema } from '../floor/index.ts';
 import { REPORT_KINDS, REPORT_TIMES } from '../work/index.ts';
@@ -20,7 +20,12 @@ import { scannerProfileSchema } from './station.ts';
 import { stationSettingsSchema } from './settings.ts';
 
 const code = z.string();
-const message = z.object({ at: instant, by: z.string(), text: z.string() });
+const said = z.object({ at: instant, by: z.string(), text: z.string() });
+const message = said.extend({
+  /** A device may keep an older directory without these. */
+  part: z.string().default(''),
+  state: z.enum(PART_STATES).nullable().default(null),
+});
 
 /** The board with everything else that a station must know to answer without the server. Of a badge it holds no code
  *  but a keyed form, and of nobody a rate or a cost. */
@@ -57,6 +62,7 @@ export const directorySchema = boardSchema.extend({
       task: targetId,
       workCenter: z.string(),
       position: z.number(),
+      description: z.string(),
       instructions: z.array(z.string()),
       reports: z.array(
         z.object({
@@ -78,7 +84,14 @@ export const directorySchema = boardSchema.extend({
   activityBriefs: z
     .array(z.object({ activity: targetId, description: z.string(), division: z.string() }))
     .default([]),
-  jobs: z.array(z.object({ order: workOrderId, quantity: z.number(), due: day.nullable() })),
+  jobs: z.array(
+    z.object({
+      order: workOrderId,
+      quantity: z.number(),
+      due: day.nullable(),
+      parts: z.array(z.string()).default([]),
+    }),
+  ),
   people: z.array(
     z.object({
       technician: technicianId,
@@ -113,7 +126,7 @@ export const directorySchema = boardSchema.extend({
   writesDown: z.enum(WRITERS).default('nobody'),
   /** Entries whose forgotten end somebody has spoken of already. */
   proposed: z.array(entryId),
-  notices: z.array(message),
+  notices: z.array(said),
   scanner: scannerProfileSchema.nullable(),
   isDemo: z.boolean(),
 });

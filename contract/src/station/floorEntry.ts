@@ -1,6 +1,6 @@
 import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
-import { REQUEST_KINDS } from '@wergon/core/station';
+import { PART_STATES, REQUEST_KINDS } from '@wergon/core/station';
 import { entryId, idText, instant, instantText, onceId, technicianId } from '../wire/index.ts';
 
 const happened = { id: idText<'EntryId'>(), at: instantText };
@@ -34,6 +34,8 @@ export const floorEntrySchema = z.discriminatedUnion('type', [
     what: z.enum(REQUEST_KINDS),
     target: target.nullable(),
     text: z.string().max(500),
+    quantity: z.int().min(1).max(100_000).nullable().default(null),
+    why: z.string().max(500).default(''),
   }),
   z.strictObject({
     ...happened,
@@ -48,7 +50,14 @@ export const floorEntrySchema = z.discriminatedUnion('type', [
 /** A floor entry that was read. */
 
 /** What the desk answers to a request; it stands at the technician's next badge. */
-export const answerSchema = z.strictObject({ text: z.string().trim().min(1).max(300), once: onceId });
+export const answerSchema = z
+  .strictObject({
+    text: z.string().trim().max(300).default(''),
+    /** Of a part: how it stands. */
+    state: z.enum(PART_STATES).nullable().default(null),
+    once: onceId,
+  })
+  .refine(({ text, state }) => text !== '' || state !== null, { path: ['text'], message: 'is empty' });
 
 /** Requests of the last days, newest first, and what was answered. */
 export const requestsSchema = z.object({
@@ -62,8 +71,17 @@ export const requestsSchema = z.object({
       /** The number and title of what it is about. */
       target: z.string().nullable(),
       text: z.string(),
+      quantity: z.number().nullable(),
+      why: z.string(),
       station: z.string(),
-      answer: z.object({ at: instant, by: z.string(), text: z.string() }).nullable(),
+      answer: z
+        .object({
+          at: instant,
+          by: z.string(),
+          text: z.string(),
+          state: z.enum(PART_STATES).nullable(),
+        })
+        .nullable(),
     }),
   ),
 });

@@ -16,6 +16,7 @@ export const stationSettingsSchema = z.strictObject({
   machine: idText<'ResourceId'>().nullable(),
   mayType: z.boolean(),
   takesNumbers: z.boolean().default(false),
+  goesOut: z.boolean().default(false),
   signsIn: z.boolean(),
   maxEarlierMinutes: z.int().min(0).max(720),
   mayReopen: z.boolean(),

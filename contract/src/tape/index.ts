@@ -1,6 +1,8 @@
 export {
+  addNoteSchema,
   findPersonSchema,
   foundPersonSchema,
+  markNoteSchema,
   personDayQuery,
   personDaySchema,
   presenceEditSchema,
@@ -12,6 +14,7 @@ export {
   writtenSchema,
 } from './tape.ts';
 export type {
+  NoteJson,
   PersonDayJson,
   PresenceEditJson,
   PresentJson,

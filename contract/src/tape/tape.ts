@@ -115,6 +115,29 @@ export const writtenSchema = z.object({
 export type WrittenJson = DeepReadonly<z.output<typeof writtenSchema>>['written'][number];
 export const tieSchema = z.strictObject({ target: idText<'TargetId'>(), once: onceId });
 
+/** What is to be said of a person's work on a day; of one of its tasks, or of none in particular. */
+export const addNoteSchema = z.strictObject({
+  technician,
+  day: dayText,
+  target: idText<'TargetId'>().nullable(),
+  text: z.string().trim().min(1).max(1000),
+  once: onceId,
+});
+export const markNoteSchema = z.strictObject({ isForCustomer: z.boolean() });
+
+const note = z.object({
+  id: entryId,
+  at: instant,
+  target: targetId.nullable(),
+  title: z.string(),
+  text: z.string(),
+  /** Whether the customer may read it. */
+  isForCustomer: z.boolean(),
+  /** Who wrote it: its technician at a station, or somebody at the desk. */
+  by: z.string(),
+});
+export type NoteJson = DeepReadonly<z.output<typeof note>>;
+
 const present = z.object({
   from: instant,
   to: instant,
@@ -167,6 +190,7 @@ export const personDaySchema = z.object({
       entry: scanSchema,
     }),
   ),
+  notes: z.array(note),
   /** Time on nothing shorter than this is what a scan takes. */
   gapSeconds: z.number(),
   attendedSeconds: z.number(),

@@ -72,6 +72,8 @@ export const PROBLEMS = {
   'order.no_tasks': [409, 'An order without tasks cannot be released'],
   'order.task_has_labor': [409, 'A task with labor is closed, never deleted'],
   'order.too_many_papers': [409, 'This order has as many pictures and papers as it can hold'],
+  'recurring.has_order': [409, 'There is an order of it already'],
+  'recurring.is_off': [409, 'This is switched off: switch it on first'],
   'offer.off': [409, 'This shop makes no offers'],
   'offer.no_lines': [409, 'There is no task to offer: add one first'],
   'offer.no_price': [409, 'Nothing of it has a price: an offer says what it costs'],

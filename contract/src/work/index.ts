@@ -22,6 +22,7 @@ export {
   releaseOrdersSchema,
   releasedSchema,
   saveOrderSchema,
+  taskPapersSchema,
 } from './order.ts';
 export type { NewOrder, NewOrderInput, TaskFields } from './order.ts';
 export { preparationSchema } from './preparation.ts';
@@ -37,3 +38,12 @@ export {
   stepJson,
 } from './standard.ts';
 export type { StandardJobFields, StandardJobJson, StandardTaskFields, StandardTaskJson } from './standard.ts';
+export {
+  makeDueOrderSchema,
+  newReadingSchema,
+  newRecurrenceSchema,
+  recurrenceFieldsSchema,
+  recurringQuery,
+  recurringSchema,
+} from './recurring.ts';
+export type { RecurrenceJson } from './recurring.ts';

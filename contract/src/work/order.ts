@@ -55,6 +55,8 @@ export const stepFields = {
   setupHours: estimateText.exactOptional(),
   runHours: estimateText.exactOptional(),
   runHoursPerPiece: estimateText.exactOptional(),
+  /** What there is to say of it as a whole; its instructions are the steps of it. */
+  description: z.string().trim().max(2000).default(''),
   instructions: z.array(instruction).max(60).default([]),
   reports: z.array(report).max(12).default([]),
   /** What it is sold for, if it is sold flat. */
@@ -84,6 +86,9 @@ const taskFields = z.strictObject({
   origin: originSchema.nullable().default(null),
 });
 
+/** What an order needs beside time, so that somebody who misses one of them can say which. */
+const part = z.strictObject({ name: shortText, quantity: z.int().min(1).max(100_000) });
+
 const header = {
   number: shortText,
   title: shortText,
@@ -97,6 +102,7 @@ const header = {
   unit: z.string().max(200).nullable().default(null),
   price: priceText.nullable().default(null),
   notes: z.string().trim().max(2000).default(''),
+  parts: z.array(part).max(100).default([]),
   charge: chargeSchema.nullable().default(null),
   estimateIncludes: z.array(z.enum(WORK_TYPES)),
 };
@@ -138,4 +144,9 @@ export const attachmentSchema = z.object({
   name: z.string(),
   type: z.enum(ATTACHMENT_TYPES),
   base64: z.string(),
+});
+
+/** The pictures and papers of an order, of which one is asked for at a time. */
+export const taskPapersSchema = z.object({
+  papers: z.array(z.object({ id: z.string(), name: z.string(), type: z.enum(ATTACHMENT_TYPES) })),
 });

@@ -1,8 +1,11 @@
+import { WORK_TYPES } from '@wergon/core/work';
 import { z } from 'zod';
 
 /** What a form for an order needs to know. */
 export const preparationSchema = z.object({
   nextNumber: z.string(),
+  /** What the estimate of a new order includes, until its own choice is made. */
+  estimateIncludes: z.array(z.enum(WORK_TYPES)),
   grades: z.array(z.object({ id: z.string(), name: z.string(), standardRate: z.string() })),
   workCenters: z.array(z.string()),
   customers: z.array(z.string()),

@@ -4,18 +4,25 @@ import { stepFields } from './order.ts';
 
 const name = z.string().trim().min(1).max(120);
 
-export const standardTaskSchema = z.strictObject(stepFields);
+export const SCOPE_KINDS = ['general', 'item', 'unitType', 'customer'] as const;
+/** For what orders a standard is meant. */
+const scopeSchema = z
+  .discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('general') }),
+    z.strictObject({ kind: z.enum(['item', 'unitType', 'customer']), name }),
+  ])
+  .default({ kind: 'general' });
+const scopeJson = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('general') }),
+  z.object({ kind: z.enum(['item', 'unitType', 'customer']), name: z.string() }),
+]);
+
+export const standardTaskSchema = z.strictObject({ ...stepFields, scope: scopeSchema });
 export type StandardTaskFields = z.output<typeof standardTaskSchema>;
 
-export const SCOPE_KINDS = ['general', 'item', 'unitType', 'customer'] as const;
 export const standardJobSchema = z.strictObject({
   title: name,
-  scope: z
-    .discriminatedUnion('kind', [
-      z.strictObject({ kind: z.literal('general') }),
-      z.strictObject({ kind: z.enum(['item', 'unitType', 'customer']), name }),
-    ])
-    .default({ kind: 'general' }),
+  scope: scopeSchema,
   steps: z
     .array(z.strictObject({ task: idText<'StandardId'>(), isRequired: z.boolean() }))
     .min(1, 'a standard job needs at least one task')
@@ -40,6 +47,8 @@ export const stepJson = {
   setupHours: z.string().exactOptional(),
   runHours: z.string().exactOptional(),
   runHoursPerPiece: z.string().exactOptional(),
+  /** Absent in what was stored before there was any. */
+  description: z.string().exactOptional(),
   instructions: z.array(z.object({ text: z.string(), hours: z.string().exactOptional() })),
   reports: z.array(
     z.object({
@@ -62,15 +71,18 @@ const kept = {
   savedAt: instant,
   savedBy: z.string(),
 };
-const standardTaskJson = z.object({ ...kept, ...stepJson, usedBy: z.array(z.string()) });
+const standardTaskJson = z.object({
+  ...kept,
+  ...stepJson,
+  /** Absent in what was stored before a single task could be meant for some orders alone: it is meant for all. */
+  scope: scopeJson.exactOptional(),
+  usedBy: z.array(z.string()),
+});
 export type StandardTaskJson = z.output<typeof standardTaskJson>;
 const standardJobJson = z.object({
   ...kept,
   title: z.string(),
-  scope: z.discriminatedUnion('kind', [
-    z.object({ kind: z.literal('general') }),
-    z.object({ kind: z.enum(['item', 'unitType', 'customer']), name: z.string() }),
-  ]),
+  scope: scopeJson,
   steps: z.array(z.object({ task: standardId, isRequired: z.boolean() })),
 });
 export type StandardJobJson = z.output<typeof standardJobJson>;

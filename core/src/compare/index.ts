@@ -6,4 +6,5 @@ export { orderPieces, piecesPerRunHour, sumByCostCode } from './pieces.ts';
 export type { OrderPieces, Pieces } from './pieces.ts';
 export { atStandardCost } from './standardCost.ts';
 export type { NamedGrade, StandardFacts } from './standardCost.ts';
+export { yearsOfWork } from './years.ts';
 export { drawYardstick } from './yardstick.ts';

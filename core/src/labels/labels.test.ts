@@ -70,6 +70,7 @@ test('no text runs over the edge of its sheet, on labels and on travelers', () =
         position: fc.integer({ min: 10, max: 990 }),
         title: anyWords,
         detail: anyWords,
+        description: fc.string({ maxLength: 200 }),
         instructions: fc.array(fc.string({ maxLength: 200 }), { maxLength: 5 }),
         codes: fc.array(
           fc.record({
@@ -117,7 +118,8 @@ test('each traveler begins a page of its own, and every task’s code is on it',
       position: (i + 1) * 10,
       title: `Task ${i + 1}`,
       detail: 'Winding',
-      instructions: [],
+      description: 'Wind as found',
+      instructions: ['Line every slot'],
       codes: [{ title: '', detail: '', code: `T${number}${i}` }],
     })),
   });
@@ -125,6 +127,9 @@ test('each traveler begins a page of its own, and every task’s code is on it',
   const sheets = layoutTravelers([traveler('1001', 2), traveler('1002', 30)], style);
   const words = sheets.map((sheet) => textsOf(sheet).map(({ text }) => text));
   expect(words[0]).toEqual(expect.arrayContaining(['Order 1001', 'whole order  J1001', 'T10010', 'T10011']));
+  const said = words[0] ?? [];
+  expect(said.indexOf('Wind as found')).toBeGreaterThan(0);
+  expect(said.indexOf('1. Line every slot')).toBe(said.indexOf('Wind as found') + 1);
   expect(words[1]).toContain('Order 1002');
   expect(words[2]).toContain('Order 1002, page 2');
   const all = words.slice(1).flat();

@@ -21,6 +21,8 @@ export type Traveler = {
     readonly position: number;
     readonly title: string;
     readonly detail: string;
+    /** What there is to say of it as a whole, before its steps. */
+    readonly description: string;
     readonly instructions: readonly string[];
     /** The task's own code and, where wanted, one for each kind of work. */
     readonly codes: readonly LabelCell[];
@@ -122,8 +124,8 @@ function pagesOf(traveler: Traveler, style: LabelStyle, page: Page): Sheet[] {
 
   for (const task of traveler.tasks) {
     const textWidth = symbolX - LEFT - 18;
-    const lines = task.instructions.flatMap((text, i) =>
-      breakText(`${i + 1}. ${text}`, textWidth, TEXT_SIZE),
+    const lines = [task.description, ...task.instructions.map((text, i) => `${i + 1}. ${text}`)].flatMap(
+      (text) => breakText(text, textWidth, TEXT_SIZE),
     );
     const height = Math.max(16 + lines.length * LINE_HEIGHT, 4 + task.codes.length * codeHeight);
     if (y + Math.min(height, page.height - 32) > page.height - 10) beginPage();

@@ -14,7 +14,16 @@ export {
 export type { Ledger, PersonPast, PersonTimeline } from './derive.ts';
 export { correctedEntry, inOrderOfTime, undoOfAmend } from './effective.ts';
 export { entryIdOf, isCorrection, targetsOf } from './entries.ts';
-export type { AmendSet, Correction, Entry, EntryId, HoursEntry, LaborEntry, TargetId } from './entries.ts';
+export type {
+  AmendSet,
+  Correction,
+  Entry,
+  EntryId,
+  HoursEntry,
+  LaborEntry,
+  NoteEntry,
+  TargetId,
+} from './entries.ts';
 export { DEFAULT_POLICY } from './facts.ts';
 export type { LedgerFacts, Policy, TargetFacts } from './facts.ts';
 export { ENTRY_FIELDS } from './fields.ts';

@@ -1,7 +1,7 @@
 import type { TargetId } from '../ledger/index.ts';
 import { atWallClock, parseClock, toInstant, addDays } from '../time/index.ts';
 import type { Instant, Zone } from '../time/index.ts';
-import type { ActIntent, Intent, StationRefusal, WorkIntent } from './conversation.ts';
+import type { ActIntent, Intent, RequestIntent, StationRefusal, WorkIntent } from './conversation.ts';
 import type { ResourceId } from './directory.ts';
 import { partOf } from './question.ts';
 import type { Answer, Option, Question, ReportValue } from './question.ts';
@@ -31,6 +31,12 @@ const work = (intent: Intent, more: Partial<WorkIntent>): Answered =>
 const act = (intent: Intent, more: Partial<ActIntent>): Answered =>
   intent.kind === 'action' ? { kind: 'go', intent: { ...intent, ...more } } : { kind: 'drop' };
 
+const request = (intent: Intent, more: Partial<RequestIntent>): Answered =>
+  intent.kind === 'request' ? { kind: 'go', intent: { ...intent, ...more } } : { kind: 'drop' };
+/** More of one part than any job needs. */
+const MOST_PARTS = 100_000;
+const MOST_WORDS = 500;
+
 /** Takes in one of the offered answers. */
 export function answerOption(intent: Intent, question: Question, option: Option): Answered {
   switch (option.kind) {
@@ -52,6 +58,8 @@ export function answerOption(intent: Intent, question: Question, option: Option)
             reason: option.reason,
           })
         : { kind: 'drop' };
+    case 'part':
+      return request(intent, { text: option.part });
     case 'word':
       return answerWord(intent, question, option.word);
   }
@@ -88,9 +96,10 @@ function answerWord(
     case 'skip':
       // The time counts all the same: a reason can always be left out.
       if (question.kind === 'why') return work(intent, { reason: null });
+      if (question.kind === 'how-many') return request(intent, { quantity: null });
       return question.kind === 'report' ? skip(intent, question) : { kind: 'drop' };
     case 'send':
-      return intent.kind === 'request' ? { kind: 'go', intent: { ...intent, text: '' } } : { kind: 'drop' };
+      return request(intent, question.kind === 'why-part' ? { why: '' } : { text: '' });
     case 'no':
     case 'not-now':
       return { kind: 'drop' };
@@ -123,9 +132,17 @@ export function answerText(intent: Intent, question: Question, text: string, zon
     case 'forgot':
       return answerClock(question, words, zone);
     case 'request':
-      return intent.kind === 'request' && words !== ''
-        ? { kind: 'go', intent: { ...intent, text: words.slice(0, 500) } }
+      return words === ''
+        ? refuse('station.bad_answer', words)
+        : request(intent, { text: words.slice(0, MOST_WORDS) });
+    case 'how-many': {
+      const quantity = Number(words);
+      return /^\d{1,6}$/.test(words) && quantity >= 1 && quantity <= MOST_PARTS
+        ? request(intent, { quantity })
         : refuse('station.bad_answer', words);
+    }
+    case 'why-part':
+      return request(intent, { why: words.slice(0, MOST_WORDS) });
     case 'note':
       return words === ''
         ? refuse('station.bad_answer', words)

@@ -5,7 +5,14 @@ import { Defect, findIn } from '../result/index.ts';
 import { inForceAt, toInstant } from '../time/index.ts';
 import type { Instant } from '../time/index.ts';
 import { isWorkable } from '../work/index.ts';
-import type { ActIntent, Intent, StationRefusal, StationContext, WorkIntent } from './conversation.ts';
+import type {
+  ActIntent,
+  RequestIntent,
+  Intent,
+  StationRefusal,
+  StationContext,
+  WorkIntent,
+} from './conversation.ts';
 import type { ResourceId, StationDirectory, TaskReport } from './directory.ts';
 import type { Answer, Question } from './question.ts';
 import { NOT_OWN, nearness, openTasksOf } from './tasks.ts';
@@ -74,7 +81,7 @@ function checkIntent(
         : ask({ kind: 'which-activity', choices });
     }
     case 'request':
-      return intent.text === undefined ? ask({ kind: 'request', what: intent.what }) : NOTHING;
+      return missingOfRequest(intent, standing, context) ?? NOTHING;
     case 'note':
       return intent.text === undefined ? ask({ kind: 'note' }) : NOTHING;
     case 'find':
@@ -82,6 +89,25 @@ function checkIntent(
     case 'look':
       return forgottenEnd(standing, context) ?? NOTHING;
   }
+}
+
+/** What the desk must know of a request; of a part that was named also how many, and why. */
+function missingOfRequest(
+  { what, text, quantity, why }: RequestIntent,
+  { stands }: PersonAt,
+  { directory }: StationContext,
+): IntentCheck | undefined {
+  if (text === undefined) {
+    const orders = runningOf(stands).map(({ target }) => {
+      const known = directory.targets.get(target);
+      return known?.kind === 'task' ? known.order : undefined;
+    });
+    const parts = orders.flatMap((order) => (order && directory.jobs.get(order)?.parts) ?? []);
+    return ask({ kind: 'request', what, parts: what === 'part' ? [...new Set(parts)] : [] });
+  }
+  if (what !== 'part' || text === '') return undefined;
+  if (quantity === undefined) return ask({ kind: 'how-many', part: text });
+  return why === undefined ? ask({ kind: 'why-part', part: text }) : undefined;
 }
 
 /** Whether an indirect activity is offered here: one of all divisions, or of one of the station's. */

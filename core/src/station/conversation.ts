@@ -31,6 +31,8 @@ export type StartDetails = {
   readonly workType?: WorkType;
   readonly isJoin?: boolean;
   readonly machine?: ResourceId;
+  /** The kind of work may lie outside the order's estimate without being asked about. */
+  readonly isOutside?: boolean;
   /** Minutes by which the start is set back; `'ask'` while they are still to be said. */
   readonly minutesBack?: number | 'ask';
 };
@@ -46,8 +48,6 @@ export type WorkIntent = StartDetails & {
   readonly isReopened?: boolean;
   /** The lead who let it through although it would be refused. */
   readonly override?: TechnicianId;
-  /** The kind of work lies outside the order's estimate, and is meant so. */
-  readonly isOutside?: boolean;
   /** Why work stands still or is done once more; `null` where that was left out. */
   readonly reason?: string | null;
   /** More was said of a start just made: it is made anew, from the same instant. */
@@ -65,13 +65,23 @@ export type ActIntent = {
   readonly answers: readonly Answer[];
 };
 
+/** Something that is asked of the desk; of a part also how many, and why. */
+export type RequestIntent = {
+  readonly kind: 'request';
+  readonly what: RequestKind;
+  readonly text?: string;
+  /** `null` where that was left out. */
+  readonly quantity?: number | null;
+  readonly why?: string;
+};
+
 /** What somebody wants, before it is known who, or before all of it is known. */
 export type Intent =
   | WorkIntent
   | ActIntent
   /** Work on an indirect activity that is still to be chosen. */
   | { readonly kind: 'indirect' }
-  | { readonly kind: 'request'; readonly what: RequestKind; readonly text?: string }
+  | RequestIntent
   /** What was found, or what was done: a remark on what they are on. */
   | { readonly kind: 'note'; readonly text?: string }
   /** A task that is looked for by words. */
@@ -142,7 +152,8 @@ export type StationRefusal =
   | 'station.nothing_found'
   | 'station.wrong_pin'
   | 'station.pin_wait'
-  | 'station.nothing_asked';
+  | 'station.nothing_asked'
+  | 'station.not_on_the_way';
 
 type Of = { readonly technician: TechnicianId };
 type Started = Of & {
@@ -229,7 +240,7 @@ export const IDLE: StationState = {
 export type Source = 'scan' | 'touch' | 'typed' | 'camera';
 
 /** What can be touched: what labels ask for, and what has no label. */
-export type Touch = Action | 'indirect' | 'lead-crew' | 'correction' | 'note' | 'find';
+export type Touch = Action | 'indirect' | 'lead-crew' | 'correction' | 'find';
 
 type InputBase = { readonly now: number; readonly entryId: EntryId };
 
@@ -258,6 +269,8 @@ export type StationInput =
       readonly answer: 'right' | 'wrong' | 'wait' | 'unreachable';
     })
   | { readonly type: 'calibrated'; readonly now: number }
+  /** Somebody reads something of theirs: the screen does not clear itself meanwhile. */
+  | { readonly type: 'stay'; readonly now: number }
   | { readonly type: 'tick'; readonly now: number };
 
 export type Sound = 'heard' | 'done' | 'refused' | 'question';

@@ -8,7 +8,7 @@ import { toSeconds } from '../time/index.ts';
 import type { Instant, LocalDay } from '../time/index.ts';
 import type { ReasonKind, WorkOrderId, WorkType } from '../work/index.ts';
 import type { PersonAct } from './personAct.ts';
-import type { FloorEntry } from './floorEntry.ts';
+import type { FloorEntry, PartState } from './floorEntry.ts';
 import { isFloorEntry } from './floorEntry.ts';
 import type { Language } from './settings.ts';
 
@@ -51,6 +51,8 @@ export type TaskReport = {
 export type TaskBrief = {
   readonly workCenter: string;
   readonly position: number;
+  /** What there is to say of it as a whole, before its steps. */
+  readonly description: string;
   readonly instructions: readonly string[];
   readonly reports: readonly TaskReport[];
   readonly assigned: readonly { readonly kind: 'technician' | 'crew'; readonly id: string }[];
@@ -65,10 +67,22 @@ export type ActivityBrief = {
   readonly division: string;
 };
 
-export type OrderBrief = { readonly quantity: number; readonly due: LocalDay | null };
+export type OrderBrief = {
+  readonly quantity: number;
+  readonly due: LocalDay | null;
+  /** What it needs, by name; asked for where one is missing. */
+  readonly parts: readonly string[];
+};
 
 /** An answer from the desk that waits for a technician. */
-export type Message = { readonly at: Instant; readonly by: string; readonly text: string };
+export type Message = {
+  readonly at: Instant;
+  readonly by: string;
+  readonly text: string;
+  /** The part that it is about, and how that stands; empty and `null` of anything else. */
+  readonly part: string;
+  readonly state: PartState | null;
+};
 
 export type PersonBrief = {
   /** Their worker number; empty for none. */

@@ -69,6 +69,8 @@ export function entriesForIntent(
             what: intent.what,
             target: only?.target ?? null,
             text: intent.text ?? '',
+            quantity: intent.quantity ?? null,
+            why: intent.why ?? '',
           },
         ]),
         said: { kind: 'requested', technician, what: intent.what },

@@ -9,6 +9,10 @@ type ByTechnician = { readonly technician: TechnicianId };
 export const REQUEST_KINDS = ['part', 'help', 'correction'] as const;
 export type RequestKind = (typeof REQUEST_KINDS)[number];
 
+/** What the desk says of a part that somebody needs: it is on its way, to be had, or not to be had. */
+export const PART_STATES = ['ordered', 'here', 'refused'] as const;
+export type PartState = (typeof PART_STATES)[number];
+
 /** An entry of the floor stream: said at a station, of no effect on hours. Source: docs/ledger.md, section 3. */
 export type FloorEntry =
   /** A code that stands for nothing; of a badge only how it begins. */
@@ -28,6 +32,9 @@ export type FloorEntry =
         readonly what: RequestKind;
         readonly target: TargetId | null;
         readonly text: string;
+        /** Of a part: how many, and why; `null` and empty where that was left out. */
+        readonly quantity: number | null;
+        readonly why: string;
       })
   /** When something that was forgotten really ended, as the technician says: for the supervisor to decide. */
   | (Happened<'proposal'> &

@@ -79,9 +79,16 @@ const defined = ({ workType, machine }: WorkIntent): StartDetails => ({
   ...(machine === undefined ? {} : { machine }),
 });
 
-export const startDetailsOf = ({ workType, isJoin, machine, minutesBack }: WorkIntent): StartDetails => ({
+export const startDetailsOf = ({
+  workType,
+  isJoin,
+  isOutside,
+  machine,
+  minutesBack,
+}: WorkIntent): StartDetails => ({
   ...(workType === undefined ? {} : { workType }),
   ...(isJoin === undefined ? {} : { isJoin }),
+  ...(isOutside === undefined ? {} : { isOutside }),
   ...(machine === undefined ? {} : { machine }),
   ...(minutesBack === undefined ? {} : { minutesBack }),
 });
@@ -138,6 +145,30 @@ export function refineStart(
   return isOn && isOnlyType && said.workType
     ? changeType(state, person, said.workType, meta, context)
     : wait(state, { ...conversation, draft: { ...draft, ...said } }, meta, context);
+}
+
+/** Somebody goes out: the next task is the one that they travel to, and what they are on is left when it starts. Whether
+ *  travel counts in the job its order says; nobody on the road is asked. */
+export function goOut(state: StationState, meta: InputMeta, context: StationContext): StationStep {
+  const { conversation } = state;
+  const said: StartDetails = { workType: 'travel', isOutside: true };
+  if (context.settings.kind === 'presence') return refuse(state, 'station.presence_only', '', meta, context);
+  return conversation.step === 'person'
+    ? wait(state, { ...conversation, draft: { ...conversation.draft, ...said } }, meta, context)
+    : refineStart(state, said, meta, context);
+}
+
+/** They have come where they travelled to: the same task goes on as work. */
+export function arrive(state: StationState, meta: InputMeta, context: StationContext): StationStep {
+  const { conversation } = state;
+  if (conversation.step !== 'person') return refineStart(state, { workType: 'run' }, meta, context);
+  const { person } = conversation;
+  const standing = personAtStation(context.directory, person, instantOf(meta));
+  const running = standing ? runningOf(standing.stands) : [];
+  // However short the way was, it was travelled: arriving is no second thought about what was started.
+  return running.some(({ workType }) => workType === 'travel')
+    ? changeType(state, person, 'run', meta, context)
+    : refuse(state, 'station.not_on_the_way', '', meta, context);
 }
 
 /** A start with more said of it. The reason that was given for one kind of work is none of another. */

@@ -12,7 +12,16 @@ import { answer, findTask, follow } from './advanceIntent.ts';
 import { optionsOf, takesOf } from './question.ts';
 import { blank, refuse, refuseCode, sound, wait } from './show.ts';
 import { findTasks, nextTasks } from './tasks.ts';
-import { actionIntent, nameMachine, refineStart, undo, handleIntent, work } from './handleIntent.ts';
+import {
+  actionIntent,
+  arrive,
+  goOut,
+  nameMachine,
+  refineStart,
+  undo,
+  handleIntent,
+  work,
+} from './handleIntent.ts';
 
 type Scan = Extract<StationInput, { type: 'scan' }>;
 
@@ -164,6 +173,12 @@ export function act(
       return refineStart(state, { isJoin: true }, meta, context);
     case 'earlier':
       return refineStart(state, { minutesBack: 'ask' }, meta, context);
+    case 'on-the-way':
+      return goOut(state, meta, context);
+    case 'on-site':
+      return arrive(state, meta, context);
+    case 'note':
+      return handleIntent(state, { kind: 'note' }, meta, context);
     case 'part':
     case 'help':
       return handleIntent(state, { kind: 'request', what: action }, meta, context);
@@ -199,7 +214,7 @@ function endAnswer(
   const { question, intent } = conversation;
   // Without the PIN that was asked for nothing is done for this person.
   if (question.kind === 'pin') return { state: blank(state), effects: [sound('refused')] };
-  if (question.kind === 'why')
+  if (question.kind === 'why' || question.kind === 'how-many')
     return answer(state, conversation, { option: { kind: 'word', word: 'skip' } }, meta, context);
   return question.kind === 'report'
     ? follow(state, conversation, skip(intent, question), meta, context)

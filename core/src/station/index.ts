@@ -11,12 +11,12 @@ export type {
   Touch,
 } from './conversation.ts';
 export { recordLocally } from './directory.ts';
-export type { BadgeId, Meaning, PersonBrief, ResourceId, StationDirectory } from './directory.ts';
-export { FLOOR_ENTRY_TYPES, REQUEST_KINDS } from './floorEntry.ts';
-export type { FloorEntry, RequestKind } from './floorEntry.ts';
+export type { BadgeId, Meaning, Message, PersonBrief, ResourceId, StationDirectory } from './directory.ts';
+export { FLOOR_ENTRY_TYPES, PART_STATES, REQUEST_KINDS } from './floorEntry.ts';
+export type { FloorEntry, PartState, RequestKind } from './floorEntry.ts';
 export { findBadgeHints } from './hints.ts';
 export type { BadgeScan } from './hints.ts';
-export { PERSON_ACTS } from './personAct.ts';
+export { OWN_LABEL_ACTS, PERSON_ACTS } from './personAct.ts';
 export type { PersonAct } from './personAct.ts';
 export { promptFor } from './prompt.ts';
 export type { Prompt } from './prompt.ts';

@@ -55,7 +55,9 @@ export type Question =
       readonly choices: readonly Instant[];
     }
   | { readonly kind: 'pin'; readonly isChecking: boolean }
-  | { readonly kind: 'request'; readonly what: RequestKind }
+  /** Of a part: one of the order's own, or another in words. */
+  | { readonly kind: 'request'; readonly what: RequestKind; readonly parts: readonly string[] }
+  | { readonly kind: 'how-many' | 'why-part'; readonly part: string }
   | { readonly kind: 'note' }
   | { readonly kind: 'find' };
 
@@ -66,6 +68,7 @@ export type Option =
   | { readonly kind: 'minutes'; readonly minutes: number }
   | { readonly kind: 'instant'; readonly at: Instant }
   | { readonly kind: 'reason'; readonly reason: string }
+  | { readonly kind: 'part'; readonly part: string }
   | {
       readonly kind: 'word';
       readonly word: 'yes' | 'no' | 'all' | 'skip' | 'beside-the-job' | 'send' | 'not-now';
@@ -128,7 +131,13 @@ export function optionsOf(
     case 'find':
       return [];
     case 'request':
-      return question.what === 'correction' ? [] : [word('send')];
+      return question.what === 'correction'
+        ? []
+        : [...question.parts.map((part): Option => ({ kind: 'part', part })), word('send')];
+    case 'how-many':
+      return [word('skip')];
+    case 'why-part':
+      return [word('send')];
   }
 }
 
@@ -136,11 +145,13 @@ export function optionsOf(
 export function takesOf(question: Question): 'figures' | 'words' | 'clock' | 'nothing' {
   switch (question.kind) {
     case 'earlier':
+    case 'how-many':
     case 'pin':
       return 'figures';
     case 'forgot':
       return 'clock';
     case 'request':
+    case 'why-part':
     case 'note':
     case 'find':
       return 'words';

@@ -2,15 +2,7 @@ import { clock, target, technician, entryId } from '../ledger/shop.fixture.ts';
 import { createZone } from '../time/zone.ts';
 import { toInstant } from '../time/instant.ts';
 import type { StationDirectory } from './directory.ts';
-import {
-  conversationOf,
-  directory,
-  play,
-  saidOf,
-  withAssigned,
-  withPerson,
-  withReports,
-} from './shop.fixture.ts';
+import { conversationOf, directory, play, saidOf, withPerson, withReports } from './shop.fixture.ts';
 
 type Row = readonly [words: string, appended: readonly string[], ends: string, why: string];
 const check =
@@ -80,8 +72,48 @@ describe('what a person must say before it is done', () => {
     ['ADA T1 !break', ['ada work-start a', 'ada break-start'], 'ada', 'a break does not: it ends nothing'],
     ['ADA !help', [], 'asked request', 'a call for help may say what'],
     ['ADA HELP #1', ['ada request help'], 'ada', 'or nothing'],
-    ['ADA T1 !part =slot_paper', ['ada work-start a', 'ada request a slot paper part'], 'ada', 'a part'],
+    ['ADA T1 !part =wedge', ['ada work-start a'], 'asked how-many', 'a part in words'],
+    ['ADA T1 !part =wedge =4', ['ada work-start a'], 'asked why-part', 'how many of it'],
+    [
+      'ADA T1 !part =wedge =4 =two_are_bent',
+      ['ada work-start a', 'ada request a wedge 4 two are bent part'],
+      'ada',
+      'and what it is for',
+    ],
+    [
+      'ADA T1 !part #2 D2 ENTER #1',
+      ['ada work-start a', 'ada request a Slot paper 2 part'],
+      'ada',
+      'one of the order’s own, keyed, without a reason',
+    ],
+    [
+      'ADA T1 !part #1 #1 #1',
+      ['ada work-start a', 'ada request a Bearing part'],
+      'ada',
+      'nobody has to count',
+    ],
+    [
+      'ADA T1 !part #1 SKIP #1',
+      ['ada work-start a', 'ada request a Bearing part'],
+      'ada',
+      'by its label too',
+    ],
+    ['ADA T1 !part #1 =0', ['ada work-start a'], 'asked how-many', 'none of a part is no answer'],
+    [
+      'ADA T1 !part #3',
+      ['ada work-start a', 'ada request a part'],
+      'ada',
+      'or only that something is missing',
+    ],
+    ['ADA !part #1', ['ada request part'], 'ada', 'of no order there is no list'],
     ['ADA T1 !note =worn_shaft', ['ada work-start a', 'ada note a worn shaft'], 'ada', 'what was found'],
+    [
+      'ADA T1 NOTE =worn_shaft',
+      ['ada work-start a', 'ada note a worn shaft'],
+      'ada',
+      'its label says the same',
+    ],
+    ['NOTE ADA =swept_up', ['ada note swept up'], 'idle', 'before the badge too'],
     ['ADA !note =swept_up', ['ada note swept up'], 'ada', 'or done, on nothing in particular'],
     ['ADA !correction =was_late', ['ada request was late correction'], 'ada', 'a correction of one’s time'],
   ])('%s: %j, then %s (%s)', check({}));
@@ -98,90 +130,6 @@ describe('what a person must say before it is done', () => {
     ['HELD ADA LEA', ['ada work-start held lea'], 'idle', 'the task first'],
     ['ADA HELD #1', [], 'ada', 'or it is left'],
   ])('%s: %j, then %s (%s)', check({ mayOverride: true }));
-});
-
-describe('indirect work of divisions', () => {
-  const brief = (division: string) => ({ description: '', division });
-  const shop: StationDirectory = {
-    ...directory,
-    targets: new Map(directory.targets).set(target('errand'), {
-      kind: 'activity',
-      id: target('errand'),
-      title: 'Errand',
-    }),
-    activities: new Map([
-      [target('meeting'), brief('')],
-      [target('errand'), brief('Motors')],
-    ]),
-  };
-  const offered = (divisions: readonly string[]) => {
-    const { conversation } = play('ADA !indirect', { directory: shop, divisions }).state;
-    const question = conversation.step === 'asked' ? conversation.question : undefined;
-    return question?.kind === 'which-activity' ? question.choices : [];
-  };
-  test.each([
-    [[], ['meeting', 'errand'], 'a station of no division offers all'],
-    [['Motors'], ['meeting', 'errand'], 'one of the division offers its own and those of all'],
-    [['Pumps'], ['meeting'], 'one of another only those of all'],
-    [['Pumps', 'Motors'], ['meeting', 'errand'], 'one of several those of each'],
-  ])('a station of %j offers %j (%s)', (divisions, activities) => {
-    expect(offered(divisions).filter((each) => shop.activities.has(each))).toEqual(activities);
-  });
-
-  test('a label is a label: what is not offered is started by it all the same', () => {
-    expect(play('ADA MEETING', { directory: shop, divisions: ['Pumps'] }).appended).toEqual([
-      'ada work-start meeting',
-    ]);
-  });
-});
-
-describe('a task that is somebody else’s', () => {
-  const ada = { kind: 'technician', id: 'ada' } as const;
-  const winders = { kind: 'crew', id: 'Winders' } as const;
-  const shop = withAssigned({ a: [ada], b: [winders], c: [] });
-  const rows: readonly Row[] = [
-    ['ADA T1', ['ada work-start a'], 'ada', 'who is assigned starts it'],
-    ['BO T1', [], 'bo', 'nobody else does'],
-    ['T1 BO', [], 'idle', 'the task first'],
-    ['BO T3', ['bo work-start c'], 'bo', 'what nobody is assigned is anybody’s'],
-    ['BO MEETING', ['bo work-start meeting'], 'bo', 'and so is indirect work'],
-    [
-      'CREW ADA BO T1',
-      ['ada work-start a', 'bo work-start a'],
-      'crew',
-      'with one who is assigned the others help',
-    ],
-    ['CREW BO T1', [], 'crew', 'a crew of others does not'],
-  ];
-  test.each<Row>(rows)('%s: %j, then %s (%s)', check({ directory: shop }));
-
-  test.each<Row>([
-    ['BO T1', [], 'asked override', 'a lead may let it through'],
-    ['BO T1 LEA', ['bo work-start a lea'], 'bo', 'with their badge, which is recorded'],
-    ['BO T1 ADA', [], 'asked override', 'not who is assigned'],
-  ])('%s: %j, then %s (%s)', check({ directory: shop, mayOverride: true }));
-
-  test('whom to ask is said by name, a crew by its own', () => {
-    const both = withAssigned({ a: [ada, winders] });
-    expect(play('BO T1', { directory: both }).state.said).toMatchObject({
-      kind: 'refused',
-      code: 'station.not_assigned',
-      text: 'ada, Winders',
-    });
-  });
-
-  test('who is of the crew may start it', () => {
-    const inCrew = { ...withPerson('bo', { crew: 'Winders' }), isAssignedOnly: true, tasks: shop.tasks };
-    expect(play('BO T2', { directory: inCrew }).appended).toEqual(['bo work-start b']);
-    expect(play('ADA T2', { directory: inCrew }).appended).toEqual([]);
-  });
-
-  test('a shop that does not want it, and a station that cannot know, let everybody start', () => {
-    expect(play('BO T1', { directory: withAssigned({ a: [ada] }, false) }).appended).toEqual([
-      'bo work-start a',
-    ]);
-    expect(play('BO T1', { directory: shop, isOnline: false }).appended).toEqual(['bo work-start a']);
-  });
 });
 
 describe('reports', () => {
@@ -334,48 +282,11 @@ describe('badge and PIN', () => {
   });
 });
 
-describe('a list of names', () => {
-  test.each<Row>([
-    ['@ada T1', ['ada work-start a'], 'ada', 'a name is touched, then the task'],
-    ['T1 @ada', ['ada work-start a'], 'idle', 'task, then name'],
-  ])('%s: %j, then %s (%s)', check({ identity: 'names' }));
-  test('where badges are asked, a name is none', () => {
-    expect(play('@ada T1').appended).toEqual([]);
-  });
-});
-
-describe('a presence station', () => {
-  test.each<Row>([
-    ['ADA', ['ada shift-in'], 'idle', 'a badge alone signs in'],
-    ['ADA ADA', ['ada shift-in'], 'idle', 'within a minute it is only said again'],
-    ['ADA +61 ADA', ['ada shift-in', 'ada shift-out'], 'idle', 'later it signs out'],
-    ['ADA BO', ['ada shift-in', 'bo shift-in'], 'idle', 'another badge is another person'],
-    ['ADA !take-back', ['ada shift-in', 'void e1'], 'idle', 'it can be taken back'],
-    ['ADA !take-back ADA', ['ada shift-in', 'void e1', 'ada shift-in'], 'idle', 'and done again'],
-    ['T1', [], 'idle', 'tasks are no business of it'],
-    ['BREAK ADA', ['ada break-start'], 'idle', 'breaks are'],
-  ])('%s: %j, then %s (%s)', check({ kind: 'presence' }));
-});
-
 test('at a presence station who left a question open is not taken for signed out', () => {
   const { directory: known } = play('ADA IN T1 +40 BLANK', { directory: withReports('a', {}) });
   const gate = { kind: 'presence', directory: known } as const;
   expect(conversationOf(play('ADA', gate))).toBe('asked report');
   expect(conversationOf(play('ADA BLANK ADA', gate))).toBe('asked report');
-});
-
-describe('signing in with the first work', () => {
-  test.each<Row>([
-    ['ADA T1', ['ada shift-in', 'ada work-start a'], 'ada', 'one act, two entries'],
-    ['ADA T1 T2', ['ada shift-in', 'ada work-start a', 'ada work-start b'], 'ada', 'once'],
-    ['ADA T1 BACK', ['ada shift-in', 'ada work-start a', 'void e2-1', 'void e2'], 'ada', 'undone as one'],
-  ])('%s: %j, then %s (%s)', check({ signsIn: true }));
-  test('both entries share one action', () => {
-    const actions = play('ADA T1', { signsIn: true }).effects.flatMap((effect) =>
-      effect.type === 'append' ? [effect.action] : [],
-    );
-    expect(actions).toEqual(['e2', 'e2']);
-  });
 });
 
 describe('without the server', () => {

@@ -24,7 +24,9 @@ export const HIDEABLE_ACTS = [
   'find',
   'indirect',
   'earlier',
+  'work-type',
   'note',
+  'task-papers',
   'part',
   'help',
   'lead-crew',
@@ -48,6 +50,8 @@ export type StationSettings = {
   readonly mayType: boolean;
   /** Whether somebody may be known by their worker number, typed, where typing is allowed. */
   readonly takesNumbers: boolean;
+  /** Whether people go out from here: stages of a way are offered by touch. */
+  readonly goesOut: boolean;
   /** Whether work that starts without a shift in signs in as well. */
   readonly signsIn: boolean;
   /** How far back a start may be set, in minutes. */
@@ -78,6 +82,7 @@ export const DEFAULT_STATION_SETTINGS: StationSettings = {
   machine: null,
   mayType: true,
   takesNumbers: false,
+  goesOut: false,
   signsIn: false,
   maxEarlierMinutes: 30,
   mayReopen: true,

@@ -56,10 +56,13 @@ export const LABELS: Readonly<Record<string, Code>> = {
   SETUP: codeOfAction('setup'),
   REWORK: codeOfAction('rework'),
   TRAVEL: codeOfAction('travel'),
+  WAY: codeOfAction('on-the-way'),
+  SITE: codeOfAction('on-site'),
   JOIN: codeOfAction('join'),
   CREW: codeOfAction('crew'),
   EARLIER: codeOfAction('earlier'),
   HELP: codeOfAction('help'),
+  NOTE: codeOfAction('note'),
   ENTER: codeOfAction('enter'),
   SKIP: codeOfAction('skip'),
   BACK: codeOfAction('take-back'),
@@ -146,6 +149,7 @@ const codeOf = (name: string) => LABELS[name] as Code;
 const taskBrief = (position: number, workCenter = 'Winding'): TaskBrief => ({
   workCenter,
   position,
+  description: '',
   instructions: [],
   reports: [],
   assigned: [],
@@ -192,7 +196,7 @@ export const directory: StationDirectory = {
     [target('done'), taskBrief(3)],
   ]),
   activities: new Map(),
-  jobs: new Map(),
+  jobs: new Map([['w1' as BoardOrder['id'], { quantity: 1, due: null, parts: ['Bearing', 'Slot paper'] }]]),
   people: new Map([
     [technician('ada'), brief({ crew: 'Site' })],
     [technician('bo'), brief({ crew: 'Site' })],
@@ -274,8 +278,9 @@ export function say(entry: Appended): string {
     .map((key) => words[key])
     .flatMap((value) => (value === undefined || value === null ? [] : [value]))
     .map((value) => (value === true ? 'join' : Array.isArray(value) ? value.join('+') : String(value)));
-  const figures = ['good', 'scrap', 'reason', 'value', 'text', 'what', 'kind'].flatMap((key) =>
-    words[key] === undefined || words[key] === '' ? [] : [String(words[key])],
+  const figures = ['good', 'scrap', 'reason', 'value', 'text', 'quantity', 'why', 'what', 'kind'].flatMap(
+    (key) =>
+      words[key] === undefined || words[key] === null || words[key] === '' ? [] : [String(words[key])],
   );
   return [...parts, ...figures].join(' ');
 }

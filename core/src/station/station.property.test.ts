@@ -16,7 +16,7 @@ const RUNS = 500;
 const INPUTS = 200;
 
 const people = ['ada', 'bo', 'lea', 'left'].map(technician);
-const TOUCHES: readonly Touch[] = [...ACTIONS, 'indirect', 'lead-crew', 'correction', 'note', 'find'];
+const TOUCHES: readonly Touch[] = [...ACTIONS, 'indirect', 'lead-crew', 'correction', 'find'];
 
 type Body = StationInput extends infer I
   ? I extends StationInput
@@ -77,6 +77,7 @@ const anyInput: fc.Arbitrary<Body> = fc.oneof(
     }),
   },
   { weight: 1, arbitrary: fc.record({ type: fc.constant('calibrated' as const) }) },
+  { weight: 1, arbitrary: fc.record({ type: fc.constant('stay' as const) }) },
   { weight: 1, arbitrary: fc.record({ type: fc.constant('tick' as const) }) },
 );
 const gap = fc.oneof(fc.integer({ min: 0, max: 9_000 }), fc.integer({ min: 0, max: 90_000 }));

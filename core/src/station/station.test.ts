@@ -260,6 +260,16 @@ test('a calibration leaves no half-finished conversation behind', () => {
   expect([step.state.conversation.step, step.state.said?.kind]).toEqual(['idle', 'calibrated']);
 });
 
+test('whoever reads something of theirs is not cut off; a screen on which nobody stands is', () => {
+  const { state } = play('ADA T1');
+  const now = (state.blankAt ?? 0) - 1000;
+  const stayed = converse(state, { type: 'stay', now }, context).state;
+  expect(stayed.blankAt).toBe(now + context.settings.clearAfterBadge * 1000);
+  expect(converse(stayed, { type: 'tick', now: now + 1000 }, context).state.conversation.step).toBe('person');
+  const idle = play('T1 ADA').state;
+  expect(converse(idle, { type: 'stay', now }, context).state.blankAt).toBe(idle.blankAt);
+});
+
 test('on a phone of one’s own the name is enough, and that is how one is known; nobody else’s is', () => {
   const own: StationDirectory = { ...directory, owner: technician('ada') };
   const run = play('@ada T1', { directory: own, identity: 'badge' });

@@ -30,6 +30,11 @@ export function converse(before: StationState, input: StationInput, context: Sta
   switch (input.type) {
     case 'tick':
       return { state, effects: [] };
+    case 'stay': {
+      if (state.conversation.step !== 'person') return { state, effects: [] };
+      const blankAt = input.now + context.settings.clearAfterBadge * 1000;
+      return { state: { ...state, blankAt: Math.max(state.blankAt ?? 0, blankAt) }, effects: [] };
+    }
     case 'calibrated': {
       const meta: InputMeta = { now: input.now, entryId: NO_ENTRY, source: 'scan' };
       return show(blank(state), { kind: 'calibrated' }, meta, context);
@@ -74,9 +79,8 @@ function touch(state: StationState, action: Touch, meta: InputMeta, context: Sta
       return handleIntent(state, { kind: 'indirect' }, meta, context);
     case 'correction':
       return handleIntent(state, { kind: 'request', what: 'correction' }, meta, context);
-    case 'note':
     case 'find':
-      return handleIntent(state, { kind: action }, meta, context);
+      return handleIntent(state, { kind: 'find' }, meta, context);
     case 'lead-crew':
       return conversation.step === 'person'
         ? openOwnCrew(state, conversation.person, meta, context)

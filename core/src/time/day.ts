@@ -55,3 +55,11 @@ export function weekOf(day: LocalDay): number {
   const year = new Date(thursday * MS_PER_DAY).getUTCFullYear();
   return Math.floor((thursday - Date.UTC(year, 0, 1) / MS_PER_DAY) / 7) + 1;
 }
+
+/** The same day so many months later, or earlier; where that month has no such day, its last one. */
+export function addMonths(day: LocalDay, count: number): LocalDay {
+  const date = new Date(day * MS_PER_DAY);
+  const [year, month] = [date.getUTCFullYear(), date.getUTCMonth() + count];
+  const last = new Date(Date.UTC(year, month + 1, 0)).getUTCDate();
+  return toDay(Date.UTC(year, month, Math.min(date.getUTCDate(), last)) / MS_PER_DAY);
+}

@@ -2,6 +2,7 @@ export { dated, inForceAt, withChange, withoutChange } from './dated.ts';
 export type { Dated } from './dated.ts';
 export {
   addDays,
+  addMonths,
   daysFrom,
   earliestOf,
   formatDay,

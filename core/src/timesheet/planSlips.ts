@@ -3,7 +3,7 @@ import type { Change } from '../loose-ends/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { fail, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
-import { addHours, planEdit } from '../tape/index.ts';
+import { addHours, lastOfDay, planEdit } from '../tape/index.ts';
 import type { EditErrorCode, TapeGround } from '../tape/index.ts';
 import { addDays, lengthOf, toInstant } from '../time/index.ts';
 import type { Instant, LocalDay, Seconds, Span } from '../time/index.ts';
@@ -57,8 +57,7 @@ function saidIn(
   { technician, target, day, span, good, scrap, note }: SlipRow,
   { facts: { zone }, asOf }: TapeGround,
 ): Change[] {
-  const lastOfDay = toInstant(Math.min(asOf, zone.startOf(addDays(day, 1)) - 1));
-  const about = { technician, targets: [target], at: span?.to ?? lastOfDay };
+  const about = { technician, targets: [target], at: span?.to ?? lastOfDay(zone, day, asOf) };
   return [
     ...(good + scrap > 0 ? [{ type: 'count' as const, ...about, good, scrap }] : []),
     ...(note === '' ? [] : [{ type: 'note' as const, ...about, text: note }]),

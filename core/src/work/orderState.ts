@@ -24,8 +24,12 @@ export type OrderState = (typeof ORDER_STATES)[number];
 export const isLate = (
   { due, state }: { readonly due: LocalDay | null; readonly state: OrderState },
   today: LocalDay,
-): boolean => due !== null && due < today && !DONE.includes(state);
-const DONE: readonly OrderState[] = ['lost', 'finished', 'closed'];
+): boolean => due !== null && due < today && !isOver(state);
+
+/** Whether nothing is to be done on an order any more: its work is behind it, or it was lost. */
+export const isOver = (state: OrderState): boolean => state === 'lost' || isBehind(state);
+/** Whether the work of an order is behind it. */
+export const isBehind = (state: OrderState): boolean => state === 'finished' || state === 'closed';
 
 /** Whether stations may start labor on an order in this state. */
 export const isWorkable = (state: OrderState): boolean => state === 'released';

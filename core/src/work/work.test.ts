@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { toSeconds } from '../time/seconds.ts';
 import { ORDER_STATES, checkMove } from './orderState.ts';
-import { chooseSteps, isMeantFor } from './standard.ts';
+import { chooseSteps, fitJob, isMeantFor } from './standard.ts';
 import { findChanges, mergeChanges } from './changes.ts';
 import { nextOrderNumber } from './orderNumber.ts';
 import { splitHoursOf } from './splitTask.ts';
@@ -103,3 +103,28 @@ test.each<[base: Fields, mine: Fields, theirs: Fields, conflicts: string[], only
   expect(merged.conflicts.map(({ field }) => field)).toEqual(conflicts);
   expect(merged.theirsOnly.map(({ field }) => field)).toEqual(only);
 });
+
+const FAN: StandardScope = { kind: 'unitType', name: 'Fan' };
+test.each<
+  [scopes: Record<string, StandardScope>, of: StandardScope, fits: boolean, steps: string[], why: string]
+>([
+  [{}, { kind: 'general' }, true, ['a', 'b'], 'meant for everything'],
+  [{ a: FAN, b: FAN }, FAN, true, ['a', 'b'], 'all of it meant for a fan'],
+  [{ a: { kind: 'unitType', name: 'Pump' } }, FAN, false, ['b'], 'what it requires is meant for a pump'],
+  [{ b: { kind: 'unitType', name: 'Pump' } }, FAN, true, ['a'], 'only what is optional is'],
+  [{}, { kind: 'customer', name: 'Port of Vik' }, false, ['a', 'b'], 'the job itself is another customer’s'],
+])(
+  'a job of steps meant for %j, itself for %j, fits an order of a fan: %j, with %j (%s)',
+  (scopes, scope, fits, own, _why) => {
+    const steps = [
+      { task: 'a' as StandardId, isRequired: true },
+      { task: 'b' as StandardId, isRequired: false },
+    ];
+    const fit = fitJob({ scope, steps }, (id) => scopes[id], {
+      item: '',
+      unitType: 'Fan',
+      customer: 'Aker Dairy',
+    });
+    expect([fit.fits, fit.steps.map(({ task }) => task)]).toEqual([fits, own]);
+  },
+);

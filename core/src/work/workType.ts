@@ -10,3 +10,12 @@ export type ReasonKind = (typeof REASON_KINDS)[number];
 /** The work types that an estimate covers, with `run` and `rework`, which every estimate covers. */
 export const withAlwaysIncluded = (named: readonly WorkType[]): ReadonlySet<WorkType> =>
   new Set<WorkType>([...named, 'run', 'rework']);
+
+/** What the estimate of a new order includes, until its own choice is made; of travel the shop says. */
+export const usuallyIncluded = (includesTravel: boolean): WorkType[] => [
+  'setup',
+  'run',
+  'rework',
+  'cleanup',
+  ...(includesTravel ? (['travel'] as const) : []),
+];

@@ -29,6 +29,7 @@ async function sessionView(
     currency,
     isDemo,
     makesOffers: settings.work.offers,
+    unusedFields: settings.work.unusedFields,
     hoursStyle: user.hoursStyle ?? 'h:mm',
     now: clock.now(),
   };

@@ -16,6 +16,8 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   rail: 'long',
   looseEnds: 'long',
   namedDays: 'long',
+  recurring: 'long',
+  unitHistory: 'long',
   pastWork: 'long',
   unapprovedWork: 'long',
   unapprovedOrder: 'long',

@@ -1,5 +1,5 @@
 export type { CatalogContext } from './context.ts';
 export { createFactsCache } from './facts.ts';
 export type { FactsCache, ShopFacts } from './facts.ts';
-export { orderNumberOf, titleOf, unitWords } from './names.ts';
+export { orderNumberOf, titleOf } from './names.ts';
 export { mountCatalog } from './routes.ts';

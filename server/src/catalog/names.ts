@@ -1,5 +1,4 @@
 import type { TargetId } from '@wergon/core/ledger';
-import type { Unit } from '../shop/index.ts';
 import type { ShopFacts } from './facts.ts';
 
 /** An order's number with the task's title, or an activity's title. */
@@ -14,11 +13,3 @@ export function orderNumberOf(facts: ShopFacts, target: TargetId): string | null
   const task = facts.tasks.get(target);
   return task ? (facts.orders.get(task.order)?.number ?? null) : null;
 }
-
-/** A unit as people call it: its type, maker and serial number. */
-export const unitWords = ({
-  type,
-  maker,
-  serialNumber,
-}: Pick<Unit, 'type' | 'maker' | 'serialNumber'>): string =>
-  [type, maker, serialNumber].filter(Boolean).join(', ');

@@ -1,12 +1,18 @@
 import type { ListName } from '@wergon/contract/shop';
 import { formatRate } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
-import { nextOrderNumber } from '@wergon/core/work';
+import { nextOrderNumber, usuallyIncluded } from '@wergon/core/work';
 import type { CatalogContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
 import { GradeEntity } from '../people/index.ts';
-import { CustomerEntity, ListItemEntity, ResourceEntity, UnitEntity, settingsOf } from '../shop/index.ts';
-import { unitWords } from './names.ts';
+import {
+  CustomerEntity,
+  ListItemEntity,
+  ResourceEntity,
+  UnitEntity,
+  settingsOf,
+  unitWords,
+} from '../shop/index.ts';
 
 /** What a form for an order needs to know. */
 export function mountPreparation(mount: Mount, { database, facts }: CatalogContext): void {
@@ -28,6 +34,7 @@ export function mountPreparation(mount: Mount, { database, facts }: CatalogConte
         settingsOf(shop).orderNumbers,
         [...orders.values()].map(({ number }) => number),
       ),
+      estimateIncludes: usuallyIncluded(settingsOf(shop).work.includesTravel),
       grades: grades.map(({ id, name, standardRate }) => ({
         id,
         name,

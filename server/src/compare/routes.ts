@@ -1,7 +1,7 @@
 import { marginOf } from '@wergon/core/work';
 import type { Cents } from '@wergon/core/money';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
-import type { OrderRow } from '@wergon/contract/compare';
+import type { OrderJson, OrderRow } from '@wergon/contract/compare';
 import { orderPieces, sumComparisons } from '@wergon/core/compare';
 import { formatCents, toCents, formatDecimalHours } from '@wergon/core/money';
 import { findIn, ok } from '@wergon/core/result';
@@ -11,14 +11,15 @@ import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
-import { loadSeq, loadStates, peopleOnOrder } from '../ledger/index.ts';
-import { UnitEntity } from '../shop/index.ts';
+import { loadNotesOf, loadSeq, loadStates, peopleOnOrder } from '../ledger/index.ts';
+import type { KeptNote } from '../ledger/index.ts';
+import { UnitEntity, unitWords } from '../shop/index.ts';
 import type { Unit } from '../shop/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import { unitWords } from '../catalog/index.ts';
 import { AttachmentEntity, OrderChangeEntity } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 import { mountStory } from './story.ts';
+import { mountUnit } from './unit.ts';
 import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison, writeLine } from './taskLabor.ts';
 import type { Costs, SignedOut, TaskWithLabor } from './taskLabor.ts';
 
@@ -100,6 +101,7 @@ function writeTask(facts: ShopFacts, task: Task) {
       (task.hasEstimate
         ? { runHours: formatDecimalHours(task.estimate.at(-1)?.value ?? toSeconds(0)) }
         : {})),
+    description: task.description,
     instructions: task.instructions ?? [],
     reports: task.reports ?? [],
     price: task.price == null ? null : formatCents(toCents(task.price)),
@@ -117,6 +119,18 @@ function writeTask(facts: ShopFacts, task: Task) {
     originalCost: formatCents(toCents(task.originalCost ?? task.estimatedCost)),
   };
 }
+
+const writeNote = (
+  facts: ShopFacts,
+  { entry, isForCustomer }: KeptNote,
+): OrderJson['tasks'][number]['notes'][number] => ({
+  id: entry.id,
+  day: facts.zone.dayAt(entry.at),
+  technician: entry.technician ?? null,
+  who: findIn(facts.technicians, entry.technician ?? '')?.name ?? '',
+  text: entry.text,
+  isForCustomer,
+});
 
 /** Routes of orders with what was worked on them, actual against estimate. */
 export function mountCompare(mount: Mount, context: LedgerContext): void {
@@ -150,6 +164,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
       price: order.price == null ? null : formatCents(toCents(order.price)),
       margin: margin === null ? null : formatCents(margin),
       notes: order.notes,
+      parts: order.parts ?? [],
       charge: order.charge ?? null,
       peopleOnIds: onIt.map(({ technician }) => technician),
       attachments: attachments.map(({ id, name, type, size, addedAt, addedBy }) => ({
@@ -205,6 +220,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
     return ok({ ...(await loadRows(known, page, costsFor(who))), total: found.length });
   });
 
+  mountUnit(mount, context, loadRows);
   mountStory(mount, context);
 
   mount('order', async ({ param, who }) => {
@@ -214,8 +230,12 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
     const now = clock.now();
     const own = known.tasksByOrder.get(order.id) ?? [];
     const costs = costsFor(who);
-    const { labor, seq } = await readSql(database, (sql) => ({
+    const { labor, notes, seq } = await readSql(database, (sql) => ({
       labor: loadLabor(sql, known, own, now, costs),
+      notes: loadNotesOf(
+        sql,
+        own.map(({ id }) => id),
+      ),
       seq: loadSeq(sql),
     }));
     const warnAt = warnAtOf(known, now);
@@ -234,6 +254,9 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
         peopleOn: [...peopleOn],
         signedOut: signedOut.map(writeSignedOut),
         pieces,
+        notes: notes
+          .filter(({ entry }) => entry.targets?.[0] === task.id)
+          .map((each) => writeNote(known, each)),
         lines: [...lines]
           .sort((a, b) => a.day - b.day || (a.technician < b.technician ? -1 : 1))
           .map((line) => writeLine(known, line, costs)),

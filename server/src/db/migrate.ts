@@ -9,9 +9,13 @@ import { Migration20261128Hardened } from './migrations/Migration20261128Hardene
 import { Migration20261129NamedTargets } from './migrations/Migration20261129NamedTargets.ts';
 import { Migration20261130Activities } from './migrations/Migration20261130Activities.ts';
 import { Migration20261130HoursStyle } from './migrations/Migration20261130HoursStyle.ts';
+import { Migration20261130CustomerNotes } from './migrations/Migration20261130CustomerNotes.ts';
+import { Migration20261130Descriptions } from './migrations/Migration20261130Descriptions.ts';
+import { Migration20261130Recurring } from './migrations/Migration20261130Recurring.ts';
 import { Migration20261130Roles } from './migrations/Migration20261130Roles.ts';
 import { Migration20261130Written } from './migrations/Migration20261130Written.ts';
 import { Migration20261130Offers } from './migrations/Migration20261130Offers.ts';
+import { Migration20261130Parts } from './migrations/Migration20261130Parts.ts';
 import { Migration20261130Phones } from './migrations/Migration20261130Phones.ts';
 import { Migration20261130Rules } from './migrations/Migration20261130Rules.ts';
 
@@ -31,6 +35,10 @@ const MIGRATIONS = [
   Migration20261130Activities,
   Migration20261130HoursStyle,
   Migration20261130Roles,
+  Migration20261130Descriptions,
+  Migration20261130Parts,
+  Migration20261130CustomerNotes,
+  Migration20261130Recurring,
 ];
 
 /** Brings the schema of a database up to date. */

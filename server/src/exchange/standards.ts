@@ -67,7 +67,16 @@ export const createStandards = (now: () => Instant): List<StandardRow> => ({
       if (ids.has(key(task.title))) continue;
       const old = known.get(`task ${key(task.title)}`);
       const fresh = taskBody({ ...task, grade: grades.get(key(task.grade)) ?? '' });
-      const body = { task: { ...fresh, reports: old?.body.task?.reports ?? [] } };
+      // What a file has no column for stays as it was.
+      const kept = old?.body.task;
+      const body = {
+        task: {
+          ...fresh,
+          reports: kept?.reports ?? [],
+          description: kept?.description ?? '',
+          scope: kept?.scope ?? { kind: 'general' as const },
+        },
+      };
       const id = old?.id ?? newId<StandardId>();
       ids.set(
         key(task.title),

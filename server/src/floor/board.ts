@@ -1,5 +1,5 @@
 import type { WorkOrderId } from '@wergon/core/work';
-import type { Asked } from '../ledger/index.ts';
+import type { Asked, SaidOfStart } from '../ledger/index.ts';
 import type { DeepReadonly } from '@wergon/contract/wire';
 import type { Changes } from '../http/index.ts';
 import { plannedSpan } from '@wergon/core/people';
@@ -15,7 +15,9 @@ import {
   loadChargedOn,
   loadFinished,
   loadHours,
+  loadPieces,
   loadPresence,
+  loadSaid,
   loadSeq,
   loadStates,
   loadStints,
@@ -156,6 +158,7 @@ function writeLanes(
   asked: Omit<Asked, 'from' | 'to'>,
 ): { readonly lanes: FloorJson['lanes']; readonly targets: readonly TargetId[] } {
   const span = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
+  const presently = loadPresently(sql, people);
   const stints = loadStints(sql, { ...span, ...asked });
   const [stintsOf, shiftsOf, breaksOf, hoursOf] = [
     byTechnician(stints),
@@ -176,9 +179,33 @@ function writeLanes(
       shifts: shiftsOf(id),
       breaks: breaksOf(id),
       enteredSeconds: sumSeconds(hoursOf(id)),
+      ...(presently.get(id) ?? NOTHING_SAID),
     })),
   };
 }
+
+/** The machine that somebody is on and the reason that they gave, where they gave any. */
+function loadPresently(sql: Sql, people: readonly TechnicianId[]): ReadonlyMap<TechnicianId, SaidOfStart> {
+  const states = people.length > 1 ? loadStates(sql) : undefined;
+  const begun = people.flatMap((id) => {
+    const doing = (states ? states.get(id) : findState(sql, id))?.doing;
+    return doing?.status === 'work' ? [[id, doing.entry] as const] : [];
+  });
+  const said = loadSaid(
+    sql,
+    begun.map(([, entry]) => entry),
+  );
+  return new Map(begun.flatMap(([id, entry]) => [[id, said.get(entry) ?? NOTHING_SAID] as const]));
+}
+const NOTHING_SAID: SaidOfStart = { machine: null, reason: null };
+
+const writePieces = (sql: Sql, tasks: BoardChanges['tasks']): FloorJson['taskPieces'] =>
+  [
+    ...loadPieces(
+      sql,
+      tasks.map(({ id }) => id),
+    ),
+  ].map(([task, pieces]) => ({ task, ...pieces }));
 
 /** What an order's lane is looked for by, beside what the board says of it. */
 const writeDetails = (
@@ -187,8 +214,8 @@ const writeDetails = (
   units: ReadonlyMap<string, string>,
 ): FloorJson['orderDetails'] =>
   orders.map(({ id }) => {
-    const { division = '', jobType = '', unit } = facts.orders.get(id) ?? {};
-    return { order: id, division, jobType, unit: units.get(unit ?? '') ?? '' };
+    const { division = '', jobType = '', unit, quantity = 0 } = facts.orders.get(id) ?? {};
+    return { order: id, division, jobType, unit: units.get(unit ?? '') ?? '', quantity };
   });
 
 /** The board with everybody's settled stretches of one local day. */
@@ -219,6 +246,7 @@ export function loadFloor(
       };
     }),
     orderDetails: writeDetails(facts, board.orders, units),
+    taskPieces: writePieces(sql, board.tasks),
     lanes,
   };
 }
@@ -240,6 +268,7 @@ export function loadFloorPart(
   return {
     ...board,
     orderDetails: writeDetails(facts, board.orders, units),
+    taskPieces: writePieces(sql, board.tasks),
     lanes: parts.flatMap(({ lanes }) => lanes),
   };
 }

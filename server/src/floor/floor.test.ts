@@ -43,6 +43,32 @@ test('the floor is read as it was written: lanes, open time and the accounted sh
   ]);
 });
 
+test('the machine and the reason of what runs, and the pieces of a task, stand with the floor and its changes', async () => {
+  const made = await shop.post('/api/shop/resources', {
+    kind: 'machine',
+    name: 'Lathe',
+    workCenter: 'Machining',
+  });
+  const machine = (made.body as { id: string }).id;
+  const before = await floor();
+  expect([lineOf(before, shop.ada), before.taskPieces]).toMatchObject([{ machine: null, reason: null }, []]);
+  await shop.send(
+    {
+      ...shop.scan('work-start', 90, shop.ada, [shop.strip]),
+      workType: 'rework',
+      reason: 'Out of size',
+      machine,
+    },
+    { ...shop.scan('count', 91, shop.ada, [shop.strip]), good: 3, scrap: 1 },
+  );
+  const told = { machine: 'Lathe', reason: 'Out of size' };
+  const pieces = [{ task: shop.strip, good: 3, scrap: 1 }];
+  const after = await floor();
+  expect([lineOf(after, shop.ada), after.taskPieces]).toMatchObject([told, pieces]);
+  const changes = await read<FloorJson>(`/api/floor/changes?day=2026-03-03&after=${before.seq}`);
+  expect([lineOf(changes, shop.ada), changes.taskPieces]).toMatchObject([told, pieces]);
+});
+
 test('only what was scanned of the day stands on it; hours written down stand apart', async () => {
   await shop.correct({
     id: newId(),

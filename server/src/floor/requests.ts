@@ -1,6 +1,7 @@
 import { readEnvelope, readFloorEntry } from '../ledger/index.ts';
 import type { RequestsJson } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
+import type { RequestKind } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -25,7 +26,10 @@ export function loadRequests(
   const answers = new Map(
     load(sql, 'answer', 3 * NEWEST)
       .reverse()
-      .map(({ entry: { request, at, by, text } }) => [request, { at, by, text }]),
+      .map(({ entry: { request, at, by, text, state } }) => [
+        request,
+        { at, by, text, state: state ?? null },
+      ]),
   );
   return load(sql, 'request', NEWEST).map(({ entry, envelope }) => {
     const task = entry.target === null ? undefined : facts.tasks.get(entry.target);
@@ -39,6 +43,9 @@ export function loadRequests(
       what: entry.what,
       target: task ? `${order?.number ?? ''} ${task.title}` : (activity?.title ?? null),
       text: entry.text,
+      // What was recorded before a part could be counted says nothing of it.
+      quantity: entry.quantity ?? null,
+      why: entry.why ?? '',
       station: stations.get(envelope.author.id) ?? '',
       answer: answers.get(entry.id) ?? null,
     };
@@ -46,7 +53,7 @@ export function loadRequests(
 }
 
 /** A request by its id; absent for one that was never made. */
-export function findRequest(sql: Sql, id: EntryId): { readonly technician: string } | undefined {
+export function findRequest(sql: Sql, id: EntryId): { readonly what: RequestKind } | undefined {
   const [row] = sql.all<{ body: string }>(
     `select "body" from "journal" where "id" = ? and "stream" = 'floor' and "type" = 'request'`,
     [id],
@@ -54,20 +61,26 @@ export function findRequest(sql: Sql, id: EntryId): { readonly technician: strin
   return row && readFloorEntry<'request'>(row.body);
 }
 
-/** Answers since an instant, with whom they are for, oldest first. */
+/** Answers since an instant, with whom they are for, oldest first; of each request the latest alone. */
 export function loadAnswers(sql: Sql, since: Instant) {
-  const rows = sql.all<{ body: string; technician: string }>(
-    `select a."body", r."technician" from "entry_index" i
+  const rows = sql.all<{ body: string; technician: string; asked: string }>(
+    `select a."body", asked."body" as "asked", r."technician" from "entry_index" i
      join "journal" a on a."seq" = i."seq"
      join "journal" asked on asked."id" = i."about" join "entry_index" r on r."seq" = asked."seq"
      where +i."stream" = 'floor' and +i."type" = 'answer' and i."recorded_at" >= ?
-     order by i."recorded_at" desc limit ${NEWEST}`,
+     order by i."recorded_at" desc, i."seq" desc limit ${NEWEST}`,
     [since],
   );
-  return rows
-    .map(({ body, technician }) => {
-      const { at, by, text } = readFloorEntry<'answer'>(body);
-      return { technician, at, by, text };
-    })
-    .reverse();
+  const latest = new Map<EntryId, ReturnType<typeof answerOf>>();
+  for (const row of rows) {
+    const answer = answerOf(row);
+    if (!latest.has(answer.id)) latest.set(answer.id, answer);
+  }
+  return [...latest.values()].reverse();
+}
+
+function answerOf({ body, asked, technician }: { body: string; asked: string; technician: string }) {
+  const { at, by, text, state } = readFloorEntry<'answer'>(body);
+  const { id, what, text: wanted } = readFloorEntry<'request'>(asked);
+  return { id, technician, at, by, text, part: what === 'part' ? wanted : '', state: state ?? null };
 }

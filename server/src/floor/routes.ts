@@ -60,10 +60,14 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
 
   mount('answerRequest', async ({ param, body, who }) => {
     const request = param('request');
-    if (!(await readSql(database, (sql) => findRequest(sql, request)))) return refuse('record.not_found');
+    const asked = await readSql(database, (sql) => findRequest(sql, request));
+    if (!asked) return refuse('record.not_found');
+    if (body.state !== null && asked.what !== 'part')
+      return refuse('input.invalid', [{ field: 'state', message: 'is said of a part alone' }]);
     const at = clock.now();
     const id = newId<EntryId>(body.once);
-    const answer: FloorAnswer = { id, type: 'answer', at, request, text: body.text, by: who.user.name };
+    const { text, state } = body;
+    const answer: FloorAnswer = { id, type: 'answer', at, request, text, state, by: who.user.name };
     const sent = { source: 'desk', via: [], action: id, deviceAt: at, clockOffset: 0 };
     const written = { ...answer, at: formatInstant(at) };
     const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) =>

@@ -37,6 +37,7 @@ type Ids = {
   readonly resource: ResourceId;
   readonly standard: StandardId;
   readonly request: EntryId;
+  readonly entry: EntryId;
 };
 type IdOf<Param extends string> = Param extends keyof Ids ? Ids[Param] : string;
 /** The names in a path, `order` in `/api/work/:order/unapproved`. */

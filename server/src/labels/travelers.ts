@@ -5,7 +5,7 @@ import type { WorkType } from '@wergon/core/work';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
-import { UnitEntity } from '../shop/index.ts';
+import { UnitEntity, unitWords } from '../shop/index.ts';
 import { drawRandomCode } from '../scan/index.ts';
 import { TravelerCodeEntity } from '../work/index.ts';
 import type { Task } from '../work/index.ts';
@@ -55,7 +55,7 @@ export function mountLabels(mount: Mount, { database, clock, facts, live }: Ledg
           customer: order.customer,
           quantity: order.quantity,
           due: order.dueDay ?? null,
-          unit: unit ? [unit.type, unit.maker, unit.serialNumber].filter(Boolean).join(', ') : '',
+          unit: unit ? unitWords(unit) : '',
           item: order.item,
           notes: order.notes,
           code: order.code,
@@ -66,6 +66,7 @@ export function mountLabels(mount: Mount, { database, clock, facts, live }: Ledg
             title: task.title,
             workCenter: task.workCenter,
             estimatedSeconds: task.hasEstimate ? toSeconds(inForceAt(task.estimate, now)) : null,
+            description: task.description,
             instructions: (task.instructions ?? []).map(({ text, hours = '' }) => ({ text, hours })),
             codes: [
               { workType: 'run' as const, code: codeOf(task.id, '') },

@@ -1,6 +1,7 @@
 import { readInstant } from './storedTime.ts';
 import { knownBy, letThroughBy } from './known.ts';
 import { readEnvelope, readFields, readLaborEntry } from './stored.ts';
+import type { RecordedFields } from './stored.ts';
 import type { ScanJson } from '@wergon/contract/ledger';
 import type { EntryId } from '@wergon/core/ledger';
 import { Defect, isRecord } from '@wergon/core/result';
@@ -37,8 +38,7 @@ export function loadScan(sql: Sql, id: EntryId, names: Names): ScanJson {
     at: entry && 'at' in entry ? entry.at : null,
     ...around(original.envelope, names),
     knownBy: knownBy(sql, readEnvelope(original.envelope)),
-    reason: sayValue(now['reason']) || null,
-    machine: machineOf(sql, now['machine']),
+    ...writeSaid(sql, now),
     letThroughBy: letThroughBy(sql, before['override']),
     corrections: corrections.map(({ type, body, envelope }) => {
       const { author, recordedAt } = around(envelope, names);
@@ -61,13 +61,32 @@ export function loadScan(sql: Sql, id: EntryId, names: Names): ScanJson {
   };
 }
 
+/** What was said of a start beside what it is on. */
+export type SaidOfStart = { readonly machine: string | null; readonly reason: string | null };
+
+const writeSaid = (sql: Sql, fields: RecordedFields): SaidOfStart => ({
+  reason: sayValue(fields['reason']) || null,
+  machine: machineOf(sql, fields['machine']),
+});
+
+/** The same of some entries as they count now. */
+export const loadSaid = (sql: Sql, entries: readonly EntryId[]): ReadonlyMap<EntryId, SaidOfStart> =>
+  new Map(
+    sql
+      .all<{ id: EntryId; body: string }>(
+        'select "id", "body" from "effective_entry" where "id" in (select "value" from json_each(?))',
+        [JSON.stringify(entries)],
+      )
+      .map(({ id, body }) => [id, writeSaid(sql, readFields(body))]),
+  );
+
 const around = (envelope: string, names: Names) => {
   const { author, recordedAt, source } = readEnvelope(envelope);
   return { author: names.get(author.id) ?? author.id, recordedAt: readInstant(recordedAt), source };
 };
 
 /** A machine by its name. */
-function machineOf(sql: Sql, id: unknown): string | null {
+export function machineOf(sql: Sql, id: unknown): string | null {
   if (typeof id !== 'string') return null;
   const [machine] = sql.all<{ name: string }>('select "name" from "resource" where "id" = ?', [id]);
   return machine?.name ?? id;

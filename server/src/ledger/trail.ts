@@ -14,7 +14,7 @@ import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { GENESIS } from './envelope.ts';
 import { verifyPart } from './verify.ts';
-import { loadNames, sayValue } from './scans.ts';
+import { loadNames, machineOf, sayValue } from './scans.ts';
 import type { Names } from './scans.ts';
 
 const PAGE = 100;
@@ -108,6 +108,7 @@ function writeRow(sql: Sql, facts: ShopFacts, names: Names, row: Row): TrailJson
     letThroughBy: letThroughBy(sql, body['override']),
     name: typeof technician === 'string' ? (findIn(facts.technicians, technician)?.name ?? technician) : null,
     about: sayAbout(facts, about),
+    machine: machineOf(sql, about['machine']),
     of: original
       ? { type: original.type, at: textOf(original.body, 'at') ?? textOf(original.body, 'day') }
       : null,

@@ -67,18 +67,18 @@ export function mountBadges(mount: Mount, { database, clock, setupChanged }: Con
     return found > 0 ? ok(null) : refuse('record.not_found');
   });
 
-  mount('dayEndLabel', async ({ param }) => {
+  mount('ownLabel', async ({ param, body: { action } }) => {
     const em = database.em.fork();
     const badge = await em.findOne(BadgeEntity, {
       technician: param('technician'),
       revokedAt: null,
     });
     if (!badge) return refuse('record.not_found');
-    const known = await em.findOne(PersonLabelEntity, { badge: badge.id, action: 'shift-out' });
+    const known = await em.findOne(PersonLabelEntity, { badge: badge.id, action });
     if (known) return ok({ id: badge.id, code: known.code });
     // A label that stands for a badge is as unguessable as one.
     const code = drawRandomCode('badge');
-    await em.insert(PersonLabelEntity, { code, badge: badge.id, action: 'shift-out' });
+    await em.insert(PersonLabelEntity, { code, badge: badge.id, action });
     changed();
     return ok({ id: badge.id, code });
   });

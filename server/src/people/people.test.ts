@@ -68,22 +68,22 @@ describe('badges', () => {
     expect((await bind('99A3B21F')).status).toBe(200);
   });
 
-  test('a label that ends one’s day goes with the badge that it stands for', async () => {
+  test('a label of one’s own does one thing, and goes with the badge that it stands for', async () => {
     const [badge] = (await person(shop.ada)).badges;
-    const label = (await shop.post(`/api/people/${shop.ada}/day-end-label`, {})).body as { code: string };
-    expect((await directory()).codes).toContainEqual(
-      expect.objectContaining({
-        kind: 'person-act',
-        code: badgeKey(label.code),
-        technician: shop.ada,
-        action: 'shift-out',
-      }),
-    );
-    expect((await shop.post(`/api/people/${shop.ada}/day-end-label`, {})).body).toMatchObject({
-      code: label.code,
+    const label = async (action: string) =>
+      (await shop.post(`/api/people/${shop.ada}/label`, { action })).body as { code: string };
+    const codes = [await label('shift-out'), await label('off-task')].map(({ code }) => badgeKey(code));
+    const known = (await directory()).codes.filter(({ kind }) => kind === 'person-act');
+    expect(known).toMatchObject([
+      { code: codes[0], technician: shop.ada, action: 'shift-out' },
+      { code: codes[1], technician: shop.ada, action: 'off-task' },
+    ]);
+    expect(badgeKey((await label('off-task')).code)).toBe(codes[1]);
+    expect(await shop.post(`/api/people/${shop.ada}/label`, { action: 'join' })).toMatchObject({
+      status: 422,
     });
     await shop.post(`/api/badges/${badge?.id ?? ''}/revoke`, {});
-    expect((await directory()).codes.some(({ code }) => code === badgeKey(label.code))).toBe(false);
+    expect((await directory()).codes.some(({ kind }) => kind === 'person-act')).toBe(false);
   });
 });
 

@@ -16,3 +16,4 @@ export type { Activity, Shop, StoredPolicy, Unit } from './entities.ts';
 export { mountShop } from './routes.ts';
 export { settingsOf } from './settings.ts';
 export { REVOKED, StationEntity } from './station.ts';
+export { unitWords } from './unitWords.ts';

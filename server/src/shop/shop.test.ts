@@ -57,7 +57,15 @@ test('that only who is assigned may start is the shop’s choice, off until it i
     (await shop.post('/api/shop/settings', { ...settings, work: { isAssignedOnly: true } })).status,
   ).toBe(200);
   expect([(await read()).settings.work, (await told()).isAssignedOnly]).toEqual([
-    { isAssignedOnly: true, asksWhy: ['scrap'], ownPhones: false, offers: false, writesDown: 'nobody' },
+    {
+      isAssignedOnly: true,
+      asksWhy: ['scrap'],
+      ownPhones: false,
+      offers: false,
+      writesDown: 'nobody',
+      includesTravel: false,
+      unusedFields: [],
+    },
     true,
   ]);
   // What an older page sends lacks it.
@@ -211,4 +219,13 @@ test('what a calibration taught is told to the station whose scanner it is', asy
   const scanner = { endKey: null, prefix: ']C1', suffix: '', meant: { À: '0' } };
   expect((await shop.post('/api/station/scanner', scanner, shop.station)).status).toBe(200);
   expect((await shop.get('/api/station/directory', shop.station)).body).toMatchObject({ scanner });
+});
+
+test('which fields the shop does without is told to whoever signs in', async () => {
+  const { settings } = await read();
+  const work = { ...settings.work, unusedFields: ['division', 'parts'] };
+  expect((await shop.post('/api/shop/settings', { ...settings, work })).status).toBe(200);
+  expect((await shop.get('/api/session')).body).toMatchObject({ unusedFields: ['division', 'parts'] });
+  const odd = { ...settings.work, unusedFields: ['number'] };
+  expect((await shop.post('/api/shop/settings', { ...settings, work: odd })).status).toBe(422);
 });

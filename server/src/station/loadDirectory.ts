@@ -101,6 +101,7 @@ export async function loadDetails(
         order: id,
         quantity: order?.quantity ?? 0,
         due: order?.dueDay == null ? null : toDay(order.dueDay),
+        parts: (order?.parts ?? []).map(({ name }) => name),
       };
     }),
     people: await loadPeople(em, facts, board, moves, now),
@@ -150,6 +151,7 @@ const writeBriefs = (
         task: id,
         workCenter: task.workCenter,
         position: task.position,
+        description: task.description,
         instructions: (task.instructions ?? []).map(({ text }) => text),
         // A report that was made before it could be marked may be left out.
         reports: (task.reports ?? []).map((report) => ({ ...report, maySkip: report.maySkip ?? true })),
@@ -197,7 +199,7 @@ async function loadPeople(
         plannedEnd: isOld ? plannedEnd(id, facts.zone.dayAt(since)) : null,
         messages: answers
           .filter((answer) => answer.technician === id)
-          .map(({ at, by, text }) => ({ at, by, text })),
+          .map(({ at, by, text, part, state }) => ({ at, by, text, part, state })),
       },
     ];
   });

@@ -45,6 +45,7 @@ async function blankPhone(em: EntityManager, known: ShopFacts, owner: Technician
   const isTaken = await em.findOne(StationEntity, { name: `${name} ☎` });
   const settings: Partial<StationSettings> = {
     identity: 'names',
+    goesOut: true,
     clearAfterBadge: 600,
     ...(language ? { language } : {}),
   };

@@ -6,6 +6,7 @@ import type { StationContext } from './context.ts';
 import { mountDirectory } from './directory.ts';
 import { mountEntries } from './entries.ts';
 import { mountPairing } from './pairing.ts';
+import { mountPapers } from './papers.ts';
 import { mountPhones } from './phones.ts';
 import { mountPins } from './pins.ts';
 import { mountWriteDown } from './writeDown.ts';
@@ -20,6 +21,7 @@ export function mountStation(mount: Mount, context: StationContext): void {
   mountProveSelf(mount, context);
   mountPins(mount, context);
   mountPhones(mount, context);
+  mountPapers(mount, context);
   mountWriteDown(mount, context);
   mountEntries(mount, context);
   mountBench(mount, context);

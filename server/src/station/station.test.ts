@@ -99,8 +99,43 @@ describe('requests', () => {
     expect((await ownBrief(shop.bo))?.messages).toEqual([]);
   });
 
+  test('a part is ordered, and then here: the latest answer stands at the badge, with which part it is', async () => {
+    const part = ask({ text: 'bearing 6311', quantity: 2, why: 'one is worn' });
+    await shop.send(part);
+    expect((await requests())[0]).toMatchObject({ text: 'bearing 6311', quantity: 2, why: 'one is worn' });
+    for (const state of ['ordered', 'here'])
+      await shop.post(`/api/floor/requests/${part.id}/answer`, {
+        state,
+        text: state === 'here' ? 'rack 4' : '',
+      });
+    expect((await requests())[0]?.answer).toMatchObject({ state: 'here', text: 'rack 4' });
+    const own = (await ownBrief())?.messages.filter((each) => each.part === 'bearing 6311');
+    expect(own).toMatchObject([{ part: 'bearing 6311', state: 'here', text: 'rack 4' }]);
+  });
+
+  test('a call for help is neither ordered nor refused', async () => {
+    const call = ask({ what: 'help', text: '' });
+    await shop.send(call);
+    const answer = await shop.post(`/api/floor/requests/${call.id}/answer`, { state: 'ordered' });
+    expect(answer).toMatchObject({ status: 422, body: { errors: [{ field: 'state' }] } });
+  });
+
+  test('the parts of an order are known at the station by name', async () => {
+    const parts = [{ name: 'Bearing 6311', quantity: 2 }];
+    const { id } = (await shop.post('/api/work', { ...shop.newOrder('PARTS'), parts })).body as {
+      id: string;
+    };
+    await shop.post(`/api/work/${id}/state`, { state: 'released' });
+    expect((await shop.get(`/api/work/${id}`)).body).toMatchObject({ order: { parts } });
+    const { jobs } = (await shop.get('/api/station/directory', shop.station)).body as {
+      jobs: { order: string; parts: string[] }[];
+    };
+    expect(jobs.find(({ order }) => order === id)?.parts).toEqual(['Bearing 6311']);
+  });
+
   test.each([
     [{ technician: 'nobody' }, 'technician'],
+    [{ quantity: 0 }, 'entry.quantity'],
     [{ target: 'nothing' }, 'target'],
     [{ what: 'coffee' }, 'entry.what'],
     [{ text: 'x'.repeat(501) }, 'entry.text'],

@@ -14,7 +14,14 @@ import type { Call, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, loadPersonTimeline, loadNames, loadScan, loadHours } from '../ledger/index.ts';
+import {
+  findClosedUntil,
+  loadPersonTimeline,
+  loadNames,
+  loadScan,
+  loadHours,
+  loadNotesOn,
+} from '../ledger/index.ts';
 import { loadPlans } from '../people/index.ts';
 import type { Plans } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -168,6 +175,12 @@ function loadPersonDay(
         entry: loadScan(sql, id, names),
       })),
     ),
+    notes: loadNotesOn(sql, technician, day).map(({ entry, isForCustomer }) => {
+      const target = entry.targets?.[0] ?? null;
+      const { author } = loadScan(sql, entry.id, names);
+      const title = target === null ? '' : titleOf(facts, target);
+      return { id: entry.id, at: entry.at, target, title, text: entry.text, isForCustomer, by: author };
+    }),
     gapSeconds: inForceAt(facts.policy, now).gapMinutes * 60,
     attendedSeconds: own?.attendedSeconds ?? 0,
     chargedSeconds: own?.chargedSeconds ?? 0,

@@ -50,6 +50,15 @@ test('into an order that is known it is its last task; one that nobody knows is 
   ]);
 });
 
+test('a copy of an order with such a task has a task like any other: nothing of it waits', async () => {
+  await allow('everybody');
+  await written({ order: '1001', words: 'Repaint', once: 'c'.repeat(32) });
+  const copy = await shop.post(`/api/work/${shop.order}/duplicate`, { number: 'COPY' });
+  expect(copy.status).toBe(200);
+  expect((await secondsOf((copy.body as { id: string }).id)).map(([title]) => title)).toContain('Repaint');
+  expect(await waiting()).toHaveLength(1);
+});
+
 test('tied to its task all its time goes along, seen before, and it is gone; undone it waits again', async () => {
   await allow('everybody');
   const task = await written();

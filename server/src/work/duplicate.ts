@@ -58,6 +58,10 @@ async function duplicate(
       estimatedCost: estimateCost(seconds, standardRate),
       originalCost: null,
       isAccepted: true,
+      // Whoever copies an order means its tasks: none of the copy was written down at a station.
+      written: null,
+      writtenState: null,
+      writtenBy: null,
     });
   }
   await keepChanges(em, id, changer, [

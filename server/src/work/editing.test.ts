@@ -345,6 +345,11 @@ describe('standards', () => {
       field,
       message: 'this standard is not meant for such an order',
     });
+    const single = await made('/api/standards/tasks', {
+      task: { ...task('Balance a crane', '1'), scope: { kind: 'customer', name: 'Port of Vik' } },
+    });
+    expect(await told(order(null, { customer: 'Port of Vik' }, single))).toBe('made');
+    expect(await told(order(null, {}, single))).toMatchObject({ message: /not meant for such an order/ });
     expect(await told(order('none'))).toEqual({ field, message: 'no such standard' });
     expect(await told(order(step))).toEqual({ field, message: 'no such standard' });
     expect(await told(order(general, {}, general))).toEqual({ field, message: 'no such standard' });

@@ -29,6 +29,7 @@ export const OrderEntity = defineEntity({
     /** In cents. */
     price: p.integer().$type<Cents>().nullable(),
     notes: p.text().default(''),
+    parts: p.json<{ readonly name: string; readonly quantity: number }[]>().nullable(),
     charge: p.json<Charge>().nullable(),
     /** Goes up whenever something that stands on its papers changes. */
     version: p.integer().default(1),
@@ -61,6 +62,7 @@ export const TaskEntity = defineEntity({
     /** What the first estimate came to; absent where there has been no other. */
     originalCost: p.integer().$type<Cents>().nullable(),
     hours: p.json<HoursText>().nullable(),
+    description: p.text().default(''),
     instructions: p.json<TaskRow['instructions']>().nullable(),
     reports: p.json<TaskRow['reports']>().nullable(),
     price: p.integer().$type<Cents>().nullable(),

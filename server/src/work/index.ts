@@ -16,3 +16,4 @@ export type { Changer } from './changes.ts';
 export { addOrder, addWrittenTask, newOrderRows } from './orders.ts';
 export { mountWork } from './routes.ts';
 export { jobBody, saveStandard, taskBody } from './standards.ts';
+export { RecurrenceEntity, UnitReadingEntity } from './recurringEntities.ts';

@@ -115,6 +115,7 @@ function mountAsking(mount: Mount, context: Context): void {
         item: '',
         unit: null,
         price: null,
+        parts: [],
         notes: '',
         charge: null,
         estimateIncludes: ['setup' as const],

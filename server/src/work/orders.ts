@@ -46,6 +46,7 @@ const orderColumns = (order: NewOrder) => ({
   unit: order.unit,
   price: priceInCents(order.price),
   notes: order.notes,
+  parts: order.parts,
   charge: writeCharge(order.charge),
 });
 
@@ -56,6 +57,7 @@ const taskColumns = (task: TaskFields, position: number) => ({
   grade: task.grade,
   hasEstimate: HOURS.some((field) => task[field] !== undefined),
   hours: hoursOf(task),
+  description: task.description,
   instructions: writeInstructions(task.instructions),
   reports: task.reports,
   price: priceInCents(task.price),
@@ -215,6 +217,7 @@ export function orderInWords(
     Unit: order.unit == null ? '' : names.unit(order.unit),
     Price: order.price == null ? '' : formatCents(order.price),
     Notes: order.notes,
+    Parts: (order.parts ?? []).map(({ name, quantity }) => `${quantity} × ${name}`).join(', '),
     'Estimate includes': [...order.includes].sort().join(', '),
     Tasks: tasks.map(({ title }) => title).join(', '),
   };
@@ -229,6 +232,7 @@ export function orderInWords(
         field.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`),
         hours,
       );
+    say('description', task.description);
     say('instructions', (task.instructions ?? []).map(({ text }) => text).join('; '));
     say('optional', task.isOptional ? 'yes' : '');
     say('assigned', (task.assigned ?? []).map(({ id }) => id).join(', '));

@@ -28,8 +28,9 @@ export async function findOriginProblems(
     if (step?.kind !== 'task' || (job !== null && whole?.kind !== 'job'))
       return [{ field, message: 'no such standard' }];
     if (step.isOff || whole?.isOff) return [{ field, message: 'this standard is switched off' }];
-    return whole?.body.job && !isMeantFor(whole.body.job.scope, subject)
-      ? [{ field, message: 'this standard is not meant for such an order' }]
-      : [];
+    const scopes = [step.body.task?.scope, whole?.body.job?.scope];
+    return scopes.every((scope) => isMeantFor(scope, subject))
+      ? []
+      : [{ field, message: 'this standard is not meant for such an order' }];
   });
 }

@@ -11,7 +11,7 @@ import { ok } from '@wergon/core/result';
 import { toInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import { findChanges } from '@wergon/core/work';
-import type { InWords, StandardId } from '@wergon/core/work';
+import type { InWords, StandardId, StandardScope } from '@wergon/core/work';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { GradeEntity } from '../people/index.ts';
@@ -176,21 +176,26 @@ export function mountStandards(mount: Mount, { database, clock, live }: Context)
   });
 }
 
+const scopeInWords = (scope: StandardScope = { kind: 'general' }): string =>
+  scope.kind === 'general' ? 'everything' : `${scope.kind} ${scope.name}`;
+
 function standardInWords({ task, job }: Body, titleOf: (task: string) => string): InWords {
   if (job)
     return {
       Title: job.title,
-      For: job.scope.kind === 'general' ? 'everything' : `${job.scope.kind} ${job.scope.name ?? ''}`,
+      For: scopeInWords(job.scope),
       Tasks: job.steps
         .map(({ task: id, isRequired }) => `${titleOf(id)}${isRequired ? '' : ' (optional)'}`)
         .join(', '),
     };
   return {
     Title: task?.title ?? '',
+    For: scopeInWords(task?.scope),
     'Work center': task?.workCenter ?? '',
     'Setup hours': task?.setupHours ?? '',
     'Run hours': task?.runHours ?? '',
     'Run hours per piece': task?.runHoursPerPiece ?? '',
+    Description: task?.description ?? '',
     Instructions: task?.instructions.map(({ text }) => text).join('; ') ?? '',
     Reports: task?.reports.map(({ when, kind, label }) => `${kind} ${label} at ${when}`).join('; ') ?? '',
     'Fixed price': task?.price ?? '',

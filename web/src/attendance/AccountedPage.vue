@@ -38,17 +38,13 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
 <template>
   <DeskFrame
     v-model:search="search"
+    :lead="t('attendance.accountedAttendedTimeThatLies')"
     :title="t('common.to', { day: sayMonthDay(firstDay), day2: sayMonthDay(lastDay) })"
     :step="t('kit.stepWeek')"
     :today="t('kit.toNow')"
     :search-label="t('kit.findPersonDepartment')"
     v-on="steps"
   >
-    <template #ruler>
-      <p class="lead">
-        {{ t('attendance.accountedAttendedTimeThatLies') }}
-      </p>
-    </template>
     <ReconcileTabs />
     <QueryState
       v-if="!query.data.value"
@@ -151,11 +147,6 @@ const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
 </template>
 
 <style scoped>
-.lead {
-  margin: 0;
-  padding: 14px;
-  max-width: 900px;
-}
 .unapproved {
   margin-left: auto;
   color: var(--ink-2);

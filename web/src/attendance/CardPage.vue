@@ -76,6 +76,7 @@ const print = () => window.print();
 <template>
   <DeskFrame
     v-model:search="search"
+    :lead="t('attendance.aNightShiftCountsOnTheDayItBegan')"
     :title="t('common.to', { day: sayMonthDay(firstDay), day2: sayMonthDay(lastDay) })"
     :step="length === WEEK ? t('kit.stepWeek') : t('common.days', { n: length })"
     :today="t('kit.toNow')"
@@ -84,9 +85,6 @@ const print = () => window.print();
     @on="step(length)"
     @today="go(mondayOf(today), addDays(mondayOf(today), WEEK - 1))"
   >
-    <template #ruler>
-      <p class="lead">{{ t('attendance.aNightShiftCountsOnTheDayItBegan') }}</p>
-    </template>
     <ReconcileTabs />
     <FoundPeople :people="people" :search="search" @pick="pick($event)" />
     <div class="whom">
@@ -131,10 +129,6 @@ const print = () => window.print();
 </template>
 
 <style scoped>
-.lead {
-  margin: 0;
-  padding: 14px;
-}
 .list-head span {
   margin-left: 14px;
 }

@@ -69,17 +69,13 @@ const columns = computed((): readonly Column<(typeof people.value)[number]>[] =>
 <template>
   <DeskFrame
     v-model:search="search"
+    :lead="t('attendance.darkOnJobsGreyIndirectTheNotch')"
     :title="t('common.to', { day: sayMonthDay(firstDay), day2: sayMonthDay(lastDay) })"
     :step="t('kit.stepWeek')"
     :today="t('kit.toNow')"
     :search-label="t('kit.findPersonDepartment')"
     v-on="steps"
   >
-    <template #ruler>
-      <p class="lead">
-        {{ t('attendance.darkOnJobsGreyIndirectTheNotch') }}
-      </p>
-    </template>
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -149,7 +145,6 @@ const columns = computed((): readonly Column<(typeof people.value)[number]>[] =>
 </template>
 
 <style scoped>
-.lead,
 .none {
   margin: 0;
   padding: 12px 16px;

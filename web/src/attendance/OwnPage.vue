@@ -34,14 +34,12 @@ async function confirm(): Promise<void> {
 
 <template>
   <DeskFrame
+    :lead="t('attendance.aNightShiftCountsOnTheDayItBegan')"
     :title="t('common.to', { day: sayMonthDay(firstDay), day2: sayMonthDay(lastDay) })"
     :step="t('kit.stepWeek')"
     :today="t('kit.toNow')"
     v-on="steps"
   >
-    <template #ruler>
-      <p class="lead">{{ t('attendance.aNightShiftCountsOnTheDayItBegan') }}</p>
-    </template>
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -69,10 +67,6 @@ async function confirm(): Promise<void> {
 </template>
 
 <style scoped>
-.lead {
-  margin: 0;
-  padding: 14px;
-}
 h1 {
   display: flex;
   gap: 24px;

@@ -5,7 +5,6 @@ import { computed, ref } from 'vue';
 import type { ShopJson } from '@wergon/contract/shop';
 import { callRoute, useDesk, useAct } from '../kit/index.ts';
 import { FormField, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
-import { sayState, usePastWork } from '../work/index.ts';
 import CustomerSection from './CustomerSection.vue';
 import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
@@ -13,11 +12,6 @@ import { t } from '../words/index.ts';
 type Unit = ShopJson['units'][number];
 const desk = useDesk();
 const query = useQuery({ queryKey: ['shop'], queryFn: () => callRoute('shop') });
-const work = useQuery({
-  queryKey: ['work'],
-  queryFn: () => callRoute('work'),
-  enabled: computed(() => desk.may('work.see')),
-});
 const { act, problem, isBusy } = useAct();
 const EMPTY: Unit = {
   id: '',
@@ -29,7 +23,6 @@ const EMPTY: Unit = {
   orderCount: 0,
 };
 const edited = ref<Unit | null>(null);
-const opened = ref<string | null>(null);
 const search = ref('');
 
 const units = computed(() => {
@@ -38,17 +31,6 @@ const units = computed(() => {
     Object.values(unit).join(' ').toLowerCase().includes(words),
   );
 });
-const past = usePastWork(
-  computed(() => ({
-    isAsked: opened.value !== null && desk.may('work.see'),
-    ...(opened.value === null ? {} : { unit: opened.value }),
-  })),
-);
-/** The orders of the unit that is open, those whose work is behind them last. */
-const openedOrders = computed(() => [
-  ...(work.data.value?.orders ?? []).filter(({ unit }) => unit === opened.value),
-  ...past.orders.value.filter(({ unit }) => unit === opened.value),
-]);
 const FIELDS = [
   { field: 'type', label: t('catalog.type') },
   { field: 'maker', label: t('catalog.maker') },
@@ -69,12 +51,12 @@ async function save(): Promise<void> {
   if (done) edited.value = null;
 }
 const columns = computed((): readonly Column<Unit>[] => [
-  { id: 'type', title: t('catalog.type'), value: (unit) => unit.type },
+  { id: 'type', title: t('catalog.type') },
   { id: 'maker', title: t('catalog.maker'), value: (unit) => unit.maker },
   { id: 'serialNumber', title: t('catalog.serialNumber'), class: 'mono', value: (unit) => unit.serialNumber },
   { id: 'owner', title: t('catalog.owner'), value: (unit) => unit.owner },
   { id: 'nameplate', title: t('catalog.nameplate'), value: (unit) => unit.nameplate },
-  { id: 'orders', title: t('common.orders') },
+  { id: 'orders', title: t('common.orders'), class: 'number figure', value: (unit) => unit.orderCount || '' },
   { id: 'acts', class: 'acts-cell' },
 ]);
 </script>
@@ -135,32 +117,17 @@ const columns = computed((): readonly Column<Unit>[] => [
         :rows="units"
         :columns="columns"
         :row-key="(unit) => unit.id"
-        :is-expanded="(unit) => opened === unit.id"
         is-sortable
-        ><template #orders="{ row: unit }"
-          ><BButton
-            v-if="unit.orderCount > 0"
-            variant="quiet"
-            size="sm"
-            :aria-expanded="opened === unit.id"
-            @click="opened = opened === unit.id ? null : unit.id"
-          >
-            <span class="mono">{{ unit.orderCount }}</span>
-          </BButton>
-          <span v-else class="quiet">{{ t('common.none') }}</span></template
+        ><template #type="{ row: unit }"
+          ><RouterLink v-if="desk.may('work.see')" :to="{ name: 'unit', params: { unit: unit.id } }">{{
+            unit.type
+          }}</RouterLink>
+          <template v-else>{{ unit.type }}</template></template
         >
         <template #acts="{ row: unit }"
           ><BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="edited = { ...unit }">
             {{ t('common.change') }}
           </BButton></template
-        ><template #expanded
-          ><ul class="orders">
-            <li v-for="order in openedOrders" :key="order.id">
-              <RouterLink :to="{ name: 'order', params: { order: order.id } }"
-                ><span class="mono">{{ order.number }}</span> {{ order.title }}</RouterLink
-              >, {{ sayState(order.state) }}
-            </li>
-          </ul></template
         ></DataTable
       >
       <p v-else class="quiet">
@@ -170,9 +137,3 @@ const columns = computed((): readonly Column<Unit>[] => [
     </template>
   </ShopLayout>
 </template>
-
-<style scoped>
-.orders {
-  margin: 0;
-}
-</style>

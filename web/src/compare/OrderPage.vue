@@ -95,7 +95,12 @@ const balance = computed(
           <p>
             {{ order.customer }} · {{ t('compare.pieces', { n: order.quantity }) }}
             <template v-if="order.due"> · {{ t('compare.due', { day: sayDate(order.due) }) }}</template>
-            <template v-if="order.unitWords"> · {{ order.unitWords }}</template>
+            <template v-if="order.unit">
+              ·
+              <RouterLink :to="{ name: 'unit', params: { unit: order.unit } }">{{
+                order.unitWords
+              }}</RouterLink></template
+            >
             <template v-if="order.item"> · {{ order.item }}</template>
             <template v-if="order.division"> · {{ order.division }}</template>
             <template v-if="order.jobType"> · {{ order.jobType }}</template> ·

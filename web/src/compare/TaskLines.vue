@@ -10,7 +10,7 @@ import { sayBalance, sayNumber, sayPieces, yardstickWords } from './figures.ts';
 import HoursFigure from './HoursFigure.vue';
 import LineScans from './LineScans.vue';
 import SignedOutWords from './SignedOutWords.vue';
-import { PlainButton, DataTable } from '../kit/parts/index.ts';
+import { LongText, PlainButton, DataTable } from '../kit/parts/index.ts';
 import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
@@ -147,6 +147,7 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
     <div class="beside">
       <p v-if="task.pieces" class="none">{{ piecesWords }}</p>
       <p v-if="task.costCode" class="none">{{ t('compare.costCodeOf', { code: task.costCode }) }}</p>
+      <p v-if="task.description" class="description">{{ task.description }}</p>
       <ol v-if="task.instructions.length > 0">
         <li v-for="(each, i) in task.instructions" :key="i">
           {{ each.text
@@ -179,6 +180,18 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
       </BButton>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
     </div>
+    <section v-if="task.notes.length > 0" class="notes" :aria-label="t('compare.notes')">
+      <p v-for="note in task.notes" :key="note.id" class="none">
+        <RouterLink
+          v-if="note.technician && desk.may('reconcile.see')"
+          :to="linkToDay(note.technician, note.day)"
+          >{{ sayDate(note.day) }}</RouterLink
+        >
+        <template v-else>{{ sayDate(note.day) }}</template>
+        {{ note.who }}: <LongText :text="note.text" />
+        <b v-if="note.isForCustomer">{{ t('compare.forTheCustomer') }}</b>
+      </p>
+    </section>
     <p v-if="task.lines.length > 0" class="none">
       {{ t('compare.taskCode') }} <span class="mono">{{ task.code }}</span>
     </p>

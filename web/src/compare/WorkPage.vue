@@ -11,7 +11,7 @@ import DueRuler from './DueRuler.vue';
 import { FILTERS, ORDERS, overHours } from './figures.ts';
 import type { Filter } from './figures.ts';
 import OrderRowLine from './OrderRowLine.vue';
-import { EstimatesLine, usePastWork } from '../work/index.ts';
+import { EstimatesLine, RecurringLine, usePastWork } from '../work/index.ts';
 import ScaleHead from './ScaleHead.vue';
 import { sayTerm, t } from '../words/index.ts';
 
@@ -165,6 +165,7 @@ const sums = computed(() => {
         >
         <div class="choices">
           <EstimatesLine />
+          <RecurringLine />
           <label class="visually-hidden" for="state-filter">{{ t('compare.whichOrders') }}</label>
           <BFormSelect id="state-filter" v-model="filter">
             <option v-for="[key, { word }] in filters" :key="key" :value="key">{{ word }}</option>

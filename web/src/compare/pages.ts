@@ -3,6 +3,7 @@ import type { RouteRecordRaw } from 'vue-router';
 /** The room's own pages, each fetched when somebody opens it. */
 export const comparePages: RouteRecordRaw[] = [
   { path: '/work', name: 'work', component: () => import('./WorkPage.vue') },
+  { path: '/work/unit/:unit', name: 'unit', component: () => import('./UnitPage.vue') },
   { path: '/work/:order', name: 'order', component: () => import('./OrderPage.vue') },
   { path: '/work/:order/story', name: 'story', component: () => import('./StoryPage.vue') },
   { path: '/floor/story/:day?', name: 'day-story', component: () => import('./StoryPage.vue') },

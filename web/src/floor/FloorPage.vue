@@ -11,6 +11,7 @@ import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import BlockScans from './BlockScans.vue';
 import DayRuler from './DayRuler.vue';
 import FloorCounts from './FloorCounts.vue';
+import { floorMore } from './floorMore.ts';
 import { isDrawn, isShown, rowsOf, wordsIn } from './floorRows.ts';
 import type { FloorRow, Grouping, Opened, Shown, WorkBlock } from './floorRows.ts';
 import LatestLine from './LatestLine.vue';
@@ -38,9 +39,7 @@ const opened = ref<Opened | null>(null);
 const people = computed(
   () => new Map((query.data.value?.people ?? []).map((person) => [person.technician, person])),
 );
-const units = computed(
-  () => new Map((query.data.value?.orderDetails ?? []).map(({ order, unit }) => [order, unit])),
-);
+const more = computed(() => floorMore(query.data.value));
 const isIn = (lane: Lane, wanted: Shown) =>
   isShown(lane, wanted, people.value.get(lane.technician.id), now.value);
 const isAway = (lane: Lane) => isIn(lane, 'not here');
@@ -62,7 +61,7 @@ const listed = computed(() => {
     (lane) =>
       !lane.technician.hasLeft &&
       isAmong(lane, shown.value) &&
-      (words === '' || (board.value && wordsIn(board.value, lane, units.value).includes(words))),
+      (words === '' || (board.value && wordsIn(board.value, lane, more.value.unit).includes(words))),
   );
 });
 const rows = computed(() =>
@@ -78,7 +77,7 @@ const rows = computed(() =>
 const unitOf = (block: WorkBlock): string => {
   const [first] = block.running;
   const known = first && board.value?.targets.get(first.target);
-  return known?.kind === 'task' ? (units.value.get(known.order) ?? '') : '';
+  return known?.kind === 'task' ? more.value.unit(known.order) : '';
 };
 function open(technician: string, from: Instant): void {
   const isSame = opened.value?.technician === technician && opened.value.from === from;
@@ -210,7 +209,7 @@ const tints = computed(() =>
             :now="now"
             :is-today="isToday"
             :width="width"
-            :units="units"
+            :more="more"
             :day="day"
             :person="people.get(row.lane.technician.id)"
             :opened="opened?.technician === row.lane.technician.id ? opened.from : null"

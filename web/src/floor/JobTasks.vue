@@ -3,11 +3,12 @@ import { isPastEstimate } from '@wergon/core/compare';
 import type { Job, JobTask } from '@wergon/core/floor';
 import { toSeconds } from '@wergon/core/time';
 import { Yardstick } from '../compare/index.ts';
+import type { FloorMore } from './floorMore.ts';
 import { useDesk } from '../kit/index.ts';
 import { sayList, t } from '../words/index.ts';
 
 /** One job with all its tasks in their order: what each has used of its estimate, and who is on it. */
-defineProps<{ job: Job; isFar?: boolean }>();
+defineProps<{ job: Job; isFar?: boolean; more: FloorMore }>();
 const desk = useDesk();
 
 function sayLeft({ comparison, task }: JobTask): string {
@@ -58,6 +59,7 @@ const isOver = ({ overSeconds }: { readonly overSeconds: number | null }) => isP
         <span class="figure left" :class="{ attention: isOver(each.comparison) || each.comparison.isLow }">{{
           sayLeft(each)
         }}</span>
+        <span v-if="more.pieces(each.task)" class="on figure">{{ more.pieces(each.task) }}</span>
         <span v-if="each.on.length > 0" class="on">{{ sayList(each.on) }}</span>
       </li>
     </ol>

@@ -6,6 +6,7 @@ import { jobsOnBoard } from '@wergon/core/floor';
 import type { Job } from '@wergon/core/floor';
 import { useDesk } from '../kit/index.ts';
 import { DeskFrame, QueryState } from '../kit/parts/index.ts';
+import { floorMore } from './floorMore.ts';
 import JobTasks from './JobTasks.vue';
 import { useFloor } from './useFloor.ts';
 import { t } from '../words/index.ts';
@@ -22,6 +23,8 @@ const most = ref(FIRST);
 const details = computed(
   () => new Map((query.data.value?.orderDetails ?? []).map((each) => [each.order, each])),
 );
+/** What stands on no board. */
+const told = computed(() => floorMore(query.data.value));
 const all = computed(() => (board.value ? jobsOnBoard(board.value, now.value) : []));
 const partOf = ({ order }: Job, field: keyof typeof narrow): string =>
   field === 'customer' ? order.customer : (details.value.get(order.id)?.[field] ?? '');
@@ -54,12 +57,10 @@ function showAll(): void {
 <template>
   <DeskFrame
     v-model:search="search"
+    :lead="t('floor.jobsAndTasksLead')"
     :title="t('floor.jobsAndTasks')"
     :search-label="t('kit.findOrderCustomerPerson')"
   >
-    <template #ruler>
-      <p class="lead">{{ t('floor.jobsAndTasksLead') }}</p>
-    </template>
     <QueryState
       v-if="!board"
       :is-pending="query.isPending.value"
@@ -98,7 +99,7 @@ function showAll(): void {
       </p>
       <ul :aria-label="t('floor.jobsAndTasks')">
         <li v-for="job in drawn" :key="job.order.id">
-          <JobTasks :job="job" />
+          <JobTasks :job="job" :more="told" />
         </li>
       </ul>
       <p v-if="drawn.length < found.length" class="none">
@@ -109,7 +110,6 @@ function showAll(): void {
 </template>
 
 <style scoped>
-.lead,
 .none {
   margin: 0;
   padding: 12px 16px;

@@ -6,6 +6,7 @@ import type { Instant } from '@wergon/core/time';
 import type { FloorJson } from '@wergon/contract/floor';
 import { Yardstick } from '../compare/index.ts';
 import { sayClock, useDesk } from '../kit/index.ts';
+import type { FloorMore } from './floorMore.ts';
 import { sayOut } from './laneWords.ts';
 import { t } from '../words/index.ts';
 
@@ -15,8 +16,7 @@ const props = defineProps<{
   board: Board;
   now: Instant;
   isToday: boolean;
-  /** What the current order's work is done on, by order. */
-  units: ReadonlyMap<string, string>;
+  more: FloorMore;
   /** What was planned of this person that day. */
   person: FloorJson['people'][number] | undefined;
 }>();
@@ -65,12 +65,17 @@ const words = computed((): string => {
       return sayOut(props.lane, props.person, props.now, clock);
   }
 });
-/** For whom, on what, and what was written down beside the scans. */
+/** For whom, on what, at which machine and why, how many pieces, and what was written down beside the scans. */
 const about = computed((): string => {
-  const order = current.value?.kind === 'task' && props.lane.presently === 'work' && current.value.order;
-  const { enteredSeconds } = props.lane;
+  const standing = current.value;
+  const task = standing?.kind === 'task' && props.lane.presently === 'work' ? standing : undefined;
+  const { enteredSeconds, technician } = props.lane;
+  const isOn = props.isToday && running.value.length > 0;
   return [
-    ...(order && props.isToday ? [order.customer, props.units.get(order.id) ?? ''] : []),
+    ...(isOn ? [props.more.doing(technician.id)] : []),
+    ...(task?.order && props.isToday
+      ? [props.more.pieces(task.task), task.order.customer, props.more.unit(task.order.id)]
+      : []),
     enteredSeconds > 0 ? t('floor.writtenDown', { hours: desk.hours(enteredSeconds) }) : '',
   ]
     .filter((part) => part !== '')

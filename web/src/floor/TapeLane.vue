@@ -4,6 +4,7 @@ import type { Block, Board, Lane } from '@wergon/core/floor';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { FloorJson } from '@wergon/contract/floor';
 import { sayClock, useDesk, linkToDay } from '../kit/index.ts';
+import type { FloorMore } from './floorMore.ts';
 import { fittingLabel, tintOf } from './jobLook.ts';
 import LaneNow from './LaneNow.vue';
 import type { TapeScale } from './tapeScale.ts';
@@ -22,8 +23,7 @@ const props = defineProps<{
   width: number;
   /** The stint whose scans are open. */
   opened: Instant | null;
-  /** What the current order's work is done on, by order. */
-  units: ReadonlyMap<string, string>;
+  more: FloorMore;
   /** What was planned of this person that day. */
   person: FloorJson['people'][number] | undefined;
 }>();
@@ -152,7 +152,7 @@ const needsSomebody = computed(() => props.isToday && props.lane.presently === '
       :board="board"
       :now="now"
       :is-today="isToday"
-      :units="units"
+      :more="more"
       :person="person"
     />
   </div>

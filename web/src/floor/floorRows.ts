@@ -46,14 +46,14 @@ export function isShown(lane: Lane, shown: Shown, person: Person | undefined, no
 }
 
 /** What is said on a lane, for the search: name, orders, customers, tasks and activities. */
-export function wordsIn(board: Board, lane: Lane, units: ReadonlyMap<string, string>): string {
+export function wordsIn(board: Board, lane: Lane, unitOf: (order: string) => string): string {
   const names = lane.blocks.flatMap((block) =>
     block.kind !== 'work'
       ? []
       : block.running.map(({ target }) => {
           const known = board.targets.get(target);
           const order = known?.kind === 'task' ? board.orders.get(known.order) : undefined;
-          return `${known?.title ?? ''} ${order?.number ?? ''} ${order?.customer ?? ''} ${units.get(order?.id ?? '') ?? ''}`;
+          return `${known?.title ?? ''} ${order?.number ?? ''} ${order?.customer ?? ''} ${order ? unitOf(order.id) : ''}`;
         }),
   );
   return `${lane.technician.name} ${names.join(' ')}`.toLowerCase();

@@ -65,7 +65,7 @@ const laneOf = (presently: Presently, targets: readonly string[], more: object =
     ...more,
   }) as unknown as Lane;
 
-function open(lane: Lane, { used = 0, warnAt = 80, isToday = true } = {}) {
+function open(lane: Lane, { used = 0, warnAt = 80, isToday = true, made = '', doing = '' } = {}) {
   signIn();
   const page = mount(LaneNow, {
     props: {
@@ -73,7 +73,7 @@ function open(lane: Lane, { used = 0, warnAt = 80, isToday = true } = {}) {
       board: boardOf(used, warnAt),
       now: NOW,
       isToday,
-      units: new Map([['o1', 'Pump motor']]),
+      more: { unit: () => 'Pump motor', pieces: () => made, doing: () => doing },
       person: undefined,
       pointed: null,
     },
@@ -129,4 +129,12 @@ test('who signed out and runs on is said so, and so is what was written down', (
   const { page, text } = open(lane);
   expect(page.get('.signed-out').text()).toContain('signed out');
   expect(text()).toContain('1:00');
+});
+
+test('the machine, the reason and the pieces stand with it, today alone', () => {
+  const more = { made: '12 of 24 pieces', doing: 'Long lathe, Tool broken' };
+  const said = 'Long lathe, Tool broken · 12 of 24 pieces · Aker · Pump motor';
+  expect(open(laneOf('work', ['t1']), more).text()).toContain(said);
+  expect(open(laneOf('indirect', ['clean']), more).text()).toContain('Long lathe, Tool broken');
+  expect(open(laneOf('work', ['t1']), { ...more, isToday: false }).text()).not.toContain('Long lathe');
 });

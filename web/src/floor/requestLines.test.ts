@@ -20,6 +20,8 @@ const request = (id: string, more: object = {}) => ({
   what: 'part',
   target: '1001 Strip',
   text: 'bearing 6204',
+  quantity: null,
+  why: '',
   station: 'Winding 1',
   answer: null,
   ...more,
@@ -45,7 +47,7 @@ async function open(requests: object[], mayAnswer = true, out: string[] = []) {
 test('what is answered, or older than a day, is not shown; nothing at all where nobody asks', async () => {
   const page = await open([
     request('r1'),
-    request('r2', { answer: 'on my way' }),
+    request('r2', { answer: { by: 'Sol', at: toInstant(NOW), text: 'on my way', state: null } }),
     request('r3', { at: toInstant(NOW - 86_401) }),
   ]);
   expect(page.findAll('form')).toHaveLength(1);
@@ -64,7 +66,7 @@ test('whoever may not answer sees what is asked, without a field', async () => {
 });
 
 test('a reply goes without the space around it; blanks alone are none', async () => {
-  const page = await open([request('r1')]);
+  const page = await open([request('r1', { what: 'help' })]);
   await page.get('input').setValue('   ');
   expect(page.get('button').attributes('disabled')).toBeDefined();
   await page.get('form').trigger('submit');
@@ -72,13 +74,13 @@ test('a reply goes without the space around it; blanks alone are none', async ()
   await page.get('form').trigger('submit');
   await flushPromises();
   expect(bodies().filter(([name]) => name === 'answerRequest')).toEqual([
-    ['answerRequest', { text: 'it is in rack 4', once: expect.any(String) as string }],
+    ['answerRequest', { text: 'it is in rack 4', state: null, once: expect.any(String) as string }],
   ]);
   expect(page.get('input').element.value).toBe('');
 });
 
 test('a reply that is refused stays in its field, with why', async () => {
-  const page = await open([request('r1')]);
+  const page = await open([request('r1', { what: 'help' })]);
   await page.get('input').setValue('on my way');
   server.answer = () => {
     throw new CallFailed({ title: 'Sent before' });
@@ -89,4 +91,46 @@ test('a reply that is refused stays in its field, with why', async () => {
     'on my way',
     'Sent before',
   ]);
+});
+
+test('of a part is said how many and why; it is ordered, and stays until it is here', async () => {
+  const page = await open([
+    request('r1', { quantity: 2, why: 'one is worn' }),
+    request('r2', {
+      text: 'slot paper',
+      at: toInstant(NOW - 3 * 86_400),
+      answer: { by: 'Sol', at: toInstant(NOW - 86_400), text: '', state: 'ordered' },
+    }),
+    request('r3', { answer: { by: 'Sol', at: toInstant(NOW), text: '', state: 'here' } }),
+  ]);
+  const [first, second] = page.findAll('form');
+  expect(page.findAll('form')).toHaveLength(2);
+  expect(first?.text()).toContain('2 × bearing 6204 (one is worn)');
+  expect(second?.text()).toContain('ordered, Sol');
+  const buttons = (of: typeof first) => of?.findAll('button').map((each) => each.text());
+  expect([buttons(first), buttons(second)]).toEqual([
+    ['Ordered', 'It is here', 'Not to be had'],
+    ['It is here', 'Not to be had'],
+  ]);
+  await second?.get('button').trigger('click');
+  await flushPromises();
+  expect(bodies().filter(([name]) => name === 'answerRequest')).toMatchObject([
+    ['answerRequest', { text: '', state: 'here' }],
+  ]);
+});
+
+test('what is typed while a reply is on its way stays for the next one', async () => {
+  let arrive: () => void = () => undefined;
+  const page = await open([request('r1')]);
+  server.answer = ({ name }) =>
+    name === 'requests'
+      ? { requests: [request('r1')] }
+      : new Promise<null>((done) => {
+          arrive = () => done(null);
+        });
+  await page.get('button').trigger('click');
+  await page.get('input').setValue('rack 4');
+  arrive();
+  await flushPromises();
+  expect(page.get('input').element.value).toBe('rack 4');
 });

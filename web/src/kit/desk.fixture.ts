@@ -19,6 +19,7 @@ export function signIn(...rights: Right[]) {
     currency: 'EUR',
     isDemo: false,
     makesOffers: false,
+    unusedFields: [],
     hoursStyle: 'h:mm',
     now: toInstant(1_772_431_200),
   };

@@ -21,7 +21,11 @@ export async function openPage(component: Component, others: Readonly<Record<str
     {
       global: {
         plugins: [router, [VueQueryPlugin, { queryClient: client }]],
-        stubs: { ShopLayout: { template: '<main><slot /></main>' } },
+        stubs: {
+          ShopLayout: { template: '<main><slot /></main>' },
+          DeskFrame: { props: ['lead'], template: '<main>{{ lead }}<slot name="ruler" /><slot /></main>' },
+          ReconcileTabs: true,
+        },
       },
     },
   );

@@ -44,3 +44,12 @@ test('before anybody has signed in there is no style to choose', () => {
   desk.nextHoursStyle();
   expect([bodies(), desk.hours(HOUR)]).toEqual([[], '1:00']);
 });
+
+test('a field is used unless the shop does without it; before anybody has signed in all are', () => {
+  const desk = signIn();
+  expect(desk.uses('division')).toBe(true);
+  if (desk.session) desk.session.unusedFields = ['division'];
+  expect([desk.uses('division'), desk.uses('item')]).toEqual([false, true]);
+  desk.session = null;
+  expect(desk.uses('division')).toBe(true);
+});

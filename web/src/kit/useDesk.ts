@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import type { Right, SessionView } from '@wergon/contract/access';
+import type { SpareField } from '@wergon/core/work';
 import { HOURS_STYLES, createZone, formatHours, formatLeft, toSeconds } from '@wergon/core/time';
 import type { HoursStyle, Zone } from '@wergon/core/time';
 import { callRoute } from './callRoute.ts';
@@ -34,6 +35,8 @@ export const useDesk = defineStore('desk', () => {
     zone,
     hoursStyle,
     may,
+    /** Whether the shop uses a field; one that it does without is shown only where it holds something. */
+    uses: (field: SpareField) => !(session.value?.unusedFields.includes(field) ?? false),
     hours: (seconds: number) => formatHours(toSeconds(seconds), hoursStyle.value),
     /** What is left of an estimate: rounded up, so that used and left make it. */
     left: (seconds: number) => formatLeft(toSeconds(seconds), hoursStyle.value),

@@ -6,12 +6,14 @@ import { computed, reactive, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
 import type { LabelCell } from '@wergon/core/labels';
-import { CALIBRATION_TEXT, titleOfAction } from '@wergon/core/scan';
+import { titleOfAction } from '@wergon/core/scan';
+import { OWN_LABEL_ACTS } from '@wergon/core/station';
 import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
 import { callRoute, wordsOf, useDesk } from '../kit/index.ts';
 import { CheckField, QueryState, ShopLayout } from '../kit/parts/index.ts';
 import { badgeCells, NAME_FORMS, NAME_ORDERS } from './badgeCells.ts';
+import { sheetCells } from './sheetCells.ts';
 import OrderChoice from './OrderChoice.vue';
 import { pageName, printSheets, saveImage } from './paper.ts';
 import { travelerPaper } from './travelerPaper.ts';
@@ -36,7 +38,7 @@ const problem = ref('');
 
 const KINDS = {
   badges: { word: t('common.badges'), right: 'people.change' },
-  'day-end': { word: t('labels.labelThatEndsAPersonsDay'), right: 'people.change' },
+  'own-label': { word: t('labels.labelOfOnesOwn'), right: 'people.change' },
   travelers: { word: t('labels.travelers'), right: 'work.change' },
   actions: { word: t('labels.actionSheet'), right: 'shop.see' },
   indirect: { word: t('labels.indirectSheet'), right: 'shop.see' },
@@ -62,6 +64,8 @@ const names = reactive<{ order: (typeof NAME_ORDERS)[number]; form: (typeof NAME
   order: 'name',
   form: 'as-written',
 });
+/** What a label of one's own does. */
+const ownAct = ref<(typeof OWN_LABEL_ACTS)[number]>('off-task');
 const person = ref(String(route.query['person'] ?? ''));
 const orders = ref<string[]>(route.query['order'] ? [String(route.query['order'])] : []);
 const workTypes = ref<WorkType[]>([]);
@@ -81,45 +85,15 @@ const openOrders = computed(() =>
     .filter(({ state }) => state !== 'closed' && state !== 'finished')
     .sort((a, b) => (a.number < b.number ? -1 : 1)),
 );
-const cells = computed((): readonly LabelCell[] => {
-  const data = shop.data.value;
-  switch (kind.value) {
-    case 'badges':
-      return badgeCells(
+const cells = computed((): readonly LabelCell[] =>
+  kind.value === 'badges'
+    ? badgeCells(
         present.value.filter(({ id }) => person.value === '' || id === person.value),
         names.order,
         names.form,
-      );
-    case 'actions':
-      return (data?.actions ?? []).map(({ action, code }) => ({
-        title: titleOfAction(action),
-        detail: '',
-        code,
-      }));
-    case 'indirect':
-      return (data?.activities ?? [])
-        .filter(({ isOff }) => !isOff)
-        .map(({ title, division, isPaid, code }) => ({
-          title,
-          detail: [division, isPaid ? '' : t('common.notPaid')].filter(Boolean).join(', '),
-          code,
-        }));
-    case 'machines':
-      return (data?.resources ?? [])
-        .filter(({ isOff }) => !isOff)
-        .map(({ name, workCenter, code }) => ({ title: name, detail: workCenter, code }));
-    case 'calibration':
-      return [
-        {
-          title: t('labels.calibration'),
-          detail: t('labels.scanThisOnceAtAStationItLearns'),
-          code: CALIBRATION_TEXT,
-        },
-      ];
-    default:
-      return [];
-  }
-});
+      )
+    : sheetCells(kind.value, shop.data.value),
+);
 const HEADINGS: Partial<Record<Kind, string>> = {
   actions: t('labels.actions'),
   indirect: t('common.indirectActivities'),
@@ -130,17 +104,17 @@ const pictureName = computed(() => {
   const order = openOrders.value.find(({ id }) => id === orders.value[0])?.number;
   const name = present.value.find(({ id }) => id === person.value)?.name.replaceAll(' ', '-');
   const about =
-    kind.value === 'travelers' ? order : ['badges', 'day-end'].includes(kind.value) ? (name ?? 'all') : '';
+    kind.value === 'travelers' ? order : ['badges', 'own-label'].includes(kind.value) ? (name ?? 'all') : '';
   return [kind.value, about].filter(Boolean).join('-').toLowerCase();
 });
 const isEmpty = computed(() =>
   kind.value === 'travelers'
     ? orders.value.length === 0
-    : kind.value === 'day-end'
+    : kind.value === 'own-label'
       ? person.value === ''
       : cells.value.length === 0,
 );
-watch([kind, style, names, person, orders, workTypes], () => labels.clear(), { deep: true });
+watch([kind, style, names, person, ownAct, orders, workTypes], () => labels.clear(), { deep: true });
 
 async function draw(): Promise<void> {
   problem.value = '';
@@ -150,15 +124,18 @@ async function draw(): Promise<void> {
         body: { orders: orders.value, workTypes: workTypes.value },
       });
       void labels.draw({ job: { kind: 'travelers', travelers: travelers.map(travelerPaper) }, ...style });
-    } else if (kind.value === 'day-end') {
-      const { code } = await callRoute('dayEndLabel', { params: { technician: person.value } });
+    } else if (kind.value === 'own-label') {
+      const { code } = await callRoute('ownLabel', {
+        params: { technician: person.value },
+        body: { action: ownAct.value },
+      });
       const name = present.value.find(({ id }) => id === person.value)?.name ?? '';
       void labels.draw({
         job: {
           kind: 'cells',
           size: 'badge',
           heading: '',
-          cells: [{ title: name, detail: t('labels.endsTheDayShiftOut'), code }],
+          cells: [{ title: name, detail: titleOfAction(ownAct.value), code }],
         },
         ...style,
       });
@@ -215,7 +192,7 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
             </BFormSelect></label
           >
         </div>
-        <template v-if="kind === 'badges' || kind === 'day-end'">
+        <template v-if="kind === 'badges' || kind === 'own-label'">
           <label
             >{{ t('common.for') }}
             <BFormSelect v-model="person">
@@ -223,6 +200,17 @@ const pageWidth = (width: number) => `min(${width * 3.2}px, 100%)`;
               <option v-for="each in present" :key="each.id" :value="each.id">{{ each.name }}</option>
             </BFormSelect></label
           >
+        </template>
+        <template v-if="kind === 'own-label'">
+          <label
+            >{{ t('labels.whatItDoes') }}
+            <BFormSelect v-model="ownAct">
+              <option v-for="each in OWN_LABEL_ACTS" :key="each" :value="each">
+                {{ titleOfAction(each) }}
+              </option>
+            </BFormSelect></label
+          >
+          <p class="quiet">{{ t('labels.oneScanDoesIt') }}</p>
         </template>
         <template v-if="kind === 'badges'">
           <label

@@ -20,6 +20,7 @@ const TRAVELER: Traveler = {
     position: (i + 1) * 10,
     title: `Task ${i + 1}`,
     detail: 'Bench · 2:30 h estimated',
+    description: 'Wind as found',
     instructions: ['Take photographs of all leads', 'Tag them before anything is cut'],
     codes: [cell('run', `K${i}BCD${i}FG3`), cell('setup', `K${i}HJK${i}LN4`)],
   })),

@@ -26,6 +26,7 @@ const ORDER: TravelerJson = {
       title: 'Winding',
       workCenter: 'Winding room',
       estimatedSeconds: toSeconds(5400),
+      description: '',
       instructions: [
         { text: 'Tag the leads', hours: '0.5' },
         { text: 'Wind', hours: '' },

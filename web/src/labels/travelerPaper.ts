@@ -23,21 +23,24 @@ export function travelerPaper(order: TravelerJson): Traveler {
     code: order.code,
     printed: t('labels.printedOn', { day: sayLongDay(order.printedOn), version: order.version }),
     words: { wholeOrder: t('bench.wholeOrder'), page: t('labels.page') },
-    tasks: order.tasks.map(({ position, title, workCenter, estimatedSeconds, instructions, codes }) => ({
-      position,
-      title,
-      detail: [
-        workCenter,
-        estimatedSeconds === null
-          ? ''
-          : t('labels.hoursEstimated', { hours: formatHours(estimatedSeconds, 'h:mm') }),
-      ]
-        .filter(Boolean)
-        .join(' · '),
-      instructions: instructions.map(({ text, hours }) =>
-        hours ? t('labels.stepWithHours', { text, hours }) : text,
-      ),
-      codes: codes.map(({ code }, i) => ({ title: titleOf(codes, i), detail: '', code })),
-    })),
+    tasks: order.tasks.map(
+      ({ position, title, workCenter, estimatedSeconds, description, instructions, codes }) => ({
+        position,
+        title,
+        detail: [
+          workCenter,
+          estimatedSeconds === null
+            ? ''
+            : t('labels.hoursEstimated', { hours: formatHours(estimatedSeconds, 'h:mm') }),
+        ]
+          .filter(Boolean)
+          .join(' · '),
+        description,
+        instructions: instructions.map(({ text, hours }) =>
+          hours ? t('labels.stepWithHours', { text, hours }) : text,
+        ),
+        codes: codes.map(({ code }, i) => ({ title: titleOf(codes, i), detail: '', code })),
+      }),
+    ),
   };
 }

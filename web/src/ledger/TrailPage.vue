@@ -66,12 +66,7 @@ const columns = computed((): readonly Column<(typeof entries.value)[number]>[] =
 </script>
 
 <template>
-  <DeskFrame :title="t('common.trail')">
-    <template #ruler>
-      <p class="lead">
-        {{ t('ledger.everythingThatWasEverRecorded') }}
-      </p>
-    </template>
+  <DeskFrame :lead="t('ledger.everythingThatWasEverRecorded')" :title="t('common.trail')">
     <ReconcileTabs />
     <form class="filters" @submit.prevent>
       <label
@@ -133,9 +128,9 @@ const columns = computed((): readonly Column<(typeof entries.value)[number]>[] =
           >
           <span v-if="entry.why" class="quiet"> · {{ entry.why }}</span></template
         >
-        <template #about="{ row: entry }"
-          >{{ entry.name }}{{ entry.name && entry.about ? ', ' : '' }}{{ entry.about }}</template
-        >
+        <template #about="{ row: entry }">{{
+          [entry.name, entry.about, entry.machine].filter(Boolean).join(', ')
+        }}</template>
         <template #by="{ row: entry }"
           >{{ entry.author }}
           <span class="quiet"
@@ -163,11 +158,6 @@ const columns = computed((): readonly Column<(typeof entries.value)[number]>[] =
 </template>
 
 <style scoped>
-.lead {
-  margin: 0;
-  padding: 14px;
-  max-width: 900px;
-}
 .filters {
   display: flex;
   flex-wrap: wrap;

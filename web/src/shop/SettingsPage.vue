@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { REASON_KINDS } from '@wergon/core/work';
+import { REASON_KINDS, SPARE_FIELDS } from '@wergon/core/work';
+import type { SpareField } from '@wergon/core/work';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
@@ -50,6 +51,13 @@ async function close(): Promise<void> {
   if (done !== undefined) Object.assign(closed, { day: '', name: '' });
 }
 const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: { day: formatDay(day) } }));
+/** The fields that are used: what is kept is which are not, so that a new one is there. */
+const usedFields = computed({
+  get: () => SPARE_FIELDS.filter((field) => !form.fields.value.work.unusedFields.includes(field)),
+  set: (used: SpareField[]) => {
+    form.fields.value.work.unusedFields = SPARE_FIELDS.filter((field) => !used.includes(field));
+  },
+});
 </script>
 
 <template>
@@ -110,6 +118,9 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
             <CheckField v-model="form.fields.value.work.offers" class="check">{{
               t('shop.estimatesAreAskedForAndOffered')
             }}</CheckField>
+            <CheckField v-model="form.fields.value.work.includesTravel" class="check">{{
+              t('shop.newEstimatesIncludeTravel')
+            }}</CheckField>
             <CheckField v-model="form.fields.value.work.ownPhones" class="check">{{
               t('shop.phonesOfOnesOwnAreStations')
             }}</CheckField>
@@ -130,6 +141,18 @@ const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: {
               >{{ t(`reasonKinds.${kind}`) }}</CheckField
             >
             <p class="quiet">{{ t('shop.reasonsAreInTheLists') }}</p>
+          </fieldset>
+          <fieldset class="reasons">
+            <legend>{{ t('shop.fieldsThatAreUsed') }}</legend>
+            <CheckField
+              v-for="field in SPARE_FIELDS"
+              :key="field"
+              v-model="usedFields"
+              class="check"
+              :value="field"
+              >{{ t(`spareFields.${field}`) }}</CheckField
+            >
+            <p class="quiet">{{ t('shop.whatIsNotUsedIsAskedNowhere') }}</p>
           </fieldset>
           <h2>{{ t('common.reconcile') }}</h2>
           <div class="fields">

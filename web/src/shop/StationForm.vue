@@ -32,6 +32,7 @@ const COUNTS = [
 const FLAGS = [
   { field: 'mayType', label: t('shop.codesMayBeTyped') },
   { field: 'takesNumbers', label: t('shop.aWorkerNumberTypedIsAsGood') },
+  { field: 'goesOut', label: t('shop.peopleGoOutFromHere') },
   { field: 'signsIn', label: t('shop.startingWorkSignsIn') },
   { field: 'mayReopen', label: t('shop.aFinishedTaskMayBeTakenUpAgain') },
   { field: 'mayOverride', label: t('shop.aLeadsBadgeMayLetThroughWhat') },

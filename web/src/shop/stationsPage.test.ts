@@ -20,6 +20,7 @@ const station = (id: string, name: string, more: object = {}) => ({
   isRevoked: false,
   calibratedAt: null,
   lastScanAt: AT,
+  owner: null,
   settings: { kind: 'labor' },
   ...more,
 });
@@ -44,6 +45,11 @@ test.each([
   const { page, cells } = await open([station('s1', 'Winding', more)], 'shop.change');
   expect(cells()[0]?.[2]).toBe(device);
   expect(page.findAll('tbody tr td:last-child button').map((each) => each.text())).toEqual(acts);
+});
+
+test('a phone of somebody’s own is told from a station of the shop', async () => {
+  const { cells } = await open([station('s1', 'Winding'), station('s2', 'Ada ☎', { owner: 'ada' })]);
+  expect(cells().map((row) => row[1])).toEqual(['labor', 'phone of one’s own']);
 });
 
 test('what was never scanned is said to be so, and seen', async () => {

@@ -2,6 +2,7 @@
 import bwipjs from 'bwip-js/browser';
 import { nextTick, onMounted, ref, useTemplateRef } from 'vue';
 import type { TechnicianId } from '@wergon/core/people';
+import AsideFrame from './AsideFrame.vue';
 import type { OwnProof, Proving } from './ownProof.ts';
 import { offerPhone } from './stationApi.ts';
 import { useWords } from './useWords.ts';
@@ -45,8 +46,7 @@ async function provePin(): Promise<void> {
 </script>
 
 <template>
-  <section class="phone">
-    <h1>{{ said.names.person(technician) }}, {{ said.words.ui.ownPhone }}</h1>
+  <AsideFrame :title="`${said.names.person(technician)}, ${said.words.ui.ownPhone}`" @back="$emit('back')">
     <p v-if="problem" role="alert">{{ problem }}</p>
     <form v-if="isUnproved && hasPin" class="pin" @submit.prevent="provePin">
       <label
@@ -66,20 +66,10 @@ async function provePin(): Promise<void> {
       </div>
     </div>
     <p v-else-if="!problem" class="quiet">{{ said.words.ui.opening }}</p>
-    <PlainButton @click="$emit('back')">{{ said.words.button.back }}</PlainButton>
-  </section>
+  </AsideFrame>
 </template>
 
 <style scoped>
-.phone {
-  height: 100%;
-  padding: 26px 34px;
-  overflow: auto;
-}
-h1 {
-  margin: 0 0 18px;
-  font-size: var(--far-3xl);
-}
 .offer {
   display: flex;
   gap: 20px 40px;
@@ -114,13 +104,5 @@ canvas {
   gap: 14px;
   align-items: end;
   margin-bottom: 20px;
-}
-button {
-  min-height: 52px;
-  padding: 0 22px;
-  background: none;
-  border: 1px solid var(--ink-2);
-  color: inherit;
-  font-size: var(--far-xs);
 }
 </style>

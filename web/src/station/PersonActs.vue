@@ -4,6 +4,8 @@ import type { LaborState } from '@wergon/core/ledger';
 import type { HideableAct, PersonBrief, Touch } from '@wergon/core/station';
 import { useWords } from './useWords.ts';
 import type { Button } from './words/index.ts';
+import { isAside } from './aside.ts';
+import type { Aside } from './aside.ts';
 import { PlainButton } from '../kit/parts/index.ts';
 
 const props = defineProps<{
@@ -13,12 +15,16 @@ const props = defineProps<{
   hidden: readonly HideableAct[];
   offersPhones: boolean;
   writesDown: 'nobody' | 'leads' | 'everybody';
+  /** Whether people go out from here: stages of a way are offered. */
+  goesOut: boolean;
+  /** Whether they are on one task, whose steps and papers can be shown. */
+  hasPapers: boolean;
 }>();
-const emit = defineEmits<{ act: [action: Touch]; ownTime: []; ownPhone: []; writeDown: [] }>();
+const emit = defineEmits<{ act: [action: Touch]; show: [what: Aside] }>();
 const said = useWords();
 
-type Shown = { readonly button: Button; readonly act: Touch | 'own-time' | 'own-phone' | 'write-down' };
-const plain = (...acts: (Button & Touch)[]): Shown[] => acts.map((act) => ({ button: act, act }));
+type Shown = { readonly button: Button; readonly act: Touch | Aside };
+const plain = (...acts: (Button & (Touch | Aside))[]): Shown[] => acts.map((act) => ({ button: act, act }));
 
 /** What makes sense for somebody who stands as they do; nothing that would only be refused. */
 const shown = computed(() =>
@@ -31,7 +37,9 @@ const sensible = computed<Shown[]>(() => {
   const { doing, shift } = props.stands;
   const isOn = doing.status === 'work';
   const isIn = shift !== null || doing.status !== 'nothing';
+  const isOnTheWay = doing.status === 'work' && doing.running.some(({ workType }) => workType === 'travel');
   return [
+    ...(props.goesOut ? plain(isOnTheWay ? 'on-site' : 'on-the-way') : []),
     ...(isOn ? plain('off-task', 'done', 'join') : []),
     ...(doing.status === 'break'
       ? [{ button: 'break-over', act: 'break' } as const]
@@ -40,18 +48,17 @@ const sensible = computed<Shown[]>(() => {
         : []),
     ...(isIn ? plain('shift-out') : plain('shift-in')),
     ...plain('find', 'indirect', 'earlier'),
-    ...(mayWrite.value ? [{ button: 'write-down', act: 'write-down' } as const] : []),
-    ...(isOn ? plain('note') : []),
+    ...(mayWrite.value ? plain('write-down') : []),
+    ...(isOn ? plain('work-type', 'note') : []),
+    ...(props.hasPapers ? plain('task-papers') : []),
     ...plain('part', 'help'),
     ...(props.person?.isLead && props.person.crew !== '' ? plain('lead-crew') : []),
-    { button: 'own-time', act: 'own-time' } as const,
-    ...(props.offersPhones ? [{ button: 'own-phone', act: 'own-phone' } as const] : []),
+    ...plain('own-time'),
+    ...(props.offersPhones ? plain('own-phone') : []),
   ];
 });
 function press(act: Shown['act']): void {
-  if (act === 'own-time') emit('ownTime');
-  else if (act === 'own-phone') emit('ownPhone');
-  else if (act === 'write-down') emit('writeDown');
+  if (isAside(act)) emit('show', act);
   else emit('act', act);
 }
 </script>

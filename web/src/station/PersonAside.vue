@@ -4,7 +4,7 @@ import { standingOf } from '@wergon/core/floor';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { nextTasks } from '@wergon/core/station';
-import type { StationDirectory, StationSettings } from '@wergon/core/station';
+import type { Message, StationDirectory, StationSettings } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
 import type { Refused } from './indexedDb.ts';
 import { sayBalance } from './sayBalance.ts';
@@ -37,6 +37,12 @@ const next = computed(() =>
   }),
 );
 const messages = computed(() => props.directory.people.get(props.technician)?.messages ?? []);
+/** Of a part first which, and how it stands. */
+function sayMessage({ part, state, text }: Message): string {
+  const { ui } = said.value.words;
+  const stands = state === null ? '' : ui[`part.${state}`];
+  return [[part, stands].filter(Boolean).join(': '), text].filter(Boolean).join('. ');
+}
 const own = computed(() => props.refused.filter(({ technician }) => technician === props.technician));
 </script>
 
@@ -49,7 +55,7 @@ const own = computed(() => props.refused.filter(({ technician }) => technician =
     <section v-if="messages.length > 0">
       <h2>{{ said.words.ui.forYou }}</h2>
       <p v-for="message in messages.slice(-2)" :key="message.at">
-        {{ message.text }}
+        {{ sayMessage(message) }}
         <span class="quiet">{{ message.by }}, {{ said.names.clock(message.at) }}</span>
       </p>
     </section>

@@ -7,6 +7,7 @@ import type { StationDirectory, StationSettings, Touch } from '@wergon/core/stat
 import { inForceAt, toSeconds } from '@wergon/core/time';
 import type { Instant, Seconds } from '@wergon/core/time';
 import type { Refused } from './indexedDb.ts';
+import type { Aside } from './aside.ts';
 import PersonActs from './PersonActs.vue';
 import PersonAside from './PersonAside.vue';
 import StandingView from './StandingView.vue';
@@ -21,13 +22,7 @@ const props = defineProps<{
   /** Whether they can be served: their badge is there, not only the answer to it. */
   isHere: boolean;
 }>();
-const emit = defineEmits<{
-  act: [action: Touch];
-  pick: [target: TargetId];
-  ownTime: [];
-  ownPhone: [];
-  writeDown: [];
-}>();
+const emit = defineEmits<{ act: [action: Touch]; pick: [target: TargetId]; show: [what: Aside] }>();
 const said = useWords();
 
 const person = computed(() => personStanding(props.directory, props.technician, props.now));
@@ -39,6 +34,9 @@ const clock = computed(() => (since.value === undefined ? '' : said.value.names.
 const hours = (seconds: Seconds) => said.value.names.hours(seconds);
 const soFar = computed(() =>
   since.value === undefined ? '' : hours(toSeconds(Math.max(0, props.now - since.value))),
+);
+const isOnTheWay = computed(
+  () => doing.value.status === 'work' && doing.value.running.every(({ workType }) => workType === 'travel'),
 );
 const targets = computed(() => person.value?.targets ?? []);
 const isByEstimate = computed(() => {
@@ -57,7 +55,7 @@ const only = computed(() => {
     brief && (brief.good > 0 || brief.scrap > 0) ? `${brief.good} ${said.value.words.ui.of} ${quantity}` : '';
   const whole = orderStanding(props.directory, standing.task.order, props.now);
   return {
-    instructions: brief?.instructions.slice(0, 3) ?? [],
+    lines: [brief?.description ?? '', ...(brief?.instructions ?? [])].filter(Boolean).slice(0, 3),
     made,
     whole:
       whole.estimatedSeconds === null
@@ -79,6 +77,7 @@ const only = computed(() => {
           :since="clock"
           :so-far="soFar"
           :is-small="targets.length > 1"
+          :is-on-the-way="isOnTheWay"
         />
         <p v-if="targets.length > 2" class="more">{{ said.words.ui.more(targets.length - 2) }}</p>
         <p v-if="targets.length > 1" class="quiet more">{{ said.words.ui.shared(isByEstimate) }}</p>
@@ -109,12 +108,8 @@ const only = computed(() => {
           ><b class="figure">{{ only.made }}</b> <span class="quiet">{{ said.words.ui.pieces }}</span></span
         >
       </p>
-      <ul
-        v-if="only && only.instructions.length > 0"
-        class="instructions"
-        :aria-label="said.words.ui.instructions"
-      >
-        <li v-for="text in only.instructions" :key="text">{{ text }}</li>
+      <ul v-if="only && only.lines.length > 0" class="instructions" :aria-label="said.words.ui.instructions">
+        <li v-for="text in only.lines" :key="text">{{ text }}</li>
       </ul>
     </div>
     <PersonAside
@@ -134,10 +129,10 @@ const only = computed(() => {
       :person="directory.people.get(technician)"
       :offers-phones="directory.offersPhones"
       :writes-down="directory.writesDown"
+      :has-papers="only !== undefined"
+      :goes-out="settings.goesOut"
       @act="emit('act', $event)"
-      @own-time="emit('ownTime')"
-      @own-phone="emit('ownPhone')"
-      @write-down="emit('writeDown')"
+      @show="emit('show', $event)"
     />
   </section>
 </template>

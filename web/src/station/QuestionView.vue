@@ -60,6 +60,8 @@ function sayOption(option: Option): { readonly name: string; readonly more: stri
       return { name: names.clock(option.at), more: '' };
     case 'reason':
       return { name: option.reason, more: '' };
+    case 'part':
+      return { name: option.part, more: '' };
     case 'word':
       return { name: words.word[option.word], more: '' };
   }

@@ -6,7 +6,14 @@ import { Yardstick } from '../compare/index.ts';
 import { sayBalance } from './sayBalance.ts';
 import { useWords } from './useWords.ts';
 
-const props = defineProps<{ standing: TargetStanding; since?: string; soFar?: string; isSmall?: boolean }>();
+const props = defineProps<{
+  standing: TargetStanding;
+  since?: string;
+  soFar?: string;
+  isSmall?: boolean;
+  /** Whether it is the way there, not the work yet. */
+  isOnTheWay?: boolean;
+}>();
 
 const said = useWords();
 const hours = (length: Seconds) => said.value.names.hours(length);
@@ -29,7 +36,8 @@ const FILLS = ['setup', 'run', 'rework'] as const;
   <section class="standing" :class="{ small: isSmall }">
     <template v-if="standing.kind === 'task'">
       <p class="on">
-        {{ since ? `${said.words.ui.on} ` : '' }}<b>{{ standing.task.title }}</b
+        {{ since ? `${isOnTheWay ? said.words.ui.onTheWayTo : said.words.ui.on} ` : ''
+        }}<b>{{ standing.task.title }}</b
         >, {{ said.words.ui.order }} <b class="mono">{{ standing.order?.number }}</b>
       </p>
       <p class="what">

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
-import { standingOf } from '@wergon/core/floor';
+import { personStanding, standingOf } from '@wergon/core/floor';
 import type { TargetId } from '@wergon/core/ledger';
 import type { Source } from '@wergon/core/station';
-import CrewView from './CrewView.vue';
+import type { WorkType } from '@wergon/core/work';
+import type { Aside } from './aside.ts';
 import { formatClock } from './formatClock.ts';
 import IdleView from './IdleView.vue';
 import { registerServiceWorker } from '../kit/index.ts';
-import OwnTimeView from './OwnTimeView.vue';
 import PairView from './PairView.vue';
 import PersonView from './PersonView.vue';
 import PromptBand from './PromptBand.vue';
@@ -19,9 +19,14 @@ import { useStation } from './useStation.ts';
 import { provideWords } from './useWords.ts';
 import { PlainButton } from '../kit/parts/index.ts';
 
+/** Views that few need at a time: the device keeps them, and reads them when they are asked for. */
+const CrewView = defineAsyncComponent(() => import('./CrewView.vue'));
+const KindsView = defineAsyncComponent(() => import('./KindsView.vue'));
+const OwnTimeView = defineAsyncComponent(() => import('./OwnTimeView.vue'));
 const BenchDrawer = defineAsyncComponent(() => import('./BenchDrawer.vue'));
 /** With what draws its code, which few ever need. */
 const OwnPhoneView = defineAsyncComponent(() => import('./OwnPhoneView.vue'));
+const TaskPapersView = defineAsyncComponent(() => import('./TaskPapersView.vue'));
 const WriteDownView = defineAsyncComponent(() => import('./WriteDownView.vue'));
 const CameraView = defineAsyncComponent(() => import('./CameraView.vue'));
 
@@ -38,8 +43,7 @@ const { typing, hasFocus } = useScanner({
 const isBenchOpen = ref(false);
 /** A link from the desk pairs this browser anew, even if it is a station already. */
 const isPairing = ref(location.hash.startsWith('#pair='));
-/** What of one's own takes the place of one's work on the screen. */
-const ownShown = ref<'time' | 'phone' | 'write-down' | null>(null);
+const aside = ref<Aside | null>(null);
 const isCameraOpen = ref(false);
 /** Browsers lend a camera only to pages that came securely. */
 const hasCamera = 'mediaDevices' in navigator;
@@ -55,15 +59,29 @@ const shown = computed(() => {
 watch(
   () => (conversation.value.step === 'person' ? conversation.value.person.technician : undefined),
   (_now, before) => {
-    ownShown.value = null;
+    aside.value = null;
     // Whoever was told that something of theirs was not taken knows it now.
     if (before) void station.forgetRefused(before);
   },
 );
+/** The one task that whoever stands here is on. */
+const onlyTask = computed(() => {
+  if (!shown.value || !directory.value) return undefined;
+  const { targets = [] } = personStanding(directory.value, shown.value, now.value) ?? {};
+  const [standing] = targets;
+  return targets.length === 1 && standing?.kind === 'task' ? standing.task.id : undefined;
+});
+/** Whoever reads on is not cut off; their last touch counts. */
+const stay = () => aside.value && dispatch({ type: 'stay' });
+watch(aside, stay);
+function chooseKind(kind: WorkType): void {
+  aside.value = null;
+  dispatch({ type: 'touch', action: kind });
+}
 /** What was just written down is known here as soon as the server is asked; then it is work like any other. */
 async function startWritten(target: TargetId): Promise<void> {
   await station.refresh();
-  ownShown.value = null;
+  aside.value = null;
   dispatch({ type: 'pick', target });
 }
 watch(
@@ -124,7 +142,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
       </PlainButton>
       <time class="figure">{{ clock }}</time>
     </header>
-    <main>
+    <main @pointerdown="stay" @wheel.passive="stay" @keydown="stay">
       <h1 v-if="!directory" class="opening">
         {{ connection === 'offline' ? ui.noDirectory : ui.opening }}
       </h1>
@@ -143,28 +161,35 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
         @act="dispatch({ type: 'touch', action: $event })"
       />
       <OwnTimeView
-        v-else-if="shown && ownShown === 'time'"
+        v-else-if="shown && aside === 'own-time'"
         :technician="shown"
         :has-pin="directory.people.get(shown)?.hasPin ?? false"
         :language="settings.language"
         :own-proof="station.ownProof"
-        @back="ownShown = null"
+        @back="aside = null"
         @correction="dispatch({ type: 'touch', action: 'correction' })"
       />
       <OwnPhoneView
-        v-else-if="shown && ownShown === 'phone'"
+        v-else-if="shown && aside === 'own-phone'"
         :technician="shown"
         :has-pin="directory.people.get(shown)?.hasPin ?? false"
         :own-proof="station.ownProof"
-        @back="ownShown = null"
+        @back="aside = null"
       />
       <WriteDownView
-        v-else-if="shown && ownShown === 'write-down'"
+        v-else-if="shown && aside === 'write-down'"
         :technician="shown"
         :directory="directory"
         :settings="settings"
-        @back="ownShown = null"
+        @back="aside = null"
         @written="startWritten"
+      />
+      <KindsView v-else-if="shown && aside === 'work-type'" @back="aside = null" @choose="chooseKind" />
+      <TaskPapersView
+        v-else-if="onlyTask && aside === 'task-papers'"
+        :directory="directory"
+        :target="onlyTask"
+        @back="aside = null"
       />
       <PersonView
         v-else-if="shown"
@@ -176,9 +201,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
         :is-here="conversation.step === 'person'"
         @act="dispatch({ type: 'touch', action: $event })"
         @pick="dispatch({ type: 'pick', target: $event })"
-        @own-time="ownShown = 'time'"
-        @own-phone="ownShown = 'phone'"
-        @write-down="ownShown = 'write-down'"
+        @show="aside = $event"
       />
       <StandingView v-else-if="intended" :standing="intended" />
       <IdleView

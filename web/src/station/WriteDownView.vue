@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { StationDirectory, StationSettings } from '@wergon/core/station';
+import AsideFrame from './AsideFrame.vue';
 import { writeDown } from './stationApi.ts';
 import { useWords } from './useWords.ts';
 import { PlainButton, PlainInput } from '../kit/parts/index.ts';
@@ -54,8 +55,7 @@ async function send(): Promise<void> {
 </script>
 
 <template>
-  <section class="write">
-    <h1>{{ ui.writeDown }}</h1>
+  <AsideFrame :title="ui.writeDown" @back="emit('back')">
     <form @submit.prevent="send">
       <label
         >{{ ui.whatIsIt }}<PlainInput v-model="words" maxlength="120" autocomplete="off" autofocus
@@ -78,22 +78,12 @@ async function send(): Promise<void> {
         <PlainButton type="submit" class="main" :disabled="isBusy || words.trim() === ''">{{
           ui.startIt
         }}</PlainButton>
-        <PlainButton @click="emit('back')">{{ said.words.button.back }}</PlainButton>
       </p>
     </form>
-  </section>
+  </AsideFrame>
 </template>
 
 <style scoped>
-.write {
-  height: 100%;
-  padding: 26px 34px;
-  overflow: auto;
-}
-h1 {
-  margin: 0 0 18px;
-  font-size: var(--far-3xl);
-}
 form {
   display: grid;
   grid-template-columns: minmax(0, 3fr) minmax(0, 1fr);
@@ -120,14 +110,6 @@ fieldset,
 legend {
   margin-bottom: 6px;
   color: var(--ink-2);
-}
-button {
-  min-height: 52px;
-  padding: 0 22px;
-  background: none;
-  border: 1px solid var(--ink-2);
-  color: inherit;
-  font-size: var(--far-xs);
 }
 button[aria-pressed='true'],
 .main:not(:disabled) {

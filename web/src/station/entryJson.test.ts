@@ -18,7 +18,16 @@ test.each<[entry: Parameters<typeof stationEntry.encode>[0], why: string]>([
     'a code that meant nothing',
   ],
   [
-    { ...made, type: 'request', technician: ada, what: REQUEST_KINDS[0], target: null, text: 'slot paper' },
+    {
+      ...made,
+      type: 'request',
+      technician: ada,
+      what: REQUEST_KINDS[0],
+      target: null,
+      text: 'slot paper',
+      quantity: 2,
+      why: '',
+    },
     'a request',
   ],
   [

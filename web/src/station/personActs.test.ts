@@ -20,6 +20,10 @@ const STATES = {
     shift,
     doing: { status: 'work', since: at, running: [{ target: targetId.parse('a'), workType: 'run' }] },
   },
+  travel: {
+    shift,
+    doing: { status: 'work', since: at, running: [{ target: targetId.parse('a'), workType: 'travel' }] },
+  },
   break: { shift, doing: { status: 'break', since: at, suspended: [] } },
 } as unknown as Readonly<Record<string, LaborState>>;
 const LEAD: PersonBrief = {
@@ -38,8 +42,12 @@ const open = (
   state: string,
   hidden: readonly HideableAct[] = [],
   person?: PersonBrief,
-  offersPhones = false,
-  writesDown: 'nobody' | 'leads' | 'everybody' = 'nobody',
+  more: {
+    offersPhones?: boolean;
+    writesDown?: 'nobody' | 'leads' | 'everybody';
+    hasPapers?: boolean;
+    goesOut?: boolean;
+  } = {},
 ) => {
   const station = {
     state: shallowRef(IDLE),
@@ -49,8 +57,14 @@ const open = (
   const page = mount({
     setup() {
       provideWords(station);
-      return () =>
-        h(PersonActs, { stands: STATES[state] ?? AT_REST, person, hidden, offersPhones, writesDown });
+      const shop = {
+        offersPhones: false,
+        writesDown: 'nobody' as const,
+        hasPapers: false,
+        goesOut: false,
+        ...more,
+      };
+      return () => h(PersonActs, { stands: STATES[state] ?? AT_REST, person, hidden, ...shop });
     },
   });
   return {
@@ -88,6 +102,7 @@ test('what the shop does not use is not there, whatever somebody is on; how to e
     'break',
     'find',
     'earlier',
+    'work-type',
     'note',
     'part',
     'help',
@@ -113,14 +128,14 @@ test('a touch says what was wanted; one’s own time is shown, not recorded', as
       ?.trigger('click');
   await press('Done');
   await press('My time');
-  expect(acts.emitted()).toMatchObject({ act: [['done']], ownTime: [[]] });
+  expect(acts.emitted()).toMatchObject({ act: [['done']], show: [['own-time']] });
 });
 
 test('a phone of one’s own is offered where the shop lets people have one', async () => {
-  const { acts, words } = open('in', [], undefined, true);
+  const { acts, words } = open('in', [], undefined, { offersPhones: true });
   expect(words().at(-1)).toBe('My phone');
   await acts.findAll('button').at(-1)?.trigger('click');
-  expect(acts.emitted('ownPhone')).toHaveLength(1);
+  expect(acts.emitted('show')).toEqual([['own-phone']]);
 });
 
 test.each([
@@ -129,5 +144,25 @@ test.each([
   ['leads', { ...LEAD, isLead: false }, false],
   ['everybody', { ...LEAD, isLead: false }, true],
 ] as const)('where %s write down what is not there, %j may: %j', (writesDown, person, may) => {
-  expect(open('in', [], person, false, writesDown).words().includes('Not on the list')).toBe(may);
+  expect(open('in', [], person, { writesDown }).words().includes('Not on the list')).toBe(may);
+});
+
+test('a kind of work, a note and the steps are there for whoever is on one task', () => {
+  const more = ['Kind of work', 'Note', 'Steps and papers'];
+  const offered = (state: string, hasPapers: boolean) =>
+    open(state, [], undefined, { hasPapers })
+      .words()
+      .filter((each) => more.includes(each));
+  expect(offered('work', true)).toEqual(more);
+  expect(offered('work', false)).toEqual(['Kind of work', 'Note']);
+  expect(offered('in', false)).toEqual([]);
+});
+
+test.each([
+  ['in', true, 'On the way'],
+  ['work', true, 'On the way'],
+  ['travel', true, 'On site'],
+  ['travel', false, 'Off task'],
+] as const)('somebody who is %s, where people go out %j, is offered %s first', (state, goesOut, first) => {
+  expect(open(state, [], undefined, { goesOut }).words()[0]).toBe(first);
 });

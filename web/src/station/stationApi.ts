@@ -12,6 +12,7 @@ import {
   provedSchema,
   writtenDownSchema,
 } from '@wergon/contract/station';
+import { attachmentSchema, taskPapersSchema } from '@wergon/contract/work';
 import type { SentEntry } from '@wergon/contract/station';
 import type { ServerTime } from './stationClock.ts';
 
@@ -68,6 +69,9 @@ export const writeDown = (body: {
   readonly workCenter: string;
   readonly once: string;
 }) => ask('/api/station/tasks', writtenDownSchema, body);
+export const fetchPapers = (order: string) => ask(`/api/station/papers/${order}`, taskPapersSchema);
+export const fetchPaper = (order: string, paper: string) =>
+  ask(`/api/station/papers/${order}/${paper}`, attachmentSchema);
 export const offerPhone = (technician: string, proof: string) =>
   ask('/api/station/phone', pairingSchema, { technician, proof });
 export const changePin = (technician: string, pin: string, newPin: string) =>

@@ -19,6 +19,7 @@ import { ScanHistory } from '../ledger/index.ts';
 import EditableTape from './EditableTape.vue';
 import { UndoBar, useUndo } from '../loose-ends/index.ts';
 import EditForm from './EditForm.vue';
+import NoteSection from './NoteSection.vue';
 import PresenceSection from './PresenceSection.vue';
 import StintSection from './StintSection.vue';
 import { usePresenceEdit } from './usePresenceEdit.ts';
@@ -217,6 +218,7 @@ function add(): void {
         @take="take"
         @add="add"
       />
+      <NoteSection v-if="desk.zone" :told="told" :may-edit="mayEdit" :zone="desk.zone" :acts="acts" />
     </template>
   </DeskFrame>
 </template>

@@ -32,12 +32,10 @@ const keep = (task: string) => acts.run(() => callRoute('keepWritten', { params:
 <template>
   <DeskFrame
     v-model:search="search"
+    :lead="t('tape.writtenLead')"
     :title="t('tape.writtenDownAtStations')"
     :search-label="t('kit.findPersonOrderKind')"
   >
-    <template #ruler>
-      <p class="lead">{{ t('tape.writtenLead') }}</p>
-    </template>
     <ReconcileTabs />
     <QueryState
       v-if="!query.data.value"
@@ -97,10 +95,6 @@ const keep = (task: string) => acts.run(() => callRoute('keepWritten', { params:
 </template>
 
 <style scoped>
-.lead {
-  margin: 0;
-  padding: 14px;
-}
 .none {
   margin: 0;
   padding: 10px 16px;

@@ -96,12 +96,7 @@ const ageOf = ({ at }: Slip) =>
 </script>
 
 <template>
-  <DeskFrame :title="t('common.paperSlips')">
-    <template #ruler>
-      <p class="lead">
-        {{ t('timesheet.enterGoesOnCodesCanBeScanned') }}
-      </p>
-    </template>
+  <DeskFrame :lead="t('timesheet.enterGoesOnCodesCanBeScanned')" :title="t('common.paperSlips')">
     <ReconcileTabs />
     <UndoBar :acts="acts" />
     <p v-if="problem" class="problem attention" role="alert">
@@ -271,7 +266,6 @@ const ageOf = ({ at }: Slip) =>
 </template>
 
 <style scoped>
-.lead,
 .problem {
   margin: 0;
   padding: 14px;

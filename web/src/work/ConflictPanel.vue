@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { BButton } from 'bootstrap-vue-next';
-import type { Conflict, TaskDraft } from './orderDraft.ts';
+import type { Conflict, PartDraft, TaskDraft } from './orderDraft.ts';
 import { DataTable } from '../kit/parts/index.ts';
 import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
@@ -28,6 +28,8 @@ function say(field: string, json: string): string {
           `${title} (${[setupHours, runHours, runHoursPerPiece].filter(Boolean).join(' + ') || t('common.noEstimate')})`,
       )
       .join(', ');
+  if (field === 'parts')
+    return (value as PartDraft[]).map(({ name, quantity }) => `${quantity} × ${name}`).join(', ');
   if (Array.isArray(value)) return value.join(', ');
   return value === null || value === ''
     ? t('common.nothing')

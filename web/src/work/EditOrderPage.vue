@@ -13,6 +13,7 @@ import { ChargeFields } from '../shop/index.ts';
 import ConflictPanel from './ConflictPanel.vue';
 import { HOURS, areHours, draftOf, estimateDraft, joinDrafts, newOrder, orderBody } from './orderDraft.ts';
 import type { Conflict, OrderDraft, TaskDraft } from './orderDraft.ts';
+import PartsFields from './PartsFields.vue';
 import StandardChooser from './StandardChooser.vue';
 import TaskEditor from './TaskEditor.vue';
 import { t } from '../words/index.ts';
@@ -41,10 +42,14 @@ async function load(): Promise<void> {
 }
 void load();
 watch(
-  () => preparation.data.value?.nextNumber,
-  (number) => {
-    if (id.value === null && number && form.fields.value.number === '')
-      form.reset({ ...form.fields.value, number });
+  () => preparation.data.value,
+  (known) => {
+    if (id.value === null && known && form.fields.value.number === '')
+      form.reset({
+        ...form.fields.value,
+        number: known.nextNumber,
+        estimateIncludes: [...known.estimateIncludes],
+      });
   },
   { immediate: true },
 );
@@ -168,7 +173,12 @@ const headProblem = computed(() =>
         <FormField v-slot="{ id: field }" :label="t('work.due')" field="due">
           <DateField :id="field" v-model="draft.due" :label="t('work.due')" />
         </FormField>
-        <FormField v-slot="{ id: field }" :label="t('work.unitOnTheBench')" field="unit">
+        <FormField
+          v-if="desk.uses('unit') || draft.unit"
+          v-slot="{ id: field }"
+          :label="t('work.unitOnTheBench')"
+          field="unit"
+        >
           <BFormSelect :id="field" v-model="draft.unit">
             <option value="">{{ t('common.none') }}</option>
             <option v-for="each in preparation.data.value?.units ?? []" :key="each.id" :value="each.id">
@@ -176,16 +186,33 @@ const headProblem = computed(() =>
             </option>
           </BFormSelect>
         </FormField>
-        <FormField v-slot="{ id: field }" :label="t('work.itemForStock')">
+        <FormField
+          v-if="desk.uses('item') || draft.item"
+          v-slot="{ id: field }"
+          :label="t('work.itemForStock')"
+        >
           <BFormInput :id="field" v-model="draft.item" />
         </FormField>
-        <FormField v-slot="{ id: field }" :label="t('common.division')">
+        <FormField
+          v-if="desk.uses('division') || draft.division"
+          v-slot="{ id: field }"
+          :label="t('common.division')"
+        >
           <BFormInput :id="field" v-model="draft.division" list="divisions" />
         </FormField>
-        <FormField v-slot="{ id: field }" :label="t('common.jobType')">
+        <FormField
+          v-if="desk.uses('jobType') || draft.jobType"
+          v-slot="{ id: field }"
+          :label="t('common.jobType')"
+        >
           <BFormInput :id="field" v-model="draft.jobType" list="job-types" />
         </FormField>
-        <FormField v-slot="{ id: field, described }" :label="t('work.price')" field="price">
+        <FormField
+          v-if="desk.uses('price') || draft.price"
+          v-slot="{ id: field, described }"
+          :label="t('work.price')"
+          field="price"
+        >
           <BFormInput
             :id="field"
             v-model="draft.price"
@@ -194,7 +221,7 @@ const headProblem = computed(() =>
             :aria-describedby="described"
           />
         </FormField>
-        <ChargeFields v-model="draft.charge" />
+        <ChargeFields v-if="desk.uses('charge') || draft.charge" v-model="draft.charge" />
         <FormField
           v-slot="{ id: field }"
           :label="t('work.notesPrintedOnTheTraveler')"
@@ -226,6 +253,7 @@ const headProblem = computed(() =>
         </CheckField>
         <span class="quiet">{{ t('work.otherTimeAddsToTheCostButIs') }}</span>
       </fieldset>
+      <PartsFields v-if="desk.uses('parts') || draft.parts.length > 0" v-model="draft.parts" />
       <StandardChooser :subject="subject" @take="takeStandard" />
       <TaskEditor
         v-model="draft.tasks"

@@ -91,12 +91,10 @@ const columns: readonly Column<EstimateJson>[] = [
 <template>
   <DeskFrame
     v-model:search="search"
+    :lead="t('work.estimatesLead')"
     :title="t('work.estimates')"
     :search-label="t('kit.findOrderCustomerPerson')"
   >
-    <template #ruler>
-      <p class="lead">{{ t('work.estimatesLead') }}</p>
-    </template>
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -154,10 +152,6 @@ const columns: readonly Column<EstimateJson>[] = [
 </template>
 
 <style scoped>
-.lead {
-  margin: 0;
-  padding: 14px;
-}
 .acts {
   display: flex;
   flex-wrap: wrap;

@@ -11,10 +11,7 @@ const query = useQuery({ queryKey: ['mails'], queryFn: () => callRoute('mails') 
 </script>
 
 <template>
-  <DeskFrame :title="t('work.mailBox')">
-    <template #ruler>
-      <p class="lead">{{ t('work.theDemoSendsNothing') }}</p>
-    </template>
+  <DeskFrame :lead="t('work.theDemoSendsNothing')" :title="t('work.mailBox')">
     <QueryState
       v-if="!query.data.value"
       :is-pending="query.isPending.value"
@@ -37,7 +34,6 @@ const query = useQuery({ queryKey: ['mails'], queryFn: () => callRoute('mails') 
 </template>
 
 <style scoped>
-.lead,
 .none {
   margin: 0;
   padding: 14px 16px;

@@ -75,6 +75,14 @@ const remove = (attachment: string) =>
       </p>
       <p v-if="order.notes" class="notes">{{ order.notes }}</p>
     </section>
+    <section v-if="order.parts.length > 0">
+      <h3>{{ t('work.partsOfOrder') }}</h3>
+      <ul>
+        <li v-for="(part, i) in order.parts" :key="i">
+          <span class="figure">{{ part.quantity }}</span> × {{ part.name }}
+        </li>
+      </ul>
+    </section>
     <section>
       <h3>{{ t('work.attachments') }}</h3>
       <ul>

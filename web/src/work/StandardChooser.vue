@@ -3,7 +3,7 @@ import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { chooseSteps, isMeantFor } from '@wergon/core/work';
+import { chooseSteps, fitJob, isMeantFor } from '@wergon/core/work';
 import type { OrderSubject, StandardId } from '@wergon/core/work';
 import { callRoute } from '../kit/index.ts';
 import { stepDraft } from './orderDraft.ts';
@@ -22,7 +22,7 @@ const tasks = computed(() => new Map((query.data.value?.tasks ?? []).map((task) 
 const jobs = computed(() =>
   (query.data.value?.jobs ?? [])
     .filter(({ isOff }) => !isOff)
-    .map((job) => ({ ...job, fits: isMeantFor(job.scope, props.subject) }))
+    .map((job) => ({ ...job, ...fitJob(job, (id) => tasks.value.get(id)?.scope, props.subject) }))
     .sort(
       (a, b) => Number(b.scope.kind !== 'general' && b.fits) - Number(a.scope.kind !== 'general' && a.fits),
     ),
@@ -30,6 +30,9 @@ const jobs = computed(() =>
 const fitting = computed(() => jobs.value.filter(({ fits, id }) => fits || id === chosenId.value));
 const job = computed(() => jobs.value.find(({ id }) => id === chosenId.value));
 const single = computed(() => [...tasks.value.values()].find(({ id }) => id === chosenId.value));
+const singles = computed(() =>
+  [...tasks.value.values()].filter(({ isOff, scope }) => !isOff && isMeantFor(scope, props.subject)),
+);
 const optional = computed(() => job.value?.steps.filter(({ isRequired }) => !isRequired) ?? []);
 watch(job, () => (chosenOptional.value = []));
 
@@ -64,9 +67,14 @@ function take(): void {
           }}{{ each.scope.kind === 'general' ? '' : `, ${t('work.for', { name: each.scope.name })}` }}
         </option>
       </optgroup>
-      <optgroup :label="t('work.singleTasks')">
-        <option v-for="[id, task] in [...tasks].filter(([, each]) => !each.isOff)" :key="id" :value="id">
-          {{ task.title }}
+      <optgroup v-if="singles.length > 0" :label="t('work.singleTasks')">
+        <option v-for="task in singles" :key="task.id" :value="task.id">
+          {{ task.title
+          }}{{
+            !task.scope || task.scope.kind === 'general'
+              ? ''
+              : `, ${t('work.for', { name: task.scope.name })}`
+          }}
         </option>
       </optgroup>
     </BFormSelect>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, useTemplateRef } from 'vue';
-import { SCOPE_KINDS } from '@wergon/contract/work';
 import type { StandardJobJson, StandardTaskJson } from '@wergon/contract/work';
 import { callRoute, useForm, useSortable } from '../kit/index.ts';
 import { CheckField, FormField, PickField } from '../kit/parts/index.ts';
+import ScopeFields from './ScopeFields.vue';
+import { scopeBody, scopeDraft } from './scopeDraft.ts';
 import { t } from '../words/index.ts';
 
 const props = defineProps<{ tasks: readonly StandardTaskJson[]; job?: StandardJobJson }>();
@@ -14,10 +15,7 @@ const begun = {
   isOff: job?.isOff ?? false,
   job: {
     title: job?.title ?? '',
-    scope: {
-      kind: job?.scope.kind ?? 'general',
-      name: job && job.scope.kind !== 'general' ? job.scope.name : '',
-    },
+    scope: scopeDraft(job?.scope),
     steps: (job?.steps ?? []).map((step) => ({ ...step })),
   },
 };
@@ -25,20 +23,10 @@ const bodyOf = ({ isOff, job: { title, scope, steps } }: typeof begun) => ({
   id: props.job?.id ?? null,
   version: props.job?.version ?? null,
   isOff,
-  job: {
-    title,
-    steps,
-    scope: scope.kind === 'general' ? { kind: scope.kind } : { kind: scope.kind, name: scope.name },
-  },
+  job: { title, steps, scope: scopeBody(scope) },
 });
 const form = useForm(begun, 'saveStandardJob', bodyOf);
 const written = computed(() => form.fields.value.job);
-const WORDS = {
-  general: t('work.everything'),
-  item: t('work.anItem'),
-  unitType: t('work.aTypeOfUnit'),
-  customer: t('work.aCustomer'),
-} as const;
 const titles = computed(() => new Map(props.tasks.map(({ id, title }) => [id, title])));
 const left = computed(() =>
   props.tasks.filter(({ id, isOff }) => !isOff && !written.value.steps.some(({ task }) => task === id)),
@@ -66,19 +54,7 @@ async function save(): Promise<void> {
       <FormField v-slot="{ id }" :label="t('work.standardJob')" class="wide" field="job.title">
         <BFormInput :id="id" v-model="written.title" required />
       </FormField>
-      <FormField v-slot="{ id }" :label="t('common.for')">
-        <BFormSelect :id="id" v-model="written.scope.kind">
-          <option v-for="kind in SCOPE_KINDS" :key="kind" :value="kind">{{ WORDS[kind] }}</option>
-        </BFormSelect>
-      </FormField>
-      <FormField
-        v-if="written.scope.kind !== 'general'"
-        v-slot="{ id }"
-        :label="t('work.which')"
-        field="job.scope.name"
-      >
-        <BFormInput :id="id" v-model="written.scope.name" required />
-      </FormField>
+      <ScopeFields v-model="written.scope" field="job.scope" />
     </div>
     <ol ref="list">
       <li v-for="(step, i) in written.steps" :key="step.task">

@@ -4,6 +4,8 @@ import type { Preparation, StandardTaskJson } from '@wergon/contract/work';
 import { callRoute, useDesk, useForm } from '../kit/index.ts';
 import { CheckField, FormField } from '../kit/parts/index.ts';
 import { HOURS, newTask, sayInstructions, stepBody, stepDraft } from './orderDraft.ts';
+import ScopeFields from './ScopeFields.vue';
+import { scopeBody, scopeDraft } from './scopeDraft.ts';
 import StepFields from './StepFields.vue';
 import { t } from '../words/index.ts';
 
@@ -15,12 +17,16 @@ const WORDS = {
   runHours: t('work.runHours'),
   runHoursPerPiece: t('work.runHoursPerPiece'),
 } as const;
-const begun = { isOff: props.task?.isOff ?? false, task: props.task ? stepDraft(props.task) : newTask() };
-const bodyOf = ({ isOff, task }: typeof begun) => ({
+const begun = {
+  isOff: props.task?.isOff ?? false,
+  task: props.task ? stepDraft(props.task) : newTask(),
+  scope: scopeDraft(props.task?.scope),
+};
+const bodyOf = ({ isOff, task, scope }: typeof begun) => ({
   id: props.task?.id ?? null,
   version: props.task?.version ?? null,
   isOff,
-  task: stepBody(task),
+  task: { ...stepBody(task), scope: scopeBody(scope) },
 });
 const form = useForm(begun, 'saveStandardTask', bodyOf);
 
@@ -58,6 +64,7 @@ async function save(): Promise<void> {
       >
         <BFormInput :id="id" v-model="form.fields.value.task[field]" class="figure" inputmode="decimal" />
       </FormField>
+      <ScopeFields v-model="form.fields.value.scope" field="task.scope" />
     </div>
     <StepFields
       v-model="form.fields.value.task"

@@ -7,6 +7,7 @@ import { formatCents, sumCents } from '@wergon/core/money';
 import { callRoute, useDesk } from '../kit/index.ts';
 import { CheckField, PlainButton, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
 import { centsIn, estimateDraft, newOrder, stepDraft } from './orderDraft.ts';
+import { sayScope } from './scopeDraft.ts';
 import StandardJobForm from './StandardJobForm.vue';
 import StandardTaskForm from './StandardTaskForm.vue';
 import StandardVersions from './StandardVersions.vue';
@@ -54,17 +55,10 @@ const priceOf = (job: StandardJobJson) =>
 const taskEstimate = (task: StandardTaskJson) =>
   estimateDraft({ ...newOrder(''), tasks: [stepDraft(task)] }, preparation.data.value?.grades ?? []);
 const longest = computed(() => Math.max(1, ...jobs.value.map((job) => estimateOf(job, false).seconds)));
-const SCOPES = {
-  general: t('work.everything'),
-  item: t('work.item'),
-  unitType: t('work.unitsOfType'),
-  customer: t('work.customer'),
-} as const;
-const sayScope = ({ scope }: StandardJobJson) =>
-  scope.kind === 'general' ? SCOPES.general : `${SCOPES[scope.kind]} ${scope.name ?? ''}`;
 const mayChange = computed(() => desk.may('work.change'));
 const columns = computed((): readonly Column<StandardTaskJson>[] => [
   { id: 'task', title: t('work.taskHead') },
+  { id: 'for', title: t('common.for'), value: (task) => sayScope(task.scope) },
   { id: 'workCenter', title: t('common.workCenter'), value: (task) => task.workCenter },
   { id: 'setup', title: t('work.setup'), class: 'number figure', value: (task) => task.setupHours },
   { id: 'run', title: t('work.run'), class: 'number figure', value: (task) => task.runHours },
@@ -156,7 +150,7 @@ const columns = computed((): readonly Column<StandardTaskJson>[] => [
               ><b>{{ job.title }}</b
               ><small>{{
                 t('work.forVersion', {
-                  scope: sayScope(job),
+                  scope: sayScope(job.scope),
                   version: job.version,
                   more: job.isOff ? ` · ${t('common.switchedOff')}` : '',
                 })

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect, BFormTextarea } from 'bootstrap-vue-next';
 import type { Preparation } from '@wergon/contract/work';
 import { REPORT_KINDS, REPORT_TIMES } from '@wergon/contract/work';
 import { useTemplateRef } from 'vue';
-import { useSortable } from '../kit/index.ts';
+import { useDesk, useSortable } from '../kit/index.ts';
 import { CheckField, FormField } from '../kit/parts/index.ts';
 import type { TaskDraft } from './orderDraft.ts';
 import { t } from '../words/index.ts';
 
-/** What a step holds beside its line: instructions, reports, a fixed price. */
+/** What a step holds beside its line: a description, instructions, reports, a fixed price. */
 const task = defineModel<TaskDraft>({ required: true });
 defineProps<{
   preparation: Preparation | undefined;
@@ -17,6 +17,7 @@ defineProps<{
   instructionsSum?: string;
 }>();
 
+const desk = useDesk();
 function addReport(): void {
   task.value.reports.push({
     when: 'end',
@@ -44,6 +45,14 @@ const numberOrNull = (typed: unknown) => {
 <template>
   <div class="step">
     <div>
+      <FormField
+        v-if="desk.uses('description') || task.description"
+        v-slot="{ id }"
+        :label="t('work.descriptionOfTask')"
+        class="description"
+      >
+        <BFormTextarea :id="id" v-model="task.description" rows="2" maxlength="2000" />
+      </FormField>
       <h3>{{ t('work.instructions') }}</h3>
       <div ref="list">
         <div v-for="(each, i) in task.instructions" :key="i" class="line">
@@ -71,7 +80,7 @@ const numberOrNull = (typed: unknown) => {
       </BButton>
       <p v-if="instructionsSum" class="sum quiet" role="status">{{ instructionsSum }}</p>
     </div>
-    <div>
+    <div v-if="desk.uses('reports') || task.reports.length > 0">
       <h3>{{ t('work.reportsAskedFor') }}</h3>
       <div v-for="(report, i) in task.reports" :key="i" class="line report">
         <BFormSelect v-model="report.kind" size="sm" :aria-label="t('work.kindOfReport', { number: i + 1 })">
@@ -135,7 +144,11 @@ const numberOrNull = (typed: unknown) => {
       <BButton variant="quiet" size="sm" @click="addReport">{{ t('work.addReport') }}</BButton>
     </div>
     <div class="more">
-      <FormField v-slot="{ id }" :label="t('work.fixedPriceIfSoldFlat')">
+      <FormField
+        v-if="desk.uses('price') || task.price"
+        v-slot="{ id }"
+        :label="t('work.fixedPriceIfSoldFlat')"
+      >
         <BFormInput :id="id" v-model="task.price" size="sm" class="figure" inputmode="decimal" />
       </FormField>
       <slot />

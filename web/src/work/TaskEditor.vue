@@ -185,14 +185,25 @@ const errorOf = (i: number): string => {
           :name="task.title || `task ${i + 1}`"
           :instructions-sum="sayInstructions(task, quantity, desk.hours)"
         >
-          <FormField v-slot="{ id }" :label="t('work.costCode')">
+          <FormField
+            v-if="desk.uses('costCode') || task.costCode"
+            v-slot="{ id }"
+            :label="t('work.costCode')"
+          >
             <BFormInput :id="id" v-model="task.costCode" size="sm" list="cost-codes" />
           </FormField>
-          <CheckField v-model="task.isOptional" class="check">{{
-            t('work.optionalMayBeDeclined')
-          }}</CheckField>
-          <AssignedField v-model="task.assigned" :preparation="preparation" />
-          <ChargeFields v-model="task.charge" />
+          <CheckField
+            v-if="desk.uses('optional') || task.isOptional"
+            v-model="task.isOptional"
+            class="check"
+            >{{ t('work.optionalMayBeDeclined') }}</CheckField
+          >
+          <AssignedField
+            v-if="desk.uses('assigned') || task.assigned.length > 0"
+            v-model="task.assigned"
+            :preparation="preparation"
+          />
+          <ChargeFields v-if="desk.uses('charge') || task.charge" v-model="task.charge" />
         </StepFields>
       </div>
     </div>

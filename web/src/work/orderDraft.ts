@@ -4,7 +4,13 @@ import type { OrderJson } from '@wergon/contract/compare';
 import { centsOf, formatDecimal, fraction, parseDecimal, parseRate, toRate } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
 import { formatDay, formatHours, isSaidLength, parseHours, toSeconds } from '@wergon/core/time';
-import { estimateOrder, estimateSeconds, mergeChanges, sumInstructions } from '@wergon/core/work';
+import {
+  estimateOrder,
+  estimateSeconds,
+  mergeChanges,
+  sumInstructions,
+  usuallyIncluded,
+} from '@wergon/core/work';
 import type { EstimateHours, OrderEstimate, WorkType } from '@wergon/core/work';
 import type { Charge } from '@wergon/contract/shop';
 import { t } from '../words/index.ts';
@@ -18,6 +24,7 @@ export type TaskDraft = {
   setupHours: string;
   runHours: string;
   runHoursPerPiece: string;
+  description: string;
   instructions: { text: string; hours: string }[];
   reports: NonNullable<NewOrderInput['tasks'][number]['reports']>;
   price: string;
@@ -27,6 +34,9 @@ export type TaskDraft = {
   assigned: { kind: 'technician' | 'crew'; id: string }[];
   origin: NonNullable<NewOrderInput['tasks'][number]['origin']> | null;
 };
+
+/** What an order needs beside time; the quantity as it is typed. */
+export type PartDraft = { name: string; quantity: number | string };
 
 /** An order as it is being written. */
 export type OrderDraft = {
@@ -41,6 +51,7 @@ export type OrderDraft = {
   unit: string;
   price: string;
   notes: string;
+  parts: PartDraft[];
   charge: Charge | null;
   estimateIncludes: WorkType[];
   tasks: TaskDraft[];
@@ -62,6 +73,7 @@ export const newTask = (): TaskDraft => ({
   setupHours: '',
   runHours: '',
   runHoursPerPiece: '',
+  description: '',
   instructions: [],
   reports: [],
   price: '',
@@ -84,8 +96,9 @@ export const newOrder = (number: string): OrderDraft => ({
   unit: '',
   price: '',
   notes: '',
+  parts: [],
   charge: null,
-  estimateIncludes: ['setup', 'run', 'rework', 'cleanup'],
+  estimateIncludes: usuallyIncluded(false),
   tasks: [],
 });
 
@@ -102,6 +115,7 @@ export const draftOf = ({ order, tasks }: OrderJson): OrderDraft => ({
   unit: order.unit ?? '',
   price: order.price ?? '',
   notes: order.notes,
+  parts: order.parts.map((part) => ({ ...part })),
   charge: order.charge,
   estimateIncludes: order.includes,
   tasks: tasks.map((task) => ({
@@ -123,6 +137,7 @@ type Step = Pick<
   | 'setupHours'
   | 'runHours'
   | 'runHoursPerPiece'
+  | 'description'
   | 'instructions'
   | 'reports'
   | 'price'
@@ -137,6 +152,7 @@ export const stepDraft = (step: Step): TaskDraft => ({
   setupHours: hoursShown(step.setupHours),
   runHours: hoursShown(step.runHours),
   runHoursPerPiece: hoursShown(step.runHoursPerPiece),
+  description: step.description ?? '',
   instructions: step.instructions.map(({ text, hours }) => ({ text, hours: hoursShown(hours) })),
   reports: step.reports.map((report) => ({ ...report })),
   price: step.price ?? '',
@@ -176,6 +192,7 @@ export const stepBody = (task: TaskDraft) => ({
   ...Object.fromEntries(
     HOURS.flatMap((field) => (given(task[field]) === '' ? [] : [[field, hoursGiven(task[field])]])),
   ),
+  description: task.description,
   instructions: task.instructions
     .filter(({ text }) => text.trim() !== '')
     .map(({ text, hours }) => ({ text, ...(given(hours) === '' ? {} : { hours: hoursGiven(hours) }) })),
@@ -190,6 +207,9 @@ export const orderBody = (draft: OrderDraft): NewOrderInput => ({
   due: orNull(draft.due),
   unit: orNull(draft.unit),
   price: orNull(draft.price),
+  parts: draft.parts
+    .filter(({ name }) => name.trim() !== '')
+    .map(({ name, quantity }) => ({ name, quantity: Number(quantity) })),
   tasks: draft.tasks.map((task) => ({
     ...stepBody(task),
     id: task.id,

@@ -151,3 +151,20 @@ test('hours that are none are said to be so at their field, before anything is s
   expect(told()).toEqual(['expected hours such as 1.25']);
   expect(bodies()).toEqual([]);
 });
+
+test('a single task is meant for some orders, where it is, and can say what there is to say of it', async () => {
+  const { field, save } = await open(StandardTaskForm, {
+    preparation: { grades: [{ id: 'g', name: 'Winder' }], workCenters: [] },
+  });
+  await field('Standard task').setValue('Balance');
+  await field('Grade').setValue('g');
+  await field('What there is to say of it').setValue('Both planes');
+  await field('For').setValue('unitType');
+  await field('Which').setValue('Fan');
+  await save();
+  expect((bodies()[0]?.[1] as { task: object }).task).toMatchObject({
+    title: 'Balance',
+    description: 'Both planes',
+    scope: { kind: 'unitType', name: 'Fan' },
+  });
+});

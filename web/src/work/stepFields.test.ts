@@ -1,9 +1,13 @@
 /** @jest-environment jsdom */
 import { mount } from '@vue/test-utils';
 import { reactive } from 'vue';
+import { signIn } from '../kit/desk.fixture.ts';
 import { newTask } from './orderDraft.ts';
 import type { TaskDraft } from './orderDraft.ts';
 import StepFields from './StepFields.vue';
+
+let desk: ReturnType<typeof signIn>;
+beforeEach(() => (desk = signIn()));
 
 const open = (report: Partial<TaskDraft['reports'][number]> = {}) => {
   const task = reactive({
@@ -65,4 +69,17 @@ test('instructions and reports come at the end and go where they are', async () 
   expect(task.instructions).toEqual([{ text: 'Spin it up', hours: '' }]);
   await press('Add report');
   expect(task.reports.map(({ kind }) => kind)).toEqual(['value', 'pieces']);
+});
+
+test('what the shop does without is not asked for, unless it holds something already', () => {
+  if (desk.session) desk.session.unusedFields = ['description', 'reports', 'price'];
+  const { page, task } = open();
+  // Its report is there already; its description and its price are not.
+  expect(page.findAll('h3').map((each) => each.text())).toEqual(['Instructions', 'Reports asked for']);
+  expect(page.find('textarea').exists()).toBe(false);
+  task.reports.splice(0);
+  task.description = 'Both planes';
+  const again = mount(StepFields, { props: { modelValue: task, preparation: undefined, name: 'Balance' } });
+  expect(again.findAll('h3').map((each) => each.text())).toEqual(['Instructions']);
+  expect(again.find('textarea').exists()).toBe(true);
 });

@@ -4,6 +4,7 @@ import {
   pastWorkSchema,
   storyQuery,
   storySchema,
+  unitHistorySchema,
   workSchema,
 } from '../../compare/index.ts';
 import type { Route } from '../route.ts';
@@ -23,6 +24,13 @@ export const COMPARE_ROUTES = {
     summary: 'Finished and closed orders, searched, a page at a time',
     query: pastWorkQuery,
     response: pastWorkSchema,
+  },
+  unitHistory: {
+    method: 'get',
+    path: '/api/units/:unit',
+    caller: 'work.see',
+    summary: 'A unit with its orders, and its hours and cost over the years',
+    response: unitHistorySchema,
   },
   order: {
     method: 'get',

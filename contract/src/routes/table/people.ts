@@ -7,6 +7,7 @@ import {
   namesSchema,
   newGradeSchema,
   newRateSchema,
+  ownLabelSchema,
   patternSchema,
   peopleSchema,
   planSchema,
@@ -72,11 +73,12 @@ export const PEOPLE_ROUTES = {
     summary: 'Make a lost badge worthless',
     response: nothing,
   },
-  dayEndLabel: {
+  ownLabel: {
     method: 'post',
-    path: '/api/people/:technician/day-end-label',
+    path: '/api/people/:technician/label',
     caller: 'people.change',
-    summary: 'The code of a person’s own label that ends their day',
+    summary: 'The code of a person’s own label that does one thing for them, such as stopping their work',
+    body: ownLabelSchema,
     response: badgeCodeSchema,
   },
   setPin: {

@@ -18,6 +18,7 @@ import {
   writeDownSchema,
   writtenDownSchema,
 } from '../../station/index.ts';
+import { attachmentSchema, taskPapersSchema } from '../../work/index.ts';
 import { after, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
@@ -74,6 +75,20 @@ export const STATION_ROUTES = {
     summary: 'Write down at a station work that no task is there for; work starts on it at once',
     body: writeDownSchema,
     response: writtenDownSchema,
+  },
+  taskPapers: {
+    method: 'get',
+    path: '/api/station/papers/:order',
+    caller: 'station',
+    summary: 'The pictures and papers of a released order',
+    response: taskPapersSchema,
+  },
+  taskPaper: {
+    method: 'get',
+    path: '/api/station/papers/:order/:attachment',
+    caller: 'station',
+    summary: 'One of them',
+    response: attachmentSchema,
   },
   offerPhone: {
     method: 'post',

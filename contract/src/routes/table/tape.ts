@@ -1,7 +1,9 @@
 import { answeredSchema, effectSchema } from '../../loose-ends/index.ts';
 import {
+  addNoteSchema,
   findPersonSchema,
   foundPersonSchema,
+  markNoteSchema,
   personDayQuery,
   personDaySchema,
   presenceEditSchema,
@@ -84,6 +86,29 @@ export const TAPE_ROUTES = {
     path: '/api/reconcile/written/:task/keep',
     caller: 'work.change',
     summary: 'Let a task that was written down stay as one of its order',
+    response: nothing,
+  },
+  addNote: {
+    method: 'post',
+    path: '/api/reconcile/notes',
+    caller: 'ledger.correct',
+    summary: 'Note something of a person’s work on a day',
+    body: addNoteSchema,
+    response: answeredSchema,
+  },
+  removeNote: {
+    method: 'post',
+    path: '/api/reconcile/notes/:entry/remove',
+    caller: 'ledger.correct',
+    summary: 'Take a note out',
+    response: answeredSchema,
+  },
+  markNote: {
+    method: 'post',
+    path: '/api/reconcile/notes/:entry/customer',
+    caller: 'ledger.correct',
+    summary: 'Say whether the customer may read a note',
+    body: markNoteSchema,
     response: nothing,
   },
   previewRecords: {

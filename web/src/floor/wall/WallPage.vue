@@ -9,13 +9,14 @@ import type { Instant } from '@wergon/core/time';
 import JobTasks from '../JobTasks.vue';
 import { useWall } from './useWall.ts';
 import { isNarrowed } from './wallPages.ts';
+import type { WallPerson } from './wallPages.ts';
 import { keepWall } from './wallStore.ts';
 import { t } from '../../words/index.ts';
 
 /** The floor on a big screen: no mouse, turns by itself, read from across the hall. */
 const desk = useDesk();
 const props = defineProps<{ kept: ResponseOf<'floor'> | undefined }>();
-const { board, counts, now, page, pages, place, jobs, asked, query } = useWall(props.kept);
+const { board, counts, now, page, pages, place, jobs, asked, query, more } = useWall(props.kept);
 /** Since when nothing new arrives; what stands there was true then. */
 const lostAt = ref<Instant | null>(props.kept?.asOf ?? null);
 watch(isLive, (live) => (lostAt.value = live ? null : now.value));
@@ -39,6 +40,11 @@ const label = ({ comparison: { usedSeconds, estimatedSeconds } }: TaskStanding) 
     hours: desk.hours(usedSeconds),
     estimate: estimatedSeconds === null ? t('common.noEstimate') : desk.hours(estimatedSeconds),
   });
+/** The machine, the reason and the pieces of what somebody is on. */
+const sayMore = ({ id, task, presently }: WallPerson) =>
+  presently === 'work' || presently === 'indirect'
+    ? [more.value.doing(id), task ? more.value.pieces(task.task) : ''].filter(Boolean).join(' · ')
+    : '';
 const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overSeconds);
 </script>
 
@@ -78,12 +84,14 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
       }}
     </p>
     <ul v-else-if="page.kind === 'tasks'" class="tasks" :aria-label="t('floor.jobsAndTasks')">
-      <li v-for="job in page.jobs" :key="job.order.id"><JobTasks :job="job" is-far /></li>
+      <li v-for="job in page.jobs" :key="job.order.id"><JobTasks :job="job" :more="more" is-far /></li>
     </ul>
     <ul v-else-if="page.kind === 'people'" :aria-label="t('common.people')">
       <li v-for="person in page.people" :key="person.id" :class="person.presently">
         <b>{{ person.name }}</b>
-        <span class="words">{{ person.words }}</span>
+        <span class="words"
+          >{{ person.words }} <small>{{ sayMore(person) }}</small></span
+        >
         <Yardstick
           v-if="person.task"
           :estimated-seconds="person.task.comparison.estimatedSeconds"

@@ -1,6 +1,7 @@
 import { computed, onScopeDispose, ref, watch } from 'vue';
 import type { ResponseOf } from '@wergon/contract/routes';
 import { jobsOnBoard } from '@wergon/core/floor';
+import { floorMore } from '../floorMore.ts';
 import { useFloor } from '../useFloor.ts';
 import { jobsFor, jobsOf, pagesOf, peopleOf, readAsked } from './wallPages.ts';
 
@@ -33,5 +34,6 @@ export function useWall(kept: ResponseOf<'floor'> | undefined) {
     if (length > 0) place.value %= length;
   });
   const page = computed(() => pages.value[place.value % Math.max(1, pages.value.length)]);
-  return { ...floor, page, pages, place, jobs, asked };
+  const more = computed(() => floorMore(floor.query.data.value));
+  return { ...floor, more, page, pages, place, jobs, asked };
 }

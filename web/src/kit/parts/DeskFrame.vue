@@ -5,12 +5,12 @@ import { useDesk } from '../useDesk.ts';
 import { t } from '../../words/index.ts';
 
 const search = defineModel<string>('search', { default: '' });
-/** Without a `step` the page speaks of no stretch of time; without a `searchLabel` there is nothing to find. */
-withDefaults(defineProps<{ title: string; step?: string; today?: string; searchLabel?: string }>(), {
-  step: '',
-  today: '',
-  searchLabel: '',
-});
+/** Without a `step` the page speaks of no stretch of time; without a `searchLabel` there is nothing to find. Where there
+ *  is no ruler a `lead` says what the page is about. */
+withDefaults(
+  defineProps<{ title: string; lead?: string; step?: string; today?: string; searchLabel?: string }>(),
+  { lead: '', step: '', today: '', searchLabel: '' },
+);
 const emit = defineEmits<{ back: []; on: []; today: [] }>();
 const desk = useDesk();
 const field = ref<HTMLInputElement>();
@@ -46,7 +46,11 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
           <span>{{ today }}</span>
         </div>
       </div>
-      <div class="ruler"><slot name="ruler" /></div>
+      <div class="ruler">
+        <slot name="ruler"
+          ><p v-if="lead !== ''" class="lead">{{ lead }}</p></slot
+        >
+      </div>
       <div class="who">
         <input
           v-if="searchLabel !== ''"
@@ -73,6 +77,11 @@ onUnmounted(() => window.removeEventListener('keydown', onKey));
 </template>
 
 <style scoped lang="scss">
+.lead {
+  max-width: 900px;
+  margin: 0;
+  padding: 14px;
+}
 .frame {
   display: grid;
   grid-template-rows: 74px minmax(0, 1fr);

@@ -6,6 +6,7 @@ export { default as DiskWarning } from './DiskWarning.vue';
 export { default as FileField } from './FileField.vue';
 export { default as FoundPeople } from './FoundPeople.vue';
 export { default as FormField } from './FormField.vue';
+export { default as LongText } from './LongText.vue';
 export { default as MatchNote } from './MatchNote.vue';
 export { default as PickField } from './PickField.vue';
 export { default as PlainButton } from './PlainButton.vue';

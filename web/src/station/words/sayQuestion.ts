@@ -60,6 +60,16 @@ export function sayQuestion(question: Question, names: Names, { say, and }: Spee
       return question.isChecking
         ? { headline: say('stationQuestion.pin.checking'), help: '' }
         : { headline: say('stationQuestion.pin'), help: say('stationQuestion.pin.help') };
+    case 'how-many':
+      return {
+        headline: say('stationQuestion.how-many', { part: question.part }),
+        help: say('stationQuestion.how-many.help'),
+      };
+    case 'why-part':
+      return {
+        headline: say('stationQuestion.why-part'),
+        help: say('stationQuestion.request.how'),
+      };
     case 'request':
       return {
         headline: say(`stationQuestion.request.${question.what}`),

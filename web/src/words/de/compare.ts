@@ -1,6 +1,13 @@
 import type { Translation } from '../translation.ts';
 
 export const compare: Translation['compare'] = {
+  unitYears: 'Über die Jahre',
+  yearHead: 'Jahr',
+  noWorkYet: 'An ihm wurde noch nichts getan.',
+  unitOrders: 'Aufträge',
+  theLastOrders: 'Die letzten {n} sind zu sehen; die Jahre zählen alle.',
+  notes: 'Notizen',
+  forTheCustomer: 'für den Kunden',
   linesLackARate: '{n} Zeile ohne Satz | {n} Zeilen ohne Satz',
   openOrdersByTheDayTheyAreDue: 'Offene Aufträge nach Liefertag',
   ordersDueByDay: 'fällige Aufträge je Tag',

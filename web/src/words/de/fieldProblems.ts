@@ -64,6 +64,9 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'names no record': 'nennt keinen Eintrag',
   'does not fit this offer': 'passt nicht zu diesem Angebot',
   'expected a mail address': 'erwartet wird eine Mailadresse',
+  'no such standard job': 'diesen Standardauftrag gibt es nicht',
+  'is said of a part alone': 'wird nur von einem Teil gesagt',
+  'this unit has too many readings': 'zu diesem Gerät gibt es zu viele Ablesungen',
   'lies in the future': 'liegt in der Zukunft',
   'lies more than a day ahead: the clock of this device is not right':
     'liegt mehr als einen Tag voraus: die Uhr dieses Geräts stimmt nicht',

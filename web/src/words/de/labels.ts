@@ -1,7 +1,10 @@
 import type { Translation } from '../translation.ts';
 
 export const labels: Translation['labels'] = {
-  labelThatEndsAPersonsDay: 'Etikett, das den Tag einer Person beendet',
+  labelOfOnesOwn: 'Eigenes Etikett einer Person',
+  whatItDoes: 'Was es tut',
+  oneScanDoesIt:
+    'Ein Scan tut es für die Person, ohne Ausweis. Es gilt so viel wie der Ausweis und so lange.',
   travelers: 'Laufkarten',
   actionSheet: 'Aktionsblatt',
   indirectSheet: 'Blatt indirekter Tätigkeiten',
@@ -9,7 +12,6 @@ export const labels: Translation['labels'] = {
   calibration: 'Einlernen',
   scanThisOnceAtAStationItLearns: 'Einmal an einer Station scannen: sie lernt, was ihr Scanner sendet.',
   actions: 'Aktionen',
-  endsTheDayShiftOut: 'beendet den Tag: SHIFT OUT',
   codesForPeopleOrdersActions:
     'Codes für Personen, Aufträge, Aktionen und Maschinen. Eine Laufkarte, die vor einer Änderung ihres Auftrags gedruckt wurde, sagt es beim Scannen.',
   sortedBy: 'Sortiert nach',

@@ -68,6 +68,8 @@ export const problems: Translation['problems'] = {
   'order.no_tasks': 'Ein Auftrag ohne Arbeitsgänge lässt sich nicht freigeben',
   'order.task_has_labor': 'Ein Arbeitsgang mit Arbeit wird geschlossen, nie gelöscht',
   'order.too_many_papers': 'Dieser Auftrag hat so viele Bilder und Papiere, wie er halten kann',
+  'recurring.has_order': 'Es gibt schon einen Auftrag dafür',
+  'recurring.is_off': 'Das ist abgeschaltet: erst einschalten',
   'offer.off': 'Dieser Betrieb macht keine Angebote',
   'offer.no_lines': 'Es gibt keinen Arbeitsgang anzubieten: fügen Sie zuerst einen hinzu',
   'offer.no_price': 'Nichts davon hat einen Preis: ein Angebot sagt, was es kostet',

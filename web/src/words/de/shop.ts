@@ -53,6 +53,11 @@ export const shop: Translation['shop'] = {
   aStartMayBeSetBackByInMinutes: 'Ein Beginn darf zurückgesetzt werden um, in Minuten',
   screenClearsAfterABadgeInSeconds: 'Bildschirm wird leer nach einem Ausweis, in Sekunden',
   screenClearsAfterAnActInSeconds: 'Bildschirm wird leer nach einer Aktion, in Sekunden',
+  peopleGoOutFromHere: 'Von hier fahren Leute hinaus: UNTERWEGS und VOR ORT werden angeboten',
+  newEstimatesIncludeTravel: 'Fahrt zählt in der Kalkulation eines neuen Auftrags mit',
+  fieldsThatAreUsed: 'Felder von Aufträgen und Arbeitsgängen, die benutzt werden',
+  whatIsNotUsedIsAskedNowhere:
+    'Was nicht angekreuzt ist, wird nirgends gefragt und nur gezeigt, wo etwas darin steht.',
   aWorkerNumberTypedIsAsGood: 'Statt eines Ausweises darf die Personalnummer getippt werden',
   codesMayBeTyped: 'Codes dürfen getippt werden',
   startingWorkSignsIn: 'Arbeit beginnen meldet an',

@@ -1,6 +1,19 @@
 import type { Translation } from '../translation.ts';
 
 export const tape: Translation['tape'] = {
+  notes: 'Notizen',
+  note: 'Notiz',
+  noteAt: 'Um',
+  noteBy: 'Von',
+  forCustomer: 'Für den Kunden',
+  customerMayRead: 'Der Kunde darf lesen: {text}',
+  nothingNoted: 'Zu diesem Tag ist nichts notiert.',
+  newNote: 'Etwas notieren',
+  noteAbout: 'Worum es in der Notiz geht',
+  aboutTheDay: 'den Tag',
+  addNote: 'Notieren',
+  noteAdded: 'Notiert',
+  noteTakenOut: 'Notiz herausgenommen',
   whyIfItIsWorthAWord: 'warum (wenn es etwas zu sagen gibt)',
   fromTo: '{titles} von {time} bis {end}',
   titleFrom: '{title} ab {time}',

@@ -168,6 +168,18 @@ export const orderFields: Translation['orderFields'] = {
   Notes: 'Notizen',
   'Estimate includes': 'Kalkulation enthält',
   Tasks: 'Arbeitsgänge',
+  Parts: 'Teile',
+  Offer: 'Angebot',
+  Title: 'Titel',
+  For: 'Für',
+  'Work center': 'Arbeitsplatz',
+  'Setup hours': 'Rüststunden',
+  'Run hours': 'Fertigungsstunden',
+  'Run hours per piece': 'Fertigungsstunden je Stück',
+  Description: 'Beschreibung',
+  Instructions: 'Anweisungen',
+  Reports: 'Meldungen',
+  'Fixed price': 'Festpreis',
 };
 
 /** Where an order stands. */
@@ -241,3 +253,44 @@ export const recordActs: Translation['recordActs'] = {
 
 /** Who may write down at a station what no task is there for. */
 export const writers: Translation['writers'] = { nobody: 'niemand', leads: 'Leitungen', everybody: 'alle' };
+
+/** Fields that a shop can do without. */
+export const spareFields: Translation['spareFields'] = {
+  unit: 'Gerät auf der Werkbank',
+  item: 'Artikel, fürs Lager',
+  division: 'Sparte',
+  jobType: 'Auftragsart',
+  price: 'Preise',
+  charge: 'wie berechnet wird',
+  parts: 'Teile',
+  description: 'Worte zum Arbeitsgang im Ganzen',
+  reports: 'Meldungen eines Arbeitsgangs',
+  costCode: 'Kostenstelle',
+  optional: 'wahlweise Arbeitsgänge',
+  assigned: 'wem ein Arbeitsgang zugewiesen ist',
+} as const;
+
+/** What was changed of one of an order's tasks. */
+export const taskFields: Translation['taskFields'] = {
+  'work center': 'Arbeitsplatz',
+  grade: 'Stufe',
+  'setup hours': 'Rüststunden',
+  'run hours': 'Fertigungsstunden',
+  'run hours per piece': 'Fertigungsstunden je Stück',
+  description: 'Beschreibung',
+  instructions: 'Anweisungen',
+  optional: 'wahlweise',
+  assigned: 'zugewiesen',
+  'rate estimated with': 'Satz der Kalkulation',
+};
+
+/** What was done, as a history keeps it. */
+export const orderActs: Translation['orderActs'] = {
+  'made as a draft': 'als Entwurf angelegt',
+  'estimate asked for': 'Kalkulation angefragt',
+  'written down at a station': 'an einer Station aufgeschrieben',
+  'tied to another task': 'einem anderen Arbeitsgang zugeordnet',
+  'kept as a task': 'als Arbeitsgang behalten',
+  yes: 'ja',
+  everything: 'alles',
+};

@@ -1,4 +1,11 @@
 export const compare = {
+  unitYears: 'Over the years',
+  yearHead: 'Year',
+  noWorkYet: 'Nothing has been done to it yet.',
+  unitOrders: 'Orders',
+  theLastOrders: 'The last {n} are shown; the years count all of them.',
+  notes: 'Notes',
+  forTheCustomer: 'for the customer',
   linesLackARate: '{n} lines lack a rate',
   openOrdersByTheDayTheyAreDue: 'Open orders by the day they are due',
   ordersDueByDay: 'orders due, by day',

@@ -1,5 +1,8 @@
 export const labels = {
-  labelThatEndsAPersonsDay: 'Label that ends a person’s day',
+  labelOfOnesOwn: 'A label of one’s own',
+  whatItDoes: 'What it does',
+  oneScanDoesIt:
+    'One scan does it for its owner, without the badge. It is worth as much as the badge, and ends with it.',
   travelers: 'Travelers',
   actionSheet: 'Action sheet',
   indirectSheet: 'Indirect sheet',
@@ -7,7 +10,6 @@ export const labels = {
   calibration: 'Calibration',
   scanThisOnceAtAStationItLearns: 'Scan this once at a station: it learns what its scanner sends.',
   actions: 'Actions',
-  endsTheDayShiftOut: 'ends the day: SHIFT OUT',
   codesForPeopleOrdersActions:
     'Codes for people, orders, actions and machines. A traveler that was printed before its order changed says so when it is scanned.',
   sortedBy: 'Sorted by',

@@ -51,6 +51,11 @@ export const shop = {
   aStartMayBeSetBackByInMinutes: 'A start may be set back by, in minutes',
   screenClearsAfterABadgeInSeconds: 'Screen clears after a badge, in seconds',
   screenClearsAfterAnActInSeconds: 'Screen clears after an act, in seconds',
+  peopleGoOutFromHere: 'People go out from here: ON THE WAY and ON SITE are offered',
+  newEstimatesIncludeTravel: 'travel counts in the estimate of a new order',
+  fieldsThatAreUsed: 'Fields of orders and tasks that are used',
+  whatIsNotUsedIsAskedNowhere:
+    'What is not ticked is asked for nowhere, and shown only where it holds something.',
   aWorkerNumberTypedIsAsGood: 'A worker number may be typed in place of a badge',
   codesMayBeTyped: 'codes may be typed',
   startingWorkSignsIn: 'starting work signs in',

@@ -152,6 +152,18 @@ export const orderFields = {
   Notes: 'Notes',
   'Estimate includes': 'Estimate includes',
   Tasks: 'Tasks',
+  Parts: 'Parts',
+  Offer: 'Offer',
+  Title: 'Title',
+  For: 'For',
+  'Work center': 'Work center',
+  'Setup hours': 'Setup hours',
+  'Run hours': 'Run hours',
+  'Run hours per piece': 'Run hours per piece',
+  Description: 'Description',
+  Instructions: 'Instructions',
+  Reports: 'Reports',
+  'Fixed price': 'Fixed price',
 } as const;
 
 /** Where an order stands. */
@@ -227,3 +239,44 @@ export const recordActs = {
 
 /** Who may write down at a station what no task is there for. */
 export const writers = { nobody: 'nobody', leads: 'leads', everybody: 'everybody' } as const;
+
+/** Fields that a shop can do without. */
+export const spareFields = {
+  unit: 'unit on the bench',
+  item: 'item, for stock',
+  division: 'division',
+  jobType: 'job type',
+  price: 'prices',
+  charge: 'how it is charged',
+  parts: 'parts',
+  description: 'words of a task as a whole',
+  reports: 'reports of a task',
+  costCode: 'cost code',
+  optional: 'optional tasks',
+  assigned: 'who a task is assigned to',
+} as const;
+
+/** What was changed of one of an order's tasks. */
+export const taskFields = {
+  'work center': 'work center',
+  grade: 'grade',
+  'setup hours': 'setup hours',
+  'run hours': 'run hours',
+  'run hours per piece': 'run hours per piece',
+  description: 'description',
+  instructions: 'instructions',
+  optional: 'optional',
+  assigned: 'assigned',
+  'rate estimated with': 'rate estimated with',
+} as const;
+
+/** What was done, as a history keeps it. */
+export const orderActs = {
+  'made as a draft': 'made as a draft',
+  'estimate asked for': 'estimate asked for',
+  'written down at a station': 'written down at a station',
+  'tied to another task': 'tied to another task',
+  'kept as a task': 'kept as a task',
+  yes: 'yes',
+  everything: 'everything',
+} as const;
