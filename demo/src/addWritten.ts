@@ -1,11 +1,13 @@
 import { newOrderSchema } from '@wergon/contract/work';
-import { parseRate } from '@wergon/core/money';
+import { parseRate, toCents } from '@wergon/core/money';
 import type { Code, CodeKind } from '@wergon/core/scan';
-import { addDays, formatDay, toInstant } from '@wergon/core/time';
+import { addDays, formatDay, formatInstant, toInstant } from '@wergon/core/time';
 import type { Instant, Zone } from '@wergon/core/time';
 import type { Context } from '@wergon/server/app';
+import { writeSql } from '@wergon/server/db';
+import { writeDecision } from '@wergon/server/ledger';
 import { TaskEntity, addOrder } from '@wergon/server/work';
-import { sampleId, targetId } from './ids.ts';
+import { sampleId, targetId, technicianId } from './ids.ts';
 import { recordAt } from './recordAt.ts';
 import { GRADES, PEOPLE } from './sampleShop.ts';
 import { unwrap } from './unwrap.ts';
@@ -13,7 +15,14 @@ import { unwrap } from './unwrap.ts';
 const NUMBER = '24804';
 const WRITER = 'Siiri Laakso';
 
-/** A job that somebody was sent to yesterday before anybody had written an order for it: it waits to be tied, with its time. */
+/** What the way there is charged with, whatever the hours: a trip with the shop's van is agreed at one price. */
+const WAY = { seconds: 2100, cost: toCents(25_00), reason: 'Van trip to the harbor, agreed price' };
+
+/** What the work there was charged with as long as half an hour of it was known. */
+const CALL_OUT = { seconds: 1800, cost: toCents(35_00), reason: 'Call-out fee' };
+
+/** A job that somebody was sent to yesterday before anybody had written an order for it: it waits to be tied, with the time
+ *  of the way there and of the work, and with what the desk noted of it for the customer. */
 export async function addWritten(
   context: Context,
   zone: Zone,
@@ -44,13 +53,35 @@ export async function addWritten(
   });
   context.setupChanged([id]);
   const technician = `t${PEOPLE.findIndex(({ name }) => name === WRITER) + 1}`;
-  const hours = {
-    id: 'written-1',
-    type: 'hours',
-    technician,
-    targets: [targetId(`${NUMBER}-1`)],
-    day: formatDay(addDays(zone.dayAt(opensAt), -1)),
-    seconds: 2700,
-  };
-  await recordAt(context, { kind: 'desk', id: 'mikko' }, [hours], opensAt);
+  const day = addDays(zone.dayAt(opensAt), -1);
+  const target = targetId(`${NUMBER}-1`);
+  const on = { technician, targets: [target] };
+  const desk = { kind: 'desk', id: 'mikko' } as const;
+  const entries = [
+    {
+      ...on,
+      id: 'written-way',
+      type: 'hours',
+      day: formatDay(day),
+      workType: 'travel',
+      seconds: WAY.seconds,
+    },
+    { ...on, id: 'written-1', type: 'hours', day: formatDay(day), seconds: 2700 },
+    {
+      ...on,
+      id: 'written-note',
+      type: 'note',
+      at: formatInstant(at),
+      text: 'Guard refitted with new bolts; the foot is cracked and should be welded at the next dry dock.',
+    },
+  ];
+  await recordAt(context, desk, entries, opensAt);
+  await writeSql(context.database, (sql) =>
+    sql.insert('customer_note', [{ entry: 'written-note', marked_at: opensAt, marked_by: 'Mikko Rask' }]),
+  );
+  const line = { technician: technicianId(technician), day, target, by: 'Solveig Aune' };
+  await context.journal.append({ kind: 'desk', id: 'solveig' }, [
+    writeDecision({ type: 'set-cost', ...line, workType: 'travel', ...WAY }, opensAt),
+    writeDecision({ type: 'set-cost', ...line, workType: 'run', ...CALL_OUT }, opensAt),
+  ]);
 }

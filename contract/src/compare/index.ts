@@ -7,5 +7,6 @@ export {
   workSchema,
 } from './orders.ts';
 export type { ComparisonJson, LineRow, OrderJson, OrderRow, TaskRow, UnitHistoryJson } from './orders.ts';
+export { resetCostSchema, setCostSchema } from './setCost.ts';
 export { storyQuery, storySchema } from './story.ts';
 export type { StoryJson } from './story.ts';

@@ -90,6 +90,18 @@ const lineSchema = z.object({
   enteredSeconds: z.number(),
   cost: z.string().nullable(),
   costs: z.enum(['actual', 'standard']),
+  /** What somebody set its cost to, for the seconds that they saw, and what it would cost by its rate; shown to nobody
+   *  who may not see rates. */
+  set: z
+    .object({
+      cost: z.string(),
+      seconds: z.number(),
+      byRate: z.string().nullable(),
+      reason: z.string(),
+      by: z.string(),
+      at: instant,
+    })
+    .nullable(),
 });
 export type LineRow = z.output<typeof lineSchema>;
 

@@ -117,6 +117,7 @@ function writeLooseEnd({ kind, technician, entries, from, to, day, seconds }: Lo
       return named(`${dayText} ${seconds ?? 0}`);
     case 'no-rate':
       return named(dayText);
+    case 'cost-changed':
     case 'not-released':
     case 'after-done':
     case 'clock':

@@ -19,6 +19,7 @@ export {
   newAttachmentSchema,
   newOrderSchema,
   originSchema,
+  priceText,
   releaseOrdersSchema,
   releasedSchema,
   saveOrderSchema,

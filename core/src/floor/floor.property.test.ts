@@ -45,7 +45,7 @@ function boardAfter(entries: readonly LaborEntry[], now: Instant, day: LocalDay)
     const timed = own.filter((entry): entry is Exclude<LaborEntry, HoursEntry> => entry.type !== 'hours');
     const { state, timeline } = foldEntries(id, AT_REST, inOrderOfTime(timed), facts);
     const pieces = timeline.stints.flatMap((stint) => allocateStint(stint, facts));
-    const lines = sumLines(pieces, hours, []);
+    const lines = sumLines(pieces, hours, { rates: [], setCosts: [] });
     settledLines.push(...lines);
     settled.set(id, { ...timeline, enteredSeconds: sumSeconds(hours.filter((each) => each.day === day)) });
     const charged = { day, seconds: sumSeconds(lines.filter((line) => line.day === day)) };

@@ -6,6 +6,7 @@ import { effectiveEntries, inOrderOfTime } from './effective.ts';
 import { deriveFinished, findNotReleased, isTaskEntry } from './finished.ts';
 import { AT_REST, applyEntry, settleAt } from './fold.ts';
 import { sumLines } from './lines.ts';
+import { findIdleCosts } from './costing.ts';
 import { allocateStint } from './allocate.ts';
 import type { AttendanceDay } from './attendance.ts';
 import type { Entry, HoursEntry, LaborEntry, TargetId } from './entries.ts';
@@ -13,6 +14,7 @@ import type { LedgerFacts } from './facts.ts';
 import type { TaskEntry } from './finished.ts';
 import type { LaborState, Settled } from './fold.ts';
 import type { LaborLine } from './lines.ts';
+import type { SetCost } from './costing.ts';
 import type { LooseEnd } from './looseEnd.ts';
 import type { Allocation } from './allocate.ts';
 import type { Presence, Stint } from './stint.ts';
@@ -92,6 +94,8 @@ export type PersonPast = {
   /** Sorted by time. */
   readonly timed: readonly LaborEntry[];
   readonly hours: readonly HoursEntry[];
+  /** What their lines were set to by hand. */
+  readonly setCosts?: readonly SetCost[];
 };
 
 /** What that comes to; loose ends are all that come of one person's entries. */
@@ -102,7 +106,7 @@ export type PersonLedger = PersonTimeline & {
 
 /** Derives one technician's ledger from a state on, as of an instant. Source: docs/ledger.md, sections 4 to 7. */
 export function derivePerson(
-  { technician, state: from, timed, hours }: PersonPast,
+  { technician, state: from, timed, hours, setCosts = [] }: PersonPast,
   facts: LedgerFacts,
   asOf: Instant,
 ): PersonLedger {
@@ -110,7 +114,7 @@ export function derivePerson(
   addSettled(timeline, settleAt(technician, state, asOf, facts.policy).settled);
   const pieces: Allocation[] = [];
   for (const stint of timeline.stints) append(pieces, allocateStint(stint, facts));
-  const lines = sumLines(pieces, hours, facts.costRates.get(technician) ?? []);
+  const lines = sumLines(pieces, hours, { rates: facts.costRates.get(technician) ?? [], setCosts });
   const { days, looseEnds } = deriveAttendance(
     { technician, ...timeline, enteredByDay: sumEntered(hours) },
     facts,
@@ -123,6 +127,7 @@ export function derivePerson(
       ...timeline.looseEnds,
       ...looseEnds,
       ...findWithoutRate(lines),
+      ...findIdleCosts(technician, setCosts, lines),
       ...findNotReleased(timeline.stints, facts),
     ],
   };

@@ -30,6 +30,8 @@ export { ENTRY_FIELDS } from './fields.ts';
 export { deriveFinished, findNotReleased, isTaskEntry } from './finished.ts';
 export { AT_REST, applyEntry, settleAt } from './fold.ts';
 export type { LaborState, Settled } from './fold.ts';
+export { costLine, findIdleCosts, holdsFor } from './costing.ts';
+export type { Costing, SetCost } from './costing.ts';
 export { sumLines } from './lines.ts';
 export type { LaborLine } from './lines.ts';
 export { CLOCK_TOLERANCE, FLOOR_END_KINDS, LOOSE_END_KINDS, isClockAhead, isClockFault } from './looseEnd.ts';

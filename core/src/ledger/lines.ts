@@ -1,16 +1,16 @@
 import { itemAt } from '../result/index.ts';
-import { laborCost } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
-import { costRateOn } from '../people/index.ts';
-import type { CostRate, TechnicianId } from '../people/index.ts';
+import type { TechnicianId } from '../people/index.ts';
 import { toSeconds } from '../time/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 import type { HoursEntry, TargetId } from './entries.ts';
 import type { Allocation } from './allocate.ts';
+import { costLine } from './costing.ts';
+import type { Costing } from './costing.ts';
 
 /** Seconds and cost of one technician on one target with one work type on one local day. `cost` is `null` where
- *  no rate holds on that day; sums leave it out and say so. Source: docs/ledger.md, sections 5 and 6. */
+ *  no rate holds on that day and nobody has set it; sums leave it out and say so. Source: docs/ledger.md, sections 5 and 6. */
 export type LaborLine = {
   readonly technician: TechnicianId;
   readonly target: TargetId;
@@ -31,7 +31,7 @@ type Key = Pick<LaborLine, 'technician' | 'target' | 'workType' | 'day'>;
 export function sumLines(
   pieces: readonly Allocation[],
   hours: readonly HoursEntry[],
-  costRates: readonly CostRate[],
+  costing: Costing,
   before: readonly LaborLine[] = [],
 ): LaborLine[] {
   const days = new Map<LocalDay, Tally[]>();
@@ -67,19 +67,19 @@ export function sumLines(
 
   const lines: LaborLine[] = [];
   for (const [day, tallies] of days) {
-    const rate = costRateOn(costRates, day);
     for (const tally of tallies) {
+      const { technician, target, workType } = tally;
       const seconds = toSeconds(tally.measuredSeconds + tally.sharedSeconds + tally.enteredSeconds);
       lines.push({
-        technician: tally.technician,
-        target: tally.target,
-        workType: tally.workType,
+        technician,
+        target,
+        workType,
         day,
         seconds,
         measuredSeconds: tally.measuredSeconds,
         sharedSeconds: tally.sharedSeconds,
         enteredSeconds: tally.enteredSeconds,
-        cost: rate === undefined ? null : laborCost(seconds, rate),
+        cost: costLine({ target, workType, day, seconds }, costing),
       });
     }
   }

@@ -13,6 +13,7 @@ const LABOR_END_KINDS = [
   'work-outside-shift',
   'long-break',
   'no-rate',
+  'cost-changed',
   'not-released',
   'after-done',
   'clock',

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { sumCents, toRate } from '../money/money.ts';
+import type { CostRate } from '../people/costRate.ts';
 import { addDays, toDay } from '../time/day.ts';
 import { sumSeconds } from '../time/seconds.ts';
 import { deriveLedger } from './derive.ts';
@@ -8,6 +9,7 @@ import { TECHNICIANS, THE_END, anyJournal, factsWith } from './shop.fixture.ts';
 
 const facts = factsWith();
 const [ada] = TECHNICIANS;
+const costing = (rates: readonly CostRate[]) => ({ rates, setCosts: [] });
 const linesOf = (journal: Parameters<typeof deriveLedger>[0], costRates = facts.costRates) =>
   deriveLedger(journal, { ...facts, costRates }, THE_END).lines.filter(
     ({ technician }) => technician === ada,
@@ -16,7 +18,10 @@ const linesOf = (journal: Parameters<typeof deriveLedger>[0], costRates = facts.
 test('lines costed by the rates they have cost what they cost', () => {
   fc.assert(
     fc.property(anyJournal, (journal) => {
-      for (const { cost, after } of recost(linesOf(journal), (ada && facts.costRates.get(ada)) ?? []))
+      for (const { cost, after } of recost(
+        linesOf(journal),
+        costing((ada && facts.costRates.get(ada)) ?? []),
+      ))
         expect(after).toBe(cost);
     }),
   );
@@ -34,7 +39,7 @@ test('lines costed by other rates cost what a ledger derived with those would sa
       if (!ada) return;
       const lines = linesOf(journal);
       const other = linesOf(journal, new Map([...facts.costRates, [ada, rates]]));
-      const costed = recost(lines, rates);
+      const costed = recost(lines, costing(rates));
       expect(sumSeconds(costed)).toBe(sumSeconds(other));
       expect(sumCents(costed.map(({ after }) => ({ cost: after })))).toBe(sumCents(other));
     }),

@@ -1,20 +1,16 @@
-import { laborCost } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
-import { costRateOn } from '../people/index.ts';
-import type { CostRate } from '../people/index.ts';
-import type { LocalDay, Seconds } from '../time/index.ts';
+import { costLine } from './costing.ts';
+import type { Costing } from './costing.ts';
+import type { LaborLine } from './lines.ts';
 
 /** What of a labor line its cost depends on. */
-type CostedLine = { readonly day: LocalDay; readonly seconds: Seconds; readonly cost: Cents | null };
+type CostedLine = Pick<LaborLine, 'target' | 'workType' | 'day' | 'seconds' | 'cost'>;
 
 /** What one person's labor lines would cost by other rates, beside what they cost now. Each line is costed once, as it
- *  would be if it were derived anew; hours do not change. A line on whose day no rate holds has no cost.
+ *  would be if it were derived anew; hours do not change. A cost set by hand stays.
  *  Source: docs/ledger.md, section 9. */
 export const recost = <Line extends CostedLine>(
   lines: readonly Line[],
-  rates: readonly CostRate[],
+  costing: Costing,
 ): readonly (Line & { readonly after: Cents | null })[] =>
-  lines.map((line) => {
-    const rate = costRateOn(rates, line.day);
-    return { ...line, after: rate === undefined ? null : laborCost(line.seconds, rate) };
-  });
+  lines.map((line) => ({ ...line, after: costLine(line, costing) }));

@@ -239,6 +239,7 @@ const FINDERS: Readonly<Record<LooseEndKind, Finder>> = {
   'work-outside-shift': nothing,
   'not-released': nothing,
   'no-rate': nothing,
+  'cost-changed': nothing,
   clock: nothing,
   'clock-jump': nothing,
   'unknown-code': nothing,

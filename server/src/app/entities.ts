@@ -15,6 +15,7 @@ import {
   ApprovalEntity,
   ClosedLineEntity,
   PayPeriodEntity,
+  SetCostEntity,
   UnsettledDayEntity,
 } from '../ledger/index.ts';
 import {
@@ -102,6 +103,7 @@ export const ENTITIES = [
   ApprovalEntity,
   PayPeriodEntity,
   ClosedLineEntity,
+  SetCostEntity,
   UnsettledDayEntity,
   DraftEntity,
 ];

@@ -11,13 +11,14 @@ import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
-import { loadNotesOf, loadSeq, loadStates, peopleOnOrder } from '../ledger/index.ts';
+import { loadNotesOf, loadSeq, loadSetCostsOn, loadStates, peopleOnOrder } from '../ledger/index.ts';
 import type { KeptNote } from '../ledger/index.ts';
 import { UnitEntity, unitWords } from '../shop/index.ts';
 import type { Unit } from '../shop/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { AttachmentEntity, OrderChangeEntity } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
+import { mountSetCosts, writeSet } from './setCosts.ts';
 import { mountStory } from './story.ts';
 import { mountUnit } from './unit.ts';
 import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison, writeLine } from './taskLabor.ts';
@@ -222,6 +223,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
 
   mountUnit(mount, context, loadRows);
   mountStory(mount, context);
+  mountSetCosts(mount, context);
 
   mount('order', async ({ param, who }) => {
     const known = await facts.get();
@@ -230,8 +232,16 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
     const now = clock.now();
     const own = known.tasksByOrder.get(order.id) ?? [];
     const costs = costsFor(who);
-    const { labor, notes, seq } = await readSql(database, (sql) => ({
+    const { labor, notes, setCosts, seq } = await readSql(database, (sql) => ({
       labor: loadLabor(sql, known, own, now, costs),
+      // What a person's labor was set to is for nobody who may not see rates.
+      setCosts:
+        costs === 'actual'
+          ? loadSetCostsOn(
+              sql,
+              own.map(({ id }) => id),
+            )
+          : [],
       notes: loadNotesOf(
         sql,
         own.map(({ id }) => id),
@@ -259,7 +269,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
           .map((each) => writeNote(known, each)),
         lines: [...lines]
           .sort((a, b) => a.day - b.day || (a.technician < b.technician ? -1 : 1))
-          .map((line) => writeLine(known, line, costs)),
+          .map((line) => writeLine(known, line, costs, writeSet(known, line, setCosts))),
       })),
     });
   });

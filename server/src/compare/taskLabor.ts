@@ -11,7 +11,14 @@ import type { Instant } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
 import type { DeskWho } from '../http/index.ts';
 import type { Sql } from '../db/index.ts';
-import { loadFinished, loadLinesOf, loadPieces, loadStates } from '../ledger/index.ts';
+import {
+  costingOf,
+  loadFinished,
+  loadLinesOf,
+  loadPieces,
+  loadSetCostsOn,
+  loadStates,
+} from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 
@@ -49,6 +56,7 @@ export function loadLabor(
   const peopleOn = new Map<TargetId, string[]>();
   const signedOut = new Map<TargetId, SignedOut[]>();
   const states = loadStates(sql);
+  const setCosts = loadSetCostsOn(sql, [...wanted]);
   for (const technician of new Set([...byTechnician.keys(), ...states.keys()])) {
     const tail = emptyTimeline();
     const stored = states.get(technician);
@@ -58,7 +66,7 @@ export function loadLabor(
       .flatMap((stint) => allocateStint(stint, facts))
       .filter(({ target }) => wanted.has(target));
     const settled = byTechnician.get(technician) ?? [];
-    lines.push(...sumLines(open, [], facts.costRates.get(technician) ?? [], settled));
+    lines.push(...sumLines(open, [], costingOf(facts, technician, setCosts), settled));
     const name = facts.technicians.get(technician)?.name ?? technician;
     const isCut = tail.stints.some(({ open: isOpen, capped }) => isOpen && capped);
     const doing = settledNow?.state.doing;
@@ -147,7 +155,7 @@ export const costedAs = <Line extends Parameters<typeof atStandardCost>[0][numbe
   costs: Costs,
 ): readonly Line[] => (costs === 'actual' ? lines : atStandardCost(lines, facts, keptRateOf(facts)));
 
-export function writeLine(facts: ShopFacts, line: LaborLine, costs: Costs): LineRow {
+export function writeLine(facts: ShopFacts, line: LaborLine, costs: Costs, set: LineRow['set']): LineRow {
   const { technician, workType, day, seconds, measuredSeconds, sharedSeconds, enteredSeconds, cost } = line;
   return {
     technician,
@@ -160,6 +168,7 @@ export function writeLine(facts: ShopFacts, line: LaborLine, costs: Costs): Line
     enteredSeconds,
     cost: cost === null ? null : formatCents(cost),
     costs,
+    set,
   };
 }
 

@@ -6,6 +6,10 @@ import { WORK_TYPES } from '@wergon/core/work';
 
 const said = { id: entryId, at: instant, by: z.string() };
 const personDay = { technician: technicianId, day };
+const cents = z.codec(z.number(), z.custom<Cents>(Number.isSafeInteger), {
+  decode: toCents,
+  encode: (cost) => cost,
+});
 const line = z.object({
   ...personDay,
   shiftDay: day,
@@ -13,10 +17,9 @@ const line = z.object({
   workType: z.enum(WORK_TYPES),
   /** Below zero in an adjustment that takes away. */
   seconds: z.number(),
-  cost: z
-    .codec(z.number(), z.custom<Cents>(Number.isSafeInteger), { decode: toCents, encode: (cost) => cost })
-    .nullable(),
+  cost: cents.nullable(),
 });
+const lineKey = { ...personDay, target: targetId, workType: z.enum(WORK_TYPES) };
 
 /** A decision of the desk as it stands in the journal, and as the server knows it. */
 const decisionSchema = z.discriminatedUnion('type', [
@@ -39,6 +42,16 @@ const decisionSchema = z.discriminatedUnion('type', [
     leftOut: z.array(z.object(personDay)).readonly().default([]),
     head: z.string(),
   }),
+  /** What a labor line costs, whatever its rate says, as long as its time is what was seen; or by its rate again. */
+  z.object({
+    ...said,
+    type: z.literal('set-cost'),
+    ...lineKey,
+    seconds: z.number(),
+    cost: cents,
+    reason: z.string(),
+  }),
+  z.object({ ...said, type: z.literal('reset-cost'), ...lineKey }),
   z.object({ ...said, type: z.literal('reopen'), firstDay: day, reason: z.string() }),
 ]);
 export type Decision = z.output<typeof decisionSchema>;

@@ -50,6 +50,25 @@ export const ClosedLineEntity = defineEntity({
   },
 });
 
+/** Projection of decisions: labor lines whose cost was set by hand, and the seconds that were seen there. */
+export const SetCostEntity = defineEntity({
+  name: 'SetCostRow',
+  tableName: 'set_cost',
+  indexes: [{ properties: ['target'] }, { properties: ['day'] }],
+  properties: {
+    technician: p.string().$type<TechnicianId>().primary(),
+    day: p.integer().$type<LocalDay>().primary(),
+    target: p.string().primary(),
+    workType: p.string().primary(),
+    seconds: p.integer(),
+    cost: p.integer(),
+    entry: p.string(),
+    reason: p.text(),
+    setBy: p.string(),
+    at: p.integer().$type<Instant>(),
+  },
+});
+
 /** Shift days of closed periods that may say something else than what was paid: nobody had approved them, or they were
  *  derived anew since. A day too many costs time, a day too few would cost somebody's pay. */
 export const UnsettledDayEntity = defineEntity({

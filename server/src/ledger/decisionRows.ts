@@ -4,7 +4,7 @@ import type { Sql } from '../db/index.ts';
 import type { Decision, LeftOut } from './decision.ts';
 
 /** The tables that are derived from decisions alone. */
-export const DECISION_TABLES = ['approval', 'pay_period', 'closed_line'] as const;
+export const DECISION_TABLES = ['approval', 'pay_period', 'closed_line', 'set_cost'] as const;
 
 /** Takes a decision into its projections; acceptances are read from the journal itself. */
 export function projectDecision(sql: Sql, decision: Decision): void {
@@ -36,6 +36,17 @@ export function projectDecision(sql: Sql, decision: Decision): void {
       markUnsettled(sql, decision.leftOut);
       return;
     }
+    case 'set-cost': {
+      const { technician, day, target, workType, seconds, cost, id, reason, by, at } = decision;
+      forgetCost(sql, decision);
+      sql.insert('set_cost', [
+        { technician, day, target, work_type: workType, seconds, cost, entry: id, reason, set_by: by, at },
+      ]);
+      return;
+    }
+    case 'reset-cost':
+      forgetCost(sql, decision);
+      return;
     case 'reopen':
       // The adjustments that it paid are owed again.
       sql.run(
@@ -63,6 +74,12 @@ const forget = (sql: Sql, kind: string, technician: string, day: number) =>
     technician,
     day,
   ]);
+
+const forgetCost = (sql: Sql, line: Extract<Decision, { type: 'set-cost' | 'reset-cost' }>) =>
+  sql.run(
+    'delete from "set_cost" where "technician" = ? and "day" = ? and "target" = ? and "work_type" = ?',
+    [line.technician, line.day, line.target, line.workType],
+  );
 
 const closedRow = (period: number, line: ClosedLine, isAdjustment: boolean) => ({
   period,

@@ -1,6 +1,12 @@
 export type { Incoming } from './incoming.ts';
 export type { LedgerContext } from './context.ts';
-export { ApprovalEntity, ClosedLineEntity, PayPeriodEntity, UnsettledDayEntity } from './decisionEntities.ts';
+export {
+  ApprovalEntity,
+  ClosedLineEntity,
+  PayPeriodEntity,
+  SetCostEntity,
+  UnsettledDayEntity,
+} from './decisionEntities.ts';
 export { findClosedUntil } from './decisionRows.ts';
 export { acceptedFacts, loadAccepted, writeDecision } from './decisions.ts';
 export {
@@ -35,6 +41,8 @@ export { STATION_TYPES, findHead } from './record.ts';
 export { mountLedger } from './routes.ts';
 export { loadNames, loadSaid, loadScan } from './scans.ts';
 export type { Names, SaidOfStart } from './scans.ts';
+export { costByRate, costingOf, loadSetCosts, loadSetCostsOn } from './setCosts.ts';
+export type { SaidCost } from './setCosts.ts';
 export { loadShiftDays } from './shiftDays.ts';
 export type { AskedDays, ShiftDay } from './shiftDays.ts';
 export { readEntry, readEnvelope, readFloorEntry, readLaborEntry, writeTimes, readFields } from './stored.ts';

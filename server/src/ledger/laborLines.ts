@@ -5,6 +5,7 @@ import type { LocalDay } from '@wergon/core/time';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
 import { findClosedUntil, markUnsettled } from './decisionRows.ts';
+import { costingOf, loadSetCosts } from './setCosts.ts';
 import { readLaborEntry } from './stored.ts';
 import { loadStints } from './timelineRows.ts';
 import type { Used } from './usedTime.ts';
@@ -38,7 +39,7 @@ export function deriveLines(
   const lines = sumLines(
     pieces,
     hours.map(({ body }) => readLaborEntry(body)).filter((entry) => entry.type === 'hours'),
-    facts.costRates.get(technician) ?? [],
+    costingOf(facts, technician, loadSetCosts(sql, first, last, technician)),
   );
   const before = [...days].flatMap((day) =>
     sql.all<Used>(

@@ -7,6 +7,7 @@ import type { Instant, LocalDay } from '@wergon/core/time';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
 import { dayOf } from './effectiveEntries.ts';
+import { loadSetCosts } from './setCosts.ts';
 import { readLaborEntry, readState, writeRunning, writeState } from './stored.ts';
 
 export type TimedEntry = Extract<LaborEntry, { at: number }>;
@@ -46,6 +47,7 @@ export function loadPast(
     state: stateBefore(sql, technician, from),
     timed: inOrderOfTime(timed.filter(({ at }) => at <= now)),
     hours: hours.map(({ body }) => readLaborEntry(body)).filter((entry) => entry.type === 'hours'),
+    setCosts: loadSetCosts(sql, from, facts.zone.dayAt(now), technician),
   };
 }
 

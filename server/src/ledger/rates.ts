@@ -1,4 +1,4 @@
-import type { WorkOrderId } from '@wergon/core/work';
+import type { WorkOrderId, WorkType } from '@wergon/core/work';
 import type { Cents } from '@wergon/core/money';
 import { recost } from '@wergon/core/ledger';
 import type { RateEffect } from '@wergon/contract/people';
@@ -15,6 +15,7 @@ import { refuse } from '../http/index.ts';
 import { readSql, writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
 import { deriveLines } from './laborLines.ts';
+import { loadSetCosts } from './setCosts.ts';
 import type { FactsCache, ShopFacts } from '../catalog/index.ts';
 import { CostRateEntity, explainStored, loadRecords, planRecords, readStored } from '../people/index.ts';
 
@@ -28,8 +29,14 @@ function findEffect(
   from: LocalDay,
   now: Instant,
 ): RateEffect['orders'] {
-  const lines = sql.all<{ day: LocalDay; target: TargetId; seconds: Seconds; cost: Cents | null }>(
-    `select "day", "target", "measured_seconds" + "shared_seconds" + "entered_seconds" as "seconds", "cost"
+  const lines = sql.all<{
+    day: LocalDay;
+    target: TargetId;
+    workType: WorkType;
+    seconds: Seconds;
+    cost: Cents | null;
+  }>(
+    `select "day", "target", "work_type" as "workType", "measured_seconds" + "shared_seconds" + "entered_seconds" as "seconds", "cost"
      from "labor_line" where "technician" = ? and "day" >= ?`,
     [technician, from],
   );
@@ -37,7 +44,8 @@ function findEffect(
     WorkOrderId | undefined,
     { seconds: Seconds; cost: Cents | null; after: Cents | null }[]
   >();
-  for (const line of recost(lines, costRatesOf(records))) {
+  const setCosts = loadSetCosts(sql, from, facts.zone.dayAt(now), technician);
+  for (const line of recost(lines, { rates: costRatesOf(records), setCosts })) {
     const order = facts.tasks.get(line.target)?.order;
     const own = byOrder.get(order);
     if (own) own.push(line);

@@ -1,4 +1,5 @@
 import { keepNamed } from './namedTargets.ts';
+import { deriveLines } from './laborLines.ts';
 import type { Touched } from './projection.ts';
 import type { TechnicianId } from '@wergon/core/people';
 import { readEnvelope } from './stored.ts';
@@ -14,6 +15,7 @@ import type { ShopFacts } from '../catalog/index.ts';
 import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
 import type { Author, Stream } from './envelope.ts';
 import { findClosed } from './closedDays.ts';
+import type { Decision } from './decision.ts';
 import { projectDecision } from './decisionRows.ts';
 import { findTechnician, indexEntry } from './entryIndex.ts';
 import type { FieldProblem } from '@wergon/contract/wire';
@@ -91,6 +93,7 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
   if (incoming.kind === 'decision') {
     const outcome = append(recording, incoming, body, 'decision');
     projectDecision(sql, incoming.entry);
+    costAsDecided(recording, incoming.entry);
     return outcome;
   }
   const errors = findErrors(recording, incoming);
@@ -101,6 +104,14 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
     recording.recorded.push({ entry: incoming.entry, seq: outcome.seq });
   }
   return outcome;
+}
+
+/** A cost that was set, or set no more, is that of its line at once. */
+function costAsDecided({ sql, facts, touched }: Recording, decision: Decision): void {
+  if (decision.type !== 'set-cost' && decision.type !== 'reset-cost') return;
+  deriveLines(sql, facts, decision.technician, new Set([decision.day]));
+  touched.technicians.add(decision.technician);
+  touched.targets.add(decision.target);
 }
 
 const isFromTheFuture = ({ entry }: Exclude<Incoming, { kind: 'unreadable' }>, now: Instant): boolean =>

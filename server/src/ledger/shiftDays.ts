@@ -8,6 +8,7 @@ import { inForceAt, sumSeconds, toSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import { loadPersonTimeline } from './personTimeline.ts';
+import { costingOf, loadSetCosts } from './setCosts.ts';
 import { loadHours } from './timelineRows.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 
@@ -52,11 +53,12 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
   const span = { from: facts.zone.startOf(first), to: facts.zone.startOf(addDays(last, 1)) };
   const hoursOf = byTechnician(loadHours(sql, first, last));
   const said = loadSaid(sql, firstDay, lastDay);
+  const setCosts = loadSetCosts(sql, first, last);
   return [...people].flatMap((technician) => {
     const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, technician, span, now);
     const hours = hoursOf.get(technician) ?? [];
     const pieces = stints.flatMap((stint) => allocateStint(stint, facts));
-    const lines = sumLines(pieces, hours, facts.costRates.get(technician) ?? []);
+    const lines = sumLines(pieces, hours, costingOf(facts, technician, setCosts));
     const byDay = new Map<LocalDay, ShiftLine[]>();
     for (const line of splitByShiftDay(lines, pieces, hours).filter((each) => isForPay(each, facts)))
       byDay.set(line.shiftDay, [...(byDay.get(line.shiftDay) ?? []), line]);

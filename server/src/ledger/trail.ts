@@ -138,9 +138,9 @@ function findOriginal(
 }
 
 /** The tasks and activities that an entry names. */
-function sayAbout(facts: ShopFacts, { targets }: RecordedFields): string {
-  if (!Array.isArray(targets)) return '';
-  return targets
+function sayAbout(facts: ShopFacts, { targets, target }: RecordedFields): string {
+  const named = Array.isArray(targets) ? targets : typeof target === 'string' ? [target] : [];
+  return named
     .map(String)
     .map((target) => {
       const task = findIn(facts.tasks, target);

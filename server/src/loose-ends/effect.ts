@@ -7,7 +7,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { sumSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadPersonTimeline, loadHours } from '../ledger/index.ts';
+import { costingOf, loadPersonTimeline, loadHours, loadSetCosts } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Task } from '../work/index.ts';
 import { costedAs, usedOf, warnAtOf, writeComparison } from '../compare/index.ts';
@@ -42,6 +42,7 @@ export function snapshot(
   const last = addDays(lastDay, 1);
   const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf(addDays(last, 1)) };
   const hours = loadHours(sql, firstDay, last);
+  const setCosts = loadSetCosts(sql, firstDay, last);
   const lanes = new Map<TechnicianId, readonly Stint[]>();
   const lines: LaborLine[] = [];
   for (const technician of people) {
@@ -51,7 +52,7 @@ export function snapshot(
       .filter(({ day }) => day >= firstDay && day <= last);
     const own = hours.filter((entry) => entry.technician === technician);
     lanes.set(technician, stints);
-    const all = sumLines(pieces, own, facts.costRates.get(technician) ?? []);
+    const all = sumLines(pieces, own, costingOf(facts, technician, setCosts));
     lines.push(...costedAs(all, facts, costs));
   }
   const looseEnds = findLooseEnds(sql, facts, addDays(firstDay, -1), last, now, people).length;

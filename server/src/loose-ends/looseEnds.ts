@@ -3,6 +3,7 @@ import {
   deriveAttendance,
   deriveFinished,
   findNotReleased,
+  findIdleCosts,
   findWithoutRate,
   allocateStint,
   sumEntered,
@@ -15,8 +16,10 @@ import { isAnsweredByRule, withoutAccepted } from '@wergon/core/loose-ends';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import {
+  costingOf,
   loadPersonTimeline,
   loadHours,
+  loadSetCosts,
   acceptedFacts,
   loadAccepted,
   readLaborEntry,
@@ -119,6 +122,7 @@ function findByTime(
   const first = addDays(firstDay, -DAYS_BEFORE);
   const span = { from: facts.zone.startOf(first), to: facts.zone.startOf(addDays(lastDay, 1)) };
   const hours = loadHours(sql, first, lastDay);
+  const setCosts = loadSetCosts(sql, firstDay, lastDay);
   const found: LooseEnd[] = [];
   for (const technician of people) {
     const timeline = loadPersonTimeline(sql, facts, technician, span, now);
@@ -134,12 +138,17 @@ function findByTime(
     const lines = sumLines(
       timeline.stints.flatMap((stint) => allocateStint(stint, facts)),
       ownHours,
-      facts.costRates.get(technician) ?? [],
+      costingOf(facts, technician, setCosts),
     );
     found.push(
       ...timeline.looseEnds,
       ...looseEnds,
       ...findWithoutRate(lines),
+      ...findIdleCosts(
+        technician,
+        setCosts.filter((each) => each.technician === technician),
+        lines,
+      ),
       ...findNotReleased(timeline.stints, facts),
     );
   }

@@ -6,6 +6,7 @@ import type { LineRow } from '@wergon/contract/compare';
 import { formatDay } from '@wergon/core/time';
 import { callRoute, sayInstant, useDesk, linkToDay } from '../kit/index.ts';
 import { QueryState } from '../kit/parts/index.ts';
+import LineCost from './LineCost.vue';
 import { ScanHistory } from '../ledger/index.ts';
 import { t } from '../words/index.ts';
 
@@ -70,6 +71,7 @@ const clock = (at: Instant) => (desk.zone ? sayInstant(desk.zone, at) : '');
       </div>
     </li>
   </ul>
+  <LineCost v-if="query.data.value" :line="line" :target="target" />
 </template>
 
 <style scoped>

@@ -129,7 +129,12 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
         }}</RouterLink
         ><template v-else>{{ sayDate(line.day) }}</template></template
       ><template #cost="{ row: line }"
-        ><template v-if="line.cost !== null">{{ desk.money(line.cost) }}</template>
+        ><template v-if="line.cost !== null"
+          >{{ desk.money(line.cost)
+          }}<small v-if="line.set?.seconds === line.seconds" class="by-hand">{{
+            t('compare.setByHand')
+          }}</small></template
+        >
         <span v-else class="attention">{{ t('compare.noRate') }}</span></template
       >
       <template #madeOf="{ row: line }"
@@ -249,6 +254,11 @@ table :deep(tbody td:not(.expanded)) {
 table :deep(.number) {
   padding-right: 28px;
   text-align: right;
+}
+table :deep(.by-hand) {
+  display: block;
+  color: var(--ink-2);
+  font-size: var(--text-xs);
 }
 .how {
   margin-left: 12px;

@@ -32,6 +32,11 @@ const SENTENCES: Readonly<Record<LooseEndKind, (end: LooseEnd, words: Words) => 
     t('looseEnds.hasOfWorkOutsideTheShiftCorrect', { hours: hours(seconds ?? 0) }),
   'long-break': ({ from, seconds }, { clock, hours }) =>
     t('looseEnds.tookABreakOfFromCheckWhether', { hours: hours(seconds ?? 0), time: clock(from) }),
+  'cost-changed': ({ target, seconds }, { hours }) =>
+    t('looseEnds.costWasSetForOtherTime', {
+      hours: hours(seconds ?? 0),
+      task: target ?? t('looseEnds.aTask'),
+    }),
   'no-rate': () => t('looseEnds.workedOnADayWithoutACostRate'),
   'not-released': ({ target, from }, { clock }) =>
     t('looseEnds.workedOnAtWhileItsOrderWasNot', { task: target ?? t('looseEnds.aTask'), time: clock(from) }),

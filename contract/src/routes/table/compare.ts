@@ -2,11 +2,14 @@ import {
   orderSchema,
   pastWorkQuery,
   pastWorkSchema,
+  resetCostSchema,
+  setCostSchema,
   storyQuery,
   storySchema,
   unitHistorySchema,
   workSchema,
 } from '../../compare/index.ts';
+import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
 export const COMPARE_ROUTES = {
@@ -38,6 +41,22 @@ export const COMPARE_ROUTES = {
     caller: 'work.see',
     summary: 'One order with its tasks and labor lines',
     response: orderSchema,
+  },
+  setCost: {
+    method: 'post',
+    path: '/api/ledger/costs',
+    caller: 'ledger.correct',
+    summary: 'Set what a labor line costs by hand, as long as its time stays as it was seen',
+    body: setCostSchema,
+    response: nothing,
+  },
+  resetCost: {
+    method: 'post',
+    path: '/api/ledger/costs/reset',
+    caller: 'ledger.correct',
+    summary: 'Let a labor line cost what its rate says again',
+    body: resetCostSchema,
+    response: nothing,
   },
   story: {
     method: 'get',

@@ -127,4 +127,13 @@ export const compare: Translation['compare'] = {
   estimatedHead: 'Geschätzt',
   usedHead: 'Gebraucht',
   timeByCostCode: 'Zeit nach Kostenstelle',
+  setByHand: 'von Hand gesetzt',
+  costSetBy: '{money}, gesetzt von {name} am {time}: „{reason}“.',
+  byItsRateItWouldCost: 'Nach ihrem Satz würde sie {money} kosten.',
+  noRateForIt: 'nichts, weil es keinen Satz gibt,',
+  setForOtherTime: 'Das galt für {hours}; jetzt sind es {now}, also kostet sie, was ihr Satz sagt.',
+  newCost: 'Kosten dieser Zeile',
+  setCost: 'Kosten setzen',
+  backToTheRate: 'Zurück zum Satz',
+  setCostByHand: 'Kosten von Hand setzen',
 };

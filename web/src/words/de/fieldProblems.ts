@@ -72,6 +72,7 @@ export const fieldProblems: Readonly<Record<string, string>> = {
     'liegt mehr als einen Tag voraus: die Uhr dieses Geräts stimmt nicht',
   'more than {count} rows': 'mehr als {count} Zeilen',
   'must be above zero': 'muss über null sein',
+  'is more than a line of labor can cost': 'ist mehr, als eine Zeile Arbeit kosten kann',
   'must be an amount with at most two decimals': 'muss ein Betrag mit höchstens zwei Nachkommastellen sein',
   'must be another one': 'muss ein anderes sein',
   'must lie within {days} days of the first': 'muss höchstens {days} Tage nach dem ersten liegen',

@@ -51,6 +51,8 @@ export const looseEnds: Translation['looseEnds'] = {
     'war ohne Arbeit angemeldet von {time} bis {time2}, {hours}: was wurde getan?',
   hasOfWorkOutsideTheShiftCorrect: 'hat {hours} Arbeit außerhalb der Schicht: eines von beiden berichtigen.',
   tookABreakOfFromCheckWhether: 'hatte {hours} Pause ab {time}: prüfen, ob ihr Ende vergessen wurde.',
+  costWasSetForOtherTime:
+    'hat {hours} auf {task} mit von Hand gesetzten Kosten, aber die Zeit ist jetzt eine andere: neu setzen oder den Satz gelten lassen.',
   workedOnADayWithoutACostRate: 'hat an einem Tag ohne Kostensatz gearbeitet: unter Betrieb einen anlegen.',
   aTask: 'einem Arbeitsgang',
   workedOnAtWhileItsOrderWasNot:

@@ -206,6 +206,7 @@ export const looseEndKinds: Translation['looseEndKinds'] = {
   'work-outside-shift': 'Tage mit Arbeit außerhalb der Schicht',
   'long-break': 'lange Pausen',
   'no-rate': 'Tage ohne Satz',
+  'cost-changed': 'von Hand gesetzte Kosten für andere Zeit',
   'not-released': 'Beginne an nicht freigegebenen Aufträgen',
   'after-done': 'Beginne an fertigen Arbeitsgängen',
   'clock-jump': 'verstellte Uhren',

@@ -123,4 +123,13 @@ export const compare = {
   estimatedHead: 'Estimated',
   usedHead: 'Used',
   timeByCostCode: 'Time by cost code',
+  setByHand: 'set by hand',
+  costSetBy: '{money}, set by {name} on {time}: “{reason}”.',
+  byItsRateItWouldCost: 'By its rate it would cost {money}.',
+  noRateForIt: 'nothing, as there is no rate',
+  setForOtherTime: 'It was set for {hours}; the time is {now} now, so it costs what its rate says.',
+  newCost: 'Cost of this line',
+  setCost: 'Set the cost',
+  backToTheRate: 'Back to its rate',
+  setCostByHand: 'Set the cost by hand',
 } as const;

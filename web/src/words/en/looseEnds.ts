@@ -48,6 +48,8 @@ export const looseEnds = {
   signedInWithoutATaskFromToWhat: 'signed in without a task from {time} to {time2}, {hours}: what was done?',
   hasOfWorkOutsideTheShiftCorrect: 'has {hours} of work outside the shift: correct one of them.',
   tookABreakOfFromCheckWhether: 'took a break of {hours} from {time}: check whether its end was forgotten.',
+  costWasSetForOtherTime:
+    'has {hours} on {task} whose cost was set by hand, but the time is another now: set it again, or let the rate count.',
   workedOnADayWithoutACostRate: 'worked on a day without a cost rate: add one in Shop.',
   aTask: 'a task',
   workedOnAtWhileItsOrderWasNot:

@@ -190,6 +190,7 @@ export const looseEndKinds = {
   'work-outside-shift': 'days with work outside the shift',
   'long-break': 'long breaks',
   'no-rate': 'days without a rate',
+  'cost-changed': 'costs set by hand for other time',
   'not-released': 'starts on orders that were not released',
   'after-done': 'starts on finished tasks',
   'clock-jump': 'moved clocks',

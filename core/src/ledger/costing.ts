@@ -1,0 +1,53 @@
+import { laborCost } from '../money/index.ts';
+import type { Cents } from '../money/index.ts';
+import { costRateOn } from '../people/index.ts';
+import type { CostRate, TechnicianId } from '../people/index.ts';
+import type { Seconds } from '../time/index.ts';
+import type { LaborLine } from './lines.ts';
+import type { LooseEnd } from './looseEnd.ts';
+
+/** Which of one technician's labor lines. */
+type LineKey = Pick<LaborLine, 'target' | 'workType' | 'day'>;
+type LineTime = LineKey & { readonly seconds: Seconds };
+
+/** What somebody set the cost of a labor line to, and the seconds that they saw there.
+ *  Source: docs/ledger.md, section 6, cost set by hand. */
+export type SetCost = LineTime & { readonly cost: Cents };
+
+/** What one technician's labor is costed by: the rates, sorted by date, and what was set by hand. */
+export type Costing = { readonly rates: readonly CostRate[]; readonly setCosts: readonly SetCost[] };
+
+const isSameLine = (a: LineKey, b: LineKey): boolean =>
+  a.target === b.target && a.workType === b.workType && a.day === b.day;
+
+/** Whether a cost set by hand still holds for a line: only as long as its time is what was seen. */
+export const holdsFor = (set: SetCost, line: LineTime): boolean =>
+  isSameLine(set, line) && set.seconds === line.seconds;
+
+/** Cost of a labor line in cents: as set by hand where that holds, else its seconds at the rate of its day, rounded
+ *  once; `null` where there is neither. Source: docs/ledger.md, section 6. */
+export function costLine(line: LineTime, { rates, setCosts }: Costing): Cents | null {
+  const set = setCosts.find((each) => holdsFor(each, line));
+  if (set) return set.cost;
+  const rate = costRateOn(rates, line.day);
+  return rate === undefined ? null : laborCost(line.seconds, rate);
+}
+
+/** Costs set by hand that hold no longer, because the time of their line is another now or gone; with that time.
+ *  Source: docs/ledger.md, section 8, `cost-changed`. */
+export const findIdleCosts = (
+  technician: TechnicianId,
+  setCosts: readonly SetCost[],
+  lines: readonly LaborLine[],
+): LooseEnd[] =>
+  setCosts
+    .filter((set) => !lines.some((line) => holdsFor(set, line)))
+    .map(({ target, workType, day, seconds }) => ({
+      kind: 'cost-changed',
+      technician,
+      target,
+      about: workType,
+      entries: [],
+      day,
+      seconds,
+    }));
