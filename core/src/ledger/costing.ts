@@ -2,12 +2,13 @@ import { laborCost } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
 import { costRateOn } from '../people/index.ts';
 import type { CostRate, TechnicianId } from '../people/index.ts';
-import type { Seconds } from '../time/index.ts';
-import type { LaborLine } from './lines.ts';
+import type { LocalDay, Seconds } from '../time/index.ts';
+import type { WorkType } from '../work/index.ts';
+import type { TargetId } from './entries.ts';
 import type { LooseEnd } from './looseEnd.ts';
 
 /** Which of one technician's labor lines. */
-type LineKey = Pick<LaborLine, 'target' | 'workType' | 'day'>;
+type LineKey = { readonly target: TargetId; readonly workType: WorkType; readonly day: LocalDay };
 type LineTime = LineKey & { readonly seconds: Seconds };
 
 /** What somebody set the cost of a labor line to, and the seconds that they saw there.
@@ -38,7 +39,7 @@ export function costLine(line: LineTime, { rates, setCosts }: Costing): Cents | 
 export const findIdleCosts = (
   technician: TechnicianId,
   setCosts: readonly SetCost[],
-  lines: readonly LaborLine[],
+  lines: readonly LineTime[],
 ): LooseEnd[] =>
   setCosts
     .filter((set) => !lines.some((line) => holdsFor(set, line)))
