@@ -81,6 +81,7 @@ export const DEMO_USERS: readonly NewUser[] = [
     seesRates: false,
     technician: technicianOf('Ingrid Solberg'),
     departments: [`department-${DEPARTMENTS.indexOf('Winding') + 1}`],
+    seesOnlyTheirs: true,
   },
   {
     name: 'Oskar Brandt',

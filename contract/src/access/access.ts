@@ -145,6 +145,8 @@ const scope = {
   technician: idText<'TechnicianId'>().nullable().default(null),
   departments: listIds,
   crews: listIds,
+  /** Whether they are told of no others either: neither where these are nor what they work on. */
+  seesOnlyTheirs: z.boolean().default(false),
 };
 
 /** A role of the shop's own: what it may do, right by right. */
@@ -195,6 +197,7 @@ export const usersSchema = z.object({
       technician: technicianId.nullable(),
       departments: z.array(z.string()).nullable(),
       crews: z.array(z.string()).nullable(),
+      seesOnlyTheirs: z.boolean(),
       isOff: z.boolean(),
       mustChangePassword: z.boolean(),
     }),

@@ -80,7 +80,8 @@ export const pastWorkSchema = z.object({
 });
 
 const lineSchema = z.object({
-  technician: technicianId,
+  /** `null` for all those together of whom whoever asks is told nothing. */
+  technician: technicianId.nullable(),
   name: z.string(),
   workType: z.enum(WORK_TYPES),
   day,
@@ -128,7 +129,8 @@ const taskRow = z.object({
       id: z.string(),
       day,
       technician: technicianId.nullable(),
-      who: z.string(),
+      /** `null` for somebody of whom whoever asks is told nothing. */
+      who: z.string().nullable(),
       text: z.string(),
       isForCustomer: z.boolean(),
     }),

@@ -29,7 +29,8 @@ export const storySchema = z.object({
           kind: z.enum(STORY_KINDS),
           /** `null` for what belongs to the whole day. */
           at: instant.nullable(),
-          who: z.string(),
+          /** Empty for the desk; `null` for somebody of whom whoever asks is told nothing. */
+          who: z.string().nullable(),
           /** Whose time it is, of labor. */
           technician: technicianId.nullable(),
           about: z.string(),

@@ -39,7 +39,7 @@ export const payPeriodSchema = z.object({
   /** The hash of the journal's last entry before the closing. */
   head: z.string().nullable(),
   /** Why it cannot be closed now; `null` where it can. */
-  refusal: z.enum(['not-over', 'earlier-open', 'closed']).nullable(),
+  refusal: z.enum(['not-over', 'earlier-open', 'closed', 'not-all-seen']).nullable(),
   canReopen: z.boolean(),
   /** Whether costs are what labor really cost, or standard cost. */
   costs: z.enum(['actual', 'standard']),

@@ -22,6 +22,8 @@ export const UserEntity = defineEntity({
     departments: p.json<string[]>().nullable(),
     /** The crews whose time they put right and approve, in the same way. */
     crews: p.json<string[]>().nullable(),
+    /** Whether they are told of nobody else. */
+    seesOnlyTheirs: p.boolean().default(false),
     /** Switched off, they sign in no longer; what they did stays theirs. */
     isOff: p.boolean().default(false),
     /** Whether their password was given to them by somebody else. */

@@ -100,6 +100,7 @@ export async function deskUserOf(
     technician,
     departments,
     crews,
+    seesOnlyTheirs,
     mustChangePassword,
     hoursStyle,
     ...kept
@@ -116,6 +117,7 @@ export async function deskUserOf(
     technician,
     departments,
     crews,
+    seesOnlyTheirs,
     mustChangePassword,
     hoursStyle,
   };

@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { REACH_OF_ROLE, RIGHTS_OF_ROLE, ROLES, touchesTime } from '@wergon/contract/access';
 import type { Reach, Right } from '@wergon/contract/access';
-import type { DeskWho } from '../http/index.ts';
+import type { DeskUser, DeskWho } from '../http/index.ts';
 import { RoleEntity } from './entities.ts';
 import type { User } from './entities.ts';
 
@@ -40,6 +40,21 @@ export const mayGive = (wanted: Iterable<Right>, { user, rights }: DeskWho): boo
   const isAdministrator = user.roles.some(({ id }) => id === 'administrator');
   const reachesAll = isAdministrator || (!user.isCrewOnly && user.departments == null && user.crews == null);
   return given.every((right) => rights.has(right)) && (reachesAll || !touchesTime(given));
+};
+
+type Sight = Pick<DeskUser, 'seesOnlyTheirs' | 'departments' | 'crews'>;
+
+/** Whether whoever is told of some people alone gives nobody sight of others. */
+export const mayShow = (wanted: Sight, { user }: DeskWho): boolean => {
+  if (!user.seesOnlyTheirs) return true;
+  const within = (asked: readonly string[], own: readonly string[]) => asked.every((id) => own.includes(id));
+  const [departments, crews] = [wanted.departments ?? [], wanted.crews ?? []];
+  return (
+    wanted.seesOnlyTheirs === true &&
+    departments.length + crews.length > 0 &&
+    within(departments, user.departments ?? []) &&
+    within(crews, user.crews ?? [])
+  );
 };
 
 /** What a user may do, by what is kept of them. */

@@ -29,6 +29,11 @@ export function covers(
   return lead !== undefined && lead.crew !== '' && lead.crew === person.crew;
 }
 
+/** Whether a user is told of a person: of everybody, or, where their sight is limited, of those whose time they may put
+ *  right and of themselves. What a job comes to in all is told whole. Source: docs/reconcile.md. */
+export const sees = (user: DeskUser, people: People, id: TechnicianId): boolean =>
+  !user.seesOnlyTheirs || user.technician === id || covers(user, people, id);
+
 /** Whether whoever asks may put somebody's time right; of what is about nobody the right to correct is enough. */
 export const mayCorrect = (who: Who, people: People, id: TechnicianId | undefined): boolean =>
   who.kind === 'desk' &&

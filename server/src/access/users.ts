@@ -5,7 +5,7 @@ import { ok } from '@wergon/core/result';
 import type { Context, DeskWho, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { endSessions, endStreams } from './identify.ts';
-import { findRoles, mayGive, rightsOf, rightsOfUser } from './roles.ts';
+import { findRoles, mayGive, mayShow, rightsOf, rightsOfUser } from './roles.ts';
 import type { TechnicianId } from '@wergon/core/people';
 import { UserEntity } from './entities.ts';
 import type { User } from './entities.ts';
@@ -19,6 +19,7 @@ export type NewUser = {
   readonly technician?: TechnicianId | null;
   readonly departments?: string[] | null;
   readonly crews?: string[] | null;
+  readonly seesOnlyTheirs?: boolean;
   /** Whether somebody else knows the password, so that they must choose another. */
   readonly mustChangePassword?: boolean;
 };
@@ -30,6 +31,7 @@ export async function addUser(em: EntityManager, newUser: NewUser): Promise<User
     technician: null,
     departments: null,
     crews: null,
+    seesOnlyTheirs: false,
     isOff: false,
     hoursStyle: null,
     mustChangePassword: false,
@@ -60,6 +62,7 @@ export function mountUsers(mount: Mount, context: Context): void {
           technician: technician ?? null,
           departments: departments ?? null,
           crews: crews ?? null,
+          seesOnlyTheirs: states.seesOnlyTheirs ?? false,
           isOff: states.isOff ?? false,
           mustChangePassword: states.mustChangePassword ?? false,
         }),
@@ -83,7 +86,8 @@ export function mountUsers(mount: Mount, context: Context): void {
     const id = param('user');
     const user = await em.findOne(UserEntity, { id });
     if (!user) return refuse('record.not_found');
-    if (!mayGive(await rightsOfUser(em, user), who)) return refuse('access.beyond_own');
+    if (!mayGive(await rightsOfUser(em, user), who) || !mayShow(user, who))
+      return refuse('access.beyond_own');
     const denied = await denyRoles(em, body, who);
     if (denied) return denied;
     const all = await em.find(UserEntity, { isOff: false });
@@ -105,11 +109,14 @@ export function mountUsers(mount: Mount, context: Context): void {
 /** Why these roles cannot be given by whoever asks. */
 async function denyRoles(
   em: EntityManager,
-  { roles, seesRates }: { readonly roles: readonly string[]; readonly seesRates: boolean },
+  wanted: { readonly roles: readonly string[]; readonly seesRates: boolean } & Parameters<typeof mayShow>[0],
   who: DeskWho,
 ) {
+  const { roles, seesRates } = wanted;
   const found = await findRoles(em, roles);
   const unknown = roles.findIndex((id) => !found.some((role) => role.id === id));
   if (unknown >= 0) return refuse('input.invalid', [{ field: `roles.${unknown}`, message: 'is no role' }]);
-  return mayGive(rightsOf(found, seesRates), who) ? undefined : refuse('access.beyond_own');
+  return mayGive(rightsOf(found, seesRates), who) && mayShow(wanted, who)
+    ? undefined
+    : refuse('access.beyond_own');
 }

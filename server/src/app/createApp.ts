@@ -8,6 +8,7 @@ import type { ErrorRequestHandler, Express, Request, RequestHandler } from 'expr
 import helmet from 'helmet';
 import { STREAM_PATHS, describeRoutes } from '@wergon/contract/routes';
 import { identify } from '../access/index.ts';
+import { sightOf } from '../catalog/index.ts';
 import { isDiskFault, readSql } from '../db/index.ts';
 import { loadSeq } from '../ledger/index.ts';
 import type { Context } from './context.ts';
@@ -23,7 +24,7 @@ import {
 } from '../http/index.ts';
 import { mountAll } from './mountAll.ts';
 import type { ProblemCode } from '@wergon/contract/wire';
-import type { Readers, RouteRefusal } from '../http/index.ts';
+import type { Audience, Readers, RouteRefusal, Who } from '../http/index.ts';
 
 /** What stands between the server and its devices. */
 type Outside = {
@@ -59,7 +60,12 @@ export function createApp(
   });
   app.use(checkHost(outside));
   const who = (req: Request) => identify(context, req);
-  const mount = createMount(app, context, { identify: who, limits: createTryLimits(), readers });
+  const mount = createMount(app, context, {
+    identify: who,
+    sightOf: (caller) => sightOf(context.facts, caller),
+    limits: createTryLimits(),
+    readers,
+  });
   mountAll(mount, context);
   mountStreams(app, context);
   app.get('/api/openapi.json', (_req, res) => void res.json(describeRoutes()));
@@ -109,15 +115,29 @@ const logRequests =
 const seesNobody = (rights: ReadonlySet<Right>): boolean =>
   !(['floor.see', 'work.see', 'reconcile.see', 'ledger.see'] as const).some((right) => rights.has(right));
 
+/** What somebody's pages are told of; of everything where there is nothing that they may not see. */
+async function audienceOf({ facts }: Context, who: Who): Promise<Audience | undefined> {
+  if (who.kind !== 'desk') return undefined;
+  const { rights, user } = who;
+  if (seesNobody(rights)) return { sees: (id) => id === user.technician, hearsOfOrders: false };
+  return user.seesOnlyTheirs ? { sees: await sightOf(facts, who), hearsOfOrders: true } : undefined;
+}
+
 function mountStreams(app: Express, context: Context): void {
   const stream = async (caller: 'signed-in' | 'station', req: Request, res: express.Response) => {
     const who = await identify(context, req);
     const denied = checkCaller(caller, who);
     if (denied) return sendProblem(res, denied);
     const key = caller === 'station' || who.kind !== 'desk' ? (who.station?.id ?? '') : who.tokenHash;
-    const mayHear = async () => checkCaller(caller, await identify(context, req)) === undefined;
-    const only = who.kind === 'desk' && seesNobody(who.rights) ? (who.user.technician ?? null) : undefined;
-    const listener = { key, mayHear, ...(only === undefined ? {} : { only }) };
+    let audience = await audienceOf(context, who);
+    const mayHear = async () => {
+      const now = await identify(context, req);
+      if (checkCaller(caller, now)) return false;
+      // Who is whose may change while somebody listens.
+      audience = await audienceOf(context, now);
+      return true;
+    };
+    const listener = { key, mayHear, audience: () => audience };
     context.live.stream(req, res, await readSql(context.database, loadSeq), listener);
   };
   app.get(STREAM_PATHS.desk, (req, res) => stream('signed-in', req, res));

@@ -16,11 +16,11 @@ import type { Mount } from '../http/index.ts';
 /** The live figures beside the places of the rail. */
 export function mountRail(mount: Mount, { database, clock, facts, journal }: Context): void {
   const countLooseEnds = createLooseEndCount(journal);
-  mount('rail', async ({ who: { rights } }) => {
-    const known = await facts.get();
+  mount('rail', async ({ who }) => {
+    const known = await facts.seenBy(who.user);
     const now = clock.now();
     const today = known.zone.dayAt(now);
-    const shown = (right: Right, count: () => number) => (rights.has(right) ? count() : null);
+    const shown = (right: Right, count: () => number) => (who.rights.has(right) ? count() : null);
     return readSql(database, (sql) =>
       ok({
         peopleIn: shown('floor.see', () => countPeopleIn(sql, known, now)),
@@ -35,8 +35,9 @@ export function mountRail(mount: Mount, { database, clock, facts, journal }: Con
   });
 }
 
-const countPeopleIn = (sql: Sql, { policy }: ShopFacts, now: Instant): number =>
+const countPeopleIn = (sql: Sql, { policy, hidden }: ShopFacts, now: Instant): number =>
   [...loadStates(sql)]
+    .filter(([id]) => !hidden?.has(id))
     .map(([id, state]) => settleAt(id, state, now, policy).state)
     .filter(({ shift, doing }) => shift || doing.status !== 'nothing').length;
 
@@ -53,18 +54,13 @@ const COUNT_STANDS = 20;
 const TIMES_AS_LONG = 60;
 
 function createLooseEndCount(journal: Journal) {
-  let kept:
-    | {
-        readonly facts: ShopFacts;
-        readonly acts: number;
-        readonly at: Instant;
-        readonly stands: number;
-        readonly count: number;
-      }
-    | undefined;
+  type Kept = Readonly<Record<'acts' | 'stands' | 'count', number>> & { readonly at: Instant };
+  /** By the facts that it was counted from: they are others where anything of them has changed, or other people are seen. */
+  const counts = new WeakMap<ShopFacts, Kept>();
   return (sql: Sql, facts: ShopFacts, now: Instant): number => {
     const acts = journal.countDeskActs();
-    const age = kept?.facts === facts && kept.acts === acts ? now - kept.at : Infinity;
+    const kept = counts.get(facts);
+    const age = kept?.acts === acts ? now - kept.at : Infinity;
     if (kept && age >= 0 && age < kept.stands) return kept.count;
     const from = performance.now();
     const today = facts.zone.dayAt(now);
@@ -73,7 +69,7 @@ function createLooseEndCount(journal: Journal) {
       findOpenLooseEnds(sql, facts, firstDay, today, now).length +
       keepOpen(sql, facts, findFloorEnds(sql, facts, firstDay, today)).length;
     const took = (performance.now() - from) / 1000;
-    kept = { facts, acts, at: now, stands: Math.max(COUNT_STANDS, took * TIMES_AS_LONG), count };
+    counts.set(facts, { acts, at: now, stands: Math.max(COUNT_STANDS, took * TIMES_AS_LONG), count });
     return count;
   };
 }

@@ -2,7 +2,7 @@ import { constants, setPriority } from 'node:os';
 import { pino } from 'pino';
 import type { RouteName } from '@wergon/contract/routes';
 import { openShopForReading } from './database.ts';
-import { createFactsCache } from '../catalog/index.ts';
+import { createFactsCache, sightOf } from '../catalog/index.ts';
 import { readContext } from './readContext.ts';
 import { createSetClock, sayError, writeAnswer } from '../http/index.ts';
 import type { Context } from './context.ts';
@@ -76,7 +76,11 @@ async function answer({ id, call, nowMs, stale, deskActs: acts }: ToReader): Pro
     const handle = handlers.get(call.name);
     if (!handle) return { id, failed: { error: `no such read: ${call.name}` } };
     const { query, body, params, who } = call;
-    return { id, answer: await handle({ query, body, who, param: (name: string) => params[name] ?? '' }) };
+    const sees = await sightOf(facts, who);
+    return {
+      id,
+      answer: await handle({ query, body, who, sees, param: (name: string) => params[name] ?? '' }),
+    };
   } catch (error) {
     return { id, failed: sayError(error) };
   }

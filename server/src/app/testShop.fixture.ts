@@ -136,6 +136,7 @@ export async function openTestShop() {
     readonly technician?: string;
     readonly departments?: readonly string[];
     readonly crews?: readonly string[];
+    readonly seesOnlyTheirs?: boolean;
   }) => {
     const { role, ...more } = fields;
     const given = 'given to you';

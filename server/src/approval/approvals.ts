@@ -19,7 +19,7 @@ type Day = { readonly technician: ShiftDay['technician']; readonly day: LocalDay
 /** Approval by person and shift day. Source: docs/reconcile.md, approval. */
 export function mountApprovals(mount: Mount, { database, clock, facts, journal }: LedgerContext): void {
   mount('approvals', async ({ query, who }) => {
-    const known = await facts.get();
+    const known = await facts.seenBy(who.user);
     const now = clock.now();
     const today = known.zone.dayAt(now);
     const firstDay = query.from ?? mondayOf(today);

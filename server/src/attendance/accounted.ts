@@ -22,8 +22,8 @@ type Parts = AccountedJson['total'];
 
 /** Whether every paid minute has found its work. Source: docs/ledger.md, section 7. */
 export function mountAccounted(mount: Mount, { database, clock, facts }: LedgerContext): void {
-  mount('accounted', async ({ query }) => {
-    const known = await facts.get();
+  mount('accounted', async ({ query, who }) => {
+    const known = await facts.seenBy(who.user);
     const now = clock.now();
     const lastDay = query.to ?? known.zone.dayAt(now);
     const firstDay = query.from ?? addDays(lastDay, 1 - DAYS);

@@ -12,8 +12,8 @@ const MOST_NAMES = 12;
 
 /** What is still missing before the shop can rely on its numbers. */
 export function mountChecklist(mount: Mount, { database, clock, facts }: CatalogContext): void {
-  mount('checklist', async () => {
-    const known = await facts.get();
+  mount('checklist', async ({ who }) => {
+    const known = await facts.seenBy(who.user);
     const em = database.em.fork();
     const now = clock.now();
     const today = known.zone.dayAt(now);

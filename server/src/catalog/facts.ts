@@ -21,7 +21,8 @@ import { OrderEntity, TaskEntity } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 import { ActivityEntity, ListItemEntity, ResourceEntity, ShopEntity } from '../shop/index.ts';
 import type { Activity, Shop } from '../shop/index.ts';
-import type { Stale } from '../http/index.ts';
+import type { DeskUser, Stale } from '../http/index.ts';
+import { factsSeenBy } from './sight.ts';
 
 /** Everything but the journal that the ledger reads, and the names that go with it. */
 export type ShopFacts = LedgerFacts &
@@ -34,6 +35,8 @@ export type ShopFacts = LedgerFacts &
     /** Names of everything that a station can be set to, by id: departments, crews, work centers. */
     readonly groups: ReadonlyMap<string, string>;
     readonly technicians: ReadonlyMap<TechnicianId, Technician>;
+    /** People of whom whoever these facts are for is told nothing; they are not among the technicians. */
+    readonly hidden?: ReadonlySet<TechnicianId>;
     readonly orders: ReadonlyMap<WorkOrderId, WorkOrder>;
     readonly tasks: ReadonlyMap<TargetId, Task>;
     /** Tasks by their order, in their order. */
@@ -57,6 +60,8 @@ export type ShopFacts = LedgerFacts &
 export type FactsCache = {
   readonly find: () => Promise<ShopFacts | undefined>;
   readonly get: () => Promise<ShopFacts>;
+  /** The same with nobody in them but the people of whom a user is told. */
+  readonly seenBy: (user: DeskUser) => Promise<ShopFacts>;
   /** Whether facts are still those of now: nothing of them has changed since they were got. */
   readonly isCurrent: (facts: ShopFacts) => boolean;
   readonly forget: (...stale: readonly Stale[]) => void;
@@ -97,13 +102,15 @@ export function createFactsCache(database: Database): FactsCache {
       loading = undefined;
     }));
   }
+  async function get(): Promise<ShopFacts> {
+    const facts = await find();
+    if (!facts) throw new Defect('the shop is not set up yet');
+    return facts;
+  }
   return {
     find,
-    get: async () => {
-      const facts = await find();
-      if (!facts) throw new Defect('the shop is not set up yet');
-      return facts;
-    },
+    get,
+    seenBy: async (user) => factsSeenBy(await get(), user),
     isCurrent: (facts) => facts === current,
     forget: (...what) => {
       for (const each of what.length === 0 ? (['shop'] as const) : what) {

@@ -2,4 +2,5 @@ export type { CatalogContext } from './context.ts';
 export { createFactsCache } from './facts.ts';
 export type { FactsCache, ShopFacts } from './facts.ts';
 export { orderNumberOf, titleOf } from './names.ts';
+export { sightOf } from './sight.ts';
 export { mountCatalog } from './routes.ts';

@@ -21,6 +21,7 @@ import type { Task, WorkOrder } from '../work/index.ts';
 import { mountSetCosts, writeSet } from './setCosts.ts';
 import { mountStory } from './story.ts';
 import { mountUnit } from './unit.ts';
+import { joinHidden } from './joinHidden.ts';
 import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison, writeLine } from './taskLabor.ts';
 import type { Costs, SignedOut, TaskWithLabor } from './taskLabor.ts';
 
@@ -89,7 +90,7 @@ function findPast(
 }
 
 /** A task as it was written, apart from its labor. */
-function writeTask(facts: ShopFacts, task: Task) {
+function writeTask(assignable: ShopFacts['technicians'], task: Task) {
   const first = task.estimate[0]?.value ?? 0;
   return {
     id: task.id,
@@ -113,7 +114,8 @@ function writeTask(facts: ShopFacts, task: Task) {
     assigned: (task.assigned ?? []).map(({ kind, id }) => ({
       kind,
       id,
-      name: kind === 'crew' ? id : (findIn(facts.technicians, id)?.name ?? id),
+      // Who is to do a task belongs to the task, whoever looks at it.
+      name: kind === 'crew' ? id : (findIn(assignable, id)?.name ?? id),
     })),
     origin: task.origin ?? null,
     originalSeconds: first,
@@ -121,14 +123,17 @@ function writeTask(facts: ShopFacts, task: Task) {
   };
 }
 
+const isHidden = ({ hidden }: ShopFacts, { technician }: KeptNote['entry']): boolean =>
+  technician !== undefined && hidden?.has(technician) === true;
+
 const writeNote = (
   facts: ShopFacts,
   { entry, isForCustomer }: KeptNote,
 ): OrderJson['tasks'][number]['notes'][number] => ({
   id: entry.id,
   day: facts.zone.dayAt(entry.at),
-  technician: entry.technician ?? null,
-  who: findIn(facts.technicians, entry.technician ?? '')?.name ?? '',
+  technician: isHidden(facts, entry) ? null : (entry.technician ?? null),
+  who: isHidden(facts, entry) ? null : (findIn(facts.technicians, entry.technician ?? '')?.name ?? ''),
   text: entry.text,
   isForCustomer,
 });
@@ -141,7 +146,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
     new Map((await database.em.fork().findAll(UnitEntity)).map((unit) => [unit.id, unit]));
 
   /** All that goes with an order beside its labor. */
-  const loadPapers = async (order: WorkOrder, estimatedCost: Cents) => {
+  const loadPapers = async (known: ShopFacts, order: WorkOrder, estimatedCost: Cents) => {
     const em = database.em.fork();
 
     const attachments = await em.find(
@@ -154,7 +159,6 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
       { order: order.id },
       { orderBy: { id: -1 }, limit: MOST_CHANGES },
     );
-    const known = await facts.get();
     const onIt = await readSql(database, (sql) => peopleOnOrder(known, loadStates(sql), order.id));
     const margin = marginOf(order.price ?? null, estimatedCost);
     return {
@@ -167,7 +171,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
       notes: order.notes,
       parts: order.parts ?? [],
       charge: order.charge ?? null,
-      peopleOnIds: onIt.map(({ technician }) => technician),
+      peopleOnIds: onIt.flatMap(({ technician }) => (known.hidden?.has(technician) ? [] : technician)),
       attachments: attachments.map(({ id, name, type, size, addedAt, addedBy }) => ({
         id,
         name,
@@ -206,7 +210,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   };
 
   mount('work', async ({ who }) => {
-    const known = await facts.get();
+    const known = await facts.seenBy(who.user);
     const open = [...known.openOrders].flatMap((id) => known.orders.get(id) ?? []);
     return ok({
       ...(await loadRows(known, open, costsFor(who))),
@@ -215,7 +219,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   });
 
   mount('pastWork', async ({ query, who }) => {
-    const known = await facts.get();
+    const known = await facts.seenBy(who.user);
     const found = findPast(known, query);
     const page = found.slice(query.skip, query.skip + PAGE);
     return ok({ ...(await loadRows(known, page, costsFor(who))), total: found.length });
@@ -226,7 +230,8 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   mountSetCosts(mount, context);
 
   mount('order', async ({ param, who }) => {
-    const known = await facts.get();
+    const known = await facts.seenBy(who.user);
+    const all = await facts.get();
     const order = known.orders.get(param('order'));
     if (!order) return refuse('record.not_found');
     const now = clock.now();
@@ -254,9 +259,9 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
     return ok({
       asOf: now,
       seq,
-      order: { ...row, ...(await loadPapers(order, sum.estimatedCost)) },
+      order: { ...row, ...(await loadPapers(known, order, sum.estimatedCost)) },
       tasks: labor.map(({ task, lines, comparison, isFinished, peopleOn, signedOut, pieces }) => ({
-        ...writeTask(known, task),
+        ...writeTask(all.technicians, task),
         comparison: writeComparison(comparison, costs, warnAt),
         used: { ...usedOf([{ lines }], order) },
         hasEstimate: task.hasEstimate,
@@ -267,8 +272,8 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
         notes: notes
           .filter(({ entry }) => entry.targets?.[0] === task.id)
           .map((each) => writeNote(known, each)),
-        lines: [...lines]
-          .sort((a, b) => a.day - b.day || (a.technician < b.technician ? -1 : 1))
+        lines: joinHidden(known, lines)
+          .sort((a, b) => a.day - b.day || ((a.technician ?? '') < (b.technician ?? '') ? -1 : 1))
           .map((line) => writeLine(known, line, costs, writeSet(known, line, setCosts))),
       })),
     });

@@ -1,5 +1,4 @@
 import type { LineRow } from '@wergon/contract/compare';
-import type { LaborLine } from '@wergon/core/ledger';
 import { centsOf, formatCents } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
 import type { Instant } from '@wergon/core/time';
@@ -17,6 +16,7 @@ import {
   writeDecision,
 } from '../ledger/index.ts';
 import type { LedgerContext, SaidCost } from '../ledger/index.ts';
+import type { ToldLine } from './joinHidden.ts';
 
 /** Routes by which the cost of a labor line is set by hand, and is by its rate again. Both are decisions in the journal.
  *  Source: docs/ledger.md, section 6, cost set by hand. */
@@ -71,10 +71,12 @@ const findOpen = (sql: Sql, facts: ShopFacts, key: Key, now: Instant) =>
   loadRunning(sql, facts, now).some((piece) => isOf(piece, key)) ? refuse('approve.open') : undefined;
 
 /** What was said of a line's cost, for whoever may see rates. */
-export function writeSet(facts: ShopFacts, line: LaborLine, said: readonly SaidCost[]): LineRow['set'] {
-  const own = said.find((each) => isOf(each, line));
+export function writeSet(facts: ShopFacts, line: ToldLine, said: readonly SaidCost[]): LineRow['set'] {
+  const { technician } = line;
+  if (technician === null) return null;
+  const own = said.find((each) => isOf(each, { ...line, technician }));
   if (!own) return null;
-  const byRate = costByRate(facts, line);
+  const byRate = costByRate(facts, { ...line, technician });
   return {
     cost: formatCents(own.cost),
     seconds: own.seconds,

@@ -16,8 +16,8 @@ import { OrderChangeEntity } from '../work/index.ts';
 type Event = StoryJson['days'][number]['events'][number] & { readonly day: LocalDay };
 /** The readable story of a job, or of a day of the shop. */
 export function mountStory(mount: Mount, { database, clock, facts }: LedgerContext): void {
-  mount('story', async ({ query }) => {
-    const known = await facts.get();
+  mount('story', async ({ query, who }) => {
+    const known = await facts.seenBy(who.user);
     const order = query.order === undefined ? undefined : known.orders.get(query.order);
     if (query.order !== undefined && !order) return refuse('record.not_found');
     const targets = new Set(((order && known.tasksByOrder.get(order.id)) ?? []).map(({ id }) => id));
@@ -72,8 +72,8 @@ const byDay = (events: readonly Event[]): StoryJson['days'] => {
     }));
 };
 
-const nameOf = (facts: ShopFacts, id: TechnicianId | undefined): string =>
-  id === undefined ? '' : (facts.technicians.get(id)?.name ?? id);
+const nameOf = (facts: ShopFacts, id: TechnicianId | undefined): string | null =>
+  id === undefined ? '' : facts.hidden?.has(id) ? null : (facts.technicians.get(id)?.name ?? id);
 
 function aboutOf(facts: ShopFacts, targets: readonly (TargetId | null | undefined)[]): string {
   return targets
@@ -94,7 +94,8 @@ type Worked = Pick<LaborLine, 'technician' | 'target' | 'day' | 'seconds'>;
 function laborEvents(facts: ShopFacts, lines: readonly Worked[]): Event[] {
   const sums = new Map<string, { line: Worked; seconds: number }>();
   for (const line of lines) {
-    const key = `${line.day} ${line.technician} ${line.target}`;
+    const who = facts.hidden?.has(line.technician) ? '' : line.technician;
+    const key = `${line.day} ${who} ${line.target}`;
     sums.set(key, { line, seconds: (sums.get(key)?.seconds ?? 0) + line.seconds });
   }
   return [...sums.values()].map(({ line, seconds }) => ({
@@ -102,7 +103,7 @@ function laborEvents(facts: ShopFacts, lines: readonly Worked[]): Event[] {
     day: line.day,
     at: null,
     who: nameOf(facts, line.technician),
-    technician: line.technician,
+    technician: facts.hidden?.has(line.technician) ? null : line.technician,
     about: aboutOf(facts, [line.target]),
     text: '',
     seconds,

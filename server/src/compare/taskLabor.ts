@@ -3,6 +3,7 @@ import { atStandardCost, compareTask, isLow } from '@wergon/core/compare';
 import type { Comparison, Pieces } from '@wergon/core/compare';
 import { addUsed, addSettled, emptyTimeline, allocateStint, settleAt, sumLines } from '@wergon/core/ledger';
 import type { UsedByType, LaborLine, TargetId } from '@wergon/core/ledger';
+import type { ToldLine } from './joinHidden.ts';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
@@ -67,6 +68,7 @@ export function loadLabor(
       .filter(({ target }) => wanted.has(target));
     const settled = byTechnician.get(technician) ?? [];
     lines.push(...sumLines(open, [], costingOf(facts, technician, setCosts), settled));
+    if (facts.hidden?.has(technician)) continue;
     const name = facts.technicians.get(technician)?.name ?? technician;
     const isCut = tail.stints.some(({ open: isOpen, capped }) => isOpen && capped);
     const doing = settledNow?.state.doing;
@@ -155,11 +157,11 @@ export const costedAs = <Line extends Parameters<typeof atStandardCost>[0][numbe
   costs: Costs,
 ): readonly Line[] => (costs === 'actual' ? lines : atStandardCost(lines, facts, keptRateOf(facts)));
 
-export function writeLine(facts: ShopFacts, line: LaborLine, costs: Costs, set: LineRow['set']): LineRow {
+export function writeLine(facts: ShopFacts, line: ToldLine, costs: Costs, set: LineRow['set']): LineRow {
   const { technician, workType, day, seconds, measuredSeconds, sharedSeconds, enteredSeconds, cost } = line;
   return {
     technician,
-    name: facts.technicians.get(technician)?.name ?? technician,
+    name: technician === null ? '' : (facts.technicians.get(technician)?.name ?? technician),
     workType,
     day,
     seconds,

@@ -28,7 +28,7 @@ export function mountUnit(mount: Mount, { database, facts, clock }: LedgerContex
     const em = database.em.fork();
     const unit = await em.findOne(UnitEntity, { id: param('unit') });
     if (!unit) return refuse('record.not_found');
-    const known = await facts.get();
+    const known = await facts.seenBy(who.user);
     const costs = costsFor(who);
     const since = ({ states }: WorkOrder) => states.at(-1)?.from ?? 0;
     const orders = [...known.orders.values()]

@@ -13,6 +13,7 @@ import { Migration20261130CustomerNotes } from './migrations/Migration20261130Cu
 import { Migration20261130Descriptions } from './migrations/Migration20261130Descriptions.ts';
 import { Migration20261130Recurring } from './migrations/Migration20261130Recurring.ts';
 import { Migration20261130SetCosts } from './migrations/Migration20261130SetCosts.ts';
+import { Migration20261130Sight } from './migrations/Migration20261130Sight.ts';
 import { Migration20261130Roles } from './migrations/Migration20261130Roles.ts';
 import { Migration20261130Written } from './migrations/Migration20261130Written.ts';
 import { Migration20261130Offers } from './migrations/Migration20261130Offers.ts';
@@ -41,6 +42,7 @@ const MIGRATIONS = [
   Migration20261130CustomerNotes,
   Migration20261130Recurring,
   Migration20261130SetCosts,
+  Migration20261130Sight,
 ];
 
 /** Brings the schema of a database up to date. */

@@ -40,6 +40,7 @@ export const importRoute =
   ) =>
   async (call: ImportCall) => {
     const { body, who } = call;
+    if (list.isOfPeople && who.user.seesOnlyTheirs) return refuse('access.not_allowed');
     const staged = staging.goOn(body.import, who.user.id);
     if (!staged) return refuse('import.unknown');
     switch (body.step) {

@@ -1,4 +1,5 @@
 import type { EntityManager } from '@mikro-orm/libsql';
+import type { Sees } from '../http/index.ts';
 import type { ExchangeRow } from '@wergon/contract/exchange';
 import type { z } from 'zod';
 
@@ -9,6 +10,8 @@ export type Judged = RowStatus | { readonly field: string; readonly message: str
 /** A list that can be brought in: how a row is read, judged against what is there, and stored. */
 export type List<Row> = {
   readonly schema: z.ZodType<Row>;
+  /** Its rows are about people: whoever is told of some alone brings in none. */
+  readonly isOfPeople?: true;
   /** Judges all rows together, in their order: a row can contradict one before it. */
   readonly validateRows: (em: EntityManager, rows: readonly Row[]) => Promise<readonly Judged[]>;
   /** What a row belongs to that is stored whole or not at all. */
@@ -16,7 +19,7 @@ export type List<Row> = {
   /** Stores rows that were judged `new` or `changed`. */
   readonly store: (em: EntityManager, rows: readonly Row[], by: string) => Promise<void>;
   /** All that is there, in the columns of the import. */
-  readonly write: (em: EntityManager) => Promise<string[][]>;
+  readonly write: (em: EntityManager, sees: Sees) => Promise<string[][]>;
 };
 
 /** Adds many rows of one entity quickly. */

@@ -26,6 +26,7 @@ const plain = (row: TechnicianFields, grade: string | null) =>
 /** People, by their number: new ones get a badge, known ones are brought up to date. */
 export const PEOPLE: List<TechnicianFields> = {
   schema: personRowSchema,
+  isOfPeople: true,
   validateRows: async (em, rows) => {
     const grades = new Map((await em.findAll(GradeEntity)).map(({ id, name }) => [name.toLowerCase(), id]));
     const stored = new Map(
@@ -64,10 +65,11 @@ export const PEOPLE: List<TechnicianFields> = {
       }
     }
   },
-  write: async (em) => {
+  write: async (em, sees) => {
     const grades = new Map((await em.findAll(GradeEntity)).map(({ id, name }) => [id, name]));
     const technicians = await em.findAll(TechnicianEntity, { orderBy: { number: 1 } });
     return technicians
+      .filter(({ id }) => sees(id))
       .map(writeTechnician)
       .map((each) => [
         each.number,

@@ -43,6 +43,7 @@ const UNITS: Readonly<Record<string, string>> = { percent: '%', perHour: 'per ho
 /** Dated cost rates by the number of a person. A rate of a date that is there already is never written over. */
 export const RATES: List<RateRow> = {
   schema: rateRowSchema,
+  isOfPeople: true,
   validateRows: async (em, rows) => {
     const technicians = new Map((await em.findAll(TechnicianEntity)).map(({ number, id }) => [number, id]));
     const stored = new Map(
@@ -73,10 +74,11 @@ export const RATES: List<RateRow> = {
       await em.insert(CostRateEntity, { technician, fromDay: row.record.from, record: textOf(row) });
     }
   },
-  write: async (em) => {
+  write: async (em, sees) => {
     const numbers = new Map((await em.findAll(TechnicianEntity)).map(({ number, id }) => [id, number]));
     const rates = await em.findAll(CostRateEntity, { orderBy: { technician: 1, fromDay: 1 } });
-    return rates.map(({ technician, fromDay, record }) => {
+    const seen = rates.filter(({ technician }) => sees(technician));
+    return seen.map(({ technician, fromDay, record }) => {
       const { per, base, hoursPerYear, burden } = readStored(record);
       return [
         numbers.get(technician) ?? '',

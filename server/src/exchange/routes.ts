@@ -3,7 +3,7 @@ import type { ExchangeKind } from '@wergon/contract/exchange';
 import { ok } from '@wergon/core/result';
 import { toDay } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
-import type { Mount } from '../http/index.ts';
+import type { Mount, Sees } from '../http/index.ts';
 import { TechnicianEntity } from '../people/index.ts';
 import { costAnew } from '../ledger/index.ts';
 import { importRoute } from './importRoute.ts';
@@ -39,10 +39,10 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
 
   const exportRoute =
     <Row>(kind: ExchangeKind, list: List<Row>) =>
-    async () =>
+    async ({ sees }: { readonly sees: Sees }) =>
       ok({
         columns: COLUMNS[kind].map(({ heading }) => heading),
-        rows: await list.write(database.em.fork()),
+        rows: await list.write(database.em.fork(), sees),
       });
   mount('exportOrders', exportRoute('orders', ORDERS));
   mount('exportPeople', exportRoute('people', PEOPLE));

@@ -260,9 +260,8 @@ export function loadFloorPart(
   part: BoardPart,
   units: ReadonlyMap<string, string>,
 ): NonNullable<DeepReadonly<FloorChanges>> {
-  const parts = [...part.technicians].map((technician) =>
-    writeLanes(sql, facts, day, [technician], { technician }),
-  );
+  const seen = [...part.technicians].filter((id) => !facts.hidden?.has(id));
+  const parts = seen.map((technician) => writeLanes(sql, facts, day, [technician], { technician }));
   const targets = new Set([...part.targets, ...parts.flatMap((each) => each.targets)]);
   const board = loadBoardPart(sql, facts, now, { ...part, targets });
   return {

@@ -15,8 +15,9 @@ export function loadLatest(sql: Sql, facts: ShopFacts, names: Names) {
     `select i."seq", i."type", j."body", i."author" from "entry_index" i join "journal" j on j."seq" = i."seq"
      where +i."stream" in ('labor', 'floor') and i."type" not in ('answer', 'request', 'proposal', 'hours')
        and i."author_kind" <> 'desk' and +j."corrects" is null
+       and (+i."technician" is null or i."technician" not in (select "value" from json_each(?)))
      order by i."seq" desc limit ?`,
-    [SHOWN],
+    [JSON.stringify([...(facts.hidden ?? [])]), SHOWN],
   );
   return rows.map(({ seq, type, body, author }) => {
     const { at, technician, targets, text } = JSON.parse(body) as {

@@ -1,6 +1,7 @@
 import { readEnvelope, readFloorEntry } from '../ledger/index.ts';
 import type { RequestsJson } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
 import type { RequestKind } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
@@ -31,7 +32,8 @@ export function loadRequests(
         { at, by, text, state: state ?? null },
       ]),
   );
-  return load(sql, 'request', NEWEST).map(({ entry, envelope }) => {
+  const seen = load(sql, 'request', NEWEST).filter(({ entry }) => !facts.hidden?.has(entry.technician));
+  return seen.map(({ entry, envelope }) => {
     const task = entry.target === null ? undefined : facts.tasks.get(entry.target);
     const activity = entry.target === null ? undefined : facts.activities.get(entry.target);
     const order = task && facts.orders.get(task.order);
@@ -53,7 +55,10 @@ export function loadRequests(
 }
 
 /** A request by its id; absent for one that was never made. */
-export function findRequest(sql: Sql, id: EntryId): { readonly what: RequestKind } | undefined {
+export function findRequest(
+  sql: Sql,
+  id: EntryId,
+): { readonly what: RequestKind; readonly technician: TechnicianId } | undefined {
   const [row] = sql.all<{ body: string }>(
     `select "body" from "journal" where "id" = ? and "stream" = 'floor' and "type" = 'request'`,
     [id],

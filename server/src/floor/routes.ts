@@ -25,8 +25,8 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
       ]),
     );
 
-  mount('floor', async ({ query }) => {
-    const known = await facts.get();
+  mount('floor', async ({ query, who }) => {
+    const known = await facts.seenBy(who.user);
     const now = clock.now();
     const day = query.day ?? known.zone.dayAt(now);
     const plans = await loadPlans(database.em.fork(), day, day);
@@ -34,8 +34,8 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
     return ok(await readSql(database, (sql) => loadFloor(sql, known, day, now, plans, units)));
   });
 
-  mount('floorChanges', async ({ query: { after, day } }) => {
-    const known = await facts.get();
+  mount('floorChanges', async ({ query: { after, day }, who }) => {
+    const known = await facts.seenBy(who.user);
     const units = await unitWordsOf();
     const now = clock.now();
     return ok(
@@ -45,23 +45,23 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
     );
   });
 
-  mount('latest', async () => {
-    const known = await facts.get();
+  mount('latest', async ({ who }) => {
+    const known = await facts.seenBy(who.user);
     const names = await loadNames(database);
     return ok({ latest: await readSql(database, (sql) => loadLatest(sql, known, names)) });
   });
 
-  mount('requests', async () => {
-    const known = await facts.get();
+  mount('requests', async ({ who }) => {
+    const known = await facts.seenBy(who.user);
     const all = await database.em.fork().findAll(StationEntity);
     const stations = new Map(all.map(({ id, name }) => [id, name]));
     return ok({ requests: await readSql(database, (sql) => loadRequests(sql, known, stations)) });
   });
 
-  mount('answerRequest', async ({ param, body, who }) => {
+  mount('answerRequest', async ({ param, body, who, sees }) => {
     const request = param('request');
     const asked = await readSql(database, (sql) => findRequest(sql, request));
-    if (!asked) return refuse('record.not_found');
+    if (!asked || !sees(asked.technician)) return refuse('record.not_found');
     if (body.state !== null && asked.what !== 'part')
       return refuse('input.invalid', [{ field: 'state', message: 'is said of a part alone' }]);
     const at = clock.now();

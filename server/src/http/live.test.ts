@@ -40,8 +40,13 @@ async function openLive(mayHear = () => Promise.resolve(true)) {
   const live = createLive();
   const server = createServer((req, res) => {
     const key = new URL(req.url ?? '/', 'http://x').searchParams.get('key') ?? '';
-    const only = key.startsWith('only') ? ((key.slice(5) || null) as TechnicianId | null) : undefined;
-    const listener = { key, mayHear, ...(only === undefined ? {} : { only }) };
+    const [kind = '', name] = key.split('-');
+    const audience = { sees: (id: TechnicianId) => id === name, hearsOfOrders: kind === 'part' };
+    const listener = {
+      key,
+      mayHear,
+      ...(kind === 'all' || name === undefined ? {} : { audience: () => audience }),
+    };
     live.stream(Object.assign(req, { query: {} }) as never, res as never, 1, listener);
   });
   await new Promise<void>((ready) => server.listen(0, '127.0.0.1', ready));
@@ -56,8 +61,8 @@ async function openLive(mayHear = () => Promise.resolve(true)) {
 
 test('whoever sees nothing of others hears of themselves alone', async () => {
   const { live, url, close } = await openLive();
-  const [everybody, ada, nobody] = await Promise.all(
-    ['all', 'only-ada', 'only'].map((key) => listen(`${url}?key=${key}`)),
+  const [everybody, ada, nobody, part] = await Promise.all(
+    ['all', 'only-ada', 'only-', 'part-ada'].map((key) => listen(`${url}?key=${key}`)),
   );
   const people = (...names: string[]) => ({ technicians: new Set(names as TechnicianId[]) });
   live.publish(commit(2, people('bo')));
@@ -68,6 +73,10 @@ test('whoever sees nothing of others hears of themselves alone', async () => {
   expect(ada?.heard()).not.toMatch(/bo|o1/);
   expect(ada?.heard()).toContain('{"seq":3,"technicians":["ada"],"orders":[]}');
   expect(nobody?.heard()).not.toContain('journal');
+  // Whoever sees some people and the work hears of all orders, and of nobody else.
+  await until(() => part?.heard().includes('"o1"') ?? false);
+  expect(part?.heard()).toContain('{"seq":3,"technicians":["ada"],"orders":["o1"]}');
+  expect(part?.heard()).not.toContain('bo');
   await close();
 });
 

@@ -4,12 +4,15 @@ import { createChangeMemory, joinChanges } from './changes.ts';
 import type { Changes } from './changes.ts';
 import type { Request, Response } from 'express';
 
+/** Who is told of some people alone: of whom, and whether of orders. */
+export type Audience = { readonly sees: (id: TechnicianId) => boolean; readonly hearsOfOrders: boolean };
+
 /** Whose stream it is, and whether they may still hear it. */
 type Listener = {
   readonly key: string;
   readonly mayHear: () => Promise<boolean>;
-  /** The one person of whom they are told anything, `null` for none; of everybody where it is absent. */
-  readonly only?: TechnicianId | null;
+  /** What they are told of, as it is now; of everything where it is absent. */
+  readonly audience?: () => Audience | undefined;
 };
 
 /** Tells every open page that something has changed, with the sequence number it has changed to. */
@@ -58,6 +61,14 @@ export function createLive(): Live {
     for (const { res } of open) res.write(event);
   };
 
+  /** Tells what of some changes is for an audience; nothing where nothing is. */
+  function tellPart(res: Response, { sees, hearsOfOrders }: Audience, changes: Changes): void {
+    const technicians = [...changes.technicians].filter(sees);
+    if (!hearsOfOrders && technicians.length === 0) return;
+    const orders = hearsOfOrders ? named(changes).orders : [];
+    res.write(write('journal', { seq: lastSeq, technicians, orders }));
+  }
+
   const untold: Changes[] = [];
   let telling: NodeJS.Timeout | undefined;
   /** Tells what has come together; after it others wait a moment for more. */
@@ -66,10 +77,11 @@ export function createLive(): Live {
     if (untold.length === 0) return;
     const changes = joinChanges(untold.splice(0));
     const event = write('journal', { seq: lastSeq, ...named(changes) });
-    for (const { res, listener } of open)
-      if (listener.only === undefined) res.write(event);
-      else if (listener.only !== null && changes.technicians.has(listener.only))
-        res.write(write('journal', { seq: lastSeq, technicians: [listener.only], orders: [] }));
+    for (const { res, listener } of open) {
+      const audience = listener.audience?.();
+      if (!audience) res.write(event);
+      else tellPart(res, audience, changes);
+    }
     telling = setTimeout(tellJournal, TOGETHER_MS).unref();
   }
   /** Ends a stream: whatever is told from here on is not told to it. */

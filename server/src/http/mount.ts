@@ -55,6 +55,8 @@ export type Call<Name extends RouteName> = {
   readonly param: <Param extends ParamOf<Path<Name>>>(name: Param) => IdOf<Param>;
   /** Who calls: of a station's route a station, of the desk's whoever is signed in. */
   readonly who: WhoOf<CallerOf<Name>>;
+  /** Whether whoever calls is told of a person. */
+  readonly sees: Sees;
   readonly req: Request;
   readonly res: Response;
 };
@@ -68,8 +70,13 @@ export type Mount = <Name extends RouteName>(name: Name, handle: Handler<Name>) 
 /** Finds out who sent a request. */
 export type Identify = (req: Request) => Promise<Who>;
 
+/** Whether a user is told of a person. */
+export type Sees = (id: TechnicianId) => boolean;
+
 type Around = {
   readonly identify: Identify;
+  /** Of whom somebody is told. */
+  readonly sightOf: (who: Who) => Promise<Sees>;
   readonly limits: Partial<Record<RouteName, readonly RequestHandler[]>>;
   /** Absent where no read is answered apart. */
   readonly readers?: Readers | undefined;
@@ -82,7 +89,7 @@ const MAX_BODY = '1mb';
 export function createMount(
   app: Express,
   { clock, live }: Context,
-  { identify, limits, readers }: Around,
+  { identify, sightOf, limits, readers }: Around,
 ): Mount {
   const shared = createShared(live.version);
   return (name, handle) => {
@@ -105,7 +112,11 @@ export function createMount(
       const param = (key: string) => String(req.params[key] ?? '');
       // The schemas of this very route have just read both.
       const who = whoOf(res);
-      const call = { body: body.value, query: query.value, param, who, req, res } as unknown as Call<
+      const sees = await sightOf(who);
+      // Of whom somebody is told nothing, of those they ask nothing.
+      if (peopleAskedFor(req, query.value, body.value).some((id) => !sees(id)))
+        return sendProblem(res, refuse('reconcile.other_people'));
+      const call = { body: body.value, query: query.value, param, who, sees, req, res } as unknown as Call<
         typeof name
       >;
       const apart = readers?.read(
@@ -114,7 +125,8 @@ export function createMount(
         (drop) => res.once('close', drop),
       );
       const own = () => writeAnswer(name, handle(call));
-      const answer = await (apart ?? (route.isShared ? shared(req.originalUrl, own) : own()));
+      const answer = await (apart ??
+        (route.isShared && !isLimited(who) ? shared(req.originalUrl, own) : own()));
       if (res.closed) return;
       if (!answer.ok) return sendProblem(res, answer);
       res.set({ 'cache-control': 'no-store', 'wergon-now': String(clock.nowMs()) });
@@ -132,6 +144,15 @@ export async function writeAnswer<Name extends RouteName>(
   const { response }: Route = ROUTES[name];
   return answer.ok ? { ok: true, json: JSON.stringify(response.encode(answer.value)) } : answer;
 }
+
+/** The people that a request names: in its path, its query or its body. */
+const peopleAskedFor = ({ params }: Request, ...inputs: readonly unknown[]): readonly TechnicianId[] =>
+  [params, ...inputs].flatMap((input) =>
+    isRecord(input) && typeof input['technician'] === 'string' ? [input['technician'] as TechnicianId] : [],
+  );
+
+/** What is told to one of them is not what is told to all. */
+const isLimited = (who: Who): boolean => who.kind === 'desk' && who.user.seesOnlyTheirs === true;
 
 const textParams = ({ params }: Request): Readonly<Record<string, string>> =>
   Object.fromEntries(Object.entries(params).map(([key, value]) => [key, String(value)]));

@@ -23,6 +23,8 @@ export type DeskUser = {
   readonly technician?: TechnicianId | null | undefined;
   readonly departments?: readonly string[] | null | undefined;
   readonly crews?: readonly string[] | null | undefined;
+  /** Whether they are told of nobody but those whose time they put right. */
+  readonly seesOnlyTheirs?: boolean | null | undefined;
   readonly mustChangePassword?: boolean | null | undefined;
   readonly hoursStyle?: HoursStyle | null | undefined;
 };

@@ -56,7 +56,7 @@ export function mountRules(mount: Mount, context: LedgerContext): void {
   });
 
   mount('rulesEffect', async ({ body, who }) => {
-    const known = await facts.get();
+    const known = await facts.seenBy(who.user);
     const now = clock.now();
     const refusal = refuseChange(known, body, known.zone.dayAt(now));
     if (refusal) return refusal;

@@ -23,8 +23,8 @@ const VERIFIED_AT_ONCE = 5_000;
 
 /** The journal to read, and its chain to walk. */
 export function mountTrail(mount: Mount, { database, facts }: LedgerContext): void {
-  mount('trail', async ({ query }) => {
-    const known = await facts.get();
+  mount('trail', async ({ query, who }) => {
+    const known = await facts.seenBy(who.user);
     const names = await loadNames(database);
     return ok(await readSql(database, (sql) => loadTrail(sql, known, names, query)));
   });
@@ -66,6 +66,16 @@ function loadTrail(sql: Sql, facts: ShopFacts, names: Names, asked: ParsedQueryO
     add(`(j."corrects" is not null or (i."author_kind" = 'desk' and i."stream" = 'labor'))`);
   if (asked.from !== undefined) add('i."recorded_at" >= ?', startOf(asked.from));
   if (asked.to !== undefined) add('i."recorded_at" < ?', startOf(addDays(asked.to, 1)));
+  if (facts.hidden) {
+    const hidden = JSON.stringify([...facts.hidden]);
+    add(`(i."technician" is null or i."technician" not in (select "value" from json_each(?)))`, hidden);
+    // An answer is about whoever asked.
+    add(
+      `not (i."type" = 'answer' and exists (select 1 from "journal" q join "entry_index" r on r."seq" = q."seq"
+         where q."id" = i."about" and r."technician" in (select "value" from json_each(?))))`,
+      hidden,
+    );
+  }
   // A correction is about whom its entry is about.
   if (asked.technician !== undefined) add('i."technician" = ?', asked.technician);
   const rows = sql.all<Row>(

@@ -25,7 +25,19 @@ export function findFloorEnds(sql: Sql, facts: ShopFacts, first: LocalDay, last:
     ...findRefused(sql, facts, first, last),
     ...findBadgeEnds(loadBadgeScans(sql, first, last), facts.zone),
   ];
-  return all.filter(({ day }) => day >= first && day <= last);
+  return all.filter((end) => end.day >= first && end.day <= last && !isOfHidden(end, facts));
+}
+
+/** Whether it tells of somebody of whom whoever asks is told nothing: alone, as one of a pair, in what could not be recorded. */
+function isOfHidden({ technician, about, refused }: ToldFloorEnd, { hidden }: ShopFacts): boolean {
+  if (!hidden) return false;
+  const named: unknown[] = [technician, about];
+  if (refused)
+    JSON.parse(refused.body, (_key, value: unknown) => {
+      named.push(value);
+      return value;
+    });
+  return named.some((id) => hidden.has(id as TechnicianId));
 }
 
 type Floor = { readonly id: EntryId; readonly at: Instant; readonly station: string } & Readonly<

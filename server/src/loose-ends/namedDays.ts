@@ -12,19 +12,21 @@ import { RECONCILE_DAYS } from './looseEnds.ts';
 /** The route of days on which somebody was known at a station by a name or a number and nothing more, for whoever looks
  *  through them. */
 export function mountNamedDays(mount: Mount, { database, clock, facts }: LedgerContext): void {
-  mount('namedDays', async ({ query }) => {
-    const known = await facts.get();
+  mount('namedDays', async ({ query, who }) => {
+    const known = await facts.seenBy(who.user);
     const lastDay = query.to ?? known.zone.dayAt(clock.now());
     const firstDay = query.from ?? addDays(lastDay, 1 - RECONCILE_DAYS);
     const rows = await readSql(database, (sql) => findNamed(sql, firstDay, lastDay));
     return ok({
-      days: rows.map(({ technician, day, times, stations }) => ({
-        technician,
-        name: known.technicians.get(technician)?.name ?? technician,
-        day,
-        times,
-        stations: readOwnJson<string[]>(stations).sort(),
-      })),
+      days: rows
+        .filter(({ technician }) => !known.hidden?.has(technician))
+        .map(({ technician, day, times, stations }) => ({
+          technician,
+          name: known.technicians.get(technician)?.name ?? technician,
+          day,
+          times,
+          stations: readOwnJson<string[]>(stations).sort(),
+        })),
     });
   });
 }

@@ -29,7 +29,7 @@ type Queued = (DatedLooseEnd | ToldFloorEnd) & { readonly answers?: readonly Lik
 /** The queue of loose ends: of labor, and what stations add to them. */
 export function mountQueue(mount: Mount, { database, clock, facts }: LedgerContext): void {
   mount('looseEnds', async ({ query, who }) => {
-    const known = await facts.get();
+    const known = await facts.seenBy(who.user);
     const em = database.em.fork();
     const now = clock.now();
     const toDay = query.to ?? known.zone.dayAt(now);

@@ -41,7 +41,7 @@ export function mountPay(mount: Mount, { database, clock, facts, journal, keepHe
   });
 
   mount('payPeriod', async ({ query, who }) => {
-    const known = await facts.get();
+    const known = await facts.seenBy(who.user);
     const now = clock.now();
     const costs = costsFor(who);
     const mayReopen = who.rights.has('pay.reopen');
@@ -53,6 +53,8 @@ export function mountPay(mount: Mount, { database, clock, facts, journal, keepHe
   });
 
   mount('closePeriod', async ({ body: { firstDay, stamp }, who }) => {
+    // A period is everybody's: whoever does not see everybody does not close it.
+    if (who.user.seesOnlyTheirs) return refuse('access.not_allowed');
     const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
       const now = clock.now();
       const seen = seePeriod(sql, known, firstDay, now);
@@ -67,6 +69,7 @@ export function mountPay(mount: Mount, { database, clock, facts, journal, keepHe
   });
 
   mount('reopenPeriod', async ({ body: { firstDay, reason }, who }) => {
+    if (who.user.seesOnlyTheirs) return refuse('access.not_allowed');
     const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) =>
       loadClosedPeriods(sql).at(-1)?.firstDay === firstDay
         ? ok([writeDecision({ type: 'reopen', firstDay, reason, by: who.user.name }, clock.now())])
@@ -158,9 +161,10 @@ function writePeriod(
   mayReopen: boolean,
 ): PayPeriodJson {
   const { period, closed, days } = seen;
-  const lines = costedAs(seen.lines, facts, costs);
+  const isTold = ({ technician }: ClosedLine) => !facts.hidden?.has(technician);
+  const lines = costedAs(seen.lines.filter(isTold), facts, costs);
   // What differs in nothing but what a person is paid is not there for whoever may not see it.
-  const adjustments = costedAs(seen.adjustments, facts, costs).filter(
+  const adjustments = costedAs(seen.adjustments.filter(isTold), facts, costs).filter(
     ({ seconds }) => costs === 'actual' || seconds !== 0,
   );
   const refusal = refusalToClose(seen);
@@ -193,8 +197,8 @@ function writePeriod(
     closedBy: closed?.closedBy ?? null,
     closedAt: closed ? closed.at : null,
     head: closed?.head ?? null,
-    refusal: refusal ? REFUSALS[refusal] : null,
-    canReopen: mayReopen && seen.isLastClosed,
+    refusal: refusal ? REFUSALS[refusal] : facts.hidden ? 'not-all-seen' : null,
+    canReopen: mayReopen && seen.isLastClosed && !facts.hidden,
     costs,
     stamp: seen.stamp,
     people,

@@ -59,12 +59,13 @@ export function mountBadges(mount: Mount, { database, clock, setupChanged }: Con
     return ok({ id, code });
   });
 
-  mount('revokeBadge', async ({ param }) => {
-    const found = await database.em
-      .fork()
-      .nativeUpdate(BadgeEntity, { id: param('badge'), revokedAt: null }, { revokedAt: clock.now() });
+  mount('revokeBadge', async ({ param, sees }) => {
+    const em = database.em.fork();
+    const badge = await em.findOne(BadgeEntity, { id: param('badge'), revokedAt: null });
+    if (!badge || !sees(badge.technician)) return refuse('record.not_found');
+    await em.nativeUpdate(BadgeEntity, { id: badge.id }, { revokedAt: clock.now() });
     changed();
-    return found > 0 ? ok(null) : refuse('record.not_found');
+    return ok(null);
   });
 
   mount('ownLabel', async ({ param, body: { action } }) => {

@@ -23,9 +23,9 @@ export function mountPeople(mount: Mount, context: Context): void {
 }
 
 function mountNames(mount: Mount, { database, clock, shop }: Context): void {
-  mount('people', async ({ who }) => {
+  mount('people', async ({ who, sees }) => {
     const em = database.em.fork();
-    const technicians = await em.findAll(TechnicianEntity);
+    const technicians = (await em.findAll(TechnicianEntity)).filter(({ id }) => sees(id));
     const costRates = costRatesByTechnician(await em.findAll(CostRateEntity));
     const badges = await em.findAll(BadgeEntity);
     const grades = await em.findAll(GradeEntity, { orderBy: { name: 1 } });
@@ -52,12 +52,12 @@ function mountNames(mount: Mount, { database, clock, shop }: Context): void {
     });
   });
 
-  mount('names', async () => {
+  mount('names', async ({ sees }) => {
     const today = (await shop.get()).zone.dayAt(clock.now());
     const technicians = await database.em.fork().findAll(TechnicianEntity);
     return ok({
       people: technicians
-        .filter(({ leftOn }) => leftOn == null || leftOn >= today)
+        .filter(({ id, leftOn }) => sees(id) && (leftOn == null || leftOn >= today))
         .map(({ id, name, department }) => ({ id, name, department })),
     });
   });

@@ -21,8 +21,8 @@ const SHOWN = 12;
 
 /** What time can be put on, by words or by a scanned code (closed orders are left out), and whose time it is. */
 export function mountTargets(mount: Mount, { database, clock, facts }: LedgerContext): void {
-  mount('findPerson', async ({ body: { search } }) => {
-    const known = await facts.get();
+  mount('findPerson', async ({ body: { search }, who }) => {
+    const known = await facts.seenBy(who.user);
     const words = search.toLowerCase();
     const here = [...known.technicians.values()].filter(({ leftOn }) => leftOn == null);
     const badge = await database.em

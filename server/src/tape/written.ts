@@ -25,7 +25,7 @@ export function mountWritten(mount: Mount, context: LedgerContext): void {
   const edits = createEditService(context);
 
   mount('written', async ({ who }) => {
-    const known = await facts.get();
+    const known = await facts.seenBy(who.user);
     const em = database.em.fork();
     const all = await em.find(TaskEntity, { writtenState: { $in: ['waiting', 'tied'] } });
     const now = clock.now();
@@ -54,7 +54,9 @@ export function mountWritten(mount: Mount, context: LedgerContext): void {
                 at: task.written.at,
                 by: task.written.by,
                 seconds,
-                people: people.map((id) => known.technicians.get(id)?.name ?? id),
+                people: people.flatMap((id) =>
+                  known.hidden?.has(id) ? [] : (known.technicians.get(id)?.name ?? id),
+                ),
               },
             ],
       ),

@@ -22,7 +22,7 @@ type DeskWho = Extract<Who, { kind: 'desk' }>;
 /** One job and many people: a lead writes a week down for their crew. */
 export function mountJobWeek(mount: Mount, { database, clock, facts }: LedgerContext): void {
   mount('jobWeek', async ({ query: { target, day }, who }) => {
-    const known = await facts.get();
+    const known = await facts.seenBy(who.user);
     if (!known.targets.has(target)) return refuse('record.not_found');
     const monday = mondayOf(day);
     return ok(await readSql(database, (sql) => loadJobWeek(sql, known, who, target, monday, clock.now())));

@@ -37,6 +37,7 @@ const initial = {
   technician: (props.user?.technician ?? null) as string | null,
   departments: props.user?.departments ?? ([] as string[]),
   crews: props.user?.crews ?? ([] as string[]),
+  seesOnlyTheirs: props.user?.seesOnlyTheirs ?? false,
 };
 const off = { isOff: props.user?.isOff ?? false };
 const changed = ({ userName: _, password, ...rest }: ReturnType<typeof bodyOf>, isOff: boolean) => ({
@@ -59,12 +60,11 @@ async function save(): Promise<void> {
   if (done) emit('done');
 }
 /** Whose time they correct and approve where no department and no crew is ticked. */
-const everybodyElse = computed(() =>
-  isCrewOnly(props.roles.filter(({ id }) => fields.value.roles.includes(id)))
-    ? t('access.theirOwnCrew')
-    : t('common.everybody'),
-);
+const isOfCrew = computed(() => isCrewOnly(props.roles.filter(({ id }) => fields.value.roles.includes(id))));
+const everybodyElse = computed(() => (isOfCrew.value ? t('access.theirOwnCrew') : t('common.everybody')));
 const isBound = computed(() => fields.value.departments.length + fields.value.crews.length > 0);
+/** Whether there is anybody whose time is not theirs: of whom they can be told nothing. */
+const isLimited = computed(() => isBound.value || isOfCrew.value);
 </script>
 
 <template>
@@ -124,6 +124,9 @@ const isBound = computed(() => fields.value.departments.length + fields.value.cr
       </div>
     </fieldset>
     <div class="ticks">
+      <CheckField v-if="isLimited" v-model="fields.seesOnlyTheirs">{{
+        t('access.seesOnlyTheirs')
+      }}</CheckField>
       <CheckField v-model="fields.seesRates">{{ t('access.seesRates') }}</CheckField>
       <CheckField v-if="user" v-model="fields.isOff">{{ t('access.switchedOffSignsInNoLonger') }}</CheckField>
     </div>

@@ -109,10 +109,28 @@ test.each<[boxes: boolean[], sent: string[] | null, why: string]>([
     technician: null,
     departments: sent,
     crews: null,
+    seesOnlyTheirs: false,
     isOff: false,
     password: null,
   });
   expect(page.find('form').exists()).toBe(false);
+});
+
+test('that somebody sees no others is asked where there are others, and sent', async () => {
+  const { page, press, usersTable } = await open('users.change');
+  const sight = () =>
+    page.findAll('form label').find((each) => each.text().startsWith('Sees only these people'));
+  await press('Change', usersTable?.findAll('tbody tr')[1]?.element as HTMLElement);
+  await page.get(`[id="${sight()?.attributes('for') ?? ''}"]`).setValue(true);
+  await page.get('form').trigger('submit');
+  await flushPromises();
+  expect(bodies().find(([name]) => name === 'saveUser')?.[1]).toMatchObject({
+    departments: ['d1'],
+    seesOnlyTheirs: true,
+  });
+  // Whoever puts everybody's time right is told of everybody.
+  await press('Change', usersTable?.findAll('tbody tr')[0]?.element as HTMLElement);
+  expect(sight()).toBeUndefined();
 });
 
 test('a new user is sent with a password, and without rates unless they are ticked', async () => {
@@ -129,6 +147,7 @@ test('a new user is sent with a password, and without rates unless they are tick
     {
       name: 'Eva',
       roles: ['supervisor'],
+      seesOnlyTheirs: false,
       seesRates: false,
       technician: null,
       departments: null,

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
-import type { LineRow } from '@wergon/contract/compare';
+import type { ToldLine } from './figures.ts';
 import { formatDay } from '@wergon/core/time';
 import { callRoute, sayInstant, useAct, useDesk, useForm } from '../kit/index.ts';
 import { FormField } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 
 /** What a labor line costs where somebody has set it, and the way to set it or to let its rate say it again. */
-const props = defineProps<{ line: LineRow; target: string }>();
+const props = defineProps<{ line: ToldLine; target: string }>();
 const desk = useDesk();
 const { act, problem, isBusy } = useAct();
 const isOpen = ref(false);

@@ -2,7 +2,7 @@
 import type { Instant } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import type { LineRow } from '@wergon/contract/compare';
+import type { ToldLine } from './figures.ts';
 import { formatDay } from '@wergon/core/time';
 import { callRoute, sayInstant, useDesk, linkToDay } from '../kit/index.ts';
 import { QueryState } from '../kit/parts/index.ts';
@@ -10,7 +10,7 @@ import LineCost from './LineCost.vue';
 import { ScanHistory } from '../ledger/index.ts';
 import { t } from '../words/index.ts';
 
-const props = defineProps<{ line: LineRow; target: string }>();
+const props = defineProps<{ line: ToldLine; target: string }>();
 const desk = useDesk();
 const query = useQuery({
   queryKey: [

@@ -45,7 +45,7 @@ const days = computed(() =>
         event.kind === 'labor' ? [] : [{ ...event, said: sayEvent({ ...event, kind: event.kind }) }],
       ),
       hours: [...hours]
-        .map(([technician, own]) => ({ technician, who: own[0]?.who ?? '', own }))
+        .map(([technician, own]) => ({ technician, who: own[0]?.who ?? t('compare.others'), own }))
         .sort((a, b) => a.who.localeCompare(b.who)),
     };
   }),
@@ -84,13 +84,16 @@ const print = () => window.print();
         <p v-for="(event, i) in each.told" :key="i" :class="event.kind">
           <span class="figure time">{{ clock(event.at) }}</span>
           <span>
-            <b>{{ event.who || t('compare.theDesk') }}</b> {{ event.said }}.
+            <b>{{ event.who === null ? t('compare.somebodyElse') : event.who || t('compare.theDesk') }}</b>
+            {{ event.said }}.
           </span>
         </p>
         <p v-for="{ technician, who, own } in each.hours" :key="technician" class="labor">
           <span class="time">{{ t('compare.hours') }}</span>
           <span>
-            <RouterLink v-if="desk.may('reconcile.see')" :to="linkToDay(technician, each.day)"
+            <RouterLink
+              v-if="technician !== '' && desk.may('reconcile.see')"
+              :to="linkToDay(technician, each.day)"
               ><b>{{ who }}</b></RouterLink
             ><b v-else>{{ who }}</b>
             <template v-for="(event, i) in own" :key="i"

@@ -9,6 +9,7 @@ import CostFigure from './CostFigure.vue';
 import { sayBalance, sayNumber, sayPieces, yardstickWords } from './figures.ts';
 import HoursFigure from './HoursFigure.vue';
 import LineScans from './LineScans.vue';
+import type { ToldLine } from './figures.ts';
 import SignedOutWords from './SignedOutWords.vue';
 import { LongText, PlainButton, DataTable } from '../kit/parts/index.ts';
 import type { Column } from '../kit/index.ts';
@@ -29,8 +30,10 @@ const balance = computed(() => sayBalance(props.task.comparison, props.task.hasE
 const nowOn = computed(() =>
   props.task.peopleOn.filter((name) => !props.task.signedOut.some((person) => person.name === name)),
 );
-const who = computed(() => [...new Set(props.task.lines.map(({ name }) => name))].join(', '));
-const keyOf = ({ technician, workType, day }: LineRow) => `${technician} ${workType} ${day}`;
+const who = computed(() => [...new Set(props.task.lines.map(sayWho))].join(', '));
+const keyOf = ({ technician, workType, day }: LineRow) => `${technician ?? ''} ${workType} ${day}`;
+const isTold = (line: LineRow): line is ToldLine => line.technician !== null;
+const sayWho = ({ technician, name }: LineRow) => (technician === null ? t('compare.others') : name);
 const howMeasured = ({ sharedSeconds, enteredSeconds }: LineRow) =>
   [
     sharedSeconds > 0 ? t('compare.shared', { hours: desk.hours(sharedSeconds) }) : '',
@@ -50,7 +53,7 @@ const piecesWords = computed(() => {
 });
 const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
   { id: 'day', title: t('common.dayHead'), value: (line) => sayDate(line.day) },
-  { id: 'who', title: t('compare.who'), value: (line) => line.name },
+  { id: 'who', title: t('compare.who'), value: sayWho },
   { id: 'work', title: t('common.work'), value: (line) => t(`workTypes.${line.workType}`) },
   {
     id: 'hours',
@@ -124,9 +127,10 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
       ><template #caption
         ><span class="visually-hidden">{{ t('compare.laborLinesOf', { title: task.title }) }}</span></template
       ><template #day="{ row: line }"
-        ><RouterLink v-if="desk.may('reconcile.see')" :to="linkToDay(line.technician, line.day)">{{
-          sayDate(line.day)
-        }}</RouterLink
+        ><RouterLink
+          v-if="line.technician !== null && desk.may('reconcile.see')"
+          :to="linkToDay(line.technician, line.day)"
+          >{{ sayDate(line.day) }}</RouterLink
         ><template v-else>{{ sayDate(line.day) }}</template></template
       ><template #cost="{ row: line }"
         ><template v-if="line.cost !== null"
@@ -139,6 +143,7 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
       >
       <template #madeOf="{ row: line }"
         ><BButton
+          v-if="line.technician !== null"
           variant="quiet"
           size="sm"
           :aria-expanded="openedLine === keyOf(line)"
@@ -147,7 +152,8 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
           {{ t('compare.scans') }}
         </BButton>
         <span class="how">{{ howMeasured(line) }}</span></template
-      ><template #expanded="{ row: line }"><LineScans :line="line" :target="task.id" /></template
+      ><template #expanded="{ row: line }"
+        ><LineScans v-if="isTold(line)" :line="line" :target="task.id" /></template
     ></DataTable>
     <div class="beside">
       <p v-if="task.pieces" class="none">{{ piecesWords }}</p>
@@ -193,7 +199,7 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
           >{{ sayDate(note.day) }}</RouterLink
         >
         <template v-else>{{ sayDate(note.day) }}</template>
-        {{ note.who }}: <LongText :text="note.text" />
+        {{ note.who ?? t('compare.somebodyElse') }}: <LongText :text="note.text" />
         <b v-if="note.isForCustomer">{{ t('compare.forTheCustomer') }}</b>
       </p>
     </section>

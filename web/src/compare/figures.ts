@@ -1,9 +1,13 @@
-import type { ComparisonJson, OrderRow } from '@wergon/contract/compare';
+import type { ComparisonJson, LineRow, OrderRow } from '@wergon/contract/compare';
+import type { TechnicianId } from '@wergon/core/people';
 import { balanceOf, balanceOfTasks, formatBalance } from '@wergon/core/compare';
 import type { Pieces } from '@wergon/core/compare';
 import { formatHours, formatLeft, toSeconds } from '@wergon/core/time';
 import type { HoursStyle } from '@wergon/core/time';
 import { currentLocale, t } from '../words/index.ts';
+
+/** A labor line of a person of whom whoever asks is told. */
+export type ToldLine = LineRow & { readonly technician: TechnicianId };
 
 /** What an order or a task comes to, in words that a row can show. */
 export type BalanceWords = {

@@ -1,12 +1,12 @@
 /** @jest-environment jsdom */
 import { enableAutoUnmount, flushPromises } from '@vue/test-utils';
 import { h } from 'vue';
-import type { LineRow } from '@wergon/contract/compare';
 import { toDay, toInstant } from '@wergon/core/time';
 import { signIn } from '../kit/desk.fixture.ts';
 import { bodies, server } from '../kit/fakeServer.fixture.ts';
 import { openPage } from '../kit/page.fixture.ts';
 import LineCost from './LineCost.vue';
+import type { ToldLine } from './figures.ts';
 
 jest.mock('../kit/callRoute.ts', () => ({
   ...jest.requireActual<object>('../kit/callRoute.ts'),
@@ -23,7 +23,7 @@ const LINE = {
   cost: '36.00',
   costs: 'actual',
   set: null,
-} as unknown as LineRow;
+} as unknown as ToldLine;
 const SET = {
   cost: '80.00',
   seconds: 3600,
@@ -34,7 +34,7 @@ const SET = {
 };
 const KEY = { technician: 'ada', target: 'winding', workType: 'run', day: '2026-06-01' };
 
-async function open(line: object, ...rights: Parameters<typeof signIn>) {
+async function open(line: Partial<ToldLine>, ...rights: Parameters<typeof signIn>) {
   signIn(...rights);
   return openPage({ render: () => h(LineCost, { line: { ...LINE, ...line }, target: 'winding' }) });
 }
@@ -70,7 +70,7 @@ test('who set it and why is told beside what its rate says, and one press lets t
   expect(bodies()).toEqual([['resetCost', KEY]]);
 });
 
-test.each<[what: string, set: object, words: string]>([
+test.each<[what: string, set: ToldLine['set'], words: string]>([
   ['other time', { ...SET, seconds: 1800 }, 'It was set for 0:30; the time is 1:00 now'],
   ['a day without a rate', { ...SET, byRate: null }, 'would cost nothing, as there is no rate'],
 ])('set for %s: it says so', async (_what, set, words) => {

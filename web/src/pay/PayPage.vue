@@ -45,6 +45,7 @@ const REFUSALS = {
   'not-over': t('pay.itClosesWhenItIsOver'),
   'earlier-open': t('pay.anEarlierPayPeriodIsStillOpen'),
   closed: '',
+  'not-all-seen': t('pay.whoSeesEverybodyClosesIt'),
 } as const;
 const clock = (at: Instant | null) => (at !== null && desk.zone ? sayInstant(desk.zone, at) : '');
 const close = () =>

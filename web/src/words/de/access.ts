@@ -70,4 +70,5 @@ export const access: Translation['access'] = {
   chooseAUserNameToSignInWith: 'Wählen Sie einen Benutzernamen zum Anmelden',
   chooseAPasswordOfAtLeastCharacters: 'Wählen Sie ein Passwort mit mindestens {LEAST_PASSWORD} Zeichen',
   signInAtTheDeskOfTheDemo: 'Melden Sie sich im Büro der Demo an, die nach ihrer eigenen Uhr läuft.',
+  seesOnlyTheirs: 'Sieht nur diese Personen; Summen der Aufträge bleiben ganz',
 };

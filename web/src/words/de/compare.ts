@@ -136,4 +136,6 @@ export const compare: Translation['compare'] = {
   setCost: 'Kosten setzen',
   backToTheRate: 'Zurück zum Satz',
   setCostByHand: 'Kosten von Hand setzen',
+  others: 'Andere',
+  somebodyElse: 'Jemand anders',
 };

@@ -26,4 +26,5 @@ export const pay: Translation['pay'] = {
   adjustments: 'Nachträge',
   adjustmentsToClosedPeriods: 'Nachträge zu geschlossenen Zeiträumen',
   running: 'läuft',
+  whoSeesEverybodyClosesIt: 'Abschließen kann, wer alle sieht.',
 };

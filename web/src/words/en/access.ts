@@ -67,4 +67,5 @@ export const access = {
   chooseAUserNameToSignInWith: 'Choose a user name to sign in with',
   chooseAPasswordOfAtLeastCharacters: 'Choose a password of at least {LEAST_PASSWORD} characters',
   signInAtTheDeskOfTheDemo: 'Sign in at the desk of the demo, which runs on its own clock.',
+  seesOnlyTheirs: 'Sees only these people; totals of jobs stay whole',
 } as const;

@@ -132,4 +132,6 @@ export const compare = {
   setCost: 'Set the cost',
   backToTheRate: 'Back to its rate',
   setCostByHand: 'Set the cost by hand',
+  others: 'Others',
+  somebodyElse: 'Somebody else',
 } as const;

@@ -24,4 +24,5 @@ export const pay = {
   adjustments: 'Adjustments',
   adjustmentsToClosedPeriods: 'Adjustments to closed periods',
   running: 'running',
+  whoSeesEverybodyClosesIt: 'Somebody who sees everybody closes it.',
 } as const;

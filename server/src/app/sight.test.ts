@@ -1,0 +1,136 @@
+import { ROUTES } from '@wergon/contract/routes';
+import type { Route } from '@wergon/contract/routes';
+import { openTestShop } from './testShop.fixture.ts';
+import type { TestShop } from './testShop.fixture.ts';
+
+let shop: TestShop;
+let lea: string;
+let cy: string;
+/** Somebody of another department who has done whatever a technician does, and a user who sees the first department alone. */
+beforeAll(async () => {
+  shop = await openTestShop();
+  const added = await shop.post('/api/people', { number: '3', name: 'Cy Hidden', department: 'Testing' });
+  cy = (added.body as { id: string }).id;
+  await shop.post(`/api/people/${cy}/rates`, {
+    record: { from: '2026-01-01', per: 'hour', base: '91.00' },
+  });
+  await shop.send(
+    shop.scan('shift-in', 0, cy),
+    shop.scan('work-start', 0, cy, [shop.winding]),
+    { ...shop.scan('note', 10, cy, [shop.winding]), text: 'cracked' },
+    { ...shop.scan('count', 20, cy, [shop.winding]), good: 1, scrap: 0 },
+    shop.scan('work-stop', 60, cy),
+    shop.scan('work-start', 0, shop.ada, [shop.winding]),
+    shop.scan('work-stop', 30, shop.ada),
+    shop.scan('work-start', 80, cy, [shop.strip]),
+    shop.scan('work-start', 90, shop.ada, [shop.strip]),
+    { ...shop.scan('request', 95, cy), what: 'part', target: shop.strip, text: 'bearing' },
+  );
+  await shop.correct({
+    id: 'written-cy',
+    type: 'hours',
+    technician: cy,
+    targets: [shop.strip],
+    day: '2026-03-03',
+    seconds: 600,
+  });
+  lea = await shop.addUser({
+    userName: 'lea',
+    role: 'administrator',
+    departments: [await shop.listed('department', 'Winding')],
+    seesOnlyTheirs: true,
+  });
+});
+afterAll(() => shop.close());
+
+const routes = Object.entries(ROUTES) as [string, Route][];
+
+/** What belongs to the work, or to who may sign in, and not to what somebody does: who can be given a task. */
+const NAMES_ALL = ['preparation'];
+
+const ask = (name: string, path: string, as: string) => {
+  const filled = path.replace(':order', shop.order).replace(':technician', shop.ada).replace(/:\w+/g, 'none');
+  const query: Readonly<Record<string, string>> = {
+    story: `?order=${shop.order}`,
+    jobWeek: `?target=${shop.winding}&day=2026-03-03`,
+    line: `?technician=${shop.ada}&target=${shop.winding}&workType=run&day=2026-03-03`,
+    personDay: `?technician=${shop.ada}&day=2026-03-03`,
+    week: `?technician=${shop.ada}&day=2026-03-03`,
+    card: `?technician=${shop.ada}&from=2026-03-02&to=2026-03-08`,
+    floorChanges: '?after=1&day=2026-03-03',
+    payPeriod: '?firstDay=2026-03-02',
+    targets: '?search=winding',
+  };
+  return shop.get(`${filled}${query[name] ?? ''}`, as);
+};
+const namesCy = (text: string): boolean => text.includes('Cy Hidden') || text.includes(cy);
+
+test.each(routes.filter(([name, { method }]) => method === 'get' && !NAMES_ALL.includes(name)))(
+  'no answer of %s names somebody who is not hers to see',
+  async (name, { path }) => {
+    const { text } = await ask(name, path, lea);
+    expect(namesCy(text)).toBe(false);
+  },
+);
+
+/** Where everybody else is told of them: what is left out for her is there. */
+test.each([
+  'floor',
+  'latest',
+  'requests',
+  'names',
+  'people',
+  'work',
+  'order',
+  'story',
+  'accounted',
+  'approvals',
+  'looseEnds',
+  'jobWeek',
+  'trail',
+  'payPeriod',
+  'exportPeople',
+  'checklist',
+])('%s names them to whoever sees everybody', async (name) => {
+  const [, route] = routes.find(([each]) => each === name) ?? [];
+  expect(namesCy((await ask(name, route?.path ?? '', shop.desk)).text)).toBe(true);
+});
+
+test.each<[what: string, path: string]>([
+  ['day', '/api/reconcile/day?technician=CY&day=2026-03-03'],
+  ['week', '/api/reconcile/week?technician=CY&day=2026-03-03'],
+  ['rates', '/api/people/CY/rates'],
+  ['plan', '/api/people/CY/plan'],
+])('the %s of somebody who is not hers to see is refused', async (_what, path) => {
+  expect((await shop.get(path.replace('CY', cy), lea)).status).toBe(403);
+  expect((await shop.get(path.replace('CY', shop.ada), lea)).status).not.toBe(403);
+});
+
+test('a job comes to the same for her, with the others as one line', async () => {
+  type Order = {
+    order: { comparison: { actualSeconds: number }; peopleOn: string[] };
+    tasks: { lines: { technician: string | null; name: string; seconds: number }[] }[];
+  };
+  const read = async (as: string) => (await shop.get(`/api/work/${shop.order}`, as)).body as Order;
+  const [all, hers] = [await read(shop.desk), await read(lea)];
+  expect(hers.order.comparison.actualSeconds).toBe(all.order.comparison.actualSeconds);
+  expect(all.order.peopleOn.sort()).toEqual(['Ada', 'Cy Hidden']);
+  expect(hers.order.peopleOn).toEqual(['Ada']);
+  const secondsOf = ({ tasks }: Order) =>
+    tasks.flatMap(({ lines }) => lines).reduce((sum, { seconds }) => sum + seconds, 0);
+  expect(secondsOf(hers)).toBe(secondsOf(all));
+  expect(new Set(hers.tasks.flatMap(({ lines }) => lines.map(({ technician }) => technician)))).toEqual(
+    new Set([shop.ada, null]),
+  );
+});
+
+test('she closes no pay period, brings in no people, and shows nobody more than she sees', async () => {
+  const { body } = await shop.get('/api/pay/period?firstDay=2026-03-02', lea);
+  expect(body).toMatchObject({ canReopen: false });
+  for (const [path, sent] of [
+    ['/api/pay/close', { firstDay: '2026-03-02', stamp: 'x' }],
+    ['/api/exchange/people', { step: 'check', import: 'x' }],
+    ['/api/users', { name: 'N', userName: 'n', password: 'long enough', roles: ['lead'], seesRates: false }],
+  ] as const)
+    expect([path, (await shop.post(path, sent, lea)).status]).toEqual([path, 403]);
+});
