@@ -1,9 +1,7 @@
 import type { WorkOrderId } from '@wergon/core/work';
-import type { StandardFacts } from '@wergon/core/compare';
 import type { EntityManager } from '@mikro-orm/libsql';
 import { DEFAULT_POLICY } from '@wergon/core/ledger';
-import type { LedgerFacts, TargetFacts, TargetId } from '@wergon/core/ledger';
-import type { TechnicianId } from '@wergon/core/people';
+import type { TargetFacts, TargetId } from '@wergon/core/ledger';
 import { Defect } from '@wergon/core/result';
 import { createZone } from '@wergon/core/time';
 import { isWorkable } from '@wergon/core/work';
@@ -16,44 +14,13 @@ import {
   GradeEntity,
   TechnicianEntity,
 } from '../people/index.ts';
-import type { Technician } from '../people/index.ts';
 import { OrderEntity, TaskEntity } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 import { ActivityEntity, ListItemEntity, ResourceEntity, ShopEntity } from '../shop/index.ts';
-import type { Activity, Shop } from '../shop/index.ts';
+import type { Activity } from '../shop/index.ts';
 import type { DeskUser, Stale } from '../http/index.ts';
+import type { ShopFacts } from './shopFacts.ts';
 import { factsSeenBy } from './sight.ts';
-
-/** Everything but the journal that the ledger reads, and the names that go with it. */
-export type ShopFacts = LedgerFacts &
-  StandardFacts & {
-    readonly shop: Shop;
-    /** Names of departments by their ids in the list. */
-    readonly departments: ReadonlyMap<string, string>;
-    /** Names of crews by their ids in the list. */
-    readonly crews: ReadonlyMap<string, string>;
-    /** Names of everything that a station can be set to, by id: departments, crews, work centers. */
-    readonly groups: ReadonlyMap<string, string>;
-    readonly technicians: ReadonlyMap<TechnicianId, Technician>;
-    /** People of whom whoever these facts are for is told nothing; they are not among the technicians. */
-    readonly hidden?: ReadonlySet<TechnicianId>;
-    readonly orders: ReadonlyMap<WorkOrderId, WorkOrder>;
-    readonly tasks: ReadonlyMap<TargetId, Task>;
-    /** Tasks by their order, in their order. */
-    readonly tasksByOrder: ReadonlyMap<WorkOrderId, Task[]>;
-    /** Orders whose work is not behind them: neither finished nor closed. */
-    readonly openOrders: ReadonlySet<WorkOrderId>;
-    readonly activities: ReadonlyMap<
-      TargetId,
-      {
-        readonly id: TargetId;
-        readonly title: string;
-        readonly code: string;
-        readonly isOff: boolean;
-        readonly isPaid: boolean;
-      }
-    >;
-  };
 
 /** The facts of the shop, read once and kept until something of them changes; absent before the first run. Orders are by
  *  far the most of them and are read anew one by one, so that a change costs the same in an old shop as in a young one. */

@@ -1,5 +1,5 @@
 import type { TargetId } from '@wergon/core/ledger';
-import type { ShopFacts } from './facts.ts';
+import type { ShopFacts } from './shopFacts.ts';
 
 /** An order's number with the task's title, or an activity's title. */
 export function titleOf(facts: ShopFacts, target: TargetId): string {

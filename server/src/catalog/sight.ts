@@ -1,6 +1,6 @@
 import { sees } from '../access/index.ts';
 import type { DeskUser, Sees, Who } from '../http/index.ts';
-import type { FactsCache, ShopFacts } from './facts.ts';
+import type { ShopFacts } from './shopFacts.ts';
 
 const narrowed = new WeakMap<ShopFacts, Map<string, ShopFacts>>();
 
@@ -24,7 +24,10 @@ export function factsSeenBy(facts: ShopFacts, user: DeskUser): ShopFacts {
 const everybody: Sees = () => true;
 
 /** Of whom somebody is told, by the facts as they are now. */
-export async function sightOf(facts: FactsCache, who: Who): Promise<Sees> {
+export async function sightOf(
+  facts: { readonly seenBy: (user: DeskUser) => Promise<ShopFacts> },
+  who: Who,
+): Promise<Sees> {
   if (who.kind !== 'desk' || !who.user.seesOnlyTheirs) return everybody;
   const { technicians } = await facts.seenBy(who.user);
   return (id) => technicians.has(id);
