@@ -3,7 +3,7 @@ import type { EntryId } from '@wergon/core/ledger';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { Context } from '@wergon/server/app';
-import { recordAt, stationAs } from './recordAt.ts';
+import { deskAs, recordAt, stationAs } from './recordAt.ts';
 
 /** What people asked for at stations today, and what the desk answered; minutes before the demo opens. */
 const REQUESTS = [
@@ -65,7 +65,8 @@ export async function addRequests(
       state,
       by,
     } as const;
-    await context.journal.appendAll({ kind: 'desk', id: 'mikko' }, [
+    const { id: mikko } = await deskAs(context, 'mikko');
+    await context.journal.appendAll({ kind: 'desk', id: mikko }, [
       {
         kind: 'floor',
         id: answerId,

@@ -8,7 +8,7 @@ import { writeSql } from '@wergon/server/db';
 import { writeDecision } from '@wergon/server/ledger';
 import { TaskEntity, addOrder } from '@wergon/server/work';
 import { sampleId, targetId, technicianId } from './ids.ts';
-import { recordAt } from './recordAt.ts';
+import { deskAs, recordAt } from './recordAt.ts';
 import { GRADES, PEOPLE } from './sampleShop.ts';
 import { unwrap } from './unwrap.ts';
 
@@ -56,7 +56,7 @@ export async function addWritten(
   const day = addDays(zone.dayAt(opensAt), -1);
   const target = targetId(`${NUMBER}-1`);
   const on = { technician, targets: [target] };
-  const desk = { kind: 'desk', id: 'mikko' } as const;
+  const desk = await deskAs(context, 'mikko');
   const entries = [
     {
       ...on,
@@ -77,10 +77,11 @@ export async function addWritten(
   ];
   await recordAt(context, desk, entries, opensAt);
   await writeSql(context.database, (sql) =>
-    sql.insert('customer_note', [{ entry: 'written-note', marked_at: opensAt, marked_by: 'Mikko Rask' }]),
+    sql.insert('customer_note', [{ entry: 'written-note', marked_at: opensAt, marked_by: desk.name }]),
   );
-  const line = { technician: technicianId(technician), day, target, by: 'Solveig Aune' };
-  await context.journal.append({ kind: 'desk', id: 'solveig' }, [
+  const solveig = await deskAs(context, 'solveig');
+  const line = { technician: technicianId(technician), day, target, by: solveig.name };
+  await context.journal.append({ kind: 'desk', id: solveig.id }, [
     writeDecision({ type: 'set-cost', ...line, workType: 'travel', ...WAY }, opensAt),
     writeDecision({ type: 'set-cost', ...line, workType: 'run', ...CALL_OUT }, opensAt),
   ]);

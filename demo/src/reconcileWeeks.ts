@@ -1,13 +1,12 @@
 import { Defect, ok } from '@wergon/core/result';
 import { formatDay, formatInstant, toInstant, addDays, mondayOf } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
-import { UserEntity } from '@wergon/server/access';
 import type { Context } from '@wergon/server/app';
 import { closingOf, findOwed, nextPeriod } from '@wergon/server/pay';
 import { loadShiftDays, writeDecision } from '@wergon/server/ledger';
 import { DraftEntity } from '@wergon/server/timesheet';
 import { findOpenLooseEnds } from '@wergon/server/loose-ends';
-import { recordAt, stationAs } from './recordAt.ts';
+import { deskAs, recordAt, stationAs } from './recordAt.ts';
 
 /** Something that happens at the desk of the sample shop between two scans. */
 export type DeskMoment = { readonly at: Instant; readonly run: () => Promise<void> };
@@ -28,13 +27,11 @@ export async function planDesk(
   opensAt: Instant,
   zone: Zone,
 ): Promise<DeskMoment[]> {
-  const em = context.database.em.fork();
-  const idOf = async (userName: string) => {
-    const user = await em.findOne(UserEntity, { userName });
-    if (!user) throw new Defect(`no sample user ${userName}`);
-    return { kind: 'desk' as const, id: user.id, name: user.name };
-  };
-  const [mikko, berit, solveig] = [await idOf('mikko'), await idOf('berit'), await idOf('solveig')];
+  const [mikko, berit, solveig] = [
+    await deskAs(context, 'mikko'),
+    await deskAs(context, 'berit'),
+    await deskAs(context, 'solveig'),
+  ];
   const today = zone.dayAt(opensAt);
   const at = (day: LocalDay, hour: number) => toInstant(zone.startOf(day) + hour * HOUR);
   const moments: DeskMoment[] = [];

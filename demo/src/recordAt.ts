@@ -1,9 +1,17 @@
 import { Defect } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
+import { UserEntity } from '@wergon/server/access';
 import type { Context } from '@wergon/server/app';
 import { readBatch } from '@wergon/server/ledger';
 import { stationId } from './enterStations.ts';
+
+/** A user of the sample shop as the author of what the desk does. Throws `Defect` where there is none of that name. */
+export async function deskAs({ database }: Context, userName: string) {
+  const user = await database.em.fork().findOne(UserEntity, { userName });
+  if (!user) throw new Defect(`no sample user ${userName}`);
+  return { kind: 'desk' as const, id: user.id, name: user.name };
+}
 
 type Author = { readonly kind: 'station' | 'desk'; readonly id: string };
 

@@ -162,7 +162,9 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
       <ol v-if="task.instructions.length > 0">
         <li v-for="(each, i) in task.instructions" :key="i">
           {{ each.text
-          }}<span v-if="each.hours" class="figure quiet"> {{ desk.hours(Number(each.hours) * 3600) }}</span>
+          }}<span v-if="each.hours" class="figure quiet apart">{{
+            desk.hours(Number(each.hours) * 3600)
+          }}</span>
         </li>
       </ol>
       <p v-if="task.originalSeconds !== task.comparison.estimatedSeconds && task.isAccepted" class="none">
@@ -200,7 +202,7 @@ const columns = computed((): readonly Column<TaskRow['lines'][number]>[] => [
         >
         <template v-else>{{ sayDate(note.day) }}</template>
         {{ note.who ?? t('compare.somebodyElse') }}: <LongText :text="note.text" />
-        <b v-if="note.isForCustomer">{{ t('compare.forTheCustomer') }}</b>
+        <b v-if="note.isForCustomer" class="apart">{{ t('compare.forTheCustomer') }}</b>
       </p>
     </section>
     <p v-if="task.lines.length > 0" class="none">
@@ -265,6 +267,9 @@ table :deep(.by-hand) {
   display: block;
   color: var(--ink-2);
   font-size: var(--text-xs);
+}
+.apart {
+  margin-left: 0.5em;
 }
 .how {
   margin-left: 12px;

@@ -142,6 +142,7 @@ h1 {
   border-width: 0 1px;
 }
 .who {
+  min-width: 0;
   padding: 9px 14px 0;
 }
 .who p {
@@ -151,6 +152,11 @@ h1 {
   color: var(--ink-2);
   font-size: var(--text-xs);
   white-space: nowrap;
+  gap: 8px;
+}
+.who p span:first-child {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 main {
   min-width: 0;
@@ -174,10 +180,6 @@ main {
 @media (max-width: 520px) {
   header {
     grid-template-columns: auto minmax(0, 1fr);
-  }
-  .who p span:first-child {
-    overflow: hidden;
-    text-overflow: ellipsis;
   }
 }
 </style>
