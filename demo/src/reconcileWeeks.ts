@@ -1,4 +1,4 @@
-import { Defect, ok } from '@wergon/core/result';
+import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant, toInstant, addDays, mondayOf } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Context } from '@wergon/server/app';

@@ -1,10 +1,13 @@
 export { balanceOf, balanceOfTasks, formatBalance, isLow, isPastEstimate } from './balance.ts';
 export type { Balance } from './balance.ts';
+export { CAUSES, againstFirst, findCauses, sumCauses } from './causes.ts';
+export type { Cause, CauseShare, CausedDifference, GradedLine, TaskEstimate } from './causes.ts';
 export { compareTask, sumComparisons } from './compare.ts';
 export type { Comparison } from './compare.ts';
+export { estimateParts } from './estimateParts.ts';
 export { orderPieces, piecesPerRunHour, sumByCostCode } from './pieces.ts';
 export type { OrderPieces, Pieces } from './pieces.ts';
-export { atStandardCost } from './standardCost.ts';
+export { atStandardCost, standardRateOn } from './standardCost.ts';
 export type { NamedGrade, StandardFacts } from './standardCost.ts';
 export { yearsOfWork } from './years.ts';
 export { drawYardstick } from './yardstick.ts';

@@ -8,6 +8,7 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   requests: 'often',
   work: 'often',
   order: 'often',
+  why: 'often',
   personDay: 'often',
   week: 'often',
   targets: 'often',

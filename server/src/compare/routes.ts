@@ -20,6 +20,7 @@ import { AttachmentEntity, OrderChangeEntity } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 import { mountSetCosts, writeSet } from './setCosts.ts';
 import { mountStory } from './story.ts';
+import { mountWhy } from './why.ts';
 import { mountUnit } from './unit.ts';
 import { joinHidden } from './joinHidden.ts';
 import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison, writeLine } from './taskLabor.ts';
@@ -228,6 +229,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   mountUnit(mount, context, loadRows);
   mountStory(mount, context);
   mountSetCosts(mount, context);
+  mountWhy(mount, context);
 
   mount('order', async ({ param, who }) => {
     const known = await facts.seenBy(who.user);

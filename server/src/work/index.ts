@@ -8,7 +8,7 @@ export {
   TaskEntity,
   TravelerCodeEntity,
 } from './entities.ts';
-export type { Standard, Task, WorkOrder } from './entities.ts';
+export type { HoursText, Standard, Task, WorkOrder } from './entities.ts';
 export { EstimateAskEntity, MailEntity, OfferEntity } from './offerEntities.ts';
 export { moveOrder } from './move.ts';
 export { keepChanges } from './changes.ts';

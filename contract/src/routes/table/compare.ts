@@ -7,6 +7,7 @@ import {
   storyQuery,
   storySchema,
   unitHistorySchema,
+  whySchema,
   workSchema,
 } from '../../compare/index.ts';
 import { nothing } from '../route.ts';
@@ -41,6 +42,13 @@ export const COMPARE_ROUTES = {
     caller: 'work.see',
     summary: 'One order with its tasks and labor lines',
     response: orderSchema,
+  },
+  why: {
+    method: 'get',
+    path: '/api/work/:order/why',
+    caller: 'work.see',
+    summary: 'Why an order’s labor costs other than estimated, task by task',
+    response: whySchema,
   },
   setCost: {
     method: 'post',

@@ -1,0 +1,214 @@
+import fc from 'fast-check';
+import { fraction } from '../money/fraction.ts';
+import { laborCost, toCents, toRate } from '../money/money.ts';
+import { toSeconds } from '../time/seconds.ts';
+import { WORK_TYPES } from '../work/workType.ts';
+import { CAUSES, againstFirst, findCauses, sumCauses } from './causes.ts';
+import type { GradedLine, TaskEstimate } from './causes.ts';
+import { toWhole } from './toWhole.ts';
+
+const HOUR = 3600;
+const [winder, helper] = [toRate(400_000), toRate(300_000)];
+const hours = (count: number) => toSeconds(count * HOUR);
+const line = (workType: GradedLine['workType'], count: number, cost: number | null, gradeRate = winder) => ({
+  workType,
+  seconds: hours(count),
+  measuredSeconds: hours(count),
+  cost: cost === null ? null : toCents(cost),
+  gradeRate,
+});
+const estimate = (more: Partial<TaskEstimate> = {}): TaskEstimate => ({
+  estimatedSeconds: hours(3.5),
+  setupSeconds: hours(0.5),
+  perPiece: fraction(900n),
+  quantity: 10,
+  rate: winder,
+  includes: new Set(['setup', 'run', 'rework'] as const),
+  isFinished: true,
+  ...more,
+});
+const none = { good: 0, scrap: 0 };
+const told = (...[of, pieces, lines]: Parameters<typeof findCauses>) => {
+  const { difference, causes } = findCauses(of, pieces, lines);
+  return [difference, Object.fromEntries(causes.map(({ cause, cents }) => [cause, cents]))];
+};
+
+test.each<[what: string, ...of: Parameters<typeof findCauses>, difference: number, causes: object]>([
+  [
+    'a finished task: each stretch of time against its part of the estimate, and a winder above the grade',
+    estimate(),
+    { good: 9, scrap: 1 },
+    [line('setup', 1, 4200), line('run', 4, 16_800), line('rework', 0.5, 2100)],
+    9100,
+    { setup: 2000, scrap: 1000, quantity: -1000, run: 4000, rework: 2000, rate: 1100 },
+  ],
+  [
+    'an unfinished one: what is beyond the estimate, done by a cheaper grade than planned',
+    estimate({
+      estimatedSeconds: hours(2),
+      setupSeconds: hours(0),
+      perPiece: fraction(0n),
+      isFinished: false,
+    }),
+    none,
+    [line('run', 3, 8700, helper)],
+    700,
+    { soFar: 4000, mix: -3000, rate: -300 },
+  ],
+  [
+    'one that has hardly begun is not under',
+    estimate({ isFinished: false }),
+    none,
+    [line('run', 1, 4000)],
+    0,
+    {},
+  ],
+  [
+    'what the estimate does not include is in no cause',
+    estimate({ estimatedSeconds: hours(1), setupSeconds: hours(0), perPiece: fraction(0n), rate: helper }),
+    none,
+    [line('travel', 1, 2900, helper)],
+    -3000,
+    { run: -3000 },
+  ],
+  [
+    'without a report of pieces nothing is scrap and nothing too many',
+    estimate(),
+    none,
+    [line('setup', 0.5, 2000), line('run', 3, 12_000)],
+    0,
+    {},
+  ],
+  [
+    'hours without a rate are counted, and their money is missing',
+    estimate(),
+    none,
+    [line('setup', 0.5, 2000), line('run', 3, null)],
+    -12_000,
+    { uncosted: -12_000 },
+  ],
+])('%s', (_what, of, pieces, lines, difference, causes) => {
+  expect(told(of, pieces, lines)).toEqual([difference, causes]);
+});
+
+test('a change of the estimate is a cause of its own against the first, of what is finished alone', () => {
+  const first = { estimatedSeconds: hours(3), estimatedCost: toCents(12_000) };
+  const current = { estimatedSeconds: hours(3.5), estimatedCost: toCents(14_000) };
+  const lines = [line('setup', 0.5, 2000), line('run', 3, 12_000)];
+  const done = againstFirst(findCauses(estimate(), none, lines), first, current);
+  expect(done).toMatchObject({
+    difference: 2000,
+    differenceSeconds: 1800,
+    causes: [{ cause: 'changed', seconds: 1800, cents: 2000 }],
+  });
+  const open = findCauses(estimate({ isFinished: false }), none, lines);
+  expect(againstFirst(open, first, current)).toEqual(open);
+});
+
+const anyLine = fc.record({
+  workType: fc.constantFrom(...WORK_TYPES),
+  seconds: fc.integer({ min: 1, max: 100_000 }).map(toSeconds),
+  measuredSeconds: fc.constant(toSeconds(0)),
+  cost: fc.option(fc.integer({ min: 0, max: 1_000_000 }).map(toCents), { nil: null }),
+  gradeRate: fc.integer({ min: 1, max: 2_000_000 }).map(toRate),
+});
+const anyTask = fc.record({
+  lines: fc.array(anyLine, { maxLength: 12 }),
+  pieces: fc.record({ good: fc.nat(50), scrap: fc.nat(50) }),
+  estimate: fc
+    .record({
+      estimatedSeconds: fc.nat(500_000).map(toSeconds),
+      perPiece: fc.tuple(fc.bigInt(0n, 9999n), fc.bigInt(1n, 7n)).map(([a, b]) => fraction(a, b)),
+      quantity: fc.nat(40),
+      rate: fc.integer({ min: 1, max: 2_000_000 }).map(toRate),
+      includes: fc.subarray([...WORK_TYPES]).map((types) => new Set(types)),
+      isFinished: fc.boolean(),
+    })
+    .map((fields) => ({ ...fields, setupSeconds: toSeconds(Math.floor(fields.estimatedSeconds / 3)) })),
+});
+
+test('causes add up to the difference, in cents and in seconds, for every task', () => {
+  fc.assert(
+    fc.property(anyTask, ({ estimate: of, pieces, lines }) => {
+      const found = findCauses(of, pieces, lines);
+      const included = lines.filter(({ workType }) => of.includes.has(workType));
+      const used = included.reduce((sum, { seconds }) => sum + seconds, 0);
+      const actual = included.reduce((sum, { cost }) => sum + (cost ?? 0), 0);
+      const expected = toSeconds(of.isFinished ? of.estimatedSeconds : Math.min(of.estimatedSeconds, used));
+      expect(found.difference).toBe(actual - laborCost(expected, of.rate));
+      expect(found.differenceSeconds).toBe(used - expected);
+      const sum = (part: 'cents' | 'seconds') =>
+        found.causes.reduce((total, cause) => total + cause[part], 0);
+      expect([sum('cents'), sum('seconds')]).toEqual([found.difference, found.differenceSeconds]);
+    }),
+  );
+});
+
+test('causes of several tasks add up cause by cause, in their order, and lose nothing', () => {
+  fc.assert(
+    fc.property(fc.array(anyTask, { maxLength: 6 }), (tasks) => {
+      const each = tasks.map(({ estimate: of, pieces, lines }) => findCauses(of, pieces, lines));
+      const all = sumCauses(each);
+      expect(all.reduce((total, { cents }) => total + cents, 0)).toBe(
+        each.reduce((total, { difference }) => total + difference, 0),
+      );
+      const order = all.map(({ cause }) => CAUSES.indexOf(cause));
+      expect(order).toEqual([...order].sort((a, b) => a - b));
+    }),
+  );
+});
+
+test.each<[exact: [bigint, bigint][], total: number, whole: number[], why: string]>([
+  [
+    [
+      [1n, 2n],
+      [1n, 2n],
+    ],
+    1,
+    [1, 0],
+    'of equal parts the earlier gets what is missing',
+  ],
+  [
+    [
+      [1n, 4n],
+      [3n, 4n],
+    ],
+    1,
+    [0, 1],
+    'the larger part gets it',
+  ],
+  [
+    [
+      [-1n, 4n],
+      [1n, 4n],
+    ],
+    0,
+    [0, 0],
+    'a part below nothing is floored downwards',
+  ],
+  [
+    [
+      [1n, 1n],
+      [0n, 1n],
+    ],
+    3,
+    [2, 1],
+    'more than one each',
+  ],
+  [
+    [
+      [5n, 1n],
+      [1n, 2n],
+    ],
+    4,
+    [4, 0],
+    'too much comes off the smallest part',
+  ],
+])('%j is shared over %i as %j: %s', (exact, total, whole) => {
+  expect(
+    toWhole(
+      exact.map(([numerator, denominator]) => fraction(numerator, denominator)),
+      total,
+    ),
+  ).toEqual(whole);
+});
