@@ -5,6 +5,7 @@ import { toSeconds } from '../time/seconds.ts';
 import { WORK_TYPES } from '../work/workType.ts';
 import { CAUSES, againstFirst, findCauses, sumCauses } from './causes.ts';
 import type { GradedLine, TaskEstimate } from './causes.ts';
+import type { Pieces } from './pieces.ts';
 import { toWhole } from './toWhole.ts';
 
 const HOUR = 3600;
@@ -28,12 +29,20 @@ const estimate = (more: Partial<TaskEstimate> = {}): TaskEstimate => ({
   ...more,
 });
 const none = { good: 0, scrap: 0 };
-const told = (...[of, pieces, lines]: Parameters<typeof findCauses>) => {
+const told = (of: TaskEstimate, pieces: Pieces, lines: readonly GradedLine[]) => {
   const { difference, causes } = findCauses(of, pieces, lines);
   return [difference, Object.fromEntries(causes.map(({ cause, cents }) => [cause, cents]))];
 };
 
-test.each<[what: string, ...of: Parameters<typeof findCauses>, difference: number, causes: object]>([
+type Row = [
+  what: string,
+  of: TaskEstimate,
+  pieces: Pieces,
+  lines: readonly GradedLine[],
+  difference: number,
+  causes: object,
+];
+test.each<Row>([
   [
     'a finished task: each stretch of time against its part of the estimate, and a winder above the grade',
     estimate(),
@@ -140,6 +149,17 @@ test('causes add up to the difference, in cents and in seconds, for every task',
       const sum = (part: 'cents' | 'seconds') =>
         found.causes.reduce((total, cause) => total + cause[part], 0);
       expect([sum('cents'), sum('seconds')]).toEqual([found.difference, found.differenceSeconds]);
+    }),
+  );
+});
+
+test('at standard cost nothing is told of what a person costs, and the rest adds up to the difference', () => {
+  fc.assert(
+    fc.property(anyTask, ({ estimate: of, pieces, lines }) => {
+      const standard = lines.map((each) => ({ ...each, cost: laborCost(each.seconds, each.gradeRate) }));
+      const found = findCauses(of, pieces, standard, 'standard');
+      expect(found.causes.map(({ cause }) => cause)).not.toContain('rate');
+      expect(found.causes.reduce((total, { cents }) => total + cents, 0)).toBe(found.difference);
     }),
   );
 });

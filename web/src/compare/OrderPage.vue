@@ -148,6 +148,11 @@ const balance = computed(
             }}{{ desk.money(order.comparison.costDifference) }}</template
           ></span
         >
+        <RouterLink
+          v-if="order.comparison.actualSeconds > 0"
+          :to="{ name: 'why', params: { order: order.id } }"
+          >{{ t('compare.whyItDiffers') }}</RouterLink
+        >
         <span v-if="order.pieces">{{ sayPieces(order.pieces, order.quantity) }}</span>
         <SignedOutWords :people="order.signedOut" />
         <span v-if="order.comparison.uncostedLines > 0" class="attention">{{

@@ -5,6 +5,7 @@ export const comparePages: RouteRecordRaw[] = [
   { path: '/work', name: 'work', component: () => import('./WorkPage.vue') },
   { path: '/work/unit/:unit', name: 'unit', component: () => import('./UnitPage.vue') },
   { path: '/work/:order', name: 'order', component: () => import('./OrderPage.vue') },
+  { path: '/work/:order/why', name: 'why', component: () => import('./WhyPage.vue') },
   { path: '/work/:order/story', name: 'story', component: () => import('./StoryPage.vue') },
   { path: '/floor/story/:day?', name: 'day-story', component: () => import('./StoryPage.vue') },
 ];

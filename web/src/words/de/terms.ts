@@ -295,3 +295,19 @@ export const orderActs: Translation['orderActs'] = {
   yes: 'ja',
   everything: 'alles',
 };
+
+export const causes = {
+  setup: 'Rüsten',
+  scrap: 'Ausschuss',
+  quantity: 'andere Stückzahl',
+  run: 'Ausführung',
+  rework: 'Nacharbeit',
+  cleanup: 'Aufräumen',
+  down: 'Stillstand',
+  travel: 'Fahrt',
+  soFar: 'über der Kalkulation',
+  mix: 'andere Stufe',
+  rate: 'Sätze',
+  uncosted: 'ohne Satz',
+  changed: 'geänderte Kalkulation',
+} as const;

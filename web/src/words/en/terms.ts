@@ -281,3 +281,20 @@ export const orderActs = {
   yes: 'yes',
   everything: 'everything',
 } as const;
+
+/** Why labor costs other than estimated. */
+export const causes = {
+  setup: 'setup',
+  scrap: 'scrap',
+  quantity: 'other quantity',
+  run: 'run',
+  rework: 'rework',
+  cleanup: 'cleanup',
+  down: 'down',
+  travel: 'travel',
+  soFar: 'past the estimate',
+  mix: 'other grade',
+  rate: 'rates',
+  uncosted: 'no rate',
+  changed: 'changed estimate',
+} as const;

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query';
+import { BButton } from 'bootstrap-vue-next';
+import { computed, ref } from 'vue';
+import { useRoute } from 'vue-router';
+import type { WhyJson } from '@wergon/contract/compare';
+import BridgeChart from './BridgeChart.vue';
+import { bridgeOf, largestCause, sayHoursMore, sayMoneyMore, sayWhy } from './whyWords.ts';
+import type { Unit } from './whyWords.ts';
+import { callRoute, useDesk } from '../kit/index.ts';
+import type { Column } from '../kit/index.ts';
+import { DataTable, DeskFrame, QueryState } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
+
+/** Why an order costs other than estimated: how much in all, the causes, and the tasks that they are made of. */
+const desk = useDesk();
+const route = useRoute();
+const order = computed(() => String(route.params['order'] ?? ''));
+const query = useQuery({
+  queryKey: ['why', order],
+  queryFn: () => callRoute('why', { params: { order: order.value } }),
+});
+const unit = ref<Unit>('money');
+const isAgainstFirst = ref(false);
+
+type Sums = Pick<WhyJson, 'current' | 'first'>;
+const againstOf = (sums: Sums) => (isAgainstFirst.value ? sums.first : sums.current);
+const told = computed(() => query.data.value);
+const against = computed(() => told.value && againstOf(told.value));
+const hasChanged = computed(() => told.value?.first.causes.some(({ cause }) => cause === 'changed') ?? false);
+const bars = computed(() => (against.value ? bridgeOf(against.value, unit.value, desk) : []));
+const largest = computed(() => {
+  const cause = against.value && largestCause(against.value.causes);
+  return cause
+    ? t('compare.largestCause', { cause: t(`causes.${cause.cause}`), money: sayMoneyMore(cause.cost, desk) })
+    : t('compare.nothingDiffers');
+});
+
+type Row = WhyJson['tasks'][number];
+const share = ({ measuredSeconds, actualSeconds }: Row) =>
+  actualSeconds === 0 ? '' : `${Math.round((measuredSeconds * 100) / actualSeconds)} %`;
+const columns = computed((): readonly Column<Row>[] => [
+  { id: 'task', title: t('common.task'), value: ({ position, title }) => `${position} ${title}` },
+  {
+    id: 'estimated',
+    title: t('compare.estimatedHead'),
+    class: 'number figure',
+    value: (row) => (row.hasEstimate ? desk.hours(row.wholeEstimateSeconds) : t('compare.noEstimate')),
+  },
+  {
+    id: 'actual',
+    title: t('compare.usedHead'),
+    class: 'number figure',
+    value: ({ actualSeconds }) => desk.hours(actualSeconds),
+  },
+  {
+    id: 'hours',
+    title: t('common.hours'),
+    class: 'number figure',
+    value: (row) => sayHoursMore(againstOf(row).differenceSeconds, desk),
+  },
+  {
+    id: 'cost',
+    title: desk.costWords,
+    class: 'number figure',
+    value: (row) => sayMoneyMore(againstOf(row).difference, desk),
+  },
+  { id: 'why', title: t('compare.whyHead'), value: (row) => sayWhy(againstOf(row).causes, desk) },
+  { id: 'measured', title: t('compare.measuredHead'), class: 'number figure', value: share },
+]);
+</script>
+
+<template>
+  <DeskFrame
+    :title="told ? t('compare.whyDiffers', { number: told.number }) : ''"
+    :lead="t('compare.whyLead')"
+  >
+    <QueryState
+      v-if="!told || !against"
+      :is-pending="query.isPending.value"
+      :error="query.error.value"
+      @retry="query.refetch()"
+    />
+    <template v-else>
+      <div class="title">
+        <div>
+          <h2>{{ told.title }}</h2>
+          <p>{{ told.customer }}</p>
+        </div>
+        <p class="acts">
+          <BButton :aria-pressed="unit === 'hours'" @click="unit = unit === 'money' ? 'hours' : 'money'">{{
+            unit === 'money' ? t('compare.inHours') : t('compare.inMoney')
+          }}</BButton>
+          <BButton
+            v-if="hasChanged"
+            :aria-pressed="isAgainstFirst"
+            @click="isAgainstFirst = !isAgainstFirst"
+            >{{ isAgainstFirst ? t('compare.againstCurrent') : t('compare.againstFirst') }}</BButton
+          >
+          <RouterLink :to="{ name: 'order', params: { order } }" class="btn btn-secondary">{{
+            t('compare.toTheOrder')
+          }}</RouterLink>
+        </p>
+      </div>
+      <p class="counts">
+        <span
+          ><b class="figure" :class="{ attention: Number(against.difference) > 0 }">{{
+            sayMoneyMore(against.difference, desk)
+          }}</b>
+          {{ told.isFinished ? t('compare.inAll') : t('compare.soFarWord') }}</span
+        >
+        <span
+          ><b class="figure">{{ sayHoursMore(against.differenceSeconds, desk) }}</b>
+          {{ t('compare.hoursWord') }}</span
+        >
+        <span>{{ largest }}</span>
+        <span v-if="told.outsideSeconds > 0"
+          ><b class="figure">{{ desk.hours(told.outsideSeconds) }}</b>
+          {{ t('compare.outsideTheEstimate', { money: desk.money(told.outsideCost) }) }}</span
+        >
+      </p>
+      <BridgeChart :bars="bars" :label="t('compare.bridgeOf', { number: told.number })" />
+      <DataTable class="across" :rows="told.tasks" :columns="columns" :row-key="({ id }) => id">
+        <template #caption
+          ><span class="visually-hidden">{{
+            t('compare.whyDiffers', { number: told.number })
+          }}</span></template
+        >
+      </DataTable>
+      <p v-if="told.tasks.length === 0" class="quiet none">{{ t('compare.noTasksYet') }}</p>
+      <p class="quiet none">
+        {{ told.costs === 'actual' ? t('compare.causesExplained') : t('compare.causesAtStandard') }}
+      </p>
+    </template>
+  </DeskFrame>
+</template>
+
+<style scoped>
+.title {
+  display: flex;
+  gap: 24px;
+  align-items: flex-start;
+  justify-content: space-between;
+  padding: 12px 16px 2px;
+}
+h2 {
+  margin: 0;
+  font-size: var(--text-3xl);
+  font-weight: 700;
+}
+.title p {
+  margin: 2px 0 0;
+  color: var(--ink-2);
+}
+.title .acts {
+  display: flex;
+  gap: 8px;
+}
+.counts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 28px;
+  align-items: baseline;
+  margin: 0;
+  padding: 8px 16px 12px;
+}
+.counts b {
+  font-size: var(--text-2xl);
+}
+.attention {
+  color: var(--attention);
+}
+.none {
+  margin: 0;
+  padding: 12px 16px;
+}
+</style>
