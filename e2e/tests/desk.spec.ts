@@ -14,6 +14,7 @@ const PAGES = {
     ['/floor/days', 'All days'],
     ['/wall', 'on tasks'],
     ['/work/due', 'comes back'],
+    ['/work/ORDER/why', 'From the estimate'],
     ['/pay', 'of labor'],
   ],
   Reconcile: [
@@ -134,6 +135,22 @@ test.describe('a shop at work', () => {
     await expect(page.getByText('0 of 1 jobs shown.')).toBeVisible();
     await page.getByRole('button', { name: 'Show all' }).click();
     await expect(job).toBeVisible();
+  });
+
+  test('from an order to why it differs: the bridge is drawn, in money and in hours', async ({ page }) => {
+    const errors: string[] = [];
+    page.on('pageerror', ({ message }) => errors.push(message));
+    await shop.openDesk(page, `/work/${shop.order.order.id}/why`);
+    await expect(page.getByRole('heading', { name: 'Why 5001 differs' })).toBeVisible();
+    await expect(page.getByRole('row').filter({ hasText: 'Winding' })).toBeVisible();
+    await page.getByRole('button', { name: 'Show hours' }).click();
+    await expect(page.getByRole('button', { name: 'Show money' })).toBeVisible();
+    await expect(page.getByRole('img', { name: /From estimated to actual/ })).toBeVisible();
+    // What a canvas cannot draw it says only when it is drawn.
+    await page.evaluate(
+      () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => drawn(null)))),
+    );
+    expect(errors).toEqual([]);
   });
 
   test('the hours switch holds on every page', async ({ page }) => {

@@ -88,16 +88,17 @@ const options = computed((): ChartOptions<'bar'> => {
 /** Values at the bars, and what leads from one to the next. */
 const lines: Plugin<'bar'> = {
   id: 'bridge',
-  afterDatasetsDraw: ({ ctx, scales, getDatasetMeta }) => {
+  afterDatasetsDraw: (chart) => {
+    const { ctx } = chart;
     const theme = themeNow();
-    const y = scales['y'];
+    const y = chart.scales['y'];
     if (!y) return;
     ctx.save();
     ctx.textAlign = 'center';
     ctx.strokeStyle = theme('--ink-2');
     ctx.setLineDash([2, 3]);
     props.bars.forEach(({ id, from, to, said }, i) => {
-      const meta = getDatasetMeta(0).data;
+      const meta = chart.getDatasetMeta(0).data;
       const [bar, next] = [meta[i], meta[i + 1]];
       if (!bar) return;
       const isWhole = id === 'estimated' || id === 'actual';

@@ -28,7 +28,9 @@ const againstOf = (sums: Sums) => (isAgainstFirst.value ? sums.first : sums.curr
 const told = computed(() => query.data.value);
 const against = computed(() => told.value && againstOf(told.value));
 const hasChanged = computed(() => told.value?.first.causes.some(({ cause }) => cause === 'changed') ?? false);
-const bars = computed(() => (against.value ? bridgeOf(against.value, unit.value, desk) : []));
+const bars = computed(() =>
+  against.value ? bridgeOf(against.value, unit.value, desk, told.value?.isFinished ?? false) : [],
+);
 const largest = computed(() => {
   const cause = against.value && largestCause(against.value.causes);
   return cause
@@ -88,18 +90,19 @@ const columns = computed((): readonly Column<Row>[] => [
           <p>{{ told.customer }}</p>
         </div>
         <p class="acts">
-          <BButton :aria-pressed="unit === 'hours'" @click="unit = unit === 'money' ? 'hours' : 'money'">{{
-            unit === 'money' ? t('compare.inHours') : t('compare.inMoney')
-          }}</BButton>
+          <BButton
+            variant="quiet"
+            :aria-pressed="unit === 'hours'"
+            @click="unit = unit === 'money' ? 'hours' : 'money'"
+            >{{ unit === 'money' ? t('compare.inHours') : t('compare.inMoney') }}</BButton
+          >
           <BButton
             v-if="hasChanged"
             :aria-pressed="isAgainstFirst"
             @click="isAgainstFirst = !isAgainstFirst"
             >{{ isAgainstFirst ? t('compare.againstCurrent') : t('compare.againstFirst') }}</BButton
           >
-          <RouterLink :to="{ name: 'order', params: { order } }" class="btn btn-secondary">{{
-            t('compare.toTheOrder')
-          }}</RouterLink>
+          <RouterLink :to="{ name: 'order', params: { order } }">{{ t('compare.toTheOrder') }}</RouterLink>
         </p>
       </div>
       <p class="counts">
@@ -154,7 +157,8 @@ h2 {
 }
 .title .acts {
   display: flex;
-  gap: 8px;
+  gap: 16px;
+  align-items: center;
 }
 .counts {
   display: flex;

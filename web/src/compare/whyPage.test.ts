@@ -76,7 +76,7 @@ test.each<[unit: 'money' | 'hours', bars: readonly (readonly [string, number, nu
     ],
   ],
 ])('a bridge in %s leads from the estimate to the actual, cause by cause', (unit, bars) => {
-  expect(bridgeOf(AGAINST, unit, says).map(({ name, from, to }) => [name, from, to])).toEqual(bars);
+  expect(bridgeOf(AGAINST, unit, says, true).map(({ name, from, to }) => [name, from, to])).toEqual(bars);
 });
 
 const SUMS = {
@@ -122,6 +122,7 @@ test('an order that goes on is told so far, and one that is as estimated says so
   const none = { ...AGAINST, difference: '0.00', differenceSeconds: 0, causes: [] };
   const { page } = await open({ isFinished: false, current: none, first: none, tasks: [] });
   expect(page.text()).toContain('€0.00 so far');
+  expect(page.get('.bars').text()).toBe('estimated so far actual');
   expect(page.text()).toContain('nothing differs yet');
   expect(page.text()).toContain('This order has no tasks yet.');
 });

@@ -37,8 +37,9 @@ export type BridgeBar = {
   readonly said: string;
 };
 
-/** The bridge from estimated to actual: each cause begins where the one before it ended. */
-export function bridgeOf(against: AgainstJson, unit: Unit, says: Says): BridgeBar[] {
+/** The bridge from estimated to actual: each cause begins where the one before it ended. What goes on is held against no
+ *  more of its estimate than was used. */
+export function bridgeOf(against: AgainstJson, unit: Unit, says: Says, isFinished: boolean): BridgeBar[] {
   const valueOf = ({ seconds, cost }: CauseJson) => (unit === 'money' ? Number(cost) : seconds);
   const start = unit === 'money' ? Number(against.estimatedCost) : against.estimatedSeconds;
   const sayWhole = (value: number) => (unit === 'money' ? says.money(String(value)) : says.hours(value));
@@ -54,7 +55,13 @@ export function bridgeOf(against: AgainstJson, unit: Unit, says: Says): BridgeBa
     });
   const whole = (id: 'estimated' | 'actual', value: number): BridgeBar => ({
     id,
-    name: t(`compare.${id}Bar`),
+    name: t(
+      id === 'actual'
+        ? 'compare.actualBar'
+        : isFinished
+          ? 'compare.estimatedBar'
+          : 'compare.estimatedSoFarBar',
+    ),
     from: 0,
     to: value,
     said: sayWhole(value),

@@ -152,7 +152,7 @@ h1 {
   color: var(--ink-2);
   font-size: var(--text-xs);
   white-space: nowrap;
-  gap: 8px;
+  gap: 2px;
 }
 .who p span:first-child {
   overflow: hidden;

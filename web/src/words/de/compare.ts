@@ -139,6 +139,7 @@ export const compare: Translation['compare'] = {
   others: 'Andere',
   somebodyElse: 'Jemand anders',
   estimatedBar: 'kalkuliert',
+  estimatedSoFarBar: 'bisher kalkuliert',
   actualBar: 'tatsächlich',
   whyDiffers: 'Warum {number} abweicht',
   whyLead: 'Von der Kalkulation zu den tatsächlichen Arbeitskosten, Grund für Grund.',

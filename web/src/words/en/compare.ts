@@ -135,6 +135,7 @@ export const compare = {
   others: 'Others',
   somebodyElse: 'Somebody else',
   estimatedBar: 'estimated',
+  estimatedSoFarBar: 'estimated so far',
   actualBar: 'actual',
   whyDiffers: 'Why {number} differs',
   whyLead: 'From the estimate to the actual labor cost, cause by cause.',
