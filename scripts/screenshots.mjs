@@ -105,6 +105,11 @@ await page.getByRole('button', { name: 'Scans' }).first().click();
 await page.getByText('entry').first().waitFor();
 await page.getByText('live', { exact: true }).waitFor();
 await take('order');
+await page.goto(`${url}/work/${over.id}/why`);
+await page.getByText('most of it').waitFor();
+await page.locator('canvas').waitFor();
+await page.getByText('live', { exact: true }).waitFor();
+await take('why');
 
 await page.goto(`${url}/reconcile`);
 const forgotten = page.getByRole('listitem').filter({ hasText: 'never stopped' }).first();
