@@ -118,18 +118,31 @@ await page.evaluate(
   },
   { people: badges, work: tasks, scans: SHIFT },
 );
-const countWaiting = () =>
+/** Looks frame by frame how many scans wait in the station's own memory, until they are so many; gives how many those are. */
+const untilWaiting = (least, most) =>
   page.evaluate(
-    () =>
-      new Promise((done) => {
-        const opening = indexedDB.open('wergon-station');
-        opening.onsuccess = () => {
-          const counted = opening.result.transaction('outbox').objectStore('outbox').count();
-          counted.onsuccess = () => done(counted.result);
-        };
-      }),
+    async ([from, to]) => {
+      const count = () =>
+        new Promise((done) => {
+          const opening = indexedDB.open('wergon-station');
+          opening.onsuccess = () => {
+            const counted = opening.result.transaction('outbox').objectStore('outbox').count();
+            counted.onsuccess = () => {
+              opening.result.close();
+              done(counted.result);
+            };
+          };
+        });
+      for (;;) {
+        const waiting = await count();
+        if (waiting >= from && waiting <= to) return waiting;
+        await new Promise(requestAnimationFrame);
+      }
+    },
+    [least, most],
   );
-while ((await countWaiting()) < SHIFT / 2) await page.waitForTimeout(100);
+const ALL = Number.MAX_SAFE_INTEGER;
+await untilWaiting(SHIFT / 2, ALL);
 
 /** First paint of the installed station while the server is gone. */
 await page.reload();
@@ -142,14 +155,10 @@ const again = await startProcess(`${root}server/dist/app/main.js`, {
   WERGON_DATABASE: database,
   WERGON_PORT: new URL(url).port,
 });
-const waiting = await countWaiting();
-let drainFrom = 0;
-for (;;) {
-  const left = await countWaiting();
-  if (drainFrom === 0 && left < waiting) drainFrom = performance.now();
-  if (left === 0) break;
-  await page.waitForTimeout(20);
-}
+const waiting = await untilWaiting(0, ALL);
+await untilWaiting(0, waiting - 1);
+const drainFrom = performance.now();
+await untilWaiting(0, 0);
 // From the first batch that was taken; the one that is missing at the beginning is counted at its share.
 const drain = ((performance.now() - drainFrom) / 1000) * (waiting / Math.max(1, waiting - 500));
 await browser.close();

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { instant, day, technicianId, targetId, workOrderId } from '../wire/index.ts';
 import { usedSchema } from '../ledger/index.ts';
 import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
-import { chargeJson } from '../shop/index.ts';
+import { chargeJson, unitJson } from '../shop/index.ts';
 import { originSchema, stepJson } from '../work/index.ts';
 
 /** Costs are decimal strings; `null` where they are not to be shown, which `costs` explains. */
@@ -178,14 +178,7 @@ export type OrderJson = z.output<typeof orderSchema>;
 
 /** A unit over the years: what was done to it, how long that took, and what it cost. */
 export const unitHistorySchema = z.object({
-  unit: z.object({
-    id: z.string(),
-    type: z.string(),
-    maker: z.string(),
-    serialNumber: z.string(),
-    nameplate: z.string(),
-    owner: z.string(),
-  }),
+  unit: unitJson,
   readings: z.array(z.object({ id: z.string(), day, hours: z.number() })),
   /** By the year in which an order was done, or of the running year: the last one first. */
   years: z.array(

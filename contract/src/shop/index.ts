@@ -4,6 +4,7 @@ export {
   activityFieldsSchema,
   backupsSchema,
   chargeJson,
+  unitJson,
   chargeSchema,
   checklistSchema,
   closedDaySchema,

@@ -83,6 +83,15 @@ export const unitFieldsSchema = z.strictObject({
   nameplate: z.string().trim().max(500).default(''),
   owner: label.default(''),
 });
+/** A unit as it is told. */
+export const unitJson = z.object({
+  id: z.string(),
+  type: z.string(),
+  maker: z.string(),
+  serialNumber: z.string(),
+  nameplate: z.string(),
+  owner: z.string(),
+});
 export const newUnitSchema = unitFieldsSchema.extend({ once: onceId });
 
 export const closedDaySchema = z.strictObject({ day: dayText, name });
@@ -109,6 +118,24 @@ export const noticesSchema = z.object({
 /** Who may write down at a station what no task is there for. */
 export const WRITERS = ['nobody', 'leads', 'everybody'] as const;
 
+const workSettings = z.strictObject({
+  /** Whether a task that is assigned may be started by nobody else. */
+  isAssignedOnly: z.boolean(),
+  /** What stations ask the reason of. */
+  asksWhy: z.array(z.enum(REASON_KINDS)).max(REASON_KINDS.length).default(['scrap']),
+  /** Whether people may make a phone of their own a station for themselves. */
+  ownPhones: z.boolean().default(false),
+  /** Whether estimates are asked for and offered. */
+  offers: z.boolean().default(false),
+  /** Who may write down at a station what no task is there for. */
+  writesDown: z.enum(WRITERS).default('nobody'),
+  /** Whether the estimate of a new order includes travel, until its own choice is made. */
+  includesTravel: z.boolean().default(false),
+  /** What of `SPARE_FIELDS` the shop does without. */
+  unusedFields: z.array(z.enum(SPARE_FIELDS)).max(SPARE_FIELDS.length).default([]),
+});
+const DEFAULT_WORK = workSettings.parse({ isAssignedOnly: false });
+
 export const settingsSchema = z.strictObject({
   name,
   orderNumbers: z.strictObject({
@@ -134,32 +161,7 @@ export const settingsSchema = z.strictObject({
   desk: z.strictObject({ signOutMinutes: z.int().min(5).max(720) }),
   /** At which full hour of the shop's day a backup is made, and how many of them are kept; none where no hour is set. */
   backup: z.strictObject({ hour: z.int().min(0).max(23).nullable(), keep: z.int().min(1).max(365) }),
-  work: z
-    .strictObject({
-      /** Whether a task that is assigned may be started by nobody else. */
-      isAssignedOnly: z.boolean(),
-      /** What stations ask the reason of. */
-      asksWhy: z.array(z.enum(REASON_KINDS)).max(REASON_KINDS.length).default(['scrap']),
-      /** Whether people may make a phone of their own a station for themselves. */
-      ownPhones: z.boolean().default(false),
-      /** Whether estimates are asked for and offered. */
-      offers: z.boolean().default(false),
-      /** Who may write down at a station what no task is there for. */
-      writesDown: z.enum(WRITERS).default('nobody'),
-      /** Whether the estimate of a new order includes travel, until its own choice is made. */
-      includesTravel: z.boolean().default(false),
-      /** What of `SPARE_FIELDS` the shop does without. */
-      unusedFields: z.array(z.enum(SPARE_FIELDS)).max(SPARE_FIELDS.length).default([]),
-    })
-    .default({
-      isAssignedOnly: false,
-      asksWhy: ['scrap'],
-      ownPhones: false,
-      offers: false,
-      writesDown: 'nobody',
-      includesTravel: false,
-      unusedFields: [],
-    }),
+  work: workSettings.default(DEFAULT_WORK),
   reconcile: z.strictObject({
     /** Gaps shorter than this are answered by the shop's rule: nobody has to decide on them. 0: none are. */
     answeredGapMinutes: z.int().min(0).max(60),
@@ -173,15 +175,7 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: false },
   desk: { signOutMinutes: 60 },
   backup: { hour: 2, keep: 14 },
-  work: {
-    isAssignedOnly: false,
-    asksWhy: ['scrap'],
-    ownPhones: false,
-    offers: false,
-    writesDown: 'nobody',
-    includesTravel: false,
-    unusedFields: [],
-  },
+  work: DEFAULT_WORK,
   reconcile: { answeredGapMinutes: 0 },
 };
 
@@ -232,17 +226,7 @@ export const shopSchema = z.object({
       isOff: z.boolean(),
     }),
   ),
-  units: z.array(
-    z.object({
-      id: z.string(),
-      type: z.string(),
-      maker: z.string(),
-      serialNumber: z.string(),
-      nameplate: z.string(),
-      owner: z.string(),
-      orderCount: z.number(),
-    }),
-  ),
+  units: z.array(unitJson.extend({ orderCount: z.number() })),
   closedDays: z.array(z.object({ day, name: z.string() })),
   actions: z.array(z.object({ action: z.enum(ACTIONS), code: z.string() })),
 });

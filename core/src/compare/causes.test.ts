@@ -3,7 +3,7 @@ import { fraction } from '../money/fraction.ts';
 import { laborCost, toCents, toRate } from '../money/money.ts';
 import { toSeconds } from '../time/seconds.ts';
 import { WORK_TYPES } from '../work/workType.ts';
-import { CAUSES, againstFirst, findCauses, sumCauses } from './causes.ts';
+import { CAUSES, againstFirst, findCauses, sumDifferences } from './causes.ts';
 import type { GradedLine, TaskEstimate } from './causes.ts';
 import type { Pieces } from './pieces.ts';
 import { toWhole } from './toWhole.ts';
@@ -114,6 +114,11 @@ test('a change of the estimate is a cause of its own against the first, of what 
   expect(againstFirst(open, first, current)).toEqual(open);
 });
 
+const sumOf = (causes: readonly { readonly cents: number; readonly seconds: number }[]) => [
+  causes.reduce((sum, { cents }) => sum + cents, 0),
+  causes.reduce((sum, { seconds }) => sum + seconds, 0),
+];
+
 const anyLine = fc.record({
   workType: fc.constantFrom(...WORK_TYPES),
   seconds: fc.integer({ min: 1, max: 100_000 }).map(toSeconds),
@@ -146,9 +151,10 @@ test('causes add up to the difference, in cents and in seconds, for every task',
       const expected = toSeconds(of.isFinished ? of.estimatedSeconds : Math.min(of.estimatedSeconds, used));
       expect(found.difference).toBe(actual - laborCost(expected, of.rate));
       expect(found.differenceSeconds).toBe(used - expected);
-      const sum = (part: 'cents' | 'seconds') =>
-        found.causes.reduce((total, cause) => total + cause[part], 0);
-      expect([sum('cents'), sum('seconds')]).toEqual([found.difference, found.differenceSeconds]);
+      expect(sumOf(found.causes)).toEqual([found.difference, found.differenceSeconds]);
+      // What it is held against, and what it differs by, are what it came to.
+      expect(found.expectedCost + found.difference).toBe(actual);
+      expect(found.expectedSeconds + found.differenceSeconds).toBe(used);
     }),
   );
 });
@@ -164,15 +170,21 @@ test('at standard cost nothing is told of what a person costs, and the rest adds
   );
 });
 
-test('causes of several tasks add up cause by cause, in their order, and lose nothing', () => {
+test('several tasks differ by what each differs by, cause by cause, in their order', () => {
   fc.assert(
     fc.property(fc.array(anyTask, { maxLength: 6 }), (tasks) => {
       const each = tasks.map(({ estimate: of, pieces, lines }) => findCauses(of, pieces, lines));
-      const all = sumCauses(each);
-      expect(all.reduce((total, { cents }) => total + cents, 0)).toBe(
-        each.reduce((total, { difference }) => total + difference, 0),
-      );
-      const order = all.map(({ cause }) => CAUSES.indexOf(cause));
+      const all = sumDifferences(each);
+      const total = (of: (one: (typeof each)[number]) => number) =>
+        each.reduce((sum, one) => sum + of(one), 0);
+      expect(all).toMatchObject({
+        difference: total(({ difference }) => difference),
+        differenceSeconds: total(({ differenceSeconds }) => differenceSeconds),
+        expectedCost: total(({ expectedCost }) => expectedCost),
+        includedSeconds: total(({ includedSeconds }) => includedSeconds),
+      });
+      expect(sumOf(all.causes)).toEqual([all.difference, all.differenceSeconds]);
+      const order = all.causes.map(({ cause }) => CAUSES.indexOf(cause));
       expect(order).toEqual([...order].sort((a, b) => a - b));
     }),
   );

@@ -1,7 +1,7 @@
-import { addFractions, fraction, laborCost, multiplyFractions, toCents } from '../money/index.ts';
+import { addFractions, fraction, laborCost, multiplyFractions, sumCents, toCents } from '../money/index.ts';
 import type { Cents, Fraction, Rate } from '../money/index.ts';
 import type { LaborLine } from '../ledger/index.ts';
-import { toSeconds } from '../time/index.ts';
+import { sumSeconds, toSeconds } from '../time/index.ts';
 import type { Seconds } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 import type { Pieces } from './pieces.ts';
@@ -32,6 +32,9 @@ export type CauseShare = { readonly cause: Cause; readonly seconds: Seconds; rea
 /** Why a task's actual differs from its estimate. The causes add up to both differences. */
 export type CausedDifference = {
   readonly isFinished: boolean;
+  /** What the actual is held against: of what is not finished no more of the estimate than was used. */
+  readonly expectedSeconds: Seconds;
+  readonly expectedCost: Cents;
   readonly difference: Cents;
   readonly differenceSeconds: Seconds;
   /** Those that are not nothing. */
@@ -128,11 +131,9 @@ export function findCauses(
 ): CausedDifference {
   const { estimatedSeconds, includes, isFinished, rate } = estimate;
   const included = lines.filter(({ workType }) => includes.has(workType));
-  const used = included.reduce((total, { seconds }) => total + seconds, 0);
+  const used = sumSeconds(included);
   const secondsOf = (type: WorkType) =>
-    whole(
-      included.filter(({ workType }) => workType === type).reduce((total, { seconds }) => total + seconds, 0),
-    );
+    whole(sumSeconds(included.filter(({ workType }) => workType === type)));
   const expected = toSeconds(isFinished ? estimatedSeconds : Math.min(estimatedSeconds, used));
   const soFar = whole(used - expected);
   const exact = [
@@ -141,8 +142,8 @@ export function findCauses(
       : [{ cause: 'soFar' as const, seconds: soFar, cents: costOf(soFar, rate) }]),
     ...causesOfCost(rate, included, costs === 'standard'),
   ];
-  const actual = included.reduce((total, { cost }) => total + (cost ?? 0), 0);
-  const difference = toCents(actual - laborCost(expected, rate));
+  const expectedCost = laborCost(expected, rate);
+  const difference = toCents(sumCents(included) - expectedCost);
   const differenceSeconds = toSeconds(used - expected);
   const cents = toWhole(
     exact.map((each) => each.cents),
@@ -154,28 +155,40 @@ export function findCauses(
   );
   return {
     isFinished,
+    expectedSeconds: expected,
+    expectedCost,
     difference,
     differenceSeconds,
     causes: exact
       .map(({ cause }, i) => ({ cause, seconds: toSeconds(seconds[i] ?? 0), cents: toCents(cents[i] ?? 0) }))
-      .filter((each) => each.seconds !== 0 || each.cents !== 0),
-    includedSeconds: toSeconds(used),
-    measuredSeconds: toSeconds(included.reduce((total, { measuredSeconds }) => total + measuredSeconds, 0)),
+      .filter(isSomething),
+    includedSeconds: used,
+    measuredSeconds: sumSeconds(included.map(({ measuredSeconds: seconds }) => ({ seconds }))),
   };
 }
 
-/** Causes of several tasks, added up; in the order in which they are told. */
-export function sumCauses(differences: readonly Pick<CausedDifference, 'causes'>[]): CauseShare[] {
-  const all = differences.flatMap(({ causes }) => causes);
-  return CAUSES.map((cause) => {
-    const own = all.filter((each) => each.cause === cause);
-    return {
-      cause,
-      seconds: toSeconds(own.reduce((total, { seconds }) => total + seconds, 0)),
-      cents: toCents(own.reduce((total, { cents }) => total + cents, 0)),
-    };
-  }).filter(({ seconds, cents }) => seconds !== 0 || cents !== 0);
+/** What several tasks differ by together. Each figure is the sum of theirs, cause by cause; they are finished where all are.
+ *  Source: docs/compare.md, section 2. */
+export function sumDifferences(all: readonly CausedDifference[]): CausedDifference {
+  const sum = (of: (each: CausedDifference) => number) => all.reduce((total, each) => total + of(each), 0);
+  const causes = all.flatMap((each) => each.causes);
+  const shares = CAUSES.map((cause): CauseShare => {
+    const own = causes.filter((each) => each.cause === cause);
+    return { cause, seconds: sumSeconds(own), cents: sumCents(own.map(({ cents }) => ({ cost: cents }))) };
+  });
+  return {
+    isFinished: all.every(({ isFinished }) => isFinished),
+    expectedSeconds: toSeconds(sum(({ expectedSeconds }) => expectedSeconds)),
+    expectedCost: toCents(sum(({ expectedCost }) => expectedCost)),
+    difference: toCents(sum(({ difference }) => difference)),
+    differenceSeconds: toSeconds(sum(({ differenceSeconds }) => differenceSeconds)),
+    causes: shares.filter(isSomething),
+    includedSeconds: toSeconds(sum(({ includedSeconds }) => includedSeconds)),
+    measuredSeconds: toSeconds(sum(({ measuredSeconds }) => measuredSeconds)),
+  };
 }
+
+const isSomething = ({ seconds, cents }: CauseShare): boolean => seconds !== 0 || cents !== 0;
 
 type Estimated = { readonly estimatedSeconds: Seconds; readonly estimatedCost: Cents };
 
@@ -191,6 +204,8 @@ export function againstFirst(
   if (!difference.isFinished || (cents === 0 && seconds === 0)) return difference;
   return {
     ...difference,
+    expectedSeconds: toSeconds(difference.expectedSeconds - seconds),
+    expectedCost: toCents(difference.expectedCost - cents),
     difference: toCents(difference.difference + cents),
     differenceSeconds: toSeconds(difference.differenceSeconds + seconds),
     causes: [...difference.causes, { cause: 'changed', seconds, cents }],

@@ -1,6 +1,6 @@
 export { balanceOf, balanceOfTasks, formatBalance, isLow, isPastEstimate } from './balance.ts';
 export type { Balance } from './balance.ts';
-export { CAUSES, againstFirst, findCauses, sumCauses } from './causes.ts';
+export { CAUSES, againstFirst, findCauses, sumDifferences } from './causes.ts';
 export type { Cause, CauseShare, CausedDifference, GradedLine, TaskEstimate } from './causes.ts';
 export { compareTask, sumComparisons } from './compare.ts';
 export type { Comparison } from './compare.ts';

@@ -32,6 +32,8 @@ export { AT_REST, applyEntry, settleAt } from './fold.ts';
 export type { LaborState, Settled } from './fold.ts';
 export { costLine, findIdleCosts, holdsFor } from './costing.ts';
 export type { Costing, SetCost } from './costing.ts';
+export { joinLines } from './joinLines.ts';
+export type { ToldLine } from './joinLines.ts';
 export { sumLines } from './lines.ts';
 export type { LaborLine } from './lines.ts';
 export { CLOCK_TOLERANCE, FLOOR_END_KINDS, LOOSE_END_KINDS, isClockAhead, isClockFault } from './looseEnd.ts';

@@ -1,6 +1,6 @@
 import { ROUTES } from '@wergon/contract/routes';
 import type { Route } from '@wergon/contract/routes';
-import { openTestShop } from './testShop.fixture.ts';
+import { at, newId, openTestShop } from './testShop.fixture.ts';
 import type { TestShop } from './testShop.fixture.ts';
 
 let shop: TestShop;
@@ -134,3 +134,89 @@ test('she closes no pay period, brings in no people, and shows nobody more than 
   ] as const)
     expect([path, (await shop.post(path, sent, lea)).status]).toEqual([path, 403]);
 });
+
+const DAY = '2026-03-03';
+const block = { from: at(0), to: at(60), running: [] as object[] };
+const becomes = (technician: string) => ({ technician, from: at(0), to: at(30), running: [on()] });
+const on = () => ({ target: shop.winding, workType: 'run' });
+const end = (technician: string) => ({
+  kind: 'gap',
+  technician,
+  target: null,
+  from: at(60),
+  day: DAY,
+  about: null,
+});
+const seqNow = async () =>
+  ((await shop.get('/api/ledger/trail', shop.desk)).body as { entries: { seq: number }[] }).entries[0]?.seq;
+
+/** What she sends about somebody of another department, however deep their id stands in it. */
+test.each<[what: string, path: string, body: (who: string) => object]>([
+  ['an edit looked at', '/api/reconcile/tape/preview', (who) => ({ block: null, becomes: [becomes(who)] })],
+  ['an edit', '/api/reconcile/tape', (who) => ({ block: null, becomes: [becomes(who)] })],
+  [
+    'time given from one to the other',
+    '/api/reconcile/tape',
+    (who) => ({ block: { ...block, technician: who, running: [on()] }, becomes: [becomes(shop.ada)] }),
+  ],
+  [
+    'hours of a week',
+    '/api/reconcile/hours',
+    (who) => ({
+      rows: [{ entry: null, technician: who, target: shop.winding, workType: 'run', day: DAY, seconds: 60 }],
+    }),
+  ],
+  ['an approval', '/api/reconcile/approve', (who) => ({ days: [{ technician: who, day: DAY, stamp: 'x' }] })],
+  [
+    'an acceptance',
+    '/api/reconcile/accept',
+    (who) => ({ ends: [end(who)], reason: 'fine', seen: { from: DAY, to: DAY } }),
+  ],
+  [
+    'a note',
+    '/api/reconcile/notes',
+    (who) => ({ technician: who, day: DAY, target: null, text: 'x', once: newId() }),
+  ],
+  [
+    'a cost',
+    '/api/ledger/costs',
+    (who) => ({
+      technician: who,
+      target: shop.winding,
+      workType: 'run',
+      day: DAY,
+      seconds: 3600,
+      amount: '1.00',
+      reason: 'x',
+    }),
+  ],
+  ['a rate', '/api/people/CY/rates', () => ({ record: { from: '2026-02-01', per: 'hour', base: '1.00' } })],
+  ['a PIN', '/api/people/CY/pin', () => ({ pin: '1234' })],
+  ['a badge', '/api/people/CY/badges', () => ({})],
+  ['their fields', '/api/people/CY', () => ({ number: '3', name: 'Mine', department: 'Winding' })],
+  [
+    'an entry',
+    '/api/ledger/entries',
+    (who) => ({
+      entries: [
+        {
+          source: 'desk',
+          via: [],
+          action: newId(),
+          deviceAt: at(0),
+          clockOffset: 0,
+          entry: { id: newId(), type: 'shift-in', at: at(0), technician: who },
+        },
+      ],
+    }),
+  ],
+])(
+  '%s of somebody who is not hers to see is refused, tells nothing and records nothing',
+  async (_what, path, body) => {
+    const before = await seqNow();
+    const { status, text } = await shop.post(path.replace('CY', cy), body(cy), lea);
+    expect([status >= 400 && status < 500, status === 422, status === 404]).toEqual([true, false, false]);
+    expect(namesCy(text)).toBe(false);
+    expect(await seqNow()).toBe(before);
+  },
+);

@@ -3,6 +3,7 @@ import type { Cents } from '@wergon/core/money';
 import type { ParsedQueryOf } from '@wergon/contract/routes';
 import type { OrderJson, OrderRow } from '@wergon/contract/compare';
 import { orderPieces, sumComparisons } from '@wergon/core/compare';
+import { joinLines } from '@wergon/core/ledger';
 import { formatCents, toCents, formatDecimalHours } from '@wergon/core/money';
 import { findIn, ok } from '@wergon/core/result';
 import { inForceAt, toSeconds } from '@wergon/core/time';
@@ -16,13 +17,12 @@ import type { KeptNote } from '../ledger/index.ts';
 import { UnitEntity, unitWords } from '../shop/index.ts';
 import type { Unit } from '../shop/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import { AttachmentEntity, OrderChangeEntity } from '../work/index.ts';
+import { AttachmentEntity, OrderChangeEntity, firstEstimateOf } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 import { mountSetCosts, writeSet } from './setCosts.ts';
 import { mountStory } from './story.ts';
 import { mountWhy } from './why.ts';
 import { mountUnit } from './unit.ts';
-import { joinHidden } from './joinHidden.ts';
 import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison, writeLine } from './taskLabor.ts';
 import type { Costs, SignedOut, TaskWithLabor } from './taskLabor.ts';
 
@@ -92,7 +92,7 @@ function findPast(
 
 /** A task as it was written, apart from its labor. */
 function writeTask(assignable: ShopFacts['technicians'], task: Task) {
-  const first = task.estimate[0]?.value ?? 0;
+  const first = firstEstimateOf(task);
   return {
     id: task.id,
     position: task.position,
@@ -119,8 +119,8 @@ function writeTask(assignable: ShopFacts['technicians'], task: Task) {
       name: kind === 'crew' ? id : (findIn(assignable, id)?.name ?? id),
     })),
     origin: task.origin ?? null,
-    originalSeconds: first,
-    originalCost: formatCents(toCents(task.originalCost ?? task.estimatedCost)),
+    originalSeconds: first.estimatedSeconds,
+    originalCost: formatCents(first.estimatedCost),
   };
 }
 
@@ -274,7 +274,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
         notes: notes
           .filter(({ entry }) => entry.targets?.[0] === task.id)
           .map((each) => writeNote(known, each)),
-        lines: joinHidden(known, lines)
+        lines: joinLines(lines, (id) => known.hidden?.has(id) === true)
           .sort((a, b) => a.day - b.day || ((a.technician ?? '') < (b.technician ?? '') ? -1 : 1))
           .map((line) => writeLine(known, line, costs, writeSet(known, line, setCosts))),
       })),

@@ -16,7 +16,7 @@ import {
   writeDecision,
 } from '../ledger/index.ts';
 import type { LedgerContext, SaidCost } from '../ledger/index.ts';
-import type { ToldLine } from './joinHidden.ts';
+import type { ToldLine } from '@wergon/core/ledger';
 
 /** Routes by which the cost of a labor line is set by hand, and is by its rate again. Both are decisions in the journal.
  *  Source: docs/ledger.md, section 6, cost set by hand. */

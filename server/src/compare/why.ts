@@ -1,20 +1,24 @@
-import type { AgainstJson, WhyJson } from '@wergon/contract/compare';
-import { againstFirst, estimateParts, findCauses, standardRateOn, sumCauses } from '@wergon/core/compare';
+import type { AgainstJson } from '@wergon/contract/compare';
+import {
+  againstFirst,
+  estimateParts,
+  findCauses,
+  standardRateOn,
+  sumComparisons,
+  sumDifferences,
+} from '@wergon/core/compare';
 import type { CausedDifference } from '@wergon/core/compare';
-import { formatCents, parseDecimal, sumCents, toCents } from '@wergon/core/money';
-import type { Cents } from '@wergon/core/money';
+import { formatCents } from '@wergon/core/money';
 import { ok } from '@wergon/core/result';
-import { inForceAt, sumSeconds, toSeconds } from '@wergon/core/time';
-import type { Instant, Seconds } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
-import type { EstimateHours } from '@wergon/core/work';
 import type { ShopFacts } from '../catalog/index.ts';
 import { readSql } from '../db/index.ts';
 import { refuse } from '../http/index.ts';
 import type { Mount } from '../http/index.ts';
 import { loadSeq } from '../ledger/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
-import type { HoursText, WorkOrder } from '../work/index.ts';
+import { firstEstimateOf, readHours } from '../work/index.ts';
+import type { WorkOrder } from '../work/index.ts';
 import { costsFor, loadLabor } from './taskLabor.ts';
 import type { Costs, TaskWithLabor } from './taskLabor.ts';
 
@@ -34,7 +38,7 @@ export function mountWhy(mount: Mount, { database, clock, facts }: LedgerContext
     const causes = labor
       // What was offered and not accepted, and not worked on either, differs from nothing.
       .filter(({ task, lines }) => task.isAccepted || lines.length > 0)
-      .map((each) => causesOf(known, order, each, now, costs));
+      .map((each) => causesOf(known, order, each, costs));
     return ok({
       asOf: now,
       seq,
@@ -62,28 +66,12 @@ type Caused = {
   readonly first: CausedDifference;
 };
 
-const readHours = (hours: HoursText | null | undefined): EstimateHours => {
-  const read = (text: string | undefined) => {
-    const parsed = text === undefined ? undefined : parseDecimal(text);
-    return parsed?.ok ? parsed.value : undefined;
-  };
-  return { setupHours: read(hours?.setupHours), runHoursPerPiece: read(hours?.runHoursPerPiece) };
-};
-
-function causesOf(
-  facts: ShopFacts,
-  order: WorkOrder,
-  labor: TaskWithLabor,
-  now: Instant,
-  costs: Costs,
-): Caused {
+function causesOf(facts: ShopFacts, order: WorkOrder, labor: TaskWithLabor, costs: Costs): Caused {
   const { task, lines, isFinished, pieces, comparison } = labor;
   const includes = withAlwaysIncluded(order.includes);
   const { estimatedSeconds, estimatedCost } = comparison;
-  const parts = estimateParts(readHours(task.isAccepted ? task.hours : null), includes);
   const estimate = {
-    ...parts,
-    setupSeconds: toSeconds(Math.min(parts.setupSeconds, estimatedSeconds)),
+    ...estimateParts(task.isAccepted ? readHours(task.hours) : {}, includes),
     estimatedSeconds,
     quantity: order.quantity,
     rate: task.standardRate,
@@ -95,53 +83,33 @@ function causesOf(
     gradeRate: standardRateOn(facts, line.technician, line.day, task.standardRate) ?? task.standardRate,
   }));
   const current = findCauses(estimate, pieces ?? { good: 0, scrap: 0 }, graded, costs);
-  const firstSeconds = task.isAccepted ? (task.estimate[0]?.value ?? estimatedSeconds) : estimatedSeconds;
-  const first = {
-    estimatedSeconds: task.originalCost == null ? inForceAt(task.estimate, now) : firstSeconds,
-    estimatedCost: toCents(task.isAccepted ? (task.originalCost ?? task.estimatedCost) : 0),
-  };
+  // What was offered and not accepted was never to be done, at first either.
+  const first = task.isAccepted ? firstEstimateOf(task) : { estimatedSeconds, estimatedCost };
   return { labor, current, first: againstFirst(current, first, { estimatedSeconds, estimatedCost }) };
 }
 
 /** What tasks come to together. */
-function writeSum(
-  causes: readonly Caused[],
-): Omit<WhyJson['tasks'][number], 'id' | 'position' | 'title' | 'hasEstimate' | 'wholeEstimateSeconds'> {
-  const comparisons = causes.map(({ labor }) => labor.comparison);
-  const seconds = (of: (each: (typeof comparisons)[number]) => Seconds) =>
-    sumSeconds(comparisons.map((each) => ({ seconds: of(each) })));
-  const cents = (of: (each: (typeof comparisons)[number]) => Cents) =>
-    sumCents(comparisons.map((each) => ({ cost: of(each) })));
-  const actual = { seconds: seconds((each) => each.actualSeconds), cost: cents((each) => each.actualCost) };
+function writeSum(causes: readonly Caused[]) {
+  const { actualSeconds, actualCost, outsideSeconds, outsideCost } = sumComparisons(
+    causes.map(({ labor }) => labor.comparison),
+  );
+  const current = sumDifferences(causes.map((each) => each.current));
   return {
-    actualSeconds: actual.seconds,
-    actualCost: formatCents(actual.cost),
-    outsideSeconds: seconds((each) => each.outsideSeconds),
-    outsideCost: formatCents(cents((each) => each.outsideCost)),
-    measuredSeconds: sumSeconds(causes.map(({ current }) => ({ seconds: current.measuredSeconds }))),
-    isFinished: causes.every(({ labor }) => labor.isFinished),
-    current: writeAgainst(
-      causes.map(({ current }) => current),
-      actual,
-    ),
-    first: writeAgainst(
-      causes.map(({ first }) => first),
-      actual,
-    ),
+    actualSeconds,
+    actualCost: formatCents(actualCost),
+    outsideSeconds,
+    outsideCost: formatCents(outsideCost),
+    measuredSeconds: current.measuredSeconds,
+    isFinished: current.isFinished,
+    current: writeAgainst(current),
+    first: writeAgainst(sumDifferences(causes.map(({ first }) => first))),
   };
 }
 
-function writeAgainst(
-  all: readonly CausedDifference[],
-  actual: { readonly seconds: Seconds; readonly cost: Cents },
-): AgainstJson {
-  const difference = sumCents(all.map((each) => ({ cost: each.difference })));
-  const differenceSeconds = sumSeconds(all.map((each) => ({ seconds: each.differenceSeconds })));
-  return {
-    estimatedSeconds: actual.seconds - differenceSeconds,
-    estimatedCost: formatCents(toCents(actual.cost - difference)),
-    differenceSeconds,
-    difference: formatCents(difference),
-    causes: sumCauses(all).map(({ cause, seconds, cents }) => ({ cause, seconds, cost: formatCents(cents) })),
-  };
-}
+const writeAgainst = (all: CausedDifference): AgainstJson => ({
+  estimatedSeconds: all.expectedSeconds,
+  estimatedCost: formatCents(all.expectedCost),
+  differenceSeconds: all.differenceSeconds,
+  difference: formatCents(all.difference),
+  causes: all.causes.map(({ cause, seconds, cents }) => ({ cause, seconds, cost: formatCents(cents) })),
+});

@@ -13,6 +13,7 @@ export { EstimateAskEntity, MailEntity, OfferEntity } from './offerEntities.ts';
 export { moveOrder } from './move.ts';
 export { keepChanges } from './changes.ts';
 export type { Changer } from './changes.ts';
+export { firstEstimateOf, readHours } from './taskEstimate.ts';
 export { addOrder, addWrittenTask, newOrderRows } from './orders.ts';
 export { mountWork } from './routes.ts';
 export { jobBody, saveStandard, taskBody } from './standards.ts';

@@ -12,7 +12,8 @@ import { writeCharge, ensureListItems } from '../shop/index.ts';
 import { drawRandomCode } from '../scan/index.ts';
 import type { CodeDrawer } from '../scan/index.ts';
 import { OrderEntity, TaskEntity } from './entities.ts';
-import type { HoursText, Task, WorkOrder } from './entities.ts';
+import type { Task, WorkOrder } from './entities.ts';
+import { HOURS, writeHours } from './taskEstimate.ts';
 
 /** Standard rates by the id of their grade; holds every grade that a task names. */
 export type GradeRates = ReadonlyMap<string, Rate>;
@@ -22,14 +23,6 @@ const POSITION_STEP = 10;
 
 export const priceInCents = (amount: Fraction | null): Cents | null => amount && centsOf(amount);
 
-const HOURS = ['setupHours', 'runHours', 'runHoursPerPiece'] as const;
-const hoursOf = (task: TaskFields): HoursText =>
-  Object.fromEntries(
-    HOURS.flatMap((field) => {
-      const given = task[field];
-      return given ? [[field, formatDecimal(given)]] : [];
-    }),
-  );
 export const writeInstructions = (instructions: TaskFields['instructions']) =>
   instructions.map(({ text, hours }) => ({ text, ...(hours ? { hours: formatDecimal(hours) } : {}) }));
 
@@ -56,7 +49,7 @@ const taskColumns = (task: TaskFields, position: number) => ({
   workCenter: task.workCenter,
   grade: task.grade,
   hasEstimate: HOURS.some((field) => task[field] !== undefined),
-  hours: hoursOf(task),
+  hours: writeHours(task),
   description: task.description,
   instructions: writeInstructions(task.instructions),
   reports: task.reports,
