@@ -17,11 +17,20 @@ const key = () => {
   const { technician, workType, day } = props.line;
   return { technician, target: props.target, workType, day: formatDay(day) };
 };
-const begun = { amount: props.line.cost ?? '', reason: '' };
-const bodyOf = (written: typeof begun) => ({ ...key(), seconds: props.line.seconds, ...written });
-const form = useForm(begun, 'setCost', bodyOf);
+const begunNow = () => ({ amount: props.line.cost ?? '', reason: '' });
+const bodyOf = (written: ReturnType<typeof begunNow>) => ({
+  ...key(),
+  seconds: props.line.seconds,
+  ...written,
+});
+const form = useForm(begunNow(), 'setCost', bodyOf);
 const { fields } = form;
 
+function open(): void {
+  // What it costs now, whatever was typed here before.
+  form.reset(begunNow());
+  isOpen.value = true;
+}
 async function save(): Promise<void> {
   if (await form.send((written) => callRoute('setCost', { body: bodyOf(written) }))) isOpen.value = false;
 }
@@ -65,7 +74,7 @@ const said = computed(() => {
       <BButton v-if="line.set" variant="quiet" size="sm" :disabled="isBusy" @click="reset">{{
         t('compare.backToTheRate')
       }}</BButton>
-      <BButton variant="quiet" size="sm" @click="isOpen = true">{{ t('compare.setCostByHand') }}</BButton>
+      <BButton variant="quiet" size="sm" @click="open">{{ t('compare.setCostByHand') }}</BButton>
     </p>
     <p v-if="form.problem.value || problem" class="attention" role="alert">
       {{ form.problem.value || problem }}

@@ -62,6 +62,15 @@ test('a cost is set with its reason, for the time that was seen', async () => {
   expect(page.find('form').exists()).toBe(false);
 });
 
+test('opened again the form begins with what the line costs, not with what was typed before', async () => {
+  const { press, field } = await open({}, 'rates.see', 'ledger.correct');
+  await press('Set the cost by hand');
+  await field('Cost of this line').setValue('99.00');
+  await press('Leave it as it is');
+  await press('Set the cost by hand');
+  expect((field('Cost of this line').element as HTMLInputElement).value).toBe('36.00');
+});
+
 test('who set it and why is told beside what its rate says, and one press lets that count again', async () => {
   const { press, page } = await open({ set: SET }, 'rates.see', 'ledger.correct');
   expect(page.text()).toContain('€80.00, set by Sol on');
