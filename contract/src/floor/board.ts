@@ -5,7 +5,15 @@ import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
 import { policyJson, usedSchema } from '../ledger/index.ts';
 
 const workType = z.enum(WORK_TYPES);
-const running = z.array(z.object({ target: targetId, workType }));
+const running = z.array(
+  z.object({
+    target: targetId,
+    workType,
+    machine: z.string().exactOptional(),
+    chargeRate: z.string().exactOptional(),
+    payClass: z.string().exactOptional(),
+  }),
+);
 const since = { since: instant, entry: entryId };
 
 const doing = z.discriminatedUnion('status', [

@@ -55,6 +55,9 @@ const hours = z.strictObject({
   workType: workType.exactOptional(),
   day: dayText,
   seconds,
+  machine: shortText.exactOptional(),
+  chargeRate: shortText.exactOptional(),
+  payClass: shortText.exactOptional(),
 });
 const count = z.strictObject({
   ...byTechnician,

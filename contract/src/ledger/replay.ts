@@ -1,7 +1,15 @@
 import { compareTask, sumComparisons } from '@wergon/core/compare';
 import type { Comparison } from '@wergon/core/compare';
 import { DEFAULT_POLICY, deriveLedger } from '@wergon/core/ledger';
-import type { LaborLine, Ledger, LedgerFacts, LooseEnd, TargetFacts, TargetId } from '@wergon/core/ledger';
+import type {
+  Entry,
+  LaborLine,
+  Ledger,
+  LedgerFacts,
+  LooseEnd,
+  TargetFacts,
+  TargetId,
+} from '@wergon/core/ledger';
 import { formatCents, toRate } from '@wergon/core/money';
 import { costRatesOf } from '@wergon/core/people';
 import { Defect, ok } from '@wergon/core/result';
@@ -37,9 +45,29 @@ export function replayScenario(text: string) {
   const parsed = parseScenario(text);
   if (!parsed.ok) return parsed;
   const scenario = parsed.value;
-  const ledger = deriveLedger(scenario.events, factsOf(scenario), scenario.asOf);
+  const ledger = deriveLedger(scenario.events.map(withoutRidesAlong), factsOf(scenario), scenario.asOf);
   return ok({ format: 'wergon-result/1', ...writeLedger(ledger), ...writeComparisons(scenario, ledger) });
 }
+
+/** Documents of version 1 may say at which machine somebody worked, by which rate it is charged and how it is paid; their
+ *  result does not know of it. */
+function withoutRidesAlong(entry: Entry): Entry {
+  if (entry.type === 'amend') return { ...entry, set: without(entry.set) };
+  // Each by itself: what is left of one type is an entry of that type.
+  if (entry.type === 'work-start') return without(entry);
+  return entry.type === 'hours' ? without(entry) : entry;
+}
+const without = <T extends RidesAlongAmended>({
+  machine: _machine,
+  chargeRate: _chargeRate,
+  payClass: _payClass,
+  ...rest
+}: T) => rest;
+type RidesAlongAmended = {
+  readonly machine?: string | null;
+  readonly chargeRate?: string | null;
+  readonly payClass?: string | null;
+};
 
 /** Orders by keys, each compared by code unit or by number, the first that differs deciding. */
 const by =

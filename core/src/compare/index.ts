@@ -5,6 +5,8 @@ export type { Cause, CauseShare, CausedDifference, GradedLine, TaskEstimate } fr
 export { compareTask, sumComparisons } from './compare.ts';
 export type { Comparison } from './compare.ts';
 export { estimateParts } from './estimateParts.ts';
+export { machineSpans, sumMachines } from './machines.ts';
+export type { MachineSpan, MachineUse } from './machines.ts';
 export { orderPieces, piecesPerRunHour, sumByCostCode } from './pieces.ts';
 export type { OrderPieces, Pieces } from './pieces.ts';
 export { atStandardCost, standardRateOn } from './standardCost.ts';

@@ -42,7 +42,14 @@ export type TaskStateEntry = TaskDoneEntry | TaskState<'task-reopen'>;
 /** Time written down without a start and an end; it counts from its day on. */
 export type HoursEntry = Made<'hours'> &
   ByTechnician &
-  Targets & { readonly workType?: WorkType; readonly day: LocalDay; readonly seconds: Seconds };
+  Targets & {
+    readonly workType?: WorkType;
+    readonly day: LocalDay;
+    readonly seconds: Seconds;
+    readonly machine?: string;
+    readonly chargeRate?: string;
+    readonly payClass?: string;
+  };
 
 export type CountEntry = Happened<'count'> &
   ByTechnician &

@@ -24,7 +24,11 @@ export const ENTRY_FIELDS: Readonly<Record<EntryType, Fields>> = {
   'work-stop': { required: ['at', 'technician'], optional: ['targets'], targets: [1, ANY_NUMBER] },
   'task-done': taskState,
   'task-reopen': taskState,
-  hours: { required: ['technician', 'targets', 'day', 'seconds'], optional: ['workType'], targets: [1, 1] },
+  hours: {
+    required: ['technician', 'targets', 'day', 'seconds'],
+    optional: ['workType', 'machine', 'chargeRate', 'payClass'],
+    targets: [1, 1],
+  },
   count: {
     required: ['at', 'technician', 'targets', 'good', 'scrap'],
     optional: ['reason'],

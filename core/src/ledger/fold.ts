@@ -13,7 +13,8 @@ import type {
 } from './entries.ts';
 import type { Policy } from './facts.ts';
 import type { LooseEnd } from './looseEnd.ts';
-import type { Presence, Running, Stint } from './stint.ts';
+import { isSameItem } from './stint.ts';
+import type { Presence, RidesAlong, Running, Stint } from './stint.ts';
 
 type Since = { readonly since: Instant; readonly entry: EntryId };
 
@@ -245,23 +246,30 @@ const listOf = (doing: Doing): readonly Running[] => {
   }
 };
 
-/** The running list after a start: the named targets, or with `join` what ran or was suspended with them. */
+/** What a start says of its work; absent what it does not name. */
+const ridesAlongOf = ({ machine, chargeRate, payClass }: RidesAlong): RidesAlong => ({
+  ...(machine === undefined ? {} : { machine }),
+  ...(chargeRate === undefined ? {} : { chargeRate }),
+  ...(payClass === undefined ? {} : { payClass }),
+});
+
+/** The running list after a start: the named targets, or with `join` what ran or was suspended with them; one that ran
+ *  already becomes what the start says of it, in its place. */
 function runningAfter(doing: Doing, entry: WorkStartEntry): readonly Running[] {
   const { workType = 'run' } = entry;
-  const named = targetsOf(entry).map((target) => ({ target, workType }));
+  const named = targetsOf(entry).map((target): Running => ({ target, workType, ...ridesAlongOf(entry) }));
   if (!entry.join) return named;
   const before = listOf(doing);
   const kept = before.map((run) => named.find(({ target }) => target === run.target) ?? run);
   return [...kept, ...named.filter(({ target }) => !before.some((run) => run.target === target))];
 }
 
-/** Whether a start changes nothing: without `join` the same targets and work types in any order. */
+/** Whether a start changes nothing: without `join` the same work in any order. */
 function isSameWork(running: readonly Running[], next: readonly Running[], isJoin: boolean): boolean {
   if (running.length !== next.length) return false;
-  const same = (a: Running, b: Running | undefined) => a.target === b?.target && a.workType === b.workType;
   return isJoin
-    ? running.every((run, i) => same(run, next[i]))
-    : running.every((run) => next.some((other) => same(run, other)));
+    ? running.every((run, i) => isSameItem(run, next[i]))
+    : running.every((run) => next.some((other) => isSameItem(run, other)));
 }
 
 /** What is settled or still open at `asOf`, for one technician whose entries up to then are all applied. The state

@@ -3,8 +3,23 @@ import type { Instant, Span } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 import type { EntryId, TargetId } from './entries.ts';
 
-/** One target that runs, and the kind of work done on it. */
-export type Running = { readonly target: TargetId; readonly workType: WorkType };
+/** What a start says of its work beside its kind. */
+export type RidesAlong = {
+  readonly machine?: string;
+  readonly chargeRate?: string;
+  readonly payClass?: string;
+};
+
+/** One target that runs, the kind of work done on it, and what its start said of it. Source: docs/ledger.md, section 4. */
+export type Running = RidesAlong & { readonly target: TargetId; readonly workType: WorkType };
+
+/** Whether two items of a running list are the same work in every respect. */
+export const isSameItem = (a: Running, b: Running | undefined): boolean =>
+  a.target === b?.target &&
+  a.workType === b.workType &&
+  a.machine === b.machine &&
+  a.chargeRate === b.chargeRate &&
+  a.payClass === b.payClass;
 
 /** The entries at the two ends of a stretch; no `closed` where it is open or was cut. */
 export type Ends = { readonly opened: EntryId; readonly closed?: EntryId | undefined };

@@ -20,6 +20,7 @@ import { Migration20261130Offers } from './migrations/Migration20261130Offers.ts
 import { Migration20261130Parts } from './migrations/Migration20261130Parts.ts';
 import { Migration20261130Phones } from './migrations/Migration20261130Phones.ts';
 import { Migration20261130Rules } from './migrations/Migration20261130Rules.ts';
+import { Migration20261201Compare } from './migrations/Migration20261201Compare.ts';
 
 /** In the order in which they are run. */
 const MIGRATIONS = [
@@ -43,6 +44,7 @@ const MIGRATIONS = [
   Migration20261130Recurring,
   Migration20261130SetCosts,
   Migration20261130Sight,
+  Migration20261201Compare,
 ];
 
 /** Brings the schema of a database up to date. */

@@ -162,7 +162,7 @@ export const LaborLineEntity = defineEntity({
 export const TaskMarkEntity = defineEntity({
   name: 'TaskMarkRow',
   tableName: 'task_mark',
-  indexes: [{ properties: ['target'] }],
+  indexes: [{ properties: ['target'] }, { properties: ['at'] }],
   properties: {
     entry: p.string().primary(),
     target: p.string().primary(),

@@ -1,0 +1,78 @@
+import type { Stint, UsedByType } from '../ledger/index.ts';
+import { addUsed } from '../ledger/index.ts';
+import { toSeconds } from '../time/index.ts';
+import type { Instant, Seconds, Span } from '../time/index.ts';
+import type { WorkType } from '../work/index.ts';
+
+/** How long a machine was used in a period, and for what; `down` is what of its time down was not used. */
+export type MachineUse = {
+  readonly machine: string;
+  readonly usedSeconds: Seconds;
+  readonly downSeconds: Seconds;
+  /** The used seconds by kind of work; they add up to them. */
+  readonly byWorkType: UsedByType;
+};
+
+/** A stretch in which a machine did one kind of work, whoever stood at it. */
+export type MachineSpan = Span & { readonly workType: WorkType };
+
+/** An instant at which several kinds of work count is told as the first of these. */
+const FIRST_COUNTS: readonly WorkType[] = ['run', 'rework', 'setup', 'cleanup', 'travel', 'down'];
+
+type Mark = { readonly at: Instant; readonly workType: WorkType; readonly by: 1 | -1 };
+
+/** What each machine did over a period, in order of time: two people at one machine use it once. Sorted by machine.
+ *  Source: docs/compare.md, section 4. */
+export function machineSpans(
+  stints: readonly Pick<Stint, 'from' | 'to' | 'running'>[],
+  period: Span,
+): ReadonlyMap<string, readonly MachineSpan[]> {
+  const marks = new Map<string, Mark[]>();
+  for (const { from, to, running } of stints) {
+    const start = from > period.from ? from : period.from;
+    const end = to < period.to ? to : period.to;
+    if (start >= end) continue;
+    for (const { machine, workType } of running) {
+      if (machine === undefined) continue;
+      const own = marks.get(machine) ?? [];
+      own.push({ at: start, workType, by: 1 }, { at: end, workType, by: -1 });
+      marks.set(machine, own);
+    }
+  }
+  const machines = [...marks.keys()].sort((a, b) => (a < b ? -1 : 1));
+  return new Map(machines.map((machine) => [machine, sweep(marks.get(machine) ?? [])]));
+}
+
+function sweep(marks: readonly Mark[]): readonly MachineSpan[] {
+  const present = new Map<WorkType, number>();
+  const spans: MachineSpan[] = [];
+  let since: Instant | undefined;
+  for (const { at, workType, by } of [...marks].sort((a, b) => a.at - b.at)) {
+    const told = FIRST_COUNTS.find((each) => (present.get(each) ?? 0) > 0);
+    if (told !== undefined && since !== undefined && since < at) {
+      const last = spans.at(-1);
+      if (last?.to === since && last.workType === told) spans[spans.length - 1] = { ...last, to: at };
+      else spans.push({ workType: told, from: since, to: at });
+    }
+    since = at;
+    present.set(workType, (present.get(workType) ?? 0) + by);
+  }
+  return spans;
+}
+
+/** How long each machine was used and was down. Source: docs/compare.md, section 4. */
+export const sumMachines = (spans: ReadonlyMap<string, readonly MachineSpan[]>): readonly MachineUse[] =>
+  [...spans].map(([machine, own]) => {
+    const used = own.filter(({ workType }) => workType !== 'down');
+    const length = (some: readonly MachineSpan[]) =>
+      toSeconds(some.reduce((sum, { from, to }) => sum + (to - from), 0));
+    return {
+      machine,
+      usedSeconds: length(used),
+      downSeconds: toSeconds(length(own) - length(used)),
+      byWorkType: used.reduce<UsedByType>(
+        (sums, { workType, from, to }) => addUsed(sums, workType, to - from),
+        {},
+      ),
+    };
+  });
