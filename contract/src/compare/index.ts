@@ -9,6 +9,15 @@ export {
 export type { ComparisonJson, LineRow, OrderJson, OrderRow, TaskRow, UnitHistoryJson } from './orders.ts';
 export { resetCostSchema, setCostSchema } from './setCost.ts';
 export { whySchema } from './why.ts';
-export type { AgainstJson, WhyJson } from './why.ts';
+export type { WhyJson } from './why.ts';
+export {
+  CAUSE_CUTS,
+  JOB_CHOICES,
+  causesQuery,
+  comparedCausesSchema,
+  comparedJobsSchema,
+  jobsQuery,
+} from './periods.ts';
+export type { CauseCut, CauseGroup, ComparedCausesJson, ComparedJob, ComparedJobsJson } from './periods.ts';
 export { storyQuery, storySchema } from './story.ts';
 export type { StoryJson } from './story.ts';

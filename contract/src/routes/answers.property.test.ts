@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { z } from 'zod';
-import { day, instant, seconds } from '../wire/index.ts';
+import { cents, day, instant, seconds } from '../wire/index.ts';
 import { ROUTES } from './routes.ts';
 import type { Route } from './route.ts';
 
@@ -17,6 +17,8 @@ const ids = fc.string({ unit: 'grapheme-ascii', minLength: 1, maxLength: 8 });
 function jsonOf(schema: z.core.$ZodType): fc.Arbitrary<unknown> {
   if (schema === instant) return instants;
   if (schema === day) return days;
+  if (schema === cents)
+    return fc.integer({ min: -9_999_999, max: 9_999_999 }).map((count) => (count / 100).toFixed(2));
   if (schema === seconds) return fc.integer({ min: 0, max: 10_000_000 });
   const { def } = (schema as z.core.$ZodTypes)._zod;
   switch (def.type) {

@@ -6,6 +6,7 @@ export type { FieldProblem, Problem } from './problem.ts';
 export {
   amountText,
   badgeId,
+  cents,
   day,
   dayText,
   entryId,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { parseDecimal, parseRate } from '@wergon/core/money';
+import { formatCents, parseCents, parseDecimal, parseRate } from '@wergon/core/money';
 import type { Brand, Result } from '@wergon/core/result';
 import { formatDay, formatInstant, parseDay, parseInstant, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
@@ -79,6 +79,8 @@ export const standardId = idOf<'StandardId'>();
 export const instant = textOf(parseInstant, 'an RFC 3339 instant with offset', formatInstant);
 /** A day of the calendar, `2026-03-02`; in an answer. */
 export const day = textOf(parseDay, 'a calendar day such as 2026-03-02', formatDay);
+/** Money in cents, `-52.00` on the wire; in an answer. */
+export const cents = textOf(parseCents, 'an amount such as 31.50', formatCents);
 /** A length of time in whole seconds; in an answer. */
 export const seconds = z.codec(z.number(), z.custom<Seconds>(Number.isSafeInteger), {
   decode: toSeconds,

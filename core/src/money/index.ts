@@ -13,6 +13,7 @@ export {
   formatCents,
   formatRate,
   laborCost,
+  parseCents,
   parseRate,
   sumCents,
   toCents,

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { toSeconds } from '../time/seconds.ts';
 import { formatDecimalHours } from './hundredths.ts';
-import { formatCents, formatRate, laborCost, parseRate, sumCents, toCents, toRate } from './money.ts';
+import {
+  formatCents,
+  formatRate,
+  laborCost,
+  parseCents,
+  parseRate,
+  sumCents,
+  toCents,
+  toRate,
+} from './money.ts';
 import { fraction, parseDecimal, roundFraction } from './fraction.ts';
 import { shareByWeight } from './shareByWeight.ts';
 
@@ -43,6 +52,19 @@ test.each([
   [-5, '-0.05'],
   [0, '0.00'],
 ])('%i cents are written %s', (cents, written) => expect(formatCents(toCents(cents))).toBe(written));
+
+test.each([
+  ['0.00', 0],
+  ['52.05', 5205],
+  ['-0.07', -7],
+  ['-1234.50', -123_450],
+])('%j is %i cents, and back', (text, count) => {
+  expect(parseCents(text)).toEqual({ ok: true, value: count });
+  expect(formatCents(toCents(count))).toBe(text);
+});
+test.each(['', '1', '1.5', '1.234', '1,50', '+1.00', '.50', '1e2'])('%j is no amount of cents', (text) => {
+  expect(parseCents(text)).toMatchObject({ ok: false, code: 'decimal.bad' });
+});
 
 test('decimals are read exactly', () => {
   const third = parseDecimal('0.3333333333');

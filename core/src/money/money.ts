@@ -59,5 +59,12 @@ export const sumCents = (items: readonly { readonly cost: number | null }[]): Ce
 /** Writes cents as a decimal string, `"52.00"`. */
 export const formatCents = (cents: Cents): string => formatScaled(cents, 2);
 
+/** Reads cents from a decimal string such as `-52.00`; refuses fractions of a cent. */
+export function parseCents(text: string): Result<Cents, 'decimal.bad'> {
+  const [, sign = '', units = '', hundredths = ''] = /^(-?)(\d{1,13})\.(\d{2})$/.exec(text) ?? [];
+  if (units === '') return fail('decimal.bad', { text });
+  return ok(toCents(Number(`${sign}${units}${hundredths}`)));
+}
+
 /** Writes a rate as a decimal string, `"41.3750"`. */
 export const formatRate = (rate: Rate): string => formatScaled(rate, 4);

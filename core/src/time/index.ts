@@ -18,6 +18,8 @@ export { formatHours, formatLeft, isSaidLength, parseHours, HOURS_STYLES } from 
 export type { HoursStyle } from './hours.ts';
 export { formatInstant, parseInstant, toInstant } from './instant.ts';
 export type { Instant } from './instant.ts';
+export { PERIODS, monthOf, movePeriod, periodAround } from './period.ts';
+export type { Days, PeriodKind } from './period.ts';
 export { sumSeconds, toSeconds } from './seconds.ts';
 export type { Seconds } from './seconds.ts';
 export { lengthOf, merge, overlapSeconds, subtract } from './span.ts';

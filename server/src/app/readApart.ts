@@ -9,6 +9,8 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   work: 'often',
   order: 'often',
   why: 'often',
+  comparedJobs: 'long',
+  comparedCauses: 'long',
   personDay: 'often',
   week: 'often',
   targets: 'often',

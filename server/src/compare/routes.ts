@@ -21,6 +21,7 @@ import { AttachmentEntity, OrderChangeEntity, firstEstimateOf } from '../work/in
 import type { Task, WorkOrder } from '../work/index.ts';
 import { mountSetCosts, writeSet } from './setCosts.ts';
 import { mountStory } from './story.ts';
+import { mountComparedJobs } from './periods/routes.ts';
 import { mountWhy } from './why.ts';
 import { mountUnit } from './unit.ts';
 import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison, writeLine } from './taskLabor.ts';
@@ -230,6 +231,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   mountStory(mount, context);
   mountSetCosts(mount, context);
   mountWhy(mount, context);
+  mountComparedJobs(mount, context);
 
   mount('order', async ({ param, who }) => {
     const known = await facts.seenBy(who.user);

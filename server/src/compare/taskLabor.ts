@@ -28,6 +28,7 @@ export type TaskWithLabor = {
   readonly lines: readonly LaborLine[];
   readonly comparison: Comparison;
   readonly isFinished: boolean;
+  readonly finishedAt: Instant | null;
   readonly peopleOn: readonly string[];
   readonly signedOut: readonly SignedOut[];
   readonly pieces: Pieces | null;
@@ -104,6 +105,7 @@ export function loadLabor(
       task,
       lines: own,
       isFinished,
+      finishedAt: finished.get(id) ?? null,
       comparison: compareTask(expected, own),
       peopleOn: peopleOn.get(id) ?? [],
       signedOut: signedOut.get(id) ?? [],

@@ -1,4 +1,5 @@
-import type { WhyJson } from '@wergon/contract/compare';
+import type { z } from 'zod';
+import type { whySchema } from '@wergon/contract/compare';
 import { openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 
@@ -16,10 +17,10 @@ beforeAll(async () => {
 afterAll(() => shop.close());
 
 const why = async (cookie = shop.desk) =>
-  (await shop.get(`/api/work/${shop.order}/why`, cookie)).body as WhyJson;
+  (await shop.get(`/api/work/${shop.order}/why`, cookie)).body as z.input<typeof whySchema>;
 const cents = (text: string) => Math.round(Number(text) * 100);
-const sumOf = (causes: readonly { cost: string; seconds: number }[]) => [
-  causes.reduce((sum, { cost }) => sum + cents(cost), 0),
+const sumOf = (causes: readonly { cents: string; seconds: number }[]) => [
+  causes.reduce((sum, each) => sum + cents(each.cents), 0),
   causes.reduce((sum, { seconds }) => sum + seconds, 0),
 ];
 
@@ -28,8 +29,8 @@ test('causes of each task, and of the order, add up to their differences', async
   for (const each of [told, ...told.tasks])
     for (const against of [each.current, each.first]) {
       expect(sumOf(against.causes)).toEqual([cents(against.difference), against.differenceSeconds]);
-      expect(cents(against.estimatedCost) + cents(against.difference)).toBe(cents(each.actualCost));
-      expect(against.estimatedSeconds + against.differenceSeconds).toBe(each.actualSeconds);
+      expect(cents(against.expectedCost) + cents(against.difference)).toBe(cents(each.actualCost));
+      expect(against.expectedSeconds + against.differenceSeconds).toBe(each.actualSeconds);
     }
   const [strip, winding] = told.tasks;
   expect(strip?.isFinished).toBe(true);

@@ -54,6 +54,7 @@ export {
   loadHours,
   loadLinesOf,
   loadLinesOn,
+  loadMarkedIn,
   loadPresence,
   loadSeq,
   loadStates,

@@ -182,19 +182,28 @@ export const loadHours = (sql: Sql, first: LocalDay, last: LocalDay): HoursEntry
     .map(({ body }) => readLaborEntry(body))
     .filter((entry) => entry.type === 'hours');
 
-/** Which of these tasks are finished, by what was said of them last. */
-export function loadFinished(sql: Sql, tasks: readonly string[]): ReadonlySet<TargetId> {
-  const rows = sql.all<{ target: TargetId; is_done: number }>(
-    `select m."target", m."is_done" from json_each(?) t join "task_mark" m on m."target" = t."value"
+/** Which of these tasks are finished, by what was said of them last, and since when. */
+export function loadFinished(sql: Sql, tasks: readonly string[]): ReadonlyMap<TargetId, Instant> {
+  const rows = sql.all<{ target: TargetId; at: Instant; is_done: number }>(
+    `select m."target", m."at", m."is_done" from json_each(?) t join "task_mark" m on m."target" = t."value"
      order by m."at", m."seq"`,
     [JSON.stringify(tasks)],
   );
-  const finished = new Set<TargetId>();
-  for (const { target, is_done } of rows)
-    if (is_done) finished.add(target);
+  const finished = new Map<TargetId, Instant>();
+  for (const { target, at, is_done } of rows)
+    if (is_done) finished.set(target, at);
     else finished.delete(target);
   return finished;
 }
+
+/** Tasks of which something was said to be finished in a span; whether they still are, `loadFinished` knows. */
+export const loadMarkedIn = (sql: Sql, { from, to }: Span): readonly TargetId[] =>
+  sql
+    .all<{ target: TargetId }>(
+      'select distinct "target" from "task_mark" where "at" >= ? and "at" < ? and "is_done"',
+      [from, to],
+    )
+    .map(({ target }) => target);
 
 /** The sequence number of the last entry of the journal; 0 while it is empty. */
 export const loadSeq = (sql: Sql): number =>

@@ -13,6 +13,7 @@ const PLACES = [
   { to: '/floor', key: 'f', word: t('app.floor'), right: 'floor.see' },
   { to: '/work', key: 'w', word: t('common.work'), right: 'work.see' },
   { to: '/reconcile', key: 'r', word: t('common.reconcile'), right: 'reconcile.see' },
+  { to: '/compare', key: 'c', word: t('app.compare'), right: 'work.see' },
   { to: '/pay', key: 'p', word: t('common.pay'), right: 'pay.see' },
   { to: '/shop', key: 's', word: t('app.shop'), right: 'floor.see' },
   { to: '/own', key: 'm', word: t('attendance.myTime'), right: 'own.time' },
@@ -43,7 +44,7 @@ const figures = computed((): Partial<Record<string, string>> => {
   };
 });
 const KEYS = [
-  ['f  w  r  p  s  m', t('app.goToFloorWorkReconcilePayShop')],
+  ['f  w  r  c  p  s  m', t('app.goToFloorWorkReconcilePayShop')],
   ['← →', t('app.aDayOrAWeekBackOrOn')],
   ['0', t('kit.toToday')],
   ['/', t('app.search')],

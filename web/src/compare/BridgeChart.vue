@@ -1,54 +1,18 @@
 <script setup lang="ts">
 import { BarController, BarElement, CategoryScale, Chart, LinearScale } from 'chart.js';
 import type { ChartData, ChartOptions, Plugin } from 'chart.js';
-import { usePreferredColorScheme, usePreferredReducedMotion } from '@vueuse/core';
+import { usePreferredReducedMotion } from '@vueuse/core';
 import { computed } from 'vue';
 import { Bar } from 'vue-chartjs';
+import { inkOf, useTheme } from './chartInk.ts';
 import type { BridgeBar } from './whyWords.ts';
 
 /** Bars that lead from one length to another; what they say stands in the table beside them for whoever hears it. */
 const props = defineProps<{ bars: readonly BridgeBar[]; label: string }>();
 Chart.register(BarController, BarElement, CategoryScale, LinearScale);
-const scheme = usePreferredColorScheme();
+const themeNow = useTheme();
 const motion = usePreferredReducedMotion();
 
-const TILE = 8;
-/** The textures of the yardstick, for the kinds of work; what an hour costs has quiet tones of its own. */
-function inkOf(id: BridgeBar['id'], theme: (name: string) => string): string | CanvasPattern {
-  if (id === 'mix' || id === 'rate') return theme('--ink-2');
-  if (id === 'changed' || id === 'uncosted') return theme('--bar-open');
-  return id === 'setup' || id === 'rework' ? texture(id, theme) : theme('--bar');
-}
-function texture(id: 'setup' | 'rework', theme: (name: string) => string): string | CanvasPattern {
-  const tile = document.createElement('canvas');
-  tile.width = tile.height = TILE;
-  const pen = tile.getContext('2d');
-  if (!pen) return theme('--bar');
-  pen.fillStyle = theme('--sheet');
-  pen.fillRect(0, 0, TILE, TILE);
-  pen.fillStyle = pen.strokeStyle = theme('--bar');
-  pen.lineWidth = 3;
-  if (id === 'setup')
-    for (const shift of [-TILE, 0, TILE]) {
-      pen.beginPath();
-      pen.moveTo(shift - 1, TILE + 1);
-      pen.lineTo(shift + TILE + 1, -1);
-      pen.stroke();
-    }
-  else {
-    pen.beginPath();
-    pen.arc(TILE / 2, TILE / 2, 2, 0, 2 * Math.PI);
-    pen.fill();
-  }
-  return pen.createPattern(tile, 'repeat') ?? theme('--bar');
-}
-
-const themeNow = () => {
-  // Read anew whenever the scheme changes.
-  void scheme.value;
-  const style = getComputedStyle(document.documentElement);
-  return (name: string) => style.getPropertyValue(name).trim();
-};
 const data = computed((): ChartData<'bar', [number, number][]> => {
   const theme = themeNow();
   return {

@@ -5,8 +5,9 @@ import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import type { WhyJson } from '@wergon/contract/compare';
 import BridgeChart from './BridgeChart.vue';
-import { bridgeOf, largestCause, sayHoursMore, sayMoneyMore, sayWhy } from './whyWords.ts';
-import type { Unit } from './whyWords.ts';
+import { bridgeOf, largestCause, sayHoursMore, sayMoneyMore, sayShare, sayWhy } from './whyWords.ts';
+import type { DifferenceUnit } from '@wergon/core/compare';
+import { formatCents } from '@wergon/core/money';
 import { callRoute, useDesk } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
 import { DataTable, DeskFrame, QueryState } from '../kit/parts/index.ts';
@@ -20,7 +21,7 @@ const query = useQuery({
   queryKey: ['why', order],
   queryFn: () => callRoute('why', { params: { order: order.value } }),
 });
-const unit = ref<Unit>('money');
+const unit = ref<DifferenceUnit>('money');
 const isAgainstFirst = ref(false);
 
 type Sums = Pick<WhyJson, 'current' | 'first'>;
@@ -28,19 +29,31 @@ const againstOf = (sums: Sums) => (isAgainstFirst.value ? sums.first : sums.curr
 const told = computed(() => query.data.value);
 const against = computed(() => told.value && againstOf(told.value));
 const hasChanged = computed(() => told.value?.first.causes.some(({ cause }) => cause === 'changed') ?? false);
-const bars = computed(() =>
-  against.value ? bridgeOf(against.value, unit.value, desk, told.value?.isFinished ?? false) : [],
-);
+const bars = computed(() => (against.value ? bridgeOf(against.value, unit.value, desk) : []));
 const largest = computed(() => {
   const cause = against.value && largestCause(against.value.causes);
   return cause
-    ? t('compare.largestCause', { cause: t(`causes.${cause.cause}`), money: sayMoneyMore(cause.cost, desk) })
+    ? t('compare.largestCause', { cause: t(`causes.${cause.cause}`), money: sayMoneyMore(cause.cents, desk) })
     : t('compare.nothingDiffers');
 });
 
 type Row = WhyJson['tasks'][number];
-const share = ({ measuredSeconds, actualSeconds }: Row) =>
-  actualSeconds === 0 ? '' : `${Math.round((measuredSeconds * 100) / actualSeconds)} %`;
+const share = ({ current }: Row) => sayShare(current.measuredSeconds, current.includedSeconds);
+/** What a sold order earns: by its estimate, and, once it is done, by what it cost. */
+const margins = computed(() => {
+  const { price = null, current, actualCost, outsideCost } = told.value ?? {};
+  if (price === null || !current || actualCost === undefined || outsideCost === undefined) return undefined;
+  const say = (cents: number) => sayMoneyMore(cents, desk).replace(/^\+/, '');
+  const estimated = (told.value?.tasks ?? []).reduce(
+    (sum, { wholeEstimatedCost }) => sum + wholeEstimatedCost,
+    0,
+  );
+  return {
+    price: desk.money(formatCents(price)),
+    estimated: say(price - estimated),
+    ...(told.value?.isFinished ? { actual: say(price - actualCost - outsideCost) } : {}),
+  };
+});
 const columns = computed((): readonly Column<Row>[] => [
   { id: 'task', title: t('common.task'), value: ({ position, title }) => `${position} ${title}` },
   {
@@ -107,7 +120,7 @@ const columns = computed((): readonly Column<Row>[] => [
       </div>
       <p class="counts">
         <span
-          ><b class="figure" :class="{ attention: Number(against.difference) > 0 }">{{
+          ><b class="figure" :class="{ attention: against.difference > 0 }">{{
             sayMoneyMore(against.difference, desk)
           }}</b>
           {{ told.isFinished ? t('compare.inAll') : t('compare.soFarWord') }}</span
@@ -119,7 +132,13 @@ const columns = computed((): readonly Column<Row>[] => [
         <span>{{ largest }}</span>
         <span v-if="told.outsideSeconds > 0"
           ><b class="figure">{{ desk.hours(told.outsideSeconds) }}</b>
-          {{ t('compare.outsideTheEstimate', { money: desk.money(told.outsideCost) }) }}</span
+          {{ t('compare.outsideTheEstimate', { money: desk.money(formatCents(told.outsideCost)) }) }}</span
+        >
+        <span v-if="margins"
+          >{{ t('compare.soldFor', { money: margins.price }) }}, {{ t('compare.marginExpected') }}
+          <b class="figure">{{ margins.estimated }}</b><template v-if="margins.actual !== undefined"
+            >, {{ t('compare.marginCame') }} <b class="figure">{{ margins.actual }}</b></template
+          ></span
         >
       </p>
       <BridgeChart :bars="bars" :label="t('compare.bridgeOf', { number: told.number })" />

@@ -7,5 +7,7 @@ export const comparePages: RouteRecordRaw[] = [
   { path: '/work/:order', name: 'order', component: () => import('./OrderPage.vue') },
   { path: '/work/:order/why', name: 'why', component: () => import('./WhyPage.vue') },
   { path: '/work/:order/story', name: 'story', component: () => import('./StoryPage.vue') },
+  { path: '/compare', name: 'compare', component: () => import('./periods/JobsPage.vue') },
+  { path: '/compare/causes', name: 'compare-causes', component: () => import('./periods/CausesPage.vue') },
   { path: '/floor/story/:day?', name: 'day-story', component: () => import('./StoryPage.vue') },
 ];

@@ -1,11 +1,13 @@
 /** @jest-environment jsdom */
 import { enableAutoUnmount, flushPromises } from '@vue/test-utils';
-import type { AgainstJson } from '@wergon/contract/compare';
+import type { Cause, CausedDifference, CauseShare } from '@wergon/core/compare';
+import { toCents } from '@wergon/core/money';
+import { toSeconds } from '@wergon/core/time';
 import { signIn } from '../kit/desk.fixture.ts';
 import { server } from '../kit/fakeServer.fixture.ts';
 import { openPage } from '../kit/page.fixture.ts';
 import WhyPage from './WhyPage.vue';
-import { bridgeOf, sayHoursMore, sayMoneyMore, sayWhy } from './whyWords.ts';
+import { bridgeOf, sayHoursMore, sayMain, sayMoneyMore, sayWhy } from './whyWords.ts';
 
 jest.mock('../kit/callRoute.ts', () => ({
   ...jest.requireActual<object>('../kit/callRoute.ts'),
@@ -29,16 +31,20 @@ const says = {
   money: (amount: string) => `€${Number(amount).toFixed(2)}`,
   hours: (s: number) => `${s / 3600}h`,
 };
-const AGAINST: AgainstJson = {
-  estimatedSeconds: 7200,
-  estimatedCost: '80.00',
-  differenceSeconds: 3600,
-  difference: '31.00',
-  causes: [
-    { cause: 'setup', seconds: -1800, cost: '-20.00' },
-    { cause: 'run', seconds: 5400, cost: '60.00' },
-    { cause: 'rate', seconds: 0, cost: '-9.00' },
-  ],
+const share = (cause: Cause, seconds: number, cents: number): CauseShare => ({
+  cause,
+  seconds: toSeconds(seconds),
+  cents: toCents(cents),
+});
+const AGAINST: CausedDifference = {
+  isFinished: true,
+  expectedSeconds: toSeconds(7200),
+  expectedCost: toCents(8000),
+  differenceSeconds: toSeconds(3600),
+  difference: toCents(3100),
+  causes: [share('setup', -1800, -2000), share('run', 5400, 6000), share('rate', 0, -900)],
+  includedSeconds: toSeconds(10_800),
+  measuredSeconds: toSeconds(5400),
 };
 
 test.each([
@@ -46,7 +52,7 @@ test.each([
   [-1, '−€1.00', '−1h'],
   [0, '€0.00', '0h'],
 ])('%i is said with its sign', (value, money, hours) => {
-  expect(sayMoneyMore(String(value), says)).toBe(money);
+  expect(sayMoneyMore(value * 100, says)).toBe(money);
   expect(sayHoursMore(value * 3600, says)).toBe(hours);
 });
 
@@ -59,11 +65,11 @@ test.each<[unit: 'money' | 'hours', bars: readonly (readonly [string, number, nu
   [
     'money',
     [
-      ['estimated', 0, 80],
-      ['setup', 80, 60],
-      ['run', 60, 120],
-      ['rates', 120, 111],
-      ['actual', 0, 111],
+      ['estimated', 0, 8000],
+      ['setup', 8000, 6000],
+      ['run', 6000, 12_000],
+      ['rates', 12_000, 11_100],
+      ['actual', 0, 11_100],
     ],
   ],
   [
@@ -76,15 +82,14 @@ test.each<[unit: 'money' | 'hours', bars: readonly (readonly [string, number, nu
     ],
   ],
 ])('a bridge in %s leads from the estimate to the actual, cause by cause', (unit, bars) => {
-  expect(bridgeOf(AGAINST, unit, says, true).map(({ name, from, to }) => [name, from, to])).toEqual(bars);
+  expect(bridgeOf(AGAINST, unit, says).map(({ name, from, to }) => [name, from, to])).toEqual(bars);
 });
 
 const SUMS = {
-  actualSeconds: 10_800,
-  actualCost: '111.00',
-  outsideSeconds: 0,
-  outsideCost: '0.00',
-  measuredSeconds: 5400,
+  actualSeconds: toSeconds(10_800),
+  actualCost: toCents(11_100),
+  outsideSeconds: toSeconds(0),
+  outsideCost: toCents(0),
   isFinished: true,
   current: AGAINST,
   first: AGAINST,
@@ -95,8 +100,19 @@ const WHY = {
   title: 'Rewind',
   customer: 'Aker Dairy',
   costs: 'actual',
+  price: null,
   ...SUMS,
-  tasks: [{ id: 't1', position: 10, title: 'Strip', hasEstimate: true, wholeEstimateSeconds: 7200, ...SUMS }],
+  tasks: [
+    {
+      id: 't1',
+      position: 10,
+      title: 'Strip',
+      hasEstimate: true,
+      wholeEstimateSeconds: toSeconds(7200),
+      wholeEstimatedCost: toCents(8000),
+      ...SUMS,
+    },
+  ],
 };
 async function open(why: object) {
   signIn('work.see', 'rates.see');
@@ -119,7 +135,7 @@ test('how much in all, the cause that counts most, and each task with its own', 
 });
 
 test('an order that goes on is told so far, and one that is as estimated says so', async () => {
-  const none = { ...AGAINST, difference: '0.00', differenceSeconds: 0, causes: [] };
+  const none = { ...AGAINST, isFinished: false, difference: 0, differenceSeconds: 0, causes: [] };
   const { page } = await open({ isFinished: false, current: none, first: none, tasks: [] });
   expect(page.text()).toContain('€0.00 so far');
   expect(page.get('.bars').text()).toBe('estimated so far actual');
@@ -130,8 +146,8 @@ test('an order that goes on is told so far, and one that is as estimated says so
 test('only where the estimate was changed it can be held against the first one', async () => {
   const first = {
     ...AGAINST,
-    difference: '41.00',
-    causes: [...AGAINST.causes, { cause: 'changed' as const, seconds: 900, cost: '10.00' }],
+    difference: toCents(4100),
+    causes: [...AGAINST.causes, share('changed', 900, 1000)],
   };
   const { page, press } = await open({ first });
   await press('Against the first estimate');
@@ -139,4 +155,40 @@ test('only where the estimate was changed it can be held against the first one',
   expect(page.get('.bars').text()).toContain('changed estimate');
   const { page: plain } = await open({});
   expect(plain.text()).not.toContain('Against the first estimate');
+});
+
+test('a sold order says what it is expected to earn, and what it came to once it is done', async () => {
+  const { page } = await open({ price: toCents(20_000) });
+  expect(page.text()).toContain('sold for €200.00, margin expected €120.00, came to €89.00');
+  const { page: open2 } = await open({ price: toCents(5000), isFinished: false });
+  expect(open2.text()).toContain('margin expected −€30.00');
+  expect(open2.text()).not.toContain('came to');
+});
+
+describe('the sentence of a job', () => {
+  const main = (cause: Cause, cents: number, seconds = 0, task: string | null = null) => ({
+    ...share(cause, seconds, cents),
+    task,
+  });
+  test.each<[what: string, difference: number, main: ReturnType<typeof main>[], told: string]>([
+    ['nothing', 0, [], 'as estimated'],
+    ['so little that it does not count', 160, [main('run', 160, 144)], 'held: within 2 % of the estimate'],
+    ['more time at one task', 3100, [main('run', 6000, 5400, 'Winding')], '1.5h more at Winding'],
+    ['less time, spread', -3100, [main('run', -6000, -5400)], '1.5h less'],
+    [
+      'setting up and rework',
+      3100,
+      [main('setup', 2000, 1800), main('rework', 1000, 900, 'Bake')],
+      '0.5h more setup, 0.25h of rework at Bake',
+    ],
+    ['what an hour costs', 3100, [main('mix', 3100)], '€31.00 more for a dearer grade than planned'],
+    [
+      'and what it saves',
+      -3100,
+      [main('rate', -3100)],
+      '€31.00 less for people who cost less than their grade',
+    ],
+  ])('%s', (_what, difference, causes, told) => {
+    expect(sayMain({ ...AGAINST, difference: toCents(difference) }, causes, says)).toBe(told);
+  });
 });

@@ -17,6 +17,9 @@ function dayFormat(
   };
 }
 
+/** A month of a year, by any of its days. */
+export const sayMonth = dayFormat({ month: 'long', year: 'numeric' });
+
 /** A day as people say it, `Tue 24 Nov`. */
 export const sayDay = dayFormat({ weekday: 'short', day: 'numeric', month: 'short' });
 

@@ -6,6 +6,7 @@ export {
   sayDate,
   sayDateText,
   sayDay,
+  sayMonth,
   sayMonthDay,
   sayInstant,
   sayLongDay,

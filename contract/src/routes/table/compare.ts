@@ -1,4 +1,8 @@
 import {
+  causesQuery,
+  comparedCausesSchema,
+  comparedJobsSchema,
+  jobsQuery,
   orderSchema,
   pastWorkQuery,
   pastWorkSchema,
@@ -49,6 +53,22 @@ export const COMPARE_ROUTES = {
     caller: 'work.see',
     summary: 'Why an order’s labor costs other than estimated, task by task',
     response: whySchema,
+  },
+  comparedJobs: {
+    method: 'get',
+    path: '/api/compare/jobs',
+    caller: 'work.see',
+    summary: 'Jobs finished in a period, or on the floor now, with why they differ from their estimates',
+    query: jobsQuery,
+    response: comparedJobsSchema,
+  },
+  comparedCauses: {
+    method: 'get',
+    path: '/api/compare/causes',
+    caller: 'work.see',
+    summary: 'Why the jobs of a period differ, by where, by what and by month',
+    query: causesQuery,
+    response: comparedCausesSchema,
   },
   setCost: {
     method: 'post',

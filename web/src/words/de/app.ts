@@ -17,4 +17,5 @@ export const app: Translation['app'] = {
   thereIsNoSuchPage: 'Diese Seite gibt es nicht',
   toTheFloor: 'Zur Werkstatt',
   search: 'suchen',
+  compare: 'Vergleich',
 };

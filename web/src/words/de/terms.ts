@@ -311,3 +311,109 @@ export const causes = {
   uncosted: 'ohne Satz',
   changed: 'geänderte Kalkulation',
 } as const;
+
+/** What a cause adds, as a sentence says it. */
+export const causeMore = {
+  setup: '{hours} mehr Rüsten',
+  scrap: '{hours} für Ausschuss',
+  quantity: '{hours} für weitere Stücke',
+  run: '{hours} mehr',
+  rework: '{hours} Nacharbeit',
+  cleanup: '{hours} Aufräumen',
+  down: '{hours} Stillstand',
+  travel: '{hours} Fahrt',
+  soFar: '{hours} über der Kalkulation',
+  mix: '{money} mehr durch eine teurere Stufe als geplant',
+  rate: '{money} mehr durch Leute, die mehr kosten als ihre Stufe',
+  uncosted: '{money} Arbeit ohne Satz',
+  changed: '{hours} zur ersten Kalkulation hinzugefügt',
+} as const;
+/** What a cause saves. */
+export const causeLess = {
+  setup: '{hours} weniger Rüsten',
+  scrap: '{hours} weniger für Ausschuss',
+  quantity: '{hours} weniger für fehlende Stücke',
+  run: '{hours} weniger',
+  rework: '{hours} weniger Nacharbeit',
+  cleanup: '{hours} weniger Aufräumen',
+  down: '{hours} weniger Stillstand',
+  travel: '{hours} weniger Fahrt',
+  soFar: '{hours} von der Kalkulation übrig',
+  mix: '{money} weniger durch eine günstigere Stufe als geplant',
+  rate: '{money} weniger durch Leute, die weniger kosten als ihre Stufe',
+  uncosted: '{money} nicht gezählt, weil ein Satz fehlt',
+  changed: '{hours} aus der ersten Kalkulation gestrichen',
+} as const;
+
+/** Stretches of time that figures are told of. */
+export const periods = {
+  day: 'Ein Tag',
+  week: 'Eine Woche',
+  weeks: 'Acht Wochen',
+  month: 'Ein Monat',
+  quarter: 'Ein Quartal',
+  year: 'Ein Jahr',
+  days: 'Eigene Tage',
+} as const;
+/** What one step leads on by. */
+export const periodSteps = {
+  day: 'Tag',
+  week: 'Woche',
+  weeks: 'Woche',
+  month: 'Monat',
+  quarter: 'Quartal',
+  year: 'Jahr',
+} as const;
+/** What jobs are grouped by. */
+export const jobFields = {
+  customer: 'Kunde',
+  division: 'Sparte',
+  jobType: 'Auftragsart',
+  standard: 'Standardauftrag',
+  estimator: 'Kalkulator',
+  month: 'Monat',
+} as const;
+export const jobFieldsMany = {
+  customer: 'Kunden',
+  division: 'Sparten',
+  jobType: 'Auftragsarten',
+  standard: 'Standardaufträge',
+  estimator: 'Kalkulatoren',
+  month: 'Monate',
+} as const;
+export const noJobField = {
+  customer: 'ohne Kunde',
+  division: 'ohne Sparte',
+  jobType: 'ohne Auftragsart',
+  standard: 'von Hand angelegt',
+  estimator: 'nicht bekannt',
+  month: 'nicht fertig',
+} as const;
+export const jobSorts = {
+  over: 'Am meisten darüber',
+  hours: 'Die meisten Stunden darüber',
+  under: 'Am meisten darunter',
+  latest: 'Neueste zuerst',
+  number: 'Nach Nummer',
+} as const;
+/** What the causes of a period are cut by. */
+export const causeCuts = {
+  workCenter: 'Arbeitsplatz',
+  task: 'Arbeitsgang',
+  standard: 'Standardarbeitsgang',
+  grade: 'Stufe',
+  customer: 'Kunde',
+  division: 'Sparte',
+  jobType: 'Auftragsart',
+  month: 'Monat',
+} as const;
+export const noCauseCut = {
+  workCenter: 'ohne Arbeitsplatz',
+  task: 'ohne Titel',
+  standard: 'von Hand angelegt',
+  grade: 'ohne Stufe',
+  customer: 'ohne Kunde',
+  division: 'ohne Sparte',
+  jobType: 'ohne Auftragsart',
+  month: 'nicht fertig',
+} as const;

@@ -15,4 +15,5 @@ export const app = {
   thereIsNoSuchPage: 'There is no such page',
   toTheFloor: 'To the floor',
   search: 'search',
+  compare: 'Compare',
 } as const;

@@ -298,3 +298,109 @@ export const causes = {
   uncosted: 'no rate',
   changed: 'changed estimate',
 } as const;
+
+/** What a cause adds, as a sentence says it. */
+export const causeMore = {
+  setup: '{hours} more setup',
+  scrap: '{hours} for scrap',
+  quantity: '{hours} for extra pieces',
+  run: '{hours} more',
+  rework: '{hours} of rework',
+  cleanup: '{hours} of cleanup',
+  down: '{hours} of downtime',
+  travel: '{hours} of travel',
+  soFar: '{hours} past the estimate',
+  mix: '{money} more for a dearer grade than planned',
+  rate: '{money} more for people who cost more than their grade',
+  uncosted: '{money} of work without a rate',
+  changed: '{hours} added to the first estimate',
+} as const;
+/** What a cause saves. */
+export const causeLess = {
+  setup: '{hours} less setup',
+  scrap: '{hours} less for scrap',
+  quantity: '{hours} less for fewer pieces',
+  run: '{hours} less',
+  rework: '{hours} less rework',
+  cleanup: '{hours} less cleanup',
+  down: '{hours} less downtime',
+  travel: '{hours} less travel',
+  soFar: '{hours} left of the estimate',
+  mix: '{money} less for a cheaper grade than planned',
+  rate: '{money} less for people who cost less than their grade',
+  uncosted: '{money} not counted, because there is no rate',
+  changed: '{hours} taken out of the first estimate',
+} as const;
+
+/** Stretches of time that figures are told of. */
+export const periods = {
+  day: 'A day',
+  week: 'A week',
+  weeks: 'Eight weeks',
+  month: 'A month',
+  quarter: 'A quarter',
+  year: 'A year',
+  days: 'Own days',
+} as const;
+/** What one step leads on by. */
+export const periodSteps = {
+  day: 'day',
+  week: 'week',
+  weeks: 'week',
+  month: 'month',
+  quarter: 'quarter',
+  year: 'year',
+} as const;
+/** What jobs are grouped by. */
+export const jobFields = {
+  customer: 'customer',
+  division: 'division',
+  jobType: 'job type',
+  standard: 'standard job',
+  estimator: 'estimator',
+  month: 'month',
+} as const;
+export const jobFieldsMany = {
+  customer: 'customers',
+  division: 'divisions',
+  jobType: 'job types',
+  standard: 'standard jobs',
+  estimator: 'estimators',
+  month: 'months',
+} as const;
+export const noJobField = {
+  customer: 'no customer',
+  division: 'no division',
+  jobType: 'no job type',
+  standard: 'made by hand',
+  estimator: 'not known',
+  month: 'not finished',
+} as const;
+export const jobSorts = {
+  over: 'Most over',
+  hours: 'Most hours over',
+  under: 'Most under',
+  latest: 'Latest first',
+  number: 'By number',
+} as const;
+/** What the causes of a period are cut by. */
+export const causeCuts = {
+  workCenter: 'work center',
+  task: 'task',
+  standard: 'standard task',
+  grade: 'grade',
+  customer: 'customer',
+  division: 'division',
+  jobType: 'job type',
+  month: 'month',
+} as const;
+export const noCauseCut = {
+  workCenter: 'no work center',
+  task: 'no title',
+  standard: 'made by hand',
+  grade: 'no grade',
+  customer: 'no customer',
+  division: 'no division',
+  jobType: 'no job type',
+  month: 'not finished',
+} as const;

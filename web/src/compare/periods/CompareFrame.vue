@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { BFormSelect } from 'bootstrap-vue-next';
+import { useRoute } from 'vue-router';
+import { useDesk } from '../../kit/index.ts';
+import { DateField, DeskFrame } from '../../kit/parts/index.ts';
+import { t } from '../../words/index.ts';
+import { PERIOD_CHOICES } from './usePeriod.ts';
+import type { Period, PeriodChoice } from './usePeriod.ts';
+
+/** The frame of the pages of this place: the period above, the ways to look at it below. */
+const props = defineProps<{ period: Period; lead: string; searchLabel?: string }>();
+const search = defineModel<string>('search', { default: '' });
+const desk = useDesk();
+const route = useRoute();
+const WAYS = [
+  { name: 'compare', words: t('compare.jobsWay'), right: 'work.see' },
+  { name: 'compare-causes', words: t('compare.causesWay'), right: 'work.see' },
+] as const;
+const { kind, title, asked, steps } = props.period;
+const choose = (choice: unknown) =>
+  props.period.choose(PERIOD_CHOICES.find((each) => each === choice) ?? 'weeks');
+const stepOf = (choice: PeriodChoice) => (choice === 'days' ? '' : t(`periodSteps.${choice}`));
+</script>
+
+<template>
+  <DeskFrame
+    v-model:search="search"
+    class="compare"
+    :title="title"
+    :lead="lead"
+    :step="stepOf(kind)"
+    :today="t('kit.toNow')"
+    :search-label="searchLabel ?? ''"
+    v-on="steps"
+  >
+    <template v-if="$slots['ruler']" #ruler><slot name="ruler" /></template>
+    <nav class="ways" :aria-label="t('compare.waysToCompare')">
+      <template v-for="way in WAYS" :key="way.name">
+        <RouterLink
+          v-if="desk.may(way.right)"
+          :to="{ name: way.name, query: period.carried.value }"
+          :class="{ here: route.name === way.name }"
+          >{{ way.words }}</RouterLink
+        >
+      </template>
+      <span class="of">
+        <template v-if="kind === 'days'">
+          <DateField
+            :model-value="asked.from"
+            :label="t('compare.firstDay')"
+            is-small
+            @update:model-value="period.setDays('from', $event)"
+          />
+          <DateField
+            :model-value="asked.to"
+            :label="t('compare.lastDay')"
+            is-small
+            @update:model-value="period.setDays('to', $event)"
+          />
+        </template>
+        <BFormSelect
+          :model-value="kind"
+          size="sm"
+          :aria-label="t('compare.whichPeriod')"
+          @update:model-value="choose"
+        >
+          <option v-for="choice in PERIOD_CHOICES" :key="choice" :value="choice">
+            {{ t(`periods.${choice}`) }}
+          </option>
+        </BFormSelect>
+      </span>
+    </nav>
+    <slot />
+  </DeskFrame>
+</template>
+
+<style scoped>
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 22px;
+  align-items: center;
+  padding: 4px 16px;
+  background: var(--sheet);
+  border-bottom: 1px solid var(--line);
+  font-size: var(--text-s);
+}
+a {
+  padding: 2px 0;
+  color: var(--ink-2);
+  text-decoration: none;
+}
+a:hover {
+  color: var(--ink);
+  text-decoration: underline;
+}
+.here {
+  color: var(--ink);
+  font-weight: 700;
+}
+.of {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin-left: auto;
+}
+.form-select {
+  width: auto;
+}
+</style>
