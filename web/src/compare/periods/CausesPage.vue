@@ -90,6 +90,10 @@ const say = (length: number) =>
   unit.value === 'money' ? sayMoneyMore(length, desk) : sayHoursMore(length, desk);
 const sayKey = (key: string) =>
   key === '' ? t(`noCauseCut.${by.value}`) : by.value === 'month' ? sayMonthText(key) : key;
+/** The causes of a group that stand beside its bar. */
+const MOST = 2;
+const mostOf = ({ causes: all }: CausedDifference) =>
+  [...all].sort((a, b) => Math.abs(b.cents) - Math.abs(a.cents)).slice(0, MOST);
 const toggleCause = (chosen: Cause) => go({ cause: chosen === cause.value ? undefined : chosen });
 const toggleGroup = (key: string) => go({ group: key === group.value ? undefined : key });
 const seen = computed(() =>
@@ -245,7 +249,7 @@ const FEW = 8;
                   :unit="unit"
                   :label="sayWhy(each.difference.causes, desk)"
                 />
-                <small>{{ sayWhy(each.difference.causes, desk) }}</small>
+                <small>{{ sayWhy(mostOf(each.difference), desk) }}</small>
               </span>
               <span class="figure" :class="{ attention: each.difference.differenceSeconds > 0 }">{{
                 sayHoursMore(each.difference.differenceSeconds, desk)

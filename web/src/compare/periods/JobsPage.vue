@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
 import { CAUSES, differenceScale, middleOf, sumDifferences } from '@wergon/core/compare';
-import type { DifferenceUnit } from '@wergon/core/compare';
+import type { CausedDifference, DifferenceUnit } from '@wergon/core/compare';
 import type { ComparedJob } from '@wergon/contract/compare';
 import { callRoute, useDesk } from '../../kit/index.ts';
 import { PlainButton, QueryState } from '../../kit/parts/index.ts';
@@ -61,6 +61,10 @@ const causes = computed(() => {
 const taskCount = computed(() => shown.value.reduce((sum, job) => sum + job.taskCount, 0));
 /** Figures that rest on fewer tasks than this say on how many. */
 const FEW = 8;
+/** The causes of a group that stand beside its bar. */
+const MOST = 2;
+const mostOf = ({ causes: own }: CausedDifference) =>
+  [...own].sort((a, b) => Math.abs(b.cents) - Math.abs(a.cents)).slice(0, MOST);
 const toggle = (key: string) => (opened.has(key) ? opened.delete(key) : opened.add(key));
 function everything(): void {
   search.value = '';
@@ -129,22 +133,6 @@ function everything(): void {
             <option value="finished">{{ t('compare.finished') }}</option>
             <option value="floor">{{ t('compare.onTheFloor') }}</option>
           </BFormSelect>
-          <BFormSelect v-model="sort" size="sm" :aria-label="t('compare.inWhichOrder')">
-            <option v-for="each in JOB_SORTS" :key="each" :value="each">{{ t(`jobSorts.${each}`) }}</option>
-          </BFormSelect>
-          <BFormSelect v-model="group" size="sm" :aria-label="t('compare.groupedBy')">
-            <option value="">{{ t('compare.notGrouped') }}</option>
-            <option v-for="field in JOB_FIELDS" :key="field" :value="field">
-              {{ t('compare.byField', { field: t(`jobFields.${field}`) }) }}
-            </option>
-          </BFormSelect>
-          <BButton
-            variant="quiet"
-            size="sm"
-            :aria-pressed="unit === 'hours'"
-            @click="unit = unit === 'money' ? 'hours' : 'money'"
-            >{{ unit === 'money' ? t('compare.inHours') : t('compare.inMoney') }}</BButton
-          >
         </div>
       </div>
       <div v-if="all.length > 0" class="narrow">
@@ -162,6 +150,24 @@ function everything(): void {
             </option>
           </BFormSelect>
         </template>
+        <div class="choices">
+          <BFormSelect v-model="sort" size="sm" :aria-label="t('compare.inWhichOrder')">
+            <option v-for="each in JOB_SORTS" :key="each" :value="each">{{ t(`jobSorts.${each}`) }}</option>
+          </BFormSelect>
+          <BFormSelect v-model="group" size="sm" :aria-label="t('compare.groupedBy')">
+            <option value="">{{ t('compare.notGrouped') }}</option>
+            <option v-for="field in JOB_FIELDS" :key="field" :value="field">
+              {{ t('compare.byField', { field: t(`jobFields.${field}`) }) }}
+            </option>
+          </BFormSelect>
+          <BButton
+            variant="quiet"
+            size="sm"
+            :aria-pressed="unit === 'hours'"
+            @click="unit = unit === 'money' ? 'hours' : 'money'"
+            >{{ unit === 'money' ? t('compare.inHours') : t('compare.inMoney') }}</BButton
+          >
+        </div>
         <span v-if="isNarrowed" role="status">
           {{ t('compare.ofJobsShown', { n: shown.length, all: all.length }) }}
           <BButton variant="quiet" size="sm" @click="everything">{{ t('common.showAll') }}</BButton>
@@ -199,7 +205,7 @@ function everything(): void {
                 :unit="unit"
                 :label="sayWhy(each.difference.causes, desk)"
               />
-              <small>{{ sayWhy(each.difference.causes, desk) }}</small>
+              <small>{{ sayWhy(mostOf(each.difference), desk) }}</small>
             </span>
             <span class="figure" :class="{ attention: each.difference.differenceSeconds > 0 }">{{
               sayHoursMore(each.difference.differenceSeconds, desk)
@@ -249,7 +255,7 @@ function everything(): void {
   font-size: var(--text-s);
 }
 .narrow .form-select {
-  max-width: 200px;
+  max-width: 136px;
 }
 .lead,
 .none {

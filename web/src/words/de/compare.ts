@@ -193,7 +193,7 @@ export const compare: Translation['compare'] = {
   noJobsFinished: 'In diesem Zeitraum wurde kein Auftrag fertig.',
   noJobsOnTheFloor: 'An keinem freigegebenen Auftrag wurde schon gearbeitet.',
   lookAtTheYear: 'Das ganze Jahr ansehen',
-  lessMoreAndWhy: "weniger als kalkuliert {'|'} mehr als kalkuliert, und warum",
+  lessMoreAndWhy: 'weniger als kalkuliert │ mehr als kalkuliert, und warum',
   differenceByWeek: 'Abweichung der fertigen Aufträge, Woche für Woche',
   asEstimated: 'wie kalkuliert',
   held: 'eingehalten: bis auf {percent} % der Kalkulation',

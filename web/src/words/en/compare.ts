@@ -188,7 +188,7 @@ export const compare = {
   noJobsFinished: 'No job was finished in this period.',
   noJobsOnTheFloor: 'Nobody has worked on a released job yet.',
   lookAtTheYear: 'Look at the whole year',
-  lessMoreAndWhy: "less than estimated {'|'} more than estimated, and why",
+  lessMoreAndWhy: 'less than estimated │ more than estimated, and why',
   differenceByWeek: 'Difference of the finished jobs, week by week',
   asEstimated: 'as estimated',
   held: 'held: within {percent} % of the estimate',
