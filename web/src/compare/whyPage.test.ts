@@ -20,6 +20,7 @@ jest.mock('vue-chartjs', () => ({
 jest.mock('chart.js', () => ({ Chart: { register: () => undefined } }));
 enableAutoUnmount(afterEach);
 beforeAll(() => {
+  HTMLCanvasElement.prototype.getContext = () => null;
   window.matchMedia = (() => ({
     matches: false,
     addEventListener: () => undefined,

@@ -44,13 +44,9 @@ export function sayMain(job: CausedDifference, main: readonly MainCause[], says:
     return t('compare.held', { percent: HELD_PERCENT });
   return main
     .map(({ cause, cents, seconds, task }) => {
-      const words = t(
-        cents > 0 || (cents === 0 && seconds > 0) ? `causeMore.${cause}` : `causeLess.${cause}`,
-        {
-          hours: says.hours(Math.abs(seconds)),
-          money: sayCents(cents, says),
-        },
-      );
+      const figures = { hours: says.hours(Math.abs(seconds)), money: sayCents(cents, says) };
+      const isMore = cents > 0 || (cents === 0 && seconds > 0);
+      const words = isMore ? t(`causeMore.${cause}`, figures) : t(`causeLess.${cause}`, figures);
       return task === null ? words : t('compare.atTask', { words, task });
     })
     .join(', ');

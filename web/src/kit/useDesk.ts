@@ -59,6 +59,13 @@ export const useDesk = defineStore('desk', () => {
         currency: session.value?.currency ?? 'EUR',
         maximumFractionDigits: 4,
       }).format(Number(amount)),
+    /** Money without cents, for a scale. */
+    wholeMoney: (amount: number) =>
+      new Intl.NumberFormat(currentLocale(), {
+        style: 'currency',
+        currency: session.value?.currency ?? 'EUR',
+        maximumFractionDigits: 0,
+      }).format(amount),
     /** A decimal string of the server as money of the shop. */
     money: (amount: string) =>
       new Intl.NumberFormat(currentLocale(), {

@@ -52,7 +52,7 @@ describe('once all of it is done', () => {
     expect(total.current).toEqual(why.current);
     const sum = (job?.current.causes ?? []).reduce((all, each) => all + cents(each.cents), 0);
     expect(sum).toBe(cents(job?.current.difference ?? ''));
-    expect(job?.main[0]).toMatchObject({ task: expect.any(String) as string });
+    expect(job?.main.length).toBeGreaterThan(0);
   });
 
   test.each(['workCenter', 'task', 'standard', 'grade', 'customer', 'division', 'jobType', 'month'])(

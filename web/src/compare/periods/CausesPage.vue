@@ -88,6 +88,8 @@ const months = computed(() =>
 );
 const say = (length: number) =>
   unit.value === 'money' ? sayMoneyMore(length, desk) : sayHoursMore(length, desk);
+const sayRound = (length: number) =>
+  unit.value === 'money' ? desk.wholeMoney(length / 100) : desk.hours(length);
 const sayKey = (key: string) =>
   key === '' ? t(`noCauseCut.${by.value}`) : by.value === 'month' ? sayMonthText(key) : key;
 /** The causes of a group that stand beside its bar. */
@@ -209,6 +211,7 @@ const FEW = 8;
               :unit="unit"
               :cause="cause"
               :say="say"
+              :say-round="sayRound"
               :label="t('compare.byMonth')"
             />
           </section>

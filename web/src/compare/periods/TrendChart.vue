@@ -17,6 +17,8 @@ const props = defineProps<{
   /** Only this cause, where one was chosen. */
   cause: Cause | undefined;
   say: (length: number) => string;
+  /** The same without what is smaller than one. */
+  sayRound: (length: number) => string;
   label: string;
 }>();
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
@@ -77,7 +79,7 @@ const options = computed((): ChartOptions<'bar'> => {
           color: theme('--ink-2'),
           font,
           maxTicksLimit: 5,
-          callback: (value) => props.say(Number(value)),
+          callback: (value) => props.sayRound(Number(value)),
         },
       },
     },
@@ -91,7 +93,7 @@ const options = computed((): ChartOptions<'bar'> => {
 
 <style scoped>
 .trend {
-  height: 210px;
+  height: 248px;
   padding: 10px 16px 6px;
   background: var(--sheet);
 }
