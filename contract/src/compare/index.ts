@@ -18,6 +18,8 @@ export {
   comparedJobsSchema,
   jobsQuery,
 } from './periods.ts';
+export { comparedPeopleQuery, comparedPeopleSchema } from './people.ts';
+export type { ComparedPeopleJson, ComparedPerson } from './people.ts';
 export type { CauseCut, CauseGroup, ComparedCausesJson, ComparedJob, ComparedJobsJson } from './periods.ts';
 export { storyQuery, storySchema } from './story.ts';
 export type { StoryJson } from './story.ts';

@@ -6,6 +6,8 @@ export { compareTask, sumComparisons } from './compare.ts';
 export type { Comparison } from './compare.ts';
 export { differenceScale, drawDifference, middleOf } from './differenceBar.ts';
 export type { DifferenceScale, DifferenceUnit } from './differenceBar.ts';
+export { earnedOf, efficiencyOf, isMostlyShared, shareOf } from './efficiency.ts';
+export type { Earned, Efficiency, FinishedTask } from './efficiency.ts';
 export { estimateParts } from './estimateParts.ts';
 export { finishedAtOf } from './finishedJob.ts';
 export { groupDifferences, mainCauses, mostOver } from './groups.ts';

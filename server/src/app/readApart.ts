@@ -11,6 +11,7 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   why: 'often',
   comparedJobs: 'long',
   comparedCauses: 'long',
+  comparedPeople: 'long',
   personDay: 'often',
   week: 'often',
   targets: 'often',

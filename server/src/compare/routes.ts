@@ -22,6 +22,7 @@ import type { Task, WorkOrder } from '../work/index.ts';
 import { mountSetCosts, writeSet } from './setCosts.ts';
 import { mountStory } from './story.ts';
 import { mountComparedJobs } from './periods/routes.ts';
+import { mountComparedPeople } from './periods/people.ts';
 import { mountWhy } from './why.ts';
 import { mountUnit } from './unit.ts';
 import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison, writeLine } from './taskLabor.ts';
@@ -232,6 +233,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   mountSetCosts(mount, context);
   mountWhy(mount, context);
   mountComparedJobs(mount, context);
+  mountComparedPeople(mount, context);
 
   mount('order', async ({ param, who }) => {
     const known = await facts.seenBy(who.user);

@@ -9,5 +9,6 @@ export const comparePages: RouteRecordRaw[] = [
   { path: '/work/:order/story', name: 'story', component: () => import('./StoryPage.vue') },
   { path: '/compare', name: 'compare', component: () => import('./periods/JobsPage.vue') },
   { path: '/compare/causes', name: 'compare-causes', component: () => import('./periods/CausesPage.vue') },
+  { path: '/compare/people', name: 'compare-people', component: () => import('./periods/PeoplePage.vue') },
   { path: '/floor/story/:day?', name: 'day-story', component: () => import('./StoryPage.vue') },
 ];

@@ -47,6 +47,7 @@ const TOUCHED: Readonly<Record<string, (changes: Changes, asked: Key) => boolean
   why: ({ orders }, [order]) => isAmong(orders, order),
   'compared-jobs': always,
   'compared-causes': always,
+  'compared-people': always,
   story: ({ orders }, [asked]) =>
     typeof asked === 'object' && asked !== null && 'order' in asked ? isAmong(orders, asked.order) : true,
 };

@@ -2,6 +2,8 @@ import {
   causesQuery,
   comparedCausesSchema,
   comparedJobsSchema,
+  comparedPeopleQuery,
+  comparedPeopleSchema,
   jobsQuery,
   orderSchema,
   pastWorkQuery,
@@ -69,6 +71,14 @@ export const COMPARE_ROUTES = {
     summary: 'Why the jobs of a period differ, by where, by what and by month',
     query: causesQuery,
     response: comparedCausesSchema,
+  },
+  comparedPeople: {
+    method: 'get',
+    path: '/api/compare/people',
+    caller: 'reconcile.see',
+    summary: 'What people did in a period, and what they earned of what was estimated',
+    query: comparedPeopleQuery,
+    response: comparedPeopleSchema,
   },
   setCost: {
     method: 'post',

@@ -417,3 +417,21 @@ export const noCauseCut = {
   jobType: 'ohne Auftragsart',
   month: 'nicht fertig',
 } as const;
+
+/** What the figures of people are. */
+export const peopleFigures = {
+  attended: 'angemeldet, ohne Pausen',
+  onJobs: 'Zeit auf Arbeitsgängen, gleich welcher Art',
+  indirect: 'Zeit auf indirekter Arbeit',
+  productivity: 'auf Aufträgen ÷ anwesend',
+  expected: 'abrechenbare Stunden, die an jedem geplanten Tag bis heute erwartet werden',
+  earned:
+    'ihr Anteil an den Kalkulationen der Arbeitsgänge, die im Zeitraum fertig wurden, nach ihrem Anteil an der Arbeit',
+  target: 'verdient ÷ erwartet',
+  own: 'ihre eigene Zeit auf diesen Arbeitsgängen, an welchem Tag auch immer',
+  efficiency: 'verdient ÷ dafür gebraucht; nicht gesagt, wo das meiste geteilt oder aufgeschrieben war',
+  margin: 'verdient − dafür gebraucht',
+  measured: 'wie viel der gebrauchten Zeit auf einem Arbeitsgang allein gemessen wurde',
+} as const;
+/** People who belong to no group. */
+export const noGroup = { department: 'Ohne Abteilung', crew: 'Ohne Gruppe' } as const;

@@ -404,3 +404,21 @@ export const noCauseCut = {
   jobType: 'no job type',
   month: 'not finished',
 } as const;
+
+/** What the figures of people are. */
+export const peopleFigures = {
+  attended: 'signed in, without breaks',
+  onJobs: 'time on tasks, whatever the kind of work',
+  indirect: 'time on indirect work',
+  productivity: 'on jobs ÷ attended',
+  expected: 'billed hours expected on each planned day up to today',
+  earned:
+    'their share of the estimates of tasks that were finished in the period, by their share of the work',
+  target: 'earned ÷ expected',
+  own: 'their own time on those tasks, on whatever day',
+  efficiency: 'earned ÷ used for it; not told where most of it was shared between tasks or written down',
+  margin: 'earned − used for it',
+  measured: 'how much of the time used was measured on one task alone',
+} as const;
+/** People who belong to no group. */
+export const noGroup = { department: 'No department', crew: 'No crew' } as const;

@@ -1,0 +1,148 @@
+import type { ComparedPerson } from '@wergon/contract/compare';
+import { earnedOf, efficiencyOf, estimateParts } from '@wergon/core/compare';
+import type { Earned, FinishedTask } from '@wergon/core/compare';
+import { chargeDays, deriveAttendance, sumEntered } from '@wergon/core/ledger';
+import { ok } from '@wergon/core/result';
+import { daysFrom, sumSeconds, toSeconds } from '@wergon/core/time';
+import type { Days, Instant, LocalDay } from '@wergon/core/time';
+import { withAlwaysIncluded } from '@wergon/core/work';
+import type { ShopFacts } from '../../catalog/index.ts';
+import { readSql } from '../../db/index.ts';
+import type { Sql } from '../../db/index.ts';
+import type { Mount } from '../../http/index.ts';
+import { loadFinished, loadHours, loadMarkedIn, loadPersonTimeline } from '../../ledger/index.ts';
+import type { LedgerContext } from '../../ledger/index.ts';
+import { loadPlans } from '../../people/index.ts';
+import type { Plans, Technician } from '../../people/index.ts';
+import { readHours } from '../../work/index.ts';
+import { loadLabor } from '../taskLabor.ts';
+import { spanOf } from './jobs.ts';
+
+/** What people did in a period, and what they earned. Source: docs/compare.md, section 4. */
+export function mountComparedPeople(mount: Mount, { database, clock, facts }: LedgerContext): void {
+  mount('comparedPeople', async ({ query: { from, to }, who }) => {
+    const known = await facts.seenBy(who.user);
+    const now = clock.now();
+    const days = { firstDay: from, lastDay: to };
+    const plans = await loadPlans(database.em.fork(), from, to);
+    return readSql(database, (sql) => {
+      const tasks = loadFinishedTasks(sql, known, days, now);
+      const earned = new Map<string, Earned[]>();
+      for (const each of earnedOf(tasks)) {
+        const own = earned.get(each.technician);
+        if (own) own.push(each);
+        else earned.set(each.technician, [each]);
+      }
+      const people = loadPeople(sql, known, plans, days, now, (id) => earned.get(id) ?? []);
+      return ok({ asOf: now, firstDay: from, lastDay: to, shop: efficiencyOf(tasks), people });
+    });
+  });
+}
+
+/** Tasks that were finished on some days, and still are. */
+function loadFinishedTasks(sql: Sql, facts: ShopFacts, days: Days, now: Instant): readonly FinishedTask[] {
+  const span = spanOf(facts, days);
+  const marked = loadMarkedIn(sql, span);
+  const finished = loadFinished(sql, marked);
+  const tasks = marked.flatMap((id) => {
+    const at = finished.get(id);
+    const task = facts.tasks.get(id);
+    return task && at !== undefined && at >= span.from && at < span.to ? [task] : [];
+  });
+  return loadLabor(sql, facts, tasks, now, 'standard').map(({ task, lines, comparison }) => {
+    const includes = withAlwaysIncluded(facts.orders.get(task.order)?.includes ?? []);
+    return {
+      target: task.id,
+      estimatedSeconds: comparison.estimatedSeconds,
+      setupSeconds: estimateParts(task.isAccepted ? readHours(task.hours) : {}, includes).setupSeconds,
+      includes,
+      lines,
+    };
+  });
+}
+
+function loadPeople(
+  sql: Sql,
+  facts: ShopFacts,
+  plans: Plans,
+  days: Days,
+  now: Instant,
+  earnedBy: (technician: string) => readonly Earned[],
+): readonly ComparedPerson[] {
+  const span = spanOf(facts, days);
+  const isAsked = (day: LocalDay) => day >= days.firstDay && day <= days.lastDay;
+  const hours = loadHours(sql, days.firstDay, days.lastDay);
+  const today = facts.zone.dayAt(now);
+  return [...facts.technicians.values()].flatMap((person) => {
+    const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, person.id, span, now);
+    const own = hours.filter(({ technician }) => technician === person.id);
+    const earned = earnedBy(person.id);
+    if (stints.length + shifts.length + own.length + earned.length === 0) return [];
+    const attended = deriveAttendance(
+      { technician: person.id, stints, shifts, breaks, enteredByDay: sumEntered(own) },
+      facts,
+    ).days.filter(({ day }) => isAsked(day));
+    const charged = [...chargeDays(stints, own, facts)].flatMap(([day, targets]) =>
+      isAsked(day) ? [...targets].map(([target, seconds]) => ({ target, seconds })) : [],
+    );
+    return [
+      {
+        technician: person.id,
+        name: person.name,
+        department: person.department,
+        crew: person.crew,
+        attendedSeconds: sumSeconds(attended.map(({ attendedSeconds: seconds }) => ({ seconds }))),
+        jobSeconds: sumSeconds(charged.filter(({ target }) => facts.tasks.has(target))),
+        indirectSeconds: sumSeconds(
+          charged.filter(({ target }) => facts.targets.get(target)?.kind === 'activity'),
+        ),
+        expectedSeconds: expectedOf(person, plans, days, today),
+        ...sumEarned(earned),
+        tasks: earned.flatMap((each) => writeTask(facts, each)),
+      },
+    ];
+  });
+}
+
+/** Billed hours expected of each day that was planned, up to today; none where somebody was away. */
+const expectedOf = (
+  { id, billedSeconds }: Technician,
+  plans: Plans,
+  { firstDay, lastDay }: Days,
+  today: LocalDay,
+) =>
+  billedSeconds == null
+    ? toSeconds(0)
+    : toSeconds(
+        daysFrom(firstDay, Math.max(0, Math.min(lastDay, today) - firstDay + 1)).filter(
+          (day) => plans(id, day).plan !== undefined,
+        ).length * billedSeconds,
+      );
+
+const sumEarned = (earned: readonly Earned[]) => {
+  const sum = (of: (each: Earned) => number) =>
+    toSeconds(earned.reduce((total, each) => total + of(each), 0));
+  return {
+    earnedSeconds: sum(({ earnedSeconds }) => earnedSeconds),
+    ownSeconds: sum(({ ownSeconds }) => ownSeconds),
+    measuredSeconds: sum(({ measuredSeconds }) => measuredSeconds),
+  };
+};
+
+function writeTask(facts: ShopFacts, { target, earnedSeconds, ownSeconds, measuredSeconds }: Earned) {
+  const task = facts.tasks.get(target);
+  const order = task && facts.orders.get(task.order);
+  if (!order) return [];
+  return [
+    {
+      target,
+      title: task.title,
+      order: order.id,
+      orderNumber: order.number,
+      estimatedSeconds: task.estimate.at(-1)?.value ?? toSeconds(0),
+      earnedSeconds,
+      ownSeconds,
+      measuredSeconds,
+    },
+  ];
+}
