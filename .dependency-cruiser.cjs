@@ -22,7 +22,7 @@ function rulesOfRooms(package_, listed) {
       `${package_}-other-rooms-through-their-index`,
       { path: `${src}([^/]+)/`, pathNot: PRODUCTION },
       // The kit's parts have an index of their own, so that whoever needs a function does not load components.
-      { path: `${src}([^/]+)/(?!(parts/)?index\\.ts$).*\\.(ts|vue)$`, pathNot: `${src}$1/` },
+      { path: `${src}([^/]+)/(?!((parts|files)/)?index\\.ts$).*\\.(ts|vue)$`, pathNot: `${src}$1/` },
     ),
     ...rooms.map((room, i) =>
       forbid(

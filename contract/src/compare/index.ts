@@ -20,6 +20,8 @@ export {
 } from './periods.ts';
 export { comparedPeopleQuery, comparedPeopleSchema } from './people.ts';
 export type { ComparedPeopleJson, ComparedPerson } from './people.ts';
+export { cutQuery, cutSchema, cutSpec, dropCutSchema, keepCutSchema, keptCutsSchema } from './cut.ts';
+export type { CutJson, CutRow, CutSpec, KeptCut } from './cut.ts';
 export type { CauseCut, CauseGroup, ComparedCausesJson, ComparedJob, ComparedJobsJson } from './periods.ts';
 export { storyQuery, storySchema } from './story.ts';
 export type { StoryJson } from './story.ts';

@@ -15,11 +15,12 @@ const running = z.array(
   }),
 );
 const since = { since: instant, entry: entryId };
+const why = { reason: z.string().exactOptional() };
 
 const doing = z.discriminatedUnion('status', [
   z.object({ status: z.literal('nothing') }),
-  z.object({ status: z.literal('work'), ...since, running }),
-  z.object({ status: z.literal('break'), ...since, suspended: running }),
+  z.object({ status: z.literal('work'), ...since, ...why, running }),
+  z.object({ status: z.literal('break'), ...since, ...why, suspended: running }),
 ]);
 
 const dated = <T extends z.ZodType>(value: T) => z.array(z.object({ from: instant, value }));

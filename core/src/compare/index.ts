@@ -9,6 +9,8 @@ export type { DifferenceScale, DifferenceUnit } from './differenceBar.ts';
 export { earnedOf, efficiencyOf, isMostlyShared, shareOf } from './efficiency.ts';
 export type { Earned, Efficiency, FinishedTask } from './efficiency.ts';
 export { estimateParts } from './estimateParts.ts';
+export { CUT_FIELDS, MOST_LEVELS, cutPieces, partLine, sumPieces } from './cut.ts';
+export type { CutField, CutPiece, CutSum, NamedPart } from './cut.ts';
 export { finishedAtOf } from './finishedJob.ts';
 export { groupDifferences, mainCauses, mostOver } from './groups.ts';
 export type { DifferenceGroup, MainCause } from './groups.ts';

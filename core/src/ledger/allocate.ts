@@ -20,6 +20,8 @@ export type Allocation = {
   readonly to: Instant;
   readonly seconds: Seconds;
   readonly isShared: boolean;
+  readonly machine: string | undefined;
+  readonly reason: string | undefined;
 };
 
 function weightsOf(stint: Stint, facts: LedgerFacts): readonly number[] {
@@ -48,7 +50,7 @@ export function allocateStint(stint: Stint, facts: LedgerFacts): Allocation[] {
     const shiftDay = isInShift ? zone.dayAt(stint.shiftSince) : day;
     const shares = isShared ? shareByWeight(to - from, weights) : [to - from];
     for (let i = 0; i < stint.running.length; i += 1) {
-      const { target, workType } = itemAt(stint.running, i);
+      const { target, workType, machine } = itemAt(stint.running, i);
       const seconds = toSeconds(itemAt(shares, i));
       if (seconds > 0)
         pieces.push({
@@ -61,6 +63,8 @@ export function allocateStint(stint: Stint, facts: LedgerFacts): Allocation[] {
           to,
           seconds,
           isShared,
+          machine,
+          reason: stint.reason,
         });
     }
     from = to;

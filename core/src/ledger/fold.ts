@@ -18,11 +18,14 @@ import type { Presence, RidesAlong, Running, Stint } from './stint.ts';
 
 type Since = { readonly since: Instant; readonly entry: EntryId };
 
+/** The reason that the last start named, of what it left running. */
+type Why = { readonly reason?: string };
+
 /** What a technician is doing: nothing, working on an ordered list of targets, or on a break that suspended one. */
 export type Doing =
   | { readonly status: 'nothing' }
-  | (Since & { readonly status: 'work'; readonly running: readonly Running[] })
-  | (Since & { readonly status: 'break'; readonly suspended: readonly Running[] });
+  | (Since & Why & { readonly status: 'work'; readonly running: readonly Running[] })
+  | (Since & Why & { readonly status: 'break'; readonly suspended: readonly Running[] });
 
 /** Where one technician stands after an entry; plain data, so it can be stored and taken up again.
  *  Source: docs/ledger.md, section 4. */
@@ -89,6 +92,7 @@ function settleDoing(
     open,
     capped: isForgotten || end.by === 'rule',
     shiftSince: shift?.since,
+    reason: doing.reason,
   };
   const settled: Settled[] = [{ kind: 'stint', stint }];
   return isForgotten ? [...settled, looseEnd('forgotten-stop', technician, opened, from, end.at)] : settled;
@@ -173,8 +177,16 @@ const refused = (
   { id, at }: MovingEntry,
 ): readonly Settled[] => [{ kind: 'loose-end', looseEnd: { kind, technician, entries: [id], from: at } }];
 
-const workingFrom = ({ at, id }: MovingEntry, running: readonly Running[]): Doing =>
-  running.length > 0 ? { status: 'work', since: at, entry: id, running } : NOTHING;
+const workingFrom = (
+  { at, id }: MovingEntry,
+  running: readonly Running[],
+  reason: string | undefined,
+): Doing =>
+  running.length > 0 ? { status: 'work', since: at, entry: id, running, ...because(reason) } : NOTHING;
+
+const because = (reason: string | undefined): Why => (reason === undefined ? {} : { reason });
+const reasonOf = (doing: Doing): string | undefined =>
+  doing.status === 'nothing' ? undefined : doing.reason;
 
 /** As `applyEntry`, for a state whose overdue shift has been ended. */
 function applyToCurrent(
@@ -200,13 +212,19 @@ function applyToCurrent(
     case 'break-start': {
       if (doing.status === 'break') return { state, settled: NOTHING_SETTLED };
       const suspended = doing.status === 'work' ? doing.running : [];
-      const onBreak: Doing = { status: 'break', since: entry.at, entry: entry.id, suspended };
+      const onBreak: Doing = {
+        status: 'break',
+        since: entry.at,
+        entry: entry.id,
+        suspended,
+        ...because(reasonOf(doing)),
+      };
       return { state: { shift, doing: onBreak }, settled: settleDoing(technician, state, end, policies) };
     }
     case 'break-end':
       if (doing.status !== 'break') return { state, settled: NOTHING_SETTLED };
       return {
-        state: { shift, doing: workingFrom(entry, doing.suspended) },
+        state: { shift, doing: workingFrom(entry, doing.suspended, doing.reason) },
         settled: settleDoing(technician, state, end, policies),
       };
     case 'work-start': {
@@ -214,7 +232,10 @@ function applyToCurrent(
       if (doing.status === 'work' && isSameWork(doing.running, running, entry.join ?? false))
         return { state, settled: NOTHING_SETTLED };
       return {
-        state: { shift, doing: workingFrom(entry, running) },
+        state: {
+          shift,
+          doing: workingFrom(entry, running, entry.reason ?? (entry.join ? reasonOf(doing) : undefined)),
+        },
         settled: settleDoing(technician, state, end, policies),
       };
     }
@@ -228,7 +249,7 @@ function applyToCurrent(
       if (doing.status === 'break')
         return { state: { shift, doing: { ...doing, suspended: left } }, settled: NOTHING_SETTLED };
       return {
-        state: { shift, doing: workingFrom(entry, left) },
+        state: { shift, doing: workingFrom(entry, left, reasonOf(doing)) },
         settled: settleDoing(technician, state, end, policies),
       };
     }

@@ -35,6 +35,8 @@ export type Stint = Span &
     readonly capped: boolean;
     /** The shift-in of the shift it ends in; its seconds from then on belong to that shift's day. */
     readonly shiftSince?: Instant | undefined;
+    /** The reason that the start named of what runs. */
+    readonly reason?: string | undefined;
   };
 
 /** A shift or a break of one technician. */

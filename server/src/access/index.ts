@@ -1,3 +1,4 @@
+export { findRoles } from './roles.ts';
 export { RoleEntity, SessionEntity, UserEntity } from './entities.ts';
 export { COOKIES, giveCookie, identify, openSession } from './identify.ts';
 export { mountRoles } from './roleRoutes.ts';

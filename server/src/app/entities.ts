@@ -1,3 +1,4 @@
+import { KeptCutEntity } from '../compare/index.ts';
 import { RoleEntity, SessionEntity, UserEntity } from '../access/index.ts';
 import {
   EffectiveEntity,
@@ -5,6 +6,7 @@ import {
   JournalEntity,
   LaborLineEntity,
   LaborStateEntity,
+  LinePartEntity,
   LooseEndEntity,
   PieceCountEntity,
   PresenceEntity,
@@ -95,6 +97,7 @@ export const ENTITIES = [
   RefusedEntity,
   EffectiveEntity,
   LaborStateEntity,
+  LinePartEntity,
   StintEntity,
   PresenceEntity,
   LooseEndEntity,
@@ -105,5 +108,6 @@ export const ENTITIES = [
   ClosedLineEntity,
   SetCostEntity,
   UnsettledDayEntity,
+  KeptCutEntity,
   DraftEntity,
 ];

@@ -12,6 +12,7 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   comparedJobs: 'long',
   comparedCauses: 'long',
   comparedPeople: 'long',
+  cut: 'long',
   personDay: 'often',
   week: 'often',
   targets: 'often',

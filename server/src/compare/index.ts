@@ -1,3 +1,4 @@
 export { mountCompare } from './routes.ts';
+export { KeptCutEntity } from './periods/keptCuts.ts';
 export { costedAs, costsFor, loadLabor, usedOf, warnAtOf, writeComparison } from './taskLabor.ts';
 export type { Costs, TaskWithLabor } from './taskLabor.ts';

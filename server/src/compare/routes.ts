@@ -22,6 +22,8 @@ import type { Task, WorkOrder } from '../work/index.ts';
 import { mountSetCosts, writeSet } from './setCosts.ts';
 import { mountStory } from './story.ts';
 import { mountComparedJobs } from './periods/routes.ts';
+import { mountCut } from './periods/cut.ts';
+import { mountKeptCuts } from './periods/keptCuts.ts';
 import { mountComparedPeople } from './periods/people.ts';
 import { mountWhy } from './why.ts';
 import { mountUnit } from './unit.ts';
@@ -234,6 +236,8 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   mountWhy(mount, context);
   mountComparedJobs(mount, context);
   mountComparedPeople(mount, context);
+  mountCut(mount, context);
+  mountKeptCuts(mount, context);
 
   mount('order', async ({ param, who }) => {
     const known = await facts.seenBy(who.user);

@@ -113,7 +113,12 @@ export const StintEntity = defineEntity({
   name: 'StintRow',
   tableName: 'stint',
   indexes: [{ properties: ['technician', 'settledDay'] }, { properties: ['to'] }],
-  properties: { ...stretch, running: p.text(), shiftSince: p.integer().nullable() },
+  properties: {
+    ...stretch,
+    running: p.text(),
+    shiftSince: p.integer().nullable(),
+    reason: p.string().nullable(),
+  },
 });
 
 /** Projection: ended shifts and breaks. */
@@ -155,6 +160,24 @@ export const LaborLineEntity = defineEntity({
     enteredSeconds: p.integer(),
     /** In cents; `null` where no rate holds. */
     cost: p.integer().nullable(),
+  },
+});
+
+/** Projection: of labor lines the parts that were done at a machine or had a reason; the rest of a line had neither. */
+export const LinePartEntity = defineEntity({
+  name: 'LinePartRow',
+  tableName: 'line_part',
+  indexes: [{ properties: ['day'] }],
+  properties: {
+    technician: p.string().$type<TechnicianId>().primary(),
+    day: p.integer().$type<LocalDay>().primary(),
+    target: p.string().primary(),
+    workType: p.string().primary(),
+    /** Empty where there is none. */
+    machine: p.string().primary(),
+    reason: p.string().primary(),
+    measuredSeconds: p.integer(),
+    sharedSeconds: p.integer(),
   },
 });
 

@@ -15,6 +15,7 @@ export {
   JournalEntity,
   LaborLineEntity,
   LaborStateEntity,
+  LinePartEntity,
   LooseEndEntity,
   PieceCountEntity,
   PresenceEntity,
@@ -52,6 +53,7 @@ export {
   loadChargedOn,
   loadFinished,
   loadHours,
+  loadLinesBetween,
   loadLinesOf,
   loadLinesOn,
   loadMarkedIn,
@@ -66,4 +68,6 @@ export { readInstant } from './storedTime.ts';
 export type { Asked } from './timelineRows.ts';
 export { hasLabor } from './namedTargets.ts';
 export { loadUsedOf } from './usedTime.ts';
+export { loadParts, sumParts } from './lineParts.ts';
+export type { LinePart } from './lineParts.ts';
 export { loadPieces } from './pieces.ts';

@@ -5,6 +5,7 @@ import type { LocalDay } from '@wergon/core/time';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
 import { findClosedUntil, markUnsettled } from './decisionRows.ts';
+import { keepParts } from './lineParts.ts';
 import { costingOf, loadSetCosts } from './setCosts.ts';
 import { readLaborEntry } from './stored.ts';
 import { loadStints } from './timelineRows.ts';
@@ -48,6 +49,7 @@ export function deriveLines(
       [technician, day],
     ),
   );
+  keepParts(sql, technician, days, pieces);
   const closedUntil = findClosedUntil(sql);
   if (closedUntil !== null) {
     const shiftDays = [...days].flatMap((day) => SHIFT_BEGINS.map((back) => addDays(day, -back)));

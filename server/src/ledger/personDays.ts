@@ -213,6 +213,7 @@ function addDaysOf(
       settled_day: day,
       running: writeRunning(item.running),
       shift_since: item.shiftSince ?? null,
+      reason: item.reason ?? null,
     })),
   );
   const presence = (kind: 'shift' | 'break', pick: (timeline: PersonTimeline) => PersonTimeline['shifts']) =>

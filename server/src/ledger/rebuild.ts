@@ -33,6 +33,7 @@ export const PROJECTIONS = [
   'presence',
   'loose_end',
   'labor_line',
+  'line_part',
   'task_mark',
   ...DECISION_TABLES,
 ] as const;
@@ -78,6 +79,7 @@ const LOOKED_UP_LATER = [
 const NOT_LOOKED_UP = [
   'labor_line_target_index',
   'labor_line_day_index',
+  'line_part_day_index',
   'stint_to_at_index',
   'presence_to_at_index',
   'loose_end_settled_day_index',

@@ -65,7 +65,7 @@ const inOrder = <Row extends StretchRow>(rows: Row[]): Row[] =>
 /** Ended stints that reach into a span, by technician and time. */
 export function loadStints(sql: Sql, asked: Asked): Stint[] {
   const { clause, params } = where(asked);
-  const rows = sql.all<StretchRow & { running: string; shift_since: Instant | null }>(
+  const rows = sql.all<StretchRow & { running: string; shift_since: Instant | null; reason: string | null }>(
     `select * from "stint" where ${clause}`,
     params,
   );
@@ -73,6 +73,7 @@ export function loadStints(sql: Sql, asked: Asked): Stint[] {
     ...readStretch(row),
     running: readRunning(row.running),
     ...(row.shift_since === null ? {} : { shiftSince: row.shift_since }),
+    ...(row.reason === null ? {} : { reason: row.reason }),
   }));
 }
 
@@ -154,6 +155,10 @@ export function loadLinesOf(sql: Sql, targets: readonly TargetId[]): LaborLine[]
 /** The settled labor lines of one local day. */
 export const loadLinesOn = (sql: Sql, day: LocalDay): LaborLine[] =>
   sql.all<LineRow>('select * from "labor_line" where "day" = ?', [day]).map(readLine);
+
+/** The settled labor lines of some local days. */
+export const loadLinesBetween = (sql: Sql, first: LocalDay, last: LocalDay): LaborLine[] =>
+  sql.all<LineRow>('select * from "labor_line" where "day" between ? and ?', [first, last]).map(readLine);
 
 /** Settled seconds of each technician on one local day; summed where they are kept. */
 export const loadChargedOn = (

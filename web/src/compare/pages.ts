@@ -10,5 +10,6 @@ export const comparePages: RouteRecordRaw[] = [
   { path: '/compare', name: 'compare', component: () => import('./periods/JobsPage.vue') },
   { path: '/compare/causes', name: 'compare-causes', component: () => import('./periods/CausesPage.vue') },
   { path: '/compare/people', name: 'compare-people', component: () => import('./periods/PeoplePage.vue') },
+  { path: '/compare/hours', name: 'compare-hours', component: () => import('./periods/HoursPage.vue') },
   { path: '/floor/story/:day?', name: 'day-story', component: () => import('./StoryPage.vue') },
 ];

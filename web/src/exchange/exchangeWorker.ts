@@ -7,7 +7,8 @@ import { restoreText } from '@wergon/core/exchange';
 import type { ColumnMatch } from '@wergon/core/exchange';
 import { UnreadableFile, readFile } from './readFile.ts';
 import type { FileProblem, Table } from './readFile.ts';
-import { writeCsv, writeXlsx } from './writeFile.ts';
+import { FILE_TYPES, writeCsv, writeXlsx } from '../kit/files/index.ts';
+import type { FileFormat } from '../kit/files/index.ts';
 
 /** What came of a step: a "no" of the server with what it said, or why a file cannot be read. */
 export type StepResult<T> =
@@ -27,10 +28,6 @@ export type Checked = {
 export type WrittenFile = { readonly blob: Blob; readonly name: string };
 
 const SAMPLE = 4;
-const TYPES = {
-  csv: 'text/csv;charset=utf-8',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-} as const;
 
 let table: Table = { headings: [], rows: [] };
 
@@ -102,11 +99,11 @@ const functions = {
     }),
   store: (kind: ExchangeKind, id: string, mode: 'all' | 'good') =>
     attempt(() => post(kind, { step: 'store', import: id, mode })),
-  write: (kind: ExchangeKind, format: 'csv' | 'xlsx') =>
+  write: (kind: ExchangeKind, format: FileFormat) =>
     attempt(async (): Promise<WrittenFile> => {
       const list = exportSchema.parse(await ask(kind));
       const content = format === 'csv' ? writeCsv(list) : await writeXlsx(kind, list);
-      return { blob: new Blob([content], { type: TYPES[format] }), name: `${kind}.${format}` };
+      return { blob: new Blob([content], { type: FILE_TYPES[format] }), name: `${kind}.${format}` };
     }),
 };
 export type ExchangeFunctions = typeof functions;

@@ -48,6 +48,7 @@ const TOUCHED: Readonly<Record<string, (changes: Changes, asked: Key) => boolean
   'compared-jobs': always,
   'compared-causes': always,
   'compared-people': always,
+  cut: always,
   story: ({ orders }, [asked]) =>
     typeof asked === 'object' && asked !== null && 'order' in asked ? isAmong(orders, asked.order) : true,
 };

@@ -4,6 +4,11 @@ import {
   comparedJobsSchema,
   comparedPeopleQuery,
   comparedPeopleSchema,
+  cutQuery,
+  cutSchema,
+  dropCutSchema,
+  keepCutSchema,
+  keptCutsSchema,
   jobsQuery,
   orderSchema,
   pastWorkQuery,
@@ -16,7 +21,7 @@ import {
   whySchema,
   workSchema,
 } from '../../compare/index.ts';
-import { nothing } from '../route.ts';
+import { createdSchema, nothing } from '../route.ts';
 import type { Route } from '../route.ts';
 
 export const COMPARE_ROUTES = {
@@ -79,6 +84,37 @@ export const COMPARE_ROUTES = {
     summary: 'What people did in a period, and what they earned of what was estimated',
     query: comparedPeopleQuery,
     response: comparedPeopleSchema,
+  },
+  cut: {
+    method: 'get',
+    path: '/api/compare/cut',
+    caller: 'reconcile.see',
+    summary: 'Labor of a period cut by up to three things, one level at a time or as rows',
+    query: cutQuery,
+    response: cutSchema,
+  },
+  keptCuts: {
+    method: 'get',
+    path: '/api/compare/cuts',
+    caller: 'reconcile.see',
+    summary: 'Cuts that one keeps, and those that are shared with one’s role',
+    response: keptCutsSchema,
+  },
+  keepCut: {
+    method: 'post',
+    path: '/api/compare/cuts',
+    caller: 'reconcile.see',
+    summary: 'Keep a cut under a name, for oneself or for a role',
+    body: keepCutSchema,
+    response: createdSchema,
+  },
+  dropCut: {
+    method: 'post',
+    path: '/api/compare/cuts/drop',
+    caller: 'reconcile.see',
+    summary: 'Keep a cut of one’s own no longer',
+    body: dropCutSchema,
+    response: nothing,
   },
   setCost: {
     method: 'post',

@@ -1,5 +1,6 @@
 import type { WorkOrderId } from '@wergon/core/work';
 import type { Database, Sql } from '../../db/index.ts';
+import { GradeEntity } from '../../people/index.ts';
 import { StandardEntity } from '../../work/index.ts';
 
 /** Titles of standard jobs and tasks by their ids. */
@@ -12,6 +13,10 @@ export const loadStandardTitles = async (database: Database): Promise<StandardTi
       title,
     ]),
   );
+
+/** Names of grades by their ids. */
+export const loadGradeNames = async (database: Database): Promise<ReadonlyMap<string, string>> =>
+  new Map((await database.em.fork().findAll(GradeEntity)).map(({ id, name }) => [id, name]));
 
 /** Who wrote each order down, and with it its estimate: the first thing that was noted of it says so. */
 export const loadEstimators = (sql: Sql, orders: readonly WorkOrderId[]): ReadonlyMap<WorkOrderId, string> =>

@@ -13,7 +13,7 @@ import type { Caused } from '../caused.ts';
 import { costsFor } from '../taskLabor.ts';
 import { loadJobs } from './jobs.ts';
 import type { Job } from './jobs.ts';
-import { loadEstimators, loadStandardTitles } from './names.ts';
+import { loadEstimators, loadGradeNames, loadStandardTitles } from './names.ts';
 import type { StandardTitles } from './names.ts';
 
 /** What the jobs of a period differ by, and why. Source: docs/compare.md, section 3. */
@@ -50,7 +50,7 @@ export function mountComparedJobs(mount: Mount, { database, clock, facts }: Ledg
       loadJobs(sql, known, { firstDay: from, lastDay: to, show: 'finished' }, now, costs),
     );
     const tasks = jobs.flatMap((job) => job.tasks.map((task) => ({ job, task })));
-    const keyOf = keysOf(known, by, titles);
+    const keyOf = keysOf(known, by, titles, await loadGradeNames(database));
     const groups = groupDifferences(tasks, keyOf, ({ task }) => task.current);
     const months = new Set(jobs.flatMap((job) => monthIn(known, job) ?? []));
     const countJobs = (items: readonly { readonly job: Job }[]) => new Set(items.map(({ job }) => job)).size;
@@ -119,14 +119,19 @@ const standardJobOf = (tasks: readonly Caused[], titles: StandardTitles): string
 type TaskOfJob = { readonly job: Job; readonly task: Caused };
 
 /** What a task is put under, by what the causes are cut by. */
-function keysOf(facts: ShopFacts, by: CauseCut, titles: StandardTitles): (item: TaskOfJob) => string {
+function keysOf(
+  facts: ShopFacts,
+  by: CauseCut,
+  titles: StandardTitles,
+  grades: ReadonlyMap<string, string>,
+): (item: TaskOfJob) => string {
   switch (by) {
     case 'workCenter':
       return ({ task }) => task.labor.task.workCenter;
     case 'task':
       return ({ task }) => task.labor.task.title;
     case 'grade':
-      return ({ task }) => task.labor.task.grade;
+      return ({ task }) => grades.get(task.labor.task.grade) ?? task.labor.task.grade;
     case 'standard':
       return ({ task }) => titles.get(task.labor.task.origin?.task ?? '') ?? '';
     case 'customer':

@@ -435,3 +435,61 @@ export const peopleFigures = {
 } as const;
 /** People who belong to no group. */
 export const noGroup = { department: 'Ohne Abteilung', crew: 'Ohne Gruppe' } as const;
+
+/** What labor is cut by. */
+export const cutFields = {
+  person: 'Person',
+  department: 'Abteilung',
+  crew: 'Gruppe',
+  grade: 'Stufe',
+  order: 'Auftrag',
+  task: 'Arbeitsgang',
+  customer: 'Kunde',
+  unit: 'Gerät',
+  division: 'Sparte',
+  jobType: 'Auftragsart',
+  costCode: 'Kostenstelle',
+  workCenter: 'Arbeitsplatz',
+  machine: 'Maschine',
+  kind: 'Auftrag oder indirekt',
+  activity: 'indirekte Tätigkeit',
+  workType: 'Art der Arbeit',
+  reason: 'Grund',
+  day: 'Tag',
+  week: 'Woche',
+  month: 'Monat',
+} as const;
+/** Labor that has nothing of it. */
+export const noCutField = {
+  person: 'niemand',
+  department: 'ohne Abteilung',
+  crew: 'ohne Gruppe',
+  grade: 'ohne Stufe',
+  order: 'indirekte Arbeit',
+  task: 'indirekte Arbeit',
+  customer: 'ohne Kunde',
+  unit: 'ohne Gerät',
+  division: 'ohne Sparte',
+  jobType: 'ohne Auftragsart',
+  costCode: 'ohne Kostenstelle',
+  workCenter: 'ohne Arbeitsplatz',
+  machine: 'ohne Maschine',
+  kind: 'keins von beiden',
+  activity: 'auf Aufträgen',
+  workType: 'indirekte Arbeit',
+  reason: 'ohne Grund',
+  day: 'ohne Tag',
+  week: 'ohne Woche',
+  month: 'ohne Monat',
+} as const;
+/** Cuts that are there from the start. */
+export const usualCuts = {
+  personJob: 'Nach Person und Auftrag',
+  jobPerson: 'Nach Auftrag und Person',
+  activity: 'Was an einem Auftrag geschah, Tag für Tag',
+  costCode: 'Nach Kostenstelle',
+  date: 'Nach Datum',
+  indirect: 'Indirekte Arbeit',
+  reason: 'Nach Grund',
+  workType: 'Nach Art der Arbeit',
+} as const;

@@ -422,3 +422,61 @@ export const peopleFigures = {
 } as const;
 /** People who belong to no group. */
 export const noGroup = { department: 'No department', crew: 'No crew' } as const;
+
+/** What labor is cut by. */
+export const cutFields = {
+  person: 'person',
+  department: 'department',
+  crew: 'crew',
+  grade: 'grade',
+  order: 'order',
+  task: 'task',
+  customer: 'customer',
+  unit: 'unit',
+  division: 'division',
+  jobType: 'job type',
+  costCode: 'cost code',
+  workCenter: 'work center',
+  machine: 'machine',
+  kind: 'job or indirect',
+  activity: 'indirect activity',
+  workType: 'kind of work',
+  reason: 'reason',
+  day: 'day',
+  week: 'week',
+  month: 'month',
+} as const;
+/** Labor that has nothing of it. */
+export const noCutField = {
+  person: 'nobody',
+  department: 'no department',
+  crew: 'no crew',
+  grade: 'no grade',
+  order: 'indirect work',
+  task: 'indirect work',
+  customer: 'no customer',
+  unit: 'no unit',
+  division: 'no division',
+  jobType: 'no job type',
+  costCode: 'no cost code',
+  workCenter: 'no work center',
+  machine: 'no machine',
+  kind: 'neither',
+  activity: 'on jobs',
+  workType: 'indirect work',
+  reason: 'no reason',
+  day: 'no day',
+  week: 'no week',
+  month: 'no month',
+} as const;
+/** Cuts that are there from the start. */
+export const usualCuts = {
+  personJob: 'By person and job',
+  jobPerson: 'By job and person',
+  activity: 'Activity of a job, day by day',
+  costCode: 'By cost code',
+  date: 'By date',
+  indirect: 'Indirect work',
+  reason: 'By reason',
+  workType: 'By kind of work',
+} as const;

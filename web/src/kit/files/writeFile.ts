@@ -3,6 +3,13 @@ import { neutralize } from '@wergon/core/exchange';
 
 type Written = { readonly columns: readonly string[]; readonly rows: readonly (readonly string[])[] };
 
+/** The forms in which lists go out, and what they are called on the wire. */
+export const FILE_TYPES = {
+  csv: 'text/csv;charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+} as const;
+export type FileFormat = keyof typeof FILE_TYPES;
+
 /** A list as CSV (RFC 4180) in UTF-8 with its mark, which spreadsheets need to see. */
 export const writeCsv = ({ columns, rows }: Written): string =>
   `\uFEFF${Papa.unparse({ fields: [...columns], data: rows.map((row) => row.map(neutralize)) })}\r\n`;

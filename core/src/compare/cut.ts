@@ -1,0 +1,121 @@
+import { sumCents, shareByWeight, toCents } from '../money/index.ts';
+import type { Cents } from '../money/index.ts';
+import { sumSeconds, toSeconds } from '../time/index.ts';
+import type { Seconds } from '../time/index.ts';
+import type { LaborLine } from '../ledger/index.ts';
+
+/** What labor can be cut by. Source: docs/compare.md, section 6. */
+export const CUT_FIELDS = [
+  'person',
+  'department',
+  'crew',
+  'grade',
+  'order',
+  'task',
+  'customer',
+  'unit',
+  'division',
+  'jobType',
+  'costCode',
+  'workCenter',
+  'machine',
+  'kind',
+  'activity',
+  'workType',
+  'reason',
+  'day',
+  'week',
+  'month',
+] as const;
+export type CutField = (typeof CUT_FIELDS)[number];
+
+/** How many fields a cut can be made by, one within the other. */
+export const MOST_LEVELS = 3;
+
+/** Labor on which nothing that it is cut by differs. */
+export type CutPiece = Pick<
+  LaborLine,
+  'seconds' | 'measuredSeconds' | 'sharedSeconds' | 'enteredSeconds' | 'cost'
+>;
+
+/** What labor of one key comes to. A piece without a rate has no cost, and is counted. */
+export type CutSum = Omit<CutPiece, 'cost'> & {
+  readonly cost: Cents;
+  readonly uncostedPieces: number;
+};
+export type CutGroup<Piece> = CutSum & { readonly key: string; readonly pieces: readonly Piece[] };
+
+/** What pieces of labor come to. Source: docs/compare.md, section 6. */
+export function sumPieces(pieces: readonly CutPiece[]): CutSum {
+  const sum = (of: (piece: CutPiece) => Seconds) =>
+    sumSeconds(pieces.map((piece) => ({ seconds: of(piece) })));
+  return {
+    seconds: sum(({ seconds }) => seconds),
+    measuredSeconds: sum(({ measuredSeconds }) => measuredSeconds),
+    sharedSeconds: sum(({ sharedSeconds }) => sharedSeconds),
+    enteredSeconds: sum(({ enteredSeconds }) => enteredSeconds),
+    cost: sumCents(pieces),
+    uncostedPieces: pieces.filter(({ cost }) => cost === null).length,
+  };
+}
+
+/** Groups pieces by a key; the groups add up to the whole, second by second and cent by cent. The longest first, of equal
+ *  ones by key. Source: docs/compare.md, section 6. */
+export function cutPieces<Piece extends CutPiece>(
+  pieces: readonly Piece[],
+  keyOf: (piece: Piece) => string,
+): readonly CutGroup<Piece>[] {
+  const groups = new Map<string, Piece[]>();
+  for (const piece of pieces) {
+    const key = keyOf(piece);
+    const own = groups.get(key);
+    if (own) own.push(piece);
+    else groups.set(key, [piece]);
+  }
+  return [...groups]
+    .map(([key, own]) => ({ key, pieces: own, ...sumPieces(own) }))
+    .sort((a, b) => b.seconds - a.seconds || (a.key < b.key ? -1 : 1));
+}
+
+/** Of a labor line the seconds that were done at a machine, or for a reason. */
+export type NamedPart = {
+  readonly machine: string;
+  readonly reason: string;
+  readonly measuredSeconds: Seconds;
+  readonly sharedSeconds: Seconds;
+};
+
+/** A labor line parted by machine and reason; what no part names is left without. Its cost is shared by seconds, by largest
+ *  remainder, so that the parts cost what the line does. Source: docs/compare.md, section 6. */
+export function partLine<Line extends CutPiece>(
+  line: Line,
+  parts: readonly NamedPart[],
+): readonly (Line & Pick<NamedPart, 'machine' | 'reason'>)[] {
+  if (parts.length === 0) return [{ ...line, machine: '', reason: '' }];
+  const named = (of: 'measuredSeconds' | 'sharedSeconds') => parts.reduce((sum, part) => sum + part[of], 0);
+  const rest = {
+    machine: '',
+    reason: '',
+    measuredSeconds: toSeconds(line.measuredSeconds - named('measuredSeconds')),
+    sharedSeconds: toSeconds(line.sharedSeconds - named('sharedSeconds')),
+    enteredSeconds: line.enteredSeconds,
+  };
+  const all = [...parts.map((part) => ({ ...part, enteredSeconds: toSeconds(0) })), rest]
+    .map((part) => ({
+      ...part,
+      seconds: toSeconds(part.measuredSeconds + part.sharedSeconds + part.enteredSeconds),
+    }))
+    .filter(({ seconds }) => seconds > 0);
+  const costs =
+    line.cost === null || line.seconds <= 0
+      ? []
+      : shareByWeight(
+          line.cost,
+          all.map(({ seconds }) => seconds),
+        );
+  return all.map((part, i) => ({
+    ...line,
+    ...part,
+    cost: line.cost === null ? null : toCents(costs[i] ?? 0),
+  }));
+}
