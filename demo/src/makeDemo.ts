@@ -29,6 +29,8 @@ import { pino } from 'pino';
 import { createRandom } from './random.ts';
 import type { Random } from './random.ts';
 import { countPieces } from './countPieces.ts';
+import { nameMachines } from './nameMachines.ts';
+import { MACHINES } from './sampleLists.ts';
 import { enterStandards } from './enterStandards.ts';
 import { estimateOfStep, makeOrders } from './makeOrders.ts';
 import type { SampleOrder } from './makeOrders.ts';
@@ -103,7 +105,13 @@ export async function makeDemo(databasePath: string, say: Progress): Promise<voi
       tasks.map(({ id }) => [id, samples[i]?.order.quantity ?? 1] as const),
     ),
   );
-  const counted = countPieces(entries, (task) => quantities.get(task) ?? 1);
+  const centers = new Map(
+    simOrders.flatMap(({ tasks }) => tasks.map(({ id, step }) => [id, step.department] as const)),
+  );
+  const named = nameMachines(entries, (task) =>
+    MACHINES.filter(({ workCenter }) => workCenter === centers.get(task)).map(({ name }) => name),
+  );
+  const counted = countPieces(named, (task) => quantities.get(task) ?? 1);
   await recordAll(context, clock, counted, moments, say);
   await proposeEnd(context, opensAt);
   await addRequests(context, clock, opensAt);

@@ -7,7 +7,7 @@ import { DEFAULT_POLICY } from '@wergon/core/ledger';
 import { parseRate } from '@wergon/core/money';
 import type { ShiftPlan, TechnicianId } from '@wergon/core/people';
 import type { CodeKind } from '@wergon/core/scan';
-import { dated, formatDay, parseDay, addDays, daysFrom, toInstant } from '@wergon/core/time';
+import { dated, formatDay, parseDay, addDays, daysFrom, toInstant, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
 import { RoleEntity, addUser } from '@wergon/server/access';
@@ -23,6 +23,7 @@ import {
 } from '@wergon/server/people';
 import {
   ActivityEntity,
+  CapacityEntity,
   ClockEntity,
   ClosedDayEntity,
   CustomerEntity,
@@ -149,12 +150,16 @@ export async function setUpShop(
   for (const user of DEMO_USERS) await addUser(em, user);
   for (const { id, name, standardRate } of GRADES)
     await em.insert(GradeEntity, { id, name, standardRate: unwrap(parseRate(standardRate)) });
-  await addLists(em, draw);
+  await addLists(em, firstDay, draw);
   await enterStations(em, firstDay, opensAt);
   return addPeople(em, firstDay, today, draw);
 }
 
-async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Promise<void> {
+async function addLists(
+  em: EntityManager,
+  firstDay: LocalDay,
+  draw: (kind: CodeKind) => string,
+): Promise<void> {
   for (const { id, title, description, counts, isPaid, division, ...more } of ACTIVITIES)
     await em.insert(ActivityEntity, {
       id: targetId(id),
@@ -200,6 +205,21 @@ async function addLists(em: EntityManager, draw: (kind: CodeKind) => string): Pr
       ...machine,
       code: draw('resource'),
       isOff: false,
+    });
+  const week = (hours: number) =>
+    [hours, hours, hours, hours, hours, 0, 0].map((count) => toSeconds(count * 3600));
+  for (const [i, { name }] of MACHINES.entries())
+    await em.insert(CapacityEntity, {
+      resource: sampleId(`m${i + 1}`),
+      fromDay: firstDay,
+      // Ovens go on when people have left.
+      seconds: week(name.includes('oven') ? 16 : 8),
+    });
+  for (const [i, name] of DEPARTMENTS.entries())
+    await em.insert(CapacityEntity, {
+      resource: sampleId(`wc${i + 1}`),
+      fromDay: firstDay,
+      seconds: week(7.5 * PEOPLE.filter(({ department }) => department === name).length),
     });
   for (const [i, name] of CUSTOMERS.entries())
     await em.insert(CustomerEntity, {

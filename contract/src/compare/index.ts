@@ -22,6 +22,8 @@ export { comparedPeopleQuery, comparedPeopleSchema } from './people.ts';
 export type { ComparedPeopleJson, ComparedPerson } from './people.ts';
 export { cutQuery, cutSchema, cutSpec, dropCutSchema, keepCutSchema, keptCutsSchema } from './cut.ts';
 export type { CutJson, CutRow, CutSpec, KeptCut } from './cut.ts';
+export { comparedMachinesQuery, comparedMachinesSchema, saveCapacitySchema } from './machines.ts';
+export type { ComparedCenter, ComparedMachine, ComparedMachinesJson } from './machines.ts';
 export type { CauseCut, CauseGroup, ComparedCausesJson, ComparedJob, ComparedJobsJson } from './periods.ts';
 export { storyQuery, storySchema } from './story.ts';
 export type { StoryJson } from './story.ts';

@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import type { Running } from '../ledger/index.ts';
-import { target } from '../ledger/shop.fixture.ts';
+import { target, zone } from '../ledger/shop.fixture.ts';
+import { toDay } from '../time/day.ts';
+import { toSeconds } from '../time/seconds.ts';
 import { toInstant } from '../time/instant.ts';
 import { WORK_TYPES } from '../work/workType.ts';
-import { machineSpans, sumMachines } from './machines.ts';
+import { availableSeconds, machineDays, machineSpans, sumMachines } from './machines.ts';
 
 const on = (machine: string | undefined, workType: Running['workType'] = 'run'): Running => ({
   target: target('a'),
@@ -100,5 +102,42 @@ describe('use of a machine', () => {
           expect(Object.values(byWorkType).reduce((sum, each) => sum + each, 0)).toBe(usedSeconds);
       }),
     );
+  });
+});
+
+test('spans are cut at midnight, and their days add up to them', () => {
+  const [from, to] = [zone.startOf(toDay(20_535)) + 23 * 3600, zone.startOf(toDay(20_536)) + 2 * 3600];
+  const day = machineDays(
+    [
+      { from: toInstant(from), to: toInstant(to), workType: 'run' },
+      { from: toInstant(to), to: toInstant(to + 60), workType: 'down' },
+    ],
+    zone,
+  );
+  expect(day).toEqual([
+    { day: 20_535, usedSeconds: 3600, downSeconds: 0 },
+    { day: 20_536, usedSeconds: 7200, downSeconds: 60 },
+  ]);
+});
+
+describe('what is available', () => {
+  // Monday 2026-03-23 and the days after it.
+  const days = [0, 1, 2, 3, 4, 5, 6].map((after) => toDay(20_535 + after));
+  const week = (...hours: number[]) => hours.map((count) => toSeconds(count * 3600));
+  const from = (day: number, ...hours: number[]) => ({ from: toDay(day), seconds: week(...hours) });
+  test.each<[what: string, hours: ReturnType<typeof from>[], closed: number[], told: number | null]>([
+    ['nothing was set', [], [], null],
+    ['eight hours on workdays', [from(20_000, 8, 8, 8, 8, 8, 0, 0)], [], 40],
+    ['closed days give none', [from(20_000, 8, 8, 8, 8, 8, 0, 0)], [20_535, 20_541], 32],
+    [
+      'other hours from a day on',
+      [from(20_000, 8, 8, 8, 8, 8, 0, 0), from(20_538, 4, 4, 4, 4, 4, 4, 0)],
+      [],
+      36,
+    ],
+    ['set only for later', [from(20_600, 8, 8, 8, 8, 8, 0, 0)], [], null],
+  ])('%s', (_what, hours, closed, told) => {
+    const seconds = availableSeconds(hours, days, (day) => closed.includes(day));
+    expect(seconds === null ? null : seconds / 3600).toBe(told);
   });
 });

@@ -1,7 +1,7 @@
 import type { Stint, UsedByType } from '../ledger/index.ts';
 import { addUsed } from '../ledger/index.ts';
-import { toSeconds } from '../time/index.ts';
-import type { Instant, Seconds, Span } from '../time/index.ts';
+import { addDays, toSeconds, weekdayOf } from '../time/index.ts';
+import type { Instant, LocalDay, Seconds, Span, Zone } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 
 /** How long a machine was used in a period, and for what; `down` is what of its time down was not used. */
@@ -76,3 +76,48 @@ export const sumMachines = (spans: ReadonlyMap<string, readonly MachineSpan[]>):
       ),
     };
   });
+
+/** How long a machine was used and was down on one local day. */
+export type MachineDay = {
+  readonly day: LocalDay;
+  readonly usedSeconds: Seconds;
+  readonly downSeconds: Seconds;
+};
+
+/** The same by local day; days without either are left out. */
+export function machineDays(spans: readonly MachineSpan[], zone: Zone): readonly MachineDay[] {
+  const days = new Map<LocalDay, { used: number; down: number }>();
+  for (const { from, to, workType } of spans)
+    for (let start = from; start < to;) {
+      const day = zone.dayAt(start);
+      const nextDay = zone.startOf(addDays(day, 1));
+      const end = nextDay < to ? nextDay : to;
+      const own = days.get(day) ?? { used: 0, down: 0 };
+      own[workType === 'down' ? 'down' : 'used'] += end - start;
+      days.set(day, own);
+      start = end;
+    }
+  return [...days]
+    .sort(([a], [b]) => a - b)
+    .map(([day, { used, down }]) => ({ day, usedSeconds: toSeconds(used), downSeconds: toSeconds(down) }));
+}
+
+/** Hours of a machine, or person-hours of a work center, on each weekday from a day on, Monday first. */
+export type CapacityHours = { readonly from: LocalDay; readonly seconds: readonly Seconds[] };
+
+/** What is available over some days: the hours of each weekday, as they were set for that day, of days that are not closed;
+ *  `null` where none were set for any of them. Source: docs/compare.md, section 5. */
+export function availableSeconds(
+  hours: readonly CapacityHours[],
+  days: readonly LocalDay[],
+  isClosed: (day: LocalDay) => boolean,
+): Seconds | null {
+  let [sum, isSet] = [0, false];
+  for (const day of days) {
+    const own = hours.findLast(({ from }) => from <= day);
+    if (!own) continue;
+    isSet = true;
+    if (!isClosed(day)) sum += own.seconds[weekdayOf(day) - 1] ?? 0;
+  }
+  return isSet ? toSeconds(sum) : null;
+}

@@ -32,6 +32,7 @@ import {
 import {
   ActivityEntity,
   ClockEntity,
+  CapacityEntity,
   ClosedDayEntity,
   CustomerEntity,
   ListItemEntity,
@@ -88,6 +89,7 @@ export const ENTITIES = [
   ResourceEntity,
   CustomerEntity,
   UnitEntity,
+  CapacityEntity,
   ClosedDayEntity,
   ClockEntity,
   JournalEntity,

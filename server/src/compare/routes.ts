@@ -23,6 +23,7 @@ import { mountSetCosts, writeSet } from './setCosts.ts';
 import { mountStory } from './story.ts';
 import { mountComparedJobs } from './periods/routes.ts';
 import { mountCut } from './periods/cut.ts';
+import { mountMachines } from './periods/machines.ts';
 import { mountKeptCuts } from './periods/keptCuts.ts';
 import { mountComparedPeople } from './periods/people.ts';
 import { mountWhy } from './why.ts';
@@ -237,6 +238,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   mountComparedJobs(mount, context);
   mountComparedPeople(mount, context);
   mountCut(mount, context);
+  mountMachines(mount, context);
   mountKeptCuts(mount, context);
 
   mount('order', async ({ param, who }) => {

@@ -1,5 +1,5 @@
 import { addSettled, emptyTimeline, allocateStint, settleAt } from '@wergon/core/ledger';
-import type { Allocation, PersonTimeline } from '@wergon/core/ledger';
+import type { Allocation, PersonTimeline, Stint } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Instant, Span } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
@@ -28,16 +28,14 @@ export function loadPersonTimeline(
   };
 }
 
-/** What everybody's open work comes to at `now`, piece by piece: stored lines do not hold it. */
-export const loadRunning = (
-  sql: Sql,
-  facts: ShopFacts,
-  now: Instant,
-): readonly (Allocation & { readonly technician: TechnicianId })[] =>
+/** Everybody's open stints at `now`. */
+export const loadOpenStints = (sql: Sql, facts: ShopFacts, now: Instant): readonly Stint[] =>
   [...loadStates(sql)].flatMap(([technician, state]) => {
     const tail = emptyTimeline();
     addSettled(tail, settleAt(technician, state, now, facts.policy).settled);
-    return tail.stints.flatMap((stint) =>
-      allocateStint(stint, facts).map((piece) => ({ ...piece, technician })),
-    );
+    return tail.stints;
   });
+
+/** What everybody's open work comes to at `now`, piece by piece: stored lines do not hold it. */
+export const loadRunning = (sql: Sql, facts: ShopFacts, now: Instant): readonly Allocation[] =>
+  loadOpenStints(sql, facts, now).flatMap((stint) => allocateStint(stint, facts));

@@ -62,19 +62,31 @@ const inOrder = <Row extends StretchRow>(rows: Row[]): Row[] =>
     a.technician === b.technician ? a.from_at - b.from_at : a.technician < b.technician ? -1 : 1,
   );
 
+type StintRow = StretchRow & {
+  readonly running: string;
+  readonly shift_since: Instant | null;
+  readonly reason: string | null;
+};
+
+const readStint = (row: StintRow): Stint => ({
+  ...readStretch(row),
+  running: readRunning(row.running),
+  ...(row.shift_since === null ? {} : { shiftSince: row.shift_since }),
+  ...(row.reason === null ? {} : { reason: row.reason }),
+});
+
 /** Ended stints that reach into a span, by technician and time. */
 export function loadStints(sql: Sql, asked: Asked): Stint[] {
   const { clause, params } = where(asked);
-  const rows = sql.all<StretchRow & { running: string; shift_since: Instant | null; reason: string | null }>(
-    `select * from "stint" where ${clause}`,
-    params,
-  );
-  return inOrder(rows).map((row) => ({
-    ...readStretch(row),
-    running: readRunning(row.running),
-    ...(row.shift_since === null ? {} : { shiftSince: row.shift_since }),
-    ...(row.reason === null ? {} : { reason: row.reason }),
-  }));
+  return inOrder(sql.all<StintRow>(`select * from "stint" where ${clause}`, params)).map(readStint);
+}
+
+/** Ended stints with a machine that reach into a span, of some people. */
+export function loadMachineStints(sql: Sql, asked: Asked): Stint[] {
+  const { clause, params } = where(asked);
+  return inOrder(
+    sql.all<StintRow>(`select * from "stint" where ${clause} and "running" like '%"machine":%'`, params),
+  ).map(readStint);
 }
 
 /** Ended shifts or breaks that reach into a span, by technician and time. */

@@ -3,7 +3,7 @@ import type { InferEntity } from '@mikro-orm/core';
 import type { Charge, ListName, Settings } from '@wergon/contract/shop';
 import type { Policy, TargetId } from '@wergon/core/ledger';
 import type { ResourceId } from '@wergon/core/station';
-import type { Dated, Instant, LocalDay } from '@wergon/core/time';
+import type { Dated, Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 
 /** Rules from an instant on, as they are kept: what came later may be missing, and who said them first is not known. */
@@ -130,4 +130,15 @@ export const ClockEntity = defineEntity({
   name: 'Clock',
   tableName: 'demo_clock',
   properties: { id: p.integer().primary(), stoppedAt: p.integer().$type<Instant>() },
+});
+
+/** Hours of a machine, or person-hours of a work center, on each weekday from a day on; Monday first. */
+export const CapacityEntity = defineEntity({
+  name: 'Capacity',
+  tableName: 'capacity',
+  properties: {
+    resource: p.string().$type<ResourceId>().primary(),
+    fromDay: p.integer().$type<LocalDay>().primary(),
+    seconds: p.json<Seconds[]>().columnType('text'),
+  },
 });

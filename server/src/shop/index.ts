@@ -4,6 +4,7 @@ export type { ListKind } from './ensureListItems.ts';
 export {
   ActivityEntity,
   ClockEntity,
+  CapacityEntity,
   ClosedDayEntity,
   CustomerEntity,
   ListItemEntity,

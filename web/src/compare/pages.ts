@@ -11,5 +11,10 @@ export const comparePages: RouteRecordRaw[] = [
   { path: '/compare/causes', name: 'compare-causes', component: () => import('./periods/CausesPage.vue') },
   { path: '/compare/people', name: 'compare-people', component: () => import('./periods/PeoplePage.vue') },
   { path: '/compare/hours', name: 'compare-hours', component: () => import('./periods/HoursPage.vue') },
+  {
+    path: '/compare/machines',
+    name: 'compare-machines',
+    component: () => import('./periods/MachinesPage.vue'),
+  },
   { path: '/floor/story/:day?', name: 'day-story', component: () => import('./StoryPage.vue') },
 ];

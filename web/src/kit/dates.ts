@@ -17,6 +17,9 @@ function dayFormat(
   };
 }
 
+/** The name of a weekday, short. */
+export const sayWeekday = dayFormat({ weekday: 'short' });
+
 /** A month of a year, by any of its days. */
 export const sayMonth = dayFormat({ month: 'long', year: 'numeric' });
 

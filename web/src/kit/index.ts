@@ -10,6 +10,7 @@ export {
   sayMonthDay,
   sayInstant,
   sayLongDay,
+  sayWeekday,
   yearOf,
 } from './dates.ts';
 export { download } from './download.ts';

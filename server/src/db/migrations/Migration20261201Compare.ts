@@ -11,6 +11,10 @@ export class Migration20261201Compare extends Migration {
        "shared_seconds" integer not null,
        primary key ("technician", "day", "target", "work_type", "machine", "reason"))`,
     );
+    this.addSql(
+      `create table "capacity" ("resource" text not null, "from_day" integer not null, "seconds" text not null,
+       primary key ("resource", "from_day"))`,
+    );
     this.addSql('create index "line_part_day_index" on "line_part" ("day")');
     this.addSql(
       `create table "kept_cut" ("id" text not null, "name" text not null, "owner" text not null, "role" text,

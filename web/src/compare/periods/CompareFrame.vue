@@ -16,6 +16,7 @@ const WAYS = [
   { name: 'compare', words: t('compare.jobsWay'), right: 'work.see' },
   { name: 'compare-causes', words: t('compare.causesWay'), right: 'work.see' },
   { name: 'compare-people', words: t('compare.peopleWay'), right: 'reconcile.see' },
+  { name: 'compare-machines', words: t('compare.machinesWay'), right: 'work.see' },
   { name: 'compare-hours', words: t('compare.hoursWay'), right: 'reconcile.see' },
 ] as const;
 const { kind, title, asked, steps } = props.period;

@@ -493,3 +493,6 @@ export const usualCuts = {
   reason: 'Nach Grund',
   workType: 'Nach Art der Arbeit',
 } as const;
+
+/** What a machine’s time is. */
+export const machineParts = { used: 'genutzt', down: 'Stillstand', idle: 'frei' } as const;

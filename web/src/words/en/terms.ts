@@ -480,3 +480,6 @@ export const usualCuts = {
   reason: 'By reason',
   workType: 'By kind of work',
 } as const;
+
+/** What a machine’s time is. */
+export const machineParts = { used: 'used', down: 'down', idle: 'idle' } as const;
