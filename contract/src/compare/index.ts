@@ -24,6 +24,8 @@ export { cutQuery, cutSchema, cutSpec, dropCutSchema, keepCutSchema, keptCutsSch
 export type { CutJson, CutRow, CutSpec, KeptCut } from './cut.ts';
 export { comparedMachinesQuery, comparedMachinesSchema, saveCapacitySchema } from './machines.ts';
 export type { ComparedCenter, ComparedMachine, ComparedMachinesJson } from './machines.ts';
+export { nearSchema } from './near.ts';
+export type { NearTask } from './near.ts';
 export type { CauseCut, CauseGroup, ComparedCausesJson, ComparedJob, ComparedJobsJson } from './periods.ts';
 export { storyQuery, storySchema } from './story.ts';
 export type { StoryJson } from './story.ts';

@@ -18,6 +18,7 @@ export { availableSeconds, machineDays, machineSpans, sumMachines } from './mach
 export type { CapacityHours, MachineDay, MachineSpan, MachineUse } from './machines.ts';
 export { orderPieces, piecesPerRunHour, sumByCostCode } from './pieces.ts';
 export type { OrderPieces, Pieces } from './pieces.ts';
+export { reachedAt } from './reached.ts';
 export { atStandardCost, standardRateOn } from './standardCost.ts';
 export type { NamedGrade, StandardFacts } from './standardCost.ts';
 export { yearsOfWork } from './years.ts';

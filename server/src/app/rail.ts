@@ -8,6 +8,7 @@ import type { Sql } from '../db/index.ts';
 import type { Journal } from '../ledger/index.ts';
 import { loadStates } from '../ledger/index.ts';
 import { openPeriods } from '../pay/index.ts';
+import { findNear } from '../compare/index.ts';
 import { findFloorEnds, RECONCILE_DAYS, findOpenLooseEnds, keepOpen } from '../loose-ends/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Context } from './context.ts';
@@ -25,6 +26,7 @@ export function mountRail(mount: Mount, { database, clock, facts, journal }: Con
       ok({
         peopleIn: shown('floor.see', () => countPeopleIn(sql, known, now)),
         openOrders: shown('work.see', () => countOpenOrders(known)),
+        nearTasks: shown('work.see', () => findNear(sql, known, now).length),
         looseEnds: shown('reconcile.see', () => countLooseEnds(sql, known, now)),
         periodsOver: shown(
           'pay.see',

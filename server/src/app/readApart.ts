@@ -13,6 +13,7 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   comparedCauses: 'long',
   comparedPeople: 'long',
   cut: 'long',
+  near: 'often',
   comparedMachines: 'long',
   personDay: 'often',
   week: 'often',

@@ -24,6 +24,7 @@ import { mountStory } from './story.ts';
 import { mountComparedJobs } from './periods/routes.ts';
 import { mountCut } from './periods/cut.ts';
 import { mountMachines } from './periods/machines.ts';
+import { mountNear } from './periods/near.ts';
 import { mountKeptCuts } from './periods/keptCuts.ts';
 import { mountComparedPeople } from './periods/people.ts';
 import { mountWhy } from './why.ts';
@@ -238,6 +239,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   mountComparedJobs(mount, context);
   mountComparedPeople(mount, context);
   mountCut(mount, context);
+  mountNear(mount, context);
   mountMachines(mount, context);
   mountKeptCuts(mount, context);
 

@@ -34,11 +34,12 @@ const places = computed(() =>
   ),
 );
 const figures = computed((): Partial<Record<string, string>> => {
-  const { peopleIn, openOrders, looseEnds, periodsOver } = data.value ?? {};
+  const { peopleIn, openOrders, looseEnds, nearTasks, periodsOver } = data.value ?? {};
   return {
     '/floor': peopleIn == null ? '' : t('common.peopleIn', { n: peopleIn }),
     '/work': openOrders == null ? '' : t('app.open', { n: openOrders }),
     '/reconcile': looseEnds == null ? '' : t('app.loose', { n: looseEnds }),
+    '/compare': nearTasks == null ? '' : t('app.near', { n: nearTasks }),
     '/pay':
       periodsOver == null ? '' : periodsOver > 0 ? t('app.due', { n: periodsOver }) : t('timesheet.closed'),
   };

@@ -16,5 +16,6 @@ export const comparePages: RouteRecordRaw[] = [
     name: 'compare-machines',
     component: () => import('./periods/MachinesPage.vue'),
   },
+  { path: '/compare/near', name: 'compare-near', component: () => import('./periods/NearPage.vue') },
   { path: '/floor/story/:day?', name: 'day-story', component: () => import('./StoryPage.vue') },
 ];

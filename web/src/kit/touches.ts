@@ -49,6 +49,7 @@ const TOUCHED: Readonly<Record<string, (changes: Changes, asked: Key) => boolean
   'compared-causes': always,
   'compared-people': always,
   cut: always,
+  near: always,
   'compared-machines': always,
   story: ({ orders }, [asked]) =>
     typeof asked === 'object' && asked !== null && 'order' in asked ? isAmong(orders, asked.order) : true,

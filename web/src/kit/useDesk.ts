@@ -65,7 +65,9 @@ export const useDesk = defineStore('desk', () => {
         style: 'currency',
         currency: session.value?.currency ?? 'EUR',
         maximumFractionDigits: 0,
-      }).format(amount),
+      })
+        .format(amount)
+        .replace('-', '−'),
     /** A decimal string of the server as money of the shop. */
     money: (amount: string) =>
       new Intl.NumberFormat(currentLocale(), {

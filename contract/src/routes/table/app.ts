@@ -4,6 +4,7 @@ import type { Route } from '../route.ts';
 /** The live figures beside the places of the rail; `null` beside those that somebody may not see. */
 export const railSchema = z.object({
   peopleIn: z.number().nullable(),
+  nearTasks: z.number().nullable(),
   openOrders: z.number().nullable(),
   looseEnds: z.number().nullable(),
   /** Pay periods that are over and not closed. */

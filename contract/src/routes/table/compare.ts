@@ -13,6 +13,7 @@ import {
   keepCutSchema,
   keptCutsSchema,
   jobsQuery,
+  nearSchema,
   orderSchema,
   pastWorkQuery,
   pastWorkSchema,
@@ -104,6 +105,13 @@ export const COMPARE_ROUTES = {
     summary: 'Set the hours of a machine or a work center on each weekday, from a day on',
     body: saveCapacitySchema,
     response: nothing,
+  },
+  near: {
+    method: 'get',
+    path: '/api/compare/near',
+    caller: 'work.see',
+    summary: 'Tasks that go on near their estimate or past it, with who is on them and since when',
+    response: nearSchema,
   },
   cut: {
     method: 'get',

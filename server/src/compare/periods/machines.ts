@@ -42,7 +42,12 @@ export function mountMachines(mount: Mount, { database, clock, facts, setupChang
       firstDay: from,
       lastDay: to,
       machines: names.map((name) =>
-        writeMachine(known, shop, days, name, { use: uses.get(name), spans: spans.get(name) ?? [], pieces }),
+        writeMachine(known, shop, days, name, {
+          use: uses.get(name),
+          spans: spans.get(name) ?? [],
+          pieces,
+          today: known.zone.dayAt(now),
+        }),
       ),
       centers: writeCenters(known, shop, days, pieces),
     });
@@ -95,6 +100,7 @@ type Done = {
   readonly use: MachineUse | undefined;
   readonly spans: readonly MachineSpan[];
   readonly pieces: readonly LaborPiece[];
+  readonly today: LocalDay;
 };
 
 function writeMachine(
@@ -102,7 +108,7 @@ function writeMachine(
   shop: Capacities,
   days: Days,
   name: string,
-  { use, spans, pieces }: Done,
+  { use, spans, pieces, today }: Done,
 ): ComparedMachine {
   const { resource, hours, now } = capacityOf(shop, 'machine', name);
   const available = (some: readonly LocalDay[]) => availableSeconds(hours, some, shop.isClosed);
@@ -120,7 +126,17 @@ function writeMachine(
     availableSeconds: available(daysOf(days)),
     hours: now,
     reasons: sumReasons(pieces.filter((piece) => piece.machine === name)),
-    days: used.map((each) => ({ ...each, availableSeconds: available([each.day]) })),
+    days: daysOf(days).flatMap((day) => {
+      const own = used.find((each) => each.day === day);
+      const availableThen = day <= today ? available([day]) : null;
+      if (!own && availableThen === null) return [];
+      return [
+        {
+          ...(own ?? { day, usedSeconds: toSeconds(0), downSeconds: toSeconds(0) }),
+          availableSeconds: availableThen,
+        },
+      ];
+    }),
     spans: days.firstDay === days.lastDay ? spans : [],
   };
 }

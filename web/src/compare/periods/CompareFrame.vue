@@ -7,8 +7,9 @@ import { t } from '../../words/index.ts';
 import { PERIOD_CHOICES } from './usePeriod.ts';
 import type { Period, PeriodChoice } from './usePeriod.ts';
 
-/** The frame of the pages of this place: the period above, the ways to look at it below. */
-const props = defineProps<{ period: Period; lead: string; searchLabel?: string }>();
+/** The frame of the pages of this place: the period above, the ways to look at it below. Without a period a page speaks of
+ *  now. */
+const props = defineProps<{ period?: Period; lead: string; searchLabel?: string }>();
 const search = defineModel<string>('search', { default: '' });
 const desk = useDesk();
 const route = useRoute();
@@ -18,10 +19,10 @@ const WAYS = [
   { name: 'compare-people', words: t('compare.peopleWay'), right: 'reconcile.see' },
   { name: 'compare-machines', words: t('compare.machinesWay'), right: 'work.see' },
   { name: 'compare-hours', words: t('compare.hoursWay'), right: 'reconcile.see' },
+  { name: 'compare-near', words: t('compare.nearWay'), right: 'work.see' },
 ] as const;
-const { kind, title, asked, steps } = props.period;
 const choose = (choice: unknown) =>
-  props.period.choose(PERIOD_CHOICES.find((each) => each === choice) ?? 'weeks');
+  props.period?.choose(PERIOD_CHOICES.find((each) => each === choice) ?? 'weeks');
 const stepOf = (choice: PeriodChoice) => (choice === 'days' ? '' : t(`periodSteps.${choice}`));
 </script>
 
@@ -29,40 +30,40 @@ const stepOf = (choice: PeriodChoice) => (choice === 'days' ? '' : t(`periodStep
   <DeskFrame
     v-model:search="search"
     class="compare"
-    :title="title"
+    :title="period ? period.title.value : t('compare.nearWay')"
     :lead="lead"
-    :step="stepOf(kind)"
+    :step="period ? stepOf(period.kind.value) : ''"
     :today="t('kit.toNow')"
     :search-label="searchLabel ?? ''"
-    v-on="steps"
+    v-on="period ? period.steps : {}"
   >
     <template v-if="$slots['ruler']" #ruler><slot name="ruler" /></template>
     <nav class="ways" :aria-label="t('compare.waysToCompare')">
       <template v-for="way in WAYS" :key="way.name">
         <RouterLink
           v-if="desk.may(way.right)"
-          :to="{ name: way.name, query: period.carried.value }"
+          :to="{ name: way.name, query: period ? period.carried.value : {} }"
           :class="{ here: route.name === way.name }"
           >{{ way.words }}</RouterLink
         >
       </template>
-      <span class="of">
-        <template v-if="kind === 'days'">
+      <span v-if="period" class="of">
+        <template v-if="period.kind.value === 'days'">
           <DateField
-            :model-value="asked.from"
+            :model-value="period.asked.value.from"
             :label="t('compare.firstDay')"
             is-small
             @update:model-value="period.setDays('from', $event)"
           />
           <DateField
-            :model-value="asked.to"
+            :model-value="period.asked.value.to"
             :label="t('compare.lastDay')"
             is-small
             @update:model-value="period.setDays('to', $event)"
           />
         </template>
         <BFormSelect
-          :model-value="kind"
+          :model-value="period.kind.value"
           size="sm"
           :aria-label="t('compare.whichPeriod')"
           @update:model-value="choose"

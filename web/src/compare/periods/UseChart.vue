@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import { Bar } from 'vue-chartjs';
 import { t } from '../../words/index.ts';
 import { useTheme } from '../chartInk.ts';
+import { hourStep } from './useBars.ts';
 import type { UseBar } from './useBars.ts';
 
 /** How long machines were used, were down and stood idle, day by day or week by week. The table beside it has the sums. */
@@ -56,7 +57,7 @@ const options = computed((): ChartOptions<'bar'> => {
         ticks: {
           color: theme('--ink-2'),
           font,
-          maxTicksLimit: 5,
+          stepSize: hourStep(Math.max(...props.bars.map((bar) => bar.used + bar.down + bar.idle), 0)),
           callback: (value) => props.say(Number(value)),
         },
       },

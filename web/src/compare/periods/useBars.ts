@@ -40,3 +40,10 @@ export function useBars(
     name: isWeekly ? t('compare.week', { week: weekOf(day) }) : sayMonthDay(day),
   }));
 }
+
+/** Steps of a scale of hours, in hours. */
+const STEPS = [1, 2, 4, 8, 10, 20, 40, 80, 100, 200, 400, 1000, 2000, 4000];
+const MOST_STEPS = 5;
+/** The step, in seconds, by which a scale up to a length is told: whole hours, and few of them. */
+export const hourStep = (most: number): number =>
+  (STEPS.find((hours) => hours * 3600 * MOST_STEPS >= most) ?? 10_000) * 3600;

@@ -18,4 +18,5 @@ export const app: Translation['app'] = {
   toTheFloor: 'Zur Werkstatt',
   search: 'suchen',
   compare: 'Vergleich',
+  near: '{n} knapp',
 };

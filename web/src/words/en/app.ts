@@ -16,4 +16,5 @@ export const app = {
   toTheFloor: 'To the floor',
   search: 'search',
   compare: 'Compare',
+  near: '{n} near',
 } as const;
