@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { BButton } from 'bootstrap-vue-next';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { addDays, formatDay, formatHours, mondayOf, parseHours, toDay, toSeconds } from '@wergon/core/time';
 import type { Seconds } from '@wergon/core/time';
 import { callRoute, sayWeekday, useAct, useToday } from '../../kit/index.ts';
-import { DateField, PlainInput } from '../../kit/parts/index.ts';
+import { DateField } from '../../kit/parts/index.ts';
 import { t } from '../../words/index.ts';
 
 /** Hours of a machine, or person-hours of a work center, on each weekday, from a day on. */
@@ -40,12 +40,12 @@ async function save(): Promise<void> {
   <form class="capacity" @submit.prevent="save">
     <label v-for="(name, i) in weekdays" :key="name"
       >{{ name
-      }}<PlainInput
+      }}<BFormInput
         :model-value="texts[i] ?? ''"
         size="sm"
         :aria-invalid="wrong[i]"
-        @update:model-value="texts[i] = String($event)"
         :class="{ 'is-invalid': wrong[i] }"
+        @update:model-value="texts[i] = String($event)"
     /></label>
     <span class="from"
       >{{ t('compare.fromDay') }} <DateField v-model="from" :label="t('compare.fromDay')" is-small

@@ -81,7 +81,8 @@ const worker = useWorker<CutFunctions>(
     problem.value = t('compare.fileFailed');
   },
 );
-async function write(format: 'csv' | 'xlsx'): Promise<void> {
+const FORMATS = ['csv', 'xlsx'] as const;
+async function write(format: (typeof FORMATS)[number]): Promise<void> {
   isWriting.value = true;
   problem.value = '';
   const asked = new URLSearchParams({ ...period.asked.value, cut: JSON.stringify(cut.value), whole: 'yes' });
@@ -139,8 +140,9 @@ const print = () => window.print();
           <BButton variant="quiet" size="sm" @click="cancel">{{ t('common.cancel') }}</BButton></span
         >
         <template v-else>
-          <BButton variant="quiet" size="sm" @click="write('csv')">CSV</BButton>
-          <BButton variant="quiet" size="sm" @click="write('xlsx')">XLSX</BButton>
+          <BButton v-for="format in FORMATS" :key="format" variant="quiet" size="sm" @click="write(format)">{{
+            format.toUpperCase()
+          }}</BButton>
           <BButton variant="quiet" size="sm" @click="print">{{ t('common.print') }}</BButton>
         </template>
       </span>

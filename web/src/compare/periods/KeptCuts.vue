@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { CutSpec, KeptCut } from '@wergon/contract/compare';
 import { callRoute, sayRole, useAct } from '../../kit/index.ts';
-import { PlainInput } from '../../kit/parts/index.ts';
 import { t } from '../../words/index.ts';
 import { USUAL_CUTS } from './cutWords.ts';
 
@@ -78,7 +77,7 @@ async function drop(id: string): Promise<void> {
     >{{ t('compare.keepCut') }}</BButton
   >
   <form v-if="isNaming && chosen === ''" class="naming" @submit.prevent="keep">
-    <PlainInput
+    <BFormInput
       v-model="name"
       size="sm"
       maxlength="80"

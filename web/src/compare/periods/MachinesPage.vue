@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
-import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import type { ComparedCenter, ComparedMachine } from '@wergon/contract/compare';
 import { overlapSeconds, sumSeconds, toInstant, toSeconds } from '@wergon/core/time';
