@@ -123,26 +123,10 @@ await page.getByRole('button', { name: /Rewind 90 kW pump motor/ }).click();
 await page.getByText('live', { exact: true }).waitFor();
 await take('standards');
 
-const rows = [
-  'Order no;Description;Customer;Qty;Delivery;Operation;Skill;Setup;Run',
-  '25001;Rewind 90 kW pump motor;Aker Dairy;1;1.12.2026;Strip;Helper;;2,5',
-  '25001;Rewind 90 kW pump motor;Aker Dairy;1;1.12.2026;Winding;Winder;0,5;11',
-  '25002;Balance and bearings, fan;Sund Fish;1;2.12.2026;Balance rotor;Turner;0,5;2,5',
-  '25003;Shaft repair, mixer;Kallio Quarry;1;31.2.2026;Weld and turn shaft;Machinist;1;6',
-  '25004;Pump set overhaul;Port of Vik;2;4.12.2026;Take apart;Fitter;;-2',
-  '25005;Coil set for stock;Stock;24;9.12.2026;Coil making;Winder;0,5;10,8',
-  '25006;Rewind 160 kW saw drive;Norrland Timber;1;11.12.2026;Winding;Winder;0,5;18',
-];
-await page.goto(`${url}/shop/import`);
-await page.locator('input[type=file]').setInputFiles({
-  name: 'orders-week-49.csv',
-  mimeType: 'text/csv',
-  buffer: Buffer.from(rows.join('\r\n')),
-});
-await page.getByRole('button', { name: 'Check every row' }).click();
-await page.getByText('nothing is stored yet').waitFor();
+await page.goto(`${url}/compare`);
+await page.getByText('jobs finished').waitFor();
 await page.getByText('live', { exact: true }).waitFor();
-await take('import');
+await take('compare');
 
 await page.goto(`${url}/shop/labels?kind=travelers&order=${over.id}`);
 await page.getByLabel('setup').check();
