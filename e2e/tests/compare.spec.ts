@@ -100,8 +100,16 @@ test.describe('a job that is done', () => {
     await page.getByLabel('User name').fill('mikko');
     await page.getByLabel('Password').fill(PASSWORD);
     await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByLabel('Password now').fill(PASSWORD);
+    await page.getByLabel('New password, at least').fill(`${PASSWORD} of my own`);
+    await page.getByLabel('New password again').fill(`${PASSWORD} of my own`);
+    await page.getByRole('button', { name: 'Change password' }).click();
+    await page.getByRole('link', { name: /^Compare/ }).click();
+    await page.getByRole('link', { name: 'Hours by…' }).click();
     // Four hours at the standard rate of 40, and not at the 36 that Ada costs.
-    await page.getByLabel('New password').first().or(page.getByText('€160.00').first()).waitFor();
+    await expect(page.getByText('€160.00').first()).toBeVisible();
+    await expect(page.getByText('€144.00')).toHaveCount(0);
+    await expect(page.getByText('standard cost').first()).toBeVisible();
   });
 
   test('axe finds nothing serious on any page of the place, in the light and in the dark', async ({

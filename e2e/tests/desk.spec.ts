@@ -27,6 +27,12 @@ const PAGES = {
     ['/reconcile/approve', 'to approve'],
     ['/reconcile/trail', 'started'],
   ],
+  Compare: [
+    ['/compare', 'No job was finished'],
+    ['/compare/people', 'Ada Lund'],
+    ['/compare/machines', 'No machine is on the list'],
+    ['/compare/near', 'No task that goes on'],
+  ],
   Shop: [
     ['/shop', 'What is missing'],
     ['/shop/people', 'Ada Lund'],

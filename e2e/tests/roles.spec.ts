@@ -26,10 +26,10 @@ test.describe('who may do what', () => {
 
   for (const [role, places, forbidden] of [
     ['technician', ['Floor', 'Shop'], '/shop/people'],
-    ['lead', ['Floor', 'Work', 'Reconcile', 'Shop'], '/shop/people'],
-    ['planner', ['Floor', 'Work', 'Shop'], '/reconcile'],
-    ['bookkeeper', ['Floor', 'Work', 'Reconcile', 'Pay', 'Shop'], undefined],
-    ['supervisor', ['Floor', 'Work', 'Reconcile', 'Pay', 'Shop'], undefined],
+    ['lead', ['Floor', 'Work', 'Reconcile', 'Compare', 'Shop'], '/shop/people'],
+    ['planner', ['Floor', 'Work', 'Compare', 'Shop'], '/reconcile'],
+    ['bookkeeper', ['Floor', 'Work', 'Reconcile', 'Compare', 'Pay', 'Shop'], undefined],
+    ['supervisor', ['Floor', 'Work', 'Reconcile', 'Compare', 'Pay', 'Shop'], undefined],
   ] as const)
     test(`a ${role} finds their places and is kept from others`, async ({ page }) => {
       const userName = `the ${role}`;

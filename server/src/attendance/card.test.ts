@@ -83,6 +83,7 @@ describe('own time at the desk', () => {
       peopleIn: null,
       openOrders: null,
       looseEnds: null,
+      nearTasks: null,
       periodsOver: null,
     });
   });
