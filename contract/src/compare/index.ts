@@ -26,6 +26,8 @@ export { comparedMachinesQuery, comparedMachinesSchema, saveCapacitySchema } fro
 export type { ComparedCenter, ComparedMachine, ComparedMachinesJson } from './machines.ts';
 export { nearSchema } from './near.ts';
 export type { NearTask } from './near.ts';
+export { reportSchema } from './report.ts';
+export type { ReportJson } from './report.ts';
 export type { CauseCut, CauseGroup, ComparedCausesJson, ComparedJob, ComparedJobsJson } from './periods.ts';
 export { storyQuery, storySchema } from './story.ts';
 export type { StoryJson } from './story.ts';

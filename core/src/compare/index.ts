@@ -16,6 +16,8 @@ export { groupDifferences, mainCauses, mostOver } from './groups.ts';
 export type { DifferenceGroup, MainCause } from './groups.ts';
 export { availableSeconds, machineDays, machineSpans, sumMachines } from './machines.ts';
 export type { CapacityHours, MachineDay, MachineSpan, MachineUse } from './machines.ts';
+export { orderDays } from './orderDays.ts';
+export type { DayCount, OrderDay } from './orderDays.ts';
 export { orderPieces, piecesPerRunHour, sumByCostCode } from './pieces.ts';
 export type { OrderPieces, Pieces } from './pieces.ts';
 export { reachedAt } from './reached.ts';

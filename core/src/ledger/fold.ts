@@ -13,8 +13,8 @@ import type {
 } from './entries.ts';
 import type { Policy } from './facts.ts';
 import type { LooseEnd } from './looseEnd.ts';
-import { isSameItem } from './stint.ts';
-import type { Presence, RidesAlong, Running, Stint } from './stint.ts';
+import { isSameItem, ridesAlongOf } from './stint.ts';
+import type { Presence, Running, Stint } from './stint.ts';
 
 type Since = { readonly since: Instant; readonly entry: EntryId };
 
@@ -266,13 +266,6 @@ const listOf = (doing: Doing): readonly Running[] => {
       return doing.suspended;
   }
 };
-
-/** What a start says of its work; absent what it does not name. */
-const ridesAlongOf = ({ machine, chargeRate, payClass }: RidesAlong): RidesAlong => ({
-  ...(machine === undefined ? {} : { machine }),
-  ...(chargeRate === undefined ? {} : { chargeRate }),
-  ...(payClass === undefined ? {} : { payClass }),
-});
 
 /** The running list after a start: the named targets, or with `join` what ran or was suspended with them; one that ran
  *  already becomes what the start says of it, in its place. */

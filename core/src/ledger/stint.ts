@@ -13,6 +13,13 @@ export type RidesAlong = {
 /** One target that runs, the kind of work done on it, and what its start said of it. Source: docs/ledger.md, section 4. */
 export type Running = RidesAlong & { readonly target: TargetId; readonly workType: WorkType };
 
+/** What rides along with work, and nothing else; absent what it does not name. */
+export const ridesAlongOf = ({ machine, chargeRate, payClass }: RidesAlong): RidesAlong => ({
+  ...(machine === undefined ? {} : { machine }),
+  ...(chargeRate === undefined ? {} : { chargeRate }),
+  ...(payClass === undefined ? {} : { payClass }),
+});
+
 /** Whether two items of a running list are the same work in every respect. */
 export const isSameItem = (a: Running, b: Running | undefined): boolean =>
   a.target === b?.target &&

@@ -107,6 +107,13 @@ describe('likely answers', () => {
       'a shift in that was forgotten',
     ],
     [
+      'shift-in 0, shift-out 16.5',
+      'shift-out-without-in',
+      { plannedStart: clock(8) },
+      ['not-so: void e2'],
+      'no shift begins while another goes on, though the rule has ended it since',
+    ],
+    [
       'shift-in 7, work-start 7 a, work-stop 15, shift-in 20, shift-out 22',
       'double-shift-in',
       { plannedEnd: clock(15.5) },

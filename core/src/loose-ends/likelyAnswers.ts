@@ -163,8 +163,12 @@ const shiftOutWithoutIn: Finder = (end, around) => {
   const lastOut = earlier.findLast(({ type }) => type === 'shift-out')?.at;
   const first = earlier.find(({ at }) => lastOut === undefined || at > lastOut);
   // A longer shift would be ended by the rule before they went.
-  const longest = toInstant(from - around.policy.maxShiftHours * SECONDS_PER_HOUR - 1);
-  const begin = toInstant(Math.max(lastOut ?? 0, longest));
+  const length = around.policy.maxShiftHours * SECONDS_PER_HOUR;
+  const longest = toInstant(from - length - 1);
+  // Nor can one begin while another goes on, which the rule has ended since.
+  const lastIn = earlier.findLast(({ type }) => type === 'shift-in')?.at;
+  const ruled = lastIn === undefined ? 0 : lastIn + length;
+  const begin = toInstant(Math.max(lastOut ?? 0, longest, ruled));
   return [
     ...inside(begin, from, [
       ['planned-start', around.plannedStart],

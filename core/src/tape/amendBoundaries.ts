@@ -1,4 +1,5 @@
-import type { AmendSet, Running, Stint } from '../ledger/index.ts';
+import { isSameItem } from '../ledger/index.ts';
+import type { AmendSet, RidesAlong, Running, Stint } from '../ledger/index.ts';
 import type { Change } from '../loose-ends/index.ts';
 import { isSameRunning } from './timeline.ts';
 import type { TapeEdit, TapePiece, TimedEntry } from './tapeEdit.ts';
@@ -51,12 +52,17 @@ const namedBy = (stop: TimedEntry, { running }: TapePiece): AmendSet =>
 
 function workOf(start: WorkStartEntry, before: readonly Running[], after: readonly Running[]): AmendSet {
   const [first] = after;
-  if (isSameRunning(before, after) || !first || after.some(({ workType }) => workType !== first.workType))
-    return {};
+  if (isSameRunning(before, after) || !first) return {};
+  if (after.some((run) => !isSameItem({ ...run, target: first.target }, first))) return {};
   const { workType } = first;
+  const named = (field: keyof RidesAlong): AmendSet =>
+    start[field] === first[field] ? {} : { [field]: first[field] ?? null };
   return {
     targets: after.map(({ target }) => target),
     ...((start.workType ?? 'run') === workType ? {} : { workType: workType === 'run' ? null : workType }),
+    ...named('machine'),
+    ...named('chargeRate'),
+    ...named('payClass'),
     ...(start.join ? { join: null } : {}),
   };
 }

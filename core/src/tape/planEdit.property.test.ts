@@ -10,7 +10,7 @@ import { toInstant } from '../time/instant.ts';
 import type { Instant } from '../time/instant.ts';
 import type { Span } from '../time/span.ts';
 import { planEdit } from './planEdit.ts';
-import { isSameRunning, joinStretches } from './timeline.ts';
+import { joinStretches, looksSame } from './timeline.ts';
 import { undoOf } from '../loose-ends/undo.ts';
 import type { Change } from '../loose-ends/likelyAnswers.ts';
 import type { TapeEdit, TapeGround, TapePiece, TimedEntry } from './tapeEdit.ts';
@@ -147,7 +147,7 @@ test('every second outside a block’s old and new span, and of other people, is
               stint.technician === technician &&
               stint.from <= from &&
               stint.to >= Math.min(to ?? asOf, stint.to) &&
-              isSameRunning(stint.running, running),
+              looksSame(stint.running, running),
           ),
         ).toBe(true);
     }),

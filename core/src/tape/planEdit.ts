@@ -1,4 +1,5 @@
-import type { LooseEnd, Policy, PersonTimeline } from '../ledger/index.ts';
+import { ridesAlongOf } from '../ledger/index.ts';
+import type { LooseEnd, Policy, PersonTimeline, Running } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { fail, getFrom, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
@@ -8,7 +9,7 @@ import type { Change } from '../loose-ends/index.ts';
 import { amendBoundaries } from './amendBoundaries.ts';
 import { isClosed } from './closed.ts';
 import { rewriteEntries } from './rewriteEntries.ts';
-import { isSameRunning, joinStretches, strandsOf, withChanges } from './timeline.ts';
+import { isSameRunning, joinStretches, looksSame, strandsOf, withChanges } from './timeline.ts';
 import type { Stretch } from './timeline.ts';
 import type { EditErrorCode, TapeEdit, TapeGround, TapePiece } from './tapeEdit.ts';
 
@@ -31,9 +32,12 @@ export const planEdit = (edit: TapeEdit, ground: TapeGround): Result<readonly Ch
 /** The same for several edits that are made together: none of them sees what another one leaves. Params of a refusal
  *  also name the `place` of the edit that it is about. */
 export function planEdits(
-  edits: readonly TapeEdit[],
+  drawn: readonly TapeEdit[],
   ground: TapeGround,
 ): Result<readonly Change[], EditErrorCode> {
+  const owners = [...new Set(drawn.flatMap(({ block }) => block?.technician ?? []))];
+  const known = new Map(owners.map((who) => [who, strandsOf(who, ground.entries, ground)]));
+  const edits = drawn.map((edit) => withRidesAlong(edit, findStint(edit, known)?.running ?? []));
   const pieces = edits.flatMap(({ block, becomes }) => [...(block ? [block] : []), ...becomes]);
   const people = [...new Set(pieces.map(({ technician }) => technician))];
   const timeline = new Map(people.map((who) => [who, strandsOf(who, ground.entries, ground)]));
@@ -68,6 +72,27 @@ export function planEdits(
     ),
   );
   return isRight(whole) ? ok(whole) : fail('edit.not_possible');
+}
+
+/** What is not drawn of a block goes on with what it becomes: a task that stays keeps what its start said of it, and another
+ *  one in its place was done at the same machine and is paid alike, where that was one for all of the block. */
+function withRidesAlong({ block, becomes }: TapeEdit, was: readonly Running[]): TapeEdit {
+  if (!block || !looksSame(was, block.running)) return { block, becomes };
+  const [first] = was;
+  const isOne = was.every(
+    ({ machine, payClass }) => machine === first?.machine && payClass === first?.payClass,
+  );
+  const { chargeRate: _ofItsOrder, ...forAll } = first && isOne ? ridesAlongOf(first) : {};
+  return {
+    block: { ...block, running: was },
+    becomes: becomes.map((piece) => ({
+      ...piece,
+      running: piece.running.map(({ target, workType }) => {
+        const own = was.find((run) => run.target === target);
+        return { target, workType, ...(own ? ridesAlongOf(own) : forAll) };
+      }),
+    })),
+  };
 }
 
 /** What could be enough: the entries at the ends of all blocks treated alike, or each block as if it were alone. */
@@ -159,7 +184,7 @@ function refuseBlock(
   const stint = own?.stints.find(({ from }) => from === block.from);
   const isSame =
     stint &&
-    isSameRunning(stint.running, block.running) &&
+    looksSame(stint.running, block.running) &&
     // Work that the rule has cut ended then, as far as the tape goes, even if nobody has said so.
     (block.to === null
       ? stint.open && !stint.capped

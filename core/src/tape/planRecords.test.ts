@@ -164,7 +164,18 @@ test('several records: their time goes where it is said to, nobody else is touch
 function movedBy(block: TapePiece, act: RecordsAct): TapePiece[] {
   if (act.what === 'out') return [];
   if (act.what === 'give') return [{ ...block, technician: act.technician }];
-  if (act.what === 'work') return [{ ...block, running: [{ target: act.target, workType: act.workType }] }];
+  if (act.what === 'work') {
+    // The machine stays where it was one for all of the block, whatever is done at it.
+    const own = block.running.find(({ target: each }) => each === act.target);
+    const machines = new Set(block.running.map(({ machine }) => machine));
+    const machine = own ? own.machine : machines.size === 1 ? [...machines][0] : undefined;
+    const work = {
+      target: act.target,
+      workType: act.workType,
+      ...(machine === undefined ? {} : { machine }),
+    };
+    return [{ ...block, running: [work] }];
+  }
   const moved = (at: number) => toInstant(at + act.seconds);
   return [{ ...block, from: moved(block.from), to: block.to === null ? null : moved(block.to) }];
 }

@@ -1,4 +1,4 @@
-import { applyEntry, AT_REST, entryIdOf, inOrderOfTime } from '../ledger/index.ts';
+import { applyEntry, AT_REST, entryIdOf, inOrderOfTime, isSameItem, ridesAlongOf } from '../ledger/index.ts';
 import type { LaborState, LooseEnd, Running } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { inForceAt, toInstant } from '../time/index.ts';
@@ -119,7 +119,7 @@ const withoutEffect = (entry: TimedEntry): Change =>
     ? { type: 'amend', target: entry.id, set: { technician: null } }
     : { type: 'void', target: entry.id };
 
-/** Says what runs from an instant on: a stop, or a start for each kind of work in the order of the list. */
+/** Says what runs from an instant on: a stop, or a start for each kind of work, machine and rate in the order of the list. */
 function say(
   { doing }: LaborState,
   technician: TechnicianId,
@@ -131,7 +131,7 @@ function say(
   const groups: Running[][] = [];
   for (const run of wanted) {
     const last = groups.at(-1);
-    if (last?.[0]?.workType === run.workType) last.push(run);
+    if (last?.[0] && isSameItem({ ...run, target: last[0].target }, last[0])) last.push(run);
     else groups.push([run]);
   }
   const starts = groups.map((group, i): Change => ({
@@ -140,6 +140,7 @@ function say(
     at: toInstant(at),
     targets: group.map(({ target }) => target),
     ...(group[0]?.workType === 'run' || group[0] === undefined ? {} : { workType: group[0].workType }),
+    ...(group[0] ? ridesAlongOf(group[0]) : {}),
     ...(i === 0 ? {} : { join: true }),
   }));
   // A start of the very same work would change nothing; only a stop before it parts the two.
@@ -147,8 +148,6 @@ function say(
   const isSameSet =
     doing.status === 'work' &&
     doing.running.length === first.length &&
-    doing.running.every((run) =>
-      first.some(({ target, workType }) => target === run.target && workType === run.workType),
-    );
+    doing.running.every((run) => first.some((each) => isSameItem(each, run)));
   return isSameSet ? [stop, ...starts] : starts;
 }

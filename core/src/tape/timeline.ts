@@ -5,6 +5,7 @@ import {
   entryIdOf,
   foldEntries,
   inOrderOfTime,
+  isSameItem,
   settleAt,
 } from '../ledger/index.ts';
 import type { Running, PersonTimeline } from '../ledger/index.ts';
@@ -16,8 +17,12 @@ import type { TapeGround, TimedEntry } from './tapeEdit.ts';
 /** Who worked on what in a stretch; neighbours with the same work are one. */
 export type Stretch = Span & { readonly running: readonly Running[] };
 
-/** Whether two lists are the same work in the same order. */
+/** Whether two lists are the same work in the same order, in every respect. */
 export const isSameRunning = (a: readonly Running[], b: readonly Running[]): boolean =>
+  a.length === b.length && a.every((run, i) => isSameItem(run, b[i]));
+
+/** Whether two lists are of the same targets and kinds of work in the same order: all that is drawn of a block. */
+export const looksSame = (a: readonly Running[], b: readonly Running[]): boolean =>
   a.length === b.length &&
   a.every(({ target, workType }, i) => target === b[i]?.target && workType === b[i]?.workType);
 

@@ -9,6 +9,7 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   work: 'often',
   order: 'often',
   why: 'often',
+  report: 'often',
   comparedJobs: 'long',
   comparedCauses: 'long',
   comparedPeople: 'long',

@@ -27,6 +27,7 @@ import { mountMachines } from './periods/machines.ts';
 import { mountNear } from './periods/near.ts';
 import { mountKeptCuts } from './periods/keptCuts.ts';
 import { mountComparedPeople } from './periods/people.ts';
+import { mountReport } from './report.ts';
 import { mountWhy } from './why.ts';
 import { mountUnit } from './unit.ts';
 import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison, writeLine } from './taskLabor.ts';
@@ -236,6 +237,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   mountStory(mount, context);
   mountSetCosts(mount, context);
   mountWhy(mount, context);
+  mountReport(mount, context);
   mountComparedJobs(mount, context);
   mountComparedPeople(mount, context);
   mountCut(mount, context);

@@ -29,7 +29,7 @@ export type { FloorAnswer } from './incoming.ts';
 export type { LeftOut } from './decision.ts';
 export { createJournal } from './journal.ts';
 export type { Decide, Journal } from './journal.ts';
-export { findNote, loadNotesOf, loadNotesOn } from './notes.ts';
+export { findNote, loadCounts, loadNotesOf, loadNotesOn } from './notes.ts';
 export type { KeptNote } from './notes.ts';
 export { peopleOnOrder } from './orderActs.ts';
 export { refusalOf, writeOutcome } from './outcome.ts';

@@ -1,4 +1,4 @@
-import type { EntryId, NoteEntry, TargetId } from '@wergon/core/ledger';
+import type { EntryId, LaborEntry, NoteEntry, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
@@ -30,3 +30,19 @@ export const loadNotesOf = (sql: Sql, targets: readonly TargetId[]): KeptNote[] 
 
 /** A note by its id, where there is one that counts. */
 export const findNote = (sql: Sql, id: EntryId): KeptNote | undefined => load(sql, 'e."id" = ?', [id])[0];
+
+/** A report of pieces as it counts, with its day. */
+export type KeptCount = { readonly entry: Extract<LaborEntry, { type: 'count' }>; readonly day: LocalDay };
+
+/** Reports of pieces of some tasks, in the order of recording. */
+export const loadCounts = (sql: Sql, targets: readonly TargetId[]): readonly KeptCount[] =>
+  sql
+    .all<{ day: LocalDay; body: string }>(
+      `select "day", "body" from "effective_entry" where "target" in (select "value" from json_each(?)) and "type" = 'count'
+       order by "seq"`,
+      [JSON.stringify(targets)],
+    )
+    .flatMap(({ day, body }) => {
+      const entry = readLaborEntry(body);
+      return entry.type === 'count' ? [{ entry, day }] : [];
+    });

@@ -153,6 +153,11 @@ const balance = computed(
           :to="{ name: 'why', params: { order: order.id } }"
           >{{ t('compare.whyItDiffers') }}</RouterLink
         >
+        <RouterLink
+          v-if="order.comparison.actualSeconds > 0"
+          :to="{ name: 'report', params: { order: order.id } }"
+          >{{ t('compare.byDay') }}</RouterLink
+        >
         <span v-if="order.pieces">{{ sayPieces(order.pieces, order.quantity) }}</span>
         <SignedOutWords :people="order.signedOut" />
         <span v-if="order.comparison.uncostedLines > 0" class="attention">{{

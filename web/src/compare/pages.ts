@@ -6,6 +6,7 @@ export const comparePages: RouteRecordRaw[] = [
   { path: '/work/unit/:unit', name: 'unit', component: () => import('./UnitPage.vue') },
   { path: '/work/:order', name: 'order', component: () => import('./OrderPage.vue') },
   { path: '/work/:order/why', name: 'why', component: () => import('./WhyPage.vue') },
+  { path: '/work/:order/report', name: 'report', component: () => import('./ReportPage.vue') },
   { path: '/work/:order/story', name: 'story', component: () => import('./StoryPage.vue') },
   { path: '/compare', name: 'compare', component: () => import('./periods/JobsPage.vue') },
   { path: '/compare/causes', name: 'compare-causes', component: () => import('./periods/CausesPage.vue') },

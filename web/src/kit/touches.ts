@@ -44,6 +44,7 @@ const TOUCHED: Readonly<Record<string, (changes: Changes, asked: Key) => boolean
   line: ({ technicians }, asked) => namesAny(technicians, asked),
   // An approval names no order.
   order: ({ orders }, [order, what]) => what === 'unapproved' || isAmong(orders, order),
+  report: ({ orders }, [order]) => isAmong(orders, order),
   why: ({ orders }, [order]) => isAmong(orders, order),
   'compared-jobs': always,
   'compared-causes': always,

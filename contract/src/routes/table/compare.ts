@@ -17,6 +17,7 @@ import {
   orderSchema,
   pastWorkQuery,
   pastWorkSchema,
+  reportSchema,
   resetCostSchema,
   setCostSchema,
   storyQuery,
@@ -64,6 +65,13 @@ export const COMPARE_ROUTES = {
     caller: 'work.see',
     summary: 'Why an order’s labor costs other than estimated, task by task',
     response: whySchema,
+  },
+  report: {
+    method: 'get',
+    path: '/api/work/:order/report',
+    caller: 'work.see',
+    summary: 'An order day by day: tasks, heads, man-hours, pieces and notes',
+    response: reportSchema,
   },
   comparedJobs: {
     method: 'get',

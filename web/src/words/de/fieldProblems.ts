@@ -132,4 +132,7 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   '{day} would hold more than {hours} hours': '{day} enthielte mehr als {hours} Stunden',
   '{title} has labor: close it instead of deleting it':
     'an {title} wurde gearbeitet: schließen statt löschen',
+  'must open fewer levels than there are': 'muss weniger Ebenen öffnen, als es gibt',
+  'no such role': 'diese Rolle gibt es nicht',
+  'nobody keeps more than {n} of them': 'niemand behält mehr als {n} davon',
 };
