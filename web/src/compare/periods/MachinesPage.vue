@@ -12,7 +12,7 @@ import { sayShare } from '../whyWords.ts';
 import CapacityForm from './CapacityForm.vue';
 import CompareFrame from './CompareFrame.vue';
 import UseChart from './UseChart.vue';
-import { useBars } from './useBars.ts';
+import { idleOn, useBars } from './useBars.ts';
 import { usePeriod } from './usePeriod.ts';
 
 /** How long machines were used, were down and stood idle, and what people did at work centers, against what is available. */
@@ -33,8 +33,9 @@ const charted = computed(() => {
 const bars = computed(() => useBars(charted.value, period.firstDay.value, period.lastDay.value));
 const isDay = computed(() => period.firstDay.value === period.lastDay.value);
 
-const idleOf = ({ availableSeconds, usedSeconds, downSeconds }: ComparedMachine) =>
-  availableSeconds === null ? null : Math.max(0, availableSeconds - usedSeconds - downSeconds);
+/** What was available up to today, and neither used nor down: day by day, so that a long day makes up for no other. */
+const idleOf = ({ availableSeconds, days }: ComparedMachine) =>
+  availableSeconds === null ? null : days.reduce((sum, day) => sum + idleOn(day), 0);
 const length = (seconds: number | null) => (seconds === null || seconds === 0 ? '' : desk.hours(seconds));
 const sayTypes = (used: ComparedMachine['byWorkType']) =>
   WORK_TYPES.flatMap((type) => {

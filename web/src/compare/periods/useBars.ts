@@ -15,6 +15,11 @@ export type UseBar = {
 /** More days than these are told by week. */
 const MOST_DAYS = 21;
 
+type MachineDay = ComparedMachine['days'][number];
+/** What of a day's available time was neither used nor down. */
+export const idleOn = ({ availableSeconds, usedSeconds, downSeconds }: MachineDay): number =>
+  Math.max(0, (availableSeconds ?? 0) - usedSeconds - downSeconds);
+
 /** What some machines did over a period, day by day, or week by week where it is long. Idle is what was available and neither
  *  used nor down. */
 export function useBars(
@@ -33,7 +38,7 @@ export function useBars(
       if (!bar) continue;
       bar.used += usedSeconds;
       bar.down += downSeconds;
-      bar.idle += Math.max(0, (availableSeconds ?? 0) - usedSeconds - downSeconds);
+      bar.idle += idleOn({ day, usedSeconds, downSeconds, availableSeconds });
     }
   return [...bars].map(([day, bar]) => ({
     ...bar,
