@@ -101,6 +101,9 @@ export async function ask(url, { method = 'GET', path, headers = {}, body, patie
   }
 }
 
+/** What a shop is made with is waited for longer: a machine that is busy beside it may take a while to start a reader. */
+const PATIENT_MS = 60_000;
+
 /** A caller with a cookie, for what must go well. */
 export const createCaller = (url, cookie = '') => {
   const call = async (path, body) => {
@@ -109,6 +112,7 @@ export const createCaller = (url, cookie = '') => {
       path,
       headers: { cookie: call.cookie, 'wergon-person': '1', 'content-type': 'application/json' },
       body: body === undefined ? undefined : JSON.stringify(body),
+      patience: PATIENT_MS,
     });
     const given = headers?.get('set-cookie')?.split(';')[0];
     if (given) call.cookie = given;
