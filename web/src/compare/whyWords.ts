@@ -30,6 +30,15 @@ export const sayWhy = (causes: readonly CauseShare[], says: Says): string =>
     )
     .join(', ');
 
+/** So many causes stand beside the bar of a group. */
+const BESIDE = 2;
+/** The same of the largest alone, for a line beside a bar. */
+export const sayLargest = (causes: readonly CauseShare[], says: Says): string =>
+  sayWhy([...causes].sort(bySize).slice(0, BESIDE), says);
+
+/** Figures that rest on fewer tasks than this say on how many. */
+export const FEW_TASKS = 8;
+
 /** The cause that counts most; nothing where there is none. */
 export const largestCause = (causes: readonly CauseShare[]): CauseShare | undefined =>
   [...causes].sort(bySize)[0];

@@ -6,11 +6,13 @@ import { useRoute, useRouter } from 'vue-router';
 import { CAUSES, differenceScale, middleOf } from '@wergon/core/compare';
 import type { Cause, CausedDifference, DifferenceUnit } from '@wergon/core/compare';
 import { CAUSE_CUTS } from '@wergon/contract/compare';
+import { toCents } from '@wergon/core/money';
+import { toSeconds } from '@wergon/core/time';
 import { callRoute, sayMonth, useDesk } from '../../kit/index.ts';
 import type { Column } from '../../kit/index.ts';
 import { DataTable, PlainButton, QueryState } from '../../kit/parts/index.ts';
 import { t } from '../../words/index.ts';
-import { sayHoursMore, sayMoneyMore, sayWhy } from '../whyWords.ts';
+import { FEW_TASKS, sayHoursMore, sayLargest, sayMoneyMore, sayWhy } from '../whyWords.ts';
 import CauseLegend from './CauseLegend.vue';
 import CompareFrame from './CompareFrame.vue';
 import DifferenceBar from './DifferenceBar.vue';
@@ -52,15 +54,15 @@ function only(difference: CausedDifference): CausedDifference {
   return {
     ...difference,
     causes: own,
-    difference: (own[0]?.cents ?? 0) as CausedDifference['difference'],
-    differenceSeconds: (own[0]?.seconds ?? 0) as CausedDifference['differenceSeconds'],
+    difference: own[0]?.cents ?? toCents(0),
+    differenceSeconds: own[0]?.seconds ?? toSeconds(0),
   };
 }
 const sizeOf = ({ difference, differenceSeconds }: CausedDifference) =>
   unit.value === 'money' ? difference : differenceSeconds;
 const causes = computed(() =>
   [...(told.value?.total.causes ?? [])]
-    .map((share) => ({ share, difference: { ...told.value?.total, causes: [share] } as CausedDifference }))
+    .flatMap((share) => (told.value ? [{ share, difference: { ...told.value.total, causes: [share] } }] : []))
     .sort((a, b) => b.share.cents - a.share.cents),
 );
 const causeScale = computed(() =>
@@ -92,10 +94,6 @@ const sayRound = (length: number) =>
   unit.value === 'money' ? desk.wholeMoney(length / 100) : desk.hours(length);
 const sayKey = (key: string) =>
   key === '' ? t(`noCauseCut.${by.value}`) : by.value === 'month' ? sayMonthText(key) : key;
-/** The causes of a group that stand beside its bar. */
-const MOST = 2;
-const mostOf = ({ causes: all }: CausedDifference) =>
-  [...all].sort((a, b) => Math.abs(b.cents) - Math.abs(a.cents)).slice(0, MOST);
 const toggleCause = (chosen: Cause) => go({ cause: chosen === cause.value ? undefined : chosen });
 const toggleGroup = (key: string) => go({ group: key === group.value ? undefined : key });
 const seen = computed(() =>
@@ -115,8 +113,6 @@ const monthColumns = computed((): readonly Column<(typeof months.value)[number]>
       },
     })),
 ]);
-/** Figures that rest on fewer tasks than this say on how many. */
-const FEW = 8;
 </script>
 
 <template>
@@ -140,7 +136,7 @@ const FEW = 8;
         <span
           ><b>{{ told.jobCount }}</b> {{ t('compare.jobsFinished', { n: told.jobCount }) }}</span
         >
-        <span v-if="told.taskCount > 0 && told.taskCount < FEW">{{
+        <span v-if="told.taskCount > 0 && told.taskCount < FEW_TASKS">{{
           t('compare.restsOn', { n: told.taskCount })
         }}</span>
         <BButton
@@ -252,7 +248,7 @@ const FEW = 8;
                   :unit="unit"
                   :label="sayWhy(each.difference.causes, desk)"
                 />
-                <small>{{ sayWhy(mostOf(each.difference), desk) }}</small>
+                <small>{{ sayLargest(each.difference.causes, desk) }}</small>
               </span>
               <span class="figure" :class="{ attention: each.difference.differenceSeconds > 0 }">{{
                 sayHoursMore(each.difference.differenceSeconds, desk)

@@ -3,12 +3,12 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
 import { CAUSES, differenceScale, middleOf, sumDifferences } from '@wergon/core/compare';
-import type { CausedDifference, DifferenceUnit } from '@wergon/core/compare';
+import type { DifferenceUnit } from '@wergon/core/compare';
 import type { ComparedJob } from '@wergon/contract/compare';
 import { callRoute, useDesk } from '../../kit/index.ts';
 import { PlainButton, QueryState } from '../../kit/parts/index.ts';
 import { t } from '../../words/index.ts';
-import { sayHoursMore, sayMoneyMore, sayShare, sayWhy } from '../whyWords.ts';
+import { FEW_TASKS, sayHoursMore, sayLargest, sayMoneyMore, sayShare, sayWhy } from '../whyWords.ts';
 import CauseLegend from './CauseLegend.vue';
 import CompareFrame from './CompareFrame.vue';
 import DifferenceBar from './DifferenceBar.vue';
@@ -59,12 +59,6 @@ const causes = computed(() => {
   return CAUSES.filter((cause) => seen.has(cause));
 });
 const taskCount = computed(() => shown.value.reduce((sum, job) => sum + job.taskCount, 0));
-/** Figures that rest on fewer tasks than this say on how many. */
-const FEW = 8;
-/** The causes of a group that stand beside its bar. */
-const MOST = 2;
-const mostOf = ({ causes: own }: CausedDifference) =>
-  [...own].sort((a, b) => Math.abs(b.cents) - Math.abs(a.cents)).slice(0, MOST);
 const toggle = (key: string) => (opened.has(key) ? opened.delete(key) : opened.add(key));
 function everything(): void {
   search.value = '';
@@ -122,7 +116,9 @@ function everything(): void {
           ><b class="figure">{{ sayShare(total.measuredSeconds, total.includedSeconds) }}</b>
           {{ t('compare.measuredWord') }}</span
         >
-        <span v-if="shown.length > 0 && taskCount < FEW">{{ t('compare.restsOn', { n: taskCount }) }}</span>
+        <span v-if="shown.length > 0 && taskCount < FEW_TASKS">{{
+          t('compare.restsOn', { n: taskCount })
+        }}</span>
         <div class="choices">
           <BFormSelect
             :model-value="show"
@@ -205,7 +201,7 @@ function everything(): void {
                 :unit="unit"
                 :label="sayWhy(each.difference.causes, desk)"
               />
-              <small>{{ sayWhy(mostOf(each.difference), desk) }}</small>
+              <small>{{ sayLargest(each.difference.causes, desk) }}</small>
             </span>
             <span class="figure" :class="{ attention: each.difference.differenceSeconds > 0 }">{{
               sayHoursMore(each.difference.differenceSeconds, desk)

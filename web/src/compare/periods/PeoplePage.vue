@@ -7,7 +7,7 @@ import { callRoute, linkToDay, useDesk } from '../../kit/index.ts';
 import type { Column } from '../../kit/index.ts';
 import { DataTable, PlainButton, QueryState } from '../../kit/parts/index.ts';
 import { t } from '../../words/index.ts';
-import { sayHoursMore, sayShare } from '../whyWords.ts';
+import { FEW_TASKS, sayHoursMore, sayShare } from '../whyWords.ts';
 import CompareFrame from './CompareFrame.vue';
 import {
   peopleRows,
@@ -150,8 +150,6 @@ const headOf = {
   margin: t('compare.laborMarginHead'),
   measured: t('compare.measuredHead'),
 };
-/** Figures that rest on fewer tasks than this say on how many. */
-const FEW = 8;
 </script>
 
 <template>
@@ -184,7 +182,7 @@ const FEW = 8;
         <span
           ><b>{{ told.shop.taskCount }}</b> {{ t('compare.tasksFinished', { n: told.shop.taskCount }) }}</span
         >
-        <span v-if="told.shop.taskCount > 0 && told.shop.taskCount < FEW">{{
+        <span v-if="told.shop.taskCount > 0 && told.shop.taskCount < FEW_TASKS">{{
           t('compare.restsOn', { n: told.shop.taskCount })
         }}</span>
         <BFormSelect v-model="group" class="end" size="sm" :aria-label="t('compare.groupedBy')">
