@@ -1,7 +1,6 @@
 import fc from 'fast-check';
-import { ROUTES } from '@wergon/contract/routes';
-import type { Route } from '@wergon/contract/routes';
 import { RIGHTS_OF_ROLE, ROLES } from '@wergon/contract/access';
+import { READS, pathOfRead } from '../app/askRoute.fixture.ts';
 import { newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 
@@ -34,23 +33,8 @@ async function setRate(technician: string, base: string, grade = gradesOf.get(te
 async function seenBy(role: string): Promise<Readonly<Record<string, unknown>>> {
   const cookie = cookies.get(role) ?? '';
   const seen: Record<string, unknown> = {};
-  const day = 'technician=' + shop.ada + '&day=2026-03-03';
-  const queries: Readonly<Record<string, string>> = {
-    line: `?${day}&target=${shop.winding}&workType=run`,
-    week: `?${day}`,
-    personDay: `?${day}`,
-    jobWeek: `?target=${shop.winding}&day=2026-03-03`,
-    payPeriod: '?firstDay=2026-02-16',
-    targets: '?search=',
-    story: `?order=${shop.order}`,
-  };
-  for (const [name, route] of Object.entries(ROUTES) as [string, Route][]) {
-    if (route.method !== 'get' || route.caller === 'station') continue;
-    const path = route.path
-      .replace(':order', shop.order)
-      .replace(':technician', shop.ada)
-      .replace(/:\w+/g, 'none');
-    const { status, body } = await shop.get(`${path}${queries[name] ?? ''}`, cookie);
+  for (const [name] of READS) {
+    const { status, body } = await shop.get(pathOfRead(shop, name), cookie);
     seen[name] = [status, body];
   }
   const entered = {
