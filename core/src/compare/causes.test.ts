@@ -190,57 +190,52 @@ test('several tasks differ by what each differs by, cause by cause, in their ord
   );
 });
 
-test.each<[exact: [bigint, bigint][], total: number, whole: number[], why: string]>([
-  [
-    [
-      [1n, 2n],
-      [1n, 2n],
-    ],
-    1,
-    [1, 0],
-    'of equal parts the earlier gets what is missing',
-  ],
-  [
-    [
-      [1n, 4n],
-      [3n, 4n],
-    ],
-    1,
-    [0, 1],
-    'the larger part gets it',
-  ],
-  [
-    [
-      [-1n, 4n],
-      [1n, 4n],
-    ],
-    0,
-    [0, 0],
-    'a part below nothing is floored downwards',
-  ],
-  [
-    [
-      [1n, 1n],
-      [0n, 1n],
-    ],
-    3,
-    [2, 1],
-    'more than one each',
-  ],
-  [
-    [
-      [5n, 1n],
-      [1n, 2n],
-    ],
-    4,
-    [4, 0],
-    'too much comes off the smallest part',
-  ],
-])('%j is shared over %i as %j: %s', (exact, total, whole) => {
-  expect(
-    toWhole(
-      exact.map(([numerator, denominator]) => fraction(numerator, denominator)),
-      total,
-    ),
-  ).toEqual(whole);
+test('each cause is its own amount, to less than a cent and a second', () => {
+  fc.assert(
+    fc.property(anyTask, ({ estimate: of, pieces: { good, scrap }, lines }) => {
+      const found = findCauses({ ...of, isFinished: true }, { good, scrap }, lines);
+      const included = lines.filter(({ workType }) => of.includes.has(workType));
+      const used = (type: string) =>
+        included.reduce((sum, { workType, seconds }) => sum + (workType === type ? seconds : 0), 0);
+      const piece = Number(of.perPiece.numerator) / Number(of.perPiece.denominator);
+      const isCounted = good + scrap > 0;
+      const [scrapped, more] = isCounted ? [piece * scrap, piece * (good - of.quantity)] : [0, 0];
+      const told = (cause: string) => found.causes.find((each) => each.cause === cause);
+      const near = (a: number | undefined, b: number) => expect(Math.abs((a ?? 0) - b)).toBeLessThan(1.0001);
+      for (const [cause, seconds] of [
+        ['setup', used('setup') - of.setupSeconds],
+        ['scrap', scrapped],
+        ['quantity', more],
+        ['run', used('run') - (of.estimatedSeconds - of.setupSeconds) - scrapped - more],
+        ['rework', used('rework')],
+        ['travel', used('travel')],
+      ] as const) {
+        near(told(cause)?.seconds, seconds);
+        near(told(cause)?.cents, (seconds * of.rate) / 360_000);
+      }
+      const costed = included.flatMap(({ cost, ...each }) => (cost === null ? [] : [{ ...each, cost }]));
+      const sum = (amount: (each: (typeof costed)[number]) => number) =>
+        costed.reduce((all, each) => all + amount(each), 0);
+      near(
+        told('mix')?.cents,
+        sum(({ seconds, gradeRate }) => (seconds * (gradeRate - of.rate)) / 360_000),
+      );
+      near(
+        told('rate')?.cents,
+        sum(({ seconds, gradeRate, cost }) => cost - (seconds * gradeRate) / 360_000),
+      );
+    }),
+  );
+});
+
+// In quarters.
+test.each<[exact: bigint[], total: number, whole: number[], why: string]>([
+  [[2n, 2n], 1, [1, 0], 'of equal parts the earlier gets what is missing'],
+  [[1n, 3n], 1, [0, 1], 'the larger part gets it'],
+  [[-1n, 1n], 0, [0, 0], 'a part below nothing is floored downwards'],
+  [[4n, 0n], 3, [2, 1], 'more than one each'],
+  [[20n, 2n], 4, [4, 0], 'too much comes off the smallest part'],
+  [[20n, 4n], 6, [5, 1], 'whole parts stay as they are'],
+])('%j quarters are shared over %i as %j: %s', (exact, total, whole) => {
+  expect(toWhole(exact, 4n, total)).toEqual(whole);
 });

@@ -1,4 +1,4 @@
-import { addFractions, fraction, laborCost, multiplyFractions, sumCents, toCents } from '../money/index.ts';
+import { laborCost, sumCents, toCents } from '../money/index.ts';
 import type { Cents, Fraction, Rate } from '../money/index.ts';
 import type { LaborLine } from '../ledger/index.ts';
 import { sumSeconds, toSeconds } from '../time/index.ts';
@@ -63,60 +63,59 @@ export type GradedLine = Pick<LaborLine, 'workType' | 'seconds' | 'measuredSecon
   readonly gradeRate: Rate;
 };
 
-const NOTHING = fraction(0n);
-const whole = (count: number): Fraction => fraction(BigInt(count));
-const minus = (a: Fraction, b: Fraction): Fraction => addFractions(a, multiplyFractions(whole(-1), b));
-const sum = (parts: readonly Fraction[]): Fraction => parts.reduce(addFractions, NOTHING);
+/** So many units of a rate, over so many seconds, are a cent. */
+const RATE_SECONDS_IN_CENT = 360_000n;
 
-/** So many units of a rate are an hour at one cent. */
-const RATES_IN_CENT = 100n;
-/** Exact cents of a length, in seconds, at a rate. */
-const costOf = (seconds: Fraction, rate: number): Fraction =>
-  multiplyFractions(seconds, fraction(BigInt(rate), 3600n * RATES_IN_CENT));
+/** A cause in exact parts: seconds and cents in units of one scale each, so that they add up as whole numbers. */
+type Exact = { readonly cause: Cause; readonly seconds: bigint; readonly cents: bigint };
+/** The scale of a task: what takes part of a second a piece decides how fine it is. */
+type Scale = { readonly second: bigint; readonly cent: bigint };
 
-type Exact = { readonly cause: Cause; readonly seconds: Fraction; readonly cents: Fraction };
+const scaleOf = ({ perPiece }: TaskEstimate): Scale => ({
+  second: perPiece.denominator,
+  cent: perPiece.denominator * RATE_SECONDS_IN_CENT,
+});
 
 /** Causes of a task that is finished: where its time went against where it was to go. */
 function causesOfTime(
   { estimatedSeconds, setupSeconds, perPiece, quantity, rate }: TaskEstimate,
   { good, scrap }: Pieces,
-  secondsOf: (type: WorkType) => Fraction,
+  secondsOf: (type: WorkType) => bigint,
+  { second }: Scale,
 ): Exact[] {
   const isCounted = good + scrap > 0;
-  const scrapped = isCounted ? multiplyFractions(perPiece, whole(scrap)) : NOTHING;
-  const more = isCounted ? multiplyFractions(perPiece, whole(good - quantity)) : NOTHING;
-  const time = (cause: Cause, seconds: Fraction): Exact => ({ cause, seconds, cents: costOf(seconds, rate) });
-  const runEstimate = whole(estimatedSeconds - setupSeconds);
+  // Seconds of a piece are exact in this scale: its second is the denominator of theirs.
+  const scrapped = isCounted ? perPiece.numerator * BigInt(scrap) : 0n;
+  const more = isCounted ? perPiece.numerator * BigInt(good - quantity) : 0n;
+  const time = (cause: Cause, seconds: bigint): Exact => ({ cause, seconds, cents: seconds * BigInt(rate) });
+  const runEstimate = BigInt(estimatedSeconds - setupSeconds) * second;
   return [
-    time('setup', minus(secondsOf('setup'), whole(setupSeconds))),
+    time('setup', secondsOf('setup') - BigInt(setupSeconds) * second),
     time('scrap', scrapped),
     time('quantity', more),
-    time('run', minus(secondsOf('run'), sum([runEstimate, scrapped, more]))),
+    time('run', secondsOf('run') - runEstimate - scrapped - more),
     ...(['rework', 'cleanup', 'down', 'travel'] as const).map((type) => time(type, secondsOf(type))),
   ];
 }
 
 /** Causes of what an hour cost: who did it, what they cost beside their grade, and where no rate says it. */
-function causesOfCost(rate: Rate, lines: readonly GradedLine[], isStandard: boolean): Exact[] {
-  const money = (cause: Cause, cents: Fraction): Exact => ({ cause, seconds: NOTHING, cents });
-  const costed = lines.flatMap(({ cost, ...line }) => (cost === null ? [] : [{ ...line, cost }]));
-  const uncosted = lines.filter(({ cost }) => cost === null);
-  return [
-    money('mix', sum(costed.map(({ seconds, gradeRate }) => costOf(whole(seconds), gradeRate - rate)))),
-    ...(isStandard
-      ? []
-      : [
-          money(
-            'rate',
-            sum(
-              costed.map(({ seconds, gradeRate, cost }) =>
-                minus(whole(cost), costOf(whole(seconds), gradeRate)),
-              ),
-            ),
-          ),
-        ]),
-    money('uncosted', sum(uncosted.map(({ seconds }) => costOf(whole(-seconds), rate)))),
-  ];
+function causesOfCost(
+  rate: Rate,
+  lines: readonly GradedLine[],
+  isStandard: boolean,
+  { second, cent }: Scale,
+): Exact[] {
+  let [mix, dearer, uncosted] = [0n, 0n, 0n];
+  for (const { seconds, gradeRate, cost } of lines) {
+    const length = BigInt(seconds) * second;
+    if (cost === null) uncosted -= length * BigInt(rate);
+    else {
+      mix += length * BigInt(gradeRate - rate);
+      dearer += BigInt(cost) * cent - length * BigInt(gradeRate);
+    }
+  }
+  const money = (cause: Cause, cents: bigint): Exact => ({ cause, seconds: 0n, cents });
+  return [money('mix', mix), ...(isStandard ? [] : [money('rate', dearer)]), money('uncosted', uncosted)];
 }
 
 /** Why a task's actual differs from its estimate, in seconds and in cents. Of a task that is not finished only what is
@@ -132,25 +131,28 @@ export function findCauses(
   const { estimatedSeconds, includes, isFinished, rate } = estimate;
   const included = lines.filter(({ workType }) => includes.has(workType));
   const used = sumSeconds(included);
+  const scale = scaleOf(estimate);
   const secondsOf = (type: WorkType) =>
-    whole(sumSeconds(included.filter(({ workType }) => workType === type)));
+    BigInt(sumSeconds(included.filter(({ workType }) => workType === type))) * scale.second;
   const expected = toSeconds(isFinished ? estimatedSeconds : Math.min(estimatedSeconds, used));
-  const soFar = whole(used - expected);
+  const soFar = BigInt(used - expected) * scale.second;
   const exact = [
     ...(isFinished
-      ? causesOfTime(estimate, pieces, secondsOf)
-      : [{ cause: 'soFar' as const, seconds: soFar, cents: costOf(soFar, rate) }]),
-    ...causesOfCost(rate, included, costs === 'standard'),
+      ? causesOfTime(estimate, pieces, secondsOf, scale)
+      : [{ cause: 'soFar' as const, seconds: soFar, cents: soFar * BigInt(rate) }]),
+    ...causesOfCost(rate, included, costs === 'standard', scale),
   ];
   const expectedCost = laborCost(expected, rate);
   const difference = toCents(sumCents(included) - expectedCost);
   const differenceSeconds = toSeconds(used - expected);
   const cents = toWhole(
     exact.map((each) => each.cents),
+    scale.cent,
     difference,
   );
   const seconds = toWhole(
     exact.map((each) => each.seconds),
+    scale.second,
     differenceSeconds,
   );
   return {
