@@ -35,6 +35,11 @@ export function balanceOf({ used, left, over, under = toSeconds(0) }: BalanceInp
 export const isLow = ({ used, left, over }: Omit<BalanceInput, 'under'>, warnAt: number): boolean =>
   left !== null && left > 0 && !isPastEstimate(over) && used * 100 >= warnAt * (used + left);
 
+/** From how many used seconds on a task runs low by that, or, for what is past its estimate, has used all of it.
+ *  Source: docs/compare.md, section 7. */
+export const nearFrom = (estimated: Seconds, warnAt: number, isPast: boolean): Seconds =>
+  isPast ? estimated : toSeconds(Math.ceil((estimated * warnAt) / 100));
+
 /** The length of a balance as people read it: what is left rounded up, all else as a clock cuts it. */
 export const formatBalance = ({ kind, length }: Balance, style: HoursStyle): string =>
   kind === 'left' ? formatLeft(length, style) : formatHours(length, style);

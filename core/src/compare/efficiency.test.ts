@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { TECHNICIANS, target, technician } from '../ledger/shop.fixture.ts';
+import { toDay } from '../time/day.ts';
 import { toSeconds } from '../time/seconds.ts';
 import { WORK_TYPES } from '../work/workType.ts';
 import type { WorkType } from '../work/workType.ts';
-import { earnedOf, efficiencyOf, isMostlyShared, shareOf } from './efficiency.ts';
+import { earnedOf, efficiencyOf, expectedSeconds, isMostlyShared, shareOf } from './efficiency.ts';
 import type { FinishedTask } from './efficiency.ts';
 
 type Line = [who: string, workType: WorkType, seconds: number, measured?: number];
@@ -125,4 +126,15 @@ test('what is earned adds up to the estimates, own time to what was used', () =>
       expect(sum((each) => each.measuredSeconds)).toBe(measuredSeconds);
     }),
   );
+});
+
+test.each<[today: number, planned: number[], hours: number, what: string]>([
+  [14, [10, 11, 12, 13, 14], 40, 'a week up to its end'],
+  [12, [10, 11, 12, 13, 14], 24, 'of a week that goes on no more than there was of it'],
+  [14, [10, 12], 16, 'nothing of days on which they were away'],
+  [9, [10, 11], 0, 'nothing of what is to come'],
+])('up to day %i, planned on %j: %i hours (%s)', (today, planned, hours) => {
+  const days = [10, 11, 12, 13, 14].map(toDay);
+  const told = expectedSeconds(toSeconds(8 * 3600), days, toDay(today), (day) => planned.includes(day));
+  expect(told).toBe(hours * 3600);
 });

@@ -2,7 +2,7 @@ import type { LaborLine, TargetId } from '../ledger/index.ts';
 import { shareByWeight } from '../money/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { toSeconds } from '../time/index.ts';
-import type { Seconds } from '../time/index.ts';
+import type { LocalDay, Seconds } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 
 /** A task that was finished, with its estimate and all its labor. */
@@ -97,3 +97,12 @@ export const isMostlyShared = ({
   measuredSeconds,
 }: Pick<Earned, 'ownSeconds' | 'measuredSeconds'>): boolean =>
   ownSeconds > 0 && measuredSeconds * 2 < ownSeconds;
+
+/** Billed hours that are expected of somebody: so much of each day that was planned, up to today; nothing of days on which
+ *  they were away or the shop was closed. Source: docs/compare.md, section 4. */
+export const expectedSeconds = (
+  billedADay: Seconds,
+  days: readonly LocalDay[],
+  today: LocalDay,
+  isPlanned: (day: LocalDay) => boolean,
+): Seconds => toSeconds(days.filter((day) => day <= today && isPlanned(day)).length * billedADay);

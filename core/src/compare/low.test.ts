@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { toSeconds } from '../time/index.ts';
-import { isLow } from './balance.ts';
+import { isLow, nearFrom } from './balance.ts';
 
 const HOUR = 3600;
 const low = (used: number, left: number | null, over: number | null, warnAt: number) =>
@@ -45,5 +45,18 @@ test('once low, more work keeps it low until it is used up; a higher share never
         if (isLowAt(used, Math.max(a, b))) expect(isLowAt(used, Math.min(a, b))).toBe(true);
       },
     ),
+  );
+});
+
+test('a task runs low from the second on from which it is said to have been near', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 500_000 }), fc.integer({ min: 1, max: 99 }), (estimate, warnAt) => {
+      const from = nearFrom(toSeconds(estimate), warnAt, false);
+      const isLowAt = (used: number) =>
+        isLow({ used: toSeconds(used), left: toSeconds(estimate - used), over: toSeconds(0) }, warnAt);
+      if (from < estimate) expect(isLowAt(from)).toBe(true);
+      expect(isLowAt(from - 1)).toBe(false);
+      expect(nearFrom(toSeconds(estimate), warnAt, true)).toBe(estimate);
+    }),
   );
 });

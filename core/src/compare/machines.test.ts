@@ -5,7 +5,7 @@ import { toDay } from '../time/day.ts';
 import { toSeconds } from '../time/seconds.ts';
 import { toInstant } from '../time/instant.ts';
 import { WORK_TYPES } from '../work/workType.ts';
-import { availableSeconds, machineDays, machineSpans, sumMachines } from './machines.ts';
+import { availableSeconds, idleSeconds, machineDays, machineSpans, sumMachines } from './machines.ts';
 
 const on = (machine: string | undefined, workType: Running['workType'] = 'run'): Running => ({
   target: target('a'),
@@ -118,6 +118,20 @@ test('spans are cut at midnight, and their days add up to them', () => {
     { day: 20_535, usedSeconds: 3600, downSeconds: 0 },
     { day: 20_536, usedSeconds: 7200, downSeconds: 60 },
   ]);
+});
+
+test.each([
+  [8, 5, 1, 2],
+  [8, 9, 0, 0],
+  [null, 5, 1, 0],
+])('of %p hours available, %i used and %i down, %i are idle', (available, used, down, idle) => {
+  const hours = (count: number) => toSeconds(count * 3600);
+  const day = {
+    usedSeconds: hours(used),
+    downSeconds: hours(down),
+    availableSeconds: available === null ? null : hours(available),
+  };
+  expect(idleSeconds(day)).toBe(idle * 3600);
 });
 
 describe('what is available', () => {

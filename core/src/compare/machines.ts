@@ -102,6 +102,15 @@ export function machineDays(spans: readonly MachineSpan[], zone: Zone): readonly
     .map(([day, { used, down }]) => ({ day, usedSeconds: toSeconds(used), downSeconds: toSeconds(down) }));
 }
 
+/** What of a day's available time was neither used nor down; a day without hours has none. Source: docs/compare.md, section 5. */
+export const idleSeconds = ({
+  availableSeconds: available,
+  usedSeconds,
+  downSeconds,
+}: Pick<MachineDay, 'usedSeconds' | 'downSeconds'> & {
+  readonly availableSeconds: Seconds | null;
+}): Seconds => toSeconds(Math.max(0, (available ?? 0) - usedSeconds - downSeconds));
+
 /** Hours of a machine, or person-hours of a work center, on each weekday from a day on, Monday first. */
 export type CapacityHours = { readonly from: LocalDay; readonly seconds: readonly Seconds[] };
 

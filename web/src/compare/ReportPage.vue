@@ -8,6 +8,7 @@ import { formatCents } from '@wergon/core/money';
 import { callRoute, linkToDay, sayLongDay, useDesk } from '../kit/index.ts';
 import { DeskFrame, PlainTable, QueryState } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
+import OrderHead from './OrderHead.vue';
 
 /** An order day by day, to be read and printed: for inside with names and cost, for the customer without. */
 const desk = useDesk();
@@ -42,19 +43,12 @@ const print = () => window.print();
       @retry="query.refetch()"
     />
     <template v-else>
-      <div class="title">
-        <div>
-          <h2>{{ told.title }}</h2>
-          <p>{{ told.customer }}</p>
-        </div>
-        <p class="acts">
-          <BButton variant="quiet" :aria-pressed="isForCustomer" @click="isForCustomer = !isForCustomer">{{
-            isForCustomer ? t('compare.forInside') : t('compare.forCustomerReport')
-          }}</BButton>
-          <BButton variant="quiet" @click="print">{{ t('common.print') }}</BButton>
-          <RouterLink :to="{ name: 'order', params: { order } }">{{ t('compare.toTheOrder') }}</RouterLink>
-        </p>
-      </div>
+      <OrderHead :order="order" :title="told.title" :customer="told.customer">
+        <BButton variant="quiet" :aria-pressed="isForCustomer" @click="isForCustomer = !isForCustomer">{{
+          isForCustomer ? t('compare.forInside') : t('compare.forCustomerReport')
+        }}</BButton>
+        <BButton variant="quiet" @click="print">{{ t('common.print') }}</BButton>
+      </OrderHead>
       <p v-if="told.days.length === 0" class="none">{{ t('compare.nothingRecordedYet') }}</p>
       <PlainTable v-else class="across">
         <thead>
@@ -84,8 +78,8 @@ const print = () => window.print();
                 ><RouterLink v-if="person.technician !== null" :to="linkToDay(person.technician, day.day)">{{
                   person.name
                 }}</RouterLink
-                ><template v-else>{{ t('compare.others') }}</template>
-                <span class="figure">{{ desk.hours(person.seconds) }}</span></template
+                ><template v-else>{{ t('compare.others') }}</template
+                >{{ ' ' }}<span class="figure">{{ desk.hours(person.seconds) }}</span></template
               >
             </td>
             <td class="number figure">{{ task.heads }}</td>
@@ -117,27 +111,6 @@ const print = () => window.print();
 </template>
 
 <style scoped>
-.title {
-  display: flex;
-  gap: 24px;
-  align-items: flex-start;
-  justify-content: space-between;
-  padding: 12px 16px;
-}
-h2 {
-  margin: 0;
-  font-size: var(--text-3xl);
-  font-weight: 700;
-}
-.title p {
-  margin: 2px 0 0;
-  color: var(--ink-2);
-}
-.title .acts {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-}
 .day th,
 .day td {
   background: var(--band);
@@ -149,10 +122,5 @@ td.inner {
 .none {
   margin: 0;
   padding: 12px 16px;
-}
-@media print {
-  .acts {
-    display: none !important;
-  }
 }
 </style>

@@ -5,9 +5,11 @@ import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import type { WhyJson } from '@wergon/contract/compare';
 import BridgeChart from './BridgeChart.vue';
+import OrderHead from './OrderHead.vue';
 import { bridgeOf, largestCause, sayHoursMore, sayMoneyMore, sayShare, sayWhy } from './whyWords.ts';
 import type { DifferenceUnit } from '@wergon/core/compare';
-import { formatCents } from '@wergon/core/money';
+import { formatCents, toCents } from '@wergon/core/money';
+import { marginOf } from '@wergon/core/work';
 import { callRoute, useDesk } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
 import { DataTable, DeskFrame, QueryState } from '../kit/parts/index.ts';
@@ -41,17 +43,16 @@ type Row = WhyJson['tasks'][number];
 const share = ({ current }: Row) => sayShare(current.measuredSeconds, current.includedSeconds);
 /** What a sold order earns: by its estimate, and, once it is done, by what it cost. */
 const margins = computed(() => {
-  const { price = null, current, actualCost, outsideCost } = told.value ?? {};
-  if (price === null || !current || actualCost === undefined || outsideCost === undefined) return undefined;
-  const say = (cents: number) => sayMoneyMore(cents, desk).replace(/^\+/, '');
-  const estimated = (told.value?.tasks ?? []).reduce(
-    (sum, { wholeEstimatedCost }) => sum + wholeEstimatedCost,
-    0,
-  );
+  const { price = null, tasks = [], isFinished = false, actualCost, outsideCost } = told.value ?? {};
+  const say = (...costs: readonly (number | undefined)[]) => {
+    const margin = marginOf(price, toCents(costs.reduce<number>((sum, cost) => sum + (cost ?? 0), 0)));
+    return margin === null ? '' : sayMoneyMore(margin, desk).replace(/^\+/, '');
+  };
+  if (price === null) return undefined;
   return {
     price: desk.money(formatCents(price)),
-    estimated: say(price - estimated),
-    ...(told.value?.isFinished ? { actual: say(price - actualCost - outsideCost) } : {}),
+    estimated: say(...tasks.map(({ wholeEstimatedCost }) => wholeEstimatedCost)),
+    ...(isFinished ? { actual: say(actualCost, outsideCost) } : {}),
   };
 });
 const columns = computed((): readonly Column<Row>[] => [
@@ -97,27 +98,17 @@ const columns = computed((): readonly Column<Row>[] => [
       @retry="query.refetch()"
     />
     <template v-else>
-      <div class="title">
-        <div>
-          <h2>{{ told.title }}</h2>
-          <p>{{ told.customer }}</p>
-        </div>
-        <p class="acts">
-          <BButton
-            variant="quiet"
-            :aria-pressed="unit === 'hours'"
-            @click="unit = unit === 'money' ? 'hours' : 'money'"
-            >{{ unit === 'money' ? t('compare.inHours') : t('compare.inMoney') }}</BButton
-          >
-          <BButton
-            v-if="hasChanged"
-            :aria-pressed="isAgainstFirst"
-            @click="isAgainstFirst = !isAgainstFirst"
-            >{{ isAgainstFirst ? t('compare.againstCurrent') : t('compare.againstFirst') }}</BButton
-          >
-          <RouterLink :to="{ name: 'order', params: { order } }">{{ t('compare.toTheOrder') }}</RouterLink>
-        </p>
-      </div>
+      <OrderHead :order="order" :title="told.title" :customer="told.customer">
+        <BButton
+          variant="quiet"
+          :aria-pressed="unit === 'hours'"
+          @click="unit = unit === 'money' ? 'hours' : 'money'"
+          >{{ unit === 'money' ? t('compare.inHours') : t('compare.inMoney') }}</BButton
+        >
+        <BButton v-if="hasChanged" :aria-pressed="isAgainstFirst" @click="isAgainstFirst = !isAgainstFirst">{{
+          isAgainstFirst ? t('compare.againstCurrent') : t('compare.againstFirst')
+        }}</BButton>
+      </OrderHead>
       <p class="counts">
         <span
           ><b class="figure" :class="{ attention: against.difference > 0 }">{{
@@ -158,27 +149,6 @@ const columns = computed((): readonly Column<Row>[] => [
 </template>
 
 <style scoped>
-.title {
-  display: flex;
-  gap: 24px;
-  align-items: flex-start;
-  justify-content: space-between;
-  padding: 12px 16px 2px;
-}
-h2 {
-  margin: 0;
-  font-size: var(--text-3xl);
-  font-weight: 700;
-}
-.title p {
-  margin: 2px 0 0;
-  color: var(--ink-2);
-}
-.title .acts {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-}
 .counts {
   display: flex;
   flex-wrap: wrap;

@@ -1,7 +1,8 @@
 import { usePreferredColorScheme } from '@vueuse/core';
 import type { Cause } from '@wergon/core/compare';
 
-type Theme = (name: string) => string;
+/** The value of one of the theme's variables. */
+export type Theme = (name: string) => string;
 
 /** The theme's inks as a chart asks for them, read anew whenever the scheme changes. */
 export function useTheme(): () => Theme {

@@ -5,16 +5,26 @@ import type { Component } from 'vue';
 import { RouterView, createMemoryHistory, createRouter } from 'vue-router';
 
 /** A page as it stands in the desk, behind a router that knows other pages by their names and paths; the frame around it
- *  is left out. */
-export async function openPage(component: Component, others: Readonly<Record<string, string>> = {}) {
+ *  is left out. `params` are what its own address names. */
+export async function openPage(
+  component: Component,
+  others: Readonly<Record<string, string>> = {},
+  params: Readonly<Record<string, string>> = {},
+) {
   const router = createRouter({
     history: createMemoryHistory(),
     routes: [
-      { path: '/', component },
+      {
+        path: `/${Object.keys(params)
+          .map((name) => `:${name}`)
+          .join('/')}`,
+        name: 'this',
+        component,
+      },
       ...Object.entries(others).map(([name, path]) => ({ path, name, component: { render: () => null } })),
     ],
   });
-  await router.push('/');
+  await router.push({ name: 'this', params });
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: Infinity } } });
   const page = mount(
     { render: () => h(RouterView) },

@@ -109,7 +109,7 @@ export function cutKeys(facts: ShopFacts): Readonly<Record<CutField, (piece: Lab
     crew: (piece) => personOf(piece)?.crew ?? '',
     grade: (piece) => gradeOf(piece) ?? '',
     order: (piece) => taskOf(piece)?.order ?? '',
-    task: (piece) => (taskOf(piece) ? piece.target : ''),
+    task: ({ target }) => target,
     customer: (piece) => orderOf(piece)?.customer ?? '',
     unit: (piece) => orderOf(piece)?.unit ?? '',
     division: (piece) => orderOf(piece)?.division ?? '',
@@ -142,7 +142,8 @@ export function nameOfKey(
       return order ? `${order.number} ${order.title}` : key;
     }
     case 'task':
-      return findIn(facts.tasks, key)?.title ?? key;
+      // Of indirect work the activity stands in its place.
+      return findIn(facts.tasks, key)?.title ?? findIn(facts.activities, key)?.title ?? key;
     case 'activity':
       return findIn(facts.activities, key)?.title ?? key;
     case 'grade':

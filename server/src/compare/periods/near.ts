@@ -1,5 +1,5 @@
 import type { NearTask } from '@wergon/contract/compare';
-import { isLow, isPastEstimate, reachedAt } from '@wergon/core/compare';
+import { isLow, isPastEstimate, nearFrom, reachedAt } from '@wergon/core/compare';
 import type { Allocation, LaborLine, TargetId } from '@wergon/core/ledger';
 import { addUsed, allocateStint } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
@@ -117,7 +117,7 @@ function createSince(
   };
   return ({ task, estimated, isPast, running }) => {
     const includes = withAlwaysIncluded(facts.orders.get(task.order)?.includes ?? []);
-    const wanted = isPast ? estimated : Math.ceil((estimated * warnAtOf(facts, now)) / 100);
+    const wanted = nearFrom(estimated, warnAtOf(facts, now), isPast);
     const own = (lines.get(task.id) ?? []).filter(({ workType }) => includes.has(workType));
     const open = running.filter(({ workType }) => includes.has(workType));
     let before = 0;

@@ -1,5 +1,5 @@
 import type { ComparedPerson } from '@wergon/contract/compare';
-import { earnedOf, efficiencyOf, estimateParts } from '@wergon/core/compare';
+import { earnedOf, efficiencyOf, estimateParts, expectedSeconds } from '@wergon/core/compare';
 import type { Earned, FinishedTask } from '@wergon/core/compare';
 import { chargeDays, deriveAttendance, sumEntered } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
@@ -13,7 +13,7 @@ import type { Mount } from '../../http/index.ts';
 import { loadFinished, loadHours, loadMarkedIn, loadPersonTimeline } from '../../ledger/index.ts';
 import type { LedgerContext } from '../../ledger/index.ts';
 import { loadPlans } from '../../people/index.ts';
-import type { Plans, Technician } from '../../people/index.ts';
+import type { Plans } from '../../people/index.ts';
 import { readHours } from '../../work/index.ts';
 import { loadLabor } from '../taskLabor.ts';
 import { spanOf } from './jobs.ts';
@@ -96,28 +96,18 @@ function loadPeople(
         indirectSeconds: sumSeconds(
           charged.filter(({ target }) => facts.targets.get(target)?.kind === 'activity'),
         ),
-        expectedSeconds: expectedOf(person, plans, days, today),
+        expectedSeconds: expectedSeconds(
+          toSeconds(person.billedSeconds ?? 0),
+          daysFrom(days.firstDay, days.lastDay - days.firstDay + 1),
+          today,
+          (day) => plans(person.id, day).plan !== undefined,
+        ),
         ...sumEarned(earned),
         tasks: earned.flatMap((each) => writeTask(facts, each)),
       },
     ];
   });
 }
-
-/** Billed hours expected of each day that was planned, up to today; none where somebody was away. */
-const expectedOf = (
-  { id, billedSeconds }: Technician,
-  plans: Plans,
-  { firstDay, lastDay }: Days,
-  today: LocalDay,
-) =>
-  billedSeconds == null
-    ? toSeconds(0)
-    : toSeconds(
-        daysFrom(firstDay, Math.max(0, Math.min(lastDay, today) - firstDay + 1)).filter(
-          (day) => plans(id, day).plan !== undefined,
-        ).length * billedSeconds,
-      );
 
 const sumEarned = (earned: readonly Earned[]) => {
   const sum = (of: (each: Earned) => number) =>

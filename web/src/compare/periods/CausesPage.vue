@@ -12,11 +12,14 @@ import { callRoute, sayMonth, useDesk } from '../../kit/index.ts';
 import type { Column } from '../../kit/index.ts';
 import { DataTable, PlainButton, QueryState } from '../../kit/parts/index.ts';
 import { t } from '../../words/index.ts';
-import { FEW_TASKS, sayHoursMore, sayLargest, sayMoneyMore, sayWhy } from '../whyWords.ts';
+import { FEW_TASKS, sayHoursMore, sayMoneyMore } from '../whyWords.ts';
 import CauseLegend from './CauseLegend.vue';
 import CompareFrame from './CompareFrame.vue';
 import DifferenceBar from './DifferenceBar.vue';
-import TrendChart from './TrendChart.vue';
+import GroupLine from './GroupLine.vue';
+import JobLine from './JobLine.vue';
+import StackedBars from './StackedBars.vue';
+import { partsOfCauses } from './stackedParts.ts';
 import { sayMonthText } from './jobRows.ts';
 import { usePeriod } from './usePeriod.ts';
 
@@ -90,7 +93,14 @@ const months = computed(() =>
 );
 const say = (length: number) =>
   unit.value === 'money' ? sayMoneyMore(length, desk) : sayHoursMore(length, desk);
-const sayRound = (length: number) =>
+const parts = computed(() =>
+  partsOfCauses(
+    months.value.map(({ difference }) => difference),
+    unit.value,
+    cause.value,
+  ),
+);
+const sayScale = (length: number) =>
   unit.value === 'money' ? desk.wholeMoney(length / 100) : desk.hours(length);
 const sayKey = (key: string) =>
   key === '' ? t(`noCauseCut.${by.value}`) : by.value === 'month' ? sayMonthText(key) : key;
@@ -201,13 +211,12 @@ const monthColumns = computed((): readonly Column<(typeof months.value)[number]>
               :columns="monthColumns"
               :row-key="({ name }) => name"
             />
-            <TrendChart
+            <StackedBars
               v-else
-              :months="months"
-              :unit="unit"
-              :cause="cause"
+              :names="months.map(({ name }) => name)"
+              :parts="parts"
               :say="say"
-              :say-round="sayRound"
+              :say-scale="sayScale"
               :label="t('compare.byMonth')"
             />
           </section>
@@ -227,59 +236,29 @@ const monthColumns = computed((): readonly Column<(typeof months.value)[number]>
         </h2>
         <div class="differences">
           <template v-for="each in groups" :key="each.key">
-            <PlainButton
-              class="group-line"
+            <GroupLine
+              :name="sayKey(each.key)"
+              :note="
+                t('compare.tasksOfJobs', {
+                  tasks: t('compare.tasksOf', { n: each.taskCount }),
+                  n: each.jobCount,
+                })
+              "
+              :difference="each.difference"
+              :scale="scale"
+              :unit="unit"
               :aria-expanded="group === each.key"
               @click="toggleGroup(each.key)"
-            >
-              <span class="name"
-                ><span>{{ sayKey(each.key) }}</span
-                ><small>{{
-                  t('compare.tasksOfJobs', {
-                    tasks: t('compare.tasksOf', { n: each.taskCount }),
-                    n: each.jobCount,
-                  })
-                }}</small></span
-              >
-              <span class="bar">
-                <DifferenceBar
-                  :difference="each.difference"
-                  :scale="scale"
-                  :unit="unit"
-                  :label="sayWhy(each.difference.causes, desk)"
-                />
-                <small>{{ sayLargest(each.difference.causes, desk) }}</small>
-              </span>
-              <span class="figure" :class="{ attention: each.difference.differenceSeconds > 0 }">{{
-                sayHoursMore(each.difference.differenceSeconds, desk)
-              }}</span>
-              <span class="figure" :class="{ attention: each.difference.difference > 0 }">{{
-                sayMoneyMore(each.difference.difference, desk)
-              }}</span>
-            </PlainButton>
+            />
             <template v-if="group === each.key">
-              <RouterLink
+              <JobLine
                 v-for="job in jobs"
                 :key="job.id"
-                class="job-line"
-                :to="{ name: 'why', params: { order: job.id } }"
-              >
-                <span class="number figure">{{ job.number }}</span>
-                <span class="name"
-                  ><span>{{ job.title }}</span
-                  ><small>{{ job.customer }}</small></span
-                >
-                <span class="bar">
-                  <DifferenceBar
-                    :difference="job.difference"
-                    :scale="scale"
-                    :unit="unit"
-                    :label="sayWhy(job.difference.causes, desk)"
-                  />
-                </span>
-                <span class="figure">{{ sayHoursMore(job.difference.differenceSeconds, desk) }}</span>
-                <span class="figure">{{ sayMoneyMore(job.difference.difference, desk) }}</span>
-              </RouterLink>
+                :job="job"
+                :difference="job.difference"
+                :scale="scale"
+                :unit="unit"
+              />
             </template>
           </template>
           <span class="plot" aria-hidden="true"

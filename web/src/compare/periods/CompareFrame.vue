@@ -1,18 +1,14 @@
 <script setup lang="ts">
 import { BFormSelect } from 'bootstrap-vue-next';
-import { useRoute } from 'vue-router';
-import { useDesk } from '../../kit/index.ts';
-import { DateField, DeskFrame } from '../../kit/parts/index.ts';
+import { DateField, DeskFrame, WaysNav } from '../../kit/parts/index.ts';
 import { t } from '../../words/index.ts';
 import { PERIOD_CHOICES } from './usePeriod.ts';
 import type { Period, PeriodChoice } from './usePeriod.ts';
 
 /** The frame of the pages of this place: the period above, the ways to look at it below. Without a period a page speaks of
  *  now. */
-const props = defineProps<{ period?: Period; lead: string; searchLabel?: string }>();
+const props = defineProps<{ period?: Period; title?: string; lead: string; searchLabel?: string }>();
 const search = defineModel<string>('search', { default: '' });
-const desk = useDesk();
-const route = useRoute();
 const WAYS = [
   { name: 'compare', words: t('compare.jobsWay'), right: 'work.see' },
   { name: 'compare-causes', words: t('compare.causesWay'), right: 'work.see' },
@@ -30,7 +26,7 @@ const stepOf = (choice: PeriodChoice) => (choice === 'days' ? '' : t(`periodStep
   <DeskFrame
     v-model:search="search"
     class="compare"
-    :title="period ? period.title.value : t('compare.nearWay')"
+    :title="title ?? period?.title.value ?? ''"
     :lead="lead"
     :step="period ? stepOf(period.kind.value) : ''"
     :today="t('kit.toNow')"
@@ -38,15 +34,7 @@ const stepOf = (choice: PeriodChoice) => (choice === 'days' ? '' : t(`periodStep
     v-on="period ? period.steps : {}"
   >
     <template v-if="$slots['ruler']" #ruler><slot name="ruler" /></template>
-    <nav class="ways" :aria-label="t('compare.waysToCompare')">
-      <template v-for="way in WAYS" :key="way.name">
-        <RouterLink
-          v-if="desk.may(way.right)"
-          :to="{ name: way.name, query: period ? period.carried.value : {} }"
-          :class="{ here: route.name === way.name }"
-          >{{ way.words }}</RouterLink
-        >
-      </template>
+    <WaysNav :ways="WAYS" :label="t('compare.waysToCompare')" :query="period ? period.carried.value : {}">
       <span v-if="period" class="of">
         <template v-if="period.kind.value === 'days'">
           <DateField
@@ -73,35 +61,12 @@ const stepOf = (choice: PeriodChoice) => (choice === 'days' ? '' : t(`periodStep
           </option>
         </BFormSelect>
       </span>
-    </nav>
+    </WaysNav>
     <slot />
   </DeskFrame>
 </template>
 
 <style scoped>
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 22px;
-  align-items: center;
-  padding: 4px 16px;
-  background: var(--sheet);
-  border-bottom: 1px solid var(--line);
-  font-size: var(--text-s);
-}
-a {
-  padding: 2px 0;
-  color: var(--ink-2);
-  text-decoration: none;
-}
-a:hover {
-  color: var(--ink);
-  text-decoration: underline;
-}
-.here {
-  color: var(--ink);
-  font-weight: 700;
-}
 .of {
   display: flex;
   gap: 8px;

@@ -1,19 +1,19 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import type { DifferenceScale, DifferenceUnit } from '@wergon/core/compare';
+import type { CausedDifference, DifferenceScale, DifferenceUnit } from '@wergon/core/compare';
 import type { ComparedJob } from '@wergon/contract/compare';
 import { useDesk } from '../../kit/index.ts';
-import { t } from '../../words/index.ts';
-import { sayHoursMore, sayMain, sayMoneyMore, sayWhy } from '../whyWords.ts';
+import { sayHoursMore, sayMoneyMore, sayWhy } from '../whyWords.ts';
 import DifferenceBar from './DifferenceBar.vue';
 
-/** One job against its estimate: its bar, the sentence of what counts most, hours and money. */
-const props = defineProps<{ job: ComparedJob; scale: DifferenceScale; unit: DifferenceUnit }>();
+/** One job, or what of it is looked at, against its estimate: bar, a sentence, hours and money; it leads to why. */
+defineProps<{
+  job: Pick<ComparedJob, 'id' | 'number' | 'title' | 'customer'>;
+  difference: CausedDifference;
+  scale: DifferenceScale;
+  unit: DifferenceUnit;
+  sentence?: string;
+}>();
 const desk = useDesk();
-const isOver = computed(() => props.job.current.difference > 0);
-const sentence = computed(() =>
-  props.job.hasEstimate ? sayMain(props.job.current, props.job.main, desk) : t('common.noEstimate'),
-);
 </script>
 
 <template>
@@ -25,18 +25,18 @@ const sentence = computed(() =>
     >
     <span class="bar">
       <DifferenceBar
-        :difference="job.current"
+        :difference="difference"
         :scale="scale"
         :unit="unit"
-        :label="sayWhy(job.current.causes, desk)"
+        :label="sayWhy(difference.causes, desk)"
       />
-      <small>{{ sentence }}</small>
+      <small v-if="sentence">{{ sentence }}</small>
     </span>
-    <span class="figure" :class="{ attention: job.current.differenceSeconds > 0 }">{{
-      sayHoursMore(job.current.differenceSeconds, desk)
+    <span class="figure" :class="{ attention: difference.differenceSeconds > 0 }">{{
+      sayHoursMore(difference.differenceSeconds, desk)
     }}</span>
-    <span class="figure" :class="{ attention: isOver }">{{
-      sayMoneyMore(job.current.difference, desk)
+    <span class="figure" :class="{ attention: difference.difference > 0 }">{{
+      sayMoneyMore(difference.difference, desk)
     }}</span>
   </RouterLink>
 </template>

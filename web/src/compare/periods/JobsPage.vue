@@ -6,13 +6,13 @@ import { CAUSES, differenceScale, middleOf, sumDifferences } from '@wergon/core/
 import type { DifferenceUnit } from '@wergon/core/compare';
 import type { ComparedJob } from '@wergon/contract/compare';
 import { callRoute, useDesk } from '../../kit/index.ts';
-import { PlainButton, QueryState } from '../../kit/parts/index.ts';
+import { QueryState } from '../../kit/parts/index.ts';
 import { t } from '../../words/index.ts';
-import { FEW_TASKS, sayHoursMore, sayLargest, sayMoneyMore, sayShare, sayWhy } from '../whyWords.ts';
+import { FEW_TASKS, sayMain, sayMoneyMore, sayShare } from '../whyWords.ts';
 import CauseLegend from './CauseLegend.vue';
 import CompareFrame from './CompareFrame.vue';
-import DifferenceBar from './DifferenceBar.vue';
 import DifferenceRuler from './DifferenceRuler.vue';
+import GroupLine from './GroupLine.vue';
 import JobLine from './JobLine.vue';
 import { JOB_FIELDS, JOB_SORTS, findJobs, groupJobs, sayField, valuesOf } from './jobRows.ts';
 import type { JobField, JobSort } from './jobRows.ts';
@@ -59,6 +59,8 @@ const causes = computed(() => {
   return CAUSES.filter((cause) => seen.has(cause));
 });
 const taskCount = computed(() => shown.value.reduce((sum, job) => sum + job.taskCount, 0));
+const sentenceOf = ({ hasEstimate, current, main }: ComparedJob) =>
+  hasEstimate ? sayMain(current, main, desk) : t('common.noEstimate');
 const toggle = (key: string) => (opened.has(key) ? opened.delete(key) : opened.add(key));
 function everything(): void {
   search.value = '';
@@ -69,7 +71,7 @@ function everything(): void {
 <template>
   <CompareFrame
     v-model:search="search"
-    :period="period"
+    v-bind="show === 'finished' ? { period } : { title: t('compare.onTheFloor') }"
     :lead="t('compare.jobsLead')"
     :search-label="t('compare.findOrderCustomer')"
   >
@@ -186,32 +188,36 @@ function everything(): void {
           ><span>{{ desk.costWords }}</span>
         </div>
         <template v-if="group === ''">
-          <JobLine v-for="job in shown.slice(0, most)" :key="job.id" :job="job" :scale="scale" :unit="unit" />
+          <JobLine
+            v-for="job in shown.slice(0, most)"
+            :key="job.id"
+            :job="job"
+            :difference="job.current"
+            :scale="scale"
+            :unit="unit"
+            :sentence="sentenceOf(job)"
+          />
         </template>
         <template v-for="each in groups" :key="each.key">
-          <PlainButton class="group-line" :aria-expanded="opened.has(each.key)" @click="toggle(each.key)">
-            <span class="name"
-              ><span>{{ sayField(group || 'customer', each.key) }}</span
-              ><small>{{ t('compare.jobsOf', { n: each.items.length }) }}</small></span
-            >
-            <span class="bar">
-              <DifferenceBar
-                :difference="each.difference"
-                :scale="scale"
-                :unit="unit"
-                :label="sayWhy(each.difference.causes, desk)"
-              />
-              <small>{{ sayLargest(each.difference.causes, desk) }}</small>
-            </span>
-            <span class="figure" :class="{ attention: each.difference.differenceSeconds > 0 }">{{
-              sayHoursMore(each.difference.differenceSeconds, desk)
-            }}</span>
-            <span class="figure" :class="{ attention: each.difference.difference > 0 }">{{
-              sayMoneyMore(each.difference.difference, desk)
-            }}</span>
-          </PlainButton>
+          <GroupLine
+            :name="sayField(group || 'customer', each.key)"
+            :note="t('compare.jobsOf', { n: each.items.length })"
+            :difference="each.difference"
+            :scale="scale"
+            :unit="unit"
+            :aria-expanded="opened.has(each.key)"
+            @click="toggle(each.key)"
+          />
           <template v-if="opened.has(each.key)">
-            <JobLine v-for="job in each.items" :key="job.id" :job="job" :scale="scale" :unit="unit" />
+            <JobLine
+              v-for="job in each.items"
+              :key="job.id"
+              :job="job"
+              :difference="job.current"
+              :scale="scale"
+              :unit="unit"
+              :sentence="sentenceOf(job)"
+            />
           </template>
         </template>
         <span class="plot" aria-hidden="true"

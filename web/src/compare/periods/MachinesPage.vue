@@ -2,6 +2,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import type { ComparedCenter, ComparedMachine } from '@wergon/contract/compare';
+import { idleSeconds } from '@wergon/core/compare';
 import { overlapSeconds, sumSeconds, toInstant, toSeconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
 import { callRoute, sayClock, useDesk } from '../../kit/index.ts';
@@ -11,8 +12,9 @@ import { t } from '../../words/index.ts';
 import { sayShare } from '../whyWords.ts';
 import CapacityForm from './CapacityForm.vue';
 import CompareFrame from './CompareFrame.vue';
-import UseChart from './UseChart.vue';
-import { idleOn, useBars } from './useBars.ts';
+import StackedBars from './StackedBars.vue';
+import { partsOfUse } from './stackedParts.ts';
+import { hourStep, useBars } from './useBars.ts';
 import { usePeriod } from './usePeriod.ts';
 
 /** How long machines were used, were down and stood idle, and what people did at work centers, against what is available. */
@@ -35,7 +37,7 @@ const isDay = computed(() => period.firstDay.value === period.lastDay.value);
 
 /** What was available up to today, and neither used nor down: day by day, so that a long day makes up for no other. */
 const idleOf = ({ availableSeconds, days }: ComparedMachine) =>
-  availableSeconds === null ? null : days.reduce((sum, day) => sum + idleOn(day), 0);
+  availableSeconds === null ? null : days.reduce((sum, day) => sum + idleSeconds(day), 0);
 const length = (seconds: number | null) => (seconds === null || seconds === 0 ? '' : desk.hours(seconds));
 const sayTypes = (used: ComparedMachine['byWorkType']) =>
   WORK_TYPES.flatMap((type) => {
@@ -184,7 +186,15 @@ const HOURS = [0, 4, 8, 12, 16, 20];
             ></span>
           </div>
         </div>
-        <UseChart v-else :bars="bars" :say="desk.hours" :label="t('compare.useByDay')" />
+        <StackedBars
+          v-else
+          :names="bars.map(({ name }) => name)"
+          :parts="partsOfUse(bars)"
+          :say="desk.hours"
+          :say-scale="desk.hours"
+          :step="hourStep(Math.max(0, ...bars.map(({ used, down, idle }) => used + down + idle)))"
+          :label="t('compare.useByDay')"
+        />
         <DataTable
           class="across"
           :rows="told.machines"

@@ -71,6 +71,7 @@ const columns = computed((): readonly Column<NearTask>[] => [
 <template>
   <CompareFrame
     v-model:search="search"
+    :title="t('compare.nearWay')"
     :lead="told ? t('compare.nearLead', { percent: told.warnAt }) : ''"
     :search-label="t('kit.findOrderCustomerPerson')"
   >

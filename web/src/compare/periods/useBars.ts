@@ -1,3 +1,4 @@
+import { idleSeconds } from '@wergon/core/compare';
 import type { ComparedMachine } from '@wergon/contract/compare';
 import { addDays, mondayOf, weekOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
@@ -14,11 +15,6 @@ export type UseBar = {
 
 /** More days than these are told by week. */
 const MOST_DAYS = 21;
-
-type MachineDay = ComparedMachine['days'][number];
-/** What of a day's available time was neither used nor down. */
-export const idleOn = ({ availableSeconds, usedSeconds, downSeconds }: MachineDay): number =>
-  Math.max(0, (availableSeconds ?? 0) - usedSeconds - downSeconds);
 
 /** What some machines did over a period, day by day, or week by week where it is long. Idle is what was available and neither
  *  used nor down. */
@@ -38,7 +34,7 @@ export function useBars(
       if (!bar) continue;
       bar.used += usedSeconds;
       bar.down += downSeconds;
-      bar.idle += idleOn({ day, usedSeconds, downSeconds, availableSeconds });
+      bar.idle += idleSeconds({ usedSeconds, downSeconds, availableSeconds });
     }
   return [...bars].map(([day, bar]) => ({
     ...bar,

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { useDesk } from '../useDesk.ts';
 import { t } from '../../words/index.ts';
+import WaysNav from './WaysNav.vue';
 
 /** The other ways into the same truth, in the order in which a day is made true. */
-const desk = useDesk();
 const WAYS = [
   { name: 'reconcile', words: t('kit.looseEnds'), right: 'reconcile.see' },
   { name: 'week', words: t('kit.aPersonsWeek'), right: 'reconcile.see' },
@@ -17,39 +16,5 @@ const WAYS = [
 </script>
 
 <template>
-  <nav class="ways" :aria-label="t('kit.waysToPutTimeRight')">
-    <template v-for="way in WAYS" :key="way.name">
-      <RouterLink
-        v-if="desk.may(way.right)"
-        :to="{ name: way.name }"
-        :class="{ here: $route.name === way.name }"
-        >{{ way.words }}</RouterLink
-      >
-    </template>
-  </nav>
+  <WaysNav :ways="WAYS" :label="t('kit.waysToPutTimeRight')" />
 </template>
-
-<style scoped>
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 22px;
-  padding: 5px 16px;
-  background: var(--sheet);
-  border-bottom: 1px solid var(--line);
-  font-size: var(--text-s);
-}
-a {
-  padding: 2px 0;
-  color: var(--ink-2);
-  text-decoration: none;
-}
-a:hover {
-  color: var(--ink);
-  text-decoration: underline;
-}
-.here {
-  color: var(--ink);
-  font-weight: 700;
-}
-</style>

@@ -14,6 +14,7 @@ export { default as PlainInput } from './PlainInput.vue';
 export { default as QueryState } from './QueryState.vue';
 export { default as ReconcileTabs } from './ReconcileTabs.vue';
 export { default as ShopLayout } from './ShopLayout.vue';
+export { default as WaysNav } from './WaysNav.vue';
 export { default as TimePick } from './TimePick.vue';
 export { default as LanguageChoice } from './LanguageChoice.vue';
 export { default as PlainTable } from './PlainTable.vue';

@@ -297,7 +297,7 @@ export const compare: Translation['compare'] = {
   nobodyOnIt: 'niemand',
   orderLeft: 'Vom Auftrag übrig',
   tasksPast: 'Arbeitsgang über der Kalkulation | Arbeitsgänge über der Kalkulation',
-  tasksNear: 'Arbeitsgang knapp davor | Arbeitsgänge knapp davor',
+  tasksNear: 'Arbeitsgang nahe an der Kalkulation | Arbeitsgänge nahe an der Kalkulation',
   nothingOfThat: 'Nichts passt dazu.',
   nothingNear: 'Kein laufender Arbeitsgang ist nahe an seiner Kalkulation.',
   reportOf: '{number} nach Tagen',

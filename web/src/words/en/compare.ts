@@ -291,7 +291,7 @@ export const compare = {
   nobodyOnIt: 'nobody',
   orderLeft: 'Left of the order',
   tasksPast: 'task past its estimate | tasks past their estimates',
-  tasksNear: 'task near it | tasks near them',
+  tasksNear: 'task near its estimate | tasks near their estimates',
   nothingOfThat: 'Nothing matches.',
   nothingNear: 'No task that goes on is near its estimate.',
   reportOf: '{number} by day',

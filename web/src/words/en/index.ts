@@ -7,6 +7,7 @@ export * from './bench.ts';
 export * from './catalog.ts';
 export * from './common.ts';
 export * from './compare.ts';
+export * from './compareTerms.ts';
 export * from './exchange.ts';
 export * from './floor.ts';
 export * from './kit.ts';

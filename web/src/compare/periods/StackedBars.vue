@@ -4,30 +4,38 @@ import type { ChartData, ChartOptions } from 'chart.js';
 import { usePreferredReducedMotion } from '@vueuse/core';
 import { computed } from 'vue';
 import { Bar } from 'vue-chartjs';
-import { t } from '../../words/index.ts';
 import { useTheme } from '../chartInk.ts';
-import { hourStep } from './useBars.ts';
-import type { UseBar } from './useBars.ts';
+import type { StackedPart } from './stackedParts.ts';
 
-/** How long machines were used, were down and stood idle, day by day or week by week. The table beside it has the sums. */
-const props = defineProps<{ bars: readonly UseBar[]; say: (seconds: number) => string; label: string }>();
+/** Lengths upon each other over days, weeks or months; what is below nothing lies below the line. The same figures stand in a
+ *  table beside it. */
+const props = defineProps<{
+  names: readonly string[];
+  parts: readonly StackedPart[];
+  say: (length: number) => string;
+  /** The same as it stands on the scale. */
+  sayScale: (length: number) => string;
+  /** How far the steps of the scale are apart, where that is not left to it. */
+  step?: number;
+  label: string;
+}>();
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 const motion = usePreferredReducedMotion();
 const themeNow = useTheme();
-const PARTS = ['used', 'down', 'idle'] as const;
-const INKS = { used: '--bar', down: '--attention-fill', idle: '--bar-open' } as const;
+const MOST_STEPS = 5;
+
 const data = computed((): ChartData<'bar', number[]> => {
   const theme = themeNow();
   return {
-    labels: props.bars.map(({ name }) => name),
-    datasets: PARTS.map((part) => ({
-      label: t(`machineParts.${part}`),
-      data: props.bars.map((bar) => bar[part]),
-      backgroundColor: theme(INKS[part]),
+    labels: [...props.names],
+    datasets: props.parts.map(({ name, lengths, ink, isOutlined }) => ({
+      label: name,
+      data: [...lengths],
+      backgroundColor: ink(theme),
       borderColor: theme('--ink'),
-      borderWidth: part === 'idle' ? 0 : 1,
+      borderWidth: isOutlined ? 1 : 0,
       borderSkipped: false as const,
-      maxBarThickness: 40,
+      maxBarThickness: 46,
     })),
   };
 });
@@ -52,13 +60,13 @@ const options = computed((): ChartOptions<'bar'> => {
       y: {
         stacked: true,
         beginAtZero: true,
-        grid: { color: theme('--line') },
+        grid: { color: (line) => theme(line.tick.value === 0 ? '--ink' : '--line') },
         border: { display: false },
         ticks: {
           color: theme('--ink-2'),
           font,
-          stepSize: hourStep(Math.max(...props.bars.map((bar) => bar.used + bar.down + bar.idle), 0)),
-          callback: (value) => props.say(Number(value)),
+          ...(props.step === undefined ? { maxTicksLimit: MOST_STEPS } : { stepSize: props.step }),
+          callback: (value) => props.sayScale(Number(value)),
         },
       },
     },
@@ -67,14 +75,13 @@ const options = computed((): ChartOptions<'bar'> => {
 </script>
 
 <template>
-  <div class="use"><Bar :data="data" :options="options" :aria-label="label" /></div>
+  <div class="bars"><Bar :data="data" :options="options" :aria-label="label" /></div>
 </template>
 
 <style scoped>
-.use {
-  height: 190px;
+.bars {
+  height: 220px;
   padding: 10px 16px 6px;
   background: var(--sheet);
-  border-bottom: 1px solid var(--line);
 }
 </style>
