@@ -3,7 +3,7 @@ import { ensureBuilt } from './prepare.mjs';
 
 // Only the result may stand on standard output, so the build is silent.
 ensureBuilt({ packages: ['core', 'contract'], isQuiet: true });
-const { replayScenario } = await import('@wergon/contract/ledger');
+const { replayScenario } = await import('@wergon/contract/exchange');
 
 const file = process.argv[2];
 if (!file) {

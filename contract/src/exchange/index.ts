@@ -15,3 +15,4 @@ export {
   standardRowSchema,
 } from './kinds.ts';
 export type { ExchangeKind, ExchangeRow } from './kinds.ts';
+export { replayScenario } from './replay.ts';

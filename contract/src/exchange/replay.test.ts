@@ -1,6 +1,6 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { replayScenario } from './replay.ts';
+import { replayScenario } from './index.ts';
 
 const FOLDER = resolve(__dirname, '../../../core/scenarios');
 const read = (file: string) => readFileSync(resolve(FOLDER, file), 'utf8');

@@ -16,8 +16,7 @@ import {
   fieldProblemsOf,
   formatPath,
 } from '../wire/index.ts';
-import { entrySchema } from './entry.ts';
-import { entryProblem } from './problem.ts';
+import { entryProblem, entrySchema } from '../ledger/index.ts';
 import type { FieldProblem } from '../wire/index.ts';
 
 const atLeastOne = z.int().min(1);
