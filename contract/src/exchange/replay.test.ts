@@ -9,7 +9,7 @@ const names = readdirSync(FOLDER).flatMap((file) =>
 );
 
 describe('worked cases', () => {
-  test('there are thirteen of them', () => expect(names).toHaveLength(13));
+  test('there are twenty of them', () => expect(names).toHaveLength(20));
 
   test.each(names)('%s comes out to the second and the cent', (name) => {
     const replayed = replayScenario(read(`${name}.json`));

@@ -21,6 +21,8 @@ export type Allocation = {
   readonly seconds: Seconds;
   readonly isShared: boolean;
   readonly machine: string | undefined;
+  readonly chargeRate: string | undefined;
+  readonly payClass: string | undefined;
   readonly reason: string | undefined;
 };
 
@@ -50,7 +52,7 @@ export function allocateStint(stint: Stint, facts: LedgerFacts): Allocation[] {
     const shiftDay = isInShift ? zone.dayAt(stint.shiftSince) : day;
     const shares = isShared ? shareByWeight(to - from, weights) : [to - from];
     for (let i = 0; i < stint.running.length; i += 1) {
-      const { target, workType, machine } = itemAt(stint.running, i);
+      const { target, workType, machine, chargeRate, payClass } = itemAt(stint.running, i);
       const seconds = toSeconds(itemAt(shares, i));
       if (seconds > 0)
         pieces.push({
@@ -64,6 +66,8 @@ export function allocateStint(stint: Stint, facts: LedgerFacts): Allocation[] {
           seconds,
           isShared,
           machine,
+          chargeRate,
+          payClass,
           reason: stint.reason,
         });
     }

@@ -1,4 +1,4 @@
-import { laborCost } from '../money/index.ts';
+import { laborCost, toCents } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
 import { costRateOn } from '../people/index.ts';
 import type { CostRate, TechnicianId } from '../people/index.ts';
@@ -16,7 +16,12 @@ type LineTime = LineKey & { readonly seconds: Seconds };
 export type SetCost = LineTime & { readonly cost: Cents };
 
 /** What one technician's labor is costed by: the rates, sorted by date, and what was set by hand. */
-export type Costing = { readonly rates: readonly CostRate[]; readonly setCosts: readonly SetCost[] };
+export type Costing = {
+  readonly rates: readonly CostRate[];
+  readonly setCosts: readonly SetCost[];
+  /** Whether time on a target is paid; absent, all is. */
+  readonly isPaid?: (target: TargetId) => boolean;
+};
 
 const isSameLine = (a: LineKey, b: LineKey): boolean =>
   a.target === b.target && a.workType === b.workType && a.day === b.day;
@@ -26,8 +31,9 @@ export const holdsFor = (set: SetCost, line: LineTime): boolean =>
   isSameLine(set, line) && set.seconds === line.seconds;
 
 /** Cost of a labor line in cents: as set by hand where that holds, else its seconds at the rate of its day, rounded
- *  once; `null` where there is neither. Source: docs/ledger.md, section 6. */
-export function costLine(line: LineTime, { rates, setCosts }: Costing): Cents | null {
+ *  once; `null` where there is neither, and nothing where it is not paid. Source: docs/ledger.md, section 6. */
+export function costLine(line: LineTime, { rates, setCosts, isPaid }: Costing): Cents | null {
+  if (isPaid && !isPaid(line.target)) return toCents(0);
   const set = setCosts.find((each) => holdsFor(each, line));
   if (set) return set.cost;
   const rate = costRateOn(rates, line.day);

@@ -10,6 +10,7 @@ import { findIdleCosts } from './costing.ts';
 import { allocateStint } from './allocate.ts';
 import type { AttendanceDay } from './attendance.ts';
 import type { Entry, HoursEntry, LaborEntry, TargetId } from './entries.ts';
+import { isPaidTarget } from './facts.ts';
 import type { LedgerFacts } from './facts.ts';
 import type { TaskEntry } from './finished.ts';
 import type { LaborState, Settled } from './fold.ts';
@@ -114,7 +115,11 @@ export function derivePerson(
   addSettled(timeline, settleAt(technician, state, asOf, facts.policy).settled);
   const pieces: Allocation[] = [];
   for (const stint of timeline.stints) append(pieces, allocateStint(stint, facts));
-  const lines = sumLines(pieces, hours, { rates: facts.costRates.get(technician) ?? [], setCosts });
+  const lines = sumLines(pieces, hours, {
+    rates: facts.costRates.get(technician) ?? [],
+    setCosts,
+    isPaid: (target) => isPaidTarget(facts, target),
+  });
   const { days, looseEnds } = deriveAttendance(
     { technician, ...timeline, enteredByDay: sumEntered(hours) },
     facts,
@@ -138,14 +143,25 @@ function append<T>(to: T[], more: readonly T[]): void {
   for (const item of more) to.push(item);
 }
 
+/** The entries of a journal that count at an instant, as corrected, in the order of recording: later ones, and hours of later
+ *  days, are left out. Source: docs/ledger.md, section 3. */
+export function entriesAsOf(
+  journal: readonly Entry[],
+  { zone }: Pick<LedgerFacts, 'zone'>,
+  asOf: Instant,
+): readonly LaborEntry[] {
+  const lastDay = zone.dayAt(asOf);
+  return effectiveEntries(journal).filter((entry) =>
+    entry.type === 'hours' ? entry.day <= lastDay : entry.at <= asOf,
+  );
+}
+
 /** Derives the whole ledger of a journal, given in the order of recording, as of an instant: later entries, and
  *  hours of later days, are left out. Source: docs/ledger.md, sections 3 to 8. */
 export function deriveLedger(journal: readonly Entry[], facts: LedgerFacts, asOf: Instant): Ledger {
-  const lastDay = facts.zone.dayAt(asOf);
   const byTechnician = new Map<TechnicianId, { timed: Timed[]; hours: HoursEntry[] }>();
   const taskEntries: TaskEntry[] = [];
-  for (const entry of effectiveEntries(journal)) {
-    if (entry.type === 'hours' ? entry.day > lastDay : entry.at > asOf) continue;
+  for (const entry of entriesAsOf(journal, facts, asOf)) {
     if (isTaskEntry(entry)) taskEntries.push(entry);
     if (entry.technician === undefined) continue;
     let own = byTechnician.get(entry.technician);

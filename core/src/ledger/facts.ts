@@ -24,10 +24,16 @@ export const DEFAULT_POLICY: Policy = {
 };
 
 /** What the ledger must know of a target: a task's estimate and whether its order was released, or whether an
- *  activity counts as attended time. */
+ *  activity counts as attended time and whether it is paid; absent, it is. */
 export type TargetFacts =
   | { readonly kind: 'task'; readonly estimate: Dated<Seconds>; readonly isReleased: Dated<boolean> }
-  | { readonly kind: 'activity'; readonly counts: Dated<boolean> };
+  | { readonly kind: 'activity'; readonly counts: Dated<boolean>; readonly isPaid?: boolean };
+
+/** Whether time on a target is paid: all but that on activities which are said not to be. */
+export const isPaidTarget = ({ targets }: Pick<LedgerFacts, 'targets'>, target: TargetId): boolean => {
+  const known = targets.get(target);
+  return known?.kind !== 'activity' || known.isPaid !== false;
+};
 
 /** Everything but the journal that the ledger reads; dated, because a stint is judged by what was in force at its
  *  start, and rates by the local day. Source: docs/ledger.md, section 9. */

@@ -7,6 +7,7 @@ export {
   deriveLedger,
   derivePerson,
   emptyTimeline,
+  entriesAsOf,
   findWithoutRate,
   foldEntries,
   sumEntered,
@@ -24,7 +25,7 @@ export type {
   NoteEntry,
   TargetId,
 } from './entries.ts';
-export { DEFAULT_POLICY } from './facts.ts';
+export { DEFAULT_POLICY, isPaidTarget } from './facts.ts';
 export type { LedgerFacts, Policy, TargetFacts } from './facts.ts';
 export { ENTRY_FIELDS } from './fields.ts';
 export { deriveFinished, findNotReleased, isTaskEntry } from './finished.ts';

@@ -5,3 +5,16 @@ export { closeDays, owedOf, periodsUpTo, periodToClose, refuseClosing } from './
 export type { ClosingRefusal, Owed, PayDay, PersonDay } from './closing.ts';
 export { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';
 export type { PayPeriod, PayRule } from './payPeriod.ts';
+export { derivePay } from './derivePay.ts';
+export type { PaidDay, PayFacts, PersonPay } from './derivePay.ts';
+export type { DecidedSplit } from './classify.ts';
+export { PREMIUM_ON, findTierOutOfOrder, payWeeks } from './overtimeRule.ts';
+export type { OvertimeRule, PayTier, PayWeek } from './overtimeRule.ts';
+export { paidAwayOf } from './paidAway.ts';
+export type { AwayFacts, Guarantee, Leave, PaidAway } from './paidAway.ts';
+export { PAY_CLASSES } from './payClass.ts';
+export type { ClassSeconds, PayClass } from './payClass.ts';
+export { PAY_BASES } from './portions.ts';
+export type { PaidTime, PayBasis, Portion } from './portions.ts';
+export { withPremium } from './premium.ts';
+export type { LinePremium, PaidLine } from './premium.ts';

@@ -9,7 +9,12 @@ export type TechnicianId = Brand<string, 'TechnicianId'>;
 
 /** What the shop pays on top of the base: a percentage of base per hour, an amount per hour, or one per year. */
 export type BurdenItem =
-  | { readonly kind: 'percent'; readonly value: Fraction }
+  | {
+      readonly kind: 'percent';
+      readonly value: Fraction;
+      /** Whether it is paid on what overtime adds, too. */
+      readonly onPremium?: boolean;
+    }
   | { readonly kind: 'perHour'; readonly value: Fraction }
   | { readonly kind: 'perYear'; readonly value: Fraction };
 
@@ -20,6 +25,8 @@ export type RateRecord = {
   readonly base: Fraction;
   readonly hoursPerYear?: Fraction;
   readonly burden: readonly BurdenItem[];
+  /** Whether somebody with a yearly salary is paid overtime; on an hourly rate it says nothing. */
+  readonly overtimePaid?: boolean;
   /** The grade at whose standard rate their work is shown to whoever may not see rates. */
   readonly grade?: string | null;
 };
@@ -36,6 +43,24 @@ export function costRatesOf(records: readonly RateRecord[]): CostRate[] {
     .sort((a, b) => a.from - b.from)
     .map((record) => ({ from: record.from, rate: roundRate(partsOf(record)) }));
 }
+
+/** What overtime is paid on: the base per hour of each record, with the percentages that are paid on it too, rounded once
+ *  to 1/10,000, sorted by date; nothing for a yearly salary unless its record says so.
+ *  Source: docs/pay.md, what a class costs. */
+export const premiumRatesOf = (records: readonly RateRecord[]): CostRate[] =>
+  costRatesOf(
+    records.map(({ from, per, base, hoursPerYear, burden, overtimePaid = false }) =>
+      per === 'year' && !overtimePaid
+        ? { from, per: 'hour', base: fraction(0n), burden: [] }
+        : {
+            from,
+            per,
+            base,
+            ...(hoursPerYear === undefined ? {} : { hoursPerYear }),
+            burden: burden.filter((item) => item.kind === 'percent' && item.onPremium === true),
+          },
+    ),
+  );
 
 const IN_RATE = fraction(10_000n);
 const roundRate = (parts: readonly Fraction[]): Rate =>

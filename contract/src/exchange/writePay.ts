@@ -1,0 +1,54 @@
+import { formatCents } from '@wergon/core/money';
+import type { PaidAway, PaidLine } from '@wergon/core/pay';
+import { formatDay } from '@wergon/core/time';
+import { by } from './inOrder.ts';
+import type { PaidPerson } from './replayPay.ts';
+import { writeCost, writeLine } from './writeLedger.ts';
+
+export const writePaidLine = (line: PaidLine) => ({
+  ...writeLine(line),
+  straight: writeCost(line.straight),
+  premium: writeCost(line.premium),
+});
+
+/** What a result says of how everybody is paid. */
+export const writePay = (people: readonly PaidPerson[]) => ({
+  pay: people
+    .flatMap(({ technician, days }) =>
+      days.map(({ day, straight, overtime, double, premium, ...told }) => ({
+        technician,
+        day: formatDay(day),
+        paidSeconds: told.paidSeconds,
+        straightSeconds: straight,
+        overtimeSeconds: overtime,
+        doubleSeconds: double,
+        unallocatedSeconds: told.unallocatedSeconds,
+        premium: formatCents(premium),
+        split: told.split,
+      })),
+    )
+    .sort(
+      by(
+        ({ technician }) => technician,
+        ({ day }) => day,
+      ),
+    ),
+  paidAway: people
+    .flatMap(({ technician, away }) =>
+      away.map(({ day, kind, seconds }) => ({
+        technician,
+        day: formatDay(day),
+        kind: writeKind(kind),
+        seconds,
+      })),
+    )
+    .sort(
+      by(
+        ({ technician }) => technician,
+        ({ day }) => day,
+        ({ kind }) => kind,
+      ),
+    ),
+});
+
+const writeKind = (kind: PaidAway['kind']): string => (kind.of === 'leave' ? `leave ${kind.name}` : kind.of);

@@ -1,0 +1,88 @@
+import { fraction, multiplyFractions, roundFraction } from '../money/index.ts';
+import type { Fraction } from '../money/index.ts';
+import { daysFrom, sumSeconds, toSeconds, weekdayOf } from '../time/index.ts';
+import type { LocalDay, Seconds } from '../time/index.ts';
+import type { PayWeek } from './overtimeRule.ts';
+
+/** A day or part of one on which somebody was away; without seconds what was planned of that weekday. */
+export type Leave = {
+  readonly day: LocalDay;
+  readonly kind: string;
+  readonly isPaid: boolean;
+  readonly seconds?: Seconds | undefined;
+};
+
+/** Hours of a week for which somebody is paid at the least, from a day on. */
+export type Guarantee = { readonly from: LocalDay; readonly hours: Fraction };
+
+/** What decides what somebody is paid without working. */
+export type AwayFacts = {
+  /** Seconds planned on each weekday, Monday first; none: nothing is planned. */
+  readonly plan: readonly Seconds[] | undefined;
+  readonly leave: readonly Leave[];
+  readonly guarantees: readonly Guarantee[];
+  /** Closed days of the shop, and whether they are paid. */
+  readonly closedDays: ReadonlyMap<LocalDay, { readonly isPaid: boolean }>;
+};
+
+/** Seconds paid without being worked. */
+export type PaidAway = {
+  readonly day: LocalDay;
+  readonly kind: { readonly of: 'leave'; readonly name: string } | { readonly of: 'closed' | 'guarantee' };
+  readonly seconds: Seconds;
+};
+
+const DAYS_OF_WEEK = 7n;
+
+/** What somebody is paid for time away: leave that is paid, closed days that are, and what a week lacks of the hours that
+ *  are guaranteed. `days` are those asked for; of a week that does not lie in them whole nothing is filled up. `paidOn`
+ *  says what was worked and paid on a shift day. None of it counts toward a tier or lies on a job.
+ *  Source: docs/pay.md, paid time that is not worked. */
+export function paidAwayOf(
+  facts: AwayFacts,
+  days: readonly LocalDay[],
+  weeks: readonly PayWeek[],
+  paidOn: (day: LocalDay) => number,
+): readonly PaidAway[] {
+  const [first, last] = [days[0], days.at(-1)];
+  const away = new Map(days.map((day) => [day, awayOn(facts, day)]));
+  const filled = weeks.flatMap((week): PaidAway[] => {
+    if (first === undefined || last === undefined || week.firstDay < first || week.lastDay > last) return [];
+    const ofWeek = daysFrom(week.firstDay, week.lastDay - week.firstDay + 1);
+    const had = ofWeek.reduce((sum, day) => sum + paidOn(day) + (away.get(day)?.instead ?? 0), 0);
+    const lacks = guaranteedIn(facts.guarantees, week.firstDay, ofWeek.length) - had;
+    return [{ day: week.lastDay, kind: { of: 'guarantee' }, seconds: toSeconds(Math.max(0, lacks)) }];
+  });
+  return [...[...away.values()].flatMap(({ paid }) => paid), ...filled].filter(({ seconds }) => seconds > 0);
+}
+
+/** Leave and closed days of a day: what of it is paid, and what of it stands instead of work, paid or not. */
+function awayOn({ plan, leave, closedDays }: AwayFacts, day: LocalDay) {
+  const planned = plan?.[weekdayOf(day) - 1] ?? toSeconds(0);
+  const isPaidClosing = closedDays.get(day)?.isPaid === true;
+  const own = leave
+    .filter((each) => each.day === day && !(isPaidClosing && each.isPaid))
+    .map((each) => ({ ...each, seconds: each.seconds ?? planned }));
+  const unpaid = sumSeconds(own.filter(({ isPaid }) => !isPaid));
+  const closed = toSeconds(isPaidClosing ? Math.max(0, planned - unpaid) : 0);
+  const paidLeave = own.filter(({ isPaid }) => isPaid);
+  const kinds = [...new Set(paidLeave.map(({ kind }) => kind))];
+  const paid: PaidAway[] = [
+    ...kinds.map((name): PaidAway => ({
+      day,
+      kind: { of: 'leave', name },
+      seconds: sumSeconds(paidLeave.filter(({ kind }) => kind === name)),
+    })),
+    { day, kind: { of: 'closed' }, seconds: closed },
+  ];
+  return { paid, instead: sumSeconds(own) + closed };
+}
+
+/** What is guaranteed of a week by the record in force on its first day; of a short week its part, rounded once. */
+function guaranteedIn(guarantees: readonly Guarantee[], firstDay: LocalDay, days: number): number {
+  const record = guarantees
+    .filter(({ from }) => from <= firstDay)
+    .reduce<Guarantee | undefined>((last, each) => (last && last.from > each.from ? last : each), undefined);
+  const part = fraction(BigInt(days) * 3600n, DAYS_OF_WEEK);
+  return record ? Number(roundFraction(multiplyFractions(record.hours, part))) : 0;
+}
