@@ -112,6 +112,111 @@ describe('a document that is not valid names the field', () => {
   });
 });
 
+const TWO = {
+  ...BASE,
+  format: 'wergon-scenario/2',
+  workOrders: [
+    {
+      id: 'w1',
+      quantity: 1,
+      rates: [{ id: 'bench', per: 'hour', amount: '74.00' }],
+      tasks: [{ id: 'w1-10', grade: 'winder', estimate: {}, billing: 'hourly' }],
+    },
+    { id: 'w2', quantity: 1, tasks: [{ id: 'w2-10', grade: 'winder', estimate: {} }] },
+  ],
+};
+const rule = { from: '2026-01-01', weekStart: 'monday' };
+const tiersOf = (...day: unknown[]) => ({ ...TWO, payRules: [{ ...rule, day }] });
+const overtime = (over: string) => ({ over, class: 'overtime' });
+const person = (more: object) => ({ ...TWO, technicians: [{ id: 'ada', ...more }] });
+const split = { technician: 'ada', day: '2026-03-02', straight: 1, overtime: 0, double: 0 };
+const row = { technician: 'ada', target: 'w1-10', day: '2026-03-02', chargeRate: 'bench', seconds: 60 };
+const twoEvents = (...events: unknown[]) => ({ ...TWO, events });
+const amendTo = (set: object) => ({ id: 'a', type: 'amend', target: 'e1', set });
+
+describe('version 2: a document that is not valid names the field', () => {
+  test.each<[field: string, scenario: unknown, why: string]>([
+    ['format', { ...TWO, format: 'wergon-scenario/3' }, 'a version that there is not'],
+    ['payRules', { ...TWO, format: 'wergon-scenario/1', payRules: [] }, 'a field of version 2 in version 1'],
+    ['indirect[0].paid', { ...BASE, indirect: [{ id: 'meeting', paid: true }] }, 'the same within a list'],
+    ['payRules[0].weekStart', { ...TWO, payRules: [{ from: '2026-01-01' }] }, 'a rule without a week'],
+    [
+      'payRules[0].weekStart',
+      { ...TWO, payRules: [{ ...rule, weekStart: 'mon' }] },
+      'a day that there is not',
+    ],
+    ['payRules[1].from', { ...TWO, payRules: [rule, rule] }, 'two rules of one date'],
+    ['payRules[0].day[1]', tiersOf(overtime('8'), overtime('8')), 'hours that do not rise'],
+    ['payRules[0].day[1]', tiersOf(overtime('8'), { over: '9', class: 'straight' }), 'a class that falls'],
+    ['payRules[0].day[0].class', tiersOf({ over: '8', class: 'triple' }), 'a class that there is not'],
+    ['payRules[0].day[0].over', tiersOf(overtime('8,5')), 'a decimal comma'],
+    ['technicians[0].plan', person({ plan: [1, 2, 3] }), 'a plan of three days'],
+    ['technicians[0].plan[0]', person({ plan: [1.5, 0, 0, 0, 0, 0, 0] }), 'half a second'],
+    [
+      'technicians[0].absences[0].kind',
+      person({ absences: [{ day: '2026-03-02' }] }),
+      'leave without a kind',
+    ],
+    [
+      'technicians[0].guarantee[1].from',
+      person({ guarantee: [1, 2].map(() => ({ from: '2026-01-01', hours: '38' })) }),
+      'two guarantees of one date',
+    ],
+    [
+      'technicians[0].rates[0].grade',
+      person({ rates: [{ ...hourly, grade: 'smith' }] }),
+      'a rate of a grade that there is not',
+    ],
+    [
+      'closedDays[1].day',
+      { ...TWO, closedDays: [1, 2].map(() => ({ day: '2026-05-01' })) },
+      'a day closed twice',
+    ],
+    ['splits[1].day', { ...TWO, splits: [split, split] }, 'two splits of one day'],
+    ['splits[0].technician', { ...TWO, splits: [{ ...split, technician: 'eve' }] }, 'of nobody'],
+    ['splits[0].double', { ...TWO, splits: [{ ...split, double: -1 }] }, 'less than nothing'],
+    ['billing.roundUpMinutes', { ...TWO, billing: { roundUpMinutes: 5 } }, 'minutes that are none of four'],
+    ['billable[1]', { ...TWO, billable: [row, { ...row, workType: 'run' }] }, 'one row twice'],
+    [
+      'billable[0].target',
+      { ...TWO, billable: [{ ...row, target: 'w9', chargeRate: undefined }] },
+      'no such task',
+    ],
+    [
+      'billable[0].chargeRate',
+      { ...TWO, billable: [{ ...row, target: 'w2-10' }] },
+      'a rate of another order',
+    ],
+    ['events[0].chargeRate', twoEvents({ ...start, chargeRate: 'field' }), 'a rate that no order has'],
+    [
+      'events[0].chargeRate',
+      twoEvents({ ...start, chargeRate: 'bench' }, amendTo({ targets: ['w2-10'] })),
+      'a rate that is of another order once corrected',
+    ],
+    ['events[0].payClass', twoEvents({ ...start, payClass: 'triple' }), 'a class that there is not'],
+    ['events[1].set.payClass', twoEvents(start, amendTo({ payClass: 'triple' })), 'the same corrected'],
+  ])('%s: %j (%s)', (field, scenario) => {
+    const replayed = replayScenario(JSON.stringify(scenario));
+    expect(replayed.ok ? [] : replayed.problems.map((problem) => problem.field)).toContain(field);
+  });
+
+  test.each<[scenario: unknown, why: string]>([
+    [TWO, 'nothing of version 2 in it'],
+    [
+      twoEvents({ ...start, chargeRate: 'field' }, amendTo({ chargeRate: 'bench' })),
+      'a rate that is right once corrected',
+    ],
+    [twoEvents({ ...start, chargeRate: 'field' }, amendTo({ chargeRate: null })), 'one that is taken away'],
+    [
+      twoEvents({ ...start, targets: ['w2-10', 'w1-10'], chargeRate: 'bench' }),
+      'a rate of one of its orders',
+    ],
+    [person({ rates: [{ ...hourly, grade: 'winder', overtimePaid: true }] }), 'a grade of a rate'],
+    [{ ...TWO, payRules: [rule, { ...rule, group: 'day crew' }] }, 'two rules of one date, of two groups'],
+    [withEvents({ ...start, payClass: 'triple', chargeRate: 'field' }), 'version 1 ignores what rides along'],
+  ])('valid: %j (%s)', (scenario) => expect(replayScenario(JSON.stringify(scenario)).ok).toBe(true));
+});
+
 describe('what is valid though it looks odd', () => {
   test.each<[scenario: unknown, why: string]>([
     [withEvents(start, { ...start }), 'the same entry sent twice'],

@@ -125,6 +125,7 @@ const anyLine = fc.record({
   measuredSeconds: fc.constant(toSeconds(0)),
   cost: fc.option(fc.integer({ min: 0, max: 1_000_000 }).map(toCents), { nil: null }),
   gradeRate: fc.integer({ min: 1, max: 2_000_000 }).map(toRate),
+  premium: fc.integer({ min: 0, max: 50_000 }).map(toCents),
 });
 const anyTask = fc.record({
   lines: fc.array(anyLine, { maxLength: 12 }),
@@ -165,6 +166,7 @@ test('at standard cost nothing is told of what a person costs, and the rest adds
       const standard = lines.map((each) => ({ ...each, cost: laborCost(each.seconds, each.gradeRate) }));
       const found = findCauses(of, pieces, standard, 'standard');
       expect(found.causes.map(({ cause }) => cause)).not.toContain('rate');
+      expect(found.causes.map(({ cause }) => cause)).not.toContain('premium');
       expect(found.causes.reduce((total, { cents }) => total + cents, 0)).toBe(found.difference);
     }),
   );
@@ -222,7 +224,11 @@ test('each cause is its own amount, to less than a cent and a second', () => {
       );
       near(
         told('rate')?.cents,
-        sum(({ seconds, gradeRate, cost }) => cost - (seconds * gradeRate) / 360_000),
+        sum(({ seconds, gradeRate, cost, premium }) => cost - premium - (seconds * gradeRate) / 360_000),
+      );
+      near(
+        told('premium')?.cents,
+        sum(({ premium }) => premium),
       );
     }),
   );

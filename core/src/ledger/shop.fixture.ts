@@ -68,14 +68,19 @@ const bodies: fc.Arbitrary<Body>[] = [
     workType: anyWorkType,
     join: fc.boolean(),
   }),
-  fc.record({
-    type: fc.constant('work-start'),
-    at: anyAt,
-    technician: anyPerson,
-    targets: anyTargets,
-    join: fc.boolean(),
-    machine: fc.constantFrom('lathe', 'press'),
-  }),
+  fc.record(
+    {
+      type: fc.constant('work-start'),
+      at: anyAt,
+      technician: anyPerson,
+      targets: anyTargets,
+      join: fc.boolean(),
+      machine: fc.constantFrom('lathe', 'press'),
+      chargeRate: fc.constantFrom('bench', 'callout', 'elsewhere'),
+      payClass: fc.constantFrom('straight', 'overtime', 'double'),
+    },
+    { requiredKeys: ['type', 'at', 'technician', 'targets'] },
+  ),
   fc.record({ type: fc.constant('work-start'), at: anyAt, technician: anyPerson, targets: anyTargets }),
   fc.record({ type: fc.constant('work-stop'), at: anyAt, technician: anyPerson }),
   fc.record({

@@ -13,6 +13,7 @@ export const causeMore = {
   soFar: '{hours} über der Kalkulation',
   mix: '{money} mehr durch eine teurere Stufe als geplant',
   rate: '{money} mehr durch Leute, die mehr kosten als ihre Stufe',
+  premium: '{money} für Überstunden',
   uncosted: '{money} Arbeit ohne Satz',
   changed: '{hours} zur ersten Kalkulation hinzugefügt',
 } as const;
@@ -29,6 +30,7 @@ export const causeLess = {
   soFar: '{hours} von der Kalkulation übrig',
   mix: '{money} weniger durch eine günstigere Stufe als geplant',
   rate: '{money} weniger durch Leute, die weniger kosten als ihre Stufe',
+  premium: '{money} weniger für Überstunden',
   uncosted: '{money} nicht gezählt, weil ein Satz fehlt',
   changed: '{hours} aus der ersten Kalkulation gestrichen',
 } as const;

@@ -308,6 +308,7 @@ export const causes = {
   soFar: 'über der Kalkulation',
   mix: 'andere Stufe',
   rate: 'Sätze',
+  premium: 'Überstunden',
   uncosted: 'ohne Satz',
   changed: 'geänderte Kalkulation',
 } as const;

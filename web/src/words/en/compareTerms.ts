@@ -13,6 +13,7 @@ export const causeMore = {
   soFar: '{hours} past the estimate',
   mix: '{money} more for a dearer grade than planned',
   rate: '{money} more for people who cost more than their grade',
+  premium: '{money} for overtime',
   uncosted: '{money} of work without a rate',
   changed: '{hours} added to the first estimate',
 } as const;
@@ -29,6 +30,7 @@ export const causeLess = {
   soFar: '{hours} left of the estimate',
   mix: '{money} less for a cheaper grade than planned',
   rate: '{money} less for people who cost less than their grade',
+  premium: '{money} less for overtime',
   uncosted: '{money} not counted, because there is no rate',
   changed: '{hours} taken out of the first estimate',
 } as const;

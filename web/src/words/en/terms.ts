@@ -295,6 +295,7 @@ export const causes = {
   soFar: 'past the estimate',
   mix: 'other grade',
   rate: 'rates',
+  premium: 'overtime',
   uncosted: 'no rate',
   changed: 'changed estimate',
 } as const;
