@@ -31,3 +31,5 @@ export type { ReportJson } from './report.ts';
 export type { CauseCut, CauseGroup, ComparedCausesJson, ComparedJob, ComparedJobsJson } from './periods.ts';
 export { storyQuery, storySchema } from './story.ts';
 export type { StoryJson } from './story.ts';
+export { comparedWeekSchema } from './week.ts';
+export type { ComparedWeekJson } from './week.ts';

@@ -1,4 +1,3 @@
-import type { z } from 'zod';
 import type { Entry } from '@wergon/core/ledger';
 import { fail, isRecord, ok } from '@wergon/core/result';
 import type { Refusal } from '@wergon/core/result';
@@ -8,12 +7,7 @@ import { checkNames } from './scenarioNames.ts';
 import { checkPaid } from './scenarioPaid.ts';
 import { recordEvents } from './scenarioEvents.ts';
 import { scenarioOne, scenarioTwo } from './scenarioSchema.ts';
-
-/** What a document says, its events as they were sent. */
-export type ScenarioDocument = Omit<z.output<typeof scenarioTwo>, 'format'> & {
-  /** The version it was written in. */
-  readonly version: 1 | 2;
-};
+import type { ScenarioDocument } from './scenarioSchema.ts';
 
 /** A whole shop on paper, as read. Its events are in the order of recording, each once. */
 export type Scenario = Omit<ScenarioDocument, 'events'> & { readonly events: readonly Entry[] };

@@ -2,7 +2,7 @@ import { checkEntry, isSameContent } from '@wergon/core/ledger';
 import type { Entry, EntryId, Recorded } from '@wergon/core/ledger';
 import { entryProblem } from '../ledger/index.ts';
 import type { FieldProblem } from '../wire/index.ts';
-import type { ScenarioDocument } from './scenario.ts';
+import type { ScenarioDocument } from './scenarioSchema.ts';
 
 /** Records the events of a document in their order, as a journal would: each once, and what it names is known. `bodies` are
  *  the same events as they were sent. */

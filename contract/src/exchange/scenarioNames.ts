@@ -1,6 +1,6 @@
 import { formatPath } from '../wire/index.ts';
 import type { FieldProblem } from '../wire/index.ts';
-import type { ScenarioDocument } from './scenario.ts';
+import type { ScenarioDocument } from './scenarioSchema.ts';
 
 type Keyed = { readonly key: string; readonly path: readonly (string | number)[] };
 

@@ -3,7 +3,7 @@ import type { Correction, Entry, EntryId, TargetId } from '@wergon/core/ledger';
 import { PAY_CLASSES, findTierOutOfOrder } from '@wergon/core/pay';
 import { formatPath } from '../wire/index.ts';
 import type { FieldProblem } from '../wire/index.ts';
-import type { ScenarioDocument } from './scenario.ts';
+import type { ScenarioDocument } from './scenarioSchema.ts';
 import { findTwice } from './scenarioNames.ts';
 
 /** What is wrong with how work is paid and charged: things said twice, tiers out of order, and names that there are not. */

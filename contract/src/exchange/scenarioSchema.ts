@@ -216,3 +216,9 @@ export const scenarioTwo = z.strictObject({
     )
     .default([]),
 });
+
+/** What a document says, its events as they were sent. */
+export type ScenarioDocument = Omit<z.output<typeof scenarioTwo>, 'format'> & {
+  /** The version it was written in. */
+  readonly version: 1 | 2;
+};

@@ -9,12 +9,15 @@ import type { HoursEntry, LaborEntry } from '../ledger/entries.ts';
 import type { LaborLine } from '../ledger/lines.ts';
 import { TARGETS, TECHNICIANS, anyEntries, clock, factsWith, zone } from '../ledger/shop.fixture.ts';
 import { sumSeconds, toSeconds } from '../time/seconds.ts';
+import { toInstant } from '../time/instant.ts';
 import type { Instant } from '../time/instant.ts';
+import { isPastEstimate, nearFrom } from '../compare/balance.ts';
 import type { LocalDay } from '../time/day.ts';
 import { WORK_TYPES, withAlwaysIncluded } from '../work/workType.ts';
 import type { WorkOrderId } from '../work/orderState.ts';
 import { addUsed } from '../ledger/used.ts';
 import { jobsOnBoard } from './jobs.ts';
+import { nearnessOf } from './nearness.ts';
 import { orderStanding, personStanding, standingOf } from './standing.ts';
 import { accountedShare, chargedOf, countPresently, drawLane } from './tape.ts';
 import type { Board, BoardTarget } from './board.ts';
@@ -175,6 +178,32 @@ test('all jobs with all tasks: each task stands as it does alone, and each job a
         expect({ usedSeconds, estimatedSeconds }).toEqual(orderStanding(board, job.order.id, now));
         const all = job.tasks.map(({ comparison }) => comparison);
         expect(job.overSeconds).toBe(all.reduce((sum, { overSeconds }) => sum + (overSeconds ?? 0), 0));
+      }
+    }),
+    RUNS,
+  );
+});
+
+test('a task that is near its estimate or past it is so since the second in which its labor came to that', () => {
+  fc.assert(
+    fc.property(anyEntries, anyNow, (entries, now) => {
+      const { board } = boardAfter(entries, now, zone.dayAt(now));
+      for (const id of TARGETS) {
+        const standing = standingOf(board, id, now);
+        if (standing?.kind !== 'task') continue;
+        const { usedSeconds, estimatedSeconds, overSeconds, isLow: low } = standing.comparison;
+        const near = nearnessOf(board, standing, now);
+        expect(near !== undefined).toBe(!standing.task.isFinished && (low || isPastEstimate(overSeconds)));
+        if (near?.since === undefined || estimatedSeconds === null) continue;
+        const wanted = nearFrom(estimatedSeconds, 80, near.isPast);
+        const usedThen = (at: number) => {
+          const then = standingOf(board, id, toInstant(at));
+          return then?.kind === 'task' ? then.comparison.usedSeconds : 0;
+        };
+        expect(near.since).toBeLessThanOrEqual(now);
+        // Shares are whole seconds: of several targets at once one may be ahead by as many seconds as there are of them.
+        expect(usedThen(near.since + TARGETS.length)).toBeGreaterThanOrEqual(Math.min(wanted, usedSeconds));
+        expect(usedThen(near.since - TARGETS.length - 1)).toBeLessThan(wanted);
       }
     }),
     RUNS,

@@ -13,6 +13,7 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   comparedJobs: 'long',
   comparedCauses: 'long',
   comparedPeople: 'long',
+  comparedWeek: 'long',
   cut: 'long',
   near: 'often',
   comparedMachines: 'long',

@@ -25,6 +25,7 @@ import { mountComparedJobs } from './periods/routes.ts';
 import { mountCut } from './periods/cut.ts';
 import { mountMachines } from './periods/machines.ts';
 import { mountNear } from './periods/near.ts';
+import { mountComparedWeek } from './periods/week.ts';
 import { mountKeptCuts } from './periods/keptCuts.ts';
 import { mountComparedPeople } from './periods/people.ts';
 import { mountReport } from './report.ts';
@@ -242,6 +243,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   mountComparedPeople(mount, context);
   mountCut(mount, context);
   mountNear(mount, context);
+  mountComparedWeek(mount, context);
   mountMachines(mount, context);
   mountKeptCuts(mount, context);
 

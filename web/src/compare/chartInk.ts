@@ -1,15 +1,17 @@
 import { usePreferredColorScheme } from '@vueuse/core';
+import type { Ref } from 'vue';
 import type { Cause } from '@wergon/core/compare';
 
 /** The value of one of the theme's variables. */
 export type Theme = (name: string) => string;
 
-/** The theme's inks as a chart asks for them, read anew whenever the scheme changes. */
-export function useTheme(): () => Theme {
+/** The theme's inks as a chart asks for them, read anew whenever the scheme changes; those of the whole page, or of a part that
+ *  has its own. */
+export function useTheme(part?: Readonly<Ref<Element | null>>): () => Theme {
   const scheme = usePreferredColorScheme();
   return () => {
     void scheme.value;
-    const style = getComputedStyle(document.documentElement);
+    const style = getComputedStyle(part?.value ?? document.documentElement);
     return (name) => style.getPropertyValue(name).trim();
   };
 }

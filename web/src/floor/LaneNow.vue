@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { chargedOf, standingOf } from '@wergon/core/floor';
+import { chargedOf, nearnessOf, standingOf } from '@wergon/core/floor';
 import type { Board, Lane } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import type { FloorJson } from '@wergon/contract/floor';
 import { Yardstick } from '../compare/index.ts';
 import { sayClock, useDesk } from '../kit/index.ts';
 import type { FloorMore } from './floorMore.ts';
-import { sayOut } from './laneWords.ts';
+import { sayNear, sayOut } from './laneWords.ts';
 import { t } from '../words/index.ts';
 
 /** What the person of a lane is on now, beside their tape; of a day gone by, what it was charged with. */
@@ -32,13 +32,11 @@ const current = computed(() => {
   const first = running.value[0];
   return first && standingOf(props.board, first.target, props.now);
 });
-/** Little is left of the estimate of what somebody is on. */
-const isLow = computed(
-  () =>
-    props.isToday &&
-    current.value?.kind === 'task' &&
-    props.lane.presently === 'work' &&
-    current.value.comparison.isLow,
+/** What they are on is near its estimate, or past it. */
+const near = computed(() =>
+  props.isToday && current.value?.kind === 'task' && props.lane.presently === 'work'
+    ? nearnessOf(props.board, current.value, props.now)
+    : undefined,
 );
 const length = computed(() =>
   props.lane.since === undefined ? '' : desk.hours(Math.max(0, props.now - props.lane.since)),
@@ -115,8 +113,10 @@ const yardstickLabel = computed(() => {
       />
     </template>
     <span v-else class="figure">{{ desk.hours(chargedOf(lane)) }}</span>
-    <span v-if="about" class="about quiet" :title="about">{{ about }}</span>
-    <span v-if="isLow" class="low">{{ t('floor.runningLow') }}</span>
+    <span v-if="near || about" class="about quiet" :title="about"
+      ><b v-if="near" class="low" :class="{ attention: near.isPast }">{{ sayNear(near, clock) }}</b
+      >{{ near && about ? ' · ' : '' }}{{ about }}</span
+    >
   </div>
 </template>
 
@@ -147,14 +147,8 @@ const yardstickLabel = computed(() => {
   > span {
     grid-column: 1 / -1;
   }
-  > .about:has(+ .low) {
-    grid-column: 1;
-  }
-  > .low {
-    grid-column: 2;
-    font-size: var(--text-xs);
-    font-weight: 700;
-    line-height: 16px;
+  .low:not(.attention) {
+    color: var(--ink);
   }
   .quiet {
     color: var(--ink-2);

@@ -20,10 +20,11 @@ const address = computed(() => writeAsked(asked));
     <label
       >{{ t('floor.onTheWall') }}
       <BFormSelect v-model="asked.by" size="sm">
-        <option value="">{{ t('floor.peopleAndJobsByTurns') }}</option>
+        <option value="">{{ t('floor.byTurns') }}</option>
         <option value="people">{{ t('floor.people') }}</option>
         <option value="jobs">{{ t('floor.jobs') }}</option>
         <option value="tasks">{{ t('floor.jobsAndTasks') }}</option>
+        <option value="compare">{{ t('floor.againstEstimates') }}</option>
       </BFormSelect></label
     >
     <label v-if="divisions.length > 0"

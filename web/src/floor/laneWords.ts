@@ -1,5 +1,5 @@
 import type { FloorJson } from '@wergon/contract/floor';
-import type { Lane } from '@wergon/core/floor';
+import type { Lane, Nearness } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import { t } from '../words/index.ts';
 
@@ -17,4 +17,10 @@ export function sayOut(
   return now < from
     ? t('floor.expectedAt', { time: clock(from) })
     : t('floor.notHereExpectedAt', { time: clock(from) });
+}
+
+/** What is said of a task while it goes on near its estimate or past it, and since when, where that is known. */
+export function sayNear({ isPast, since }: Nearness, clock: (at: Instant) => string): string {
+  if (since === undefined) return t(isPast ? 'floor.past' : 'floor.near');
+  return t(isPast ? 'floor.pastSince' : 'floor.nearSince', { time: clock(since) });
 }

@@ -2,15 +2,23 @@
 import { computed } from 'vue';
 import type { Directory } from '@wergon/contract/station';
 import type { TechnicianId } from '@wergon/core/people';
+import { nearTasks } from '@wergon/core/floor';
+import type { NearTask } from '@wergon/core/floor';
 import type { StationDirectory, StationSettings } from '@wergon/core/station';
+import { toInstant } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
+import { sayBalance } from './sayBalance.ts';
 import { useWords } from './useWords.ts';
 import { PlainButton } from '../kit/parts/index.ts';
 
+const SECONDS_PER_MINUTE = 60;
+const MOST_NEAR = 3;
 const props = defineProps<{
   name: string;
   directory: StationDirectory;
   settings: StationSettings;
   notices: Directory['notices'];
+  now: Instant;
 }>();
 defineEmits<{ name: [technician: TechnicianId] }>();
 const said = useWords();
@@ -29,6 +37,25 @@ const people = computed(() => {
     })
     .sort((a, b) => a.name.localeCompare(b.name));
 });
+/** What is looked at once a minute: nobody stands here to see seconds. */
+const minute = computed(() => toInstant(Math.floor(props.now / SECONDS_PER_MINUTE) * SECONDS_PER_MINUTE));
+/** Tasks that somebody is on at the work centers of this station, near their estimates or past them. */
+const near = computed(() => {
+  const { directory, settings } = props;
+  const isHere = ({ task }: NearTask) =>
+    settings.workCenters.length === 0 ||
+    settings.workCenters.includes(directory.tasks.get(task.id)?.workCenter ?? '');
+  return nearTasks(directory, minute.value)
+    .filter((task) => task.on.length > 0 && isHere(task))
+    .slice(0, MOST_NEAR);
+});
+const sayNear = ({ near: { isPast, since }, comparison, on }: NearTask) => {
+  const { text } = sayBalance(comparison, { ...ui.value, low: ui.value.left }, said.value.hoursStyle);
+  const when = since === undefined ? '' : ` ${ui.value.since} ${said.value.names.clock(since)}`;
+  return `${text}, ${isPast ? ui.value.past : ui.value.near}${when} · ${on.join(', ')}`;
+};
+const MOST_LINES = 4;
+const isAside = computed(() => near.value.length + props.notices.length > 0);
 </script>
 
 <template>
@@ -49,11 +76,20 @@ const people = computed(() => {
         {{ person.name }}
       </PlainButton>
     </nav>
-    <aside v-else-if="notices.length > 0" class="notices">
-      <h2>{{ ui.notices }}</h2>
-      <p v-for="notice in notices.slice(0, 4)" :key="notice.at">
-        {{ notice.text }} <span class="quiet">{{ notice.by }}</span>
-      </p>
+    <aside v-else-if="isAside" class="notices">
+      <template v-if="near.length > 0">
+        <h2>{{ ui.timeRunsOut }}</h2>
+        <p v-for="each in near" :key="each.task.id">
+          {{ each.order?.number }} {{ each.task.title }}
+          <span class="quiet" :class="{ past: each.near.isPast }">{{ sayNear(each) }}</span>
+        </p>
+      </template>
+      <template v-if="notices.length > 0">
+        <h2>{{ ui.notices }}</h2>
+        <p v-for="notice in notices.slice(0, MOST_LINES - near.length)" :key="notice.at">
+          {{ notice.text }} <span class="quiet">{{ notice.by }}</span>
+        </p>
+      </template>
     </aside>
   </section>
 </template>
@@ -119,6 +155,9 @@ dd {
   .quiet {
     display: block;
     font-size: var(--text-xl);
+  }
+  .past {
+    color: var(--attention);
   }
 }
 .names {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { orderStanding, personStanding } from '@wergon/core/floor';
+import { nearnessOf, orderStanding, personStanding } from '@wergon/core/floor';
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { StationDirectory, StationSettings, Touch } from '@wergon/core/station';
@@ -78,6 +78,7 @@ const only = computed(() => {
           :so-far="soFar"
           :is-small="targets.length > 1"
           :is-on-the-way="isOnTheWay"
+          :near="standing.kind === 'task' ? nearnessOf(directory, standing, now) : undefined"
         />
         <p v-if="targets.length > 2" class="more">{{ said.words.ui.more(targets.length - 2) }}</p>
         <p v-if="targets.length > 1" class="quiet more">{{ said.words.ui.shared(isByEstimate) }}</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { TargetStanding } from '@wergon/core/floor';
+import type { Nearness, TargetStanding } from '@wergon/core/floor';
 import type { Seconds } from '@wergon/core/time';
 import { Yardstick } from '../compare/index.ts';
 import { sayBalance } from './sayBalance.ts';
@@ -13,6 +13,8 @@ const props = defineProps<{
   isSmall?: boolean;
   /** Whether it is the way there, not the work yet. */
   isOnTheWay?: boolean;
+  /** It is near its estimate, or past it. */
+  near?: Nearness | undefined;
 }>();
 
 const said = useWords();
@@ -28,6 +30,13 @@ const figures = computed(() => {
     estimate: estimatedSeconds === null ? ui.noEstimate : `${ui.estimate} ${hours(estimatedSeconds)}`,
     balance: text,
   };
+});
+const nearWords = computed(() => {
+  const { near } = props;
+  if (!near) return '';
+  const { ui } = said.value.words;
+  const since = near.since === undefined ? '' : ` ${ui.since} ${said.value.names.clock(near.since)}`;
+  return `${near.isPast ? ui.past : ui.near}${since}`;
 });
 const FILLS = ['setup', 'run', 'rework'] as const;
 </script>
@@ -59,7 +68,8 @@ const FILLS = ['setup', 'run', 'rework'] as const;
           size="large"
           :label="`${figures.used} used, ${figures.estimate}, ${figures.balance}`"
         />
-        <ul v-if="!isSmall" class="legend">
+        <p v-if="nearWords" class="near" :class="{ past: near?.isPast }">{{ nearWords }}</p>
+        <ul v-else-if="!isSmall" class="legend">
           <li v-for="fill in FILLS" :key="fill">
             <span class="swatch" :class="fill"></span>{{ said.words.workType[fill] }}
           </li>
@@ -121,6 +131,13 @@ main > .standing {
   color: var(--ink-2);
   font-size: var(--text-xl);
   list-style: none;
+}
+.near {
+  margin-top: 12px;
+  font-weight: 700;
+  &.past {
+    color: var(--attention);
+  }
 }
 .swatch {
   display: inline-block;

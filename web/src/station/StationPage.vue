@@ -210,6 +210,7 @@ const clock = computed(() => (directory.value ? formatClock(directory.value.fact
         :directory="directory"
         :settings="settings"
         :notices="info?.notices ?? []"
+        :now="now"
         @name="dispatch({ type: 'name', technician: $event })"
       />
     </main>

@@ -6,6 +6,7 @@ import {
   comparedMachinesQuery,
   comparedMachinesSchema,
   comparedPeopleSchema,
+  comparedWeekSchema,
   saveCapacitySchema,
   cutQuery,
   cutSchema,
@@ -105,6 +106,13 @@ export const COMPARE_ROUTES = {
       'How long machines were used and down in a period, and hours at work centers, against what is available',
     query: comparedMachinesQuery,
     response: comparedMachinesSchema,
+  },
+  comparedWeek: {
+    method: 'get',
+    path: '/api/compare/week',
+    caller: 'work.see',
+    summary: 'How jobs of this week and tasks of the weeks before held their estimates, in hours',
+    response: comparedWeekSchema,
   },
   saveCapacity: {
     method: 'post',

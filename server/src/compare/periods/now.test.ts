@@ -1,5 +1,10 @@
 import type { z } from 'zod';
-import type { comparedMachinesSchema, comparedPeopleSchema, nearSchema } from '@wergon/contract/compare';
+import type {
+  comparedMachinesSchema,
+  comparedPeopleSchema,
+  comparedWeekSchema,
+  nearSchema,
+} from '@wergon/contract/compare';
 import { openTestShop } from '../../app/testShop.fixture.ts';
 import type { TestShop } from '../../app/testShop.fixture.ts';
 
@@ -11,6 +16,13 @@ afterAll(() => shop.close());
 const DAY = 'from=2026-03-03&to=2026-03-03';
 /** So many minutes after the shop opened Ada begins, and the clock goes on from there. */
 const BEGINS = 90;
+
+/** Minutes that stripping is estimated at. */
+const estimateOf = async () => {
+  const { body } = await shop.get(`/api/work/${shop.order}`);
+  const [strip] = (body as { tasks: { comparison: { estimatedSeconds: number } }[] }).tasks;
+  return (strip?.comparison.estimatedSeconds ?? 0) / 60;
+};
 
 describe('machines', () => {
   const machines = async () =>
@@ -71,12 +83,6 @@ describe('machines', () => {
 
 describe('tasks near their estimate', () => {
   const near = async () => (await shop.get('/api/compare/near')).body as z.input<typeof nearSchema>;
-  const estimateOf = async () => {
-    const { body } = await shop.get(`/api/work/${shop.order}`);
-    const [strip] = (body as { tasks: { comparison: { estimatedSeconds: number } }[] }).tasks;
-    return (strip?.comparison.estimatedSeconds ?? 0) / 60;
-  };
-
   test('are those that have used the shop’s share of it, then those past it, with who is on them and since when', async () => {
     expect((await near()).tasks).toEqual([]);
     const minutes = await estimateOf();
@@ -109,4 +115,37 @@ test('people earn the estimate of what was finished, and productivity is jobs ag
   expect(ada?.tasks).toMatchObject([{ title: 'Strip', orderNumber: '1001' }]);
   const before = (await shop.get('/api/compare/people?from=2026-03-01&to=2026-03-02')).body as typeof told;
   expect(before.shop.taskCount).toBe(0);
+});
+
+test('the week tells jobs by the day they were finished, and how well tasks of each week held their estimates', async () => {
+  const week = async () => (await shop.get('/api/compare/week')).body as z.input<typeof comparedWeekSchema>;
+  const before = await week();
+  expect(before.days).toHaveLength(7);
+  expect(before.days[0]?.day).toBe('2026-03-02');
+  expect(before.days.map(({ jobCount }) => jobCount)).toEqual([0, 0, 0, 0, 0, 0, 0]);
+  const people = (await shop.get(`/api/compare/people?${DAY}`)).body as z.input<typeof comparedPeopleSchema>;
+  const { taskCount, estimatedSeconds, includedSeconds } = people.shop;
+  expect(before.weeks.map(({ firstDay }) => firstDay)).toEqual([
+    '2026-02-09',
+    '2026-02-16',
+    '2026-02-23',
+    '2026-03-02',
+  ]);
+  expect(before.weeks.at(-1)).toMatchObject({ taskCount, estimatedSeconds, includedSeconds });
+  expect(before.weeks[0]).toMatchObject({ taskCount: 0 });
+
+  const later = BEGINS + (await estimateOf()) + 40;
+  shop.clock.set(Date.parse(shop.scan('task-done', later + 1, shop.bo).at));
+  await shop.send(shop.scan('task-done', later, shop.bo, [shop.winding]));
+  const jobs = (
+    (await shop.get(`/api/compare/jobs?${DAY}`)).body as {
+      jobs: { current: { differenceSeconds: number } }[];
+    }
+  ).jobs;
+  expect(jobs).toHaveLength(1);
+  expect((await week()).days[1]).toEqual({
+    day: '2026-03-03',
+    jobCount: 1,
+    differenceSeconds: jobs[0]?.current.differenceSeconds,
+  });
 });

@@ -1,21 +1,19 @@
 import type { ComparedPerson } from '@wergon/contract/compare';
-import { earnedOf, efficiencyOf, estimateParts, expectedSeconds } from '@wergon/core/compare';
-import type { Earned, FinishedTask } from '@wergon/core/compare';
+import { earnedOf, efficiencyOf, expectedSeconds } from '@wergon/core/compare';
+import type { Earned } from '@wergon/core/compare';
 import { chargeDays, deriveAttendance, sumEntered } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { daysFrom, sumSeconds, toSeconds } from '@wergon/core/time';
 import type { Days, Instant, LocalDay } from '@wergon/core/time';
-import { withAlwaysIncluded } from '@wergon/core/work';
 import type { ShopFacts } from '../../catalog/index.ts';
 import { readSql } from '../../db/index.ts';
 import type { Sql } from '../../db/index.ts';
 import type { Mount } from '../../http/index.ts';
-import { loadFinished, loadHours, loadMarkedIn, loadPersonTimeline } from '../../ledger/index.ts';
+import { loadHours, loadPersonTimeline } from '../../ledger/index.ts';
 import type { LedgerContext } from '../../ledger/index.ts';
 import { loadPlans } from '../../people/index.ts';
 import type { Plans } from '../../people/index.ts';
-import { readHours } from '../../work/index.ts';
-import { loadLabor } from '../taskLabor.ts';
+import { loadFinishedTasks } from './finishedTasks.ts';
 import { spanOf } from './jobs.ts';
 
 /** What people did in a period, and what they earned. Source: docs/compare.md, section 4. */
@@ -36,28 +34,6 @@ export function mountComparedPeople(mount: Mount, { database, clock, facts }: Le
       const people = loadPeople(sql, known, plans, days, now, (id) => earned.get(id) ?? []);
       return ok({ asOf: now, firstDay: from, lastDay: to, shop: efficiencyOf(tasks), people });
     });
-  });
-}
-
-/** Tasks that were finished on some days, and still are. */
-function loadFinishedTasks(sql: Sql, facts: ShopFacts, days: Days, now: Instant): readonly FinishedTask[] {
-  const span = spanOf(facts, days);
-  const marked = loadMarkedIn(sql, span);
-  const finished = loadFinished(sql, marked);
-  const tasks = marked.flatMap((id) => {
-    const at = finished.get(id);
-    const task = facts.tasks.get(id);
-    return task && at !== undefined && at >= span.from && at < span.to ? [task] : [];
-  });
-  return loadLabor(sql, facts, tasks, now, 'standard').map(({ task, lines, comparison }) => {
-    const includes = withAlwaysIncluded(facts.orders.get(task.order)?.includes ?? []);
-    return {
-      target: task.id,
-      estimatedSeconds: comparison.estimatedSeconds,
-      setupSeconds: estimateParts(task.isAccepted ? readHours(task.hours) : {}, includes).setupSeconds,
-      includes,
-      lines,
-    };
   });
 }
 

@@ -7,9 +7,11 @@ import { isPastEstimate } from '@wergon/core/compare';
 import type { TaskStanding } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import JobTasks from '../JobTasks.vue';
+import { sayNear } from '../laneWords.ts';
+import WallWeek from './WallWeek.vue';
 import { useWall } from './useWall.ts';
 import { isNarrowed } from './wallPages.ts';
-import type { WallPerson } from './wallPages.ts';
+import type { WallJob, WallPerson } from './wallPages.ts';
 import { keepWall } from './wallStore.ts';
 import { t } from '../../words/index.ts';
 
@@ -45,6 +47,22 @@ const sayMore = ({ id, task, presently }: WallPerson) =>
   presently === 'work' || presently === 'indirect'
     ? [more.value.doing(id), task ? more.value.pieces(task.task) : ''].filter(Boolean).join(' · ')
     : '';
+/** Who is on a task, and since when it is near its estimate or past it, where the page is about that. */
+const sayNames = ({ names, near }: WallJob) =>
+  [near ? sayNear(near, clock) : '', names].filter(Boolean).join(' · ');
+const footing = computed(() => {
+  switch (page.value?.kind) {
+    case 'jobs':
+    case 'tasks':
+      return t('floor.byJob');
+    case 'near':
+      return t('floor.byNear');
+    case 'week':
+      return t('floor.byWeek');
+    default:
+      return t('floor.byPerson');
+  }
+});
 const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overSeconds);
 </script>
 
@@ -113,11 +131,13 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
         >
       </li>
     </ul>
+    <WallWeek v-else-if="page.kind === 'week'" class="week" />
+    <p v-else-if="page.jobs.length === 0" class="empty">{{ t('floor.nothingNear') }}</p>
     <ul v-else :aria-label="t('floor.jobsTitle')">
       <li v-for="job in page.jobs" :key="job.id">
         <b class="figure">{{ job.number }}</b>
         <span class="words"
-          >{{ job.words }} <small>{{ job.names }}</small></span
+          >{{ job.words }} <small>{{ sayNames(job) }}</small></span
         >
         <Yardstick
           :estimated-seconds="job.task.comparison.estimatedSeconds"
@@ -134,9 +154,7 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
       <span v-if="isNarrowed(asked)">{{
         [asked.division, asked.jobType].filter((part) => part).join(', ')
       }}</span>
-      <span>{{
-        page?.kind === 'jobs' || page?.kind === 'tasks' ? t('floor.byJob') : t('floor.byPerson')
-      }}</span>
+      <span>{{ footing }}</span>
       <span v-if="pages.length > 1" class="figure">{{
         t('floor.pageOf', { page: (place % pages.length) + 1, n: pages.length })
       }}</span>
@@ -183,8 +201,12 @@ header {
 .low {
   font-weight: 700;
 }
-ul {
+ul,
+.week {
   grid-row: 3;
+  min-height: 0;
+}
+ul {
   display: flex;
   flex-direction: column;
   margin: 0;

@@ -1,9 +1,18 @@
-import { jobsOnBoard } from '@wergon/core/floor';
+import { jobsOnBoard, nearTasks } from '@wergon/core/floor';
 import type { Board, Lane, Presently } from '@wergon/core/floor';
 import { createZone, dated, toInstant, toSeconds } from '@wergon/core/time';
 import { withAlwaysIncluded } from '@wergon/core/work';
 import { DEFAULT_POLICY } from '@wergon/core/ledger';
-import { isNarrowed, jobsFor, jobsOf, pagesOf, peopleOf, readAsked, writeAsked } from './wallPages.ts';
+import {
+  isNarrowed,
+  jobsFor,
+  jobsOf,
+  nearFor,
+  pagesOf,
+  peopleOf,
+  readAsked,
+  writeAsked,
+} from './wallPages.ts';
 
 const zone = createZone('Europe/Oslo');
 if (!zone.ok) throw new Error('zone');
@@ -96,8 +105,22 @@ test.each<[search: string, names: string[], why: string]>([
   expect(isNarrowed(readAsked(search))).toBe(true);
 });
 
+const turned = (search: string, seesWork = true) => {
+  const asked = readAsked(search);
+  const content = {
+    people: people(search),
+    jobs: jobsOf(people(search)),
+    all: jobsFor(jobsOnBoard(board, NOW), asked, DETAILS),
+    near: nearFor(nearTasks(board, NOW), asked, DETAILS),
+  };
+  return pagesOf(content, asked, seesWork).map((page) => {
+    if (page.kind === 'week') return 'week';
+    return page.kind === 'people' ? `people ${page.people.length}` : `${page.kind} ${page.jobs.length}`;
+  });
+};
+
 test.each<[search: string, pages: string[], why: string]>([
-  ['', ['people 6', 'jobs 2'], 'people, then jobs'],
+  ['', ['people 6', 'jobs 2', 'near 1', 'week'], 'people, jobs, what runs out of time, and the week'],
   ['?by=people&rows=4', ['people 4', 'people 2'], 'as many rows as the address says'],
   ['?by=jobs', ['jobs 2'], 'jobs alone'],
   ['?by=people&rows=1', ['people 3', 'people 3'], 'never fewer than can be read as a list'],
@@ -105,19 +128,20 @@ test.each<[search: string, pages: string[], why: string]>([
   ['?by=tasks&rows=3', ['tasks 1', 'tasks 1'], 'each as high as four lines'],
   ['?by=tasks&division=North', ['tasks 1'], 'of one division'],
   ['?by=people&rows=many', ['people 6'], 'what is no number is left as it is'],
-])('%j turns through %j: %s', (search, pages) => {
-  const asked = readAsked(search);
-  const all = jobsFor(jobsOnBoard(board, NOW), asked, DETAILS);
-  const turned = pagesOf(people(search), jobsOf(people(search)), all, asked);
-  expect(
-    turned.map((page) =>
-      page.kind === 'people' ? `people ${page.people.length}` : `${page.kind} ${page.jobs.length}`,
-    ),
-  ).toEqual(pages);
-});
+  ['?by=compare', ['near 1', 'week'], 'jobs against their estimates'],
+  ['?by=compare&division=South', ['near 0', 'week'], 'where none of a division is near its estimate'],
+  ['?division=North', ['people 1', 'jobs 1', 'near 1'], 'the week is that of the whole shop'],
+])('%j turns through %j: %s', (search, pages) => expect(turned(search)).toEqual(pages));
+
+test.each<[search: string, pages: string[]]>([
+  ['', ['people 6', 'jobs 2']],
+  ['?by=compare', ['jobs 2']],
+])('who may not see work compares nothing: %j turns through %j', (search, pages) =>
+  expect(turned(search, false)).toEqual(pages),
+);
 
 test('nobody in gives no page at all', () => {
-  expect(pagesOf([], [], [], readAsked(''))).toEqual([]);
+  expect(pagesOf({ people: [], jobs: [], all: [], near: [] }, readAsked(''), true)).toEqual([]);
 });
 
 test.each([

@@ -1,5 +1,5 @@
 import { standingOf } from '@wergon/core/floor';
-import type { Board, Job, Lane, TaskStanding } from '@wergon/core/floor';
+import type { Board, Job, Lane, NearTask, Nearness, TaskStanding } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import { t } from '../../words/index.ts';
 
@@ -17,13 +17,16 @@ export type WallJob = {
   readonly words: string;
   readonly names: string;
   readonly task: TaskStanding;
+  /** Whether it is near its estimate or past it, where a page is about that. */
+  readonly near?: Nearness;
 };
 export type WallPage =
   | { readonly kind: 'people'; readonly people: readonly WallPerson[] }
-  | { readonly kind: 'jobs'; readonly jobs: readonly WallJob[] }
+  | { readonly kind: 'jobs' | 'near'; readonly jobs: readonly WallJob[] }
+  | { readonly kind: 'week' }
   | { readonly kind: 'tasks'; readonly jobs: readonly Job[] };
 
-/** What a wall's address asks for: `?by=people|jobs|tasks&division=…&jobType=…&rows=…`. */
+/** What a wall's address asks for: `?by=people|jobs|tasks|compare&division=…&jobType=…&rows=…`. */
 export type WallAsked = {
   readonly by: string;
   readonly division: string;
@@ -64,17 +67,9 @@ export function peopleOf(
   lanes: readonly Lane[],
   now: Instant,
   asked: WallAsked,
-  details: ReadonlyMap<string, { readonly division: string; readonly jobType: string }>,
+  details: ReadonlyMap<string, Detail>,
 ): readonly WallPerson[] {
-  const fits = ({ task }: WallPerson): boolean => {
-    if (!isNarrowed(asked)) return true;
-    const own = details.get(task?.order?.id ?? '');
-    return (
-      own !== undefined &&
-      (asked.division === '' || own.division === asked.division) &&
-      (asked.jobType === '' || own.jobType === asked.jobType)
-    );
-  };
+  const fits = ({ task }: WallPerson): boolean => isAsked(details.get(task?.order?.id ?? ''), asked);
   return lanes
     .filter(({ presently }) => presently !== 'out')
     .map((lane) => personOf(board, lane, now))
@@ -96,14 +91,26 @@ export function jobsOf(people: readonly WallPerson[]): readonly WallJob[] {
     .sort(
       (a, b) => over(b) - over(a) || (a.task.order?.number ?? '').localeCompare(b.task.order?.number ?? ''),
     )
-    .map(({ task, names }) => ({
-      id: task.task.id,
-      number: task.order?.number ?? '',
-      words: [task.task.title, task.order?.customer].filter((part) => part).join(', '),
-      names: names.join(', '),
-      task,
-    }));
+    .map(({ task, names }) => writeJob(task, names));
 }
+
+const writeJob = (task: TaskStanding, names: readonly string[]): WallJob => ({
+  id: task.task.id,
+  number: task.order?.number ?? '',
+  words: [task.task.title, task.order?.customer].filter((part) => part).join(', '),
+  names: names.join(', '),
+  task,
+});
+
+/** The tasks near their estimates or past them, of the division and job type that are asked for. */
+export const nearFor = (
+  tasks: readonly NearTask[],
+  asked: WallAsked,
+  details: ReadonlyMap<string, Detail>,
+): readonly WallJob[] =>
+  tasks
+    .filter(({ task }) => isAsked(details.get(task.order), asked))
+    .map((task) => ({ ...writeJob(task, task.on), near: task.near }));
 
 const chunks = <T>(items: readonly T[], size: number): T[][] =>
   Array.from({ length: Math.ceil(items.length / size) }, (_, i) => items.slice(i * size, (i + 1) * size));
@@ -114,31 +121,50 @@ const LINES_OF_A_JOB = 4;
 /** The jobs of the division and job type that are asked for. */
 export const jobsFor = (
   jobs: readonly Job[],
-  { division, jobType }: WallAsked,
-  details: ReadonlyMap<string, { readonly division: string; readonly jobType: string }>,
-): readonly Job[] =>
-  jobs.filter(({ order }) => {
-    const own = details.get(order.id);
-    return (division === '' || own?.division === division) && (jobType === '' || own?.jobType === jobType);
-  });
+  asked: WallAsked,
+  details: ReadonlyMap<string, Detail>,
+): readonly Job[] => jobs.filter(({ order }) => isAsked(details.get(order.id), asked));
 
-/** The pages that the wall turns through. */
-export const pagesOf = (
-  people: readonly WallPerson[],
-  jobs: readonly WallJob[],
-  all: readonly Job[],
-  { by, rows }: WallAsked,
-): readonly WallPage[] => [
-  ...(by === 'tasks'
-    ? chunks(all, Math.ceil(rows / LINES_OF_A_JOB)).map((part): WallPage => ({ kind: 'tasks', jobs: part }))
-    : []),
-  ...(by === 'jobs' || by === 'tasks'
-    ? []
-    : chunks(people, rows).map((part): WallPage => ({ kind: 'people', people: part }))),
-  ...(by === 'people' || by === 'tasks'
-    ? []
-    : chunks(jobs, rows).map((part): WallPage => ({ kind: 'jobs', jobs: part }))),
-];
+/** What an order belongs to. */
+type Detail = { readonly division: string; readonly jobType: string };
+const isAsked = (own: Detail | undefined, { division, jobType }: WallAsked): boolean =>
+  (division === '' || own?.division === division) && (jobType === '' || own?.jobType === jobType);
+
+/** What there is to show. */
+export type WallContent = {
+  readonly people: readonly WallPerson[];
+  readonly jobs: readonly WallJob[];
+  readonly all: readonly Job[];
+  readonly near: readonly WallJob[];
+};
+
+/** The pages that the wall turns through. What is compared is there only where whoever signed the wall in may see work. */
+export function pagesOf(
+  { people, jobs, all, near }: WallContent,
+  asked: WallAsked,
+  seesWork: boolean,
+): readonly WallPage[] {
+  const { by, rows } = asked;
+  const ofPeople = chunks(people, rows).map((part): WallPage => ({ kind: 'people', people: part }));
+  const ofJobs = chunks(jobs, rows).map((part): WallPage => ({ kind: 'jobs', jobs: part }));
+  const ofNear = chunks(near, rows).map((part): WallPage => ({ kind: 'near', jobs: part }));
+  switch (by) {
+    case 'tasks':
+      return chunks(all, Math.ceil(rows / LINES_OF_A_JOB)).map((part) => ({ kind: 'tasks', jobs: part }));
+    case 'people':
+      return ofPeople;
+    case 'jobs':
+      return ofJobs;
+    case 'compare':
+      if (!seesWork) return ofJobs;
+      return [...(ofNear.length > 0 ? ofNear : [{ kind: 'near', jobs: [] } as const]), WEEK];
+  }
+  const turned = [...ofPeople, ...ofJobs];
+  if (!seesWork || turned.length === 0) return turned;
+  // By turns only the worst of them, and the week where the whole shop is looked at.
+  return [...turned, ...ofNear.slice(0, 1), ...(isNarrowed(asked) ? [] : [WEEK])];
+}
+const WEEK: WallPage = { kind: 'week' };
 
 /** Who needs somebody stands first. */
 const ORDER: Readonly<Record<Lane['presently'], number>> = {
