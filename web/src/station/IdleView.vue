@@ -152,6 +152,9 @@ dd {
     font-size: var(--far-s);
     line-height: 1.25;
   }
+  p + h2 {
+    margin-top: 30px;
+  }
   .quiet {
     display: block;
     font-size: var(--text-xl);

@@ -59,7 +59,10 @@ const FILLS = ['setup', 'run', 'rework'] as const;
       <div v-if="figures" class="measure">
         <div class="words">
           <span class="balance figure" :class="{ over: figures.isOver }">{{ figures.balance }}</span>
-          <span class="estimate">{{ figures.estimate }}</span>
+          <span class="estimate"
+            >{{ figures.estimate
+            }}<small v-if="nearWords" :class="{ past: near?.isPast }">{{ nearWords }}</small></span
+          >
         </div>
         <Yardstick
           v-if="standing.comparison.estimatedSeconds !== null"
@@ -68,8 +71,7 @@ const FILLS = ['setup', 'run', 'rework'] as const;
           size="large"
           :label="`${figures.used} used, ${figures.estimate}, ${figures.balance}`"
         />
-        <p v-if="nearWords" class="near" :class="{ past: near?.isPast }">{{ nearWords }}</p>
-        <ul v-else-if="!isSmall" class="legend">
+        <ul v-if="!isSmall" class="legend">
           <li v-for="fill in FILLS" :key="fill">
             <span class="swatch" :class="fill"></span>{{ said.words.workType[fill] }}
           </li>
@@ -122,6 +124,13 @@ main > .standing {
   font-size: var(--far-s);
   font-weight: 600;
   white-space: nowrap;
+  small {
+    display: block;
+    font-size: var(--far-xs);
+  }
+  .past {
+    color: var(--attention);
+  }
 }
 .legend {
   display: flex;
@@ -131,13 +140,6 @@ main > .standing {
   color: var(--ink-2);
   font-size: var(--text-xl);
   list-style: none;
-}
-.near {
-  margin-top: 12px;
-  font-weight: 700;
-  &.past {
-    color: var(--attention);
-  }
 }
 .swatch {
   display: inline-block;

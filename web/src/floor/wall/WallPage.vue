@@ -133,7 +133,7 @@ const isOver = ({ comparison }: TaskStanding) => isPastEstimate(comparison.overS
     </ul>
     <WallWeek v-else-if="page.kind === 'week'" class="week" />
     <p v-else-if="page.jobs.length === 0" class="empty">{{ t('floor.nothingNear') }}</p>
-    <ul v-else :aria-label="t('floor.jobsTitle')">
+    <ul v-else class="jobs" :aria-label="t('floor.jobsTitle')">
       <li v-for="job in page.jobs" :key="job.id">
         <b class="figure">{{ job.number }}</b>
         <span class="words"
@@ -230,6 +230,17 @@ li {
   display: block;
   flex: 0 1 38vh;
   overflow: hidden;
+}
+// A number is short; what it is about and who is on it stand in two lines.
+.jobs > li {
+  flex-basis: 11vh;
+  grid-template-columns: 11vw minmax(0, 1fr) 17vw 17vw;
+  line-height: 1.15;
+  small {
+    display: block;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
 }
 .words,
 li > b {

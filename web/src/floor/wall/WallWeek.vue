@@ -92,9 +92,8 @@ section {
 }
 h2 {
   margin: 0;
-  font-size: var(--wall-figure);
+  font-size: var(--wall-title);
   font-weight: 700;
-  line-height: 1.1;
 }
 p {
   margin: 0;
