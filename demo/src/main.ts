@@ -3,34 +3,55 @@ import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { readConfig, startServer } from '@wergon/server/app';
 import { offerPairing } from '@wergon/server/station';
-import { makeDemo } from './makeDemo.ts';
 import { stationId } from './enterStations.ts';
+import { makeDemo } from './makeDemo.ts';
+import { makeLargeShop } from './makeLargeShop.ts';
+import { readAsked } from './readAsked.ts';
+import type { Asked } from './readAsked.ts';
 import { DEMO_USERS } from './setUpShop.ts';
 
 /** The demo's link to a station can be used for a day. */
 const LINK_SECONDS = 86_400;
 
-const root = resolve(fileURLToPath(import.meta.url), '../../..');
-const env = { WERGON_DATABASE: '.data/demo.sqlite', WERGON_LOG: 'warn', ...process.env, WERGON_DEMO: '1' };
-const config = readConfig(env, root);
 const say = (text: string) => process.stdout.write(`${text}\n`);
+
+function read(): Asked {
+  try {
+    return readAsked(process.argv.slice(2));
+  } catch (error) {
+    process.stderr.write(`${error instanceof Error ? error.message : ''}\n`);
+    process.exit(2);
+  }
+}
+const { size, isFresh, isDataOnly } = read();
+
+const root = resolve(fileURLToPath(import.meta.url), '../../..');
+const name = size ? `demo-${size.people}-${size.weeks}` : 'demo';
+const env = {
+  WERGON_DATABASE: `.data/${name}.sqlite`,
+  WERGON_LOG: 'warn',
+  ...process.env,
+  WERGON_DEMO: '1',
+};
+const config = readConfig(env, root);
 
 const files = ['', '-wal', '-shm'].map((suffix) => `${config.databasePath}${suffix}`);
 const remove = () => {
   for (const file of files) rmSync(file, { force: true });
 };
-if (process.argv.includes('--fresh')) remove();
+if (isFresh) remove();
 if (!existsSync(config.databasePath)) {
   say('Making the sample data…');
   try {
-    await makeDemo(config.databasePath, say);
+    if (size) await makeLargeShop(config.databasePath, size, say);
+    else await makeDemo(config.databasePath, say);
   } catch (error) {
     remove(); // Half a shop would be taken for a whole one at the next start.
     throw error;
   }
 }
 
-if (process.argv.includes('--only-data')) process.exit(0);
+if (isDataOnly) process.exit(0);
 const server = await startServer(config);
 const em = server.context.database.em.fork();
 const pairing = await offerPairing(em, stationId('Winding 2'), server.context.clock.now(), LINK_SECONDS);

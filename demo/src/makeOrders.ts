@@ -54,11 +54,13 @@ function priceOf(steps: readonly Step[], quantity: number): string {
   return String(Math.round(((seconds / 3600) * 61) / 10) * 10);
 }
 
-/** Orders of the sample weeks: about as much work as the people can do, a little more of it released each day. */
+/** Orders of the sample weeks: about as much work as the people can do, a little more of it released each day; `share` times
+ *  as many as the usual people can do. */
 export function makeOrders(
   days: readonly LocalDay[],
   random: Random,
   origins: Origins = new Map(),
+  share = 1,
 ): SampleOrder[] {
   const units = makeUnits(CUSTOMERS);
   const orders: SampleOrder[] = [];
@@ -106,8 +108,8 @@ export function makeOrders(
   };
   const [first] = days;
   if (first === undefined) return [];
-  for (let i = 0; i < 34; i += 1) add(addDays(first, -random.between(0, 4)));
-  for (const day of days) for (let i = 0; i < random.between(7, 9); i += 1) add(day);
+  for (let i = 0; i < 34 * share; i += 1) add(addDays(first, -random.between(0, 4)));
+  for (const day of days) for (let i = 0; i < random.between(7, 9) * share; i += 1) add(day);
   return orders;
 }
 

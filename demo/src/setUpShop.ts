@@ -6,7 +6,6 @@ import { technicianSchema } from '@wergon/contract/people';
 import { DEFAULT_POLICY } from '@wergon/core/ledger';
 import { parseRate } from '@wergon/core/money';
 import type { ShiftPlan, TechnicianId } from '@wergon/core/people';
-import type { CodeKind } from '@wergon/core/scan';
 import { dated, formatDay, parseDay, addDays, daysFrom, toInstant, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
@@ -32,19 +31,12 @@ import {
   ShopEntity,
   UnitEntity,
 } from '@wergon/server/shop';
-import {
-  COST_CODES,
-  CLOSED_DAYS,
-  CREWS,
-  DIVISIONS,
-  JOB_TYPES,
-  MACHINES,
-  REASONS,
-  makeUnits,
-} from './sampleLists.ts';
+import { COST_CODES, CLOSED_DAYS, CREWS, DIVISIONS, JOB_TYPES, REASONS, makeUnits } from './sampleLists.ts';
 import { ACTIVITIES, CUSTOMERS, DEPARTMENTS, GRADES, PEOPLE, SHOP } from './sampleShop.ts';
 import type { Department, GradeId } from './sampleShop.ts';
 import { enterStations } from './enterStations.ts';
+import type { Draw } from './draw.ts';
+import type { Size } from './size.ts';
 import { unwrap } from './unwrap.ts';
 
 const technicianOf = (name: string) =>
@@ -113,14 +105,19 @@ const GRADE_OF: Readonly<Record<Department, GradeId>> = {
   Test: 'tester',
 };
 
+type Days = {
+  readonly firstDay: LocalDay;
+  readonly opensAt: Instant;
+  readonly today: LocalDay;
+  readonly rulesFrom: Instant;
+};
+
 /** Everything but orders: the shop, its lists, its people with badges, rates, plans and absences. */
 export async function setUpShop(
   em: EntityManager,
-  firstDay: LocalDay,
-  opensAt: Instant,
-  today: LocalDay,
-  rulesFrom: Instant,
-  draw: (kind: CodeKind) => Parameters<typeof addTechnician>[2],
+  size: Size,
+  { firstDay, opensAt, today, rulesFrom }: Days,
+  draw: Draw,
 ) {
   await em.insert(ShopEntity, {
     id: 1,
@@ -150,15 +147,16 @@ export async function setUpShop(
   for (const user of DEMO_USERS) await addUser(em, user);
   for (const { id, name, standardRate } of GRADES)
     await em.insert(GradeEntity, { id, name, standardRate: unwrap(parseRate(standardRate)) });
-  await addLists(em, firstDay, draw);
+  await addLists(em, size, firstDay, draw);
   await enterStations(em, firstDay, opensAt);
-  return addPeople(em, firstDay, today, draw);
+  return addPeople(em, size, firstDay, today, draw);
 }
 
 async function addLists(
   em: EntityManager,
+  { people, machines }: Size,
   firstDay: LocalDay,
-  draw: (kind: CodeKind) => string,
+  draw: Draw,
 ): Promise<void> {
   for (const { id, title, description, counts, isPaid, division, ...more } of ACTIVITIES)
     await em.insert(ActivityEntity, {
@@ -198,7 +196,7 @@ async function addLists(
       code: draw('resource'),
       isOff: false,
     });
-  for (const [i, machine] of MACHINES.entries())
+  for (const [i, machine] of machines.entries())
     await em.insert(ResourceEntity, {
       id: sampleId(`m${i + 1}`),
       kind: 'machine',
@@ -208,7 +206,7 @@ async function addLists(
     });
   const week = (hours: number) =>
     [hours, hours, hours, hours, hours, 0, 0].map((count) => toSeconds(count * 3600));
-  for (const [i, { name }] of MACHINES.entries())
+  for (const [i, { name }] of machines.entries())
     await em.insert(CapacityEntity, {
       resource: sampleId(`m${i + 1}`),
       fromDay: firstDay,
@@ -219,7 +217,7 @@ async function addLists(
     await em.insert(CapacityEntity, {
       resource: sampleId(`wc${i + 1}`),
       fromDay: firstDay,
-      seconds: week(7.5 * PEOPLE.filter(({ department }) => department === name).length),
+      seconds: week(7.5 * people.filter(({ department }) => department === name).length),
     });
   for (const [i, name] of CUSTOMERS.entries())
     await em.insert(CustomerEntity, {
@@ -247,17 +245,13 @@ const LONG_BREAK: ShiftPlan = { startMinute: 420, endMinute: 945, breakMinutes: 
 const NIGHT: ShiftPlan = { startMinute: 1320, endMinute: 360, breakMinutes: 30 };
 const weekOf = (plan: ShiftPlan) => Array.from({ length: 7 }, (_day, i) => (i < 5 ? plan : null));
 
-async function addPeople(
-  em: EntityManager,
-  firstDay: LocalDay,
-  today: LocalDay,
-  draw: (kind: CodeKind) => Parameters<typeof addTechnician>[2],
-) {
+async function addPeople(em: EntityManager, size: Size, firstDay: LocalDay, today: LocalDay, draw: Draw) {
   const people = [];
-  for (const [i, person] of PEOPLE.entries()) {
-    const technician = technicianOf(person.name);
+  for (const [i, person] of size.people.entries()) {
+    const isUsual = i < PEOPLE.length;
+    const technician = technicianId(isUsual ? `t${i + 1}` : `x${i + 1}`);
     const fields = technicianSchema.parse({
-      number: String(101 + i),
+      number: String(isUsual ? 101 + i : 1000 + i),
       name: person.name,
       department: person.department,
       crew: person.isNight ? 'Night crew' : person.department === 'Assembly' ? 'Site crew' : '',

@@ -75,6 +75,16 @@ export function simulate(
     entries.push({ at, station, entry: whole as EntryJson });
   };
 
+  // Orders that can be worked on, looked up once an hour: a year of them is long.
+  let [live, liveUntil] = [new Array<SimOrder>(), 0];
+  const liveAt = (at: number): readonly SimOrder[] => {
+    if (at >= liveUntil) {
+      liveUntil = at + HOUR;
+      live = orders.filter((order) => order.finishedAt === null && order.releasedAt < liveUntil);
+    }
+    return live;
+  };
+
   for (;;) {
     const worker = workers.reduce((first, each) => (each.nextAt < first.nextAt ? each : first));
     const at = worker.nextAt;
@@ -141,7 +151,9 @@ export function simulate(
       return scan(worker, at, { type: 'work-start', targets: [random.chance(0.6) ? 'waiting' : 'training'] });
     }
     const own = worker.person.department;
-    const found = [own, ...LENDS_TO[own]].flatMap((department) => findTask(orders, department, at) ?? [])[0];
+    const found = [own, ...LENDS_TO[own]].flatMap(
+      (department) => findTask(liveAt(at), department, at) ?? [],
+    )[0];
     if (!found) {
       const isWaiting = worker.busyUntil > 0;
       worker.busyUntil = at + LOOK_AGAIN;
