@@ -4,7 +4,13 @@ import type { Rate } from '@wergon/core/money';
 import { addDays, formatDay, toInstant } from '@wergon/core/time';
 import type { Dated, Instant, LocalDay } from '@wergon/core/time';
 import type { FieldChange, OrderState, WorkOrderId } from '@wergon/core/work';
-import { AttachmentEntity, OrderChangeEntity, addOrder } from '@wergon/server/work';
+import {
+  AttachmentEntity,
+  OrderChangeEntity,
+  OrderEntity,
+  TaskEntity,
+  newOrderRows,
+} from '@wergon/server/work';
 import { sampleId } from './ids.ts';
 import { estimateOfStep } from './makeOrders.ts';
 import type { SampleOrder } from './makeOrders.ts';
@@ -62,7 +68,10 @@ function statesOf(
   return states;
 }
 
-/** Enters orders as they stand when the shop opens, with what hangs on them. */
+/** So many orders are written at once. */
+const TOGETHER = 50;
+
+/** Enters orders as they stand when the shop opens, with what hangs on them. Their lists are there already. */
 export async function enterOrders(
   em: EntityManager,
   samples: readonly SampleOrder[],
@@ -74,21 +83,40 @@ export async function enterOrders(
   const rates = new Map<string, Rate>(
     GRADES.map(({ id, standardRate }) => [id, unwrap(parseRate(standardRate))]),
   );
-  for (const [i, { order }] of samples.entries()) {
-    const sim = simOrders[i];
-    if (!sim) continue;
-    const ids = [orderId(i), ...sim.tasks.map(({ id }) => id)];
-    // The ids are given in the order in which they are asked for: the order's own first.
-    const takeId = <Id extends string>() => sampleId<Id>(ids.shift() ?? '');
-    const isUntouched = sim.tasks.every(({ workedSeconds }) => workedSeconds === 0);
-    const states = statesOf(sim, opensAt, isUntouched && random.chance(0.2));
-    const id = await addOrder(em, { ...order, states }, rates, draw, takeId);
-    await addPapers(em, id, sim, i);
+  const nameplate = drawNameplate();
+  for (let first = 0; first < samples.length; first += TOGETHER) {
+    const made = samples.slice(first, first + TOGETHER).flatMap(({ order }, j) => {
+      const i = first + j;
+      const sim = simOrders[i];
+      if (!sim) return [];
+      const ids = [orderId(i), ...sim.tasks.map(({ id }) => id)];
+      // The ids are given in the order in which they are asked for: the order's own first.
+      const takeId = <Id extends string>() => sampleId<Id>(ids.shift() ?? '');
+      const isUntouched = sim.tasks.every(({ workedSeconds }) => workedSeconds === 0);
+      const states = statesOf(sim, opensAt, isUntouched && random.chance(0.2));
+      const rows = newOrderRows({ ...order, states }, rates, draw, takeId);
+      return [{ ...rows, sim, i }];
+    });
+    await em.insertMany(
+      OrderEntity,
+      made.map(({ order }) => order),
+    );
+    await em.insertMany(
+      TaskEntity,
+      made.flatMap(({ tasks }) => tasks),
+    );
+    for (const { order, sim, i } of made) await addPapers(em, order.id, sim, i, nameplate);
   }
 }
 
 /** What hangs on an order beside its tasks: who made it and changed it, a picture here and there, printed travelers. */
-async function addPapers(em: EntityManager, order: WorkOrderId, sim: SimOrder, i: number): Promise<void> {
+async function addPapers(
+  em: EntityManager,
+  order: WorkOrderId,
+  sim: SimOrder,
+  i: number,
+  nameplate: ReturnType<typeof drawNameplate>,
+): Promise<void> {
   const madeAt = toInstant(sim.releasedAt - 2 * DAY);
   const change = (at: number, by: string, changes: FieldChange[]) =>
     em.insert(OrderChangeEntity, { order, at: toInstant(at), by, changes });
@@ -100,16 +128,15 @@ async function addPapers(em: EntityManager, order: WorkOrderId, sim: SimOrder, i
     await change(sim.releasedAt + DAY, 'Mikko Rask', [{ field: 'Due', before, after }]);
   }
   if (i % 12 === 0) {
-    const bytes = drawNameplate();
     await em.insert(AttachmentEntity, {
       id: `picture-${order}`,
       order,
       name: 'nameplate.png',
       type: 'image/png',
-      size: bytes.length,
+      size: nameplate.length,
       addedAt: toInstant(madeAt + 900),
       addedBy: 'Paula Virta',
-      bytes,
+      bytes: nameplate,
     });
   }
 }
