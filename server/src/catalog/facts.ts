@@ -5,6 +5,7 @@ import type { TargetFacts, TargetId } from '@wergon/core/ledger';
 import { Defect } from '@wergon/core/result';
 import { createZone } from '@wergon/core/time';
 import { isWorkable } from '@wergon/core/work';
+import { findPlain } from '../db/index.ts';
 import type { Database } from '../db/index.ts';
 import {
   costRatesByTechnician,
@@ -157,11 +158,11 @@ async function refreshOrders(
 ): Promise<Orders> {
   const isAll = wanted === 'all' || !before;
   if (!isAll && wanted.length === 0) return before;
-  const found = isAll
-    ? await em.findAll(OrderEntity)
-    : await em.find(OrderEntity, { id: { $in: [...wanted] } });
-  const foundTasks = await em.find(TaskEntity, isAll ? {} : { order: { $in: [...wanted] } }, {
-    orderBy: { order: 1, position: 1 },
+  const among = (column: string) => (isAll ? {} : { where: { column, among: wanted } });
+  const found = await findPlain(em, OrderEntity, among('id'));
+  const foundTasks = await findPlain(em, TaskEntity, {
+    ...among('work_order'),
+    sortedBy: ['work_order', 'position'],
   });
   // Changed in place: to copy what a hundred thousand tasks are found by would cost more with every year.
   const next = isAll ? noOrders() : before;

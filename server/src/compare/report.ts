@@ -84,9 +84,14 @@ function writeDay(
   };
 }
 
+/** By name, and those who are not told of last: lines are kept in no order, and theirs must tell nothing of what changed. */
 const peopleOf = (facts: ShopFacts, lines: readonly ToldLine[]) =>
-  [...new Set(lines.map(({ technician }) => technician))].map((technician) => ({
-    technician,
-    name: technician === null ? '' : (facts.technicians.get(technician)?.name ?? ''),
-    seconds: sumSeconds(lines.filter((line) => line.technician === technician)),
-  }));
+  [...new Set(lines.map(({ technician }) => technician))]
+    .map((technician) => ({
+      technician,
+      name: technician === null ? '' : (facts.technicians.get(technician)?.name ?? ''),
+      seconds: sumSeconds(lines.filter((line) => line.technician === technician)),
+    }))
+    .sort(
+      (a, b) => Number(a.technician === null) - Number(b.technician === null) || a.name.localeCompare(b.name),
+    );
