@@ -13,6 +13,8 @@ export async function startProcess(file, env = {}) {
     });
     child.once('exit', (code) => failed(new Error(`the server ended with ${code}`)));
   });
+  // A benchmark that fails leaves no server behind.
+  process.once('exit', () => child.kill());
   const stop = () =>
     new Promise((done) => {
       child.once('exit', done);

@@ -88,3 +88,20 @@ say(
 );
 say(`   the queue of a day with 10,000 starts of one person: ${two(read.queue / 1000)} s   (aim: 2 s)`);
 say(`   the same with 5,000 loose ends of another person: ${two(read.endsQueue / 1000)} s   (aim: 2 s)`);
+
+const compared = measure('compare.mjs');
+say(`\n9  Compare, 200 people and a year of work: ${compared.lines} labor lines`);
+if (compared.makingSeconds !== null)
+  say(`   the shop was made in ${two(compared.makingSeconds)} s   (aim: 300 s)`);
+const AIMS = { jobs: 500, causes: 1000, people: 300, machines: 300, cut: 2000, near: 300 };
+for (const [name, { first, whole, part }] of Object.entries(compared.reads))
+  say(
+    `   ${name}: ${two(whole)} ms, the first time ${two(first)}, of a tenth ${two(part)} ms, ratio ${two(whole / part)}; beside a bare sum of the year ${two(whole / compared.bare)}   (aim: ${AIMS[name]} ms)`,
+  );
+say(`   a bare sum over the same lines: ${two(compared.bare)} ms`);
+say(
+  `   20 scans a second while ${compared.readCount} of these were read: p50 ${two(compared.scanP50)}, p99 ${two(compared.scanP99)} ms   (aim: p99 50 ms)`,
+);
+say(`   memory of the server: ${compared.peakMegabytes} MB   (aim: 1024 MB)`);
+say(`   why an order differs, from its address to its chart: ${two(compared.bridge)} ms   (aim: 300 ms)`);
+say(`   longest task of the page while a cut of a year folds: ${two(compared.folding)} ms   (aim: 50 ms)`);
