@@ -112,6 +112,17 @@ test.describe('a job that is done', () => {
     await expect(page.getByText('standard cost').first()).toBeVisible();
   });
 
+  test('the wall says what runs out of time, and turns to the week', async ({ page }) => {
+    await shop.openDesk(page, '/floor');
+    await page.goto(`${shop.server.url}/wall?by=compare`);
+    await expect(page.getByText('No task is near its estimate or past it.')).toBeVisible();
+    const nextPage = { timeout: 30_000 };
+    await expect(page.getByRole('heading', { name: 'as long as estimated' })).toBeVisible(nextPage);
+    await expect(page.getByText('1 job finished this week')).toBeVisible();
+    await expect(page.getByRole('heading', { name: '100 % efficiency this week' })).toBeVisible();
+    await expect(page.getByText('of 2 finished tasks')).toBeVisible();
+  });
+
   test('axe finds nothing serious on any page of the place, in the light and in the dark', async ({
     page,
   }) => {

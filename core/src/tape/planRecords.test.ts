@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { deriveLedger } from '../ledger/derive.ts';
+import { ridesAlongOf } from '../ledger/stint.ts';
 import { effectiveEntries } from '../ledger/effective.ts';
 import type { Entry, HoursEntry } from '../ledger/entries.ts';
 import {
@@ -165,15 +166,12 @@ function movedBy(block: TapePiece, act: RecordsAct): TapePiece[] {
   if (act.what === 'out') return [];
   if (act.what === 'give') return [{ ...block, technician: act.technician }];
   if (act.what === 'work') {
-    // The machine stays where it was one for all of the block, whatever is done at it.
+    // The machine and the class of pay stay where they were one for all of the block; a rate is that of its own order.
     const own = block.running.find(({ target: each }) => each === act.target);
-    const machines = new Set(block.running.map(({ machine }) => machine));
-    const machine = own ? own.machine : machines.size === 1 ? [...machines][0] : undefined;
-    const work = {
-      target: act.target,
-      workType: act.workType,
-      ...(machine === undefined ? {} : { machine }),
-    };
+    const alike = new Set(block.running.map(({ machine, payClass }) => `${machine ?? ''} ${payClass ?? ''}`));
+    const { chargeRate: _ofItsOrder, ...forAll } = ridesAlongOf(block.running[0] ?? {});
+    const stays = own ? ridesAlongOf(own) : alike.size === 1 ? forAll : {};
+    const work = { target: act.target, workType: act.workType, ...stays };
     return [{ ...block, running: [work] }];
   }
   const moved = (at: number) => toInstant(at + act.seconds);
