@@ -118,8 +118,10 @@ function meant(before: StationState, after: StationState, input: StationInput, k
   for (const { conversation } of [before, after]) {
     if (conversation.step === 'person' || conversation.step === 'asked')
       those.add(conversation.person.technician);
-    if (conversation.step === 'crew')
-      for (const { technician: id, isMissing } of conversation.members) if (!isMissing) those.add(id);
+    // A crew that is asked something is one still: the answer does it for all of them.
+    const crew = conversation.step === 'asked' ? conversation.crew : conversation;
+    if (crew?.step === 'crew')
+      for (const { technician: id, isMissing } of crew.members) if (!isMissing) those.add(id);
   }
   const { said } = before;
   if (before.conversation.step === 'idle' && said && 'technician' in said) those.add(said.technician);
