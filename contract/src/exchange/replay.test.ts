@@ -217,6 +217,13 @@ describe('version 2: a document that is not valid names the field', () => {
   ])('valid: %j (%s)', (scenario) => expect(replayScenario(JSON.stringify(scenario)).ok).toBe(true));
 });
 
+test('a format that there is not is told which there are', () => {
+  const replayed = replayScenario(JSON.stringify({ ...TWO, format: 'wergon-scenario/3' }));
+  expect(replayed.ok ? [] : replayed.problems).toEqual([
+    { field: 'format', message: 'expected wergon-scenario/1 or wergon-scenario/2' },
+  ]);
+});
+
 describe('what is valid though it looks odd', () => {
   test.each<[scenario: unknown, why: string]>([
     [withEvents(start, { ...start }), 'the same entry sent twice'],

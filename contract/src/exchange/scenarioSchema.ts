@@ -178,7 +178,9 @@ const workOrder = z.strictObject({
 
 /** A document of version 2: also how work is paid, and what is charged. */
 export const scenarioTwo = z.strictObject({
-  format: z.literal('wergon-scenario/2'),
+  format: z
+    .string()
+    .refine((said) => said === 'wergon-scenario/2', 'expected wergon-scenario/1 or wergon-scenario/2'),
   ...first,
   technicians: z.array(technician),
   indirect: z.array(z.strictObject({ ...firstActivity, paid: z.boolean().exactOptional() })).default([]),
