@@ -1,12 +1,9 @@
 import { z } from 'zod';
 import { ROUND_UP_MINUTES } from '@wergon/core/bill';
-import { fraction, multiplyFractions, parseDecimal, roundFraction } from '@wergon/core/money';
 import type { Fraction } from '@wergon/core/money';
-import { PAY_BASES, PAY_CLASSES, PREMIUM_ON } from '@wergon/core/pay';
-import { Defect } from '@wergon/core/result';
+import { PAY_BASES, PAY_CLASSES, PREMIUM_ON, USUAL_MULTIPLIERS } from '@wergon/core/pay';
 import { createZone, toSeconds } from '@wergon/core/time';
-import type { Seconds } from '@wergon/core/time';
-import { WORK_TYPES } from '@wergon/core/work';
+import { WORK_TYPES, estimateSeconds } from '@wergon/core/work';
 import { entrySchema } from '../ledger/index.ts';
 import { amountText, dayText, hoursText, idText, instantText, rateText, wholeNumber } from '../wire/index.ts';
 
@@ -99,25 +96,17 @@ export const scenarioOne = z.strictObject({
 
 const payClass = z.enum(PAY_CLASSES);
 /** Hours as seconds, rounded once. */
-const overHours = hoursText.transform((hours): Seconds =>
-  toSeconds(Number(roundFraction(multiplyFractions(hours, fraction(3600n))))),
-);
+const overHours = hoursText.transform((runHours) => estimateSeconds({ runHours }, 1));
 const tiers = z.array(z.strictObject({ over: overHours, class: payClass })).default([]);
 const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const;
 const weekday = z.enum(WEEKDAYS).transform((day) => WEEKDAYS.indexOf(day) + 1);
 
-const decimal = (text: string): Fraction => {
-  const parsed = parseDecimal(text);
-  if (!parsed.ok) throw new Defect(`no decimal: ${text}`);
-  return parsed.value;
-};
-const USUAL = { overtime: decimal('1.5'), double: decimal('2') };
 const multipliers = z
   .strictObject({
-    overtime: amountText.default(USUAL.overtime),
-    double: amountText.default(USUAL.double),
+    overtime: amountText.default(USUAL_MULTIPLIERS.overtime),
+    double: amountText.default(USUAL_MULTIPLIERS.double),
   })
-  .default(USUAL);
+  .default(USUAL_MULTIPLIERS);
 
 const payRule = z.strictObject({
   from: dayText,

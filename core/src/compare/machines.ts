@@ -1,6 +1,6 @@
 import type { Stint, UsedByType } from '../ledger/index.ts';
 import { addUsed } from '../ledger/index.ts';
-import { addDays, toSeconds, weekdayOf } from '../time/index.ts';
+import { cutAtDays, toSeconds, weekdayOf } from '../time/index.ts';
 import type { Instant, LocalDay, Seconds, Span, Zone } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 
@@ -87,15 +87,11 @@ export type MachineDay = {
 /** The same by local day; days without either are left out. */
 export function machineDays(spans: readonly MachineSpan[], zone: Zone): readonly MachineDay[] {
   const days = new Map<LocalDay, { used: number; down: number }>();
-  for (const { from, to, workType } of spans)
-    for (let start = from; start < to;) {
-      const day = zone.dayAt(start);
-      const nextDay = zone.startOf(addDays(day, 1));
-      const end = nextDay < to ? nextDay : to;
+  for (const span of spans)
+    for (const { day, from, to } of cutAtDays(span, zone)) {
       const own = days.get(day) ?? { used: 0, down: 0 };
-      own[workType === 'down' ? 'down' : 'used'] += end - start;
+      own[span.workType === 'down' ? 'down' : 'used'] += to - from;
       days.set(day, own);
-      start = end;
     }
   return [...days]
     .sort(([a], [b]) => a - b)

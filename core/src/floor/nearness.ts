@@ -1,5 +1,5 @@
 import { isPastEstimate, nearFrom, reachedAt } from '../compare/index.ts';
-import type { Allocation } from '../ledger/index.ts';
+import type { Allocation, Running } from '../ledger/index.ts';
 import { inForceAt, sumSeconds } from '../time/index.ts';
 import type { Instant } from '../time/index.ts';
 import type { Board } from './board.ts';
@@ -15,11 +15,12 @@ export type Nearness = { readonly isPast: boolean; readonly since: Instant | und
 /** Whether a task is near its estimate or past it by the shop's rules, and since when; absent where there is time enough.
  *  Source: docs/compare.md, section 7. */
 export const nearnessOf = (board: Board, standing: TaskStanding, now: Instant): Nearness | undefined =>
-  nearnessAmong(board, standing, now, () => allOpen(board, now));
+  nearnessAmong(board, standing, now, () => openOn(board, now, ({ target }) => target === standing.task.id));
 
-const allOpen = (board: Board, now: Instant): readonly Allocation[] =>
+/** What runs now of everybody who is on something that is asked for. */
+const openOn = (board: Board, now: Instant, isAsked: (running: Running) => boolean): readonly Allocation[] =>
   [...board.technicians.values()]
-    .filter(({ state: { doing } }) => doing.status === 'work')
+    .filter(({ state: { doing } }) => doing.status === 'work' && doing.running.some(isAsked))
     .flatMap((technician) => openAllocations(board, technician, now));
 
 function nearnessAmong(
@@ -45,7 +46,7 @@ export type NearTask = JobTask & { readonly near: Nearness };
 
 /** All tasks on the floor that are near their estimates or past them, most over first. */
 export function nearTasks(board: Board, now: Instant): readonly NearTask[] {
-  const open = allOpen(board, now);
+  const open = openOn(board, now, () => true);
   const beyond = ({ comparison: { usedSeconds, estimatedSeconds } }: NearTask) =>
     usedSeconds - (estimatedSeconds ?? 0);
   return jobsOnBoard(board, now)

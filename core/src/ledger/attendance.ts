@@ -1,5 +1,5 @@
 import type { TechnicianId } from '../people/index.ts';
-import { inForceAt, lengthOf, merge, subtract, toSeconds, addDays } from '../time/index.ts';
+import { cutAtDays, inForceAt, lengthOf, merge, subtract, toSeconds } from '../time/index.ts';
 import type { LocalDay, Seconds, Span, Zone } from '../time/index.ts';
 import type { LedgerFacts } from './facts.ts';
 import type { LooseEnd } from './looseEnd.ts';
@@ -29,15 +29,9 @@ const SECONDS_PER_MINUTE = 60;
 
 function sumByDay(spans: readonly Span[], zone: Zone): Map<LocalDay, Seconds> {
   const sums = new Map<LocalDay, Seconds>();
-  for (const span of spans) {
-    for (let from = span.from; from < span.to;) {
-      const day = zone.dayAt(from);
-      const nextDay = zone.startOf(addDays(day, 1));
-      const to = nextDay < span.to ? nextDay : span.to;
+  for (const span of spans)
+    for (const { day, from, to } of cutAtDays(span, zone))
       sums.set(day, toSeconds((sums.get(day) ?? 0) + to - from));
-      from = to;
-    }
-  }
   return sums;
 }
 

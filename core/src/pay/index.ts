@@ -8,7 +8,7 @@ export type { PayPeriod, PayRule } from './payPeriod.ts';
 export { derivePay } from './derivePay.ts';
 export type { PaidDay, PayFacts, PersonPay } from './derivePay.ts';
 export type { DecidedSplit } from './classify.ts';
-export { PREMIUM_ON, findTierOutOfOrder, payWeeks } from './overtimeRule.ts';
+export { PREMIUM_ON, USUAL_MULTIPLIERS, findTierOutOfOrder, payWeeks } from './overtimeRule.ts';
 export type { OvertimeRule, PayTier, PayWeek } from './overtimeRule.ts';
 export { paidAwayOf } from './paidAway.ts';
 export type { AwayFacts, Guarantee, Leave, PaidAway } from './paidAway.ts';

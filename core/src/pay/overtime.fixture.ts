@@ -3,7 +3,7 @@ import { MONDAY, zone } from '../ledger/shop.fixture.ts';
 import { fraction } from '../money/fraction.ts';
 import { addDays } from '../time/day.ts';
 import { toSeconds } from '../time/seconds.ts';
-import { PREMIUM_ON, findTierOutOfOrder } from './overtimeRule.ts';
+import { PREMIUM_ON, USUAL_MULTIPLIERS, findTierOutOfOrder } from './overtimeRule.ts';
 import type { OvertimeRule, PayTier } from './overtimeRule.ts';
 import { PAY_CLASSES } from './payClass.ts';
 
@@ -19,7 +19,7 @@ export const ruleWith = (rule: Partial<OvertimeRule> = {}): OvertimeRule => ({
   day: [],
   week: [],
   special: [],
-  multipliers: { overtime: fraction(3n, 2n), double: fraction(2n) },
+  multipliers: USUAL_MULTIPLIERS,
   premiumOn: 'worked',
   ...rule,
 });

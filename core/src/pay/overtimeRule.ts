@@ -1,3 +1,4 @@
+import { fraction } from '../money/index.ts';
 import type { Fraction } from '../money/index.ts';
 import { mondayOf, weekdayOf, addDays } from '../time/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
@@ -22,6 +23,12 @@ export type OvertimeRule = {
   readonly special: readonly { readonly on: number | 'closed'; readonly class: PayClass }[];
   readonly multipliers: { readonly overtime: Fraction; readonly double: Fraction };
   readonly premiumOn: PremiumOn;
+};
+
+/** What hours beyond straight ones are paid at where a rule says nothing. Source: docs/pay.md, classes of pay. */
+export const USUAL_MULTIPLIERS: OvertimeRule['multipliers'] = {
+  overtime: fraction(3n, 2n),
+  double: fraction(2n),
 };
 
 /** A week by which somebody is paid; shorter where a rule took effect within it. No rule: everything is straight. */

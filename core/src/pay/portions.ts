@@ -1,8 +1,8 @@
 import { itemAt } from '../result/index.ts';
 import { allocateStint, isPaidTarget } from '../ledger/index.ts';
 import type { HoursEntry, LedgerFacts, Presence, Stint, TargetId } from '../ledger/index.ts';
-import { addDays, merge, subtract, sumSeconds, toInstant, toSeconds } from '../time/index.ts';
-import type { Instant, LocalDay, Seconds, Span, Zone } from '../time/index.ts';
+import { cutAtDays, merge, subtract, sumSeconds, toInstant, toSeconds } from '../time/index.ts';
+import type { Instant, LocalDay, Seconds, Zone } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 import { highestOf, isPayClass } from './payClass.ts';
 import type { PayClass } from './payClass.ts';
@@ -105,16 +105,4 @@ function unallocated({ stints, shifts, breaks, hours }: PaidTime, zone: Zone): T
       }));
     });
   });
-}
-
-function cutAtDays(span: Span, zone: Zone): (Span & { readonly day: LocalDay })[] {
-  const parts: (Span & { readonly day: LocalDay })[] = [];
-  for (let from = span.from; from < span.to;) {
-    const day = zone.dayAt(from);
-    const nextDay = zone.startOf(addDays(day, 1));
-    const to = nextDay < span.to ? nextDay : span.to;
-    parts.push({ from, to, day });
-    from = to;
-  }
-  return parts;
 }

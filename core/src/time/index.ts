@@ -1,3 +1,4 @@
+export { cutAtDays } from './cutAtDays.ts';
 export { dated, inForceAt, withChange, withoutChange } from './dated.ts';
 export type { Dated } from './dated.ts';
 export {
