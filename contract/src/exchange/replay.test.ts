@@ -167,6 +167,17 @@ describe('version 2: a document that is not valid names the field', () => {
       person({ rates: [{ ...hourly, grade: 'smith' }] }),
       'a rate of a grade that there is not',
     ],
+    ['technicians[0].plan[0]', person({ plan: [1e12, 0, 0, 0, 0, 0, 0] }), 'a day of more than a year'],
+    [
+      'technicians[0].rates[0].base',
+      person({ rates: [{ ...hourly, base: '999999999999' }] }),
+      'a rate that nobody has',
+    ],
+    [
+      'payRules[0].multipliers.double',
+      { ...TWO, payRules: [{ ...rule, multipliers: { double: '101' } }] },
+      'a multiplier of a hundred and one',
+    ],
     [
       'closedDays[1].day',
       { ...TWO, closedDays: [1, 2].map(() => ({ day: '2026-05-01' })) },

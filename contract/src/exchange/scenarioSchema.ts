@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ROUND_UP_MINUTES } from '@wergon/core/bill';
-import type { Fraction } from '@wergon/core/money';
+import { isKeepable } from '@wergon/core/people';
+import type { RateRecord } from '@wergon/core/people';
 import { PAY_BASES, PAY_CLASSES, PREMIUM_ON, USUAL_MULTIPLIERS } from '@wergon/core/pay';
 import { createZone, toSeconds } from '@wergon/core/time';
 import { WORK_TYPES, estimateSeconds } from '@wergon/core/work';
@@ -16,7 +17,18 @@ const gradeId = idText<'GradeId'>();
 const name = z.string().min(1).max(200);
 const atLeastOne = z.int().min(1);
 const positiveHours = hoursText.refine((hours) => hours.numerator > 0n, 'must be above zero');
-const length = wholeNumber.transform(toSeconds);
+/** What is longer than a year, or dearer than anything, is a slip of the hand; and sums would no longer be exact. */
+const MOST_SECONDS = 366 * 86_400;
+const MOST_AMOUNT = 1_000_000_000;
+const MOST_TIMES = 100;
+const length = wholeNumber.max(MOST_SECONDS).transform(toSeconds);
+const atMost = (most: number) =>
+  amountText.refine(
+    ({ numerator, denominator }) => numerator <= denominator * BigInt(most),
+    `must not be above ${most}`,
+  );
+const amount = atMost(MOST_AMOUNT);
+const times = atMost(MOST_TIMES);
 
 const policy = z.strictObject({
   split: z.enum(['estimate', 'equal']).exactOptional(),
@@ -34,21 +46,13 @@ const firstRate = {
   hoursPerYear: positiveHours.exactOptional(),
 };
 
-type Yearly = {
-  readonly per: 'hour' | 'year';
-  readonly hoursPerYear?: Fraction;
-  readonly burden: readonly { readonly kind: string }[];
-};
-/** Whatever is per year needs to know of how many hours. */
-function checkYearly({ value, issues }: z.core.ParsePayload<Yearly>) {
+/** Whatever is per year needs to know of how many hours, and an hour must not cost more than anybody's can. */
+function checkRate({ value, issues }: z.core.ParsePayload<RateRecord>) {
+  const refuse = (field: string, message: string) =>
+    issues.push({ code: 'custom', path: [field], message, input: value });
   const isNeeded = value.per === 'year' || value.burden.some(({ kind }) => kind === 'perYear');
-  if (isNeeded && !value.hoursPerYear)
-    issues.push({
-      code: 'custom',
-      path: ['hoursPerYear'],
-      message: 'required with a yearly amount',
-      input: value,
-    });
+  if (isNeeded && !value.hoursPerYear) refuse('hoursPerYear', 'required with a yearly amount');
+  else if (!isKeepable(value)) refuse('base', 'comes with its burden to more than 1000000 an hour');
 }
 
 const firstTask = {
@@ -85,7 +89,7 @@ export const scenarioOne = z.strictObject({
         .array(
           z
             .strictObject({ ...firstRate, burden: z.array(z.strictObject(firstBurden)).default([]) })
-            .check(checkYearly),
+            .check(checkRate),
         )
         .default([]),
     }),
@@ -103,8 +107,8 @@ const weekday = z.enum(WEEKDAYS).transform((day) => WEEKDAYS.indexOf(day) + 1);
 
 const multipliers = z
   .strictObject({
-    overtime: amountText.default(USUAL_MULTIPLIERS.overtime),
-    double: amountText.default(USUAL_MULTIPLIERS.double),
+    overtime: times.default(USUAL_MULTIPLIERS.overtime),
+    double: times.default(USUAL_MULTIPLIERS.double),
   })
   .default(USUAL_MULTIPLIERS);
 
@@ -148,19 +152,19 @@ const technician = z.strictObject({
             .array(z.strictObject({ ...firstBurden, onPremium: z.boolean().exactOptional() }))
             .default([]),
         })
-        .check(checkYearly),
+        .check(checkRate),
     )
     .default([]),
 });
 
 const workOrder = z.strictObject({
   ...firstOrder,
-  rates: z.array(z.strictObject({ id: name, per: z.enum(['hour', 'flat']), amount: amountText })).default([]),
+  rates: z.array(z.strictObject({ id: name, per: z.enum(['hour', 'flat']), amount })).default([]),
   tasks: z.array(
     z.strictObject({
       ...firstTask,
       billing: z.enum(['hourly', 'fixed', 'none']).default('none'),
-      price: amountText.exactOptional(),
+      price: amount.exactOptional(),
     }),
   ),
 });
