@@ -12,6 +12,8 @@ export { whySchema } from './why.ts';
 export type { WhyJson } from './why.ts';
 export {
   CAUSE_CUTS,
+  JOBS_AT_FIRST,
+  MOST_JOBS,
   JOB_CHOICES,
   causesQuery,
   comparedCausesSchema,

@@ -2,7 +2,13 @@ import { z } from 'zod';
 import { instant, day, seconds, targetId, technicianId, workOrderId } from '../wire/index.ts';
 import { checkDays, period } from './periods.ts';
 
-export const comparedPeopleQuery = z.strictObject(period).superRefine(checkDays);
+export const comparedPeopleQuery = z
+  .strictObject({
+    ...period,
+    /** Only this one, with their tasks. */
+    person: technicianId.exactOptional(),
+  })
+  .superRefine(checkDays);
 
 /** Estimated against used time of tasks that were finished in the period. */
 const efficiency = z.object({
@@ -28,22 +34,19 @@ const person = z.object({
   /** Their own time on the tasks that they earned it with, and what of it was measured. */
   ownSeconds: seconds,
   measuredSeconds: seconds,
-  tasks: z
-    .array(
-      z.object({
-        target: targetId,
-        title: z.string(),
-        order: workOrderId,
-        orderNumber: z.string(),
-        estimatedSeconds: seconds,
-        earnedSeconds: seconds,
-        ownSeconds: seconds,
-        measuredSeconds: seconds,
-      }),
-    )
-    .readonly(),
 });
 export type ComparedPerson = z.output<typeof person>;
+
+const earnedTask = z.object({
+  target: targetId,
+  title: z.string(),
+  order: workOrderId,
+  orderNumber: z.string(),
+  estimatedSeconds: seconds,
+  earnedSeconds: seconds,
+  ownSeconds: seconds,
+  measuredSeconds: seconds,
+});
 
 /** What people did in a period, and what they earned of what was estimated. Holds no cost. */
 export const comparedPeopleSchema = z.object({
@@ -52,5 +55,7 @@ export const comparedPeopleSchema = z.object({
   lastDay: day,
   shop: efficiency,
   people: z.array(person).readonly(),
+  /** What the one who was asked for has earned, task by task. */
+  tasks: z.array(earnedTask).readonly(),
 });
 export type ComparedPeopleJson = z.output<typeof comparedPeopleSchema>;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { CAUSES } from '@wergon/core/compare';
+import { CAUSES, JOB_FIELDS, JOB_SORTS } from '@wergon/core/compare';
 import { cents, day, dayText, instant, workOrderId } from '../wire/index.ts';
-import { causeShare, caused, costs, difference } from './difference.ts';
+import { causeShare, costs, difference } from './difference.ts';
 
 /** Days that a comparison can reach over: ten years and some. */
 const MOST_DAYS = 3700;
@@ -21,8 +21,27 @@ export const told = { asOf: instant, firstDay: day, lastDay: day, costs };
 
 /** Which jobs are compared: those that were finished in the period, or those that go on. */
 export const JOB_CHOICES = ['finished', 'floor'] as const;
+/** Jobs that are listed at first, and at most. */
+export const JOBS_AT_FIRST = 100;
+export const MOST_JOBS = 2_000;
+const words = z.string().max(200);
 export const jobsQuery = z
-  .strictObject({ ...period, show: z.enum(JOB_CHOICES).default('finished') })
+  .strictObject({
+    ...period,
+    show: z.enum(JOB_CHOICES).default('finished'),
+    customer: words.exactOptional(),
+    division: words.exactOptional(),
+    jobType: words.exactOptional(),
+    standard: words.exactOptional(),
+    estimator: words.exactOptional(),
+    month: words.exactOptional(),
+    search: words.default(''),
+    sort: z.enum(JOB_SORTS).default('over'),
+    /** What they are grouped by; then only the jobs of the group that `key` names are listed. */
+    by: z.enum(JOB_FIELDS).exactOptional(),
+    key: words.exactOptional(),
+    most: z.coerce.number().int().min(1).max(MOST_JOBS).default(JOBS_AT_FIRST),
+  })
   .superRefine(checkDays);
 
 const job = z.object({
@@ -30,27 +49,37 @@ const job = z.object({
   number: z.string(),
   title: z.string(),
   customer: z.string(),
-  division: z.string(),
-  jobType: z.string(),
-  /** The standard job that it was made of; '' of one that was made by hand. */
-  standard: z.string(),
-  /** Who wrote its estimate down; '' where it came otherwise. */
-  estimator: z.string(),
   finishedDay: day.nullable(),
   hasEstimate: z.boolean(),
   taskCount: z.number(),
-  price: cents.nullable(),
-  ...caused,
+  current: difference,
   /** The causes that count most, and the one task that each lies at. */
   main: z.array(causeShare.extend({ task: z.string().nullable() })).readonly(),
 });
 export type ComparedJob = z.output<typeof job>;
 
-/** Jobs of a period, most over first. */
+const length = z.number().min(0);
+const scale = z.object({ less: length, more: length });
+
+/** Jobs of a period. All figures but those of `all` are of the jobs that were looked for. */
 export const comparedJobsSchema = z.object({
   ...told,
+  all: z.object({
+    jobCount: z.number(),
+    values: z.record(z.enum(JOB_FIELDS), z.array(z.string()).readonly()),
+  }),
+  jobCount: z.number(),
+  taskCount: z.number(),
+  total: difference,
+  /** What they differ by, in the weeks or months in which they were finished. */
+  ruler: z.object({
+    isMonthly: z.boolean(),
+    steps: z.array(z.object({ firstDay: day, cents })).readonly(),
+  }),
+  /** How far the bars of the groups reach, or, where they are not grouped, those of the jobs. */
+  scales: z.object({ money: scale, hours: scale }),
+  groups: z.array(z.object({ key: z.string(), jobCount: z.number(), difference })).readonly(),
   jobs: z.array(job).readonly(),
-  total: z.object(caused),
 });
 export type ComparedJobsJson = z.output<typeof comparedJobsSchema>;
 
@@ -71,7 +100,7 @@ export const causesQuery = z
     ...period,
     by: z.enum(CAUSE_CUTS).default('workCenter'),
     /** One of the groups, of which the jobs are told too. */
-    group: z.string().max(200).exactOptional(),
+    group: words.exactOptional(),
     cause: z.enum(CAUSES).exactOptional(),
   })
   .superRefine(checkDays);
@@ -85,7 +114,7 @@ export const comparedCausesSchema = z.object({
   groups: z.array(group).readonly(),
   /** By month in which the jobs were finished. */
   months: z.array(z.object({ month: day, difference })).readonly(),
-  /** The jobs of the group that was asked for, those first that it counts most in. */
+  /** The jobs of the group that was asked for, those first that it counts most in; of many the first ones. */
   jobs: z
     .array(
       z.object({ id: workOrderId, number: z.string(), title: z.string(), customer: z.string(), difference }),

@@ -180,21 +180,34 @@ export function findCauses(
 /** What several tasks differ by together. Each figure is the sum of theirs, cause by cause; they are finished where all are.
  *  Source: docs/compare.md, section 2. */
 export function sumDifferences(all: readonly CausedDifference[]): CausedDifference {
-  const sum = (of: (each: CausedDifference) => number) => all.reduce((total, each) => total + of(each), 0);
-  const causes = all.flatMap((each) => each.causes);
-  const shares = CAUSES.map((cause): CauseShare => {
-    const own = causes.filter((each) => each.cause === cause);
-    return { cause, seconds: sumSeconds(own), cents: sumCents(own.map(({ cents }) => ({ cost: cents }))) };
-  });
+  const sum = { expectedSeconds: 0, expectedCost: 0, difference: 0, differenceSeconds: 0 };
+  const used = { includedSeconds: 0, measuredSeconds: 0 };
+  const shares = new Map(CAUSES.map((cause) => [cause, { seconds: 0, cents: 0 }]));
+  for (const each of all) {
+    sum.expectedSeconds += each.expectedSeconds;
+    sum.expectedCost += each.expectedCost;
+    sum.difference += each.difference;
+    sum.differenceSeconds += each.differenceSeconds;
+    used.includedSeconds += each.includedSeconds;
+    used.measuredSeconds += each.measuredSeconds;
+    for (const { cause, seconds, cents } of each.causes) {
+      const share = shares.get(cause);
+      if (!share) continue;
+      share.seconds += seconds;
+      share.cents += cents;
+    }
+  }
   return {
     isFinished: all.every(({ isFinished }) => isFinished),
-    expectedSeconds: toSeconds(sum(({ expectedSeconds }) => expectedSeconds)),
-    expectedCost: toCents(sum(({ expectedCost }) => expectedCost)),
-    difference: toCents(sum(({ difference }) => difference)),
-    differenceSeconds: toSeconds(sum(({ differenceSeconds }) => differenceSeconds)),
-    causes: shares.filter(isSomething),
-    includedSeconds: toSeconds(sum(({ includedSeconds }) => includedSeconds)),
-    measuredSeconds: toSeconds(sum(({ measuredSeconds }) => measuredSeconds)),
+    expectedSeconds: toSeconds(sum.expectedSeconds),
+    expectedCost: toCents(sum.expectedCost),
+    difference: toCents(sum.difference),
+    differenceSeconds: toSeconds(sum.differenceSeconds),
+    causes: [...shares]
+      .map(([cause, { seconds, cents }]) => ({ cause, seconds: toSeconds(seconds), cents: toCents(cents) }))
+      .filter(isSomething),
+    includedSeconds: toSeconds(used.includedSeconds),
+    measuredSeconds: toSeconds(used.measuredSeconds),
   };
 }
 

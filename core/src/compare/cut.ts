@@ -1,6 +1,6 @@
-import { sumCents, shareByWeight, toCents } from '../money/index.ts';
+import { shareByWeight, toCents } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
-import { sumSeconds, toSeconds } from '../time/index.ts';
+import { toSeconds } from '../time/index.ts';
 import type { Seconds } from '../time/index.ts';
 import type { LaborLine } from '../ledger/index.ts';
 
@@ -47,15 +47,22 @@ export type CutGroup<Piece> = CutSum & { readonly key: string; readonly pieces: 
 
 /** What pieces of labor come to. Source: docs/compare.md, section 6. */
 export function sumPieces(pieces: readonly CutPiece[]): CutSum {
-  const sum = (of: (piece: CutPiece) => Seconds) =>
-    sumSeconds(pieces.map((piece) => ({ seconds: of(piece) })));
+  const sum = { seconds: 0, measured: 0, shared: 0, entered: 0, cost: 0, uncosted: 0 };
+  for (const { seconds, measuredSeconds, sharedSeconds, enteredSeconds, cost } of pieces) {
+    sum.seconds += seconds;
+    sum.measured += measuredSeconds;
+    sum.shared += sharedSeconds;
+    sum.entered += enteredSeconds;
+    if (cost === null) sum.uncosted += 1;
+    else sum.cost += cost;
+  }
   return {
-    seconds: sum(({ seconds }) => seconds),
-    measuredSeconds: sum(({ measuredSeconds }) => measuredSeconds),
-    sharedSeconds: sum(({ sharedSeconds }) => sharedSeconds),
-    enteredSeconds: sum(({ enteredSeconds }) => enteredSeconds),
-    cost: sumCents(pieces),
-    uncostedPieces: pieces.filter(({ cost }) => cost === null).length,
+    seconds: toSeconds(sum.seconds),
+    measuredSeconds: toSeconds(sum.measured),
+    sharedSeconds: toSeconds(sum.shared),
+    enteredSeconds: toSeconds(sum.entered),
+    cost: toCents(sum.cost),
+    uncostedPieces: sum.uncosted,
   };
 }
 
@@ -90,8 +97,8 @@ export type NamedPart = {
 export function partLine<Line extends CutPiece>(
   line: Line,
   parts: readonly NamedPart[],
-): readonly (Line & Pick<NamedPart, 'machine' | 'reason'>)[] {
-  if (parts.length === 0) return [{ ...line, machine: '', reason: '' }];
+): readonly (Line & Partial<Pick<NamedPart, 'machine' | 'reason'>>)[] {
+  if (parts.length === 0) return [line];
   const named = (of: 'measuredSeconds' | 'sharedSeconds') => parts.reduce((sum, part) => sum + part[of], 0);
   const rest = {
     machine: '',

@@ -14,6 +14,8 @@ export type { CutField, CutPiece, CutSum, NamedPart } from './cut.ts';
 export { finishedAtOf } from './finishedJob.ts';
 export { groupDifferences, mainCauses, mostOver } from './groups.ts';
 export type { DifferenceGroup, MainCause } from './groups.ts';
+export { JOB_FIELDS, JOB_SORTS, differenceSteps, findJobs, groupJobs, valuesOfJobs } from './jobList.ts';
+export type { AskedList, DifferenceSteps, JobField, JobSort, ListedJob } from './jobList.ts';
 export { availableSeconds, idleSeconds, machineDays, machineSpans, sumMachines } from './machines.ts';
 export type { CapacityHours, MachineDay, MachineSpan, MachineUse } from './machines.ts';
 export { orderDays } from './orderDays.ts';

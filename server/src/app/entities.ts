@@ -1,4 +1,4 @@
-import { KeptCutEntity } from '../compare/index.ts';
+import { DueJobEntity, FinishedJobEntity, KeptCutEntity } from '../compare/index.ts';
 import { RoleEntity, SessionEntity, UserEntity } from '../access/index.ts';
 import {
   EffectiveEntity,
@@ -110,6 +110,8 @@ export const ENTITIES = [
   ClosedLineEntity,
   SetCostEntity,
   UnsettledDayEntity,
+  DueJobEntity,
+  FinishedJobEntity,
   KeptCutEntity,
   DraftEntity,
 ];

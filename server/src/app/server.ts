@@ -9,6 +9,7 @@ import { Defect, isRecord } from '@wergon/core/result';
 import { parseInstant } from '@wergon/core/time';
 import { createBackups, headsPath, keepHead as keepHeadAt, lockDatabase } from '../backup/index.ts';
 import type { Lock } from '../backup/index.ts';
+import { keepJobs } from '../compare/index.ts';
 import { closeDatabase, readSql } from '../db/index.ts';
 import { openShop } from './database.ts';
 import type { Database } from '../db/index.ts';
@@ -32,6 +33,8 @@ const CLOCK_SAVE_MS = 5_000;
 const GRACE_MS = 3_000;
 /** How often it is looked whether the time of an entry has come that lay ahead of the server's. */
 const TAKE_IN_MS = 15_000;
+/** How often jobs of which something has changed are looked at. */
+const KEEP_JOBS_MS = 2_000;
 /** How often it is looked whether a backup is due. */
 const BACKUP_LOOK_MS = 60_000;
 /** How often a disk that could not be written is tried again. */
@@ -122,6 +125,13 @@ async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningSe
       void context.journal.takeInDue().catch((error: unknown) => log.error(sayError(error), 'not taken in')),
     TAKE_IN_MS,
   );
+  let isEnding = false;
+  let keeping: Promise<void> | undefined;
+  const keepingJobs = setInterval(() => {
+    keeping ??= keepJobs(context, { isEnded: () => isEnding })
+      .catch((error: unknown) => log.error(sayError(error), 'finished jobs not kept'))
+      .finally(() => (keeping = undefined));
+  }, KEEP_JOBS_MS);
   const tls = await chooseTls(config);
   const readers = createReaders({
     databasePath: config.databasePath,
@@ -163,6 +173,9 @@ async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningSe
       clearInterval(takingIn);
       clearInterval(probing);
       clearInterval(backingUp);
+      clearInterval(keepingJobs);
+      isEnding = true;
+      await keeping;
       context.live.close();
       await new Promise<void>((resolve) => {
         const grace = setTimeout(() => server.closeAllConnections(), GRACE_MS);

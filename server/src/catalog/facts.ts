@@ -5,7 +5,7 @@ import type { TargetFacts, TargetId } from '@wergon/core/ledger';
 import { Defect } from '@wergon/core/result';
 import { createZone } from '@wergon/core/time';
 import { isWorkable } from '@wergon/core/work';
-import { findPlain } from '../db/index.ts';
+import { findPlain, readSql } from '../db/index.ts';
 import type { Database } from '../db/index.ts';
 import {
   costRatesByTechnician,
@@ -56,7 +56,7 @@ export function createFactsCache(database: Database): FactsCache {
       const em = database.em.fork();
       const nextBase = base === 'stale' ? await loadBase(em) : base;
       const wanted = areOrdersStale ? 'all' : [...stale];
-      const nextOrders = await refreshOrders(em, orders, wanted);
+      const nextOrders = await refreshOrders(database, orders, wanted);
       // What was forgotten while this was being read may be of before the change.
       if (count !== before) continue;
       [base, orders, stale, areOrdersStale] = [nextBase, nextOrders, new Set(), false];
@@ -152,18 +152,20 @@ const titled = (activity: Activity, all: readonly Activity[]): Activity =>
 
 /** Orders and tasks as they are now: all of them read, or only those that have changed. */
 async function refreshOrders(
-  em: EntityManager,
+  database: Database,
   before: Orders | undefined,
   wanted: 'all' | readonly WorkOrderId[],
 ): Promise<Orders> {
   const isAll = wanted === 'all' || !before;
   if (!isAll && wanted.length === 0) return before;
   const among = (column: string) => (isAll ? {} : { where: { column, among: wanted } });
-  const found = await findPlain(em, OrderEntity, among('id'));
-  const foundTasks = await findPlain(em, TaskEntity, {
-    ...among('work_order'),
-    sortedBy: ['work_order', 'position'],
-  });
+  const { found, foundTasks } = await readSql(database, (sql) => ({
+    found: findPlain(sql, database, OrderEntity, among('id')),
+    foundTasks: findPlain(sql, database, TaskEntity, {
+      ...among('work_order'),
+      sortedBy: ['work_order', 'position'],
+    }),
+  }));
   // Changed in place: to copy what a hundred thousand tasks are found by would cost more with every year.
   const next = isAll ? noOrders() : before;
   const { orders, tasks, tasksByOrder, targets, openOrders } = next;

@@ -21,7 +21,8 @@ import { AttachmentEntity, OrderChangeEntity, firstEstimateOf } from '../work/in
 import type { Task, WorkOrder } from '../work/index.ts';
 import { mountSetCosts, writeSet } from './setCosts.ts';
 import { mountStory } from './story.ts';
-import { mountComparedJobs } from './periods/routes.ts';
+import { mountComparedCauses } from './periods/causes.ts';
+import { mountComparedJobs } from './periods/jobList.ts';
 import { mountCut } from './periods/cut.ts';
 import { mountMachines } from './periods/machines.ts';
 import { mountNear } from './periods/near.ts';
@@ -240,6 +241,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
   mountWhy(mount, context);
   mountReport(mount, context);
   mountComparedJobs(mount, context);
+  mountComparedCauses(mount, context);
   mountComparedPeople(mount, context);
   mountCut(mount, context);
   mountNear(mount, context);

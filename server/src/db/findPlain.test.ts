@@ -5,6 +5,8 @@ import { OrderEntity, StandardEntity, TaskEntity } from '../work/index.ts';
 import { ShopEntity } from '../shop/index.ts';
 import { TechnicianEntity } from '../people/index.ts';
 import { findPlain } from './findPlain.ts';
+import type { PlainQuery } from './findPlain.ts';
+import { readSql } from './sql.ts';
 
 let shop: TestShop;
 beforeAll(async () => {
@@ -16,6 +18,9 @@ beforeAll(async () => {
 });
 afterAll(() => shop.close());
 
+const find = <Entity extends object>(entity: EntityName<Entity>, query?: PlainQuery) =>
+  readSql(shop.database, (sql) => findPlain(sql, shop.database, entity, query));
+
 async function compare<Entity extends object>(entity: EntityName<Entity>): Promise<void> {
   const em = shop.database.em.fork();
   const { props } = em.getMetadata().get<Entity>(entity);
@@ -23,7 +28,7 @@ async function compare<Entity extends object>(entity: EntityName<Entity>): Promi
     const values = new Map<string, unknown>(Object.entries(record));
     return Object.fromEntries(props.map(({ name }) => [name, values.get(name) ?? null]));
   };
-  const [plain, entities] = [await findPlain(em, entity), await em.findAll(entity)];
+  const [plain, entities] = [await find(entity), await em.findAll(entity)];
   expect(plain.map(valuesOf)).toEqual(entities.map((each) => valuesOf({ ...each })));
 }
 test.each<[name: string, compared: () => Promise<void>]>([
@@ -38,12 +43,11 @@ test.each<[name: string, compared: () => Promise<void>]>([
 });
 
 test('rows are looked for by many values at once, and come in the order asked for', async () => {
-  const em = shop.database.em.fork();
-  const orders = await findPlain(em, OrderEntity);
+  const orders = await find(OrderEntity);
   expect(orders).toHaveLength(2);
   const second = orders.find(({ number }) => number === '1002');
   expect(second?.notes).toBe('O’Hara; --');
-  const own = await findPlain(em, TaskEntity, {
+  const own = await find(TaskEntity, {
     where: { column: 'work_order', among: [second?.id ?? '', 'none', "'; drop table task; --"] },
     sortedBy: ['position'],
   });
@@ -51,5 +55,5 @@ test('rows are looked for by many values at once, and come in the order asked fo
     ['Strip “twice”', true, 3600],
     ['Winding “twice”', true, 3600],
   ]);
-  expect(await findPlain(em, TaskEntity, { where: { column: 'work_order', among: [] } })).toEqual([]);
+  expect(await find(TaskEntity, { where: { column: 'work_order', among: [] } })).toEqual([]);
 });

@@ -21,6 +21,7 @@ import { Migration20261130Parts } from './migrations/Migration20261130Parts.ts';
 import { Migration20261130Phones } from './migrations/Migration20261130Phones.ts';
 import { Migration20261130Rules } from './migrations/Migration20261130Rules.ts';
 import { Migration20261201Compare } from './migrations/Migration20261201Compare.ts';
+import { Migration20261202FinishedJobs } from './migrations/Migration20261202FinishedJobs.ts';
 
 /** In the order in which they are run. */
 const MIGRATIONS = [
@@ -45,6 +46,7 @@ const MIGRATIONS = [
   Migration20261130SetCosts,
   Migration20261130Sight,
   Migration20261201Compare,
+  Migration20261202FinishedJobs,
 ];
 
 /** Brings the schema of a database up to date. */

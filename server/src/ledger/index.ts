@@ -68,7 +68,7 @@ export { verifyChain, walkChain } from './verify.ts';
 export { readInstant } from './storedTime.ts';
 export type { Asked } from './timelineRows.ts';
 export { hasLabor } from './namedTargets.ts';
-export { loadUsedOf } from './usedTime.ts';
+export { loadUsedBetween, loadUsedByPeople, loadUsedOf } from './usedTime.ts';
 export { loadParts, sumParts } from './lineParts.ts';
 export type { LinePart } from './lineParts.ts';
 export { loadPieces } from './pieces.ts';

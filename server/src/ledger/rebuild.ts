@@ -42,27 +42,29 @@ const ROWS_AT_ONCE = 5_000;
 
 /** Throws the projections away and derives them from the journal alone. Returns the number of labor entries. */
 export function rebuild(database: Database, facts: ShopFacts, now: Instant): Promise<number> {
-  return writeSql(database, (sql) => {
-    const unsettled = sql.all('select * from "unsettled_day"');
-    // Only where a period is closed does anybody ask what its lines were.
-    const isClosed = sql.all('select 1 from "pay_period" limit 1').length > 0;
-    sql.run(`create temp table "line_before" as select * from "labor_line" ${isClosed ? '' : 'where false'}`);
-    for (const table of [...PROJECTIONS, 'due_derivation']) sql.run(`delete from "${table}"`);
-    for (const { body } of journalRows(sql, 'decision')) projectDecision(sql, readDecision(body));
-    const count = withoutIndexes(sql, LOOKED_UP_LATER, () => {
-      rebuildIndex(sql, facts.zone);
-      return rebuildEffective(sql, facts, now);
-    });
-    const technicians = sql.all<{ technician: TechnicianId }>(
-      'select distinct "technician" from "effective_entry" where "technician" is not null',
-    );
-    withoutIndexes(sql, NOT_LOOKED_UP, () => {
-      for (const { technician } of technicians) derivePersonAnew(sql, facts, technician);
-    });
-    rebuildUsed(sql);
-    settleAgain(sql, unsettled);
-    return count;
+  return writeSql(database, (sql) => comparedLater(sql, () => rebuildAll(sql, facts, now)));
+}
+
+function rebuildAll(sql: Sql, facts: ShopFacts, now: Instant): number {
+  const unsettled = sql.all('select * from "unsettled_day"');
+  // Only where a period is closed does anybody ask what its lines were.
+  const isClosed = sql.all('select 1 from "pay_period" limit 1').length > 0;
+  sql.run(`create temp table "line_before" as select * from "labor_line" ${isClosed ? '' : 'where false'}`);
+  for (const table of [...PROJECTIONS, 'due_derivation']) sql.run(`delete from "${table}"`);
+  for (const { body } of journalRows(sql, 'decision')) projectDecision(sql, readDecision(body));
+  const count = withoutIndexes(sql, LOOKED_UP_LATER, () => {
+    rebuildIndex(sql, facts.zone);
+    return rebuildEffective(sql, facts, now);
   });
+  const technicians = sql.all<{ technician: TechnicianId }>(
+    'select distinct "technician" from "effective_entry" where "technician" is not null',
+  );
+  withoutIndexes(sql, NOT_LOOKED_UP, () => {
+    for (const { technician } of technicians) derivePersonAnew(sql, facts, technician);
+  });
+  rebuildUsed(sql);
+  settleAgain(sql, unsettled);
+  return count;
 }
 
 /** What entries are looked up by once all of them are there. */
@@ -85,16 +87,33 @@ const NOT_LOOKED_UP = [
   'loose_end_settled_day_index',
 ];
 
+type Made = { readonly name: string; readonly sql: string };
+
 /** Fills tables without what they are looked up by, which is made at the end: in one sorting, and not row by row. */
 function withoutIndexes<T>(sql: Sql, names: readonly string[], work: () => T): T {
-  const indexes = sql.all<{ name: string; sql: string }>(
+  const indexes = sql.all<Made>(
     `select "name", "sql" from "sqlite_master" where "type" = 'index'
      and "name" in (select "value" from json_each(?))`,
     [JSON.stringify(names)],
   );
-  for (const { name } of indexes) sql.run(`drop index "${name}"`);
+  return without(sql, 'index', indexes, work);
+}
+
+/** Every job is due to be compared anew afterwards; that need not be written down with every row. */
+function comparedLater<T>(sql: Sql, work: () => T): T {
+  const triggers = sql.all<Made>(
+    `select "name", "sql" from "sqlite_master" where "type" = 'trigger' and "name" like 'due_job_%'`,
+  );
+  const done = without(sql, 'trigger', triggers, work);
+  sql.run('delete from "finished_job"');
+  sql.run('insert into "due_job" select "id" from "work_order" where true on conflict do nothing');
+  return done;
+}
+
+function without<T>(sql: Sql, kind: 'index' | 'trigger', made: readonly Made[], work: () => T): T {
+  for (const { name } of made) sql.run(`drop ${kind} "${name}"`);
   const done = work();
-  for (const { sql: statement } of indexes) sql.run(statement);
+  for (const { sql: statement } of made) sql.run(statement);
   return done;
 }
 

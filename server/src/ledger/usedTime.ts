@@ -1,5 +1,7 @@
 import { addUsed } from '@wergon/core/ledger';
 import type { TargetId, UsedByType } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
+import type { LocalDay, Seconds } from '@wergon/core/time';
 import type { WorkType } from '@wergon/core/work';
 import type { Sql } from '../db/index.ts';
 
@@ -58,3 +60,21 @@ export function loadUsedOf(sql: Sql, targets: readonly TargetId[]): ReadonlyMap<
     used.set(target, addUsed(used.get(target) ?? {}, work_type, seconds));
   return used;
 }
+
+const SECONDS = 'sum("measured_seconds" + "shared_seconds" + "entered_seconds") as "seconds"';
+
+/** Settled labor of some days by target and kind of work. */
+export const loadUsedBetween = (sql: Sql, first: LocalDay, last: LocalDay) =>
+  sql.all<{ target: TargetId; workType: WorkType; seconds: Seconds }>(
+    `select "target", "work_type" as "workType", ${SECONDS} from "labor_line" where "day" between ? and ?
+     group by "target", "work_type"`,
+    [first, last],
+  );
+
+/** Settled labor of some days by who did it and on what. */
+export const loadUsedByPeople = (sql: Sql, first: LocalDay, last: LocalDay) =>
+  sql.all<{ technician: TechnicianId; target: TargetId; seconds: Seconds }>(
+    `select "technician", "target", ${SECONDS} from "labor_line" where "day" between ? and ?
+     group by "technician", "target"`,
+    [first, last],
+  );

@@ -28,7 +28,12 @@ const cents = (text: string) => Math.round(Number(text) * 100);
 test('a job that goes on is on the floor and not among the finished', async () => {
   expect((await jobs()).jobs).toEqual([]);
   const [job] = (await jobs(`${WEEK}&show=floor`)).jobs;
-  expect(job).toMatchObject({ number: '1001', isFinished: false, finishedDay: null, taskCount: 2 });
+  expect(job).toMatchObject({
+    number: '1001',
+    finishedDay: null,
+    taskCount: 2,
+    current: { isFinished: false },
+  });
 });
 
 describe('once all of it is done', () => {
@@ -36,7 +41,9 @@ describe('once all of it is done', () => {
 
   test('it is among the finished of its day, and of no other', async () => {
     const told = await jobs();
-    expect(told.jobs).toMatchObject([{ number: '1001', isFinished: true, finishedDay: '2026-03-03' }]);
+    expect(told.jobs).toMatchObject([
+      { number: '1001', finishedDay: '2026-03-03', current: { isFinished: true } },
+    ]);
     expect((await jobs('from=2026-03-04&to=2026-03-08')).jobs).toEqual([]);
     expect((await jobs('from=2026-03-03&to=2026-03-03')).jobs).toHaveLength(1);
     expect((await jobs(`${WEEK}&show=floor`)).jobs).toEqual([]);
@@ -47,9 +54,9 @@ describe('once all of it is done', () => {
       jobs: [job],
       total,
     } = await jobs();
-    const why = (await shop.get(`/api/work/${shop.order}/why`)).body as Jobs['total'];
+    const why = (await shop.get(`/api/work/${shop.order}/why`)).body as { current: Jobs['total'] };
     expect(job?.current).toEqual(why.current);
-    expect(total.current).toEqual(why.current);
+    expect(total).toEqual(why.current);
     const sum = (job?.current.causes ?? []).reduce((all, each) => all + cents(each.cents), 0);
     expect(sum).toBe(cents(job?.current.difference ?? ''));
     expect(job?.main.length).toBeGreaterThan(0);
@@ -59,7 +66,7 @@ describe('once all of it is done', () => {
     'by %s the groups and the months add up to the whole',
     async (by) => {
       const told = await causes(`&by=${by}`);
-      const whole = (await jobs()).total.current;
+      const whole = (await jobs()).total;
       const sum = (list: readonly { difference: { difference: string; differenceSeconds: number } }[]) => [
         list.reduce((all, { difference }) => all + cents(difference.difference), 0),
         list.reduce((all, { difference }) => all + difference.differenceSeconds, 0),
@@ -79,6 +86,27 @@ describe('once all of it is done', () => {
     expect(told.jobs).toMatchObject([{ number: '1001' }]);
     expect(told.jobs[0]?.difference).toEqual(strip?.difference);
     expect((await causes('&by=task&group=Nothing')).jobs).toEqual([]);
+  });
+
+  test.each([
+    ['customer=Stock', 1],
+    ['customer=Nobody', 0],
+    ['search=1001%20rew', 1],
+    ['search=1002', 0],
+    ['month=2026-03-01&standard=', 1],
+    ['month=2026-02-01', 0],
+  ])('narrowed by %s it tells %i of all', async (asked, count) => {
+    const told = await jobs(`${WEEK}&${asked}`);
+    expect(told).toMatchObject({ jobCount: count, all: { jobCount: 1, values: { customer: ['Stock'] } } });
+    expect(told.jobs).toHaveLength(count);
+  });
+
+  test('grouped it tells the groups, and the jobs of the one that is opened', async () => {
+    const told = await jobs(`${WEEK}&by=jobType`);
+    expect(told.groups).toEqual([{ key: '', jobCount: 1, difference: told.total }]);
+    expect(told.jobs).toEqual([]);
+    expect((await jobs(`${WEEK}&by=jobType&key=`)).jobs).toMatchObject([{ number: '1001' }]);
+    expect((await jobs(`${WEEK}&by=jobType&key=pump`)).jobs).toEqual([]);
   });
 
   test('taken up again it goes on', async () => {
@@ -102,6 +130,11 @@ test.each([
   ['from=2026-03-02', 'to'],
   ['from=yesterday&to=2026-03-02', 'from'],
   [`${WEEK}&show=all`, 'show'],
+  [`${WEEK}&sort=best`, 'sort'],
+  [`${WEEK}&by=person`, 'by'],
+  [`${WEEK}&most=0`, 'most'],
+  [`${WEEK}&most=1e9`, 'most'],
+  [`${WEEK}&search=${'a'.repeat(201)}`, 'search'],
 ])('%s is refused, and %s named', async (query, field) => {
   const { status, body } = await shop.get(`/api/compare/jobs?${query}`);
   expect(status).toBe(422);

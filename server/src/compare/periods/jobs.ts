@@ -1,74 +1,121 @@
-import { finishedAtOf } from '@wergon/core/compare';
+import { finishedAtOf, sumDifferences } from '@wergon/core/compare';
+import type { CausedDifference } from '@wergon/core/compare';
 import { addDays } from '@wergon/core/time';
-import type { Days, Instant } from '@wergon/core/time';
+import type { Days, Instant, Span } from '@wergon/core/time';
 import { isWorkable } from '@wergon/core/work';
+import type { WorkOrderId } from '@wergon/core/work';
 import type { ShopFacts } from '../../catalog/index.ts';
 import type { Sql } from '../../db/index.ts';
-import { loadMarkedIn } from '../../ledger/index.ts';
-import type { WorkOrder } from '../../work/index.ts';
+import { loadFinished } from '../../ledger/index.ts';
+import type { Task, WorkOrder } from '../../work/index.ts';
 import { causesOfTasks } from '../caused.ts';
-import type { Caused } from '../caused.ts';
 import { loadLabor } from '../taskLabor.ts';
 import type { Costs, TaskWithLabor } from '../taskLabor.ts';
 
-/** A job with why each of its tasks differs. */
+/** What a task of a job differs by from its current estimate. */
+export type TaskDifference = { readonly task: Task; readonly current: CausedDifference };
+
+/** A job with what it differs by. */
 export type Job = {
   readonly order: WorkOrder;
+  /** `null` of one that goes on. */
   readonly finishedAt: Instant | null;
-  readonly tasks: readonly Caused[];
+  readonly taskCount: number;
+  readonly current: CausedDifference;
+};
+/** The same with each of its tasks. */
+export type JobWithTasks = Job & {
+  readonly tasks: readonly TaskDifference[];
+  /** Whether anybody has worked on it. */
+  readonly hasBegun: boolean;
 };
 
-/** Which jobs to look at: those that were finished on some days, or those that are on the floor and have begun. */
-export type AskedJobs = Days & { readonly show: 'finished' | 'floor' };
-
-/** Jobs with why they differ. What is read is those jobs alone, however many there have been before. */
-export function loadJobs(
+/** What jobs differ by, derived from their labor. */
+export function deriveJobs(
   sql: Sql,
   facts: ShopFacts,
-  asked: AskedJobs,
+  ids: Iterable<WorkOrderId>,
   now: Instant,
   costs: Costs,
-): readonly Job[] {
-  const orders = asked.show === 'floor' ? onTheFloor(facts) : maybeFinished(sql, facts, asked);
-  const tasks = orders.flatMap(({ id }) => facts.tasksByOrder.get(id) ?? []);
-  const labor = new Map<string, TaskWithLabor[]>(orders.map(({ id }) => [id, []]));
-  for (const each of loadLabor(sql, facts, tasks, now, costs)) labor.get(each.task.order)?.push(each);
-  const span = spanOf(facts, asked);
-  return orders.flatMap((order) => {
-    const own = labor.get(order.id) ?? [];
-    const finishedAt = finishedAtOf(
-      own.map((each) => ({ finishedAt: each.finishedAt, isAccepted: each.task.isAccepted })),
-      order.states,
-    );
-    const isWanted =
-      asked.show === 'finished'
-        ? finishedAt !== null && finishedAt >= span.from && finishedAt < span.to
-        : finishedAt === null && own.some(({ lines }) => lines.length > 0);
-    return isWanted ? [{ order, finishedAt, tasks: causesOfTasks(facts, order, own, costs) }] : [];
+): readonly JobWithTasks[] {
+  const orders = [...ids].flatMap((id) => facts.orders.get(id) ?? []);
+  return compareJobs(facts, orders, loadLabor(sql, facts, tasksOf(facts, orders), now, costs), costs);
+}
+
+/** The tasks of some orders. */
+export const tasksOf = ({ tasksByOrder }: ShopFacts, orders: readonly WorkOrder[]): readonly Task[] =>
+  orders.flatMap(({ id }) => tasksByOrder.get(id) ?? []);
+
+/** What jobs differ by, from the labor on their tasks. */
+export function compareJobs(
+  facts: ShopFacts,
+  orders: readonly WorkOrder[],
+  labor: readonly TaskWithLabor[],
+  costs: Costs,
+): readonly JobWithTasks[] {
+  const byOrder = new Map<WorkOrderId, TaskWithLabor[]>(orders.map(({ id }) => [id, []]));
+  for (const each of labor) byOrder.get(each.task.order)?.push(each);
+  return orders.map((order) => {
+    const own = byOrder.get(order.id) ?? [];
+    const tasks = causesOfTasks(facts, order, own, costs).map(({ labor: { task }, current }) => ({
+      task,
+      current,
+    }));
+    return {
+      order,
+      finishedAt: finishedAtOf(
+        own.map(({ task: { isAccepted }, finishedAt }) => ({ isAccepted, finishedAt })),
+        order.states,
+      ),
+      taskCount: tasks.length,
+      current: sumDifferences(tasks.map(({ current }) => current)),
+      tasks,
+      hasBegun: own.some(({ lines }) => lines.length > 0),
+    };
   });
+}
+
+/** Which of some orders are finished, and when, by what was said of their tasks: nothing of their labor is read. */
+export function findFinished(
+  sql: Sql,
+  facts: ShopFacts,
+  ids: Iterable<WorkOrderId>,
+): ReadonlyMap<WorkOrderId, Instant> {
+  const orders = [...ids].flatMap((id) => facts.orders.get(id) ?? []);
+  const finished = loadFinished(
+    sql,
+    tasksOf(facts, orders).map(({ id }) => id),
+  );
+  return new Map(
+    orders.flatMap((order) => {
+      const tasks = tasksOf(facts, [order]).map(({ id, isAccepted }) => ({
+        isAccepted,
+        finishedAt: finished.get(id) ?? null,
+      }));
+      const at = finishedAtOf(tasks, order.states);
+      return at === null ? [] : [[order.id, at] as const];
+    }),
+  );
+}
+
+/** Jobs that are on the floor and have begun. */
+export function loadJobsOnFloor(
+  sql: Sql,
+  facts: ShopFacts,
+  now: Instant,
+  costs: Costs,
+): readonly JobWithTasks[] {
+  const onFloor = [...facts.openOrders].filter((id) => {
+    const state = facts.orders.get(id)?.states.at(-1)?.value;
+    return state && (isWorkable(state) || state === 'on-hold');
+  });
+  return deriveJobs(sql, facts, onFloor, now, costs).filter(
+    ({ finishedAt, hasBegun }) => finishedAt === null && hasBegun,
+  );
 }
 
 /** The instants that some days reach over. */
-export const spanOf = ({ zone }: ShopFacts, { firstDay, lastDay }: Days) => ({
+export const spanOf = ({ zone }: ShopFacts, { firstDay, lastDay }: Days): Span => ({
   from: zone.startOf(firstDay),
   to: zone.startOf(addDays(lastDay, 1)),
 });
-
-const onTheFloor = ({ orders, openOrders }: ShopFacts): readonly WorkOrder[] =>
-  [...openOrders].flatMap((id) => {
-    const order = orders.get(id);
-    const state = order?.states.at(-1)?.value;
-    return order && state && (isWorkable(state) || state === 'on-hold') ? [order] : [];
-  });
-
-/** Orders of which something was finished in the period, and those that were finished or closed themselves. */
-function maybeFinished(sql: Sql, facts: ShopFacts, days: Days): readonly WorkOrder[] {
-  const span = spanOf(facts, days);
-  const marked = new Set(loadMarkedIn(sql, span).map((target) => facts.tasks.get(target)?.order));
-  return [...facts.orders.values()].filter(
-    (order) =>
-      marked.has(order.id) ||
-      (!facts.openOrders.has(order.id) &&
-        order.states.some(({ from }) => from >= span.from && from < span.to)),
-  );
-}

@@ -20,7 +20,7 @@ import { costedAs } from '../taskLabor.ts';
 import type { Costs } from '../taskLabor.ts';
 
 /** A labor line of a period, or a part of one by machine and reason. */
-export type LaborPiece = CutPiece & LaborLine & Pick<NamedPart, 'machine' | 'reason'>;
+export type LaborPiece = CutPiece & LaborLine & Partial<Pick<NamedPart, 'machine' | 'reason'>>;
 
 /** All labor of some days of the people that the facts know, open time included; parted by machine and reason only where
  *  that is asked for. */
@@ -37,7 +37,7 @@ export function loadPieces(
   );
   const settled = loadLinesBetween(sql, firstDay, lastDay).filter(isSeen);
   const lines = costedAs(withOpen(sql, facts, settled, open), facts, costs);
-  if (!isParted) return lines.map((line) => ({ ...line, machine: '', reason: '' }));
+  if (!isParted) return lines;
   const parts = new Map<string, NamedPart[]>();
   for (const part of [...loadParts(sql, firstDay, lastDay), ...sumParts(open)]) {
     const own = parts.get(keyOfLine(part));
@@ -116,11 +116,11 @@ export function cutKeys(facts: ShopFacts): Readonly<Record<CutField, (piece: Lab
     jobType: (piece) => orderOf(piece)?.jobType ?? '',
     costCode: (piece) => taskOf(piece)?.costCode ?? '',
     workCenter: (piece) => taskOf(piece)?.workCenter ?? '',
-    machine: ({ machine }) => machine,
+    machine: ({ machine = '' }) => machine,
     kind: (piece) => (taskOf(piece) ? 'job' : 'indirect'),
     activity: (piece) => (taskOf(piece) ? '' : piece.target),
     workType: (piece) => (taskOf(piece) ? piece.workType : ''),
-    reason: ({ reason }) => reason,
+    reason: ({ reason = '' }) => reason,
     day: ({ day }) => formatDay(day),
     week: ({ day }) => formatDay(mondayOf(day)),
     month: ({ day }) => formatDay(monthOf(day)),

@@ -1,23 +1,28 @@
 import type { ComparedCenter, ComparedMachine } from '@wergon/contract/compare';
 import { availableSeconds, machineDays, machineSpans, sumMachines } from '@wergon/core/compare';
 import type { CapacityHours, MachineSpan, MachineUse } from '@wergon/core/compare';
-import { addUsed } from '@wergon/core/ledger';
-import type { UsedByType } from '@wergon/core/ledger';
+import { addUsed, allocateStint } from '@wergon/core/ledger';
+import type { TargetId, UsedByType } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { daysFrom, sumSeconds, toSeconds } from '@wergon/core/time';
-import type { Days, LocalDay } from '@wergon/core/time';
+import type { Days, LocalDay, Seconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
+import type { WorkType } from '@wergon/core/work';
 import type { ShopFacts } from '../../catalog/index.ts';
 import { readSql } from '../../db/index.ts';
 import type { Database } from '../../db/index.ts';
 import { refuse } from '../../http/index.ts';
 import type { Mount } from '../../http/index.ts';
-import { loadMachineStints, loadOpenStints } from '../../ledger/index.ts';
-import type { LedgerContext } from '../../ledger/index.ts';
+import {
+  loadMachineStints,
+  loadOpenStints,
+  loadParts,
+  loadUsedBetween,
+  sumParts,
+} from '../../ledger/index.ts';
+import type { LedgerContext, LinePart } from '../../ledger/index.ts';
 import { CapacityEntity, ClosedDayEntity, ResourceEntity } from '../../shop/index.ts';
 import { spanOf } from './jobs.ts';
-import { loadPieces } from './labor.ts';
-import type { LaborPiece } from './labor.ts';
 
 /** Use of machines, and hours at work centers. Source: docs/compare.md, section 5. */
 export function mountMachines(mount: Mount, { database, clock, facts, setupChanged }: LedgerContext): void {
@@ -28,10 +33,18 @@ export function mountMachines(mount: Mount, { database, clock, facts, setupChang
     const days = { firstDay: from, lastDay: to };
     const span = spanOf(known, days);
     const shop = await loadCapacities(database, days);
-    const { spans, pieces } = await readSql(database, (sql) => ({
-      spans: machineSpans([...loadMachineStints(sql, span), ...loadOpenStints(sql, known, now)], span),
-      pieces: loadPieces(sql, known, days, now, { costs: 'standard', isParted: true }),
-    }));
+    const { spans, parts, used } = await readSql(database, (sql) => {
+      const running = loadOpenStints(sql, known, now);
+      const open = running
+        .flatMap((stint) => allocateStint(stint, known))
+        .filter(({ day }) => day >= from && day <= to);
+      return {
+        spans: machineSpans([...loadMachineStints(sql, span), ...running], span),
+        parts: [...loadParts(sql, from, to), ...sumParts(open)],
+        used: [...loadUsedBetween(sql, from, to), ...open],
+      };
+    });
+    const reasons = sumReasons(parts);
     const uses = new Map(sumMachines(spans).map((use) => [use.machine, use]));
     const listed = shop.resources
       .filter(({ kind, isOff }) => kind === 'machine' && !isOff)
@@ -45,11 +58,11 @@ export function mountMachines(mount: Mount, { database, clock, facts, setupChang
         writeMachine(known, shop, days, name, {
           use: uses.get(name),
           spans: spans.get(name) ?? [],
-          pieces,
+          reasons: reasons.get(name) ?? [],
           today: known.zone.dayAt(now),
         }),
       ),
-      centers: writeCenters(known, shop, days, pieces),
+      centers: writeCenters(known, shop, days, used),
     });
   });
 
@@ -99,7 +112,7 @@ const daysOf = ({ firstDay, lastDay }: Days) => daysFrom(firstDay, lastDay - fir
 type Done = {
   readonly use: MachineUse | undefined;
   readonly spans: readonly MachineSpan[];
-  readonly pieces: readonly LaborPiece[];
+  readonly reasons: ComparedMachine['reasons'];
   readonly today: LocalDay;
 };
 
@@ -108,7 +121,7 @@ function writeMachine(
   shop: Capacities,
   days: Days,
   name: string,
-  { use, spans, pieces, today }: Done,
+  { use, spans, reasons, today }: Done,
 ): ComparedMachine {
   const { resource, hours, now } = capacityOf(shop, 'machine', name);
   const available = (some: readonly LocalDay[]) => availableSeconds(hours, some, shop.isClosed);
@@ -125,7 +138,7 @@ function writeMachine(
     ),
     availableSeconds: available(daysOf(days)),
     hours: now,
-    reasons: sumReasons(pieces.filter((piece) => piece.machine === name)),
+    reasons,
     days: daysOf(days).flatMap((day) => {
       const own = used.find((each) => each.day === day);
       const availableThen = day <= today ? available([day]) : null;
@@ -141,14 +154,22 @@ function writeMachine(
   };
 }
 
-/** Why people waited at a machine, the longest first. */
-function sumReasons(pieces: readonly LaborPiece[]) {
-  const sums = new Map<string, number>();
-  for (const { workType, reason, seconds } of pieces)
-    if (workType === 'down') sums.set(reason, (sums.get(reason) ?? 0) + seconds);
-  return [...sums]
-    .sort(([, a], [, b]) => b - a)
-    .map(([reason, seconds]) => ({ reason, seconds: toSeconds(seconds) }));
+/** Why people waited at each machine, the longest first. */
+function sumReasons(parts: readonly LinePart[]): ReadonlyMap<string, ComparedMachine['reasons']> {
+  const sums = new Map<string, Map<string, number>>();
+  for (const { machine, workType, reason, measuredSeconds, sharedSeconds } of parts) {
+    if (workType !== 'down') continue;
+    const own = sums.get(machine) ?? new Map<string, number>();
+    sums.set(machine, own.set(reason, (own.get(reason) ?? 0) + measuredSeconds + sharedSeconds));
+  }
+  return new Map(
+    [...sums].map(([machine, own]) => [
+      machine,
+      [...own]
+        .sort(([, a], [, b]) => b - a)
+        .map(([reason, seconds]) => ({ reason, seconds: toSeconds(seconds) })),
+    ]),
+  );
 }
 
 /** Hours of people at the tasks of each work center, by kind of work, against the person-hours that it has. */
@@ -156,10 +177,10 @@ function writeCenters(
   facts: ShopFacts,
   shop: Capacities,
   days: Days,
-  pieces: readonly LaborPiece[],
+  labor: readonly { readonly target: TargetId; readonly workType: WorkType; readonly seconds: Seconds }[],
 ): ComparedCenter[] {
   const used = new Map<string, UsedByType>();
-  for (const { target, workType, seconds } of pieces) {
+  for (const { target, workType, seconds } of labor) {
     const task = facts.tasks.get(target);
     if (task) used.set(task.workCenter, addUsed(used.get(task.workCenter) ?? {}, workType, seconds));
   }

@@ -1,7 +1,8 @@
 import type { ComparedPerson } from '@wergon/contract/compare';
 import { earnedOf, efficiencyOf, expectedSeconds } from '@wergon/core/compare';
 import type { Earned } from '@wergon/core/compare';
-import { chargeDays, deriveAttendance, sumEntered } from '@wergon/core/ledger';
+import { deriveAttendance, sumEntered } from '@wergon/core/ledger';
+import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import { daysFrom, sumSeconds, toSeconds } from '@wergon/core/time';
 import type { Days, Instant, LocalDay } from '@wergon/core/time';
@@ -9,32 +10,48 @@ import type { ShopFacts } from '../../catalog/index.ts';
 import { readSql } from '../../db/index.ts';
 import type { Sql } from '../../db/index.ts';
 import type { Mount } from '../../http/index.ts';
-import { loadHours, loadPersonTimeline } from '../../ledger/index.ts';
+import { loadHours, loadPersonTimeline, loadRunning, loadUsedByPeople } from '../../ledger/index.ts';
 import type { LedgerContext } from '../../ledger/index.ts';
 import { loadPlans } from '../../people/index.ts';
-import type { Plans } from '../../people/index.ts';
+import type { Plans, Technician } from '../../people/index.ts';
 import { loadFinishedTasks } from './finishedTasks.ts';
 import { spanOf } from './jobs.ts';
 
 /** What people did in a period, and what they earned. Source: docs/compare.md, section 4. */
 export function mountComparedPeople(mount: Mount, { database, clock, facts }: LedgerContext): void {
-  mount('comparedPeople', async ({ query: { from, to }, who }) => {
+  mount('comparedPeople', async ({ query: { from, to, person }, who }) => {
     const known = await facts.seenBy(who.user);
     const now = clock.now();
     const days = { firstDay: from, lastDay: to };
     const plans = await loadPlans(database.em.fork(), from, to);
     return readSql(database, (sql) => {
       const tasks = loadFinishedTasks(sql, known, days, now);
-      const earned = new Map<string, Earned[]>();
-      for (const each of earnedOf(tasks)) {
-        const own = earned.get(each.technician);
-        if (own) own.push(each);
-        else earned.set(each.technician, [each]);
-      }
-      const people = loadPeople(sql, known, plans, days, now, (id) => earned.get(id) ?? []);
-      return ok({ asOf: now, firstDay: from, lastDay: to, shop: efficiencyOf(tasks), people });
+      const earned = byPerson(earnedOf(tasks));
+      const asked = [...known.technicians.values()].filter(({ id }) => person === undefined || id === person);
+      return ok({
+        asOf: now,
+        firstDay: from,
+        lastDay: to,
+        shop: efficiencyOf(tasks),
+        people: loadPeople(sql, known, plans, days, now, asked, earned),
+        tasks:
+          person === undefined ? [] : (earned.get(person) ?? []).flatMap((each) => writeTask(known, each)),
+      });
     });
   });
+}
+
+/** Items by whose they are. */
+function byPerson<Item extends { readonly technician: TechnicianId }>(
+  items: readonly Item[],
+): ReadonlyMap<TechnicianId, readonly Item[]> {
+  const byId = new Map<TechnicianId, Item[]>();
+  for (const item of items) {
+    const own = byId.get(item.technician);
+    if (own) own.push(item);
+    else byId.set(item.technician, [item]);
+  }
+  return byId;
 }
 
 function loadPeople(
@@ -43,24 +60,32 @@ function loadPeople(
   plans: Plans,
   days: Days,
   now: Instant,
-  earnedBy: (technician: string) => readonly Earned[],
-): readonly ComparedPerson[] {
+  asked: readonly Technician[],
+  earnedBy: ReadonlyMap<TechnicianId, readonly Earned[]>,
+): ComparedPerson[] {
   const span = spanOf(facts, days);
   const isAsked = (day: LocalDay) => day >= days.firstDay && day <= days.lastDay;
-  const hours = loadHours(sql, days.firstDay, days.lastDay);
+  const hours = byPerson(loadHours(sql, days.firstDay, days.lastDay));
+  const used = byPerson([
+    ...loadUsedByPeople(sql, days.firstDay, days.lastDay),
+    ...loadRunning(sql, facts, now).filter(({ day }) => isAsked(day)),
+  ]);
   const today = facts.zone.dayAt(now);
-  return [...facts.technicians.values()].flatMap((person) => {
+  return asked.flatMap((person) => {
     const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, person.id, span, now);
-    const own = hours.filter(({ technician }) => technician === person.id);
-    const earned = earnedBy(person.id);
+    const own = used.get(person.id) ?? [];
+    const earned = earnedBy.get(person.id) ?? [];
     if (stints.length + shifts.length + own.length + earned.length === 0) return [];
     const attended = deriveAttendance(
-      { technician: person.id, stints, shifts, breaks, enteredByDay: sumEntered(own) },
+      {
+        technician: person.id,
+        stints,
+        shifts,
+        breaks,
+        enteredByDay: sumEntered(hours.get(person.id) ?? []),
+      },
       facts,
     ).days.filter(({ day }) => isAsked(day));
-    const charged = [...chargeDays(stints, own, facts)].flatMap(([day, targets]) =>
-      isAsked(day) ? [...targets].map(([target, seconds]) => ({ target, seconds })) : [],
-    );
     return [
       {
         technician: person.id,
@@ -68,9 +93,9 @@ function loadPeople(
         department: person.department,
         crew: person.crew,
         attendedSeconds: sumSeconds(attended.map(({ attendedSeconds: seconds }) => ({ seconds }))),
-        jobSeconds: sumSeconds(charged.filter(({ target }) => facts.tasks.has(target))),
+        jobSeconds: sumSeconds(own.filter(({ target }) => facts.tasks.has(target))),
         indirectSeconds: sumSeconds(
-          charged.filter(({ target }) => facts.targets.get(target)?.kind === 'activity'),
+          own.filter(({ target }) => facts.targets.get(target)?.kind === 'activity'),
         ),
         expectedSeconds: expectedSeconds(
           toSeconds(person.billedSeconds ?? 0),
@@ -79,7 +104,6 @@ function loadPeople(
           (day) => plans(person.id, day).plan !== undefined,
         ),
         ...sumEarned(earned),
-        tasks: earned.flatMap((each) => writeTask(facts, each)),
       },
     ];
   });

@@ -1,12 +1,12 @@
-import { efficiencyOf } from '@wergon/core/compare';
+import { efficiencyOf, sumDifferences } from '@wergon/core/compare';
 import { ok } from '@wergon/core/result';
-import { addDays, daysFrom, mondayOf, toSeconds } from '@wergon/core/time';
+import { addDays, daysFrom, mondayOf } from '@wergon/core/time';
 import { readSql } from '../../db/index.ts';
 import type { Mount } from '../../http/index.ts';
 import type { LedgerContext } from '../../ledger/index.ts';
-import { sumCaused } from '../caused.ts';
+import { loadFinishedJobs } from './finishedJobs.ts';
 import { loadFinishedTasks } from './finishedTasks.ts';
-import { loadJobs } from './jobs.ts';
+import { spanOf } from './jobs.ts';
 
 const WEEKS_BEFORE = 3;
 const DAYS_OF_WEEK = 7;
@@ -22,15 +22,15 @@ export function mountComparedWeek(mount: Mount, { database, clock, facts }: Ledg
       lastDay: addDays(firstDay, DAYS_OF_WEEK - 1),
     });
     return readSql(database, (sql) => {
-      const jobs = loadJobs(sql, known, { ...weekFrom(monday), show: 'finished' }, now, 'standard');
+      const jobs = loadFinishedJobs(sql, known, spanOf(known, weekFrom(monday)), now, 'standard');
       return ok({
         asOf: now,
         days: daysFrom(monday, DAYS_OF_WEEK).map((day) => {
           const own = jobs.filter(
             ({ finishedAt }) => finishedAt !== null && known.zone.dayAt(finishedAt) === day,
           );
-          const { current } = sumCaused(own.flatMap(({ tasks }) => tasks));
-          return { day, jobCount: own.length, differenceSeconds: toSeconds(current.differenceSeconds) };
+          const { differenceSeconds } = sumDifferences(own.map(({ current }) => current));
+          return { day, jobCount: own.length, differenceSeconds };
         }),
         weeks: Array.from({ length: WEEKS_BEFORE + 1 }, (_each, i) => {
           const week = weekFrom(addDays(monday, (i - WEEKS_BEFORE) * DAYS_OF_WEEK));

@@ -259,6 +259,9 @@ const monthColumns = computed((): readonly Column<(typeof months.value)[number]>
                 :scale="scale"
                 :unit="unit"
               />
+              <p v-if="each.jobCount > jobs.length && jobs.length > 0" class="none">
+                {{ t('compare.ofShown', { n: jobs.length, all: each.jobCount }) }}
+              </p>
             </template>
           </template>
           <span class="plot" aria-hidden="true"

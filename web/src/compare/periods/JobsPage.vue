@@ -1,21 +1,22 @@
 <script setup lang="ts">
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
+import { refDebounced } from '@vueuse/core';
 import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
-import { CAUSES, differenceScale, middleOf, sumDifferences } from '@wergon/core/compare';
-import type { DifferenceUnit } from '@wergon/core/compare';
-import type { ComparedJob } from '@wergon/contract/compare';
+import { CAUSES, JOB_FIELDS, JOB_SORTS, middleOf } from '@wergon/core/compare';
+import type { DifferenceUnit, JobField, JobSort } from '@wergon/core/compare';
+import { JOBS_AT_FIRST } from '@wergon/contract/compare';
 import { callRoute, useDesk } from '../../kit/index.ts';
 import { QueryState } from '../../kit/parts/index.ts';
 import { t } from '../../words/index.ts';
-import { FEW_TASKS, sayMain, sayMoneyMore, sayShare } from '../whyWords.ts';
+import { FEW_TASKS, sayMoneyMore, sayShare } from '../whyWords.ts';
 import CauseLegend from './CauseLegend.vue';
 import CompareFrame from './CompareFrame.vue';
 import DifferenceRuler from './DifferenceRuler.vue';
+import GroupJobs from './GroupJobs.vue';
 import GroupLine from './GroupLine.vue';
-import JobLine from './JobLine.vue';
-import { JOB_FIELDS, JOB_SORTS, findJobs, groupJobs, sayField, valuesOf } from './jobRows.ts';
-import type { JobField, JobSort } from './jobRows.ts';
+import JobLines from './JobLines.vue';
+import { sayField } from './jobRows.ts';
 import { useCompareQuery } from './useCompareQuery.ts';
 import { usePeriod } from './usePeriod.ts';
 
@@ -23,44 +24,45 @@ import { usePeriod } from './usePeriod.ts';
 const desk = useDesk();
 const period = usePeriod('weeks');
 const { show, narrowed, narrow, showAll } = useCompareQuery();
-const query = useQuery({
-  queryKey: ['compared-jobs', period.asked, show],
-  queryFn: () => callRoute('comparedJobs', { query: { ...period.asked.value, show: show.value } }),
-  placeholderData: keepPreviousData,
-});
 const search = ref('');
+const SEARCH_MS = 250;
+const searched = refDebounced(search, SEARCH_MS);
 const sort = ref<JobSort>('over');
 const unit = ref<DifferenceUnit>('money');
 const group = ref<JobField | ''>('');
 const opened = reactive(new Set<string>());
-/** Jobs that are listed at first. */
-const PAGE = 100;
-const most = ref(PAGE);
-watch([search, sort, group, narrowed, period.asked], () => (most.value = PAGE));
-
-const all = computed((): readonly ComparedJob[] => query.data.value?.jobs ?? []);
-const shown = computed(() => findJobs(all.value, narrowed.value, search.value, sort.value));
-const groups = computed(() => (group.value === '' ? [] : groupJobs(shown.value, group.value)));
-const isNarrowed = computed(
-  () => search.value !== '' || JOB_FIELDS.some((field) => narrowed.value[field] !== ''),
-);
-const total = computed(() => sumDifferences(shown.value.map(({ current }) => current)));
-const scale = computed(() =>
-  differenceScale(
-    group.value === ''
-      ? shown.value.map(({ current }) => current)
-      : groups.value.map(({ difference }) => difference),
-    unit.value,
-  ),
-);
+const asked = computed(() => ({
+  ...period.asked.value,
+  ...narrowed.value,
+  show: show.value,
+  search: searched.value,
+  sort: sort.value,
+  ...(group.value === '' ? {} : { by: group.value }),
+}));
+const most = ref(JOBS_AT_FIRST);
+watch(asked, () => (most.value = JOBS_AT_FIRST));
+watch(group, () => opened.clear());
+const page = computed(() => ({ ...asked.value, most: String(most.value) }));
+const query = useQuery({
+  queryKey: ['compared-jobs', page],
+  queryFn: () => callRoute('comparedJobs', { query: page.value }),
+  placeholderData: keepPreviousData,
+});
+const told = computed(() => query.data.value);
+const isNarrowed = computed(() => search.value !== '' || Object.keys(narrowed.value).length > 0);
+const isChoice = (field: JobField) =>
+  (told.value?.all.values[field].length ?? 0) > 1 || narrowed.value[field] !== undefined;
+const scale = computed(() => told.value?.scales[unit.value] ?? { less: 0, more: 0 });
+/** Causes that a bar shows, even where they cancel each other out in the sum. */
 const causes = computed(() => {
-  const seen = new Set(total.value.causes.map(({ cause }) => cause));
-  for (const { current } of shown.value) for (const { cause } of current.causes) seen.add(cause);
+  const shown = [
+    ...(told.value ? [told.value.total] : []),
+    ...(told.value?.groups ?? []).map(({ difference }) => difference),
+    ...(told.value?.jobs ?? []).map(({ current }) => current),
+  ];
+  const seen = new Set(shown.flatMap((each) => each.causes.map(({ cause }) => cause)));
   return CAUSES.filter((cause) => seen.has(cause));
 });
-const taskCount = computed(() => shown.value.reduce((sum, job) => sum + job.taskCount, 0));
-const sentenceOf = ({ hasEstimate, current, main }: ComparedJob) =>
-  hasEstimate ? sayMain(current, main, desk) : t('common.noEstimate');
 const toggle = (key: string) => (opened.has(key) ? opened.delete(key) : opened.add(key));
 function everything(): void {
   search.value = '';
@@ -77,15 +79,14 @@ function everything(): void {
   >
     <template #ruler>
       <DifferenceRuler
-        v-if="show === 'finished'"
-        :jobs="shown"
-        :first-day="period.firstDay.value"
-        :last-day="period.lastDay.value"
+        v-if="show === 'finished' && told"
+        :is-monthly="told.ruler.isMonthly"
+        :steps="told.ruler.steps"
       />
-      <p v-else class="lead">{{ t('compare.onTheFloorLead') }}</p>
+      <p v-else-if="show === 'floor'" class="lead">{{ t('compare.onTheFloorLead') }}</p>
     </template>
     <QueryState
-      v-if="!query.data.value"
+      v-if="!told"
       :is-pending="query.isPending.value"
       :error="query.error.value"
       @retry="query.refetch()"
@@ -93,33 +94,33 @@ function everything(): void {
     <template v-else>
       <div class="counts">
         <span
-          ><b>{{ shown.length }}</b>
+          ><b>{{ told.jobCount }}</b>
           {{
-            t(show === 'finished' ? 'compare.jobsFinished' : 'compare.jobsGoOn', { n: shown.length })
+            t(show === 'finished' ? 'compare.jobsFinished' : 'compare.jobsGoOn', { n: told.jobCount })
           }}</span
         >
-        <span v-if="shown.length > 0" :class="{ attention: total.difference > 0 }"
-          ><b class="figure">{{ sayMoneyMore(total.difference, desk) }}</b>
+        <span v-if="told.jobCount > 0" :class="{ attention: told.total.difference > 0 }"
+          ><b class="figure">{{ sayMoneyMore(told.total.difference, desk) }}</b>
           {{
             t(
               show === 'floor'
                 ? 'compare.soFarWord'
-                : total.difference < 0
+                : told.total.difference < 0
                   ? 'compare.lessThanEstimated'
                   : 'compare.moreThanEstimated',
             )
           }}</span
         >
-        <span v-if="total.expectedSeconds > 0"
-          ><b class="figure">{{ sayShare(total.includedSeconds, total.expectedSeconds) }}</b>
+        <span v-if="told.total.expectedSeconds > 0"
+          ><b class="figure">{{ sayShare(told.total.includedSeconds, told.total.expectedSeconds) }}</b>
           {{ t('compare.ofTheEstimatedHours') }}</span
         >
-        <span v-if="total.includedSeconds > 0"
-          ><b class="figure">{{ sayShare(total.measuredSeconds, total.includedSeconds) }}</b>
+        <span v-if="told.total.includedSeconds > 0"
+          ><b class="figure">{{ sayShare(told.total.measuredSeconds, told.total.includedSeconds) }}</b>
           {{ t('compare.measuredWord') }}</span
         >
-        <span v-if="shown.length > 0 && taskCount < FEW_TASKS">{{
-          t('compare.restsOn', { n: taskCount })
+        <span v-if="told.jobCount > 0 && told.taskCount < FEW_TASKS">{{
+          t('compare.restsOn', { n: told.taskCount })
         }}</span>
         <div class="choices">
           <BFormSelect
@@ -133,17 +134,17 @@ function everything(): void {
           </BFormSelect>
         </div>
       </div>
-      <div v-if="all.length > 0" class="narrow">
+      <div v-if="told.all.jobCount > 0" class="narrow">
         <template v-for="field in JOB_FIELDS" :key="field">
           <BFormSelect
-            v-if="valuesOf(all, field).length > 1 || narrowed[field] !== ''"
-            :model-value="narrowed[field]"
+            v-if="isChoice(field)"
+            :model-value="narrowed[field] ?? ''"
             size="sm"
             :aria-label="t('compare.onlySome', { word: t(`jobFieldsMany.${field}`) })"
             @update:model-value="narrow(field, String($event ?? ''))"
           >
             <option value="">{{ t('compare.all', { word: t(`jobFieldsMany.${field}`) }) }}</option>
-            <option v-for="value in valuesOf(all, field)" :key="value" :value="value">
+            <option v-for="value in told.all.values[field]" :key="value" :value="value">
               {{ sayField(field, value) }}
             </option>
           </BFormSelect>
@@ -167,11 +168,11 @@ function everything(): void {
           >
         </div>
         <span v-if="isNarrowed" role="status">
-          {{ t('compare.ofJobsShown', { n: shown.length, all: all.length }) }}
+          {{ t('compare.ofJobsShown', { n: told.jobCount, all: told.all.jobCount }) }}
           <BButton variant="quiet" size="sm" @click="everything">{{ t('common.showAll') }}</BButton>
         </span>
       </div>
-      <p v-if="all.length === 0" class="none">
+      <p v-if="told.all.jobCount === 0" class="none">
         {{ t(show === 'finished' ? 'compare.noJobsFinished' : 'compare.noJobsOnTheFloor') }}
         <BButton
           v-if="show === 'finished' && period.kind.value !== 'year'"
@@ -187,47 +188,37 @@ function everything(): void {
           ><span>{{ t('common.hours') }}</span
           ><span>{{ desk.costWords }}</span>
         </div>
-        <template v-if="group === ''">
-          <JobLine
-            v-for="job in shown.slice(0, most)"
-            :key="job.id"
-            :job="job"
-            :difference="job.current"
-            :scale="scale"
-            :unit="unit"
-            :sentence="sentenceOf(job)"
-          />
-        </template>
-        <template v-for="each in groups" :key="each.key">
+        <JobLines
+          v-if="group === ''"
+          v-model:most="most"
+          :jobs="told.jobs"
+          :count="told.jobCount"
+          :scale="scale"
+          :unit="unit"
+        />
+        <template v-for="each in group === '' ? [] : told.groups" :key="each.key">
           <GroupLine
             :name="sayField(group || 'customer', each.key)"
-            :note="t('compare.jobsOf', { n: each.items.length })"
+            :note="t('compare.jobsOf', { n: each.jobCount })"
             :difference="each.difference"
             :scale="scale"
             :unit="unit"
             :aria-expanded="opened.has(each.key)"
             @click="toggle(each.key)"
           />
-          <template v-if="opened.has(each.key)">
-            <JobLine
-              v-for="job in each.items"
-              :key="job.id"
-              :job="job"
-              :difference="job.current"
-              :scale="scale"
-              :unit="unit"
-              :sentence="sentenceOf(job)"
-            />
-          </template>
+          <GroupJobs
+            v-if="opened.has(each.key)"
+            :asked="asked"
+            :group="each.key"
+            :count="each.jobCount"
+            :scale="scale"
+            :unit="unit"
+          />
         </template>
         <span class="plot" aria-hidden="true"
           ><span class="middle" :style="{ left: `${middleOf(scale) * 100}%` }"></span
         ></span>
       </div>
-      <p v-if="group === '' && shown.length > most" class="none">
-        {{ t('compare.ofShown', { n: most, all: shown.length }) }}
-        <BButton variant="quiet" size="sm" @click="most += PAGE">{{ t('compare.showMore') }}</BButton>
-      </p>
       <CauseLegend v-if="causes.length > 0" :causes="causes">
         <span>{{
           desk.may('rates.see') ? t('compare.causesExplained') : t('compare.causesAtStandard')

@@ -3,12 +3,13 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { shareOf } from '@wergon/core/compare';
-import { callRoute, linkToDay, useDesk } from '../../kit/index.ts';
+import { callRoute, useDesk } from '../../kit/index.ts';
 import type { Column } from '../../kit/index.ts';
 import { DataTable, PlainButton, QueryState } from '../../kit/parts/index.ts';
 import { t } from '../../words/index.ts';
 import { FEW_TASKS, sayHoursMore, sayShare } from '../whyWords.ts';
 import CompareFrame from './CompareFrame.vue';
+import EarnedTasks from './EarnedTasks.vue';
 import {
   peopleRows,
   sayEfficiency,
@@ -217,34 +218,13 @@ const headOf = {
           <b v-else>{{ row.name }}</b>
         </template>
         <template #expanded="{ row }">
-          <p v-if="row.person && row.person.tasks.length === 0" class="none">
-            {{ t('compare.noTaskOfTheirs') }}
-          </p>
-          <ul v-else-if="row.person">
-            <li v-for="task in row.person.tasks" :key="task.target">
-              <RouterLink :to="{ name: 'order', params: { order: task.order } }"
-                ><span class="figure">{{ task.orderNumber }}</span> {{ task.title }}</RouterLink
-              >
-              {{
-                t('compare.earnedWith', {
-                  earned: desk.hours(task.earnedSeconds),
-                  own: desk.hours(task.ownSeconds),
-                  estimate: desk.hours(task.estimatedSeconds),
-                })
-              }}
-            </li>
-            <li>
-              <RouterLink
-                :to="
-                  linkToDay(
-                    row.person.technician,
-                    period.lastDay.value < period.today.value ? period.lastDay.value : period.today.value,
-                  )
-                "
-                >{{ t('compare.toTheirDay') }}</RouterLink
-              >
-            </li>
-          </ul>
+          <EarnedTasks
+            v-if="row.person"
+            :person="row.person.technician"
+            :first-day="period.firstDay.value"
+            :last-day="period.lastDay.value"
+            :today="period.today.value"
+          />
         </template>
         <template #foot>
           <tr class="total">
@@ -282,11 +262,6 @@ const headOf = {
   text-align: left;
   text-decoration: underline;
   text-underline-offset: 3px;
-}
-ul {
-  margin: 0;
-  padding: 4px 10px 8px;
-  list-style: none;
 }
 .definitions {
   display: grid;

@@ -2,7 +2,17 @@
 import { enableAutoUnmount, flushPromises } from '@vue/test-utils';
 import type { Component } from 'vue';
 import type { ComparedJob, ComparedPerson } from '@wergon/contract/compare';
-import type { Cause, CausedDifference } from '@wergon/core/compare';
+import type { Cause, CausedDifference, ListedJob } from '@wergon/core/compare';
+import {
+  JOB_FIELDS,
+  JOB_SORTS,
+  differenceScale,
+  differenceSteps,
+  findJobs,
+  groupJobs,
+  sumDifferences,
+  valuesOfJobs,
+} from '@wergon/core/compare';
 import { toCents } from '@wergon/core/money';
 import { parseDay, toInstant, toSeconds } from '@wergon/core/time';
 import { signIn } from '../../kit/desk.fixture.ts';
@@ -58,7 +68,8 @@ const differs = (...shares: [cause: Cause, hours: number, euros: number][]): Cau
   includedSeconds: toSeconds(36_000 + shares.reduce((sum, [, hours]) => sum + hours * 3600, 0)),
   measuredSeconds: toSeconds(18_000),
 });
-const job = (number: string, current: CausedDifference, more: Partial<ComparedJob> = {}): ComparedJob => ({
+type Job = ComparedJob & ListedJob;
+const job = (number: string, current: CausedDifference, more: Partial<Job> = {}): Job => ({
   id: number as ComparedJob['id'],
   number,
   title: 'Rewind',
@@ -70,17 +81,39 @@ const job = (number: string, current: CausedDifference, more: Partial<ComparedJo
   finishedDay: day('2026-03-02'),
   hasEstimate: true,
   taskCount: 9,
-  price: null,
-  actualSeconds: toSeconds(0),
-  actualCost: toCents(0),
-  outsideSeconds: toSeconds(0),
-  outsideCost: toCents(0),
-  isFinished: true,
+  month: '2026-03-01',
   current,
-  first: current,
   main: current.causes.slice(0, 1).map((share) => ({ ...share, task: 'Winding' })),
   ...more,
 });
+/** What the server says of some jobs to what is asked. */
+function tellJobs(jobs: readonly Job[], query: Readonly<Record<string, string>>) {
+  const { by, key, most, search = '', sort } = query;
+  const field = JOB_FIELDS.find((each) => each === by);
+  const found = findJobs(jobs, {
+    only: query,
+    search,
+    sort: JOB_SORTS.find((each) => each === sort) ?? 'over',
+  });
+  const groups = field ? groupJobs(found, field) : [];
+  const listed = field ? (groups.find((group) => group.key === key)?.items ?? []) : found;
+  const bars = found.map(({ current }) => current);
+  return {
+    ...PERIOD,
+    all: { jobCount: jobs.length, values: valuesOfJobs(jobs) },
+    jobCount: found.length,
+    taskCount: found.reduce((sum, { taskCount }) => sum + taskCount, 0),
+    total: sumDifferences(bars),
+    ruler: differenceSteps(found, PERIOD),
+    scales: { money: differenceScale(bars, 'money'), hours: differenceScale(bars, 'hours') },
+    groups: groups.map(({ key: own, items, difference }) => ({
+      key: own,
+      jobCount: items.length,
+      difference,
+    })),
+    jobs: listed.slice(0, Number(most)),
+  };
+}
 const PERIOD = {
   asOf: toInstant(1_772_431_200),
   firstDay: day('2026-01-05'),
@@ -99,9 +132,13 @@ const OTHERS = {
   'person-day': '/days/:technician/:day',
   lists: '/lists',
 };
-async function open(page: Component, answer: (name: string) => unknown) {
+async function open(
+  page: Component,
+  answer: (name: string, query: Readonly<Record<string, string>>) => unknown,
+) {
   signIn('work.see', 'reconcile.see', 'rates.see');
-  server.answer = ({ name }) => answer(name);
+  server.answer = ({ name, options }) =>
+    answer(name, (options as { query?: Record<string, string> } | undefined)?.query ?? {});
   const opened = await openPage(page, OTHERS);
   await flushPromises();
   return opened;
@@ -117,7 +154,7 @@ describe('jobs', () => {
     page.findAll('.job-line').map((line) => line.text().replace(/\s+/g, ' '));
 
   test('the sum first, then the jobs, most over first, each with what counts most and where', async () => {
-    const { page } = await open(JobsPage, () => ({ ...PERIOD, jobs }));
+    const { page } = await open(JobsPage, (_name, query) => tellJobs(jobs, query));
     expect(page.text()).toContain('3 jobs finished');
     expect(page.text()).toContain('+€40.00 more than estimated');
     expect(lines(page).map((text) => text.slice(0, 4))).toEqual(['5001', '5003', '5002']);
@@ -127,19 +164,21 @@ describe('jobs', () => {
   });
 
   test('what is narrowed is said, cleared in one step, and rests on few tasks where it does', async () => {
-    const { page, press } = await open(JobsPage, () => ({ ...PERIOD, jobs }));
+    const { page, press } = await open(JobsPage, (_name, query) => tellJobs(jobs, query));
     await page.get('select[aria-label="Only some customers"]').setValue('Port of Vik');
     await flushPromises();
     expect(page.text()).toContain('2 of 3 jobs shown.');
     expect(page.text()).toContain('rests on 2 tasks only');
     expect(lines(page)).toHaveLength(2);
     await press('Show all');
+    await flushPromises();
     expect(lines(page)).toHaveLength(3);
   });
 
   test('grouped by customer the groups open to their jobs', async () => {
-    const { page } = await open(JobsPage, () => ({ ...PERIOD, jobs }));
+    const { page } = await open(JobsPage, (_name, query) => tellJobs(jobs, query));
     await page.get('select[aria-label="Grouped by"]').setValue('customer');
+    await flushPromises();
     const groups = page.findAll('.group-line');
     expect(groups.map((group) => group.get('.name').text())).toEqual([
       'Aker Dairy1 job',
@@ -147,11 +186,27 @@ describe('jobs', () => {
     ]);
     expect(lines(page)).toHaveLength(0);
     await groups[1]?.trigger('click');
+    await flushPromises();
     expect(lines(page)).toHaveLength(2);
   });
 
+  test('of many the first hundred are listed, and more when they are asked for', async () => {
+    const many = Array.from({ length: 230 }, (_each, i) => job(String(6000 + i), differs(['run', 1, i])));
+    const { page, press } = await open(JobsPage, (_name, query) => tellJobs(many, query));
+    expect(page.text()).toContain('230 jobs finished');
+    expect(lines(page)).toHaveLength(100);
+    expect(page.text()).toContain('100 of 230 shown');
+    await press('Show more');
+    await flushPromises();
+    expect(lines(page)).toHaveLength(200);
+    await press('Show more');
+    await flushPromises();
+    expect(lines(page)).toHaveLength(230);
+    expect(page.text()).not.toContain('Show more');
+  });
+
   test('a period in which nothing was finished leads to the year', async () => {
-    const { page, press, router } = await open(JobsPage, () => ({ ...PERIOD, jobs: [] }));
+    const { page, press, router } = await open(JobsPage, (_name, query) => tellJobs([], query));
     expect(page.text()).toContain('No job was finished in this period.');
     await press('Look at the whole year');
     expect(router.currentRoute.value.query).toMatchObject({ period: 'year' });
@@ -208,7 +263,6 @@ describe('people', () => {
     earnedSeconds: toSeconds(21_600),
     ownSeconds: toSeconds(18_000),
     measuredSeconds: toSeconds(18_000),
-    tasks: [],
     ...more,
   });
   const people = [
@@ -216,6 +270,33 @@ describe('people', () => {
     person('Ada', 'Winding', { measuredSeconds: toSeconds(3600) }),
     person('Bo', 'Winding'),
   ];
+
+  test('a line opens to what they earned, which is asked for then', async () => {
+    const shop = { taskCount: 0, estimatedSeconds: 0, includedSeconds: 0, measuredSeconds: 0 };
+    const task = {
+      target: 't1',
+      title: 'Winding',
+      order: 'w1',
+      orderNumber: '5001',
+      estimatedSeconds: 36_000,
+      earnedSeconds: 21_600,
+      ownSeconds: 18_000,
+      measuredSeconds: 18_000,
+    };
+    const { page, press } = await open(PeoplePage, (_name, query) => ({
+      ...PERIOD,
+      shop: { ...shop, setupEstimatedSeconds: 0, setupSeconds: 0 },
+      people,
+      tasks: query['person'] === 'Bo' ? [task] : [],
+    }));
+    await press('Bo');
+    await flushPromises();
+    expect(server.calls.at(-1)?.options).toMatchObject({ query: { person: 'Bo' } });
+    expect(page.text()).toContain('5001 Winding');
+    await press('Cy');
+    await flushPromises();
+    expect(page.text()).not.toContain('5001 Winding');
+  });
 
   test('nobody is ranked: people stand by name, and a figure of shared time says so', async () => {
     const shop = {

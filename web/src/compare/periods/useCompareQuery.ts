@@ -1,7 +1,7 @@
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { JOB_FIELDS, NOT_NARROWED } from './jobRows.ts';
-import type { JobField, Narrowed } from './jobRows.ts';
+import { JOB_FIELDS } from '@wergon/core/compare';
+import type { AskedList, JobField } from '@wergon/core/compare';
 
 /** Which jobs are looked at, in the address: so a page of causes can lead to those that it speaks of, and back. */
 export function useCompareQuery() {
@@ -18,10 +18,13 @@ export function useCompareQuery() {
       get: (): 'finished' | 'floor' => (route.query['show'] === 'floor' ? 'floor' : 'finished'),
       set: (show) => go({ show: show === 'floor' ? show : undefined }),
     }),
-    narrowed: computed(
-      (): Narrowed => Object.fromEntries(JOB_FIELDS.map((field) => [field, textOf(field)])) as Narrowed,
+    /** Fields with the value that jobs are narrowed to. */
+    narrowed: computed((): AskedList['only'] =>
+      Object.fromEntries(
+        JOB_FIELDS.flatMap((field) => (textOf(field) === '' ? [] : [[field, textOf(field)] as const])),
+      ),
     ),
     narrow: (field: JobField, value: string) => go({ [field]: value === '' ? undefined : value }),
-    showAll: () => go(Object.fromEntries(Object.keys(NOT_NARROWED).map((field) => [field, undefined]))),
+    showAll: () => go(Object.fromEntries(JOB_FIELDS.map((field) => [field, undefined]))),
   };
 }
