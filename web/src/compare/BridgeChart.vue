@@ -5,10 +5,18 @@ import { usePreferredReducedMotion } from '@vueuse/core';
 import { computed } from 'vue';
 import { Bar } from 'vue-chartjs';
 import { inkOf, useTheme } from './chartInk.ts';
+import { PlainButton } from '../kit/parts/index.ts';
 import type { BridgeBar } from './whyWords.ts';
 
-/** Bars that lead from one length to another; what they say stands in the table beside them for whoever hears it. */
-const props = defineProps<{ bars: readonly BridgeBar[]; label: string }>();
+/** Bars that lead from one length to another; below each its name, by which it is chosen. What they say stands in the table
+ *  beside them for whoever hears it. */
+const props = defineProps<{
+  bars: readonly BridgeBar[];
+  label: string;
+  /** The bar that is looked at. */
+  chosen: BridgeBar['id'] | null;
+}>();
+const emit = defineEmits<{ choose: [id: BridgeBar['id']] }>();
 Chart.register(BarController, BarElement, CategoryScale, LinearScale);
 const themeNow = useTheme();
 const motion = usePreferredReducedMotion();
@@ -31,7 +39,6 @@ const data = computed((): ChartData<'bar', [number, number][]> => {
 });
 const options = computed((): ChartOptions<'bar'> => {
   const theme = themeNow();
-  const font = { family: theme('--text'), size: 14 };
   return {
     maintainAspectRatio: false,
     ...(motion.value === 'reduce' ? { animation: false } : { animation: { duration: 200 } }),
@@ -41,7 +48,7 @@ const options = computed((): ChartOptions<'bar'> => {
       x: {
         grid: { display: false },
         border: { color: theme('--ink') },
-        ticks: { color: theme('--ink'), font },
+        ticks: { display: false },
       },
       // A length is read from nothing on.
       y: { beginAtZero: true, display: false },
@@ -83,14 +90,46 @@ const lines: Plugin<'bar'> = {
 
 <template>
   <div class="bridge">
-    <Bar :data="data" :options="options" :plugins="[lines]" :aria-label="label" />
+    <div class="bars">
+      <Bar :data="data" :options="options" :plugins="[lines]" :aria-label="label" />
+    </div>
+    <div class="names" role="group" :aria-label="label">
+      <PlainButton
+        v-for="{ id, name } in bars"
+        :key="id"
+        :aria-pressed="id === chosen"
+        @click="emit('choose', id)"
+        >{{ name }}</PlainButton
+      >
+    </div>
   </div>
 </template>
 
 <style scoped>
 .bridge {
-  height: 300px;
   padding: 4px 16px 8px;
   background: var(--sheet);
+}
+.bars {
+  height: 270px;
+}
+/* The chart has no axis beside its bars, so that columns of one width lie below them. */
+.names {
+  display: grid;
+  grid-auto-columns: minmax(0, 1fr);
+  grid-auto-flow: column;
+}
+.names > * {
+  min-height: 32px;
+  padding: 4px 2px;
+  background: none;
+  border: 0;
+  color: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+.names > [aria-pressed='true'] {
+  background: var(--action-tint);
+  font-weight: 700;
 }
 </style>

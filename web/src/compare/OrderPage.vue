@@ -34,9 +34,11 @@ const unapproved = useQuery({
 const unapprovedSeconds = computed(() => unapproved.data.value?.seconds ?? 0);
 const search = ref('');
 const shift = ref(0);
-const opened = ref<string | null>(null);
+/** A page that speaks of one task leads to it. */
+const askedTask = () => (typeof route.query['task'] === 'string' ? route.query['task'] : null);
+const opened = ref<string | null>(askedTask());
 watch(id, () => {
-  opened.value = null;
+  opened.value = askedTask();
   shift.value = 0;
 });
 

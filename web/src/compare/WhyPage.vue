@@ -2,12 +2,13 @@
 import { useQuery } from '@tanstack/vue-query';
 import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
-import { useRoute } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import type { WhyJson } from '@wergon/contract/compare';
 import BridgeChart from './BridgeChart.vue';
 import OrderHead from './OrderHead.vue';
 import { bridgeOf, largestCause, sayHoursMore, sayMoneyMore, sayShare, sayWhy } from './whyWords.ts';
-import type { DifferenceUnit } from '@wergon/core/compare';
+import type { BridgeBar } from './whyWords.ts';
+import type { Cause, DifferenceUnit } from '@wergon/core/compare';
 import { formatCents, toCents } from '@wergon/core/money';
 import { marginOf } from '@wergon/core/work';
 import { callRoute, useDesk } from '../kit/index.ts';
@@ -18,6 +19,7 @@ import { t } from '../words/index.ts';
 /** Why an order costs other than estimated: how much in all, the causes, and the tasks that they are made of. */
 const desk = useDesk();
 const route = useRoute();
+const router = useRouter();
 const order = computed(() => String(route.params['order'] ?? ''));
 const query = useQuery({
   queryKey: ['why', order],
@@ -40,6 +42,30 @@ const largest = computed(() => {
 });
 
 type Row = WhyJson['tasks'][number];
+/** The cause of which the tasks are looked at. */
+const chosen = ref<Cause | null>(null);
+const shareOfCause = (row: Row) => againstOf(row).causes.find(({ cause }) => cause === chosen.value);
+const rows = computed(() => {
+  const tasks = told.value?.tasks ?? [];
+  if (chosen.value === null) return tasks;
+  const sizeOf = (row: Row) => {
+    const { cents = 0, seconds = 0 } = shareOfCause(row) ?? {};
+    return Math.abs(unit.value === 'money' ? cents : seconds);
+  };
+  return tasks.filter(shareOfCause).sort((a, b) => sizeOf(b) - sizeOf(a));
+});
+/** A cause leads to the tasks that have it, the actual to the order with its labor, day by day. */
+function choose(id: BridgeBar['id']): void {
+  if (id === 'actual') void router.push({ name: 'order', params: { order: order.value } });
+  else chosen.value = id === 'estimated' || id === chosen.value ? null : id;
+}
+function sayWhyOf(row: Row): string {
+  if (chosen.value === null) return sayWhy(againstOf(row).causes, desk);
+  const own = shareOfCause(row);
+  if (!own) return '';
+  const hours = own.seconds === 0 ? [] : [sayHoursMore(own.seconds, desk)];
+  return [t(`causes.${own.cause}`), ...hours, sayMoneyMore(own.cents, desk)].join(' ');
+}
 const share = ({ current }: Row) => sayShare(current.measuredSeconds, current.includedSeconds);
 /** What a sold order earns: by its estimate, and, once it is done, by what it cost. */
 const margins = computed(() => {
@@ -56,7 +82,7 @@ const margins = computed(() => {
   };
 });
 const columns = computed((): readonly Column<Row>[] => [
-  { id: 'task', title: t('common.task'), value: ({ position, title }) => `${position} ${title}` },
+  { id: 'task', title: t('common.task'), isRowHead: true },
   {
     id: 'estimated',
     title: t('compare.estimatedHead'),
@@ -81,7 +107,7 @@ const columns = computed((): readonly Column<Row>[] => [
     class: 'number figure',
     value: (row) => sayMoneyMore(againstOf(row).difference, desk),
   },
-  { id: 'why', title: t('compare.whyHead'), value: (row) => sayWhy(againstOf(row).causes, desk) },
+  { id: 'why', title: t('compare.whyHead'), value: sayWhyOf },
   { id: 'measured', title: t('compare.measuredHead'), class: 'number figure', value: share },
 ]);
 </script>
@@ -132,8 +158,22 @@ const columns = computed((): readonly Column<Row>[] => [
           ></span
         >
       </p>
-      <BridgeChart :bars="bars" :label="t('compare.bridgeOf', { number: told.number })" />
-      <DataTable class="across" :rows="told.tasks" :columns="columns" :row-key="({ id }) => id">
+      <BridgeChart
+        :bars="bars"
+        :label="t('compare.bridgeOf', { number: told.number })"
+        :chosen="chosen ?? 'estimated'"
+        @choose="choose"
+      />
+      <p v-if="chosen" class="none" role="status">
+        {{ t('compare.tasksOfCause', { cause: t(`causes.${chosen}`), n: rows.length }) }}
+        <BButton variant="quiet" size="sm" @click="chosen = null">{{ t('common.showAll') }}</BButton>
+      </p>
+      <DataTable class="across" :rows="rows" :columns="columns" :row-key="({ id }) => id">
+        <template #task="{ row }">
+          <RouterLink :to="{ name: 'order', params: { order }, query: { task: row.id } }"
+            ><span class="figure">{{ row.position }}</span> {{ row.title }}</RouterLink
+          >
+        </template>
         <template #caption
           ><span class="visually-hidden">{{
             t('compare.whyDiffers', { number: told.number })

@@ -118,7 +118,7 @@ const WHY = {
 async function open(why: object) {
   signIn('work.see', 'rates.see');
   server.answer = () => ({ ...WHY, ...why });
-  const opened = await openPage(WhyPage, { order: '/work/:order?' });
+  const opened = await openPage(WhyPage, { order: '/order/:order?' }, { order: 'w1' });
   await flushPromises();
   return opened;
 }
@@ -133,6 +133,40 @@ test('how much in all, the cause that counts most, and each task with its own', 
   expect(page.get('.bars').text()).toBe('estimated setup run rates actual');
   await press('Show hours');
   expect(page.get('.bars').text()).toBe('estimated setup run actual');
+});
+
+test('a cause leads to the tasks that have it, those first that it counts most in, and each of them to its labor', async () => {
+  const task = (id: string, position: number, ...causes: CauseShare[]) => ({
+    ...WHY.tasks[0],
+    id,
+    position,
+    title: `Task ${position}`,
+    current: { ...AGAINST, causes },
+  });
+  const { page, cells, press, router } = await open({
+    tasks: [
+      task('t1', 10, share('run', 1800, 2000)),
+      task('t2', 20, share('setup', -1800, -2000)),
+      task('t3', 30, share('run', 3600, 4000), share('rate', 0, -900)),
+    ],
+  });
+  await press('run');
+  expect(page.text()).toContain('Only run: 2 tasks');
+  expect(cells().map(([name, , , , , why]) => [name, why])).toEqual([
+    ['30 Task 30', 'run +1:00 +€40.00'],
+    ['10 Task 10', 'run +0:30 +€20.00'],
+  ]);
+  await press('rates');
+  expect(cells().map(([name, , , , , why]) => [name, why])).toEqual([['30 Task 30', 'rates −€9.00']]);
+  await press('estimated');
+  expect(cells()).toHaveLength(3);
+  await press('setup');
+  await press('Show all');
+  expect(cells()).toHaveLength(3);
+  expect(page.get('tbody a').attributes('href')).toBe('/order/w1?task=t1');
+  await press('actual');
+  await flushPromises();
+  expect(router.currentRoute.value.name).toBe('order');
 });
 
 test('an order that goes on is told so far, and one that is as estimated says so', async () => {

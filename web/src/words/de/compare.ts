@@ -178,6 +178,7 @@ export const compare: Translation['compare'] = {
   jobsGoOn: 'Auftrag in der Werkstatt | Aufträge in der Werkstatt',
   jobsOf: '{n} Auftrag | {n} Aufträge',
   tasksOf: '{n} Arbeitsgang | {n} Arbeitsgänge',
+  tasksOfCause: 'Nur {cause}: {n} Arbeitsgang | Nur {cause}: {n} Arbeitsgänge',
   tasksOfJobs: '{tasks} aus {n} Auftrag | {tasks} aus {n} Aufträgen',
   moreThanEstimated: 'mehr als kalkuliert',
   lessThanEstimated: 'weniger als kalkuliert',

@@ -173,6 +173,7 @@ export const compare = {
   jobsGoOn: 'job on the floor | jobs on the floor',
   jobsOf: '{n} job | {n} jobs',
   tasksOf: '{n} task | {n} tasks',
+  tasksOfCause: 'Only {cause}: {n} task | Only {cause}: {n} tasks',
   tasksOfJobs: '{tasks} of {n} job | {tasks} of {n} jobs',
   moreThanEstimated: 'more than estimated',
   lessThanEstimated: 'less than estimated',
