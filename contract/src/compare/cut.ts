@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CUT_FIELDS, MOST_LEVELS } from '@wergon/core/compare';
 import { cents, day, instant, onceId, seconds } from '../wire/index.ts';
-import { costs } from './difference.ts';
+import { costs, difference } from './difference.ts';
 import { checkDays, period } from './periods.ts';
 
 const fields = z.array(z.enum(CUT_FIELDS)).min(1).max(MOST_LEVELS);
@@ -50,6 +50,17 @@ const sums = {
   uncostedPieces: z.number(),
 };
 
+/** What whole tasks were to take, and why they differ. */
+const wholeTasks = z.object({
+  taskCount: z.number(),
+  estimatedSeconds: seconds,
+  estimatedCost: cents,
+  difference,
+  /** Of one order; those of several are not the same thing. */
+  pieces: z.object({ good: z.number(), scrap: z.number() }).nullable(),
+  runSeconds: seconds,
+});
+
 /** Groups of labor, or all rows of the last level, with what they come to. */
 export const cutSchema = z.object({
   asOf: instant,
@@ -64,6 +75,8 @@ export const cutSchema = z.object({
         keys: z.array(z.string()).readonly(),
         names: z.array(z.string()).readonly(),
         ...sums,
+        /** `null` where the group is not made of whole tasks: some of their labor lies outside of it. */
+        tasks: wholeTasks.nullable(),
       }),
     )
     .readonly(),

@@ -3,7 +3,7 @@ import type { LaborLine, LedgerFacts, TargetFacts, TargetId } from '@wergon/core
 import { toRate } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
 import { costRatesOf } from '@wergon/core/people';
-import { Defect } from '@wergon/core/result';
+import { Defect, groupBy } from '@wergon/core/result';
 import { createZone, dated } from '@wergon/core/time';
 import { estimateSeconds } from '@wergon/core/work';
 import type { Scenario } from './scenario.ts';
@@ -37,12 +37,5 @@ export function standardRatesOf({ grades }: Scenario): (grade: string) => Rate {
 }
 
 /** Labor lines by what they are on. */
-export function groupByTarget<Line extends LaborLine>(lines: readonly Line[]): ReadonlyMap<TargetId, Line[]> {
-  const groups = new Map<TargetId, Line[]>();
-  for (const line of lines) {
-    const own = groups.get(line.target);
-    if (own) own.push(line);
-    else groups.set(line.target, [line]);
-  }
-  return groups;
-}
+export const groupByTarget = <Line extends LaborLine>(lines: readonly Line[]) =>
+  groupBy(lines, ({ target }) => target);

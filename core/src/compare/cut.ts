@@ -1,3 +1,4 @@
+import { groupBy } from '../result/index.ts';
 import { shareByWeight, toCents } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
 import { toSeconds } from '../time/index.ts';
@@ -31,6 +32,23 @@ export type CutField = (typeof CUT_FIELDS)[number];
 
 /** How many fields a cut can be made by, one within the other. */
 export const MOST_LEVELS = 3;
+
+/** Fields of which all labor of a task has the same key: cut by these alone, groups are made of whole tasks. */
+const TASK_FIELDS: ReadonlySet<CutField> = new Set([
+  'order',
+  'task',
+  'customer',
+  'unit',
+  'division',
+  'jobType',
+  'costCode',
+  'workCenter',
+  'kind',
+]);
+
+/** Whether labor that is cut and filtered by some fields is that of whole tasks, as far as it lies in the period. */
+export const cutsWholeTasks = (fields: readonly CutField[]): boolean =>
+  fields.every((field) => TASK_FIELDS.has(field));
 
 /** Labor on which nothing that it is cut by differs. */
 export type CutPiece = Pick<
@@ -72,14 +90,7 @@ export function cutPieces<Piece extends CutPiece>(
   pieces: readonly Piece[],
   keyOf: (piece: Piece) => string,
 ): readonly CutGroup<Piece>[] {
-  const groups = new Map<string, Piece[]>();
-  for (const piece of pieces) {
-    const key = keyOf(piece);
-    const own = groups.get(key);
-    if (own) own.push(piece);
-    else groups.set(key, [piece]);
-  }
-  return [...groups]
+  return [...groupBy(pieces, keyOf)]
     .map(([key, own]) => ({ key, pieces: own, ...sumPieces(own) }))
     .sort((a, b) => b.seconds - a.seconds || (a.key < b.key ? -1 : 1));
 }

@@ -1,3 +1,4 @@
+import { groupBy } from '../result/index.ts';
 import { CAUSES, sumDifferences } from './causes.ts';
 import type { Cause, CausedDifference, CauseShare } from './causes.ts';
 
@@ -15,14 +16,7 @@ export function groupDifferences<Item>(
   keyOf: (item: Item) => string,
   differenceOf: (item: Item) => CausedDifference,
 ): readonly DifferenceGroup<Item>[] {
-  const groups = new Map<string, Item[]>();
-  for (const item of items) {
-    const key = keyOf(item);
-    const own = groups.get(key);
-    if (own) own.push(item);
-    else groups.set(key, [item]);
-  }
-  return [...groups]
+  return [...groupBy(items, keyOf)]
     .map(([key, own]) => ({ key, items: own, difference: sumDifferences(own.map(differenceOf)) }))
     .sort((a, b) => mostOver(a.difference, b.difference) || (a.key < b.key ? -1 : 1));
 }

@@ -9,7 +9,7 @@ export type { DifferenceScale, DifferenceUnit } from './differenceBar.ts';
 export { earnedOf, efficiencyOf, expectedSeconds, isMostlyShared, shareOf } from './efficiency.ts';
 export type { Earned, Efficiency, FinishedTask } from './efficiency.ts';
 export { estimateParts } from './estimateParts.ts';
-export { CUT_FIELDS, MOST_LEVELS, cutPieces, partLine, sumPieces } from './cut.ts';
+export { CUT_FIELDS, MOST_LEVELS, cutPieces, cutsWholeTasks, partLine, sumPieces } from './cut.ts';
 export type { CutField, CutPiece, CutSum, NamedPart } from './cut.ts';
 export { finishedAtOf } from './finishedJob.ts';
 export { groupDifferences, mainCauses, mostOver } from './groups.ts';

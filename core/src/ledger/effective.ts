@@ -1,6 +1,6 @@
-import { itemAt } from '../result/index.ts';
+import { groupBy, itemAt } from '../result/index.ts';
 import { isCorrection } from './entries.ts';
-import type { AmendEntry, AmendSet, Correction, Entry, EntryId, LaborEntry } from './entries.ts';
+import type { AmendEntry, AmendSet, Correction, Entry, LaborEntry } from './entries.ts';
 
 /** An entry with an amendment applied: named fields replaced, `null` ones absent. */
 function amended<Entry extends LaborEntry>(entry: Entry, set: AmendSet): Entry {
@@ -27,13 +27,7 @@ export function correctedEntry<Entry extends LaborEntry>(
 
 /** The entries that count, as corrected, in the order of recording. */
 export function effectiveEntries(journal: readonly Entry[]): readonly LaborEntry[] {
-  const corrections = new Map<EntryId, Correction[]>();
-  for (const entry of journal) {
-    if (!isCorrection(entry)) continue;
-    const known = corrections.get(entry.target);
-    if (known) known.push(entry);
-    else corrections.set(entry.target, [entry]);
-  }
+  const corrections = groupBy(journal.filter(isCorrection), ({ target }) => target);
   const effective: LaborEntry[] = [];
   for (const entry of journal) {
     if (isCorrection(entry)) continue;

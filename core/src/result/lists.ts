@@ -20,6 +20,21 @@ export function getFrom<Key, Value>(map: ReadonlyMap<Key, Value>, key: Key): Val
   return value;
 }
 
+/** Items by a key, each in their order. */
+export function groupBy<Item, Key>(
+  items: Iterable<Item>,
+  keyOf: (item: Item) => Key,
+): ReadonlyMap<Key, readonly Item[]> {
+  const groups = new Map<Key, Item[]>();
+  for (const item of items) {
+    const key = keyOf(item);
+    const own = groups.get(key);
+    if (own) own.push(item);
+    else groups.set(key, [item]);
+  }
+  return groups;
+}
+
 /** The keys of an object that has just these: of a constant table, never of what somebody sent. */
 export const keysOf = <Key extends string>(table: Readonly<Partial<Record<Key, unknown>>>): Key[] =>
   Object.keys(table) as Key[];

@@ -5,7 +5,7 @@ import type { OrderJson, OrderRow } from '@wergon/contract/compare';
 import { orderPieces, sumComparisons } from '@wergon/core/compare';
 import { joinLines } from '@wergon/core/ledger';
 import { formatCents, toCents, formatDecimalHours } from '@wergon/core/money';
-import { findIn, ok } from '@wergon/core/result';
+import { findIn, groupBy, ok } from '@wergon/core/result';
 import { inForceAt, toSeconds } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
@@ -207,12 +207,7 @@ export function mountCompare(mount: Mount, context: LedgerContext): void {
       labor: loadLabor(sql, known, tasks, now, costs),
       seq: loadSeq(sql),
     }));
-    const byOrder = new Map<string, TaskWithLabor[]>();
-    for (const each of labor) {
-      const own = byOrder.get(each.task.order);
-      if (own) own.push(each);
-      else byOrder.set(each.task.order, [each]);
-    }
+    const byOrder = groupBy(labor, ({ task }) => task.order);
     const rows = orders.map((order) =>
       orderRow(order, byOrder.get(order.id) ?? [], costs, now, warnAtOf(known, now), units),
     );

@@ -1,3 +1,4 @@
+import { groupBy } from '@wergon/core/result';
 import type { ComparisonJson, LineRow } from '@wergon/contract/compare';
 import { atStandardCost, compareTask, isLow } from '@wergon/core/compare';
 import type { Comparison, Pieces } from '@wergon/core/compare';
@@ -47,12 +48,7 @@ export function loadLabor(
   costs: Costs,
 ): readonly TaskWithLabor[] {
   const wanted = new Set(tasks.map(({ id }) => id));
-  const byTechnician = new Map<TechnicianId, LaborLine[]>();
-  for (const line of loadLinesOf(sql, [...wanted])) {
-    const own = byTechnician.get(line.technician);
-    if (own) own.push(line);
-    else byTechnician.set(line.technician, [line]);
-  }
+  const byTechnician = groupBy(loadLinesOf(sql, [...wanted]), ({ technician }) => technician);
   const lines: LaborLine[] = [];
   const peopleOn = new Map<TargetId, string[]>();
   const signedOut = new Map<TargetId, SignedOut[]>();
@@ -81,12 +77,7 @@ export function loadLabor(
           signedOut.set(target, [...(signedOut.get(target) ?? []), { name, at: out, seconds }]);
         }
   }
-  const byTarget = new Map<TargetId, LaborLine[]>();
-  for (const line of costedAs(lines, facts, costs)) {
-    const own = byTarget.get(line.target);
-    if (own) own.push(line);
-    else byTarget.set(line.target, [line]);
-  }
+  const byTarget = groupBy(costedAs(lines, facts, costs), ({ target }) => target);
   const finished = loadFinished(sql, [...wanted]);
   const pieces = loadPieces(sql, [...wanted]);
   return tasks.map((task): TaskWithLabor => {

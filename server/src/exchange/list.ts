@@ -26,13 +26,3 @@ export type List<Row> = {
 export const inParts = <T>(items: readonly T[], size = 200): T[][] =>
   Array.from({ length: Math.ceil(items.length / size) }, (_each, i) => items.slice(i * size, (i + 1) * size));
 
-/** Items by a key, each in their order. */
-export function groupBy<T>(items: readonly T[], keyOf: (item: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const item of items) {
-    const group = groups.get(keyOf(item));
-    if (group) group.push(item);
-    else groups.set(keyOf(item), [item]);
-  }
-  return groups;
-}

@@ -1,4 +1,4 @@
-import { itemAt } from '@wergon/core/result';
+import { groupBy, itemAt } from '@wergon/core/result';
 import { newId } from '../db/index.ts';
 import { orderRowSchema } from '@wergon/contract/exchange';
 import type { NewOrder } from '@wergon/contract/work';
@@ -9,7 +9,7 @@ import { ensureListItems } from '../shop/index.ts';
 import { drawRandomCode } from '../scan/index.ts';
 import { OrderEntity, TaskEntity, newOrderRows } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
-import { groupBy, inParts } from './list.ts';
+import { inParts } from './list.ts';
 import type { Judged, List } from './list.ts';
 
 const HEADER = ['title', 'customer', 'quantity', 'due', 'division', 'jobType'] as const;

@@ -1,3 +1,4 @@
+import { groupBy } from '@wergon/core/result';
 import type { StandardId } from '@wergon/core/work';
 import { newId } from '../db/index.ts';
 import { standardRowSchema } from '@wergon/contract/exchange';
@@ -7,7 +8,6 @@ import { GradeEntity } from '../people/index.ts';
 import { ensureListItems } from '../shop/index.ts';
 import { StandardEntity, saveStandard, taskBody } from '../work/index.ts';
 import type { Standard } from '../work/index.ts';
-import { groupBy } from './list.ts';
 import type { Judged, List } from './list.ts';
 
 type StandardRow = z.output<typeof standardRowSchema>;

@@ -1,3 +1,4 @@
+import { groupBy } from '@wergon/core/result';
 import type { WorkOrderId } from '@wergon/core/work';
 import type { Asked, SaidOfStart } from '../ledger/index.ts';
 import type { DeepReadonly } from '@wergon/contract/wire';
@@ -140,12 +141,7 @@ const targetsOfState = ({ doing }: LaborState): TargetId[] => {
 
 /** What belongs to each technician, looked up by their id. */
 function byTechnician<T extends { readonly technician: TechnicianId }>(items: readonly T[]) {
-  const own = new Map<string, T[]>();
-  for (const item of items) {
-    const list = own.get(item.technician);
-    if (list) list.push(item);
-    else own.set(item.technician, [item]);
-  }
+  const own = groupBy(items, ({ technician }): string => technician);
   return (id: string): readonly T[] => own.get(id) ?? [];
 }
 

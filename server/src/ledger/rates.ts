@@ -1,11 +1,11 @@
-import type { WorkOrderId, WorkType } from '@wergon/core/work';
+import type { WorkType } from '@wergon/core/work';
 import type { Cents } from '@wergon/core/money';
 import { recost } from '@wergon/core/ledger';
 import type { RateEffect } from '@wergon/contract/people';
 import { formatCents, formatRate, sumCents } from '@wergon/core/money';
 import { costRatesOf, explainRate } from '@wergon/core/people';
 import type { RateRecord, TechnicianId } from '@wergon/core/people';
-import { isRecord, ok } from '@wergon/core/result';
+import { groupBy, isRecord, ok } from '@wergon/core/result';
 import { formatDay, inForceAt, earliestOf, sumSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { TargetId } from '@wergon/core/ledger';
@@ -40,18 +40,9 @@ function findEffect(
      from "labor_line" where "technician" = ? and "day" >= ?`,
     [technician, from],
   );
-  const byOrder = new Map<
-    WorkOrderId | undefined,
-    { seconds: Seconds; cost: Cents | null; after: Cents | null }[]
-  >();
   const setCosts = loadSetCosts(sql, from, facts.zone.dayAt(now), technician);
-  for (const line of recost(lines, { rates: costRatesOf(records), setCosts })) {
-    const order = facts.tasks.get(line.target)?.order;
-    const own = byOrder.get(order);
-    if (own) own.push(line);
-    else byOrder.set(order, [line]);
-  }
-  return [...byOrder]
+  const recosted = recost(lines, { rates: costRatesOf(records), setCosts });
+  return [...groupBy(recosted, ({ target }) => facts.tasks.get(target)?.order)]
     .map(([id, own]) => ({
       id,
       seconds: sumSeconds(own),

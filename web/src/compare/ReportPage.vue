@@ -8,6 +8,7 @@ import { formatCents } from '@wergon/core/money';
 import { callRoute, linkToDay, sayLongDay, useDesk } from '../kit/index.ts';
 import { DeskFrame, PlainTable, QueryState } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
+import { sayCount } from './figures.ts';
 import OrderHead from './OrderHead.vue';
 
 /** An order day by day, to be read and printed: for inside with names and cost, for the customer without. */
@@ -23,11 +24,7 @@ const isForCustomer = ref(false);
 type Day = ReportJson['days'][number];
 const notesOf = ({ notes }: Day) => notes.filter((note) => note.isForCustomer || !isForCustomer.value);
 const sayPieces = (pieces: Day['tasks'][number]['pieces']) =>
-  pieces === null
-    ? ''
-    : pieces.scrap > 0 && !isForCustomer.value
-      ? t('compare.goodAndScrap', { good: pieces.good, scrap: pieces.scrap })
-      : t('compare.goodPieces', { n: pieces.good });
+  pieces === null ? '' : sayCount(isForCustomer.value ? { ...pieces, scrap: 0 } : pieces);
 const print = () => window.print();
 </script>
 

@@ -162,6 +162,13 @@ export const sayPieces = ({ good, scrap, after }: Pieces & { after?: string }, q
     ...(scrap > 0 ? [t('compare.scrapped', { scrap })] : []),
   ].join(', ');
 
-/** A figure with at most one decimal. */
+/** Pieces that were reported; scrap where there was any. */
+export const sayCount = ({ good, scrap }: Pieces): string =>
+  scrap > 0 ? t('compare.goodAndScrap', { good, scrap }) : t('compare.goodPieces', { n: good });
+
+/** A figure with at most one decimal; below one, where that would say little, with two figures. */
 export const sayNumber = (figure: number): string =>
-  new Intl.NumberFormat(currentLocale(), { maximumFractionDigits: 1 }).format(figure);
+  new Intl.NumberFormat(
+    currentLocale(),
+    figure < 1 ? { maximumSignificantDigits: 2 } : { maximumFractionDigits: 1 },
+  ).format(figure);

@@ -1,3 +1,4 @@
+import { groupBy } from '@wergon/core/result';
 import { isMissing } from '@wergon/core/floor';
 import type { FloorJson } from '@wergon/contract/floor';
 import type { Block, Board, Lane } from '@wergon/core/floor';
@@ -65,13 +66,7 @@ export function rowsOf(
   groupOf: (lane: Lane) => string,
   opened: Opened | null,
 ): readonly FloorRow[] {
-  const groups = new Map<string, Lane[]>();
-  for (const lane of lanes) {
-    const own = groups.get(groupOf(lane));
-    if (own) own.push(lane);
-    else groups.set(groupOf(lane), [lane]);
-  }
-  return [...groups].flatMap(([name, own]) => [
+  return [...groupBy(lanes, groupOf)].flatMap(([name, own]) => [
     {
       kind: 'group' as const,
       key: `group ${name}`,

@@ -3,7 +3,8 @@ import type { CutSpec, cutSchema, keptCutsSchema } from '@wergon/contract/compar
 import { CUT_FIELDS } from '@wergon/core/compare';
 import type { CutField } from '@wergon/core/compare';
 import { rebuild } from '../../ledger/index.ts';
-import { openTestShop } from '../../app/testShop.fixture.ts';
+import { keepJobs } from './finishedJobs.ts';
+import { newId, openTestShop } from '../../app/testShop.fixture.ts';
 import type { TestShop } from '../../app/testShop.fixture.ts';
 
 type Cut = z.input<typeof cutSchema>;
@@ -136,5 +137,89 @@ describe('a cut that is kept', () => {
   ])('%j is refused, and %s named', async (fields, field) => {
     const { status, body } = await keep(fields);
     expect([status, body]).toMatchObject([422, { errors: [{ field }] }]);
+  });
+});
+
+describe('what whole tasks were to take', () => {
+  const tasksOf = ({ groups }: Cut) =>
+    groups.map(({ names, tasks }) => [names.at(-1), tasks?.taskCount ?? null]);
+
+  test.each<[cut: Partial<CutSpec>, told: readonly (readonly [string, number | null])[]]>([
+    [
+      { by: ['task'] },
+      [
+        ['Strip', 1],
+        ['Winding', 1],
+      ],
+    ],
+    [{ by: ['order', 'task'] }, [['1001 Rewind', 2]]],
+    [{ by: ['customer', 'person'] }, [['Stock', 2]]],
+    [
+      { by: ['task'], only: { workCenter: '' } },
+      [
+        ['Strip', 1],
+        ['Winding', 1],
+      ],
+    ],
+    // What somebody did of a task, or on a day, is not all of it.
+    [
+      { by: ['person'] },
+      [
+        ['Ada', null],
+        ['Bo', null],
+      ],
+    ],
+    [
+      { by: ['task'], only: { workType: 'run' } },
+      [
+        ['Winding', null],
+        ['Strip', null],
+      ],
+    ],
+  ])('by %j is told: %j', async (cut, expected) => {
+    expect(tasksOf(await told(cut))).toEqual(expected);
+  });
+
+  test('they say what the order’s own page says, and pieces of its last task', async () => {
+    await shop.send({ ...shop.scan('count', 95, shop.ada, [shop.strip]), good: 3, scrap: 1 });
+    const [group] = (await told({ by: ['order'] })).groups;
+    const why = (await shop.get(`/api/work/${shop.order}/why`)).body as {
+      current: { difference: string };
+      tasks: { wholeEstimateSeconds: number; wholeEstimatedCost: string }[];
+    };
+    expect(group?.tasks?.difference).toEqual(why.current);
+    expect(group?.tasks?.estimatedSeconds).toBe(
+      why.tasks.reduce((sum, { wholeEstimateSeconds }) => sum + wholeEstimateSeconds, 0),
+    );
+    expect(cents(group?.tasks?.estimatedCost ?? '')).toBe(
+      why.tasks.reduce((sum, { wholeEstimatedCost }) => sum + cents(wholeEstimatedCost), 0),
+    );
+    expect(group?.tasks?.pieces).toEqual({ good: 3, scrap: 1 });
+  });
+
+  test('kept or derived they are the same, and what lies outside of the days makes a task no whole one', async () => {
+    await shop.send(
+      shop.scan('task-done', 96, shop.ada, [shop.strip]),
+      shop.scan('task-done', 97, shop.bo, [shop.winding]),
+      shop.scan('work-stop', 97, shop.bo),
+    );
+    const rows = async () => (await told({ by: ['order', 'task'] }, { whole: 'yes' })).groups;
+    const derived = await rows();
+    await keepJobs(shop.context, { wait: () => Promise.resolve() });
+    expect(await rows()).toEqual(derived);
+    expect(derived.map(({ tasks }) => tasks?.taskCount)).toEqual([1, 1]);
+    await shop.correct({
+      id: newId(),
+      type: 'hours',
+      day: '2026-02-27',
+      seconds: 3600,
+      technician: shop.ada,
+      targets: [shop.strip],
+    });
+    expect(tasksOf(await told({ by: ['task'] }))).toEqual([
+      ['Strip', null],
+      ['Winding', 1],
+    ]);
+    expect(tasksOf(await told({ by: ['order'] }))).toEqual([['1001 Rewind', null]]);
   });
 });

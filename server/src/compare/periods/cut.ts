@@ -1,5 +1,5 @@
 import type { CutSpec } from '@wergon/contract/compare';
-import { CUT_FIELDS, cutPieces, sumPieces } from '@wergon/core/compare';
+import { CUT_FIELDS, cutPieces, cutsWholeTasks, sumPieces } from '@wergon/core/compare';
 import type { CutField, CutSum } from '@wergon/core/compare';
 import { ok } from '@wergon/core/result';
 import type { ShopFacts } from '../../catalog/index.ts';
@@ -13,6 +13,7 @@ import { costsFor } from '../taskLabor.ts';
 import { cutKeys, loadPieces, nameOfKey } from './labor.ts';
 import type { CutNames, LaborPiece } from './labor.ts';
 import { loadGradeNames } from './names.ts';
+import { loadWholeTasks } from './wholeTasks.ts';
 
 /** Groups of one level that are told at once. */
 const MOST_GROUPS = 1000;
@@ -30,22 +31,28 @@ export function mountCut(mount: Mount, { database, clock, facts }: LedgerContext
     const isParted = [...cut.by, ...Object.keys(cut.only)].some(
       (each) => each === 'machine' || each === 'reason',
     );
-    const pieces = await readSql(database, (sql) =>
-      loadPieces(sql, known, { firstDay: from, lastDay: to }, now, { costs, isParted }),
-    );
+    const days = { firstDay: from, lastDay: to };
     const keys = cutKeys(known);
-    const asked = pieces.filter((piece) => isOf(piece, cut, path, keys));
-    // What is opened has its keys already: all its pieces have them.
-    const rows = rowsOf(asked, whole === 'yes' ? cut.by : cut.by.slice(0, path.length + 1), keys);
+    const levels = whole === 'yes' ? cut.by : cut.by.slice(0, path.length + 1);
     const most = whole === 'yes' ? MOST_ROWS : MOST_GROUPS;
-    return ok({
-      asOf: now,
-      firstDay: from,
-      lastDay: to,
-      costs,
-      total: sumPieces(asked),
-      groups: rows.slice(0, most).map((row) => write(known, names, cut.by, row)),
-      moreCount: Math.max(0, rows.length - most),
+    const filtered = CUT_FIELDS.filter((field) => cut.only[field] !== undefined);
+    return readSql(database, (sql) => {
+      const pieces = loadPieces(sql, known, days, now, { costs, isParted });
+      const asked = pieces.filter((piece) => isOf(piece, cut, path, keys));
+      // What is opened has its keys already: all its pieces have them.
+      const rows = rowsOf(asked, levels, keys);
+      const told = rows.slice(0, most);
+      const tasks = cutsWholeTasks([...levels, ...filtered])
+        ? loadWholeTasks(sql, known, told, days, now, costs)
+        : undefined;
+      return ok({
+        asOf: now,
+        ...days,
+        costs,
+        total: sumPieces(asked),
+        groups: told.map((row) => ({ ...write(known, names, cut.by, row), tasks: tasks?.(row) ?? null })),
+        moreCount: Math.max(0, rows.length - most),
+      });
     });
   });
 }
@@ -59,7 +66,7 @@ const isOf = (piece: LaborPiece, { by, only }: CutSpec, path: readonly string[],
     return field !== undefined && keys[field](piece) === key;
   }) && CUT_FIELDS.every((field) => only[field] === undefined || keys[field](piece) === only[field]);
 
-type Row = CutSum & { readonly keys: readonly string[] };
+type Row = CutSum & { readonly keys: readonly string[]; readonly pieces: readonly LaborPiece[] };
 
 /** The rows of the last of some levels, group within group. */
 function rowsOf(pieces: readonly LaborPiece[], by: readonly CutField[], keys: Keys): readonly Row[] {

@@ -9,6 +9,7 @@ import type { Instant, Span } from '@wergon/core/time';
 import type { WorkOrderId } from '@wergon/core/work';
 import { factsNow } from '../../catalog/index.ts';
 import type { ShopFacts } from '../../catalog/index.ts';
+import type { Task } from '../../work/index.ts';
 import { readOwnJson, readSql, writeSql } from '../../db/index.ts';
 import type { Database, Sql } from '../../db/index.ts';
 import { loadRunning } from '../../ledger/index.ts';
@@ -125,16 +126,52 @@ export function loadTasksOf(
   costs: Costs,
 ): ReadonlyMap<WorkOrderId, readonly TaskDifference[]> {
   const asked = jobs.flatMap((job) => ('tasks' in job ? [] : job.order.id));
-  const kept = sql.all<Pick<KeptJob, 'order' | 'tasks'>>(
-    // A cross join is looked up in the order in which it is written.
-    `select k."work_order" as "order", k."tasks" from json_each(?) o
-     cross join "finished_job" k on k."work_order" = o."value" and k."costs" = ?`,
-    [JSON.stringify(asked), costs],
+  const given = jobs.flatMap((job) => ('tasks' in job ? [[job.order.id, job.tasks] as const] : []));
+  return new Map([...loadKeptTasks(sql, facts, asked, costs), ...given]);
+}
+
+const loadKeptTasks = (
+  sql: Sql,
+  facts: ShopFacts,
+  orders: readonly WorkOrderId[],
+  costs: Costs,
+): ReadonlyMap<WorkOrderId, readonly TaskDifference[]> =>
+  new Map(
+    sql
+      .all<Pick<KeptJob, 'order' | 'tasks'>>(
+        // A cross join is looked up in the order in which it is written.
+        `select k."work_order" as "order", k."tasks" from json_each(?) o
+         cross join "finished_job" k on k."work_order" = o."value" and k."costs" = ?`,
+        [JSON.stringify(orders), costs],
+      )
+      .map(({ order, tasks }) => [order, readTasks(facts, tasks)]),
   );
-  return new Map<WorkOrderId, readonly TaskDifference[]>([
-    ...kept.map(({ order, tasks }) => [order, readTasks(facts, tasks)] as const),
-    ...jobs.flatMap((job) => ('tasks' in job ? [[job.order.id, job.tasks] as const] : [])),
-  ]);
+
+/** What some tasks differ by: of jobs that are kept it is read, of others derived. */
+export function loadTaskDifferences(
+  sql: Sql,
+  facts: ShopFacts,
+  tasks: readonly Task[],
+  now: Instant,
+  costs: Costs,
+): ReadonlyMap<TargetId, CausedDifference> {
+  const fresh = new Set([...loadDue(sql), ...ordersInWork(sql, facts, now)]);
+  const ids = [...new Set(tasks.map(({ order }) => order))];
+  const kept = loadKeptTasks(
+    sql,
+    facts,
+    ids.filter((id) => !fresh.has(id)),
+    costs,
+  );
+  const derived = deriveJobs(
+    sql,
+    facts,
+    ids.filter((id) => !kept.has(id)),
+    now,
+    costs,
+  );
+  const all = [...kept.values(), ...derived.map((job) => job.tasks)].flat();
+  return new Map(all.map(({ task, current }) => [task.id, current]));
 }
 
 /** Due jobs that are looked at in one transaction, so that scans go on in between. */

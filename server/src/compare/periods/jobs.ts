@@ -1,3 +1,4 @@
+import { groupBy } from '@wergon/core/result';
 import { finishedAtOf, sumDifferences } from '@wergon/core/compare';
 import type { CausedDifference } from '@wergon/core/compare';
 import { addDays } from '@wergon/core/time';
@@ -53,8 +54,7 @@ export function compareJobs(
   labor: readonly TaskWithLabor[],
   costs: Costs,
 ): readonly JobWithTasks[] {
-  const byOrder = new Map<WorkOrderId, TaskWithLabor[]>(orders.map(({ id }) => [id, []]));
-  for (const each of labor) byOrder.get(each.task.order)?.push(each);
+  const byOrder = groupBy(labor, ({ task }) => task.order);
   return orders.map((order) => {
     const own = byOrder.get(order.id) ?? [];
     const tasks = causesOfTasks(facts, order, own, costs).map(({ labor: { task }, current }) => ({

@@ -3,7 +3,7 @@ import type { CutField, CutPiece, NamedPart } from '@wergon/core/compare';
 import { sumLines } from '@wergon/core/ledger';
 import type { LaborLine } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { findIn } from '@wergon/core/result';
+import { findIn, groupBy } from '@wergon/core/result';
 import { earliestOf, formatDay, latestOf, mondayOf, monthOf } from '@wergon/core/time';
 import type { Days, Instant } from '@wergon/core/time';
 import type { ShopFacts } from '../../catalog/index.ts';
@@ -38,12 +38,7 @@ export function loadPieces(
   const settled = loadLinesBetween(sql, firstDay, lastDay).filter(isSeen);
   const lines = costedAs(withOpen(sql, facts, settled, open), facts, costs);
   if (!isParted) return lines;
-  const parts = new Map<string, NamedPart[]>();
-  for (const part of [...loadParts(sql, firstDay, lastDay), ...sumParts(open)]) {
-    const own = parts.get(keyOfLine(part));
-    if (own) own.push(part);
-    else parts.set(keyOfLine(part), [part]);
-  }
+  const parts = groupBy([...loadParts(sql, firstDay, lastDay), ...sumParts(open)], keyOfLine);
   return lines.flatMap((line) => partLine(line, parts.get(keyOfLine(line)) ?? []));
 }
 

@@ -1,8 +1,8 @@
 import type { NearTask } from '@wergon/contract/compare';
 import { isLow, isPastEstimate, nearFrom, reachedAt } from '@wergon/core/compare';
-import type { Allocation, LaborLine, TargetId } from '@wergon/core/ledger';
+import type { Allocation } from '@wergon/core/ledger';
 import { addUsed, allocateStint } from '@wergon/core/ledger';
-import { ok } from '@wergon/core/result';
+import { groupBy, ok } from '@wergon/core/result';
 import { addDays, inForceAt, sumSeconds, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import { WORK_TYPES, isWorkable, withAlwaysIncluded } from '@wergon/core/work';
@@ -51,12 +51,7 @@ export function findNear(sql: Sql, facts: ShopFacts, now: Instant): readonly Nea
   const ids = tasks.map(({ id }) => id);
   const finished = loadFinished(sql, ids);
   const settled = loadUsedOf(sql, ids);
-  const running = new Map<TargetId, Allocation[]>();
-  for (const piece of loadRunning(sql, facts, now)) {
-    const own = running.get(piece.target);
-    if (own) own.push(piece);
-    else running.set(piece.target, [piece]);
-  }
+  const running = groupBy(loadRunning(sql, facts, now), ({ target }) => target);
   const warnAt = warnAtOf(facts, now);
   const figures = tasks
     .filter(({ id, hasEstimate, isAccepted }) => hasEstimate && isAccepted && !finished.has(id))
@@ -96,15 +91,8 @@ function createSince(
   near: readonly Near[],
   now: Instant,
 ): (of: Near) => Instant | null {
-  const lines = new Map<TargetId, LaborLine[]>();
-  for (const line of loadLinesOf(
-    sql,
-    near.map(({ task }) => task.id),
-  )) {
-    const own = lines.get(line.target);
-    if (own) own.push(line);
-    else lines.set(line.target, [line]);
-  }
+  const ids = near.map(({ task }) => task.id);
+  const lines = groupBy(loadLinesOf(sql, ids), ({ target }) => target);
   const days = new Map<LocalDay, readonly Allocation[]>();
   const piecesOn = (day: LocalDay) => {
     const known =

@@ -3,7 +3,7 @@ import { earnedOf, efficiencyOf, expectedSeconds } from '@wergon/core/compare';
 import type { Earned } from '@wergon/core/compare';
 import { deriveAttendance, sumEntered } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { ok } from '@wergon/core/result';
+import { groupBy, ok } from '@wergon/core/result';
 import { daysFrom, sumSeconds, toSeconds } from '@wergon/core/time';
 import type { Days, Instant, LocalDay } from '@wergon/core/time';
 import type { ShopFacts } from '../../catalog/index.ts';
@@ -42,17 +42,8 @@ export function mountComparedPeople(mount: Mount, { database, clock, facts }: Le
 }
 
 /** Items by whose they are. */
-function byPerson<Item extends { readonly technician: TechnicianId }>(
-  items: readonly Item[],
-): ReadonlyMap<TechnicianId, readonly Item[]> {
-  const byId = new Map<TechnicianId, Item[]>();
-  for (const item of items) {
-    const own = byId.get(item.technician);
-    if (own) own.push(item);
-    else byId.set(item.technician, [item]);
-  }
-  return byId;
-}
+const byPerson = <Item extends { readonly technician: TechnicianId }>(items: readonly Item[]) =>
+  groupBy(items, ({ technician }) => technician);
 
 function loadPeople(
   sql: Sql,

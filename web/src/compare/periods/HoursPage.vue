@@ -3,7 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { CUT_FIELDS, MOST_LEVELS } from '@wergon/core/compare';
+import { CUT_FIELDS, MOST_LEVELS, cutsWholeTasks } from '@wergon/core/compare';
 import type { CutField } from '@wergon/core/compare';
 import type { CutSpec } from '@wergon/contract/compare';
 import { cutSpec } from '@wergon/contract/compare';
@@ -52,10 +52,11 @@ function only(field: CutField, key: string, name: string): void {
   const by = cut.value.by.filter((each) => each !== field);
   choose({ by: by.length > 0 ? by : [field], only: { ...cut.value.only, [field]: key } });
 }
+const filtered = computed(() => CUT_FIELDS.filter((field) => cut.value.only[field] !== undefined));
 const filters = computed(() =>
-  CUT_FIELDS.flatMap((field) => {
-    const key = cut.value.only[field];
-    return key === undefined ? [] : [{ field, name: said.value[key] ?? sayKey(field, key, key) }];
+  filtered.value.map((field) => {
+    const key = cut.value.only[field] ?? '';
+    return { field, name: said.value[key] ?? sayKey(field, key, key) };
   }),
 );
 const withoutFilter = (field: CutField) =>
@@ -70,6 +71,8 @@ const query = useQuery({
   placeholderData: keepPreviousData,
 });
 const told = computed(() => query.data.value);
+/** Whether groups can be of whole tasks, which have an estimate. */
+const hasTasks = computed(() => cutsWholeTasks([...cut.value.by.slice(0, 1), ...filtered.value]));
 const longest = computed(() => Math.max(0, ...(told.value?.groups ?? []).map(({ seconds }) => seconds)));
 
 const isWriting = ref(false);
@@ -98,6 +101,15 @@ async function write(format: (typeof FORMATS)[number]): Promise<void> {
       t('compare.sharedHead'),
       t('compare.writtenHead'),
       desk.costWords,
+      ...(cutsWholeTasks([...cut.value.by, ...filtered.value])
+        ? [
+            t('compare.estimatedHead'),
+            t('compare.moreOrLess'),
+            t('compare.costMoreOrLess'),
+            t('compare.goodHead'),
+            t('compare.scrapHead'),
+          ]
+        : []),
     ],
     words: {
       ...Object.fromEntries(WORK_TYPES.map((type) => [type, t(`workTypes.${type}`)])),
@@ -178,12 +190,16 @@ const print = () => window.print();
         >
       </p>
       <p v-if="told.groups.length === 0" class="none">{{ t('compare.noHours') }}</p>
-      <div v-else class="cut">
+      <div v-else class="cut" :class="{ 'with-tasks': hasTasks }">
         <div class="cut-line cut-head">
           <span>{{ cut.by.map((field) => t(`cutFields.${field}`)).join(' › ') }}</span>
-          <span></span>
+          <span class="track"></span>
           <span>{{ t('common.hours') }}</span>
           <span>{{ t('compare.measuredHead') }}</span>
+          <template v-if="hasTasks">
+            <span>{{ t('compare.estimatedHead') }}</span>
+            <span>{{ t('compare.moreOrLess') }}</span>
+          </template>
           <span>{{ desk.costWords }}</span>
         </div>
         <CutRows
@@ -192,6 +208,7 @@ const print = () => window.print();
           :asked="period.asked.value"
           :path="[]"
           :longest="longest"
+          :has-tasks="hasTasks"
           @only="only"
         />
       </div>
@@ -207,6 +224,9 @@ const print = () => window.print();
 .cut-line {
   display: grid;
   grid-template-columns: minmax(180px, 380px) minmax(0, 1fr) 92px 74px 130px;
+  .with-tasks & {
+    grid-template-columns: minmax(180px, 380px) minmax(0, 1fr) 92px 74px 92px 110px 130px;
+  }
   gap: 12px;
   align-items: center;
   padding: 3px 16px;
@@ -232,9 +252,14 @@ const print = () => window.print();
   }
   .name {
     display: flex;
-    gap: 10px;
+    flex-wrap: wrap;
+    gap: 0 10px;
     align-items: center;
     min-width: 0;
+  }
+  .name small {
+    flex-basis: 100%;
+    color: var(--ink-2);
   }
   .opens {
     overflow: hidden;
@@ -281,11 +306,23 @@ const print = () => window.print();
   padding: 6px 16px;
   color: var(--ink-2);
 }
-@media (max-width: 760px) {
-  .cut-line {
-    grid-template-columns: minmax(0, 1fr) auto auto;
+@media (max-width: 1000px) {
+  .with-tasks .cut-line {
+    grid-template-columns: minmax(0, 1fr) 84px 84px 100px 120px;
     .track,
     > :nth-child(4) {
+      display: none;
+    }
+  }
+}
+@media (max-width: 760px) {
+  .cut-line,
+  .with-tasks .cut-line {
+    grid-template-columns: minmax(0, 1fr) auto auto;
+    .track,
+    > :nth-child(4):not(:last-child),
+    > :nth-child(5):not(:last-child),
+    > :nth-child(6) {
       display: none;
     }
   }
@@ -311,6 +348,7 @@ const print = () => window.print();
 }
 .levels {
   display: flex;
+  flex-wrap: wrap;
   gap: 6px;
 }
 .acts {

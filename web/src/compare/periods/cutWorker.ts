@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
 import { cutSchema } from '@wergon/contract/compare';
+import type { CutRow } from '@wergon/contract/compare';
 import { FILE_TYPES, writeCsv, writeXlsx } from '../../kit/files/index.ts';
 import type { FileFormat } from '../../kit/files/index.ts';
 
@@ -12,6 +13,18 @@ export type CutFile = {
   readonly words: Readonly<Record<string, string>>;
 };
 
+/** What whole tasks were to take, in hours, what they differ by, and their pieces; empty where a group is not made of such. */
+const cellsOf = ({ tasks }: CutRow): string[] =>
+  tasks === null
+    ? ['', '', '', '', '']
+    : [
+        (tasks.estimatedSeconds / 3600).toFixed(2),
+        (tasks.difference.differenceSeconds / 3600).toFixed(2),
+        (tasks.difference.difference / 100).toFixed(2),
+        String(tasks.pieces?.good ?? ''),
+        String(tasks.pieces?.scrap ?? ''),
+      ];
+
 const functions = {
   /** All rows of a cut as a file; `null` where the server gives none. Exact seconds stand beside hours, so that sums of the
    *  file are those of the page. */
@@ -19,6 +32,7 @@ const functions = {
     const response = await fetch(path);
     if (!response.ok) return null;
     const { groups } = cutSchema.parse(await response.json());
+    const hasTasks = groups.some(({ tasks }) => tasks !== null);
     const rows = groups.map((row) => [
       ...row.names.map((each) => words[each] ?? each),
       (row.seconds / 3600).toFixed(2),
@@ -27,6 +41,7 @@ const functions = {
       String(row.sharedSeconds),
       String(row.enteredSeconds),
       (row.cost / 100).toFixed(2),
+      ...(hasTasks ? cellsOf(row) : []),
     ]);
     const list = { columns: heads, rows };
     const content = format === 'csv' ? writeCsv(list) : await writeXlsx(name, list);

@@ -349,6 +349,7 @@ describe('hours by anything', () => {
     enteredSeconds: toSeconds(0),
     cost: toCents(euros * 100),
     uncostedPieces: 0,
+    tasks: null,
   });
   const answer = (name: string) =>
     name === 'keptCuts'
@@ -379,6 +380,32 @@ describe('hours by anything', () => {
       by: ['order', 'task'],
       only: {},
     });
+  });
+
+  test('whole tasks say what they were to take, why they differ, and how many pieces came of an hour', async () => {
+    const whole = {
+      taskCount: 3,
+      estimatedSeconds: toSeconds(6 * 3600),
+      estimatedCost: toCents(30_000),
+      difference: differs(['run', 2, 100]),
+      pieces: { good: 20, scrap: 1 },
+      runSeconds: toSeconds(8 * 3600),
+    };
+    const { page, press } = await open(HoursPage, (name) => ({
+      ...answer(name),
+      groups: [{ ...group('5001 Rewind', 8, 320), tasks: whole }, group('Half of 5002', 4, 160)],
+    }));
+    const head = () => page.get('.cut-head').text();
+    expect(head()).not.toContain('Estimated');
+    await page.get('select[aria-label="Level 1"]').setValue('order');
+    await flushPromises();
+    expect(head()).toContain('EstimatedMore or less');
+    const lines = page.findAll('.cut-line.level-0').map((line) => line.text().replace(/\s+/g, ' '));
+    expect(lines[0]).toContain('20 good, 1 scrap, 2.5 an hour of run time');
+    expect(lines[0]).toContain('8:0050 %6:00+2:00+€100.00€320.00');
+    expect(lines[1]).toContain('4:0050 %€160.00');
+    await press('only', page.findAll('.cut-line.level-0')[0]?.element);
+    expect(head()).toContain('Estimated');
   });
 
   test('a cut of one’s own is kept under a name', async () => {
