@@ -25,4 +25,3 @@ export type List<Row> = {
 /** Adds many rows of one entity quickly. */
 export const inParts = <T>(items: readonly T[], size = 200): T[][] =>
   Array.from({ length: Math.ceil(items.length / size) }, (_each, i) => items.slice(i * size, (i + 1) * size));
-
