@@ -8,12 +8,23 @@ export type Row = Readonly<Record<string, Value>>;
  *  Synchronous: nothing else can come between two statements. */
 export type Sql = {
   readonly all: <T extends Row>(query: string, params?: readonly Value[]) => T[];
+  /** Very many rows of one table, in no order. The database joins some thousand of them to a JSON text: that it makes an
+   *  object of each takes more than twice as long. */
+  readonly many: <T extends Row>(
+    columns: readonly (keyof T & string)[],
+    table: string,
+    where: string,
+    params?: readonly Value[],
+  ) => T[];
   readonly run: (query: string, params?: readonly Value[]) => void;
   readonly insert: (table: string, rows: readonly Row[]) => void;
 };
 
 /** Values that one statement may hold; SQLite's own limit is far above. */
 const VALUES_PER_STATEMENT = 900;
+
+/** Rows that are joined to one text: far below the longest that there can be. */
+const ROWS_PER_TEXT = 20_000;
 
 const prepared = new WeakMap<Connection, Map<string, Statement>>();
 /** Statements that are kept prepared; the ones that were not used for longest go first. */
@@ -41,6 +52,27 @@ function sqlOn(connection: Connection): Sql {
     // Column names and types are those of the query's own select list.
     all: <T extends Row>(query: string, params: readonly Value[] = []) =>
       prepare(connection, query).all(...bind(params)) as T[],
+    many: <T extends Row>(
+      columns: readonly (keyof T & string)[],
+      table: string,
+      where: string,
+      params: readonly Value[] = [],
+    ) => {
+      const list = columns.map((column) => `"${column}"`).join(', ');
+      const texts = prepare(
+        connection,
+        `select json_group_array(json_array(${list})) as "rows" from "${table}" where ${where}
+         group by "rowid" / ${ROWS_PER_TEXT}`,
+      ).all(...bind(params)) as { rows: string }[];
+      return texts.flatMap(({ rows }) =>
+        (JSON.parse(rows) as Value[][]).map((values) => {
+          const row: Record<string, Value> = {};
+          columns.forEach((column, i) => (row[column] = values[i] ?? null));
+          // Its columns are those that were asked for.
+          return row as T;
+        }),
+      );
+    },
     run,
     insert: (table, rows) => {
       const first = rows[0];

@@ -66,7 +66,7 @@ export {
 } from './timelineRows.ts';
 export { verifyChain, walkChain } from './verify.ts';
 export { readInstant } from './storedTime.ts';
-export type { Asked } from './timelineRows.ts';
+export type { Asked, OfLabor } from './timelineRows.ts';
 export { hasLabor } from './namedTargets.ts';
 export { loadUsedBetween, loadUsedByPeople, loadUsedOf } from './usedTime.ts';
 export { loadParts, sumParts } from './lineParts.ts';

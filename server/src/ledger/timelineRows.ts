@@ -168,9 +168,43 @@ export function loadLinesOf(sql: Sql, targets: readonly TargetId[]): LaborLine[]
 export const loadLinesOn = (sql: Sql, day: LocalDay): LaborLine[] =>
   sql.all<LineRow>('select * from "labor_line" where "day" = ?', [day]).map(readLine);
 
+/** Whose labor, and on what; all of it where neither is said. */
+export type OfLabor = { readonly technician?: string; readonly targets?: readonly string[] };
+
 /** The settled labor lines of some local days. */
-export const loadLinesBetween = (sql: Sql, first: LocalDay, last: LocalDay): LaborLine[] =>
-  sql.all<LineRow>('select * from "labor_line" where "day" between ? and ?', [first, last]).map(readLine);
+export function loadLinesBetween(
+  sql: Sql,
+  first: LocalDay,
+  last: LocalDay,
+  { technician, targets }: OfLabor = {},
+): LaborLine[] {
+  const days = '"day" between ? and ?';
+  const rows =
+    targets !== undefined
+      ? sql.all<LineRow>(
+          `select l.* from json_each(?) t cross join "labor_line" l on l."target" = t."value" where ${days}`,
+          [JSON.stringify(targets), first, last],
+        )
+      : technician !== undefined
+        ? sql.all<LineRow>(`select * from "labor_line" where "technician" = ? and ${days}`, [
+            technician,
+            first,
+            last,
+          ])
+        : sql.many<LineRow>(LINE_COLUMNS, 'labor_line', days, [first, last]);
+  return rows.map(readLine);
+}
+
+const LINE_COLUMNS: readonly (keyof LineRow)[] = [
+  'technician',
+  'day',
+  'target',
+  'work_type',
+  'measured_seconds',
+  'shared_seconds',
+  'entered_seconds',
+  'cost',
+];
 
 /** Settled seconds of each technician on one local day; summed where they are kept. */
 export const loadChargedOn = (

@@ -1,13 +1,13 @@
 import type { CutSpec } from '@wergon/contract/compare';
 import { CUT_FIELDS, cutPieces, cutsWholeTasks, sumPieces } from '@wergon/core/compare';
 import type { CutField, CutSum } from '@wergon/core/compare';
-import { ok } from '@wergon/core/result';
+import { findIn, ok } from '@wergon/core/result';
 import type { ShopFacts } from '../../catalog/index.ts';
 import { readSql } from '../../db/index.ts';
 import type { Database } from '../../db/index.ts';
 import { refuse } from '../../http/index.ts';
 import type { Mount } from '../../http/index.ts';
-import type { LedgerContext } from '../../ledger/index.ts';
+import type { LedgerContext, OfLabor } from '../../ledger/index.ts';
 import { UnitEntity, unitWords } from '../../shop/index.ts';
 import { costsFor } from '../taskLabor.ts';
 import { cutKeys, loadPieces, nameOfKey } from './labor.ts';
@@ -37,7 +37,7 @@ export function mountCut(mount: Mount, { database, clock, facts }: LedgerContext
     const most = whole === 'yes' ? MOST_ROWS : MOST_GROUPS;
     const filtered = CUT_FIELDS.filter((field) => cut.only[field] !== undefined);
     return readSql(database, (sql) => {
-      const pieces = loadPieces(sql, known, days, now, { costs, isParted });
+      const pieces = loadPieces(sql, known, days, now, { costs, isParted, of: laborOf(known, cut, path) });
       const asked = pieces.filter((piece) => isOf(piece, cut, path, keys));
       // What is opened has its keys already: all its pieces have them.
       const rows = rowsOf(asked, levels, keys);
@@ -55,6 +55,16 @@ export function mountCut(mount: Mount, { database, clock, facts }: LedgerContext
       });
     });
   });
+}
+
+/** What is fixed of the labor that is looked at, as far as it can be looked up: whose it is, or on what. */
+function laborOf(facts: ShopFacts, { by, only }: CutSpec, path: readonly string[]): OfLabor {
+  const keyOf = (field: CutField) => path[by.indexOf(field)] ?? only[field];
+  const [person, order, task] = [keyOf('person'), keyOf('order'), keyOf('task')];
+  if (task !== undefined) return { targets: [task] };
+  // Labor without an order is on nothing that could be looked up.
+  if (order) return { targets: (findIn(facts.tasksByOrder, order) ?? []).map(({ id }) => id) };
+  return person === undefined ? {} : { technician: person };
 }
 
 type Keys = Readonly<Record<CutField, (piece: LaborPiece) => string>>;

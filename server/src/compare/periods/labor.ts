@@ -17,25 +17,26 @@ import {
   sumParts,
 } from '../../ledger/index.ts';
 import { costedAs } from '../taskLabor.ts';
+import type { OfLabor } from '../../ledger/index.ts';
 import type { Costs } from '../taskLabor.ts';
 
 /** A labor line of a period, or a part of one by machine and reason. */
 export type LaborPiece = CutPiece & LaborLine & Partial<Pick<NamedPart, 'machine' | 'reason'>>;
 
-/** All labor of some days of the people that the facts know, open time included; parted by machine and reason only where
- *  that is asked for. */
+/** Labor of some days of the people that the facts know, open time included; parted by machine and reason only where that is
+ *  asked for. There may be more than that `of` which it is asked. */
 export function loadPieces(
   sql: Sql,
   facts: ShopFacts,
   { firstDay, lastDay }: Days,
   now: Instant,
-  { costs, isParted }: { readonly costs: Costs; readonly isParted: boolean },
+  { costs, isParted, of }: { readonly costs: Costs; readonly isParted: boolean; readonly of: OfLabor },
 ): readonly LaborPiece[] {
   const isSeen = ({ technician }: { readonly technician: TechnicianId }) => facts.technicians.has(technician);
   const open = loadRunning(sql, facts, now).filter(
     (piece) => piece.day >= firstDay && piece.day <= lastDay && isSeen(piece),
   );
-  const settled = loadLinesBetween(sql, firstDay, lastDay).filter(isSeen);
+  const settled = loadLinesBetween(sql, firstDay, lastDay, of).filter(isSeen);
   const lines = costedAs(withOpen(sql, facts, settled, open), facts, costs);
   if (!isParted) return lines;
   const parts = groupBy([...loadParts(sql, firstDay, lastDay), ...sumParts(open)], keyOfLine);

@@ -231,6 +231,9 @@ const print = () => window.print();
   align-items: center;
   padding: 3px 16px;
   border-bottom: 1px solid var(--line);
+  /* Of a thousand lines only those in sight are laid out. */
+  content-visibility: auto;
+  contain-intrinsic-size: auto 36px;
   &:hover {
     background: var(--band);
   }
