@@ -6,7 +6,7 @@ export const comparedPeopleQuery = z
   .strictObject({
     ...period,
     /** Only this one, with their tasks. */
-    person: technicianId.exactOptional(),
+    technician: technicianId.exactOptional(),
   })
   .superRefine(checkDays);
 

@@ -128,6 +128,7 @@ async function serve(config: Config, log: Logger, lock: Lock): Promise<RunningSe
   let isEnding = false;
   let keeping: Promise<void> | undefined;
   const keepingJobs = setInterval(() => {
+    if (!context.health.isWritable()) return;
     keeping ??= keepJobs(context, { isEnded: () => isEnding })
       .catch((error: unknown) => log.error(sayError(error), 'finished jobs not kept'))
       .finally(() => (keeping = undefined));

@@ -3,7 +3,7 @@ import type { CutSpec, cutSchema, keptCutsSchema } from '@wergon/contract/compar
 import { CUT_FIELDS } from '@wergon/core/compare';
 import type { CutField } from '@wergon/core/compare';
 import { rebuild } from '../../ledger/index.ts';
-import { keepJobs } from './finishedJobs.ts';
+import { keepJobs } from './keepJobs.ts';
 import { newId, openTestShop } from '../../app/testShop.fixture.ts';
 import type { TestShop } from '../../app/testShop.fixture.ts';
 

@@ -5,7 +5,7 @@ import { SEVEN, newId, openTestShop } from '../../app/testShop.fixture.ts';
 import type { TestShop } from '../../app/testShop.fixture.ts';
 import { readSql, writeSql } from '../../db/index.ts';
 import { rebuild } from '../../ledger/index.ts';
-import { keepJobs } from './finishedJobs.ts';
+import { keepJobs } from './keepJobs.ts';
 
 type Jobs = z.input<typeof comparedJobsSchema>;
 type Causes = z.input<typeof comparedCausesSchema>;
@@ -100,6 +100,25 @@ const CHANGES: Readonly<Record<string, () => Promise<unknown>>> = {
       technician: shop.ada,
       targets: [shop.winding],
     }),
+  'what a line costs is set by hand': async () => {
+    const { tasks } = (await order()).body as {
+      tasks: {
+        id: string;
+        lines: { technician: string; workType: string; day: string; seconds: number }[];
+      }[];
+    };
+    const line = tasks[0]?.lines.find(({ technician }) => technician === shop.ada);
+    const { status } = await shop.post('/api/ledger/costs', {
+      technician: shop.ada,
+      target: shop.strip,
+      workType: line?.workType,
+      day: line?.day,
+      seconds: line?.seconds,
+      amount: `${(rate += 1)}.00`,
+      reason: 'agreed',
+    });
+    expect(status).toBe(200);
+  },
   'pieces are reported': () =>
     send({ ...shop.scan('count', nextMinute(), shop.ada, [shop.strip]), good: 3, scrap: 1 }),
   'a task is taken up again and finished': () =>

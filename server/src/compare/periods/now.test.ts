@@ -113,7 +113,7 @@ test('people earn the estimate of what was finished, and productivity is jobs ag
   expect(ada?.earnedSeconds).toBe(told.shop.estimatedSeconds);
   expect(ada?.ownSeconds).toBe(told.shop.includedSeconds);
   expect(told.tasks).toEqual([]);
-  const own = (await shop.get(`/api/compare/people?${DAY}&person=${shop.ada}`)).body as typeof told;
+  const own = (await shop.get(`/api/compare/people?${DAY}&technician=${shop.ada}`)).body as typeof told;
   expect(own.people).toEqual([ada]);
   expect(own.tasks).toMatchObject([{ title: 'Strip', orderNumber: '1001', ownSeconds: ada?.ownSeconds }]);
   const before = (await shop.get('/api/compare/people?from=2026-03-01&to=2026-03-02')).body as typeof told;

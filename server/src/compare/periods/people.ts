@@ -19,7 +19,7 @@ import { spanOf } from './jobs.ts';
 
 /** What people did in a period, and what they earned. Source: docs/compare.md, section 4. */
 export function mountComparedPeople(mount: Mount, { database, clock, facts }: LedgerContext): void {
-  mount('comparedPeople', async ({ query: { from, to, person }, who }) => {
+  mount('comparedPeople', async ({ query: { from, to, technician }, who }) => {
     const known = await facts.seenBy(who.user);
     const now = clock.now();
     const days = { firstDay: from, lastDay: to };
@@ -27,7 +27,9 @@ export function mountComparedPeople(mount: Mount, { database, clock, facts }: Le
     return readSql(database, (sql) => {
       const tasks = loadFinishedTasks(sql, known, days, now);
       const earned = byPerson(earnedOf(tasks));
-      const asked = [...known.technicians.values()].filter(({ id }) => person === undefined || id === person);
+      const asked = [...known.technicians.values()].filter(
+        ({ id }) => technician === undefined || id === technician,
+      );
       return ok({
         asOf: now,
         firstDay: from,
@@ -35,7 +37,9 @@ export function mountComparedPeople(mount: Mount, { database, clock, facts }: Le
         shop: efficiencyOf(tasks),
         people: loadPeople(sql, known, plans, days, now, asked, earned),
         tasks:
-          person === undefined ? [] : (earned.get(person) ?? []).flatMap((each) => writeTask(known, each)),
+          technician === undefined
+            ? []
+            : (earned.get(technician) ?? []).flatMap((each) => writeTask(known, each)),
       });
     });
   });

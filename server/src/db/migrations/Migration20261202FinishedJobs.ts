@@ -14,18 +14,24 @@ export class Migration20261202FinishedJobs extends Migration {
     this.addSql('create table "due_job" ("work_order" text not null, primary key ("work_order"))');
     this.addSql('insert into "due_job" select "id" from "work_order"');
 
-    const isDue = (name: string, event: string, table: string, orders: string) =>
+    const isDue = (name: string, event: string, table: string, orders: string, when = '') =>
       this.addSql(
-        `create trigger "due_job_${name}" after ${event} on "${table}" begin
+        `create trigger "due_job_${name}" after ${event} on "${table}" ${when} begin
            delete from "finished_job" where "work_order" in (${orders});
            insert into "due_job" select * from (${orders}) where true on conflict do nothing;
          end`,
       );
     const orderOf = (row: 'old' | 'new') => `select "work_order" from "task" where "id" = ${row}."target"`;
-    for (const table of ['labor_line', 'task_mark', 'piece_count']) {
-      isDue(`${table}_in`, 'insert', table, orderOf('new'));
-      isDue(`${table}_out`, 'delete', table, orderOf('old'));
-      isDue(`${table}_changed`, 'update', table, orderOf('new'));
+    isDue('task_mark_in', 'insert', 'task_mark', orderOf('new'));
+    isDue('task_mark_out', 'delete', 'task_mark', orderOf('old'));
+    isDue('task_mark_changed', 'update', 'task_mark', orderOf('new'));
+    // Labor and pieces finish no job: they matter where it is kept. A scan on a job that goes on costs one look.
+    const ofKept = (row: 'old' | 'new') =>
+      `when exists (select 1 from "finished_job" where "work_order" = (${orderOf(row)}))`;
+    for (const table of ['labor_line', 'piece_count']) {
+      isDue(`${table}_in`, 'insert', table, orderOf('new'), ofKept('new'));
+      isDue(`${table}_out`, 'delete', table, orderOf('old'), ofKept('old'));
+      isDue(`${table}_changed`, 'update', table, orderOf('new'), ofKept('new'));
     }
     isDue('task_in', 'insert', 'task', 'select new."work_order"');
     isDue('task_changed', 'update', 'task', 'select new."work_order"');

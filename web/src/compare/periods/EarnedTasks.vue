@@ -19,7 +19,7 @@ const desk = useDesk();
 const asked = computed(() => ({
   from: formatDay(props.firstDay),
   to: formatDay(props.lastDay),
-  person: props.person,
+  technician: props.person,
 }));
 const query = useQuery({
   queryKey: ['compared-people', asked],

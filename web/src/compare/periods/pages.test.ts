@@ -287,11 +287,11 @@ describe('people', () => {
       ...PERIOD,
       shop: { ...shop, setupEstimatedSeconds: 0, setupSeconds: 0 },
       people,
-      tasks: query['person'] === 'Bo' ? [task] : [],
+      tasks: query['technician'] === 'Bo' ? [task] : [],
     }));
     await press('Bo');
     await flushPromises();
-    expect(server.calls.at(-1)?.options).toMatchObject({ query: { person: 'Bo' } });
+    expect(server.calls.at(-1)?.options).toMatchObject({ query: { technician: 'Bo' } });
     expect(page.text()).toContain('5001 Winding');
     await press('Cy');
     await flushPromises();
