@@ -1,14 +1,14 @@
 import type { AccountedJson } from '@wergon/contract/attendance';
 import { accountPerson, sumPeople } from '@wergon/core/attendance';
 import { chargeDays, deriveAttendance, sumAccounted, sumEntered } from '@wergon/core/ledger';
-import { ok } from '@wergon/core/result';
+import { groupBy, ok } from '@wergon/core/result';
 import { addDays, sumSeconds, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { loadPersonTimeline, loadHours } from '../ledger/index.ts';
+import { loadHours, loadTimelines } from '../ledger/index.ts';
 import { unapprovedByPerson } from '../approval/index.ts';
 import { loadPlans } from '../people/index.ts';
 import type { Plans } from '../people/index.ts';
@@ -53,12 +53,13 @@ function loadPeople(
   now: Instant,
 ): Person[] {
   const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf(addDays(lastDay, 1)) };
-  const hours = loadHours(sql, firstDay, lastDay);
+  const hours = groupBy(loadHours(sql, firstDay, lastDay), (entry) => entry.technician);
+  const timelines = loadTimelines(sql, facts, span, now);
   const unapproved = unapprovedByPerson(sql, facts, firstDay, lastDay, now);
   return [...facts.technicians.values()].flatMap(({ id, name, department, billedSeconds }) => {
     const technician = id;
-    const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, technician, span, now);
-    const own = hours.filter((entry) => entry.technician === technician);
+    const { stints = [], shifts = [], breaks = [] } = timelines.get(technician) ?? {};
+    const own = hours.get(technician) ?? [];
     const days = deriveAttendance(
       { technician, stints, shifts, breaks, enteredByDay: sumEntered(own) },
       facts,

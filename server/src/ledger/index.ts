@@ -33,7 +33,7 @@ export { findNote, loadCounts, loadNotesOf, loadNotesOn } from './notes.ts';
 export type { KeptNote } from './notes.ts';
 export { peopleOnOrder } from './orderActs.ts';
 export { refusalOf, writeOutcome } from './outcome.ts';
-export { loadOpenStints, loadPersonTimeline, loadRunning } from './personTimeline.ts';
+export { loadOpenStints, loadPersonTimeline, loadRunning, loadTimelines } from './personTimeline.ts';
 export { costAnew } from './rates.ts';
 export { readBatch } from './readBatch.ts';
 export { PROJECTIONS, catchUp, rebuild } from './rebuild.ts';

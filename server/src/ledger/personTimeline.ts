@@ -1,6 +1,7 @@
 import { addSettled, emptyTimeline, allocateStint, settleAt } from '@wergon/core/ledger';
-import type { Allocation, PersonTimeline, Stint } from '@wergon/core/ledger';
+import type { Allocation, LaborState, PersonTimeline, Presence, Stint } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
+import { groupBy } from '@wergon/core/result';
 import type { Instant, Span } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -15,15 +16,61 @@ export function loadPersonTimeline(
   now: Instant,
 ): PersonTimeline {
   const asked = { technician, ...span };
+  return withRunning(facts, technician, findState(sql, technician), span, now, {
+    stints: loadStints(sql, { ...asked, longest: longestStint(facts.policy) }),
+    shifts: loadPresence(sql, 'shift', asked),
+    breaks: loadPresence(sql, 'break', asked),
+  });
+}
+
+/** The same of everybody who has any: read at once, which takes half as long as one after the other. */
+export function loadTimelines(
+  sql: Sql,
+  facts: ShopFacts,
+  span: Span,
+  now: Instant,
+): ReadonlyMap<TechnicianId, PersonTimeline> {
+  const states = loadStates(sql);
+  const of = ({ technician }: { readonly technician: TechnicianId }) => technician;
+  const stints = groupBy(loadStints(sql, { ...span, longest: longestStint(facts.policy) }), of);
+  const shifts = groupBy(loadPresence(sql, 'shift', span), of);
+  const breaks = groupBy(loadPresence(sql, 'break', span), of);
+  const people = new Set([...states.keys(), ...stints.keys(), ...shifts.keys(), ...breaks.keys()]);
+  return new Map(
+    [...people].map((id) => [
+      id,
+      withRunning(facts, id, states.get(id), span, now, {
+        stints: stints.get(id) ?? [],
+        shifts: shifts.get(id) ?? [],
+        breaks: breaks.get(id) ?? [],
+      }),
+    ]),
+  );
+}
+
+type Ended = {
+  readonly stints: readonly Stint[];
+  readonly shifts: readonly Presence[];
+  readonly breaks: readonly Presence[];
+};
+
+/** What has ended, and what runs of somebody who stands so. */
+function withRunning(
+  facts: ShopFacts,
+  technician: TechnicianId,
+  state: LaborState | undefined,
+  span: Span,
+  now: Instant,
+  ended: Ended,
+): PersonTimeline {
   const tail = emptyTimeline();
-  const state = findState(sql, technician);
   if (state) addSettled(tail, settleAt(technician, state, now, facts.policy).settled);
   const within = <T extends Span>(items: readonly T[]) =>
     items.filter(({ from, to }) => to > span.from && from < span.to);
   return {
-    stints: [...loadStints(sql, { ...asked, longest: longestStint(facts.policy) }), ...within(tail.stints)],
-    shifts: [...loadPresence(sql, 'shift', asked), ...within(tail.shifts)],
-    breaks: [...loadPresence(sql, 'break', asked), ...within(tail.breaks)],
+    stints: [...ended.stints, ...within(tail.stints)],
+    shifts: [...ended.shifts, ...within(tail.shifts)],
+    breaks: [...ended.breaks, ...within(tail.breaks)],
     looseEnds: tail.looseEnds,
   };
 }

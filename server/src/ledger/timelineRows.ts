@@ -75,10 +75,17 @@ const readStint = (row: StintRow): Stint => ({
   ...(row.reason === null ? {} : { reason: row.reason }),
 });
 
+const STRETCH_COLUMNS = ['technician', 'from_at', 'to_at', 'capped', 'opened', 'closed'] as const;
+const STINT_COLUMNS = [...STRETCH_COLUMNS, 'running', 'shift_since', 'reason'] as const;
+
 /** Ended stints that reach into a span, by technician and time. */
 export function loadStints(sql: Sql, asked: Asked): Stint[] {
   const { clause, params } = where(asked);
-  return inOrder(sql.all<StintRow>(`select * from "stint" where ${clause}`, params)).map(readStint);
+  const rows =
+    asked.technician === undefined
+      ? sql.many<StintRow>(STINT_COLUMNS, 'stint', clause, params)
+      : sql.all<StintRow>(`select * from "stint" where ${clause}`, params);
+  return inOrder(rows).map(readStint);
 }
 
 /** Ended stints with a machine that reach into a span, of some people. */
@@ -92,10 +99,11 @@ export function loadMachineStints(sql: Sql, asked: Asked): Stint[] {
 /** Ended shifts or breaks that reach into a span, by technician and time. */
 export function loadPresence(sql: Sql, kind: 'shift' | 'break', asked: Asked): Presence[] {
   const { clause, params } = where(asked);
-  const rows = sql.all<StretchRow>(`select * from "presence" where "kind" = ? and ${clause}`, [
-    kind,
-    ...params,
-  ]);
+  const [ofKind, all] = [`"kind" = ? and ${clause}`, [kind, ...params]];
+  const rows =
+    asked.technician === undefined
+      ? sql.many<StretchRow>(STRETCH_COLUMNS, 'presence', ofKind, all)
+      : sql.all<StretchRow>(`select * from "presence" where ${ofKind}`, all);
   return inOrder(rows).map(readStretch);
 }
 

@@ -10,7 +10,7 @@ import type { ShopFacts } from '../../catalog/index.ts';
 import { readSql } from '../../db/index.ts';
 import type { Sql } from '../../db/index.ts';
 import type { Mount } from '../../http/index.ts';
-import { loadHours, loadPersonTimeline, loadRunning, loadUsedByPeople } from '../../ledger/index.ts';
+import { loadHours, loadRunning, loadTimelines, loadUsedByPeople } from '../../ledger/index.ts';
 import type { LedgerContext } from '../../ledger/index.ts';
 import { loadPlans } from '../../people/index.ts';
 import type { Plans, Technician } from '../../people/index.ts';
@@ -66,8 +66,9 @@ function loadPeople(
     ...loadRunning(sql, facts, now).filter(({ day }) => isAsked(day)),
   ]);
   const today = facts.zone.dayAt(now);
+  const timelines = loadTimelines(sql, facts, span, now);
   return asked.flatMap((person) => {
-    const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, person.id, span, now);
+    const { stints = [], shifts = [], breaks = [] } = timelines.get(person.id) ?? {};
     const own = used.get(person.id) ?? [];
     const earned = earnedBy.get(person.id) ?? [];
     if (stints.length + shifts.length + own.length + earned.length === 0) return [];
