@@ -94,6 +94,7 @@ test.each<[what: string, path: string]>([
   ['week', '/api/reconcile/week?technician=CY&day=2026-03-03'],
   ['rates', '/api/people/CY/rates'],
   ['plan', '/api/people/CY/plan'],
+  ['earned hours', '/api/compare/people?technician=CY&from=2026-03-02&to=2026-03-08'],
 ])('the %s of somebody who is not hers to see is refused', async (_what, path) => {
   expect((await shop.get(path.replace('CY', cy), lea)).status).toBe(403);
   expect((await shop.get(path.replace('CY', shop.ada), lea)).status).not.toBe(403);

@@ -86,9 +86,7 @@ export function loadLabor(
     const isFinished = finished.has(id);
     const includes = withAlwaysIncluded(facts.orders.get(task.order)?.includes ?? []);
     const expected = {
-      // What was offered and not accepted was never to be done.
-      estimatedSeconds: task.isAccepted ? inForceAt(task.estimate, now) : toSeconds(0),
-      estimatedCost: toCents(task.isAccepted ? task.estimatedCost : 0),
+      ...expectedOf(task, now),
       includes,
       isFinished,
     };
@@ -104,6 +102,12 @@ export function loadLabor(
     };
   });
 }
+
+/** What a task is expected to take; what was offered and not accepted was never to be done. */
+export const expectedOf = ({ isAccepted, estimate, estimatedCost }: Task, now: Instant) => ({
+  estimatedSeconds: isAccepted ? inForceAt(estimate, now) : toSeconds(0),
+  estimatedCost: toCents(isAccepted ? estimatedCost : 0),
+});
 
 /** What fills a yardstick: the work types that the estimate includes. */
 export function usedOf(tasks: readonly Pick<TaskWithLabor, 'lines'>[], order: WorkOrder): UsedByType {

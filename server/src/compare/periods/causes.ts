@@ -2,14 +2,13 @@ import { groupDifferences, sumDifferences } from '@wergon/core/compare';
 import type { Cause, CausedDifference } from '@wergon/core/compare';
 import type { CauseCut, ComparedCausesJson } from '@wergon/contract/compare';
 import { ok } from '@wergon/core/result';
-import { formatDay, monthOf, parseDay } from '@wergon/core/time';
-import type { ShopFacts } from '../../catalog/index.ts';
+import { parseDay } from '@wergon/core/time';
 import { readSql } from '../../db/index.ts';
 import type { Mount } from '../../http/index.ts';
 import type { LedgerContext } from '../../ledger/index.ts';
 import { costsFor } from '../taskLabor.ts';
 import { loadFinishedJobs, loadTasksOf } from './finishedJobs.ts';
-import { spanOf } from './jobs.ts';
+import { monthsOf, spanOf } from './jobs.ts';
 import type { Job, TaskDifference } from './jobs.ts';
 import { loadGradeNames, loadStandardTitles } from './names.ts';
 import type { StandardTitles } from './names.ts';
@@ -27,8 +26,9 @@ export function mountComparedCauses(mount: Mount, { database, clock, facts }: Le
       const loaded = loadFinishedJobs(sql, known, span, now, costs);
       return { jobs: loaded, tasksOf: loadTasksOf(sql, known, loaded, costs) };
     });
+    const monthIn = monthsOf(known);
     const tasks = jobs.flatMap((job) => {
-      const month = monthIn(known, job);
+      const month = monthIn(job);
       return (tasksOf.get(job.order.id) ?? []).map(({ task, current }) => ({ job, month, task, current }));
     });
     const keyOf = keysOf(by, titles, await loadGradeNames(database));
@@ -87,10 +87,6 @@ function keysOf(
       return ({ month }) => month;
   }
 }
-
-/** The first day of the month in which a job was finished, as text. */
-const monthIn = ({ zone }: ShopFacts, { finishedAt }: Job): string =>
-  finishedAt === null ? '' : formatDay(monthOf(zone.dayAt(finishedAt)));
 
 /** The jobs of a group, those first that a cause, or all of them, counts most in. */
 function writeJobsOf(items: readonly TaskOfJob[], cause: Cause | undefined): ComparedCausesJson['jobs'] {

@@ -222,4 +222,30 @@ describe('what whole tasks were to take', () => {
     ]);
     expect(tasksOf(await told({ by: ['order'] }))).toEqual([['1001 Rewind', null]]);
   });
+
+  test('work that runs on another day makes a task no whole one either', async () => {
+    const order = (await shop.post('/api/work', shop.newOrder('1002'))).body as { id: string };
+    await shop.post(`/api/work/${order.id}/state`, { state: 'released' });
+    const { tasks } = (await shop.get(`/api/work/${order.id}`)).body as { tasks: { id: string }[] };
+    const [first = ''] = tasks.map(({ id }) => id);
+    await shop.correct({
+      id: newId(),
+      type: 'hours',
+      day: '2026-03-02',
+      seconds: 3600,
+      technician: shop.ada,
+      targets: [first],
+    });
+    const monday = async () =>
+      (
+        (
+          await shop.get(
+            `/api/compare/cut?from=2026-03-02&to=2026-03-02&cut=${encodeURIComponent(JSON.stringify({ by: ['task'] }))}`,
+          )
+        ).body as Cut
+      ).groups.find(({ keys }) => keys[0] === first)?.tasks?.taskCount;
+    expect(await monday()).toBe(1);
+    await shop.send(shop.scan('work-start', 98, shop.bo, [first]));
+    expect(await monday()).toBeUndefined();
+  });
 });

@@ -9,8 +9,6 @@ import {
 } from '@wergon/core/compare';
 import type { ListedJob } from '@wergon/core/compare';
 import { ok } from '@wergon/core/result';
-import { formatDay, monthOf } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
 import type { ShopFacts } from '../../catalog/index.ts';
 import { readSql } from '../../db/index.ts';
 import type { Sql } from '../../db/index.ts';
@@ -18,7 +16,7 @@ import type { Mount } from '../../http/index.ts';
 import type { LedgerContext } from '../../ledger/index.ts';
 import { costsFor } from '../taskLabor.ts';
 import { loadFinishedJobs, loadTasksOf } from './finishedJobs.ts';
-import { loadJobsOnFloor, spanOf } from './jobs.ts';
+import { loadJobsOnFloor, monthsOf, spanOf } from './jobs.ts';
 import type { Job, TaskDifference } from './jobs.ts';
 import { loadEstimators, loadStandardTitles } from './names.ts';
 import type { StandardTitles } from './names.ts';
@@ -78,14 +76,8 @@ function listJobs(
     sql,
     jobs.map(({ order }) => order.id),
   );
-  const months = new Map<LocalDay, string>();
-  const monthIn = (day: LocalDay) => {
-    const month = months.get(day) ?? formatDay(monthOf(day));
-    months.set(day, month);
-    return month;
-  };
+  const monthIn = monthsOf(facts);
   return jobs.map((job) => {
-    const finishedDay = job.finishedAt === null ? null : facts.zone.dayAt(job.finishedAt);
     const { id, number, title, customer, division, jobType } = job.order;
     // What an order was made of is the standard job of the first of its tasks that has one.
     const standard = facts.tasksByOrder.get(id)?.find(({ origin }) => origin?.job != null)?.origin?.job;
@@ -98,8 +90,8 @@ function listJobs(
       jobType,
       standard: standard == null ? '' : (titles.get(standard) ?? ''),
       estimator: estimators.get(id) ?? '',
-      month: finishedDay === null ? '' : monthIn(finishedDay),
-      finishedDay,
+      month: monthIn(job),
+      finishedDay: job.finishedAt === null ? null : facts.zone.dayAt(job.finishedAt),
       current: job.current,
     };
   });

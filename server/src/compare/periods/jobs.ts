@@ -1,8 +1,8 @@
 import { groupBy } from '@wergon/core/result';
 import { finishedAtOf, sumDifferences } from '@wergon/core/compare';
 import type { CausedDifference } from '@wergon/core/compare';
-import { addDays } from '@wergon/core/time';
-import type { Days, Instant, Span } from '@wergon/core/time';
+import { addDays, formatDay, monthOf } from '@wergon/core/time';
+import type { Days, Instant, LocalDay, Span } from '@wergon/core/time';
 import { isWorkable } from '@wergon/core/work';
 import type { WorkOrderId } from '@wergon/core/work';
 import type { ShopFacts } from '../../catalog/index.ts';
@@ -112,6 +112,18 @@ export function loadJobsOnFloor(
   return deriveJobs(sql, facts, onFloor, now, costs).filter(
     ({ finishedAt, hasBegun }) => finishedAt === null && hasBegun,
   );
+}
+
+/** Gives the month in which a job was finished, by its first day as text; '' of one that goes on. */
+export function monthsOf({ zone }: ShopFacts): (job: Job) => string {
+  const known = new Map<LocalDay, string>();
+  return ({ finishedAt }) => {
+    if (finishedAt === null) return '';
+    const day = zone.dayAt(finishedAt);
+    const month = known.get(day) ?? formatDay(monthOf(day));
+    known.set(day, month);
+    return month;
+  };
 }
 
 /** The instants that some days reach over. */

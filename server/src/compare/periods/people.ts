@@ -36,10 +36,10 @@ export function mountComparedPeople(mount: Mount, { database, clock, facts }: Le
         lastDay: to,
         shop: efficiencyOf(tasks),
         people: loadPeople(sql, known, plans, days, now, asked, earned),
-        tasks:
-          technician === undefined
-            ? []
-            : (earned.get(technician) ?? []).flatMap((each) => writeTask(known, each)),
+        // Of those alone who may be told of.
+        tasks: (technician === undefined ? [] : asked)
+          .flatMap(({ id }) => earned.get(id) ?? [])
+          .flatMap((each) => writeTask(known, each)),
       });
     });
   });

@@ -1,13 +1,14 @@
 import { orderPieces, sumDifferences } from '@wergon/core/compare';
 import type { Pieces } from '@wergon/core/compare';
 import type { TargetId } from '@wergon/core/ledger';
-import { sumCents, toCents } from '@wergon/core/money';
-import { inForceAt, sumSeconds } from '@wergon/core/time';
+import { sumCents } from '@wergon/core/money';
+import { sumSeconds } from '@wergon/core/time';
 import type { Days, Instant } from '@wergon/core/time';
 import type { ShopFacts } from '../../catalog/index.ts';
 import type { Sql } from '../../db/index.ts';
-import { loadPieces } from '../../ledger/index.ts';
+import { loadPieces, loadRunning } from '../../ledger/index.ts';
 import type { Task } from '../../work/index.ts';
+import { expectedOf } from '../taskLabor.ts';
 import type { Costs } from '../taskLabor.ts';
 import { loadTaskDifferences } from './finishedJobs.ts';
 import type { LaborPiece } from './labor.ts';
@@ -25,7 +26,7 @@ export function loadWholeTasks(
   costs: Costs,
 ) {
   const all = new Set(groups.flatMap(({ pieces }) => pieces.map(({ target }) => target)));
-  const outside = loadTargetsOutside(sql, facts, [...all], days);
+  const outside = loadTargetsOutside(sql, facts, [...all], days, now);
   const tasks = new Map(
     [...all].flatMap((target) => {
       const task = outside.has(target) ? undefined : facts.tasks.get(target);
@@ -39,14 +40,11 @@ export function loadWholeTasks(
     const own = tasksOf(pieces, tasks);
     if (!own) return null;
     const isOneOrder = own.every(({ order }) => order === own[0]?.order);
+    const expected = own.map((task) => expectedOf(task, now));
     return {
       taskCount: own.length,
-      estimatedSeconds: sumSeconds(
-        own.map(({ isAccepted, estimate }) => ({ seconds: isAccepted ? inForceAt(estimate, now) : 0 })),
-      ),
-      estimatedCost: sumCents(
-        own.map(({ isAccepted, estimatedCost }) => ({ cost: toCents(isAccepted ? estimatedCost : 0) })),
-      ),
+      estimatedSeconds: sumSeconds(expected.map(({ estimatedSeconds: seconds }) => ({ seconds }))),
+      estimatedCost: sumCents(expected.map(({ estimatedCost: cost }) => ({ cost }))),
       difference: sumDifferences(own.flatMap(({ id }) => differences.get(id) ?? [])),
       // Pieces of several orders are not the same thing.
       pieces: isOneOrder ? piecesOf(own, counts) : null,
@@ -78,19 +76,26 @@ function tasksOf(
   return [...own.values()];
 }
 
-/** Which of these have labor on other days, or of people of whom nothing is told. */
-const loadTargetsOutside = (
+/** Which of these have labor on other days, settled or running, or of people of whom nothing is told. */
+function loadTargetsOutside(
   sql: Sql,
-  { hidden }: ShopFacts,
+  facts: ShopFacts,
   targets: readonly TargetId[],
   { firstDay, lastDay }: Days,
-): ReadonlySet<TargetId> =>
-  new Set(
-    sql
+  now: Instant,
+): ReadonlySet<TargetId> {
+  const { hidden } = facts;
+  const running = loadRunning(sql, facts, now).filter(
+    ({ day, technician }) => day < firstDay || day > lastDay || hidden?.has(technician),
+  );
+  return new Set([
+    ...running.map(({ target }) => target),
+    ...sql
       .all<{ target: TargetId }>(
         `select distinct l."target" from json_each(?) t cross join "labor_line" l on l."target" = t."value"
          where l."day" < ? or l."day" > ? or l."technician" in (select "value" from json_each(?))`,
         [JSON.stringify(targets), firstDay, lastDay, JSON.stringify([...(hidden ?? [])])],
       )
       .map(({ target }) => target),
-  );
+  ]);
+}

@@ -34,7 +34,7 @@ export class Migration20261202FinishedJobs extends Migration {
       isDue(`${table}_changed`, 'update', table, orderOf('new'), ofKept('new'));
     }
     isDue('task_in', 'insert', 'task', 'select new."work_order"');
-    isDue('task_changed', 'update', 'task', 'select new."work_order"');
+    isDue('task_changed', 'update', 'task', 'select old."work_order" union select new."work_order"');
     isDue('task_out', 'delete', 'task', 'select old."work_order"');
     isDue('work_order_in', 'insert', 'work_order', 'select new."id"');
     isDue('work_order_changed', 'update', 'work_order', 'select new."id"');
