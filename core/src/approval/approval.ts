@@ -9,7 +9,8 @@ export type ApprovalState = (typeof APPROVAL_STATES)[number];
  *  with its cost. Text that differs when they do. Source: docs/ledger.md, section 8, decisions. */
 export function approvalFacts(lines: readonly ShiftLine[], attended: Seconds | number): string {
   const parts = lines.map(
-    ({ day, target, workType, seconds, cost }) => `${day} ${target} ${workType} ${seconds} ${cost ?? 'none'}`,
+    ({ day, target, workType, seconds, cost, premium = 0 }) =>
+      `${day} ${target} ${workType} ${seconds} ${cost === null ? 'none' : cost - premium}`,
   );
   return [`attended ${attended}`, ...parts.sort()].join('\n');
 }

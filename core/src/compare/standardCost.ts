@@ -1,5 +1,5 @@
 import type { TargetId } from '../ledger/index.ts';
-import { laborCost } from '../money/index.ts';
+import { laborCost, toCents } from '../money/index.ts';
 import type { Cents, Rate } from '../money/index.ts';
 import { costRateOn } from '../people/index.ts';
 import type { CostRate, TechnicianId } from '../people/index.ts';
@@ -37,10 +37,11 @@ type Costed = {
   /** Less than none where time was taken back. */
   readonly seconds: number;
   readonly cost: Cents | null;
+  readonly premium?: Cents;
 };
 
 /** Lines with their standard cost in the place of what they really cost, rounded once a line; `null` where no standard
- *  rate holds. For whoever may not see rates: nothing of it depends on what a person is paid.
+ *  rate holds. Overtime adds nothing to it. For whoever may not see rates: nothing of it depends on what a person is paid.
  *  Source: docs/ledger.md, section 6, standard cost. */
 export const atStandardCost = <Line extends Costed>(
   lines: readonly Line[],
@@ -49,5 +50,6 @@ export const atStandardCost = <Line extends Costed>(
 ): Line[] =>
   lines.map((line) => {
     const rate = standardRateOn(facts, line.technician, line.day, keptRateOf(line.target));
-    return { ...line, cost: rate === undefined ? null : laborCost(toSeconds(line.seconds), rate) };
+    const cost = rate === undefined ? null : laborCost(toSeconds(line.seconds), rate);
+    return { ...line, ...(line.premium === undefined ? {} : { premium: toCents(0) }), cost };
   });

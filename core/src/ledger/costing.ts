@@ -15,10 +15,14 @@ type LineTime = LineKey & { readonly seconds: Seconds };
  *  Source: docs/ledger.md, section 6, cost set by hand. */
 export type SetCost = LineTime & { readonly cost: Cents };
 
-/** What one technician's labor is costed by: the rates, sorted by date, and what was set by hand. */
+/** What overtime of one shift day adds to a labor line. Source: docs/pay.md, what a class costs. */
+export type LinePremium = LineKey & { readonly shiftDay: LocalDay; readonly premium: Cents };
+
+/** What one technician's labor is costed by: the rates, sorted by date, what was set by hand, and what overtime adds. */
 export type Costing = {
   readonly rates: readonly CostRate[];
   readonly setCosts: readonly SetCost[];
+  readonly premiums?: readonly LinePremium[];
   /** Whether time on a target is paid; absent, all is. */
   readonly isPaid?: (target: TargetId) => boolean;
 };
@@ -30,7 +34,11 @@ const isSameLine = (a: LineKey, b: LineKey): boolean =>
 export const holdsFor = (set: SetCost, line: LineTime): boolean =>
   isSameLine(set, line) && set.seconds === line.seconds;
 
-/** Cost of a labor line in cents: as set by hand where that holds, else its seconds at the rate of its day, rounded
+/** What overtime adds to a labor line, in cents. */
+export const premiumOfLine = (line: LineKey, { premiums = [] }: Pick<Costing, 'premiums'>): number =>
+  premiums.reduce((sum, each) => (isSameLine(each, line) ? sum + each.premium : sum), 0);
+
+/** Straight cost of a labor line in cents: as set by hand where that holds, else its seconds at the rate of its day, rounded
  *  once; `null` where there is neither, and nothing where it is not paid. Source: docs/ledger.md, section 6. */
 export function costLine(line: LineTime, { rates, setCosts, isPaid }: Costing): Cents | null {
   if (isPaid && !isPaid(line.target)) return toCents(0);

@@ -32,7 +32,7 @@ export { deriveFinished, findNotReleased, isTaskEntry } from './finished.ts';
 export { AT_REST, applyEntry, settleAt } from './fold.ts';
 export type { LaborState, Settled } from './fold.ts';
 export { costLine, findIdleCosts, holdsFor } from './costing.ts';
-export type { Costing, SetCost } from './costing.ts';
+export type { Costing, LinePremium, SetCost } from './costing.ts';
 export { joinLines } from './joinLines.ts';
 export type { ToldLine } from './joinLines.ts';
 export { sumLines } from './lines.ts';

@@ -1,4 +1,4 @@
-import { sumCents } from '../money/index.ts';
+import { sumCents, toCents } from '../money/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { toSeconds } from '../time/index.ts';
 import type { LaborLine } from './lines.ts';
@@ -30,4 +30,5 @@ const addLines = (a: ToldLine, b: LaborLine): ToldLine => ({
   sharedSeconds: toSeconds(a.sharedSeconds + b.sharedSeconds),
   enteredSeconds: toSeconds(a.enteredSeconds + b.enteredSeconds),
   cost: a.cost === null && b.cost === null ? null : sumCents([a, b]),
+  premium: toCents((a.premium ?? 0) + (b.premium ?? 0)),
 });

@@ -1,4 +1,5 @@
 import { itemAt } from '../result/index.ts';
+import { toCents } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { toSeconds } from '../time/index.ts';
@@ -6,11 +7,12 @@ import type { LocalDay, Seconds } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 import type { HoursEntry, TargetId } from './entries.ts';
 import type { Allocation } from './allocate.ts';
-import { costLine } from './costing.ts';
+import { costLine, premiumOfLine } from './costing.ts';
 import type { Costing } from './costing.ts';
 
 /** Seconds and cost of one technician on one target with one work type on one local day. `cost` is `null` where
- *  no rate holds on that day and nobody has set it; sums leave it out and say so. Source: docs/ledger.md, sections 5 and 6. */
+ *  no rate holds on that day and nobody has set it; sums leave it out and say so. `premium` is what overtime adds, and part
+ *  of the cost; absent where it adds nothing. Source: docs/ledger.md, sections 5 and 6. */
 export type LaborLine = {
   readonly technician: TechnicianId;
   readonly target: TargetId;
@@ -21,9 +23,12 @@ export type LaborLine = {
   readonly sharedSeconds: Seconds;
   readonly enteredSeconds: Seconds;
   readonly cost: Cents | null;
+  readonly premium?: Cents;
 };
 
-type Tally = { -readonly [Key in keyof Omit<LaborLine, 'seconds' | 'cost'>]: LaborLine[Key] };
+type Tally = { -readonly [Key in keyof Omit<LaborLine, 'seconds' | 'cost' | 'premium'>]: LaborLine[Key] } & {
+  premium: number;
+};
 type Key = Pick<LaborLine, 'technician' | 'target' | 'workType' | 'day'>;
 
 /** Sums pieces and entered hours of one technician into labor lines, on top of lines there already are (stored ones
@@ -48,6 +53,7 @@ export function sumLines(
       measuredSeconds: none,
       sharedSeconds: none,
       enteredSeconds: none,
+      premium: 0,
     };
     tallies.push(tally);
     return tally;
@@ -57,6 +63,7 @@ export function sumLines(
     tally[part] = toSeconds(tally[part] + seconds);
   };
   for (const line of before) {
+    tallyOf(line).premium += line.premium ?? 0;
     add(line, 'measuredSeconds', line.measuredSeconds);
     add(line, 'sharedSeconds', line.sharedSeconds);
     add(line, 'enteredSeconds', line.enteredSeconds);
@@ -69,6 +76,7 @@ export function sumLines(
   for (const [day, tallies] of days) {
     for (const tally of tallies) {
       const { technician, target, workType } = tally;
+      const key = { target, workType, day };
       const seconds = toSeconds(tally.measuredSeconds + tally.sharedSeconds + tally.enteredSeconds);
       lines.push({
         technician,
@@ -79,9 +87,15 @@ export function sumLines(
         measuredSeconds: tally.measuredSeconds,
         sharedSeconds: tally.sharedSeconds,
         enteredSeconds: tally.enteredSeconds,
-        cost: costLine({ target, workType, day, seconds }, costing),
+        ...costParts(costLine({ ...key, seconds }, costing), tally.premium + premiumOfLine(key, costing)),
       });
     }
   }
   return lines;
 }
+
+/** A cost with what overtime adds; where no rate holds overtime adds nothing that is known. */
+export const costParts = (straight: Cents | null, premium: number): Pick<LaborLine, 'cost' | 'premium'> =>
+  straight === null || premium === 0
+    ? { cost: straight }
+    : { cost: toCents(straight + premium), premium: toCents(premium) };

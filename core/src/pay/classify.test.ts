@@ -4,6 +4,7 @@ import { addDays, toDay } from '../time/day.ts';
 import { toSeconds } from '../time/seconds.ts';
 import type { LocalDay } from '../time/day.ts';
 import { classifyWeek } from './classify.ts';
+import type { DecidedSplit } from './classify.ts';
 import { FIRST_DAY, anyRule, hours, ruleWith } from './overtime.fixture.ts';
 import type { OvertimeRule, PayTier } from './overtimeRule.ts';
 import { PAY_CLASSES, highestOf } from './payClass.ts';
@@ -28,9 +29,16 @@ const weekOf = (days: readonly (readonly number[])[], own?: PayClass) =>
     }),
   );
 const never = () => false;
+const classed = (
+  days: Parameters<typeof classifyWeek>[0],
+  rule: OvertimeRule | undefined,
+  splits: readonly DecidedSplit[],
+  isClosed: (day: LocalDay) => boolean,
+  counted = 0,
+) => classifyWeek(days, { rule, splits, isClosed }, toSeconds(counted));
 /** Hours straight, overtime and double of each day. */
-const told = (...args: Parameters<typeof classifyWeek>) =>
-  classifyWeek(...args).map(({ straight, overtime, double }) =>
+const told = (...args: Parameters<typeof classed>) =>
+  classed(...args).map(({ straight, overtime, double }) =>
     [straight, overtime, double].map((seconds) => seconds / 3600).join(' '),
   );
 
@@ -91,8 +99,7 @@ describe('a decided split', () => {
     day: FIRST_DAY,
     ...{ straight: hours(straight), overtime: hours(overtime), double: hours(double) },
   });
-  const states = (...args: Parameters<typeof classifyWeek>) =>
-    classifyWeek(...args).map((each) => each.split);
+  const states = (...args: Parameters<typeof classed>) => classed(...args).map((each) => each.split);
 
   test('takes the place of the rule, and its straight hours alone count towards the week', () => {
     const days = weekOf([[10], [10]]);
@@ -111,7 +118,7 @@ describe('a decided split', () => {
     expect(states(weekOf([[10]]), undefined, [split(0, 10, 0)], never)).toEqual(['none']));
 
   test('gives portions straight first, then overtime, then double', () => {
-    const [day] = classifyWeek(weekOf([[4, 6]]), ruleWith(), [split(5, 2, 3)], never);
+    const [day] = classed(weekOf([[4, 6]]), ruleWith(), [split(5, 2, 3)], never);
     expect(day?.shares.map((share) => [share.class, share.seconds / 3600])).toEqual([
       ['straight', 4],
       ['straight', 1],
@@ -130,7 +137,7 @@ test('classes of a portion are shared over its targets by what is left of their 
     ],
   };
   const rule = ruleWith({ day: [{ over: toSeconds(5), class: 'overtime' }] });
-  const [day] = classifyWeek(new Map([[FIRST_DAY, [shared]]]), rule, [], never);
+  const [day] = classed(new Map([[FIRST_DAY, [shared]]]), rule, [], never);
   expect(day?.shares.map((share) => [share.class, share.target, share.seconds])).toEqual([
     // 3.5 and 1.5: of equal parts the earlier.
     ['straight', 'a', 4],
@@ -172,15 +179,25 @@ test('cut at thresholds or counted off second by second: the same', () => {
     { maxLength: 14 },
   );
   fc.assert(
-    fc.property(anyPortions, anyRule(16, 50), (portions, rule) => {
+    fc.property(anyPortions, anyRule(16, 50), fc.nat(7), (portions, rule, left) => {
+      const isClosed = (day: LocalDay) => day % 3 === 0;
       const days = new Map<LocalDay, Portion[]>();
       for (const { day, seconds, own } of [...portions].sort((a, b) => a.day - b.day)) {
         const of = toDay(FIRST_DAY + day);
         days.set(of, [...(days.get(of) ?? []), portion(of, seconds, own)]);
       }
-      const classed = classifyWeek(days, rule, [], (day) => day % 3 === 0);
-      expect(classed.map(({ straight, overtime, double }) => ({ straight, overtime, double }))).toEqual(
+      const found = classed(days, rule, [], isClosed);
+      expect(found.map(({ straight, overtime, double }) => ({ straight, overtime, double }))).toEqual(
         countOff(days, rule),
+      );
+      // Who goes on after some of the days comes to the same.
+      const own = [...days];
+      const counted = found
+        .slice(0, left % (own.length + 1))
+        .reduce((sum, each) => sum + each.countedSeconds, 0);
+      const rest = own.slice(left % (own.length + 1));
+      expect(classed(new Map(rest), rule, [], isClosed, counted)).toEqual(
+        found.slice(own.length - rest.length),
       );
     }),
     { numRuns: 500 },

@@ -28,6 +28,8 @@ export type ClassedDay = ClassSeconds & {
   readonly portions: readonly Portion[];
   readonly shares: readonly ClassedShare[];
   readonly split: 'none' | 'decided' | 'changed';
+  /** What of it counts towards the tiers of its week. */
+  readonly countedSeconds: Seconds;
 };
 
 type Sums = Record<PayClass, number>;
@@ -43,36 +45,51 @@ function cutByTiers(count: number, seconds: number, tiers: readonly PayTier[]): 
   }));
 }
 
-/** Classes the shift days of one week in order, second by second: the highest of what the entries say, the tier of the day
+/** What decides how the shift days of a week are classed. */
+export type ClassRules = {
+  readonly rule: OvertimeRule | undefined;
+  readonly splits: readonly DecidedSplit[];
+  readonly isClosed: (day: LocalDay) => boolean;
+};
+
+/** Classes shift days of one week in order, second by second: the highest of what the entries say, the tier of the day
  *  and that of a special day; what is straight by that is given the tier of the week, and alone counts towards it, so that
- *  nothing counts twice. A decided split takes the place of all of it. Straight, overtime and double add up to the paid
- *  seconds. Source: docs/pay.md, classes of pay. */
+ *  nothing counts twice. A decided split takes the place of all of it. `counted` is what counted on days of the week before
+ *  these. Straight, overtime and double add up to the paid seconds. Source: docs/pay.md, classes of pay. */
 export function classifyWeek(
   days: ReadonlyMap<LocalDay, readonly Portion[]>,
-  rule: OvertimeRule | undefined,
-  splits: readonly DecidedSplit[],
-  isClosed: (day: LocalDay) => boolean,
+  rules: ClassRules,
+  counted: Seconds,
 ): readonly ClassedDay[] {
-  let ofWeek = 0;
+  let ofWeek: number = counted;
   return [...days].map(([day, portions]) => {
-    const found = rule && splits.find((each) => each.day === day);
-    const isHeld = found !== undefined && sumOf(found) === sumSeconds(portions);
-    const classed = isHeld ? byDecision(portions, found) : byRule(portions, { day, ofWeek, rule, isClosed });
-    const all = nothing();
-    for (const { sums, counted } of classed) {
-      for (const each of PAY_CLASSES) all[each] += sums[each];
-      ofWeek += counted;
-    }
-    return {
-      day,
-      straight: toSeconds(all.straight),
-      overtime: toSeconds(all.overtime),
-      double: toSeconds(all.double),
-      portions,
-      shares: portions.flatMap((portion, i) => shareClasses(portion, itemAt(classed, i).sums)),
-      split: found ? (isHeld ? 'decided' : 'changed') : 'none',
-    };
+    const classed = classifyDay(day, portions, rules, ofWeek);
+    ofWeek += classed.countedSeconds;
+    return classed;
   });
+}
+
+function classifyDay(
+  day: LocalDay,
+  portions: readonly Portion[],
+  { rule, splits, isClosed }: ClassRules,
+  ofWeek: number,
+): ClassedDay {
+  const found = rule && splits.find((each) => each.day === day);
+  const isHeld = found !== undefined && sumOf(found) === sumSeconds(portions);
+  const classed = isHeld ? byDecision(portions, found) : byRule(portions, { day, ofWeek, rule, isClosed });
+  const all = nothing();
+  for (const { sums } of classed) for (const each of PAY_CLASSES) all[each] += sums[each];
+  return {
+    day,
+    straight: toSeconds(all.straight),
+    overtime: toSeconds(all.overtime),
+    double: toSeconds(all.double),
+    portions,
+    shares: portions.flatMap((portion, i) => shareClasses(portion, itemAt(classed, i).sums)),
+    split: found ? (isHeld ? 'decided' : 'changed') : 'none',
+    countedSeconds: toSeconds(classed.reduce((sum, each) => sum + each.counted, 0)),
+  };
 }
 
 const sumOf = (seconds: ClassSeconds): number => PAY_CLASSES.reduce((sum, each) => sum + seconds[each], 0);

@@ -1,6 +1,7 @@
-import type { LedgerFacts } from '../ledger/index.ts';
+import { groupBy } from '../result/index.ts';
+import type { LedgerFacts, LinePremium } from '../ledger/index.ts';
 import type { CostRate } from '../people/index.ts';
-import { sumSeconds } from '../time/index.ts';
+import { sumSeconds, toSeconds } from '../time/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
 import { sumCents, toCents } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
@@ -12,7 +13,6 @@ import type { ClassSeconds } from './payClass.ts';
 import { portionsOf } from './portions.ts';
 import type { PaidTime, PayBasis, Portion } from './portions.ts';
 import { premiumOfWeek } from './premium.ts';
-import type { LinePremium } from './premium.ts';
 
 /** What decides how one technician's time is paid. */
 export type PayFacts = {
@@ -33,6 +33,8 @@ export type PaidDay = ClassSeconds & {
   /** What its own overtime adds, whoever bears it. */
   readonly premium: Cents;
   readonly split: ClassedDay['split'];
+  /** What of it counts towards the tiers of its week. */
+  readonly countedSeconds: Seconds;
 };
 
 /** What one technician's time is paid as. Premiums of days are together those of lines and overhead. */
@@ -46,21 +48,36 @@ export type PersonPay = {
  *  seconds are told. Source: docs/pay.md. */
 export function derivePay(time: PaidTime, ledger: LedgerFacts, facts: PayFacts): PersonPay {
   const portions = portionsOf(time, ledger, facts.basis);
-  const weeks = weeksOf(portions, facts).map(({ week, days }) => {
-    const classed = classifyWeek(days, week.rule, facts.splits, facts.isClosed);
-    return { classed, premium: premiumOfWeek(classed, week.rule, facts.premiumRates) };
-  });
+  return joinPay(
+    weeksOf(portions, facts).map(({ week, days }) => payOfWeek(days, week.rule, facts, toSeconds(0))),
+  );
+}
+
+const joinPay = (parts: readonly PersonPay[]): PersonPay => ({
+  days: parts.flatMap(({ days }) => days),
+  lines: parts.flatMap(({ lines }) => lines),
+  overhead: sumCents(parts.map(({ overhead }) => ({ cost: overhead }))),
+});
+
+/** Days of one week as they are paid, the last of it among them, by what counted on those before; where premium is spread
+ *  over a week they must be all of it. */
+export function payOfWeek(
+  days: ReadonlyMap<LocalDay, readonly Portion[]>,
+  rule: OvertimeRule | undefined,
+  facts: Pick<PayFacts, 'splits' | 'isClosed' | 'premiumRates'>,
+  counted: Seconds,
+): PersonPay {
+  const classed = classifyWeek(days, { ...facts, rule }, counted);
+  const premium = premiumOfWeek(classed, rule, facts.premiumRates);
   return {
-    days: weeks.flatMap(({ classed, premium }) =>
-      classed.map((each) => toldDay(each, premium.days.get(each.day) ?? toCents(0))),
-    ),
-    lines: weeks.flatMap(({ premium }) => premium.lines),
-    overhead: sumCents(weeks.map(({ premium }) => ({ cost: premium.overhead }))),
+    days: classed.map((each) => toldDay(each, premium.days.get(each.day) ?? toCents(0))),
+    lines: premium.lines,
+    overhead: premium.overhead,
   };
 }
 
 const toldDay = (
-  { day, straight, overtime, double, portions, split }: ClassedDay,
+  { day, straight, overtime, double, portions, split, countedSeconds }: ClassedDay,
   premium: Cents,
 ): PaidDay => ({
   day,
@@ -71,7 +88,13 @@ const toldDay = (
   unallocatedSeconds: sumSeconds(portions.filter(({ shares }) => shares.length === 0)),
   premium,
   split,
+  countedSeconds,
 });
+
+/** Portions by their shift day, in order. */
+export function byShiftDay(portions: readonly Portion[]): ReadonlyMap<LocalDay, readonly Portion[]> {
+  return groupBy(portions, ({ shiftDay }) => shiftDay);
+}
 
 type WeekOfPortions = { readonly week: PayWeek; readonly days: ReadonlyMap<LocalDay, readonly Portion[]> };
 
@@ -79,9 +102,7 @@ type WeekOfPortions = { readonly week: PayWeek; readonly days: ReadonlyMap<Local
 function weeksOf(portions: readonly Portion[], { rules, groupOn }: PayFacts): readonly WeekOfPortions[] {
   const [first, last] = [portions[0]?.shiftDay, portions.at(-1)?.shiftDay];
   if (first === undefined || last === undefined) return [];
-  const days = new Map<LocalDay, Portion[]>();
-  for (const portion of portions)
-    days.set(portion.shiftDay, [...(days.get(portion.shiftDay) ?? []), portion]);
+  const days = byShiftDay(portions);
   return payWeeks(rules, groupOn, { first, last }).map((week) => ({
     week,
     days: new Map([...days].filter(([day]) => day >= week.firstDay && day <= week.lastDay)),

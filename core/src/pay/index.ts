@@ -5,16 +5,23 @@ export { closeDays, owedOf, periodsUpTo, periodToClose, refuseClosing } from './
 export type { ClosingRefusal, Owed, PayDay, PersonDay } from './closing.ts';
 export { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';
 export type { PayPeriod, PayRule } from './payPeriod.ts';
-export { derivePay } from './derivePay.ts';
+export { byShiftDay, derivePay, payOfWeek } from './derivePay.ts';
 export type { PaidDay, PayFacts, PersonPay } from './derivePay.ts';
 export type { DecidedSplit } from './classify.ts';
-export { PREMIUM_ON, USUAL_MULTIPLIERS, findTierOutOfOrder, payWeeks } from './overtimeRule.ts';
+export {
+  PREMIUM_ON,
+  USUAL_MULTIPLIERS,
+  findTierOutOfOrder,
+  payCalendar,
+  payWeeks,
+  weeksBetween,
+} from './overtimeRule.ts';
 export type { OvertimeRule, PayTier, PayWeek } from './overtimeRule.ts';
 export { paidAwayOf } from './paidAway.ts';
 export type { AwayFacts, Guarantee, Leave, PaidAway } from './paidAway.ts';
 export { PAY_CLASSES } from './payClass.ts';
 export type { ClassSeconds, PayClass } from './payClass.ts';
-export { PAY_BASES } from './portions.ts';
+export { PAY_BASES, portionsOf } from './portions.ts';
 export type { PaidTime, PayBasis, Portion } from './portions.ts';
 export { withPremium } from './premium.ts';
-export type { LinePremium, PaidLine } from './premium.ts';
+export type { PaidLine } from './premium.ts';

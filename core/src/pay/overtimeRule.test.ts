@@ -1,7 +1,8 @@
+import fc from 'fast-check';
 import { addDays, formatDay, parseDay } from '../time/day.ts';
 import { toSeconds } from '../time/seconds.ts';
-import { ruleWith } from './overtime.fixture.ts';
-import { findTierOutOfOrder, payWeeks } from './overtimeRule.ts';
+import { FIRST_DAY, anyRule, ruleWith } from './overtime.fixture.ts';
+import { findTierOutOfOrder, payCalendar, payWeeks } from './overtimeRule.ts';
 import type { OvertimeRule } from './overtimeRule.ts';
 
 const day = (text: string) => {
@@ -85,6 +86,20 @@ test('weeks follow each other and hold every day asked for', () => {
     expect(lastDay - firstDay).toBeLessThan(7);
     if (i > 0) expect(firstDay).toBe(addDays(weeks[i - 1]?.lastDay ?? firstDay, 1));
   });
+});
+
+test('a week is the same in whatever order days are asked for', () => {
+  fc.assert(
+    fc.property(fc.array(anyRule()), fc.array(fc.integer({ min: -40, max: 60 })), (rules, asked) => {
+      const days = asked.map((each) => addDays(FIRST_DAY, each));
+      const weekOf = payCalendar(rules, () => 'day crew');
+      for (const each of days) {
+        const week = weekOf(each);
+        expect(week).toEqual(payCalendar(rules, () => 'day crew')(each));
+        expect(week.firstDay <= each && each <= week.lastDay).toBe(true);
+      }
+    }),
+  );
 });
 
 test.each<[tiers: readonly [number, 'straight' | 'overtime' | 'double'][], wrong: number | undefined]>([

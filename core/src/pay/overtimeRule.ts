@@ -1,6 +1,7 @@
 import { fraction } from '../money/index.ts';
 import type { Fraction } from '../money/index.ts';
-import { mondayOf, weekdayOf, addDays } from '../time/index.ts';
+import { itemAt } from '../result/index.ts';
+import { addDays, earliestOf, mondayOf, weekdayOf } from '../time/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
 import { isLower } from './payClass.ts';
 import type { PayClass } from './payClass.ts';
@@ -61,25 +62,66 @@ function fittingOn(rules: readonly OvertimeRule[], group: string | undefined, da
 
 const MONDAY = 1;
 
-/** Somebody's weeks from one that holds `first` to one that holds `last`, each with the rule in effect. The first rule that
- *  fits takes effect at once; another one on a start of its own week, and until then the old one goes on. `groupOn` says
- *  which group the person belongs to. Source: docs/pay.md, classes of pay. */
-export function payWeeks(
+/** Somebody's weeks, one for each day that is asked for. The first rule that fits takes effect at once; another one on a
+ *  start of its own week, and until then the old one goes on. `groupOn` says which group the person belongs to. What was
+ *  found is kept: days are asked for again and again. Source: docs/pay.md, classes of pay. */
+export function payCalendar(
   rules: readonly OvertimeRule[],
   groupOn: (day: LocalDay) => string | undefined,
-  { first, last }: { readonly first: LocalDay; readonly last: LocalDay },
-): readonly PayWeek[] {
+): (day: LocalDay) => PayWeek {
+  const start = rules.length === 0 ? undefined : mondayOf(earliestOf(rules.map(({ from }) => from)));
   const weeks: PayWeek[] = [];
   let rule: OvertimeRule | undefined;
-  let firstDay = mondayOf(rules.reduce((day, { from }) => (from < day ? from : day), first));
-  for (let day = firstDay; firstDay <= last; day = addDays(day, 1)) {
-    const before = rule;
-    const fits = fittingOn(rules, groupOn(day), day);
-    if (rule === undefined || weekdayOf(day) === (fits?.weekStart ?? MONDAY)) rule = fits;
-    const begins = rule !== before || weekdayOf(day) === (rule?.weekStart ?? MONDAY);
-    if (!begins || day === firstDay) continue;
-    if (day > first) weeks.push({ firstDay, lastDay: addDays(day, -1), rule: before });
-    firstDay = day;
+  let reached = start;
+  let firstDay = start;
+  function walkTo(day: LocalDay): void {
+    for (; reached !== undefined && firstDay !== undefined && (weeks.at(-1)?.lastDay ?? -Infinity) < day;) {
+      const before = rule;
+      const today = reached;
+      const fits = fittingOn(rules, groupOn(today), today);
+      if (rule === undefined || weekdayOf(today) === (fits?.weekStart ?? MONDAY)) rule = fits;
+      reached = addDays(today, 1);
+      const begins = rule !== before || weekdayOf(today) === (rule?.weekStart ?? MONDAY);
+      if (!begins || today === firstDay) continue;
+      weeks.push({ firstDay, lastDay: addDays(today, -1), rule: before });
+      firstDay = today;
+    }
+  }
+  return (day) => {
+    if (start === undefined || day < start) {
+      const monday = mondayOf(day);
+      return { firstDay: monday, lastDay: addDays(monday, 6), rule: undefined };
+    }
+    walkTo(day);
+    return itemAt(weeks, findWeek(weeks, day));
+  };
+}
+
+/** Which of weeks that follow each other holds a day; the last ones are asked for most. */
+function findWeek(weeks: readonly PayWeek[], day: LocalDay): number {
+  let [low, high] = [0, weeks.length - 1];
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2);
+    if (itemAt(weeks, middle).lastDay < day) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** The weeks of a span, the first and the last of them whole. */
+export function weeksBetween(weekOf: (day: LocalDay) => PayWeek, first: LocalDay, last: LocalDay): PayWeek[] {
+  const weeks: PayWeek[] = [];
+  for (let day = first; day <= last;) {
+    const week = weekOf(day);
+    weeks.push(week);
+    day = addDays(week.lastDay, 1);
   }
   return weeks;
 }
+
+/** Somebody's weeks from one that holds `first` to one that holds `last`, each with the rule in effect. */
+export const payWeeks = (
+  rules: readonly OvertimeRule[],
+  groupOn: (day: LocalDay) => string | undefined,
+  { first, last }: { readonly first: LocalDay; readonly last: LocalDay },
+): readonly PayWeek[] => weeksBetween(payCalendar(rules, groupOn), first, last);

@@ -1,32 +1,28 @@
 import { itemAt } from '../result/index.ts';
 import { fraction, roundFraction, shareByWeight, toCents } from '../money/index.ts';
 import type { Cents, Fraction, Rate } from '../money/index.ts';
-import type { LaborLine, TargetId } from '../ledger/index.ts';
+import type { LaborLine, LinePremium } from '../ledger/index.ts';
 import { costRateOn } from '../people/index.ts';
 import type { CostRate } from '../people/index.ts';
 import { sumSeconds } from '../time/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
-import type { WorkType } from '../work/index.ts';
 import type { ClassedDay, ClassedShare } from './classify.ts';
 import type { OvertimeRule } from './overtimeRule.ts';
 
-/** What overtime adds to one labor line. */
-export type LinePremium = {
-  readonly target: TargetId;
-  readonly workType: WorkType;
-  readonly day: LocalDay;
-  readonly premium: Cents;
-};
-
 /** A labor line with what it costs in parts: `cost` is what it costs straight and what overtime adds. */
-export type PaidLine = LaborLine & { readonly straight: Cents | null; readonly premium: Cents | null };
+export type PaidLine = Omit<LaborLine, 'premium'> & {
+  readonly straight: Cents | null;
+  readonly premium: Cents | null;
+};
 
 /** One technician's labor lines with what overtime adds to them; where no rate holds there is no part of a cost either. */
 export function withPremium(
   lines: readonly LaborLine[],
   premiums: readonly LinePremium[],
 ): readonly PaidLine[] {
-  const added = new Map(sumByLine(premiums).map((each) => [keyOfLine(each), each.premium]));
+  const added = new Map<string, Cents>();
+  for (const each of premiums)
+    added.set(keyOfLine(each), toCents((added.get(keyOfLine(each)) ?? 0) + each.premium));
   return lines.map((line) => {
     const { cost: straight } = line;
     if (straight === null) return { ...line, straight, premium: null };
@@ -35,7 +31,8 @@ export function withPremium(
   });
 }
 
-const keyOfLine = ({ target, workType, day }: Omit<LinePremium, 'premium'>) => `${target} ${workType} ${day}`;
+const keyOfLine = ({ target, workType, day }: Omit<LinePremium, 'premium' | 'shiftDay'>) =>
+  `${target} ${workType} ${day}`;
 
 /** What overtime of one week adds: by the shift day on which it was worked, to which lines it goes, and what goes to none.
  *  Days together are lines and overhead together. */
@@ -103,22 +100,23 @@ function linesOf(
 ): readonly LinePremium[] {
   switch (rule?.premiumOn) {
     case 'worked':
-      return premiums.flatMap(({ target, workType, day, cents }) =>
+      return premiums.flatMap(({ shiftDay, target, workType, day, cents }) =>
         target === undefined || workType === undefined
           ? []
-          : [{ target, workType, day, premium: toCents(cents) }],
+          : [{ shiftDay, target, workType, day, premium: toCents(cents) }],
       );
     case 'spread': {
       const shares = days
         .flatMap(({ portions }) => portions)
         .filter(({ day }) => costRateOn(rates, day) !== undefined)
-        .flatMap(({ day, shares: own }) => own.map((share) => ({ ...share, day })));
+        .flatMap(({ shiftDay, day, shares: own }) => own.map((share) => ({ ...share, shiftDay, day })));
       if (shares.length === 0) return [];
       const given = spread(
         sum(premiums),
         shares.map(({ seconds }) => seconds),
       );
-      return shares.map(({ target, workType, day }, i) => ({
+      return shares.map(({ shiftDay, target, workType, day }, i) => ({
+        shiftDay,
         target,
         workType,
         day,
@@ -134,11 +132,11 @@ function linesOf(
 const spread = (cents: number, weights: readonly number[]): readonly number[] =>
   shareByWeight(Math.abs(cents), weights).map((share) => share * Math.sign(cents));
 
-/** Premiums of one line together, in the order of their first. */
+/** Premiums of one line and shift day together, in the order of their first. */
 function sumByLine(premiums: readonly LinePremium[]): readonly LinePremium[] {
   const lines = new Map<string, LinePremium>();
   for (const each of premiums) {
-    const key = keyOfLine(each);
+    const key = `${each.shiftDay} ${keyOfLine(each)}`;
     const before = lines.get(key);
     lines.set(key, before ? { ...before, premium: toCents(before.premium + each.premium) } : each);
   }

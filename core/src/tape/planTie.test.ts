@@ -55,7 +55,10 @@ test('nothing is left on what was tied, nobody works a second more or less, and 
       expect(after.lines.filter((line) => line.target === a)).toEqual([]);
       const sumOf = ({ lines }: typeof before) => lines.reduce((sum, { seconds }) => sum + seconds, 0);
       expect(sumOf(after)).toBe(sumOf(before));
-      expect(after.shifts).toEqual(before.shifts);
+      // Shifts of two people that begin and end together stand in either order.
+      const shiftsOf = ({ shifts }: typeof before) =>
+        [...shifts].sort((x, y) => (x.opened < y.opened ? -1 : 1));
+      expect(shiftsOf(after)).toEqual(shiftsOf(before));
       const undo = undoOf(added, (id) => effectiveEntries(entries).find((entry) => entry.id === id));
       const undone = undo.map((change, i) => ({ ...change, id: entryId(`u${i}`) }) as Entry);
       expect(deriveLedger([...entries, ...added, ...undone], facts, asOf)).toEqual(before);
