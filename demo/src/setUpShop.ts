@@ -139,7 +139,13 @@ export async function setUpShop(
         unusedFields: [],
         asksWhy: ['down', 'rework', 'scrap'],
       },
-      pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: true },
+      pay: {
+        period: 'two-weekly',
+        anchor: '2026-01-05',
+        approval: 'person-day',
+        isConfirmed: true,
+        basis: 'labor',
+      },
     },
   });
   await em.insert(ClockEntity, { id: 1, stoppedAt: opensAt });

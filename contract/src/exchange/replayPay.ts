@@ -1,6 +1,7 @@
-import type { HoursEntry, LaborEntry, Ledger, LedgerFacts } from '@wergon/core/ledger';
-import { derivePay, paidAwayOf, payWeeks, withPremium } from '@wergon/core/pay';
-import type { OvertimeRule, PaidAway, PaidLine, PersonPay } from '@wergon/core/pay';
+import { withPremium } from '@wergon/core/ledger';
+import type { HoursEntry, LaborEntry, LaborLine, Ledger, LedgerFacts } from '@wergon/core/ledger';
+import { derivePay, paidAwayOf, payWeeks } from '@wergon/core/pay';
+import type { OvertimeRule, PaidAway, PersonPay } from '@wergon/core/pay';
 import { premiumRatesOf } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
 import { daysFrom, earliestOf, latestOf } from '@wergon/core/time';
@@ -11,7 +12,7 @@ import type { Scenario } from './scenario.ts';
 export type PaidPerson = {
   readonly technician: TechnicianId;
   readonly days: PersonPay['days'];
-  readonly lines: readonly PaidLine[];
+  readonly lines: readonly LaborLine[];
   readonly away: readonly PaidAway[];
 };
 

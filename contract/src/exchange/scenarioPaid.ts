@@ -1,6 +1,7 @@
 import { correctedEntry } from '@wergon/core/ledger';
 import type { Correction, Entry, EntryId, TargetId } from '@wergon/core/ledger';
 import { PAY_CLASSES, findTierOutOfOrder } from '@wergon/core/pay';
+import { TIERS_OUT_OF_ORDER } from '../pay/index.ts';
 import { formatPath } from '../wire/index.ts';
 import type { FieldProblem } from '../wire/index.ts';
 import type { ScenarioDocument } from './scenarioSchema.ts';
@@ -85,9 +86,7 @@ function findSaidTwice({
 
 function checkTiers(tiers: Parameters<typeof findTierOutOfOrder>[0], path: Path) {
   const wrong = findTierOutOfOrder(tiers);
-  return wrong === undefined
-    ? []
-    : problemAt([...path, wrong], 'hours must rise from tier to tier, and the class must not fall');
+  return wrong === undefined ? [] : problemAt([...path, wrong], TIERS_OUT_OF_ORDER);
 }
 
 /** The ids of the rates of the order that a target belongs to; an activity has none. */

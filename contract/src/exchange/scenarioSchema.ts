@@ -4,8 +4,9 @@ import { isKeepable } from '@wergon/core/people';
 import type { RateRecord } from '@wergon/core/people';
 import { PAY_BASES, PAY_CLASSES, PREMIUM_ON, USUAL_MULTIPLIERS } from '@wergon/core/pay';
 import { createZone, toSeconds } from '@wergon/core/time';
-import { WORK_TYPES, estimateSeconds } from '@wergon/core/work';
+import { WORK_TYPES } from '@wergon/core/work';
 import { entrySchema } from '../ledger/index.ts';
+import { overHours } from '../pay/index.ts';
 import { amountText, dayText, hoursText, idText, instantText, rateText, wholeNumber } from '../wire/index.ts';
 
 // A document of version 1 has what stands in `first`, one of version 2 all of it; what is left out of it is nothing, or
@@ -99,8 +100,6 @@ export const scenarioOne = z.strictObject({
 });
 
 const payClass = z.enum(PAY_CLASSES);
-/** Hours as seconds, rounded once. */
-const overHours = hoursText.transform((runHours) => estimateSeconds({ runHours }, 1));
 const tiers = z.array(z.strictObject({ over: overHours, class: payClass })).default([]);
 const WEEKDAYS = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const;
 const weekday = z.enum(WEEKDAYS).transform((day) => WEEKDAYS.indexOf(day) + 1);

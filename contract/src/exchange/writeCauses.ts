@@ -1,8 +1,7 @@
 import { estimateParts, findCauses, machineSpans, standardRateOn, sumMachines } from '@wergon/core/compare';
 import type { StandardFacts } from '@wergon/core/compare';
-import type { LaborEntry, Ledger, TargetId } from '@wergon/core/ledger';
+import type { LaborEntry, LaborLine, Ledger, TargetId } from '@wergon/core/ledger';
 import { formatCents } from '@wergon/core/money';
-import type { PaidLine } from '@wergon/core/pay';
 import { toDay, toInstant } from '@wergon/core/time';
 import { WORK_TYPES, estimateSeconds, withAlwaysIncluded } from '@wergon/core/work';
 import { groupByTarget, standardRatesOf } from './replayFacts.ts';
@@ -11,7 +10,7 @@ import type { Scenario } from './scenario.ts';
 /** What a result says of why each task costs other than estimated. */
 export function writeCauses(
   scenario: Scenario,
-  lines: readonly PaidLine[],
+  lines: readonly LaborLine[],
   finished: Ledger['finished'],
   entries: readonly LaborEntry[],
 ) {
@@ -34,10 +33,9 @@ export function writeCauses(
           isFinished,
         },
         pieces.get(task.id) ?? { good: 0, scrap: 0 },
-        (linesByTarget.get(task.id) ?? []).map(({ premium, ...line }) => ({
+        (linesByTarget.get(task.id) ?? []).map((line) => ({
           ...line,
           gradeRate: standardRateOn(standard, line.technician, line.day, rate) ?? rate,
-          ...(premium === null ? {} : { premium }),
         })),
       );
       return {

@@ -1,15 +1,19 @@
-import { formatCents } from '@wergon/core/money';
-import type { PaidAway, PaidLine } from '@wergon/core/pay';
+import { formatCents, toCents } from '@wergon/core/money';
+import type { LaborLine } from '@wergon/core/ledger';
+import type { PaidAway } from '@wergon/core/pay';
 import { formatDay } from '@wergon/core/time';
 import { by } from './inOrder.ts';
 import type { PaidPerson } from './replayPay.ts';
 import { writeCost, writeLine } from './writeLedger.ts';
 
-export const writePaidLine = (line: PaidLine) => ({
-  ...writeLine(line),
-  straight: writeCost(line.straight),
-  premium: writeCost(line.premium),
-});
+export function writePaidLine({ premium = toCents(0), ...line }: LaborLine) {
+  const straight = line.cost === null ? null : toCents(line.cost - premium);
+  return {
+    ...writeLine(line),
+    straight: writeCost(straight),
+    premium: writeCost(line.cost === null ? null : premium),
+  };
+}
 
 /** What a result says of how everybody is paid. */
 export const writePay = (people: readonly PaidPerson[]) => ({

@@ -1,4 +1,16 @@
 export {
+  TIERS_OUT_OF_ORDER,
+  overHours,
+  overtimeSchema,
+  overtimeTermsSchema,
+  payGroupsSchema,
+  saveOvertimeSchema,
+  savePayGroupSchema,
+  triedOvertimeSchema,
+  tryOvertimeSchema,
+} from './overtime.ts';
+export type { OvertimeChange, OvertimeJson, OvertimeTerms, TriedOvertime } from './overtime.ts';
+export {
   closePeriodSchema,
   payPeriodSchema,
   payPeriodsSchema,

@@ -17,10 +17,14 @@ export const payRecordSchema = z
           name: z.string().trim().max(60).default(''),
           kind: z.enum(['percent', 'perHour', 'perYear']),
           value: amountText,
+          /** Whether it is paid on what overtime adds, too; only a percentage can be. */
+          onPremium: z.boolean().exactOptional(),
         }),
       )
       .max(30)
       .default([]),
+    /** Whether somebody with a yearly salary is paid overtime. */
+    overtimePaid: z.boolean().exactOptional(),
     /** The grade at whose standard rate their work is shown to whoever may not see rates. */
     grade: z.string().min(1).max(200).nullable().exactOptional(),
   })
@@ -58,8 +62,14 @@ export const ratesSchema = z.object({
         base: z.string(),
         hoursPerYear: z.string().exactOptional(),
         burden: z.array(
-          z.object({ name: z.string(), kind: z.enum(['percent', 'perHour', 'perYear']), value: z.string() }),
+          z.object({
+            name: z.string(),
+            kind: z.enum(['percent', 'perHour', 'perYear']),
+            value: z.string(),
+            onPremium: z.boolean().exactOptional(),
+          }),
         ),
+        overtimePaid: z.boolean().exactOptional(),
         grade: z.string().nullable().exactOptional(),
       }),
       /** How the cost of an hour comes about; the lines add up to the total. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { PAY_PERIOD_KINDS } from '@wergon/core/pay';
+import { PAY_BASES, PAY_PERIOD_KINDS } from '@wergon/core/pay';
 import { parseDay } from '@wergon/core/time';
 import { PAPERS, SYMBOLOGIES } from '@wergon/core/labels';
 import { ACTIONS } from '@wergon/core/scan';
@@ -19,6 +19,7 @@ export const LISTS = [
   'down-reason',
   'rework-reason',
   'scrap-reason',
+  'pay-group',
 ] as const;
 export type ListName = (typeof LISTS)[number];
 
@@ -94,7 +95,7 @@ export const unitJson = z.object({
 });
 export const newUnitSchema = unitFieldsSchema.extend({ once: onceId });
 
-export const closedDaySchema = z.strictObject({ day: dayText, name });
+export const closedDaySchema = z.strictObject({ day: dayText, name, isPaid: z.boolean().default(false) });
 export const dayOnlySchema = z.strictObject({ day: dayText });
 
 /** What stands on every station's screen while nobody does, until a day has gone by. */
@@ -156,6 +157,8 @@ export const settingsSchema = z.strictObject({
     approval: z.enum(['person-day', 'none']),
     /** Whether technicians are asked at the station to confirm their own days. */
     isConfirmed: z.boolean(),
+    /** Whether what is charged is paid, or what was attended as well. */
+    basis: z.enum(PAY_BASES).default('labor'),
   }),
   /** After so many minutes in which nobody touches a page at the desk, it signs itself out. */
   desk: z.strictObject({ signOutMinutes: z.int().min(5).max(720) }),
@@ -172,7 +175,13 @@ export type Settings = z.output<typeof settingsSchema>;
 export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
   orderNumbers: { prefix: '', digits: 4, first: 1001 },
   labels: { symbology: 'code128', paper: 'a4' },
-  pay: { period: 'two-weekly', anchor: '2026-01-05', approval: 'person-day', isConfirmed: false },
+  pay: {
+    period: 'two-weekly',
+    anchor: '2026-01-05',
+    approval: 'person-day',
+    isConfirmed: false,
+    basis: 'labor',
+  },
   desk: { signOutMinutes: 60 },
   backup: { hour: 2, keep: 14 },
   work: DEFAULT_WORK,
@@ -227,7 +236,7 @@ export const shopSchema = z.object({
     }),
   ),
   units: z.array(unitJson.extend({ orderCount: z.number() })),
-  closedDays: z.array(z.object({ day, name: z.string() })),
+  closedDays: z.array(z.object({ day, name: z.string(), isPaid: z.boolean() })),
   actions: z.array(z.object({ action: z.enum(ACTIONS), code: z.string() })),
 });
 export type ShopJson = z.output<typeof shopSchema>;

@@ -8,7 +8,7 @@ import type { WorkType } from '../work/index.ts';
 import type { HoursEntry, TargetId } from './entries.ts';
 import type { Allocation } from './allocate.ts';
 import { costLine, premiumOfLine } from './costing.ts';
-import type { Costing } from './costing.ts';
+import type { Costing, LinePremium } from './costing.ts';
 
 /** Seconds and cost of one technician on one target with one work type on one local day. `cost` is `null` where
  *  no rate holds on that day and nobody has set it; sums leave it out and say so. `premium` is what overtime adds, and part
@@ -99,3 +99,10 @@ export const costParts = (straight: Cents | null, premium: number): Pick<LaborLi
   straight === null || premium === 0
     ? { cost: straight }
     : { cost: toCents(straight + premium), premium: toCents(premium) };
+
+/** Lines of one technician with what overtime adds to them; where no rate holds there is no part of a cost either. */
+export const withPremium = (
+  lines: readonly LaborLine[],
+  premiums: readonly LinePremium[],
+): readonly LaborLine[] =>
+  lines.map((line) => ({ ...line, ...costParts(line.cost, premiumOfLine(line, { premiums })) }));

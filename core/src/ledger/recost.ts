@@ -1,6 +1,7 @@
 import type { Cents } from '../money/index.ts';
-import { costLine } from './costing.ts';
+import { costLine, premiumOfLine } from './costing.ts';
 import type { Costing } from './costing.ts';
+import { costParts } from './lines.ts';
 import type { LaborLine } from './lines.ts';
 
 /** What of a labor line its cost depends on. */
@@ -13,4 +14,7 @@ export const recost = <Line extends CostedLine>(
   lines: readonly Line[],
   costing: Costing,
 ): readonly (Line & { readonly after: Cents | null })[] =>
-  lines.map((line) => ({ ...line, after: costLine(line, costing) }));
+  lines.map((line) => ({
+    ...line,
+    after: costParts(costLine(line, costing), premiumOfLine(line, costing)).cost,
+  }));

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { deriveLedger, entriesAsOf } from '../ledger/derive.ts';
+import { withPremium } from '../ledger/lines.ts';
 import { THE_END, TECHNICIANS, anyJournal, factsWith, target, zone } from '../ledger/shop.fixture.ts';
 import type { Entry, HoursEntry } from '../ledger/entries.ts';
 import type { LedgerFacts } from '../ledger/facts.ts';
@@ -12,7 +13,6 @@ import { FIRST_DAY, anyRule, ruleWith } from './overtime.fixture.ts';
 import type { OvertimeRule } from './overtimeRule.ts';
 import { PAY_BASES } from './portions.ts';
 import type { PayBasis } from './portions.ts';
-import { withPremium } from './premium.ts';
 
 const made = factsWith();
 const facts: LedgerFacts = {
@@ -85,8 +85,10 @@ test('premiums of days are those of lines and overhead together, and go to lines
           expect(pay.overhead).toBe(0);
         const paid = withPremium(lines, pay.lines);
         expect(sum(paid.map(({ premium }) => premium ?? 0))).toBe(ofLines);
-        for (const { cost, straight, premium } of paid)
-          expect(cost).toBe(straight === null || premium === null ? null : straight + premium);
+        paid.forEach(({ cost, premium = 0 }, i) => {
+          const straight = lines[i]?.cost ?? null;
+          expect(cost).toBe(straight === null ? null : straight + premium);
+        });
       }
     }),
   );

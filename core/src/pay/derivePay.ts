@@ -53,7 +53,8 @@ export function derivePay(time: PaidTime, ledger: LedgerFacts, facts: PayFacts):
   );
 }
 
-const joinPay = (parts: readonly PersonPay[]): PersonPay => ({
+/** How some weeks are paid, together. */
+export const joinPay = (parts: readonly PersonPay[]): PersonPay => ({
   days: parts.flatMap(({ days }) => days),
   lines: parts.flatMap(({ lines }) => lines),
   overhead: sumCents(parts.map(({ overhead }) => ({ cost: overhead }))),

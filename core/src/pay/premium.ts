@@ -1,38 +1,13 @@
 import { itemAt } from '../result/index.ts';
 import { fraction, roundFraction, shareByWeight, toCents } from '../money/index.ts';
 import type { Cents, Fraction, Rate } from '../money/index.ts';
-import type { LaborLine, LinePremium } from '../ledger/index.ts';
+import type { LinePremium } from '../ledger/index.ts';
 import { costRateOn } from '../people/index.ts';
 import type { CostRate } from '../people/index.ts';
 import { sumSeconds } from '../time/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
 import type { ClassedDay, ClassedShare } from './classify.ts';
 import type { OvertimeRule } from './overtimeRule.ts';
-
-/** A labor line with what it costs in parts: `cost` is what it costs straight and what overtime adds. */
-export type PaidLine = Omit<LaborLine, 'premium'> & {
-  readonly straight: Cents | null;
-  readonly premium: Cents | null;
-};
-
-/** One technician's labor lines with what overtime adds to them; where no rate holds there is no part of a cost either. */
-export function withPremium(
-  lines: readonly LaborLine[],
-  premiums: readonly LinePremium[],
-): readonly PaidLine[] {
-  const added = new Map<string, Cents>();
-  for (const each of premiums)
-    added.set(keyOfLine(each), toCents((added.get(keyOfLine(each)) ?? 0) + each.premium));
-  return lines.map((line) => {
-    const { cost: straight } = line;
-    if (straight === null) return { ...line, straight, premium: null };
-    const premium = added.get(keyOfLine(line)) ?? toCents(0);
-    return { ...line, straight, premium, cost: toCents(straight + premium) };
-  });
-}
-
-const keyOfLine = ({ target, workType, day }: Omit<LinePremium, 'premium' | 'shiftDay'>) =>
-  `${target} ${workType} ${day}`;
 
 /** What overtime of one week adds: by the shift day on which it was worked, to which lines it goes, and what goes to none.
  *  Days together are lines and overhead together. */
@@ -136,7 +111,7 @@ const spread = (cents: number, weights: readonly number[]): readonly number[] =>
 function sumByLine(premiums: readonly LinePremium[]): readonly LinePremium[] {
   const lines = new Map<string, LinePremium>();
   for (const each of premiums) {
-    const key = `${each.shiftDay} ${keyOfLine(each)}`;
+    const key = `${each.shiftDay} ${each.target} ${each.workType} ${each.day}`;
     const before = lines.get(key);
     lines.set(key, before ? { ...before, premium: toCents(before.premium + each.premium) } : each);
   }

@@ -12,6 +12,9 @@ export function toDay(count: number): LocalDay {
   return count as LocalDay;
 }
 
+/** Before any day on which somebody worked. */
+export const EVER: LocalDay = toDay(-1_000_000);
+
 const written = new Map<LocalDay, string>();
 
 /** Writes a day as `2026-03-02`. */

@@ -2,6 +2,7 @@ export { cutAtDays } from './cutAtDays.ts';
 export { dated, inForceAt, withChange, withoutChange } from './dated.ts';
 export type { Dated } from './dated.ts';
 export {
+  EVER,
   addDays,
   addMonths,
   daysFrom,

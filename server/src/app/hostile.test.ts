@@ -96,7 +96,7 @@ test('every text of a request has an end', () => {
   expect(unbounded.filter((path) => !READ_BY_PARSER.test(path))).toEqual([]);
 });
 const READ_BY_PARSER =
-  /\.(at|from|to|day|due|until|ended|firstDay|lastDay|hiredOn|leftOn|replaces|anchor|technician|target|entry|id|amount|base|value|hoursPerYear|price|billedHours|standardRate|setupHours|fixedRunHours|runHours|runHoursPerPiece|hours|grade|seen)(\.|$)/i;
+  /\.(at|from|to|day|due|until|ended|firstDay|lastDay|hiredOn|leftOn|replaces|anchor|technician|target|entry|id|amount|base|value|hoursPerYear|price|billedHours|standardRate|setupHours|fixedRunHours|runHours|runHoursPerPiece|hours|over|overtime|double|grade|seen)(\.|$)/i;
 
 describe('sessions', () => {
   const signIn = (userName: string, more: object = {}) =>

@@ -39,6 +39,7 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   trail: 'long',
   verifyChain: 'long',
   rulesEffect: 'long',
+  tryOvertime: 'long',
   checklist: 'long',
   exportOrders: 'long',
   exportPeople: 'long',

@@ -58,6 +58,7 @@ const context: Context = {
     runIfDue: notHere('back up'),
   },
   setupChanged: notHere('change records'),
+  deriveAnew: notHere('change records'),
   keepHead: notHere('write'),
 };
 

@@ -13,7 +13,7 @@ import { keepJobs } from '../compare/index.ts';
 import { closeDatabase, readSql } from '../db/index.ts';
 import { openShop } from './database.ts';
 import type { Database } from '../db/index.ts';
-import { createJournal, findHead, catchUp } from '../ledger/index.ts';
+import { catchUp, createDeriveAnew, createJournal, findHead } from '../ledger/index.ts';
 import { ClockEntity } from '../shop/index.ts';
 import { createFactsCache } from '../catalog/index.ts';
 import { readContext } from './readContext.ts';
@@ -72,6 +72,10 @@ export function createContext(
       log.error(sayError(error), 'the head of the chain could not be kept');
     }
   };
+  const setupChanged: Context['setupChanged'] = (...stale) => {
+    facts.forget(...stale);
+    live.publishSetup();
+  };
   return {
     ...reading,
     clock,
@@ -80,10 +84,8 @@ export function createContext(
     health,
     proofs,
     backups,
-    setupChanged: (...stale) => {
-      facts.forget(...stale);
-      live.publishSetup();
-    },
+    setupChanged,
+    deriveAnew: createDeriveAnew({ database, facts, log, setupChanged }),
     keepHead,
     log,
     isDemo,

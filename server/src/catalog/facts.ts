@@ -9,17 +9,28 @@ import { findPlain, readSql } from '../db/index.ts';
 import type { Database } from '../db/index.ts';
 import {
   costRatesByTechnician,
+  premiumRatesByTechnician,
   gradeRatesOf,
   gradesByTechnician,
   CostRateEntity,
   GradeEntity,
+  PayGroupEntity,
   TechnicianEntity,
 } from '../people/index.ts';
 import { OrderEntity, TaskEntity } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
-import { ActivityEntity, ListItemEntity, ResourceEntity, ShopEntity } from '../shop/index.ts';
+import {
+  ActivityEntity,
+  ClosedDayEntity,
+  ListItemEntity,
+  OvertimeRuleEntity,
+  ResourceEntity,
+  ShopEntity,
+  settingsOf,
+} from '../shop/index.ts';
 import type { Activity } from '../shop/index.ts';
 import type { DeskUser, Stale } from '../http/index.ts';
+import { createWeekOf, readRule } from './overtimeFacts.ts';
 import type { ShopFacts } from './shopFacts.ts';
 import { factsSeenBy } from './sight.ts';
 
@@ -127,6 +138,9 @@ async function loadBase(em: EntityManager) {
   const grades = await em.findAll(GradeEntity);
   const technicians = await em.findAll(TechnicianEntity);
   const activities = await em.findAll(ActivityEntity);
+  const rules = (await em.findAll(OvertimeRuleEntity)).map(readRule);
+  const memberships = await em.findAll(PayGroupEntity);
+  const closedDays = await em.findAll(ClosedDayEntity);
   const namesOf = (list: string) =>
     new Map(listed.filter((each) => each.list === list).map(({ id, name }) => [id, name]));
   return {
@@ -134,6 +148,13 @@ async function loadBase(em: EntityManager) {
     zone: zone.value,
     policy: shop.policy.map(({ from, value }) => ({ from, value: { ...DEFAULT_POLICY, ...value } })),
     costRates: costRatesByTechnician(rates),
+    overtime: {
+      basis: settingsOf(shop).pay.basis,
+      rules,
+      weekOf: createWeekOf(rules, memberships),
+      premiumRates: premiumRatesByTechnician(rates),
+      closedDays: new Set(closedDays.map(({ day }) => day)),
+    },
     gradesOf: gradesByTechnician(rates),
     gradeRates: new Map(grades.map((grade) => [grade.id, gradeRatesOf(grade)])),
     departments: namesOf('department'),
@@ -202,6 +223,7 @@ async function refreshOrders(
 const PAST: readonly string[] = ['lost', 'finished', 'closed'];
 
 function compose(base: Base, orders: Orders): ShopFacts {
-  for (const { id, counts } of base.activities.values()) orders.targets.set(id, { kind: 'activity', counts });
+  for (const { id, counts, isPaid } of base.activities.values())
+    orders.targets.set(id, { kind: 'activity', counts, isPaid });
   return { ...base, ...orders };
 }

@@ -5,7 +5,7 @@ import { randomUUID } from 'node:crypto';
 import { LISTS } from '@wergon/contract/shop';
 import { ok, tableOf } from '@wergon/core/result';
 import { ACTIONS, codeOfAction } from '@wergon/core/scan';
-import { dated, inForceAt } from '@wergon/core/time';
+import { EVER, dated, inForceAt } from '@wergon/core/time';
 import type { CatalogContext } from './context.ts';
 import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
@@ -96,7 +96,7 @@ function mountShop(mount: Mount, { database, clock, facts }: CatalogContext): vo
         nameplate,
         owner,
       })),
-      closedDays: closedDays.map(({ day, name }) => ({ day, name })),
+      closedDays: closedDays.map(({ day, name, isPaid }) => ({ day, name, isPaid })),
       actions: ACTIONS.map((action) => ({ action, code: codeOfAction(action) })),
     });
   });
@@ -127,7 +127,7 @@ function mountListItems(mount: Mount, { database, setupChanged }: CatalogContext
   });
 }
 
-function mountActivities(mount: Mount, { database, clock, setupChanged }: CatalogContext): void {
+function mountActivities(mount: Mount, { database, clock, deriveAnew, setupChanged }: CatalogContext): void {
   mount('addActivity', async ({ body: { counts, ...body } }) => {
     if (await database.em.fork().findOne(ActivityEntity, { title: body.title, division: body.division }))
       return taken('title', 'there is an activity of this name');
@@ -147,7 +147,11 @@ function mountActivities(mount: Mount, { database, clock, setupChanged }: Catalo
     // Whether it counts is dated: what was attended before stays as it was.
     const isSame = inForceAt(activity.counts, clock.now()) === counts;
     const next = isSame ? activity.counts : [...activity.counts, { from: clock.now(), value: counts }];
-    await database.em.fork().nativeUpdate(ActivityEntity, { id: activity.id }, { ...body, counts: next });
+    const write = () =>
+      database.em.fork().nativeUpdate(ActivityEntity, { id: activity.id }, { ...body, counts: next });
+    // Time on what is not paid costs nothing.
+    if (body.isPaid === activity.isPaid) await write();
+    else await deriveAnew(EVER, write);
     setupChanged('shop', 'orders');
     return ok(null);
   });

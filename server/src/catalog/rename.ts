@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import { TechnicianEntity } from '../people/index.ts';
-import { ActivityEntity, ResourceEntity, UnitEntity } from '../shop/index.ts';
+import { PayGroupEntity, TechnicianEntity } from '../people/index.ts';
+import { ActivityEntity, OvertimeRuleEntity, ResourceEntity, UnitEntity } from '../shop/index.ts';
 import type { ListKind } from '../shop/index.ts';
 import { OrderEntity, StandardEntity, TaskEntity } from '../work/index.ts';
 
@@ -38,6 +38,10 @@ export async function renameEverywhere(
     case 'customer':
       await em.nativeUpdate(OrderEntity, { customer: before }, { customer: after });
       await em.nativeUpdate(UnitEntity, { owner: before }, { owner: after });
+      break;
+    case 'pay-group':
+      await em.nativeUpdate(PayGroupEntity, { payGroup: before }, { payGroup: after });
+      await em.nativeUpdate(OvertimeRuleEntity, { payGroup: before }, { payGroup: after });
       break;
     case 'down-reason':
     case 'rework-reason':

@@ -3,6 +3,7 @@ import type { LedgerFacts, TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { WorkOrderId } from '@wergon/core/work';
 import type { Technician } from '../people/index.ts';
+import type { OvertimeFacts } from './overtimeFacts.ts';
 import type { Shop } from '../shop/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 
@@ -10,6 +11,7 @@ import type { Task, WorkOrder } from '../work/index.ts';
 export type ShopFacts = LedgerFacts &
   StandardFacts & {
     readonly shop: Shop;
+    readonly overtime: OvertimeFacts;
     /** Names of departments by their ids in the list. */
     readonly departments: ReadonlyMap<string, string>;
     /** Names of crews by their ids in the list. */

@@ -3,7 +3,7 @@ import type { ComparisonJson, LineRow } from '@wergon/contract/compare';
 import { atStandardCost, compareTask, isLow } from '@wergon/core/compare';
 import type { Comparison, Pieces } from '@wergon/core/compare';
 import { addUsed, addSettled, emptyTimeline, allocateStint, settleAt, sumLines } from '@wergon/core/ledger';
-import type { UsedByType, LaborLine, TargetId, ToldLine } from '@wergon/core/ledger';
+import type { LaborState, UsedByType, LaborLine, TargetId, ToldLine } from '@wergon/core/ledger';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { Rate } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
@@ -17,6 +17,7 @@ import {
   loadFinished,
   loadLinesOf,
   loadPieces,
+  loadRunningPremiums,
   loadSetCostsOn,
   loadStates,
 } from '../ledger/index.ts';
@@ -54,6 +55,15 @@ export function loadLabor(
   const signedOut = new Map<TargetId, SignedOut[]>();
   const states = loadStates(sql);
   const setCosts = loadSetCostsOn(sql, [...wanted]);
+  const isConcerned = (technician: TechnicianId, { doing }: LaborState) =>
+    byTechnician.has(technician) ||
+    (doing.status === 'work' && doing.running.some(({ target }) => wanted.has(target)));
+  const premiums = loadRunningPremiums(
+    sql,
+    facts,
+    now,
+    new Map([...states].filter(([technician, state]) => isConcerned(technician, state))),
+  );
   for (const technician of new Set([...byTechnician.keys(), ...states.keys()])) {
     const tail = emptyTimeline();
     const stored = states.get(technician);
@@ -63,7 +73,9 @@ export function loadLabor(
       .flatMap((stint) => allocateStint(stint, facts))
       .filter(({ target }) => wanted.has(target));
     const settled = byTechnician.get(technician) ?? [];
-    lines.push(...sumLines(open, [], costingOf(facts, technician, setCosts), settled));
+    lines.push(
+      ...sumLines(open, [], costingOf(facts, technician, setCosts, premiums.get(technician)), settled),
+    );
     if (facts.hidden?.has(technician)) continue;
     const name = facts.technicians.get(technician)?.name ?? technician;
     const isCut = tail.stints.some(({ open: isOpen, capped }) => isOpen && capped);

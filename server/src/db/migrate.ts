@@ -22,6 +22,7 @@ import { Migration20261130Phones } from './migrations/Migration20261130Phones.ts
 import { Migration20261130Rules } from './migrations/Migration20261130Rules.ts';
 import { Migration20261201Compare } from './migrations/Migration20261201Compare.ts';
 import { Migration20261202FinishedJobs } from './migrations/Migration20261202FinishedJobs.ts';
+import { Migration20261203Overtime } from './migrations/Migration20261203Overtime.ts';
 
 /** In the order in which they are run. */
 const MIGRATIONS = [
@@ -47,6 +48,7 @@ const MIGRATIONS = [
   Migration20261130Sight,
   Migration20261201Compare,
   Migration20261202FinishedJobs,
+  Migration20261203Overtime,
 ];
 
 /** Brings the schema of a database up to date. */

@@ -1,7 +1,8 @@
+import type { TechnicianId } from '@wergon/core/people';
 import type { WorkOrderId } from '@wergon/core/work';
 import type { Logger } from 'pino';
 import type { Settings } from '@wergon/contract/shop';
-import type { Zone } from '@wergon/core/time';
+import type { LocalDay, Zone } from '@wergon/core/time';
 import type { Database } from '../db/index.ts';
 import type { Clock } from './clock.ts';
 import type { Health } from './health.ts';
@@ -29,6 +30,13 @@ export type Context = {
   readonly shop: { readonly find: () => Promise<ShopNow | undefined>; readonly get: () => Promise<ShopNow> };
   /** Says that records have changed: what was read of them is read anew, and every open page is told. */
   readonly setupChanged: (...stale: readonly Stale[]) => void;
+  /** Changes records by which days gone by are derived, from a day on, and has everybody's, or some people's, derived anew
+   *  in the background. */
+  readonly deriveAnew: <T>(
+    from: LocalDay,
+    change: () => Promise<T>,
+    people?: readonly TechnicianId[],
+  ) => Promise<T>;
   /** Keeps the chain's length and last hash outside the journal. */
   readonly keepHead: (why: string) => Promise<void>;
   readonly log: Logger;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { day, entryId, instant, targetId, technicianId } from '@wergon/contract/wire';
+import { day, entryId, instant, seconds, targetId, technicianId } from '@wergon/contract/wire';
 import { toCents } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
 import { WORK_TYPES } from '@wergon/core/work';
@@ -52,6 +52,18 @@ const decisionSchema = z.discriminatedUnion('type', [
     reason: z.string(),
   }),
   z.object({ ...said, type: z.literal('reset-cost'), ...lineKey }),
+  /** How a person's shift day is paid, in seconds by class, whatever the rule says, as long as they add up to it; or by the
+   *  rule again. */
+  z.object({
+    ...said,
+    type: z.literal('split'),
+    ...personDay,
+    straight: seconds,
+    overtime: seconds,
+    double: seconds,
+    reason: z.string(),
+  }),
+  z.object({ ...said, type: z.literal('reset-split'), ...personDay }),
   z.object({ ...said, type: z.literal('reopen'), firstDay: day, reason: z.string() }),
 ]);
 export type Decision = z.output<typeof decisionSchema>;

@@ -69,6 +69,23 @@ export const SetCostEntity = defineEntity({
   },
 });
 
+/** Projection of decisions: shift days whose classes somebody has decided, in seconds. */
+export const PaySplitEntity = defineEntity({
+  name: 'PaySplitRow',
+  tableName: 'pay_split',
+  properties: {
+    technician: p.string().$type<TechnicianId>().primary(),
+    shiftDay: p.integer().$type<LocalDay>().primary(),
+    straight: p.integer(),
+    overtime: p.integer(),
+    double: p.integer(),
+    entry: p.string(),
+    reason: p.text(),
+    saidBy: p.string(),
+    at: p.integer().$type<Instant>(),
+  },
+});
+
 /** Shift days of closed periods that may say something else than what was paid: nobody had approved them, or they were
  *  derived anew since. A day too many costs time, a day too few would cost somebody's pay. */
 export const UnsettledDayEntity = defineEntity({

@@ -4,7 +4,7 @@ import type { Sql } from '../db/index.ts';
 import type { Decision, LeftOut } from './decision.ts';
 
 /** The tables that are derived from decisions alone. */
-export const DECISION_TABLES = ['approval', 'pay_period', 'closed_line', 'set_cost'] as const;
+export const DECISION_TABLES = ['approval', 'pay_period', 'closed_line', 'set_cost', 'pay_split'] as const;
 
 /** Takes a decision into its projections; acceptances are read from the journal itself. */
 export function projectDecision(sql: Sql, decision: Decision): void {
@@ -44,6 +44,17 @@ export function projectDecision(sql: Sql, decision: Decision): void {
       ]);
       return;
     }
+    case 'split': {
+      const { technician, day, straight, overtime, double, id, reason, by, at } = decision;
+      forgetSplit(sql, decision);
+      sql.insert('pay_split', [
+        { technician, shift_day: day, straight, overtime, double, entry: id, reason, said_by: by, at },
+      ]);
+      return;
+    }
+    case 'reset-split':
+      forgetSplit(sql, decision);
+      return;
     case 'reset-cost':
       forgetCost(sql, decision);
       return;
@@ -80,6 +91,9 @@ const forgetCost = (sql: Sql, line: Extract<Decision, { type: 'set-cost' | 'rese
     'delete from "set_cost" where "technician" = ? and "day" = ? and "target" = ? and "work_type" = ?',
     [line.technician, line.day, line.target, line.workType],
   );
+
+const forgetSplit = (sql: Sql, { technician, day }: Extract<Decision, { type: 'split' | 'reset-split' }>) =>
+  sql.run('delete from "pay_split" where "technician" = ? and "shift_day" = ?', [technician, day]);
 
 const closedRow = (period: number, line: ClosedLine, isAdjustment: boolean) => ({
   period,

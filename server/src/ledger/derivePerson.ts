@@ -1,8 +1,10 @@
 import type { TechnicianId } from '@wergon/core/people';
+import { toDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
 import { deriveLines } from './laborLines.ts';
+import { forgetPay, keepPay } from './payDays.ts';
 import { deriveDays } from './personDays.ts';
 
 /** Derives all days of a technician anew, or those from a day on, and the lines that come of them; gives what the lines
@@ -11,17 +13,21 @@ export function derivePersonAnew(
   sql: Sql,
   facts: ShopFacts,
   technician: TechnicianId,
-  from: LocalDay | typeof ALL_DAYS = ALL_DAYS,
+  from: LocalDay = ALL_DAYS,
 ): ReturnType<typeof deriveLines> {
   const days = sql.all<{ day: LocalDay; type: string }>(
     `select distinct "day", "type" = 'hours' as "type" from "effective_entry" where "technician" = ? and "day" >= ?`,
     [technician, from],
   );
   const timed = days.filter(({ type }) => Number(type) === 0).map(({ day }) => day);
-  const lineDays = new Set(days.filter(({ type }) => Number(type) === 1).map(({ day }) => day));
-  if (timed.length > 0) deriveDays(sql, facts, technician, new Set(timed), lineDays);
-  return deriveLines(sql, facts, technician, lineDays);
+  const written = days.filter(({ type }) => Number(type) === 1).map(({ day }) => day);
+  const changed = { lines: new Set(written), shifts: new Set(written) };
+  if (timed.length > 0) deriveDays(sql, facts, technician, new Set(timed), changed);
+  // Whatever paid them before may do so no longer.
+  for (const day of forgetPay(sql, technician, from)) changed.lines.add(day);
+  keepPay(sql, facts, technician, changed.shifts, changed.lines);
+  return deriveLines(sql, facts, technician, changed.lines);
 }
 
 /** Before any day that there is. */
-const ALL_DAYS = Number.MIN_SAFE_INTEGER;
+const ALL_DAYS = toDay(Number.MIN_SAFE_INTEGER);

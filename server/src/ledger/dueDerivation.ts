@@ -3,6 +3,7 @@ import type { LocalDay } from '@wergon/core/time';
 import type { FactsCache, ShopFacts } from '../catalog/index.ts';
 import { writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
+import type { LedgerContext } from './context.ts';
 import { derivePersonAnew } from './derivePerson.ts';
 import { keepUsed } from './usedTime.ts';
 
@@ -48,4 +49,33 @@ export async function deriveDue(database: Database, cache: FactsCache): Promise<
     );
     if (!isMore) return;
   }
+}
+
+type Deriving = Pick<LedgerContext, 'database' | 'facts' | 'log' | 'setupChanged'>;
+
+/** Makes what records are changed through by which days gone by are derived. Whose days are to be derived is kept before the
+ *  change and after it, so that neither a stop nor somebody who derives meanwhile loses any; then they are derived in the
+ *  background, one after the other. */
+export function createDeriveAnew({
+  database,
+  facts,
+  log,
+  setupChanged,
+}: Deriving): LedgerContext['deriveAnew'] {
+  let deriving = Promise.resolve();
+  const mark = async (from: LocalDay, people?: readonly TechnicianId[]) => {
+    const known = await facts.get();
+    await writeSql(database, (sql) => markDue(sql, people ?? known.technicians.keys(), from));
+  };
+  return async (from, change, people) => {
+    await mark(from, people);
+    const done = await change();
+    setupChanged('shop', 'orders');
+    await mark(from, people);
+    deriving = deriving
+      .then(() => deriveDue(database, facts))
+      .then(() => setupChanged('shop'))
+      .catch((error: unknown) => log.error({ error }, 'days could not be derived anew'));
+    return done;
+  };
 }

@@ -158,8 +158,46 @@ export const LaborLineEntity = defineEntity({
     measuredSeconds: p.integer(),
     sharedSeconds: p.integer(),
     enteredSeconds: p.integer(),
-    /** In cents; `null` where no rate holds. */
+    /** In cents, with what overtime adds; `null` where no rate holds. */
     cost: p.integer().nullable(),
+    premium: p.integer().default(0),
+  },
+});
+
+/** Projection: what overtime of a shift day adds to a labor line, in cents. */
+export const LinePremiumEntity = defineEntity({
+  name: 'LinePremiumRow',
+  tableName: 'line_premium',
+  indexes: [{ properties: ['day'] }],
+  properties: {
+    technician: p.string().$type<TechnicianId>().primary(),
+    shiftDay: p.integer().$type<LocalDay>().primary(),
+    day: p.integer().$type<LocalDay>().primary(),
+    target: p.string().primary(),
+    workType: p.string().primary(),
+    premium: p.integer(),
+  },
+});
+
+/** Projection: ended shift days as they are paid, in seconds by class; only where a rule says how, or what was attended
+ *  is paid too. */
+export const PayDayEntity = defineEntity({
+  name: 'PayDayRow',
+  tableName: 'pay_day',
+  indexes: [{ properties: ['shiftDay'] }],
+  properties: {
+    technician: p.string().$type<TechnicianId>().primary(),
+    shiftDay: p.integer().$type<LocalDay>().primary(),
+    paid: p.integer(),
+    straight: p.integer(),
+    overtime: p.integer(),
+    double: p.integer(),
+    unallocated: p.integer(),
+    /** What of it counts towards the tiers of its week. */
+    counted: p.integer(),
+    /** What its overtime adds in cents, whoever bears it. */
+    premium: p.integer(),
+    split: p.string().$type<'none' | 'decided' | 'changed'>(),
   },
 });
 

@@ -4,9 +4,11 @@ export {
   ApprovalEntity,
   ClosedLineEntity,
   PayPeriodEntity,
+  PaySplitEntity,
   SetCostEntity,
   UnsettledDayEntity,
 } from './decisionEntities.ts';
+export { countDue, createDeriveAnew } from './dueDerivation.ts';
 export { findClosedUntil } from './decisionRows.ts';
 export { acceptedFacts, loadAccepted, writeDecision } from './decisions.ts';
 export {
@@ -16,7 +18,9 @@ export {
   LaborLineEntity,
   LaborStateEntity,
   LinePartEntity,
+  LinePremiumEntity,
   LooseEndEntity,
+  PayDayEntity,
   PieceCountEntity,
   PresenceEntity,
   RefusedEntity,
@@ -72,3 +76,6 @@ export { loadUsedBetween, loadUsedByPeople, loadUsedOf } from './usedTime.ts';
 export { loadParts, sumParts } from './lineParts.ts';
 export type { LinePart } from './lineParts.ts';
 export { loadPieces } from './pieces.ts';
+export { loadPortions, paidBy, payOfDays } from './payDays.ts';
+export { loadPremiumsOn } from './payRows.ts';
+export { loadRunningPremiums } from './runningPremium.ts';

@@ -6,13 +6,17 @@ import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
 import { findClosedUntil, markUnsettled } from './decisionRows.ts';
 import { keepParts } from './lineParts.ts';
+import { loadPremiumsOf } from './payRows.ts';
 import { costingOf, loadSetCosts } from './setCosts.ts';
-import { readLaborEntry } from './stored.ts';
-import { loadStints } from './timelineRows.ts';
+import { loadHoursOf, loadStints } from './timelineRows.ts';
 import type { Used } from './usedTime.ts';
 
 /** So many days before the calendar day of its labor a shift can have begun. */
 export const SHIFT_BEGINS = [0, 1, 2];
+
+/** The days whose shifts labor of some calendar days can belong to. */
+export const shiftDaysOf = (days: Iterable<LocalDay>): ReadonlySet<LocalDay> =>
+  new Set([...days].flatMap((day) => SHIFT_BEGINS.map((back) => addDays(day, -back))));
 
 /** Sums a technician's labor lines of some days anew, from ended stints and entered hours; gives what they are on, and
  *  what they were on before. */
@@ -31,16 +35,16 @@ export function deriveLines(
     to: facts.zone.startOf(addDays(last, 1)),
   });
   const pieces = stints.flatMap((stint) => allocateStint(stint, facts)).filter(({ day }) => days.has(day));
-  const hours = sql
-    .all<{ day: LocalDay; body: string }>(
-      `select "day", "body" from "effective_entry" where "technician" = ? and "day" between ? and ? and "type" = 'hours' order by "seq"`,
-      [technician, first, last],
-    )
-    .filter(({ day }) => days.has(day));
+  const hours = loadHoursOf(sql, technician, first, last).filter(({ day }) => days.has(day));
   const lines = sumLines(
     pieces,
-    hours.map(({ body }) => readLaborEntry(body)).filter((entry) => entry.type === 'hours'),
-    costingOf(facts, technician, loadSetCosts(sql, first, last, technician)),
+    hours,
+    costingOf(
+      facts,
+      technician,
+      loadSetCosts(sql, first, last, technician),
+      loadPremiumsOf(sql, technician, first, last),
+    ),
   );
   const before = [...days].flatMap((day) =>
     sql.all<Used>(
@@ -52,10 +56,9 @@ export function deriveLines(
   keepParts(sql, technician, days, pieces);
   const closedUntil = findClosedUntil(sql);
   if (closedUntil !== null) {
-    const shiftDays = [...days].flatMap((day) => SHIFT_BEGINS.map((back) => addDays(day, -back)));
     markUnsettled(
       sql,
-      shiftDays.filter((day) => day <= closedUntil).map((day) => ({ technician, day })),
+      [...shiftDaysOf(days)].filter((day) => day <= closedUntil).map((day) => ({ technician, day })),
     );
   }
   sql.insert(
@@ -69,6 +72,7 @@ export function deriveLines(
       shared_seconds: line.sharedSeconds,
       entered_seconds: line.enteredSeconds,
       cost: line.cost,
+      premium: line.premium ?? 0,
     })),
   );
   return {

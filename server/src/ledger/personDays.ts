@@ -3,11 +3,13 @@ import type { LaborEntry, LaborState, PersonPast, PersonTimeline } from '@wergon
 import type { TechnicianId } from '@wergon/core/people';
 import { itemAt } from '@wergon/core/result';
 import { addDays, earliestOf, latestOf, toInstant } from '@wergon/core/time';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Instant, LocalDay, Span } from '@wergon/core/time';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
 import { dayOf } from './effectiveEntries.ts';
+import { SHIFT_BEGINS } from './laborLines.ts';
 import { loadSetCosts } from './setCosts.ts';
+import { loadHoursOf } from './timelineRows.ts';
 import { readLaborEntry, readState, writeRunning, writeState } from './stored.ts';
 
 export type TimedEntry = Extract<LaborEntry, { at: number }>;
@@ -38,15 +40,11 @@ export function loadPast(
   now: Instant,
 ): PersonPast {
   const timed = [...loadEntriesByDay(sql, technician, from).values()].flat();
-  const hours = sql.all<{ body: string }>(
-    `select "body" from "effective_entry" where "technician" = ? and "day" between ? and ? and "type" = 'hours' order by "seq"`,
-    [technician, from, facts.zone.dayAt(now)],
-  );
   return {
     technician,
     state: stateBefore(sql, technician, from),
     timed: inOrderOfTime(timed.filter(({ at }) => at <= now)),
-    hours: hours.map(({ body }) => readLaborEntry(body)).filter((entry) => entry.type === 'hours'),
+    hours: loadHoursOf(sql, technician, from, facts.zone.dayAt(now)),
     setCosts: loadSetCosts(sql, from, facts.zone.dayAt(now), technician),
   };
 }
@@ -59,6 +57,10 @@ function stateBefore(sql: Sql, technician: TechnicianId, day: LocalDay): LaborSt
   );
   return earlier ? readState(earlier.state) : AT_REST;
 }
+
+/** Days of somebody on which something came out otherwise: those in which their labor lies, and those whose shifts it
+ *  belongs to. */
+export type ChangedDays = { readonly lines: Set<LocalDay>; readonly shifts: Set<LocalDay> };
 
 /** A day of a technician as it came out: where they stand at its end, when its last entry happened, what was settled. */
 type DerivedDay = {
@@ -75,7 +77,7 @@ export function goOn(
   facts: ShopFacts,
   technician: TechnicianId,
   added: readonly TimedEntry[],
-  lineDays: Set<LocalDay>,
+  changed: ChangedDays,
 ): boolean {
   const [last] = sql.all<{ state: string; last_at: Instant | null }>(
     'select "state", "last_at" from "labor_state" where "technician" = ? order by "day" desc limit 1',
@@ -98,7 +100,7 @@ export function goOn(
     addSettled(timeline, step.settled);
     derived.set(day, { day, state: writeState(state), lastAt: entry.at, timeline });
   }
-  addDaysOf(sql, facts, technician, [...derived.values()], lineDays);
+  addDaysOf(sql, facts, technician, [...derived.values()], changed);
   return true;
 }
 
@@ -109,7 +111,7 @@ export function deriveDays(
   facts: ShopFacts,
   technician: TechnicianId,
   touched: ReadonlySet<LocalDay>,
-  lineDays: Set<LocalDay>,
+  changed: ChangedDays,
 ): void {
   const first = earliestOf(touched);
   const last = latestOf(touched);
@@ -140,7 +142,7 @@ export function deriveDays(
       derived.push({ day, state: text, lastAt: entries.at(-1)?.at ?? null, timeline });
     if (day >= last && before.get(day) === text) break;
   }
-  replaceDays(sql, facts, technician, first, stop, derived, lineDays);
+  replaceDays(sql, facts, technician, first, stop, derived, changed);
 }
 
 function replaceDays(
@@ -150,28 +152,45 @@ function replaceDays(
   first: LocalDay,
   stop: LocalDay,
   derived: readonly DerivedDay[],
-  lineDays: Set<LocalDay>,
+  changed: ChangedDays,
 ): void {
   const range = [technician, first, stop];
-  for (const { from_at, to_at } of sql.all<{ from_at: Instant; to_at: Instant }>(
-    'select "from_at", "to_at" from "stint" where "technician" = ? and "settled_day" between ? and ?',
-    range,
-  ))
-    markDays(lineDays, facts, from_at, to_at);
-  for (const table of ['stint', 'presence'])
-    sql.run(`delete from "${table}" where "technician" = ? and "settled_day" between ? and ?`, range);
-  sql.run(
-    `delete from "loose_end" where "technician" = ? and "settled_day" between ? and ? and "kind" <> 'clock'`,
-    range,
-  );
+  const within = '"technician" = ? and "settled_day" between ? and ?';
+  for (const { from_at, to_at, shift_since } of sql.all<{
+    from_at: Instant;
+    to_at: Instant;
+    shift_since: Instant | null;
+  }>(`select "from_at", "to_at", "shift_since" from "stint" where ${within}`, range))
+    markStint(changed, facts, { from: from_at, to: to_at, shiftSince: shift_since ?? undefined });
+  if (facts.overtime.basis === 'attended')
+    for (const { from_at } of sql.all<{ from_at: Instant }>(
+      `select "from_at" from "presence" where ${within}`,
+      range,
+    ))
+      markPresence(changed, facts, from_at);
+  for (const table of ['stint', 'presence']) sql.run(`delete from "${table}" where ${within}`, range);
+  sql.run(`delete from "loose_end" where ${within} and "kind" <> 'clock'`, range);
   sql.run('delete from "labor_state" where "technician" = ? and "day" between ? and ?', range);
-  addDaysOf(sql, facts, technician, derived, lineDays);
+  addDaysOf(sql, facts, technician, derived, changed);
 }
 
-/** Marks the days that a stretch lies in. */
-function markDays(lineDays: Set<LocalDay>, { zone }: ShopFacts, from: Instant, to: Instant): void {
+/** Marks the days that a stint lies in, and those whose shifts it belongs to. */
+function markStint(
+  { lines, shifts }: ChangedDays,
+  { zone }: ShopFacts,
+  { from, to, shiftSince }: Span & { readonly shiftSince?: Instant | undefined },
+): void {
   const lastDay = zone.dayAt(toInstant(to - 1));
-  for (let day = zone.dayAt(from); day <= lastDay; day = addDays(day, 1)) lineDays.add(day);
+  const shiftDay = shiftSince === undefined ? undefined : zone.dayAt(shiftSince);
+  for (let day = zone.dayAt(from); day <= lastDay; day = addDays(day, 1)) {
+    lines.add(day);
+    shifts.add(shiftDay !== undefined && day > shiftDay ? shiftDay : day);
+  }
+}
+
+/** Marks the days whose shifts a shift or a break can belong to. */
+function markPresence({ shifts }: ChangedDays, { zone }: ShopFacts, from: Instant): void {
+  for (const back of SHIFT_BEGINS) shifts.add(addDays(zone.dayAt(from), -back));
 }
 
 /** Adds what some days of a technician have settled, and where they stand after them. */
@@ -180,7 +199,7 @@ function addDaysOf(
   facts: ShopFacts,
   technician: TechnicianId,
   derived: readonly DerivedDay[],
-  lineDays: Set<LocalDay>,
+  changed: ChangedDays,
 ): void {
   const stretch = ({
     from,
@@ -199,7 +218,10 @@ function addDaysOf(
   const withDay = <T>(pick: (timeline: PersonTimeline) => readonly T[]) =>
     derived.flatMap(({ day, timeline }) => pick(timeline).map((item) => ({ day, item })));
   const stints = withDay(({ stints }) => stints);
-  for (const { item } of stints) markDays(lineDays, facts, item.from, item.to);
+  for (const { item } of stints) markStint(changed, facts, item);
+  if (facts.overtime.basis === 'attended')
+    for (const { timeline } of derived)
+      for (const { from } of [...timeline.shifts, ...timeline.breaks]) markPresence(changed, facts, from);
   for (const { day, state, lastAt } of derived)
     sql.run(
       `insert into "labor_state" ("technician", "day", "state", "last_at") values (?, ?, ?, ?)

@@ -6,6 +6,7 @@ import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
 import { correctEffective, dayOf, insertEffective } from './effectiveEntries.ts';
 import { deriveLines } from './laborLines.ts';
+import { keepPay } from './payDays.ts';
 import { deriveDays, goOn } from './personDays.ts';
 import type { TimedEntry } from './personDays.ts';
 import { keepUsed } from './usedTime.ts';
@@ -56,10 +57,11 @@ export function project(
       );
     else takeIn(entry, seq);
   for (const [technician, { timed, hours, added, isRewritten }] of days) {
-    const lineDays = new Set(hours);
-    const isGoneOn = !isRewritten && goOn(sql, facts, technician, added, lineDays);
-    if (!isGoneOn && timed.size > 0) deriveDays(sql, facts, technician, timed, lineDays);
-    const { before, after } = deriveLines(sql, facts, technician, lineDays);
+    const changed = { lines: new Set(hours), shifts: new Set(hours) };
+    const isGoneOn = !isRewritten && goOn(sql, facts, technician, added, changed);
+    if (!isGoneOn && timed.size > 0) deriveDays(sql, facts, technician, timed, changed);
+    keepPay(sql, facts, technician, changed.shifts, changed.lines);
+    const { before, after } = deriveLines(sql, facts, technician, changed.lines);
     keepUsed(sql, before, after);
     for (const { target } of [...before, ...after]) touched.targets.add(target);
   }

@@ -1,9 +1,9 @@
 import type { WorkType } from '@wergon/core/work';
 import type { Cents } from '@wergon/core/money';
-import { recost } from '@wergon/core/ledger';
+import { isPaidTarget, recost } from '@wergon/core/ledger';
 import type { RateEffect } from '@wergon/contract/people';
 import { formatCents, formatRate, sumCents } from '@wergon/core/money';
-import { costRatesOf, explainRate } from '@wergon/core/people';
+import { costRatesOf, explainRate, premiumRatesOf } from '@wergon/core/people';
 import type { RateRecord, TechnicianId } from '@wergon/core/people';
 import { groupBy, isRecord, ok } from '@wergon/core/result';
 import { formatDay, inForceAt, earliestOf, sumSeconds } from '@wergon/core/time';
@@ -14,7 +14,8 @@ import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql, writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
-import { deriveLines } from './laborLines.ts';
+import { deriveLines, shiftDaysOf } from './laborLines.ts';
+import { keepPay, premiumsWith } from './payDays.ts';
 import { loadSetCosts } from './setCosts.ts';
 import type { FactsCache, ShopFacts } from '../catalog/index.ts';
 import { CostRateEntity, explainStored, loadRecords, planRecords, readStored } from '../people/index.ts';
@@ -41,7 +42,18 @@ function findEffect(
     [technician, from],
   );
   const setCosts = loadSetCosts(sql, from, facts.zone.dayAt(now), technician);
-  const recosted = recost(lines, { rates: costRatesOf(records), setCosts });
+  const premiums = premiumsWith(
+    sql,
+    facts,
+    technician,
+    { first: from, last: facts.zone.dayAt(now) },
+    (by) => ({
+      ...by,
+      premiumRates: premiumRatesOf(records),
+    }),
+  );
+  const isPaid = (target: TargetId) => isPaidTarget(facts, target);
+  const recosted = recost(lines, { rates: costRatesOf(records), setCosts, premiums, isPaid });
   return [...groupBy(recosted, ({ target }) => facts.tasks.get(target)?.order)]
     .map(([id, own]) => ({
       id,
@@ -141,6 +153,8 @@ export async function costAnew(
       'select distinct "day" from "labor_line" where "technician" = ? and "day" >= ?',
       [technician, from],
     );
-    deriveLines(sql, fresh, technician, new Set(days.map(({ day }) => day)));
+    const lineDays = new Set(days.map(({ day }) => day));
+    keepPay(sql, fresh, technician, shiftDaysOf(lineDays), lineDays);
+    deriveLines(sql, fresh, technician, lineDays);
   });
 }

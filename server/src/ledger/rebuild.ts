@@ -33,6 +33,8 @@ export const PROJECTIONS = [
   'presence',
   'loose_end',
   'labor_line',
+  'line_premium',
+  'pay_day',
   'line_part',
   'task_mark',
   ...DECISION_TABLES,

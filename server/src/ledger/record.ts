@@ -1,5 +1,6 @@
 import { keepNamed } from './namedTargets.ts';
 import { deriveLines } from './laborLines.ts';
+import { keepPay } from './payDays.ts';
 import type { Touched } from './projection.ts';
 import type { TechnicianId } from '@wergon/core/people';
 import { readEnvelope } from './stored.ts';
@@ -9,7 +10,7 @@ import type { Entry, EntryId } from '@wergon/core/ledger';
 import { TAKE_BACK_MS } from '@wergon/core/station';
 import type { FloorEntry } from '@wergon/core/station';
 import { formatInstant, parseInstant } from '@wergon/core/time';
-import type { Instant, Zone } from '@wergon/core/time';
+import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
@@ -106,12 +107,24 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
   return outcome;
 }
 
-/** A cost that was set, or set no more, is that of its line at once. */
+/** A cost that was set or is set no more, and a split that was decided or is no more, count at once. */
 function costAsDecided({ sql, facts, touched }: Recording, decision: Decision): void {
-  if (decision.type !== 'set-cost' && decision.type !== 'reset-cost') return;
-  deriveLines(sql, facts, decision.technician, new Set([decision.day]));
-  touched.technicians.add(decision.technician);
-  touched.targets.add(decision.target);
+  switch (decision.type) {
+    case 'set-cost':
+    case 'reset-cost':
+      deriveLines(sql, facts, decision.technician, new Set([decision.day]));
+      touched.technicians.add(decision.technician);
+      touched.targets.add(decision.target);
+      return;
+    case 'split':
+    case 'reset-split': {
+      const lineDays = new Set<LocalDay>();
+      keepPay(sql, facts, decision.technician, new Set([decision.day]), lineDays);
+      const { before, after } = deriveLines(sql, facts, decision.technician, lineDays);
+      touched.technicians.add(decision.technician);
+      for (const { target } of [...before, ...after]) touched.targets.add(target);
+    }
+  }
 }
 
 const isFromTheFuture = ({ entry }: Exclude<Incoming, { kind: 'unreadable' }>, now: Instant): boolean =>

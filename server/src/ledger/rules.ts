@@ -14,7 +14,7 @@ import type { ShopFacts } from '../catalog/index.ts';
 import type { StoredPolicy } from '../shop/index.ts';
 import type { LedgerContext } from './context.ts';
 import { findClosedUntil } from './decisionRows.ts';
-import { countDue, deriveDue, markDue } from './dueDerivation.ts';
+import { countDue } from './dueDerivation.ts';
 import { loadPast } from './personDays.ts';
 import { readPolicies, writePolicies } from './storedPolicy.ts';
 
@@ -40,15 +40,7 @@ function refuseChange(facts: ShopFacts, { from, rules }: Change, today: LocalDay
 
 /** Routes of the shop's rules: they hold from a day on, and what they would do to days gone by is shown first. */
 export function mountRules(mount: Mount, context: LedgerContext): void {
-  const { database, clock, facts, log, setupChanged } = context;
-  let deriving = Promise.resolve();
-  /** Goes on in the background: whoever changed the rules sees how far it is. */
-  const goOn = () => {
-    deriving = deriving
-      .then(() => deriveDue(database, facts))
-      .then(() => setupChanged('shop'))
-      .catch((error: unknown) => log.error({ error }, 'days could not be derived anew'));
-  };
+  const { database, clock, facts, deriveAnew, setupChanged } = context;
 
   mount('rules', async () => {
     const known = await facts.get();
@@ -72,14 +64,15 @@ export function mountRules(mount: Mount, context: LedgerContext): void {
     if (refusal) return refusal;
     const isPast = body.from < today;
     if (isPast && !body.isPastAgreed) return refuse('rules.changes_past');
-    await writeSql(database, (sql) => {
-      const from = known.zone.startOf(body.from);
-      const own = body.rules ? { from, value: body.rules, by: who.user.name, at: now } : undefined;
-      writePolicies(sql, changed<StoredPolicy>(readPolicies(sql), from, own));
-      if (body.from <= today) markDue(sql, known.technicians.keys(), body.from);
-    });
+    const write = () =>
+      writeSql(database, (sql) => {
+        const from = known.zone.startOf(body.from);
+        const own = body.rules ? { from, value: body.rules, by: who.user.name, at: now } : undefined;
+        writePolicies(sql, changed<StoredPolicy>(readPolicies(sql), from, own));
+      });
+    if (body.from <= today) await deriveAnew(body.from, write);
+    else await write();
     setupChanged('shop');
-    goOn();
     return ok(null);
   });
 }

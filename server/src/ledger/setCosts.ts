@@ -1,5 +1,5 @@
-import { costLine } from '@wergon/core/ledger';
-import type { Costing, LaborLine, SetCost, TargetId } from '@wergon/core/ledger';
+import { costLine, isPaidTarget } from '@wergon/core/ledger';
+import type { Costing, LaborLine, LinePremium, SetCost, TargetId } from '@wergon/core/ledger';
 import type { Cents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { toSeconds } from '@wergon/core/time';
@@ -61,12 +61,15 @@ export const loadSetCostsOn = (sql: Sql, targets: readonly TargetId[]): readonly
 
 /** What one person's labor is costed by. */
 export const costingOf = (
-  { costRates }: Pick<ShopFacts, 'costRates'>,
+  facts: Pick<ShopFacts, 'costRates' | 'targets'>,
   technician: TechnicianId,
   said: readonly SaidCost[],
+  premiums: readonly LinePremium[] = [],
 ): Costing => ({
-  rates: costRates.get(technician) ?? [],
+  rates: facts.costRates.get(technician) ?? [],
   setCosts: said.filter((each) => each.technician === technician),
+  premiums,
+  isPaid: (target) => isPaidTarget(facts, target),
 });
 
 /** What a line would cost if nobody had set it. */

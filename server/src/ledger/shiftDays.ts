@@ -4,9 +4,12 @@ import type { HoursEntry, ShiftLine } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { approvalFacts, approvalState } from '@wergon/core/approval';
 import type { ApprovalState } from '@wergon/core/approval';
+import { groupBy } from '@wergon/core/result';
 import { inForceAt, sumSeconds, toSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
+import { loadPremiumsOn } from './payRows.ts';
+import { loadRunningPremiums } from './runningPremium.ts';
 import { loadPersonTimeline } from './personTimeline.ts';
 import { costingOf, loadSetCosts } from './setCosts.ts';
 import { loadHours } from './timelineRows.ts';
@@ -54,13 +57,16 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
   const hoursOf = byTechnician(loadHours(sql, first, last));
   const said = loadSaid(sql, firstDay, lastDay);
   const setCosts = loadSetCosts(sql, first, last);
+  const premiums = groupBy(loadPremiumsOn(sql, first, last), (each) => each.technician);
+  const running = loadRunningPremiums(sql, facts, now);
   return [...people].flatMap((technician) => {
     const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, technician, span, now);
     const hours = hoursOf.get(technician) ?? [];
     const pieces = stints.flatMap((stint) => allocateStint(stint, facts));
-    const lines = sumLines(pieces, hours, costingOf(facts, technician, setCosts));
+    const added = [...(premiums.get(technician) ?? []), ...(running.get(technician) ?? [])];
+    const lines = sumLines(pieces, hours, costingOf(facts, technician, setCosts, added));
     const byDay = new Map<LocalDay, ShiftLine[]>();
-    for (const line of splitByShiftDay(lines, pieces, hours).filter((each) => isForPay(each, facts)))
+    for (const line of splitByShiftDay(lines, pieces, hours, added).filter((each) => isForPay(each, facts)))
       byDay.set(line.shiftDay, [...(byDay.get(line.shiftDay) ?? []), line]);
     const attended = attendedByShiftDay(shifts, breaks, stints, facts);
     const openDays = new Set([

@@ -144,6 +144,7 @@ type LineRow = {
   shared_seconds: number;
   entered_seconds: number;
   cost: Cents | null;
+  premium: Cents;
 };
 
 const readLine = (row: LineRow): LaborLine => ({
@@ -156,6 +157,7 @@ const readLine = (row: LineRow): LaborLine => ({
   enteredSeconds: toSeconds(row.entered_seconds),
   seconds: toSeconds(row.measured_seconds + row.shared_seconds + row.entered_seconds),
   cost: row.cost,
+  ...(row.premium === 0 ? {} : { premium: row.premium }),
 });
 
 const TARGETS_PER_QUERY = 500;
@@ -212,6 +214,7 @@ const LINE_COLUMNS: readonly (keyof LineRow)[] = [
   'shared_seconds',
   'entered_seconds',
   'cost',
+  'premium',
 ];
 
 /** Settled seconds of each technician on one local day; summed where they are kept. */
@@ -230,6 +233,22 @@ export const loadChargedOn = (
       )
       .map(({ technician, seconds }) => [technician, seconds]),
   );
+
+/** Hours that one person wrote down for some days, in the order of recording. */
+export const loadHoursOf = (
+  sql: Sql,
+  technician: TechnicianId,
+  first: LocalDay,
+  last: LocalDay,
+): HoursEntry[] =>
+  sql
+    .all<{ body: string }>(
+      `select "body" from "effective_entry" where "technician" = ? and "day" between ? and ? and "type" = 'hours'
+       order by "seq"`,
+      [technician, first, last],
+    )
+    .map(({ body }) => readLaborEntry(body))
+    .filter((entry) => entry.type === 'hours');
 
 /** Hours written down for some days. */
 export const loadHours = (sql: Sql, first: LocalDay, last: LocalDay): HoursEntry[] =>

@@ -7,7 +7,14 @@ import type { TechnicianId } from '@wergon/core/people';
 import { sumSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { costingOf, loadPersonTimeline, loadHours, loadSetCosts } from '../ledger/index.ts';
+import {
+  costingOf,
+  loadPersonTimeline,
+  loadHours,
+  loadPremiumsOn,
+  loadRunningPremiums,
+  loadSetCosts,
+} from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Task } from '../work/index.ts';
 import { costedAs, usedOf, warnAtOf, writeComparison } from '../compare/index.ts';
@@ -43,6 +50,12 @@ export function snapshot(
   const span = { from: facts.zone.startOf(firstDay), to: facts.zone.startOf(addDays(last, 1)) };
   const hours = loadHours(sql, firstDay, last);
   const setCosts = loadSetCosts(sql, firstDay, last);
+  const premiums = [
+    ...loadPremiumsOn(sql, firstDay, last),
+    ...[...loadRunningPremiums(sql, facts, now)].flatMap(([technician, own]) =>
+      own.map((each) => ({ ...each, technician })),
+    ),
+  ];
   const lanes = new Map<TechnicianId, readonly Stint[]>();
   const lines: LaborLine[] = [];
   for (const technician of people) {
@@ -52,7 +65,8 @@ export function snapshot(
       .filter(({ day }) => day >= firstDay && day <= last);
     const own = hours.filter((entry) => entry.technician === technician);
     lanes.set(technician, stints);
-    const all = sumLines(pieces, own, costingOf(facts, technician, setCosts));
+    const added = premiums.filter((each) => each.technician === technician);
+    const all = sumLines(pieces, own, costingOf(facts, technician, setCosts, added));
     lines.push(...costedAs(all, facts, costs));
   }
   const looseEnds = findLooseEnds(sql, facts, addDays(firstDay, -1), last, now, people).length;

@@ -25,12 +25,15 @@ import {
   openPeriods,
   stampOfPeriod,
 } from './periods.ts';
+import { mountOvertime } from './overtime.ts';
 import { isPayable } from '../approval/index.ts';
 
 /** So many closed periods are listed. */
 const LISTED = 26;
 
-export function mountPay(mount: Mount, { database, clock, facts, journal, keepHead }: LedgerContext): void {
+export function mountPay(mount: Mount, context: LedgerContext): void {
+  const { database, clock, facts, journal, keepHead } = context;
+  mountOvertime(mount, context);
   mount('payPeriods', async () => {
     const known = await facts.get();
     const now = clock.now();

@@ -1,13 +1,10 @@
-import { toDay } from '@wergon/core/time';
+import { EVER } from '@wergon/core/time';
 import { payRecordSchema } from '@wergon/contract/people';
 import type { NamedGrade } from '@wergon/core/compare';
 import type { Rate } from '@wergon/core/money';
-import { costRatesOf } from '@wergon/core/people';
+import { costRatesOf, premiumRatesOf } from '@wergon/core/people';
 import type { CostRate, RateRecord, TechnicianId } from '@wergon/core/people';
 import type { LocalDay } from '@wergon/core/time';
-
-/** Before any day on which somebody worked. */
-const EVER = toDay(-1_000_000);
 
 /** A grade's standard rates by day, sorted. */
 export const gradeRatesOf = ({
@@ -31,13 +28,20 @@ export function gradesByTechnician(
   return named;
 }
 
-/** The cost rates of people by day. */
-export function costRatesByTechnician(
-  rows: readonly { readonly technician: TechnicianId; readonly record: string }[],
-): ReadonlyMap<TechnicianId, readonly CostRate[]> {
+function recordsByTechnician(rows: RateRows): ReadonlyMap<TechnicianId, readonly RateRecord[]> {
   const records = new Map<TechnicianId, RateRecord[]>();
   for (const { technician, record } of rows) {
     records.set(technician, [...(records.get(technician) ?? []), payRecordSchema.parse(JSON.parse(record))]);
   }
-  return new Map([...records].map(([id, own]) => [id, costRatesOf(own)]));
+  return records;
 }
+
+type RateRows = readonly { readonly technician: TechnicianId; readonly record: string }[];
+
+/** The cost rates of people by day. */
+export const costRatesByTechnician = (rows: RateRows): ReadonlyMap<TechnicianId, readonly CostRate[]> =>
+  new Map([...recordsByTechnician(rows)].map(([id, own]) => [id, costRatesOf(own)]));
+
+/** What overtime of people is paid on, by day. */
+export const premiumRatesByTechnician = (rows: RateRows): ReadonlyMap<TechnicianId, readonly CostRate[]> =>
+  new Map([...recordsByTechnician(rows)].map(([id, own]) => [id, premiumRatesOf(own)]));

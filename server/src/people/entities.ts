@@ -64,6 +64,17 @@ export const CostRateEntity = defineEntity({
   },
 });
 
+/** The pay group that somebody belongs to from a day on; empty for none. */
+export const PayGroupEntity = defineEntity({
+  name: 'PayGroupMember',
+  tableName: 'pay_group_member',
+  properties: {
+    technician: p.string().$type<TechnicianId>().primary(),
+    fromDay: p.integer().$type<LocalDay>().primary(),
+    payGroup: p.string(),
+  },
+});
+
 export const GradeEntity = defineEntity({
   name: 'Grade',
   tableName: 'grade',

@@ -1,10 +1,16 @@
-export { costRatesByTechnician, gradeRatesOf, gradesByTechnician } from './costRates.ts';
+export {
+  costRatesByTechnician,
+  premiumRatesByTechnician,
+  gradeRatesOf,
+  gradesByTechnician,
+} from './costRates.ts';
 export {
   AbsenceEntity,
   BadgeEntity,
   CostRateEntity,
   GradeEntity,
   PatternEntity,
+  PayGroupEntity,
   PersonLabelEntity,
   TechnicianEntity,
 } from './entities.ts';

@@ -109,7 +109,25 @@ export type Unit = InferEntity<typeof UnitEntity>;
 export const ClosedDayEntity = defineEntity({
   name: 'ClosedDay',
   tableName: 'closed_day',
-  properties: { day: p.integer().$type<LocalDay>().primary(), name: p.string() },
+  properties: {
+    day: p.integer().$type<LocalDay>().primary(),
+    name: p.string(),
+    isPaid: p.boolean().default(false),
+  },
+});
+
+/** How overtime is paid from a day on, as it was entered; without a group to whoever has no rule of their own group. */
+export const OvertimeRuleEntity = defineEntity({
+  name: 'OvertimeRule',
+  tableName: 'overtime_rule',
+  properties: {
+    fromDay: p.integer().$type<LocalDay>().primary(),
+    /** Empty for everybody. */
+    payGroup: p.string().primary(),
+    rule: p.text(),
+    by: p.string().fieldName('said_by'),
+    at: p.integer().$type<Instant>(),
+  },
 });
 
 /** What stands on every station's idle screen, to the end of a day or until it is taken down. */

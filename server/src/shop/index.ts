@@ -9,6 +9,7 @@ export {
   CustomerEntity,
   ListItemEntity,
   NoticeEntity,
+  OvertimeRuleEntity,
   ResourceEntity,
   ShopEntity,
   UnitEntity,

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { ok } from '@wergon/core/result';
+import { EVER } from '@wergon/core/time';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { insertOnce } from '../db/index.ts';
@@ -11,13 +12,16 @@ import { mountNotices } from './notices.ts';
 
 /** Routes of what the shop says of itself: its settings, closed days, notices, customers' units. */
 export function mountShop(mount: Mount, context: Context): void {
-  const { database, setupChanged, live } = context;
+  const { database, setupChanged, deriveAnew, live } = context;
   mountFirstRun(mount, context);
   mountNotices(mount, context);
 
   mount('saveSettings', async ({ body: { name, ...settings } }) => {
     const em = database.em.fork();
-    await em.nativeUpdate(ShopEntity, { id: 1 }, { name, settings });
+    const { pay } = (await context.shop.get()).settings;
+    const write = () => em.nativeUpdate(ShopEntity, { id: 1 }, { name, settings });
+    if (pay.basis === settings.pay.basis) await write();
+    else await deriveAnew(EVER, write);
     if (!settings.work.ownPhones) await takePhones(em, live);
     setupChanged('shop', 'orders');
     return ok(null);
@@ -40,14 +44,12 @@ export function mountShop(mount: Mount, context: Context): void {
   });
 
   mount('addClosedDay', async ({ body }) => {
-    await database.em.fork().upsert(ClosedDayEntity, body);
-    setupChanged('shop', 'orders');
+    await deriveAnew(body.day, () => database.em.fork().upsert(ClosedDayEntity, body));
     return ok(null);
   });
 
   mount('removeClosedDay', async ({ body }) => {
-    const removed = await database.em.fork().nativeDelete(ClosedDayEntity, body);
-    setupChanged('shop', 'orders');
+    const removed = await deriveAnew(body.day, () => database.em.fork().nativeDelete(ClosedDayEntity, body));
     return removed > 0 ? ok(null) : refuse('record.not_found');
   });
 }

@@ -6,5 +6,7 @@ import type { Shop } from './entities.ts';
 export const settingsOf = ({ name, settings }: Shop): Settings => ({
   ...DEFAULT_SETTINGS,
   ...settings,
+  // What came later is not in what was kept before.
+  pay: { ...DEFAULT_SETTINGS.pay, ...settings?.pay },
   name,
 });

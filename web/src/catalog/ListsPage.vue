@@ -18,6 +18,7 @@ const LISTS = [
   { list: 'down-reason', title: t('catalog.reasonsForDownTime') },
   { list: 'rework-reason', title: t('catalog.reasonsForRework') },
   { list: 'scrap-reason', title: t('catalog.reasonsForScrap') },
+  { list: 'pay-group', title: t('catalog.payGroups') },
 ] as const;
 </script>
 

@@ -1,4 +1,4 @@
-import { formatDay, parseDay } from '@wergon/core/time';
+import { formatDay, parseDay, toDay } from '@wergon/core/time';
 import { currentLanguage, currentLocale } from '../words/index.ts';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 
@@ -19,6 +19,13 @@ function dayFormat(
 
 /** The name of a weekday, short. */
 export const sayWeekday = dayFormat({ weekday: 'short' });
+
+/** The name of a weekday by its number, 1 is Monday. */
+export function sayWeekdayOf(number: number): string {
+  // The first Monday of 1970.
+  return longWeekday(toDay(number + 3));
+}
+const longWeekday = dayFormat({ weekday: 'long' });
 
 /** A month of a year, by any of its days. */
 export const sayMonth = dayFormat({ month: 'long', year: 'numeric' });

@@ -11,6 +11,7 @@ export {
   sayInstant,
   sayLongDay,
   sayWeekday,
+  sayWeekdayOf,
   yearOf,
 } from './dates.ts';
 export { download } from './download.ts';

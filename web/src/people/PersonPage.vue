@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router';
 import { callRoute, useDesk } from '../kit/index.ts';
 import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import BadgeSection from './BadgeSection.vue';
+import PayGroupSection from './PayGroupSection.vue';
 import PersonFields from './PersonFields.vue';
 import PlanSection from './PlanSection.vue';
 import { t } from '../words/index.ts';
@@ -60,6 +61,7 @@ const missing = computed(() => {
       <PersonFields :key="id" :person="person" :grades="query.data.value.grades" />
       <BadgeSection :person="person" />
       <PlanSection :technician="id" />
+      <PayGroupSection :technician="id" />
     </template>
   </ShopLayout>
 </template>

@@ -6,7 +6,7 @@ import { useRoute } from 'vue-router';
 import type { PayRecord, RateEffect } from '@wergon/contract/people';
 import { formatDay } from '@wergon/core/time';
 import { callRoute, sayDateText, useDesk, useForm, useNow } from '../kit/index.ts';
-import { DateField, FormField, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
+import { CheckField, DateField, FormField, QueryState, ShopLayout, DataTable } from '../kit/parts/index.ts';
 import RateStack from './RateStack.vue';
 import type { ResponseOf } from '@wergon/contract/routes';
 import type { Column } from '../kit/index.ts';
@@ -32,16 +32,19 @@ const asked = computed(() => day.value || today.value);
 /** The record that holds on the day asked for; records stand newest first. */
 const holding = computed(() => records.value.find(({ record }) => record.from <= asked.value));
 
-type Item = { name: string; kind: 'percent' | 'perHour' | 'perYear'; value: string };
+type Item = { name: string; kind: 'percent' | 'perHour' | 'perYear'; value: string; onPremium: boolean };
 type Draft = {
   from: string;
   per: 'hour' | 'year';
   base: string;
   hoursPerYear: string;
   burden: Item[];
+  overtimePaid: boolean;
   grade: string | null;
 };
-const EMPTY: Draft = { from: '', per: 'hour', base: '', hoursPerYear: '', burden: [], grade: null };
+const EMPTY: Draft = {
+  ...{ from: '', per: 'hour', base: '', hoursPerYear: '', burden: [], overtimePaid: false, grade: null },
+};
 const grades = computed(() => people.data.value?.grades ?? []);
 const gradeName = (id: string | null | undefined) => grades.value.find((each) => each.id === id)?.name;
 
@@ -56,7 +59,8 @@ function begin(from: (typeof records.value)[number]['record'] | undefined, isRep
         per: from.per,
         base: from.base,
         hoursPerYear: from.hoursPerYear ?? '',
-        burden: from.burden.map((item) => ({ ...item })),
+        burden: from.burden.map((item) => ({ ...item, onPremium: item.onPremium ?? false })),
+        overtimePaid: from.overtimePaid ?? false,
         grade: from.grade ?? person.value?.grade ?? null,
       }
     : { ...EMPTY, from: today.value, grade: person.value?.grade ?? null };
@@ -66,12 +70,16 @@ function begin(from: (typeof records.value)[number]['record'] | undefined, isRep
   isOpen.value = true;
 }
 const point = (text: string) => text.trim().replace(',', '.');
-const recordOf = ({ from, per, base, hoursPerYear, burden, grade }: Draft): PayRecord => ({
+const recordOf = ({ from, per, base, hoursPerYear, burden, overtimePaid, grade }: Draft): PayRecord => ({
   from,
   per,
   base: point(base),
   ...(hoursPerYear.trim() === '' ? {} : { hoursPerYear: point(hoursPerYear) }),
-  burden: burden.map(({ name, kind, value }) => ({ name, kind, value: point(value) })),
+  burden: burden.map(({ name, kind, value, onPremium }) => ({
+    ...{ name, kind, value: point(value) },
+    ...(onPremium && kind === 'percent' ? { onPremium } : {}),
+  })),
+  ...(overtimePaid && per === 'year' ? { overtimePaid } : {}),
   ...(grade === null ? {} : { grade }),
 });
 const bodyOf = ({ record }: { record: Draft }) => ({ record: recordOf(record), replaces: replaces.value });
@@ -233,6 +241,9 @@ const effectColumns = computed((): readonly Column<ResponseOf<'rateEffect'>['ord
             </BFormSelect>
           </FormField>
         </div>
+        <CheckField v-if="written.per === 'year'" v-model="written.overtimePaid" class="check">{{
+          t('people.overtimeIsPaidBesideTheSalary')
+        }}</CheckField>
         <h3>{{ t('people.burden') }}</h3>
         <div v-for="(item, i) in written.burden" :key="i" class="inline">
           <BFormInput
@@ -253,11 +264,17 @@ const effectColumns = computed((): readonly Column<ResponseOf<'rateEffect'>['ord
             <option value="perHour">{{ t('common.anHour') }}</option>
             <option value="perYear">{{ t('people.aYear') }}</option>
           </BFormSelect>
+          <CheckField v-if="item.kind === 'percent'" v-model="item.onPremium" class="check">{{
+            t('people.alsoOnOvertime')
+          }}</CheckField>
           <BButton variant="quiet" @click="written.burden.splice(i, 1)">
             {{ t('common.remove') }}
           </BButton>
         </div>
-        <BButton variant="quiet" @click="written.burden.push({ name: '', kind: 'percent', value: '' })">
+        <BButton
+          variant="quiet"
+          @click="written.burden.push({ name: '', kind: 'percent', value: '', onPremium: false })"
+        >
           {{ t('people.addABurden') }}
         </BButton>
         <div v-if="asksPast && effect" class="effect" role="status">

@@ -45,10 +45,10 @@ const sample = computed(() => {
   return nextOrderNumber({ prefix, digits: Number(digits), first: Number(first) }, []);
 });
 const { act, problem, isBusy } = useAct();
-const closed = reactive({ day: '', name: '' });
+const closed = reactive({ day: '', name: '', isPaid: false });
 async function close(): Promise<void> {
   const done = await act(() => callRoute('addClosedDay', { body: { ...closed } }));
-  if (done !== undefined) Object.assign(closed, { day: '', name: '' });
+  if (done !== undefined) Object.assign(closed, { day: '', name: '', isPaid: false });
 }
 const open = (day: LocalDay) => act(() => callRoute('removeClosedDay', { body: { day: formatDay(day) } }));
 /** The fields that are used: what is kept is which are not, so that a new one is there. */
@@ -104,6 +104,12 @@ const usedFields = computed({
               <BFormSelect :id="id" v-model="form.fields.value.pay.approval">
                 <option value="person-day">{{ t('shop.onceApproved') }}</option>
                 <option value="none">{{ t('shop.atOnce') }}</option>
+              </BFormSelect>
+            </FormField>
+            <FormField v-slot="{ id }" :label="t('shop.whatIsPaid')" field="pay.basis">
+              <BFormSelect :id="id" v-model="form.fields.value.pay.basis">
+                <option value="labor">{{ t('shop.whatIsChargedIsPaid') }}</option>
+                <option value="attended">{{ t('shop.whatIsAttendedIsPaid') }}</option>
               </BFormSelect>
             </FormField>
             <CheckField v-model="form.fields.value.pay.isConfirmed" class="check">{{
@@ -265,6 +271,7 @@ const usedFields = computed({
           :aria-label="t('shop.whyTheShopIsClosed')"
           required
         />
+        <CheckField v-model="closed.isPaid" class="check">{{ t('common.paid') }}</CheckField>
         <BButton type="submit" variant="quiet" :disabled="isBusy">{{ t('shop.addClosedDay') }}</BButton>
       </form>
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
@@ -273,7 +280,10 @@ const usedFields = computed({
       </p>
       <ul class="closed">
         <li v-for="each in query.data.value.closedDays" :key="each.day">
-          <span>{{ sayDate(each.day) }} {{ yearOf(each.day) }}</span> <span>{{ each.name }}</span>
+          <span>{{ sayDate(each.day) }} {{ yearOf(each.day) }}</span>
+          <span
+            >{{ each.name }}<template v-if="each.isPaid">, {{ t('common.paid') }}</template></span
+          >
           <BButton v-if="desk.may('shop.change')" variant="quiet" size="sm" @click="open(each.day)">
             {{ t('common.remove') }}
           </BButton>

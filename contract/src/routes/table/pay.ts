@@ -1,9 +1,15 @@
 import {
   closePeriodSchema,
+  overtimeSchema,
+  payGroupsSchema,
   payPeriodSchema,
   payPeriodsSchema,
   periodQuery,
   reopenPeriodSchema,
+  saveOvertimeSchema,
+  savePayGroupSchema,
+  triedOvertimeSchema,
+  tryOvertimeSchema,
 } from '../../pay/index.ts';
 import { nothing } from '../route.ts';
 import type { Route } from '../route.ts';
@@ -38,6 +44,44 @@ export const PAY_ROUTES = {
     caller: 'pay.reopen',
     summary: 'Reopen the last closed pay period, with a reason',
     body: reopenPeriodSchema,
+    response: nothing,
+  },
+  overtime: {
+    method: 'get',
+    path: '/api/pay/overtime',
+    caller: 'pay.see',
+    summary: 'How overtime is paid, with the days from which it is paid so',
+    response: overtimeSchema,
+  },
+  tryOvertime: {
+    method: 'post',
+    path: '/api/pay/overtime/try',
+    caller: 'shop.change',
+    summary: 'What rules of overtime would have made of days gone by, some people at a time',
+    body: tryOvertimeSchema,
+    response: triedOvertimeSchema,
+  },
+  saveOvertime: {
+    method: 'post',
+    path: '/api/pay/overtime',
+    caller: 'shop.change',
+    summary: 'Set rules of overtime from a day on, or take those of a day out again',
+    body: saveOvertimeSchema,
+    response: nothing,
+  },
+  payGroups: {
+    method: 'get',
+    path: '/api/people/:technician/pay-groups',
+    caller: 'people.see',
+    summary: 'To which pay groups somebody belongs, by day',
+    response: payGroupsSchema,
+  },
+  savePayGroup: {
+    method: 'post',
+    path: '/api/people/:technician/pay-groups',
+    caller: 'people.change',
+    summary: 'Put somebody into a pay group from a day on, or into none',
+    body: savePayGroupSchema,
     response: nothing,
   },
 } as const satisfies Record<string, Route>;

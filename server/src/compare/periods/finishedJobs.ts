@@ -8,7 +8,7 @@ import type { ShopFacts } from '../../catalog/index.ts';
 import type { Task } from '../../work/index.ts';
 import { readOwnJson } from '../../db/index.ts';
 import type { Sql } from '../../db/index.ts';
-import { loadRunning } from '../../ledger/index.ts';
+import { loadRunning, loadRunningPremiums } from '../../ledger/index.ts';
 import type { Costs } from '../taskLabor.ts';
 import { deriveJobs, findFinished } from './jobs.ts';
 import type { Job, JobWithTasks, TaskDifference } from './jobs.ts';
@@ -49,9 +49,14 @@ const readTasks = (facts: ShopFacts, text: string): readonly TaskDifference[] =>
 export const loadDue = (sql: Sql): readonly WorkOrderId[] =>
   sql.all<{ order: WorkOrderId }>('select "work_order" as "order" from "due_job"').map(({ order }) => order);
 
-/** Orders that somebody is on: what they differ by changes with every second. */
+/** Orders that somebody is on, and those of a week over which that somebody's overtime is spread: what they differ by
+ *  changes with every second. */
 export const ordersInWork = (sql: Sql, facts: ShopFacts, now: Instant): ReadonlySet<WorkOrderId> =>
-  new Set(loadRunning(sql, facts, now).flatMap(({ target }) => facts.tasks.get(target)?.order ?? []));
+  new Set(
+    [...loadRunning(sql, facts, now), ...[...loadRunningPremiums(sql, facts, now).values()].flat()].flatMap(
+      ({ target }) => facts.tasks.get(target)?.order ?? [],
+    ),
+  );
 
 /** Jobs that were finished in a span: those that are kept, and those of which something goes on or has just changed. */
 export function loadFinishedJobs(

@@ -13,6 +13,7 @@ import {
   loadLinesBetween,
   loadParts,
   loadRunning,
+  loadRunningPremiums,
   loadSetCosts,
   sumParts,
 } from '../../ledger/index.ts';
@@ -37,7 +38,10 @@ export function loadPieces(
     (piece) => piece.day >= firstDay && piece.day <= lastDay && isSeen(piece),
   );
   const settled = loadLinesBetween(sql, firstDay, lastDay, of).filter(isSeen);
-  const lines = costedAs(withOpen(sql, facts, settled, open), facts, costs);
+  const premiums = new Map(
+    [...loadRunningPremiums(sql, facts, now)].filter(([id]) => facts.technicians.has(id)),
+  );
+  const lines = costedAs(withOpen(sql, facts, settled, open, premiums), facts, costs);
   if (!isParted) return lines;
   const parts = groupBy([...loadParts(sql, firstDay, lastDay), ...sumParts(open)], keyOfLine);
   return lines.flatMap((line) => partLine(line, parts.get(keyOfLine(line)) ?? []));
@@ -57,24 +61,28 @@ function withOpen(
   facts: ShopFacts,
   settled: readonly LaborLine[],
   open: ReturnType<typeof loadRunning>,
+  premiums: ReturnType<typeof loadRunningPremiums>,
 ): readonly LaborLine[] {
-  const working = new Map(
-    open.map(({ technician }) => [technician, open.filter((piece) => piece.technician === technician)]),
-  );
+  const pieces = groupBy(open, ({ technician }) => technician);
+  const working = new Set([...pieces.keys(), ...premiums.keys()]);
   if (working.size === 0) return settled;
-  const isTouched = ({ technician, day }: LaborLine) =>
-    working.get(technician)?.some((piece) => piece.day === day) ?? false;
+  // What runs may make time of other days dearer, where overtime is spread over a week.
+  const daysOf = (technician: TechnicianId) => [
+    ...(pieces.get(technician) ?? []).map(({ day }) => day),
+    ...(premiums.get(technician) ?? []).map(({ day }) => day),
+  ];
+  const touchedDays = new Map([...working].map((technician) => [technician, new Set(daysOf(technician))]));
+  const isTouched = ({ technician, day }: LaborLine) => touchedDays.get(technician)?.has(day) ?? false;
   const touched = settled.filter(isTouched);
   return [
     ...settled.filter((line) => !isTouched(line)),
-    ...[...working].flatMap(([technician, pieces]) => {
-      const days = pieces.map(({ day }) => day);
+    ...[...touchedDays].flatMap(([technician, days]) => {
       const [first, last] = [earliestOf(days), latestOf(days)];
       const set = loadSetCosts(sql, first, last, technician);
       return sumLines(
-        pieces,
+        pieces.get(technician) ?? [],
         [],
-        costingOf(facts, technician, set),
+        costingOf(facts, technician, set, premiums.get(technician)),
         touched.filter((line) => line.technician === technician),
       );
     }),

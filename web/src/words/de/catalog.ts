@@ -108,4 +108,5 @@ export const catalog: Translation['catalog'] = {
   addTo: 'Zu {title} hinzufügen',
   whatItIsFor: 'Wofür sie ist',
   whatTheNewActivityIsFor: 'Wofür die neue Tätigkeit ist',
+  payGroups: 'Lohngruppen',
 };

@@ -109,4 +109,7 @@ export const shop: Translation['shop'] = {
   estimatesAreAskedForAndOffered: 'Voranschläge werden angefragt und angeboten',
   whoWritesDown: 'Wer an einer Station aufschreibt, wofür es keinen Arbeitsgang gibt',
   hoursAreWritten: 'Stunden stehen als',
+  whatIsPaid: 'Bezahlt wird',
+  whatIsChargedIsPaid: 'Zeit auf Aufträgen und Tätigkeiten',
+  whatIsAttendedIsPaid: 'alle Anwesenheit',
 };

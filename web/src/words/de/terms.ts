@@ -29,6 +29,18 @@ export const fileProblems: Translation['fileProblems'] = {
 };
 
 /** How names stand on badges. */
+export const payClasses: Translation['payClasses'] = {
+  straight: 'normal',
+  overtime: 'Überstunden',
+  double: 'doppelt',
+};
+
+export const premiumOn: Translation['premiumOn'] = {
+  worked: 'die Arbeit, die dann getan wurde',
+  spread: 'alle Arbeit der Woche',
+  overhead: 'kein Auftrag',
+};
+
 export const nameForms: Translation['nameForms'] = {
   'as-written': 'wie geschrieben',
   'last-name-first': 'Nachname zuerst',

@@ -106,4 +106,5 @@ export const catalog = {
   addTo: 'Add to {title}',
   whatItIsFor: 'What it is for',
   whatTheNewActivityIsFor: 'What the new activity is for',
+  payGroups: 'Pay groups',
 } as const;

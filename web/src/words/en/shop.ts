@@ -106,4 +106,7 @@ export const shop = {
   estimatesAreAskedForAndOffered: 'estimates are asked for and offered',
   whoWritesDown: 'Who writes down at a station what no task is there for',
   hoursAreWritten: 'Hours are written',
+  whatIsPaid: 'What is paid',
+  whatIsChargedIsPaid: 'time on jobs and activities',
+  whatIsAttendedIsPaid: 'all attended time',
 } as const;

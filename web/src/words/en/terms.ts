@@ -26,6 +26,20 @@ export const fileProblems = {
   'no-sheet': 'The workbook has no sheet with anything in it.',
 } as const;
 
+/** How an hour is paid. */
+export const payClasses = {
+  straight: 'straight',
+  overtime: 'overtime',
+  double: 'double',
+} as const;
+
+/** What bears what overtime adds. */
+export const premiumOn = {
+  worked: 'the work that was done then',
+  spread: 'all work of the week',
+  overhead: 'no job',
+} as const;
+
 /** How names stand on badges. */
 export const nameForms = {
   'as-written': 'as written',

@@ -1,0 +1,74 @@
+import type { LinePremium, TargetId } from '@wergon/core/ledger';
+import type { Cents } from '@wergon/core/money';
+import type { DecidedSplit } from '@wergon/core/pay';
+import type { TechnicianId } from '@wergon/core/people';
+import { addDays } from '@wergon/core/time';
+import type { LocalDay, Seconds } from '@wergon/core/time';
+import type { WorkType } from '@wergon/core/work';
+import type { Sql } from '../db/index.ts';
+
+type PremiumRow = {
+  technician: TechnicianId;
+  shift_day: LocalDay;
+  day: LocalDay;
+  target: TargetId;
+  work_type: WorkType;
+  premium: Cents;
+};
+
+/** What overtime adds to a labor line of somebody. */
+export type OwnPremium = LinePremium & { readonly technician: TechnicianId };
+
+export const loadPremiums = (
+  sql: Sql,
+  which: string,
+  params: readonly (string | number)[],
+): readonly OwnPremium[] =>
+  sql
+    .all<PremiumRow>(`select * from "line_premium" where ${which}`, [...params])
+    .map(({ technician, shift_day, day, target, work_type, premium }) => ({
+      technician,
+      shiftDay: shift_day,
+      day,
+      target,
+      workType: work_type,
+      premium,
+    }));
+
+/** What overtime of ended shift days adds to somebody's labor of some local days. */
+export const loadPremiumsOf = (
+  sql: Sql,
+  technician: TechnicianId,
+  first: LocalDay,
+  last: LocalDay,
+): readonly OwnPremium[] =>
+  // Looked up by the shift day, which is the day of the labor or one just before it.
+  loadPremiums(sql, '"technician" = ? and "shift_day" between ? and ? and "day" between ? and ?', [
+    technician,
+    addDays(first, -SHIFT_LASTS),
+    last,
+    first,
+    last,
+  ]);
+
+/** A shift that somebody forgot to end can go on for so many days. */
+const SHIFT_LASTS = 3;
+
+/** What overtime of ended shift days adds to labor of some local days. */
+export const loadPremiumsOn = (sql: Sql, first: LocalDay, last: LocalDay): readonly OwnPremium[] =>
+  loadPremiums(sql, '"day" between ? and ?', [first, last]);
+
+/** What somebody decided of a person's shift days. */
+export const loadSplits = (
+  sql: Sql,
+  technician: TechnicianId,
+  first: LocalDay,
+  last: LocalDay,
+): readonly DecidedSplit[] =>
+  sql
+    .all<{ shift_day: LocalDay; straight: Seconds; overtime: Seconds; double: Seconds }>(
+      `select "shift_day", "straight", "overtime", "double" from "pay_split"
+       where "technician" = ? and "shift_day" between ? and ?`,
+      [technician, first, last],
+    )
+    .map(({ shift_day, ...split }) => ({ day: shift_day, ...split }));

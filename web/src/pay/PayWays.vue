@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import { WaysNav } from '../kit/parts/index.ts';
+import { t } from '../words/index.ts';
+
+/** The pages of this place. */
+const WAYS = [
+  { name: 'pay', words: t('pay.periodsWay'), right: 'pay.see' },
+  { name: 'pay-overtime', words: t('pay.overtimeWay'), right: 'pay.see' },
+] as const;
+</script>
+
+<template>
+  <WaysNav :ways="WAYS" :label="t('pay.waysOfPay')" />
+</template>
