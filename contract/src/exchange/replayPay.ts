@@ -4,7 +4,7 @@ import { derivePay, paidAwayOf, payWeeks } from '@wergon/core/pay';
 import type { OvertimeRule, PaidAway, PersonPay } from '@wergon/core/pay';
 import { premiumRatesOf } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
-import { daysFrom, earliestOf, latestOf } from '@wergon/core/time';
+import { daysFrom, earliestOf, latestOf, toSeconds, weekdayOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { Scenario } from './scenario.ts';
 
@@ -52,7 +52,7 @@ export function payOf(
     );
     const paidOn = new Map(pay.days.map(({ day, paidSeconds }) => [day, paidSeconds]));
     const away = {
-      plan,
+      plannedOn: (day: LocalDay) => plan?.[weekdayOf(day) - 1] ?? toSeconds(0),
       leave: absences.map(({ paid: isPaid, ...each }) => ({ ...each, isPaid })),
       guarantees: guarantee,
       closedDays,

@@ -29,6 +29,14 @@ const adjustment = z.object({
   cost: amount,
 });
 
+/** Seconds of each class, and those of them that are on nothing; less than none where they are taken back. */
+const daySeconds = z.object({
+  straight: z.number(),
+  overtime: z.number(),
+  double: z.number(),
+  unallocated: z.number(),
+});
+
 /** One pay period, person by person; costs only for whoever sees rates. */
 export const payPeriodSchema = z.object({
   ...period,
@@ -55,6 +63,19 @@ export const payPeriodSchema = z.object({
       unapprovedSeconds: z.number(),
       openDays: z.array(day),
       cost: amount,
+      /** How what is told as charged is paid, and beside it what was attended and on nothing. */
+      classes: daySeconds,
+      away: z.array(z.object({ kind: z.string(), seconds: z.number() })),
+      plannedSeconds: z.number(),
+      /** Days that are not all straight, or whose decided split holds no longer. */
+      split: z.array(
+        z.object({
+          day,
+          classes: daySeconds,
+          premium: amount,
+          split: z.enum(['none', 'decided', 'changed']),
+        }),
+      ),
     }),
   ),
   totals: z.object({
@@ -62,10 +83,18 @@ export const payPeriodSchema = z.object({
     chargedSeconds: z.number(),
     unapprovedSeconds: z.number(),
     adjustedSeconds: z.number(),
+    classes: daySeconds,
+    awaySeconds: z.number(),
+    /** What overtime adds that no job bears. */
+    overhead: amount,
     cost: amount,
   }),
   /** Derived less closed, of earlier periods; paid with this one. */
   adjustments: z.array(adjustment),
+  /** The same by class; only where more differs than straight time. */
+  classAdjustments: z.array(
+    z.object({ technician: technicianId, name: z.string(), day, classes: daySeconds }),
+  ),
 });
 export type PayPeriodJson = z.output<typeof payPeriodSchema>;
 

@@ -4,14 +4,14 @@ import type { LocalDay } from '../time/index.ts';
 import { toCents } from '../money/index.ts';
 import { toSeconds } from '../time/index.ts';
 import { TARGETS, TECHNICIANS } from '../ledger/shop.fixture.ts';
-import type { ClosedLine } from './adjustments.ts';
+import type { ClosedClasses, ClosedLine } from './adjustments.ts';
 import { closeDays, owedOf, periodToClose, periodsUpTo, refuseClosing } from './closing.ts';
 import type { PayDay } from './closing.ts';
 import { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';
 
 const FIRST = toDay(20_535);
 const DAYS = 5;
-const NOTHING = { adjustments: [], waiting: [] };
+const NOTHING = { adjustments: [], classAdjustments: [], waiting: [] };
 
 /** Days of a shop as they are at some moment: each person's, each at most once. */
 const anyDays = fc
@@ -21,6 +21,12 @@ const anyDays = fc
       day: fc.nat(DAYS - 1).map((n) => addDays(FIRST, n)),
       isPayable: fc.boolean(),
       isOpen: fc.boolean(),
+      classes: fc.record({
+        straight: fc.nat(30_000).map(toSeconds),
+        overtime: fc.nat(9_000).map(toSeconds),
+        double: fc.nat(9_000).map(toSeconds),
+        unallocated: fc.nat(9_000).map(toSeconds),
+      }),
       work: fc.uniqueArray(
         fc.record({
           target: fc.constantFrom(...TARGETS),
@@ -53,14 +59,30 @@ const sumOf = (lines: readonly ClosedLine[], technician: string, day: LocalDay) 
     .filter((line) => line.technician === technician && line.shiftDay === day)
     .reduce<[number, number]>(([s, c], { seconds, cost }) => [s + seconds, c + (cost ?? 0)], [0, 0]);
 
+const secondsOf = ({ straight, overtime, double, unallocated }: Record<keyof PayDay['classes'], number>) =>
+  [straight, overtime, double, unallocated].join(' ');
+const sumClasses = (paid: readonly ClosedClasses[], technician: string, day: LocalDay) => {
+  const own = paid.filter((each) => each.technician === technician && each.day === day);
+  const sum = (name: keyof PayDay['classes']) => own.reduce((total, each) => total + each[name], 0);
+  return secondsOf({
+    straight: sum('straight'),
+    overtime: sum('overtime'),
+    double: sum('double'),
+    unallocated: sum('unallocated'),
+  });
+};
+
 test('a closing pays each payable day whole, and names every other one as left out', () => {
   fc.assert(
     fc.property(anyDays, (days) => {
-      const { lines, leftOut } = closeDays(days, NOTHING);
+      const { lines, classes, leftOut } = closeDays(days, NOTHING);
       const named = new Set(leftOut.map(keyOf));
       for (const day of days) {
         expect(sumOf(lines, day.technician, day.day)).toEqual(
           day.isPayable ? sumOf(day.lines, day.technician, day.day) : [0, 0],
+        );
+        expect(classes.filter((each) => keyOf(each) === keyOf(day)).map(secondsOf)).toEqual(
+          day.isPayable ? [secondsOf(day.classes)] : [],
         );
         expect(named.has(keyOf(day))).toBe(!day.isPayable || day.isOpen);
       }
@@ -72,15 +94,23 @@ test('closed after closed, what was paid for a settled day is what it says now, 
   fc.assert(
     fc.property(fc.array(anyDays, { minLength: 1, maxLength: 5 }), (moments) => {
       let paid: ClosedLine[] = [];
+      let classes: ClosedClasses[] = [];
       for (const days of moments) {
         const before = paid;
-        const owed = owedOf(days, paid);
+        const classesBefore = classes;
+        const owed = owedOf(days, paid, classes);
+        classes = [...classes, ...owed.classAdjustments];
         paid = [...paid, ...owed.adjustments];
         const held = new Set(days.filter(({ isPayable }) => !isPayable).map(keyOf));
         for (const technician of TECHNICIANS)
           for (let day = FIRST; day < FIRST + DAYS; day = addDays(day, 1)) {
             const now = days.filter((each) => each.technician === technician && each.day === day);
             const isHeld = held.has(keyOf({ technician, day }));
+            expect(sumClasses(classes, technician, day)).toBe(
+              isHeld
+                ? sumClasses(classesBefore, technician, day)
+                : secondsOf(now[0]?.classes ?? { straight: 0, overtime: 0, double: 0, unallocated: 0 }),
+            );
             // A day that is gone altogether says nothing: all of it is taken back.
             expect(sumOf(paid, technician, day)).toEqual(
               isHeld
@@ -92,7 +122,8 @@ test('closed after closed, what was paid for a settled day is what it says now, 
                   ),
             );
           }
-        expect(owedOf(days, paid).adjustments).toEqual([]);
+        const nothing = owedOf(days, paid, classes);
+        expect([nothing.adjustments, nothing.classAdjustments]).toEqual([[], []]);
       }
     }),
   );

@@ -2,8 +2,9 @@ import type { ShiftLine } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { addDays } from '../time/index.ts';
 import type { LocalDay } from '../time/index.ts';
-import { adjustmentsOf } from './adjustments.ts';
-import type { Adjustment, ClosedLine } from './adjustments.ts';
+import { adjustmentsOf, classAdjustmentsOf } from './adjustments.ts';
+import type { Adjustment, ClosedClasses, ClosedLine } from './adjustments.ts';
+import type { DayClasses } from './payClass.ts';
 import { payPeriodOf } from './payPeriod.ts';
 import type { PayPeriod, PayRule } from './payPeriod.ts';
 
@@ -12,6 +13,7 @@ export type PayDay = {
   readonly technician: TechnicianId;
   readonly day: LocalDay;
   readonly lines: readonly ShiftLine[];
+  readonly classes: DayClasses;
   /** Whether it goes to pay as it is now: somebody has approved it so, or the shop approves nothing. */
   readonly isPayable: boolean;
   /** Whether work on it still runs. */
@@ -19,15 +21,23 @@ export type PayDay = {
 };
 export type PersonDay = Pick<PayDay, 'technician' | 'day'>;
 
-/** What closed periods still owe: lines beyond what they have paid, and the days that are not settled yet. */
-export type Owed = { readonly adjustments: readonly Adjustment[]; readonly waiting: readonly PersonDay[] };
+/** What closed periods still owe: lines and classes beyond what they have paid, and the days that are not settled yet. */
+export type Owed = {
+  readonly adjustments: readonly Adjustment[];
+  readonly classAdjustments: readonly ClosedClasses[];
+  readonly waiting: readonly PersonDay[];
+};
 
 const keyOf = (technician: TechnicianId, day: LocalDay): string => `${technician} ${day}`;
 
 /** What days of closed periods owe, as they are now, beyond what was paid for them. Of a day that nobody has approved as
  *  it is now nothing is owed, and nothing taken back; a day that is gone altogether is taken back whole.
  *  Source: docs/ledger.md, section 9. */
-export function owedOf(days: readonly PayDay[], closed: readonly ClosedLine[]): Owed {
+export function owedOf(
+  days: readonly PayDay[],
+  closed: readonly ClosedLine[],
+  closedClasses: readonly ClosedClasses[],
+): Owed {
   const held = new Set(
     days.filter(({ isPayable }) => !isPayable).map((each) => keyOf(each.technician, each.day)),
   );
@@ -37,20 +47,28 @@ export function owedOf(days: readonly PayDay[], closed: readonly ClosedLine[]): 
       days.filter(({ isPayable }) => isPayable).flatMap(({ lines }) => lines),
       closed.filter(({ technician, shiftDay }) => !isHeld(technician, shiftDay)),
     ),
+    classAdjustments: classAdjustmentsOf(
+      days.filter(({ isPayable }) => isPayable).map(classesOf),
+      closedClasses.filter(({ technician, day }) => !isHeld(technician, day)),
+    ),
     waiting: unsettledOf(days),
   };
 }
+
+const classesOf = ({ technician, day, classes }: PayDay): ClosedClasses => ({ technician, day, ...classes });
 
 const unsettledOf = (days: readonly PayDay[]): readonly PersonDay[] =>
   days
     .filter(({ isPayable, isOpen }) => !isPayable || isOpen)
     .map(({ technician, day }) => ({ technician, day }));
 
-/** What a period keeps when it closes: the lines of its payable days, what earlier ones owed, and the days that must be
+/** What a period keeps when it closes: the lines and classes of its payable days, what earlier ones owed, and the days that must be
  *  looked at again. Source: docs/ledger.md, section 9. */
-export const closeDays = (days: readonly PayDay[], { adjustments, waiting }: Owed) => ({
+export const closeDays = (days: readonly PayDay[], { adjustments, classAdjustments, waiting }: Owed) => ({
   lines: days.filter(({ isPayable }) => isPayable).flatMap(({ lines }) => lines),
   adjustments,
+  classes: days.filter(({ isPayable }) => isPayable).map(classesOf),
+  classAdjustments,
   leftOut: [...waiting, ...unsettledOf(days)],
 });
 

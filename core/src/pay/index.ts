@@ -1,6 +1,6 @@
 export { isAboveAttended } from './aboveAttended.ts';
-export { adjustmentsOf } from './adjustments.ts';
-export type { ClosedLine } from './adjustments.ts';
+export { adjustmentsOf, classAdjustmentsOf } from './adjustments.ts';
+export type { ClosedClasses, ClosedLine } from './adjustments.ts';
 export { closeDays, owedOf, periodsUpTo, periodToClose, refuseClosing } from './closing.ts';
 export type { ClosingRefusal, Owed, PayDay, PersonDay } from './closing.ts';
 export { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';
@@ -20,6 +20,6 @@ export type { OvertimeRule, PayTier, PayWeek } from './overtimeRule.ts';
 export { paidAwayOf } from './paidAway.ts';
 export type { AwayFacts, Guarantee, Leave, PaidAway } from './paidAway.ts';
 export { PAY_CLASSES } from './payClass.ts';
-export type { ClassSeconds, PayClass } from './payClass.ts';
+export type { ClassSeconds, DayClasses, PayClass } from './payClass.ts';
 export { PAY_BASES, portionsOf } from './portions.ts';
 export type { PaidTime, PayBasis, Portion } from './portions.ts';

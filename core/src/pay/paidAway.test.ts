@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { parseDecimal } from '../money/fraction.ts';
-import { addDays, daysFrom } from '../time/day.ts';
+import { addDays, daysFrom, weekdayOf } from '../time/day.ts';
+import type { LocalDay } from '../time/day.ts';
 import { toSeconds } from '../time/seconds.ts';
 import { FIRST_DAY, hours, ruleWith } from './overtime.fixture.ts';
 import { payWeeks } from './overtimeRule.ts';
@@ -13,6 +14,8 @@ const decimal = (text: string) => {
   return parsed.value;
 };
 const plan = [8, 8, 8, 8, 7.5, 0, 0].map(hours);
+const plannedOn = (of: LocalDay) => plan[weekdayOf(of) - 1] ?? hours(0);
+const unplanned = () => hours(0);
 const day = (place: number) => addDays(FIRST_DAY, place);
 const always = (amount: string): Guarantee => ({ from: day(-100), hours: decimal(amount) });
 const closed = (place: number, isPaid = true): AwayFacts['closedDays'] => new Map([[day(place), { isPaid }]]);
@@ -25,7 +28,7 @@ function told(
 ) {
   const days = daysFrom(day(from), to - from + 1);
   const weeks = payWeeks([ruleWith()], () => undefined, { first: day(from), last: day(to) });
-  const all = { plan, leave: [], guarantees: [], closedDays: new Map(), ...facts };
+  const all = { plannedOn, leave: [], guarantees: [], closedDays: new Map(), ...facts };
   return paidAwayOf(all, days, weeks, (of) => hours(worked[of - FIRST_DAY] ?? 0)).map(
     (each) =>
       `${each.day - FIRST_DAY} ${each.kind.of === 'leave' ? each.kind.name : each.kind.of} ${each.seconds / 3600}`,
@@ -48,7 +51,7 @@ test.each<[facts: Partial<AwayFacts>, told: readonly string[], why: string]>([
     'two kinds apart',
   ],
   [{ leave: [leave(0, false)] }, [], 'what is not paid is not paid'],
-  [{ leave: [leave(0, true)], plan: undefined }, [], 'nothing is planned without a plan'],
+  [{ leave: [leave(0, true)], plannedOn: unplanned }, [], 'nothing is planned without a plan'],
   [{ closedDays: closed(2) }, ['2 closed 8'], 'a closed day that is paid'],
   [{ closedDays: closed(5) }, [], 'on which nothing was planned'],
   [{ closedDays: closed(2, false) }, [], 'one that is not'],
@@ -103,7 +106,7 @@ test('of a week that is not there whole nothing is filled up, of a short one its
   expect(told({ guarantees: [always('35')] }, [], [1, 6])).toEqual([]);
   expect(told({ guarantees: [always('35')] }, [], [0, 5])).toEqual([]);
   const short = { firstDay: day(0), lastDay: day(1), rule: undefined };
-  const away = { plan, leave: [], guarantees: [always('35')], closedDays: new Map() };
+  const away = { plannedOn, leave: [], guarantees: [always('35')], closedDays: new Map() };
   expect(paidAwayOf(away, [day(0), day(1)], [short], () => 0)).toEqual([
     { day: day(1), kind: { of: 'guarantee' }, seconds: hours(10) },
   ]);
@@ -118,7 +121,7 @@ test('worked, away and filled up are never less than what is guaranteed', () => 
       fc.nat(6),
       (worked, absences, guaranteed, closing) => {
         const all = {
-          plan,
+          plannedOn,
           leave: absences.map(({ place, isPaid, count }) => leave(place, isPaid, count)),
           guarantees: [always(String(guaranteed))],
           closedDays: closed(closing),

@@ -1,6 +1,6 @@
 import { fraction, multiplyFractions, roundFraction } from '../money/index.ts';
 import type { Fraction } from '../money/index.ts';
-import { daysFrom, sumSeconds, toSeconds, weekdayOf } from '../time/index.ts';
+import { daysFrom, sumSeconds, toSeconds } from '../time/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
 import type { PayWeek } from './overtimeRule.ts';
 
@@ -17,8 +17,8 @@ export type Guarantee = { readonly from: LocalDay; readonly hours: Fraction };
 
 /** What decides what somebody is paid without working. */
 export type AwayFacts = {
-  /** Seconds planned on each weekday, Monday first; none: nothing is planned. */
-  readonly plan: readonly Seconds[] | undefined;
+  /** What was planned of a day, whatever became of it. */
+  readonly plannedOn: (day: LocalDay) => Seconds;
   readonly leave: readonly Leave[];
   readonly guarantees: readonly Guarantee[];
   /** Closed days of the shop, and whether they are paid. */
@@ -57,8 +57,8 @@ export function paidAwayOf(
 }
 
 /** Leave and closed days of a day: what of it is paid, and what of it stands instead of work, paid or not. */
-function awayOn({ plan, leave, closedDays }: AwayFacts, day: LocalDay) {
-  const planned = plan?.[weekdayOf(day) - 1] ?? toSeconds(0);
+function awayOn({ plannedOn, leave, closedDays }: AwayFacts, day: LocalDay) {
+  const planned = plannedOn(day);
   const isPaidClosing = closedDays.get(day)?.isPaid === true;
   const own = leave
     .filter((each) => each.day === day && !(isPaidClosing && each.isPaid))

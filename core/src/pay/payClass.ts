@@ -16,5 +16,8 @@ export const highestOf = (classes: readonly PayClass[]): PayClass =>
 /** Whether a class is paid lower than another. */
 export const isLower = (a: PayClass, b: PayClass): boolean => rankOf(a) < rankOf(b);
 
+/** Seconds of a shift day of each class, and those of them that are on nothing. */
+export type DayClasses = ClassSeconds & { readonly unallocated: Seconds };
+
 /** Seconds of each class. */
 export type ClassSeconds = Readonly<Record<PayClass, Seconds>>;

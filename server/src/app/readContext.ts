@@ -2,7 +2,7 @@ import { Defect } from '@wergon/core/result';
 import { readSql } from '../db/index.ts';
 import type { Database } from '../db/index.ts';
 import type { ShopNow } from '../http/index.ts';
-import { hasLabor } from '../ledger/index.ts';
+import { findClosedUntil, hasLabor } from '../ledger/index.ts';
 import { settingsOf } from '../shop/index.ts';
 import type { FactsCache } from '../catalog/index.ts';
 import type { Context } from './context.ts';
@@ -11,7 +11,7 @@ import type { Context } from './context.ts';
 export function readContext(
   database: Database,
   facts: FactsCache,
-): Pick<Context, 'database' | 'facts' | 'shop' | 'hasLabor'> {
+): Pick<Context, 'database' | 'facts' | 'shop' | 'hasLabor' | 'closedUntil'> {
   const find = async (): Promise<ShopNow | undefined> => {
     const known = await facts.find();
     if (!known) return undefined;
@@ -34,5 +34,6 @@ export function readContext(
     facts,
     shop: { find, get },
     hasLabor: (task) => readSql(database, (sql) => hasLabor(sql, task)),
+    closedUntil: () => readSql(database, findClosedUntil),
   };
 }

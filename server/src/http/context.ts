@@ -37,6 +37,8 @@ export type Context = {
     change: () => Promise<T>,
     people?: readonly TechnicianId[],
   ) => Promise<T>;
+  /** The last day of the last closed pay period; nothing up to it is changed from the desk. */
+  readonly closedUntil: () => Promise<LocalDay | null>;
   /** Keeps the chain's length and last hash outside the journal. */
   readonly keepHead: (why: string) => Promise<void>;
   readonly log: Logger;

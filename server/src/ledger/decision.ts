@@ -19,6 +19,13 @@ const line = z.object({
   seconds: z.number(),
   cost: cents.nullable(),
 });
+const classes = z.object({
+  ...personDay,
+  straight: z.number(),
+  overtime: z.number(),
+  double: z.number(),
+  unallocated: z.number(),
+});
 const lineKey = { ...personDay, target: targetId, workType: z.enum(WORK_TYPES) };
 
 /** A decision of the desk as it stands in the journal, and as the server knows it. */
@@ -37,6 +44,15 @@ const decisionSchema = z.discriminatedUnion('type', [
     lastDay: day,
     lines: z.array(line).readonly(),
     adjustments: z.array(line).readonly(),
+    /** How its days are paid, and what of earlier ones; of periods that were closed before there were classes all was
+     *  straight. */
+    classes: z.array(classes).readonly().optional(),
+    classAdjustments: z.array(classes).readonly().optional(),
+    /** What it pays of time away. */
+    away: z
+      .array(z.object({ ...personDay, kind: z.string(), seconds }))
+      .readonly()
+      .default([]),
     /** Shift days up to its end that it did not pay as they are: nobody has approved them, or they still go on. Periods
      *  that were closed before this was kept say nothing of it; every day of theirs is looked at. */
     leftOut: z.array(z.object(personDay)).readonly().default([]),

@@ -50,6 +50,36 @@ export const ClosedLineEntity = defineEntity({
   },
 });
 
+/** Projection of decisions: how the shift days of a closed period are paid, in seconds by class. */
+export const ClosedClassEntity = defineEntity({
+  name: 'ClosedClassRow',
+  tableName: 'closed_class',
+  indexes: [{ properties: ['technician', 'shiftDay'] }],
+  properties: {
+    period: p.integer().primary(),
+    isAdjustment: p.boolean().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    shiftDay: p.integer().$type<LocalDay>().primary(),
+    straight: p.integer(),
+    overtime: p.integer(),
+    double: p.integer(),
+    unallocated: p.integer(),
+  },
+});
+
+/** Projection of decisions: what a closed period paid of time away. */
+export const ClosedAwayEntity = defineEntity({
+  name: 'ClosedAwayRow',
+  tableName: 'closed_away',
+  properties: {
+    period: p.integer().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    day: p.integer().$type<LocalDay>().primary(),
+    kind: p.string().primary(),
+    seconds: p.integer(),
+  },
+});
+
 /** Projection of decisions: labor lines whose cost was set by hand, and the seconds that were seen there. */
 export const SetCostEntity = defineEntity({
   name: 'SetCostRow',

@@ -1,10 +1,18 @@
-import type { ClosedLine } from '@wergon/core/pay';
+import type { ClosedClasses, ClosedLine } from '@wergon/core/pay';
 import type { LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { Decision, LeftOut } from './decision.ts';
 
 /** The tables that are derived from decisions alone. */
-export const DECISION_TABLES = ['approval', 'pay_period', 'closed_line', 'set_cost', 'pay_split'] as const;
+export const DECISION_TABLES = [
+  'approval',
+  'pay_period',
+  'closed_line',
+  'closed_class',
+  'closed_away',
+  'set_cost',
+  'pay_split',
+] as const;
 
 /** Takes a decision into its projections; acceptances are read from the journal itself. */
 export function projectDecision(sql: Sql, decision: Decision): void {
@@ -23,7 +31,8 @@ export function projectDecision(sql: Sql, decision: Decision): void {
       forget(sql, 'approve', decision.technician, decision.day);
       return;
     case 'close': {
-      const { firstDay, lastDay, lines, adjustments, id, by, at, head } = decision;
+      const { firstDay, lastDay, lines, adjustments, away, id, by, at, head } = decision;
+      const { classes = straightOf(lines), classAdjustments = straightOf(adjustments) } = decision;
       sql.insert('pay_period', [
         { first_day: firstDay, last_day: lastDay, entry: id, closed_by: by, at, head },
       ]);
@@ -31,6 +40,14 @@ export function projectDecision(sql: Sql, decision: Decision): void {
         ...lines.map((line) => closedRow(firstDay, line, false)),
         ...adjustments.map((line) => closedRow(firstDay, line, true)),
       ]);
+      sql.insert('closed_class', [
+        ...classes.map((each) => classRow(firstDay, each, false)),
+        ...classAdjustments.map((each) => classRow(firstDay, each, true)),
+      ]);
+      sql.insert(
+        'closed_away',
+        away.map((each) => ({ period: firstDay, ...each })),
+      );
       // With its lines and adjustments, everything else up to its end is paid as it is.
       sql.run('delete from "unsettled_day" where "shift_day" <= ?', [lastDay]);
       markUnsettled(sql, decision.leftOut);
@@ -66,7 +83,8 @@ export function projectDecision(sql: Sql, decision: Decision): void {
         [decision.firstDay],
       );
       sql.run('delete from "pay_period" where "first_day" = ?', [decision.firstDay]);
-      sql.run('delete from "closed_line" where "period" = ?', [decision.firstDay]);
+      for (const table of ['closed_line', 'closed_class', 'closed_away'])
+        sql.run(`delete from "${table}" where "period" = ?`, [decision.firstDay]);
   }
 }
 
@@ -106,6 +124,24 @@ const closedRow = (period: number, line: ClosedLine, isAdjustment: boolean) => (
   seconds: line.seconds,
   cost: line.cost,
 });
+
+const classRow = (period: number, { day, ...each }: ClosedClasses, isAdjustment: boolean) => ({
+  period,
+  is_adjustment: isAdjustment,
+  shift_day: day,
+  ...each,
+});
+
+/** Lines of a time without classes: all straight. */
+function straightOf(lines: readonly ClosedLine[]): readonly ClosedClasses[] {
+  const days = new Map<string, ClosedClasses>();
+  for (const { technician, shiftDay: day, seconds } of lines) {
+    const key = `${technician} ${day}`;
+    const straight = (days.get(key)?.straight ?? 0) + seconds;
+    days.set(key, { technician, day, straight, overtime: 0, double: 0, unallocated: 0 });
+  }
+  return [...days.values()];
+}
 
 /** The last day of the last closed pay period; nothing up to it is changed from the desk. */
 export const findClosedUntil = (sql: Sql): LocalDay | null =>

@@ -4,7 +4,8 @@ import type { LocalDay } from '@wergon/core/time';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
 import { deriveLines } from './laborLines.ts';
-import { forgetPay, keepPay } from './payDays.ts';
+import { keepPay } from './payDays.ts';
+import { loadPaidFrom } from './payRows.ts';
 import { deriveDays } from './personDays.ts';
 
 /** Derives all days of a technician anew, or those from a day on, and the lines that come of them; gives what the lines
@@ -23,8 +24,8 @@ export function derivePersonAnew(
   const written = days.filter(({ type }) => Number(type) === 1).map(({ day }) => day);
   const changed = { lines: new Set(written), shifts: new Set(written) };
   if (timed.length > 0) deriveDays(sql, facts, technician, new Set(timed), changed);
-  // Whatever paid them before may do so no longer.
-  for (const day of forgetPay(sql, technician, from)) changed.lines.add(day);
+  // What was kept of how they are paid may hold no longer, even of days without labor.
+  for (const day of loadPaidFrom(sql, technician, from)) changed.shifts.add(day);
   keepPay(sql, facts, technician, changed.shifts, changed.lines);
   return deriveLines(sql, facts, technician, changed.lines);
 }

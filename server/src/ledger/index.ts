@@ -2,6 +2,8 @@ export type { Incoming } from './incoming.ts';
 export type { LedgerContext } from './context.ts';
 export {
   ApprovalEntity,
+  ClosedAwayEntity,
+  ClosedClassEntity,
   ClosedLineEntity,
   PayPeriodEntity,
   PaySplitEntity,
@@ -78,4 +80,4 @@ export type { LinePart } from './lineParts.ts';
 export { loadPieces } from './pieces.ts';
 export { loadPortions, paidBy, payOfDays } from './payDays.ts';
 export { loadPremiumsOn } from './payRows.ts';
-export { loadRunningPremiums } from './runningPremium.ts';
+export { loadRunningPay, loadRunningPremiums } from './runningPay.ts';

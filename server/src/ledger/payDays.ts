@@ -2,11 +2,12 @@ import type { LinePremium, PersonTimeline } from '@wergon/core/ledger';
 import { byShiftDay, joinPay, payOfWeek, portionsOf, weeksBetween } from '@wergon/core/pay';
 import type { PayFacts, PayWeek, PersonPay, Portion } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
-import { addDays, earliestOf, latestOf, toDay, toSeconds } from '@wergon/core/time';
+import { addDays, earliestOf, latestOf, toSeconds } from '@wergon/core/time';
 import type { LocalDay, Seconds } from '@wergon/core/time';
 import { isPayKept } from '../catalog/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
+import { findClosedUntil, markUnsettled } from './decisionRows.ts';
 import { loadPremiums, loadSplits } from './payRows.ts';
 import { loadHoursOf, loadPresence, loadStints, longestStint } from './timelineRows.ts';
 
@@ -116,12 +117,19 @@ export function keepPay(
   lineDays: Set<LocalDay>,
 ): void {
   const { overtime } = facts;
-  if (shiftDays.size === 0 || !isPayKept(overtime)) return;
+  if (shiftDays.size === 0) return;
+  const isKept = isPayKept(overtime);
+  // In a shop that never had a rule there is nothing to look for.
+  if (!isKept && !hasPaidDays(sql, technician)) return;
   const weekOf = (day: LocalDay) => overtime.weekOf(technician, day);
   for (const week of weeksBetween(weekOf, earliestOf(shiftDays), latestOf(shiftDays))) {
     const own = [...shiftDays].filter((day) => day >= week.firstDay && day <= week.lastDay);
     if (own.length === 0) continue;
     const days = { first: startOf(week, earliestOf(own)), last: week.lastDay };
+    if (!isKept) {
+      for (const day of replacePay(sql, technician, days, { days: [], lines: [] })) lineDays.add(day);
+      continue;
+    }
     const portions = loadPortions(sql, facts, technician, days);
     const counted = loadCounted(sql, technician, week, days.first);
     const pay = payOfWeek(byShiftDay(portions), week.rule, paidBy(sql, facts, technician, days), counted);
@@ -129,12 +137,8 @@ export function keepPay(
   }
 }
 
-/** Forgets how somebody's shift days from a day on are paid; gives the days whose labor lines bore any premium. */
-export const forgetPay = (sql: Sql, technician: TechnicianId, first: LocalDay): readonly LocalDay[] =>
-  replacePay(sql, technician, { first, last: FAR_DAY }, { days: [], lines: [] });
-
-/** Later than any day. */
-const FAR_DAY = toDay(10_000_000);
+const hasPaidDays = (sql: Sql, technician: TechnicianId): boolean =>
+  sql.all('select 1 from "pay_day" where "technician" = ? limit 1', [technician]).length > 0;
 
 function replacePay(
   sql: Sql,
@@ -146,7 +150,11 @@ function replacePay(
   const which = '"technician" = ? and "shift_day" between ? and ?';
   const before = loadPremiums(sql, which, own);
   const after = lines.filter(({ premium }) => premium !== 0);
-  sql.run(`delete from "pay_day" where ${which}`, own);
+  const daysBefore = sql.all<PaidRow>(
+    `delete from "pay_day" where ${which} returning "shift_day", "straight", "overtime", "double", "unallocated"`,
+    own,
+  );
+  unsettle(sql, technician, daysBefore, days);
   sql.insert(
     'pay_day',
     days.map((day) => ({
@@ -174,6 +182,38 @@ function replacePay(
     })),
   );
   return changedDays(before, after);
+}
+
+type PaidRow = {
+  readonly shift_day: LocalDay;
+  readonly straight: number;
+  readonly overtime: number;
+  readonly double: number;
+  readonly unallocated: number;
+};
+
+/** Days of closed periods that are paid otherwise now owe something, or are owed. */
+function unsettle(
+  sql: Sql,
+  technician: TechnicianId,
+  before: readonly PaidRow[],
+  after: PersonPay['days'],
+): void {
+  const closedUntil = findClosedUntil(sql);
+  if (closedUntil === null) return;
+  const was = new Map(
+    before.map((row) => [row.shift_day, `${row.straight} ${row.overtime} ${row.double} ${row.unallocated}`]),
+  );
+  const is = new Map(
+    after.map((day) => [day.day, `${day.straight} ${day.overtime} ${day.double} ${day.unallocatedSeconds}`]),
+  );
+  const days = [...new Set([...was.keys(), ...is.keys()])];
+  markUnsettled(
+    sql,
+    days
+      .filter((day) => day <= closedUntil && was.get(day) !== is.get(day))
+      .map((day) => ({ technician, day })),
+  );
 }
 
 /** The calendar days of lines to which overtime adds something else. */

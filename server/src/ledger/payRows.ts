@@ -1,6 +1,6 @@
 import type { LinePremium, TargetId } from '@wergon/core/ledger';
 import type { Cents } from '@wergon/core/money';
-import type { DecidedSplit } from '@wergon/core/pay';
+import type { DecidedSplit, PaidDay } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
 import { addDays } from '@wergon/core/time';
 import type { LocalDay, Seconds } from '@wergon/core/time';
@@ -72,3 +72,40 @@ export const loadSplits = (
       [technician, first, last],
     )
     .map(({ shift_day, ...split }) => ({ day: shift_day, ...split }));
+
+/** How ended shift days are paid, as they are kept, of everybody. */
+export const loadPaidDays = (
+  sql: Sql,
+  first: LocalDay,
+  last: LocalDay,
+): readonly (PaidDay & { readonly technician: TechnicianId })[] =>
+  sql
+    .all<{
+      technician: TechnicianId;
+      shift_day: LocalDay;
+      paid: Seconds;
+      straight: Seconds;
+      overtime: Seconds;
+      double: Seconds;
+      unallocated: Seconds;
+      counted: Seconds;
+      premium: Cents;
+      split: PaidDay['split'];
+    }>('select * from "pay_day" where "shift_day" between ? and ?', [first, last])
+    .map(({ technician, shift_day, paid, unallocated, counted, ...day }) => ({
+      technician,
+      day: shift_day,
+      paidSeconds: paid,
+      unallocatedSeconds: unallocated,
+      countedSeconds: counted,
+      ...day,
+    }));
+
+/** The shift days of somebody, from one on, of which it is kept how they are paid. */
+export const loadPaidFrom = (sql: Sql, technician: TechnicianId, from: LocalDay): readonly LocalDay[] =>
+  sql
+    .all<{ day: LocalDay }>(
+      'select "shift_day" as "day" from "pay_day" where "technician" = ? and "shift_day" >= ?',
+      [technician, from],
+    )
+    .map(({ day }) => day);

@@ -1,6 +1,15 @@
 import { createHash } from 'node:crypto';
-import { attendedByShiftDay, allocateStint, splitByShiftDay, sumLines } from '@wergon/core/ledger';
+import {
+  attendedByShiftDay,
+  allocateStint,
+  emptyTimeline,
+  splitByShiftDay,
+  sumLines,
+} from '@wergon/core/ledger';
 import type { HoursEntry, ShiftLine } from '@wergon/core/ledger';
+import { toCents } from '@wergon/core/money';
+import type { Cents } from '@wergon/core/money';
+import type { DayClasses, PaidDay } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
 import { approvalFacts, approvalState } from '@wergon/core/approval';
 import type { ApprovalState } from '@wergon/core/approval';
@@ -8,13 +17,16 @@ import { groupBy } from '@wergon/core/result';
 import { inForceAt, sumSeconds, toSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadPremiumsOn } from './payRows.ts';
-import { loadRunningPremiums } from './runningPremium.ts';
-import { loadPersonTimeline } from './personTimeline.ts';
+import { loadPaidDays, loadPremiumsOn } from './payRows.ts';
+import { loadRunningPay } from './runningPay.ts';
+import { loadPersonTimeline, loadTimelines } from './personTimeline.ts';
 import { costingOf, loadSetCosts } from './setCosts.ts';
 import { loadHours } from './timelineRows.ts';
+import { isPayKept } from '../catalog/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 
+/** So few people are looked up one by one. */
+const FEW = 20;
 /** A shift can begin so many days before the last calendar day of its labor. */
 const DAYS_AROUND = 2;
 
@@ -25,6 +37,11 @@ export type ShiftDay = {
   readonly attendedSeconds: Seconds;
   readonly chargedSeconds: Seconds;
   readonly lines: readonly ShiftLine[];
+  readonly classes: DayClasses;
+  /** What its overtime adds, whoever bears it. */
+  readonly premium: Cents;
+  /** Whether somebody has decided on its classes, and whether that still holds. */
+  readonly split: PaidDay['split'];
   readonly facts: string;
   /** Names what can be seen of it without rates. */
   readonly stamp: string;
@@ -58,12 +75,17 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
   const said = loadSaid(sql, firstDay, lastDay);
   const setCosts = loadSetCosts(sql, first, last);
   const premiums = groupBy(loadPremiumsOn(sql, first, last), (each) => each.technician);
-  const running = loadRunningPremiums(sql, facts, now);
-  return [...people].flatMap((technician) => {
-    const { stints, shifts, breaks } = loadPersonTimeline(sql, facts, technician, span, now);
+  const running = loadRunningPay(sql, facts, now);
+  const paidOf = paidDaysOf(sql, facts, { firstDay, lastDay }, running);
+  const own = [...people];
+  const all = own.length > FEW ? loadTimelines(sql, facts, span, now) : undefined;
+  const timelineOf = (technician: TechnicianId) =>
+    all ? (all.get(technician) ?? emptyTimeline()) : loadPersonTimeline(sql, facts, technician, span, now);
+  return own.flatMap((technician) => {
+    const { stints, shifts, breaks } = timelineOf(technician);
     const hours = hoursOf.get(technician) ?? [];
     const pieces = stints.flatMap((stint) => allocateStint(stint, facts));
-    const added = [...(premiums.get(technician) ?? []), ...(running.get(technician) ?? [])];
+    const added = [...(premiums.get(technician) ?? []), ...(running.get(technician)?.premiums ?? [])];
     const lines = sumLines(pieces, hours, costingOf(facts, technician, setCosts, added));
     const byDay = new Map<LocalDay, ShiftLine[]>();
     for (const line of splitByShiftDay(lines, pieces, hours, added).filter((each) => isForPay(each, facts)))
@@ -82,6 +104,7 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
         const own = byDay.get(day) ?? [];
         const attendedSeconds = attended.get(day) ?? toSeconds(0);
         const seen = approvalFacts(own, attendedSeconds);
+        const paid = paidOf(technician, day, own);
         const approval = said.get(`approve ${technician} ${day}`);
         return {
           technician,
@@ -89,8 +112,9 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
           attendedSeconds,
           chargedSeconds: sumSeconds(own),
           lines: own,
+          ...paid,
           facts: seen,
-          stamp: stampOf(own, attendedSeconds),
+          stamp: stampOf(own, attendedSeconds, paid.classes),
           state: approvalState(approval?.facts, seen),
           approvedBy: approval?.said_by ?? null,
           isConfirmed: said.get(`confirm ${technician} ${day}`)?.facts === seen,
@@ -98,6 +122,38 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
         };
       });
   });
+}
+
+/** How each shift day is paid: as it is kept, or as it is by what runs. Where nothing is kept all of it is straight. */
+function paidDaysOf(
+  sql: Sql,
+  facts: ShopFacts,
+  { firstDay, lastDay }: Pick<AskedDays, 'firstDay' | 'lastDay'>,
+  running: ReturnType<typeof loadRunningPay>,
+) {
+  const keyOf = (technician: TechnicianId, day: LocalDay) => `${technician} ${day}`;
+  const kept = new Map<string, PaidDay>();
+  if (isPayKept(facts.overtime))
+    for (const each of loadPaidDays(sql, firstDay, lastDay)) kept.set(keyOf(each.technician, each.day), each);
+  for (const [technician, { days }] of running)
+    for (const each of days) kept.set(keyOf(technician, each.day), each);
+  return (
+    technician: TechnicianId,
+    day: LocalDay,
+    lines: readonly ShiftLine[],
+  ): Pick<ShiftDay, 'classes' | 'premium' | 'split'> => {
+    const paid = kept.get(keyOf(technician, day));
+    const none = toSeconds(0);
+    const { straight, overtime, double, unallocatedSeconds, premium, split } = paid ?? {
+      straight: isPayKept(facts.overtime) ? none : sumSeconds(lines),
+      overtime: none,
+      double: none,
+      unallocatedSeconds: none,
+      premium: toCents(0),
+      split: 'none',
+    };
+    return { classes: { straight, overtime, double, unallocated: unallocatedSeconds }, premium, split };
+  };
 }
 
 /** Time on an activity that is not paid, or does not count, is nobody's to approve and goes to no pay.
@@ -110,7 +166,7 @@ function isForPay({ target, day }: ShiftLine, facts: ShopFacts): boolean {
 }
 
 /** Of costs a stamp says nothing: they are few enough to be guessed. */
-const stampOf = (lines: readonly ShiftLine[], attended: Seconds): string =>
+const stampOf = (lines: readonly ShiftLine[], attended: Seconds, classes: DayClasses): string =>
   createHash('sha256')
     .update(
       approvalFacts(
@@ -118,6 +174,7 @@ const stampOf = (lines: readonly ShiftLine[], attended: Seconds): string =>
         attended,
       ),
     )
+    .update(`${classes.straight} ${classes.overtime} ${classes.double} ${classes.unallocated}`)
     .digest('base64url')
     .slice(0, 22);
 

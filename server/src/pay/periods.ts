@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { closeDays, owedOf, periodToClose, periodsUpTo } from '@wergon/core/pay';
-import type { ClosedLine, Owed, PayDay, PayPeriod, PayRule } from '@wergon/core/pay';
+import type { ClosedClasses, ClosedLine, Owed, PayDay, PayPeriod, PayRule } from '@wergon/core/pay';
 import { Defect } from '@wergon/core/result';
 import { parseDay, earliestOf, latestOf } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
@@ -9,6 +9,7 @@ import type { Sql } from '../db/index.ts';
 import type { ShiftDay } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { settingsOf } from '../shop/index.ts';
+import type { AwayDay } from './away.ts';
 import { isPayable } from '../approval/index.ts';
 import { loadShiftDays } from '../ledger/index.ts';
 
@@ -81,6 +82,44 @@ export function loadClosedLines(
   };
 }
 
+type ClassRow = {
+  is_adjustment: number;
+  technician: ClosedLine['technician'];
+  shift_day: LocalDay;
+  straight: number;
+  overtime: number;
+  double: number;
+  unallocated: number;
+};
+const readClasses = ({
+  technician,
+  shift_day,
+  straight,
+  overtime,
+  double,
+  unallocated,
+}: ClassRow): ClosedClasses => ({ technician, day: shift_day, straight, overtime, double, unallocated });
+
+/** How a closed period pays its days, and what it paid of earlier ones. */
+export function loadClosedClasses(
+  sql: Sql,
+  period: LocalDay,
+): { readonly own: readonly ClosedClasses[]; readonly adjustments: readonly ClosedClasses[] } {
+  const rows = sql.all<ClassRow>('select * from "closed_class" where "period" = ?', [period]);
+  return {
+    own: rows.filter((row) => !row.is_adjustment).map(readClasses),
+    adjustments: rows.filter((row) => row.is_adjustment).map(readClasses),
+  };
+}
+
+/** What a closed period paid of time away. */
+export const loadClosedAway = (sql: Sql, period: LocalDay): readonly AwayDay[] =>
+  sql.all<AwayDay>('select "technician", "day", "kind", "seconds" from "closed_away" where "period" = ?', [
+    period,
+  ]);
+
+export const NOTHING_OWED: Owed = { adjustments: [], classAdjustments: [], waiting: [] };
+
 /** Days of one person that lie nearer than this are derived together. */
 const NEAR = 7;
 
@@ -89,13 +128,23 @@ const NEAR = 7;
 export function findOwed(sql: Sql, facts: ShopFacts, now: Instant): Owed {
   const periods = loadClosedPeriods(sql);
   const [first, last] = [periods[0], periods.at(-1)];
-  if (!first || !last) return { adjustments: [], waiting: [] };
+  if (!first || !last) return NOTHING_OWED;
   const days: PayDay[] = [];
   const closed: ClosedLine[] = [];
+  const classes: ClosedClasses[] = [];
   for (const { technician, days: asked } of loadUnsettled(sql, first.firstDay, last.lastDay)) {
     const [firstDay, lastDay] = [earliestOf(asked), latestOf(asked)];
     const found = loadShiftDays(sql, facts, { firstDay, lastDay, people: [technician] }, now);
     days.push(...payDays(facts, found).filter(({ day }) => asked.has(day)));
+    classes.push(
+      ...sql
+        .all<ClassRow>(
+          'select * from "closed_class" where "technician" = ? and "shift_day" between ? and ?',
+          [technician, firstDay, lastDay],
+        )
+        .map(readClasses)
+        .filter(({ day }) => asked.has(day)),
+    );
     closed.push(
       ...sql
         .all<ClosedRow>(
@@ -106,7 +155,7 @@ export function findOwed(sql: Sql, facts: ShopFacts, now: Instant): Owed {
         .filter(({ shiftDay }) => asked.has(shiftDay)),
     );
   }
-  return owedOf(days, closed);
+  return owedOf(days, closed, classes);
 }
 
 /** Shift days as a period sees them. */
@@ -140,7 +189,8 @@ export const closingOf = (
   { firstDay, lastDay }: PayPeriod,
   days: readonly ShiftDay[],
   owed: Owed,
-) => ({ type: 'close' as const, firstDay, lastDay, ...closeDays(payDays(facts, days), owed) });
+  away: readonly AwayDay[],
+) => ({ type: 'close' as const, firstDay, lastDay, away, ...closeDays(payDays(facts, days), owed) });
 
 /** The period that closes next. */
 export const nextPeriod = (sql: Sql, facts: ShopFacts, now: Instant): PayPeriod =>
@@ -175,7 +225,11 @@ export const openPeriods = (sql: Sql, facts: ShopFacts, now: Instant): readonly 
   periodsUpTo(nextPeriod(sql, facts, now), payRuleOf(facts), facts.zone.dayAt(now));
 
 /** What a closing was seen to hold: the days with their stamps and states. */
-export const stampOfPeriod = (days: readonly ShiftDay[], adjustments: readonly ClosedLine[]): string =>
+export const stampOfPeriod = (
+  days: readonly ShiftDay[],
+  adjustments: readonly ClosedLine[],
+  away: readonly AwayDay[],
+): string =>
   createHash('sha256')
     .update(
       days.map(({ technician, day, stamp, state }) => `${technician} ${day} ${stamp} ${state}`).join('\n'),
@@ -184,6 +238,9 @@ export const stampOfPeriod = (days: readonly ShiftDay[], adjustments: readonly C
       adjustments
         .map((each) => `${each.technician} ${each.shiftDay} ${each.target} ${each.seconds}`)
         .join('\n'),
+    )
+    .update(
+      away.map(({ technician, day, kind, seconds }) => `${technician} ${day} ${kind} ${seconds}`).join('\n'),
     )
     .digest('base64url')
     .slice(0, 22);

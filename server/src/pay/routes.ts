@@ -1,8 +1,8 @@
 import type { PayPeriodJson } from '@wergon/contract/pay';
 import { refuseClosing } from '@wergon/core/pay';
-import type { ClosedLine, Owed, PayPeriod } from '@wergon/core/pay';
-import { formatCents, sumCents } from '@wergon/core/money';
-import { ok } from '@wergon/core/result';
+import type { ClosedClasses, ClosedLine, Owed, PayPeriod } from '@wergon/core/pay';
+import { formatCents, sumCents, toCents } from '@wergon/core/money';
+import { groupBy, ok } from '@wergon/core/result';
 import { formatDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { LedgerContext, ShiftDay } from '../ledger/index.ts';
@@ -16,15 +16,20 @@ import { findHead, writeDecision, loadShiftDays } from '../ledger/index.ts';
 import { titleOf } from '../catalog/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import {
+  NOTHING_OWED,
   closingOf,
   findOwed,
   findPeriod,
+  loadClosedAway,
+  loadClosedClasses,
   loadClosedLines,
   loadClosedPeriods,
   nextPeriod,
   openPeriods,
   stampOfPeriod,
 } from './periods.ts';
+import { loadAway } from './away.ts';
+import type { Away, AwayDay } from './away.ts';
 import { mountOvertime } from './overtime.ts';
 import { isPayable } from '../approval/index.ts';
 
@@ -33,6 +38,13 @@ const LISTED = 26;
 
 export function mountPay(mount: Mount, context: LedgerContext): void {
   const { database, clock, facts, journal, keepHead } = context;
+  /** Time away in the period that begins on a day. */
+  const awayOf = async (known: ShopFacts, firstDay: LocalDay, now: Instant): Promise<Away> => {
+    const period = await readSql(database, (sql) => findPeriod(sql, known, firstDay, now));
+    return period
+      ? loadAway(database.em.fork(), known, period.firstDay, period.lastDay)
+      : { plannedSeconds: () => 0, days: [] };
+  };
   mountOvertime(mount, context);
   mount('payPeriods', async () => {
     const known = await facts.get();
@@ -48,8 +60,9 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
     const now = clock.now();
     const costs = costsFor(who);
     const mayReopen = who.rights.has('pay.reopen');
+    const away = await awayOf(known, query.firstDay, now);
     const found = await readSql(database, (sql) => {
-      const seen = seePeriod(sql, known, query.firstDay, now);
+      const seen = seePeriod(sql, known, query.firstDay, now, away);
       return seen && writePeriod(known, seen, now, costs, mayReopen);
     });
     return found ? ok(found) : refuse('pay.no_such_period');
@@ -58,12 +71,13 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
   mount('closePeriod', async ({ body: { firstDay, stamp }, who }) => {
     // A period is everybody's: whoever does not see everybody does not close it.
     if (who.user.seesOnlyTheirs) return refuse('access.not_allowed');
+    const away = await awayOf(await facts.get(), firstDay, clock.now());
     const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
       const now = clock.now();
-      const seen = seePeriod(sql, known, firstDay, now);
+      const seen = seePeriod(sql, known, firstDay, now, away);
       const refusal = seen ? refusalToClose(seen) : 'pay.no_such_period';
       if (!seen || refusal || seen.stamp !== stamp) return refuse(refusal ?? 'approve.changed');
-      const closing = closingOf(known, seen.period, seen.days, seen);
+      const closing = closingOf(known, seen.period, seen.days, seen, seen.away);
       return ok([writeDecision({ ...closing, head: findHead(sql).hash, by: who.user.name }, now)]);
     });
     if (!done.ok) return done;
@@ -119,11 +133,21 @@ type Seen = {
   /** What a closed period keeps; of an open one what it would keep. */
   readonly lines: readonly ClosedLine[];
   readonly adjustments: readonly ClosedLine[];
+  readonly classes: readonly ClosedClasses[];
+  readonly classAdjustments: readonly ClosedClasses[];
+  readonly away: readonly AwayDay[];
+  readonly plannedSeconds: Away['plannedSeconds'];
   readonly waiting: Owed['waiting'];
   readonly stamp: string;
 };
 
-function seePeriod(sql: Sql, facts: ShopFacts, firstDay: LocalDay, now: Instant): Seen | undefined {
+function seePeriod(
+  sql: Sql,
+  facts: ShopFacts,
+  firstDay: LocalDay,
+  now: Instant,
+  away: Away,
+): Seen | undefined {
   const period = findPeriod(sql, facts, firstDay, now);
   if (!period) return undefined;
   const periods = loadClosedPeriods(sql);
@@ -131,7 +155,8 @@ function seePeriod(sql: Sql, facts: ShopFacts, firstDay: LocalDay, now: Instant)
   const isNext = nextPeriod(sql, facts, now).firstDay === firstDay;
   const days = loadShiftDays(sql, facts, spanOf(period), now);
   const kept = closed && loadClosedLines(sql, firstDay);
-  const owed = isNext ? findOwed(sql, facts, now) : { adjustments: [], waiting: [] };
+  const keptClasses = closed && loadClosedClasses(sql, firstDay);
+  const owed = isNext ? findOwed(sql, facts, now) : NOTHING_OWED;
   const adjustments = kept ? kept.adjustments : owed.adjustments;
   return {
     period,
@@ -142,8 +167,14 @@ function seePeriod(sql: Sql, facts: ShopFacts, firstDay: LocalDay, now: Instant)
     days,
     lines: kept ? kept.own : days.flatMap(({ lines }) => lines),
     adjustments,
+    classes: keptClasses
+      ? keptClasses.own
+      : days.map(({ technician, day, classes }) => ({ technician, day, ...classes })),
+    classAdjustments: keptClasses ? keptClasses.adjustments : owed.classAdjustments,
+    away: closed ? loadClosedAway(sql, firstDay) : away.days,
+    plannedSeconds: away.plannedSeconds,
     waiting: owed.waiting,
-    stamp: stampOfPeriod(days, adjustments),
+    stamp: stampOfPeriod(days, adjustments, away.days),
   };
 }
 
@@ -164,7 +195,7 @@ function writePeriod(
   mayReopen: boolean,
 ): PayPeriodJson {
   const { period, closed, days } = seen;
-  const isTold = ({ technician }: ClosedLine) => !facts.hidden?.has(technician);
+  const isTold = ({ technician }: Pick<ClosedLine, 'technician'>) => !facts.hidden?.has(technician);
   const lines = costedAs(seen.lines.filter(isTold), facts, costs);
   // What differs in nothing but what a person is paid is not there for whoever may not see it.
   const adjustments = costedAs(seen.adjustments.filter(isTold), facts, costs).filter(
@@ -179,7 +210,8 @@ function writePeriod(
     const kept = lines.filter(({ technician }) => technician === id);
     // Closed is closed: what a closed period did not take is no longer its open part.
     const open = closed ? [] : own.filter((each) => !isPayable(facts, each));
-    if (own.length === 0 && kept.length === 0) return [];
+    const ownAway = seen.away.filter(({ technician }) => technician === id);
+    if (own.length + kept.length + ownAway.length === 0) return [];
     return {
       technician: id,
       name,
@@ -189,6 +221,17 @@ function writePeriod(
       unapprovedSeconds: open.reduce((sum, { chargedSeconds }) => sum + chargedSeconds, 0),
       openDays: open.map(({ day }) => day),
       cost: money(kept),
+      classes: sumClasses(seen.classes.filter(({ technician }) => technician === id)),
+      away: [...groupBy(ownAway, ({ kind }) => kind)].map(([kind, of]) => ({ kind, seconds: secondsOf(of) })),
+      plannedSeconds: seen.plannedSeconds(id),
+      split: closed
+        ? []
+        : own
+            .filter(({ classes, split }) => classes.overtime + classes.double > 0 || split !== 'none')
+            .map(({ day, classes, premium, split }) => ({
+              ...{ day, classes, split },
+              premium: costs === 'actual' ? formatCents(premium) : null,
+            })),
     };
   });
   const sum = (of: (person: (typeof people)[number]) => number) =>
@@ -210,8 +253,17 @@ function writePeriod(
       chargedSeconds: sum(({ chargedSeconds }) => chargedSeconds),
       unapprovedSeconds: sum(({ unapprovedSeconds }) => unapprovedSeconds),
       adjustedSeconds: secondsOf(adjustments),
+      classes: sumClasses(people.map(({ classes }) => classes)),
+      awaySeconds: secondsOf(people.flatMap(({ away }) => away)),
+      overhead: closed || costs !== 'actual' ? null : formatCents(overheadOf(days.filter(isTold))),
       cost: money([...lines, ...adjustments]),
     },
+    classAdjustments: seen.classAdjustments
+      .filter((each) => isTold(each) && (each.overtime !== 0 || each.double !== 0 || each.unallocated !== 0))
+      .map(({ technician, day, ...classes }) => ({
+        ...{ technician, day, classes },
+        name: facts.technicians.get(technician)?.name ?? technician,
+      })),
     adjustments: adjustments.map((each) => ({
       technician: each.technician,
       name: facts.technicians.get(each.technician)?.name ?? each.technician,
@@ -223,3 +275,22 @@ function writePeriod(
     })),
   };
 }
+
+/** What overtime of days adds that no labor line bears. Where it is spread over weeks, part of a week's may lie on days
+ *  beside these. */
+const overheadOf = (days: readonly ShiftDay[]) =>
+  toCents(
+    days.reduce(
+      (sum, { premium, lines }) =>
+        sum + premium - lines.reduce((ofLines, line) => ofLines + (line.premium ?? 0), 0),
+      0,
+    ),
+  );
+
+type ClassSums = Omit<ClosedClasses, 'technician' | 'day'>;
+const sumClasses = (items: readonly ClassSums[]): ClassSums => ({
+  straight: items.reduce((sum, each) => sum + each.straight, 0),
+  overtime: items.reduce((sum, each) => sum + each.overtime, 0),
+  double: items.reduce((sum, each) => sum + each.double, 0),
+  unallocated: items.reduce((sum, each) => sum + each.unallocated, 0),
+});

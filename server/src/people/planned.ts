@@ -10,6 +10,8 @@ import { AbsenceEntity, PatternEntity } from './entities.ts';
 export type Planned = {
   readonly plan: ShiftPlan | undefined;
   readonly seconds: number;
+  /** Its paid length whatever became of it. */
+  readonly usualSeconds: number;
   readonly absence: string | undefined;
 };
 export type Plans = (technician: string, day: LocalDay) => Planned;
@@ -26,10 +28,13 @@ export async function loadPlans(em: EntityManager, firstDay: LocalDay, lastDay: 
   const closed = new Set((await em.find(ClosedDayEntity, within)).map(({ day }) => day));
   return (technician, day) => {
     const absence = absences.get(`${technician} ${day}`);
-    const planned = plannedOn(patterns.get(technician) ?? [], closed.has(day), absence !== undefined, day);
+    const own = patterns.get(technician) ?? [];
+    const planned = plannedOn(own, closed.has(day), absence !== undefined, day);
+    const usual = planned.kind === 'work' ? planned : plannedOn(own, false, false, day);
     return {
       plan: planned.kind === 'work' ? planned.plan : undefined,
       seconds: planned.kind === 'work' ? plannedSeconds(planned.plan) : 0,
+      usualSeconds: usual.kind === 'work' ? plannedSeconds(usual.plan) : 0,
       absence: planned.kind === 'absent' ? absence : planned.kind === 'closed' ? 'closed' : undefined,
     };
   };

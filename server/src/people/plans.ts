@@ -1,7 +1,8 @@
 import type { TechnicianId, WorkPattern } from '@wergon/core/people';
 import { plannedSeconds, plannedOn } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { addDays, daysFrom } from '@wergon/core/time';
+import { addDays, daysFrom, formatDay } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { ClosedDayEntity } from '../shop/index.ts';
@@ -11,7 +12,14 @@ import { AbsenceEntity, PatternEntity, TechnicianEntity } from './entities.ts';
 const DAYS_AHEAD = 28;
 
 /** Routes of what is planned: patterns and absences, apart from what was worked. */
-export function mountPlans(mount: Mount, { database, clock, shop, live }: Context): void {
+export function mountPlans(mount: Mount, { database, clock, shop, live, closedUntil }: Context): void {
+  /** Leave is paid with its period: in a closed one it stays as it was paid. */
+  const refuseClosed = async (from: LocalDay) => {
+    const closed = await closedUntil();
+    return closed !== null && from <= closed
+      ? refuse('approve.closed', [{ field: 'from', message: `${formatDay(from)} lies in a closed pay period` }])
+      : undefined;
+  };
   const hasTechnician = async (id: TechnicianId) =>
     (await database.em.fork().count(TechnicianEntity, { id })) > 0;
 
@@ -67,6 +75,8 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
     const technician = param('technician');
     if (!(await hasTechnician(technician))) return refuse('record.not_found');
     const { from, to, kind, isPaid } = body;
+    const closed = await refuseClosed(from);
+    if (closed) return closed;
     const days = daysFrom(from, to - from + 1);
     await database.em.fork().upsertMany(
       AbsenceEntity,
@@ -77,6 +87,8 @@ export function mountPlans(mount: Mount, { database, clock, shop, live }: Contex
   });
 
   mount('removeAbsence', async ({ param, body }) => {
+    const closed = await refuseClosed(body.from);
+    if (closed) return closed;
     const removed = await database.em.fork().nativeDelete(AbsenceEntity, {
       technician: param('technician'),
       day: { $gte: body.from, $lte: body.to },

@@ -12,7 +12,7 @@ export class Migration20261203Overtime extends Migration {
       `create table "pay_group_member" ("technician" text not null, "from_day" integer not null,
        "pay_group" text not null, primary key ("technician", "from_day"))`,
     );
-    this.addSql('alter table "closed_day" add column "is_paid" integer not null default 0');
+    this.addSql('alter table "closed_day" add column "is_paid" integer not null default false');
     this.addSql('alter table "labor_line" add column "premium" integer not null default 0');
     this.addSql(
       `create table "line_premium" ("technician" text not null, "shift_day" integer not null, "day" integer not null,
@@ -32,6 +32,24 @@ export class Migration20261203Overtime extends Migration {
        "straight" integer not null, "overtime" integer not null, "double" integer not null, "entry" text not null,
        "reason" text not null, "said_by" text not null, "at" integer not null,
        primary key ("technician", "shift_day"))`,
+    );
+    this.addSql(
+      `create table "closed_class" ("period" integer not null, "is_adjustment" integer not null,
+       "technician" text not null, "shift_day" integer not null, "straight" integer not null,
+       "overtime" integer not null, "double" integer not null, "unallocated" integer not null,
+       primary key ("period", "is_adjustment", "technician", "shift_day"))`,
+    );
+    this.addSql(
+      'create index "closed_class_technician_shift_day_index" on "closed_class" ("technician", "shift_day")',
+    );
+    this.addSql(
+      `create table "closed_away" ("period" integer not null, "technician" text not null, "day" integer not null,
+       "kind" text not null, "seconds" integer not null, primary key ("period", "technician", "day", "kind"))`,
+    );
+    // What was closed before there were rules was straight.
+    this.addSql(
+      `insert into "closed_class" select "period", "is_adjustment", "technician", "shift_day", sum("seconds"), 0, 0, 0
+       from "closed_line" group by "period", "is_adjustment", "technician", "shift_day"`,
     );
     this.addSql(
       `insert into "due_derivation" ("technician", "from_day")
