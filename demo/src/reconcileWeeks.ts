@@ -2,7 +2,8 @@ import { ok } from '@wergon/core/result';
 import { formatDay, formatInstant, toInstant, addDays, mondayOf } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Context } from '@wergon/server/app';
-import { closingOf, findOwed, nextPeriod } from '@wergon/server/pay';
+import { readSql } from '@wergon/server/db';
+import { closingOf, findOwed, loadAway, nextPeriod } from '@wergon/server/pay';
 import { loadShiftDays, writeDecision } from '@wergon/server/ledger';
 import { DraftEntity } from '@wergon/server/timesheet';
 import { findOpenLooseEnds } from '@wergon/server/loose-ends';
@@ -75,13 +76,16 @@ async function approve({ journal, clock }: Context, by: Person, monday: LocalDay
   });
 }
 
-async function close({ journal, clock }: Context, by: Person): Promise<void> {
+async function close({ database, facts: cache, journal, clock }: Context, by: Person): Promise<void> {
+  const known = await cache.get();
+  const next = await readSql(database, (sql) => nextPeriod(sql, known, clock.now()));
+  const away = await loadAway(database.em.fork(), known, next.firstDay, next.lastDay);
   await journal.appendAll(by, (sql, facts) => {
     const now = clock.now();
     const period = nextPeriod(sql, facts, now);
     if (period.lastDay >= facts.zone.dayAt(now)) return ok([]);
     const days = loadShiftDays(sql, facts, period, now);
-    const closing = closingOf(facts, period, days, findOwed(sql, facts, now));
+    const closing = closingOf(facts, period, days, findOwed(sql, facts, now), away.days);
     const [last] = sql.all<{ hash: string }>('select "hash" from "journal" order by "seq" desc limit 1');
     return ok([writeDecision({ ...closing, head: last?.hash ?? '', by: by.name }, now)]);
   });

@@ -39,6 +39,9 @@ export const approvalsSchema = z.object({
           plannedSeconds: z.number(),
           attendedSeconds: z.number(),
           chargedSeconds: z.number(),
+          /** What of it is paid beyond straight hours. */
+          overtimeSeconds: z.number(),
+          split: z.enum(['none', 'decided', 'changed']),
           looseEnds: z.number(),
           state: z.enum(APPROVAL_STATES),
           by: z.string().nullable(),

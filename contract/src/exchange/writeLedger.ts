@@ -58,6 +58,7 @@ function writeLooseEnd({ kind, technician, entries, from, to, day, seconds }: Lo
     case 'no-rate':
       return named(dayText);
     case 'cost-changed':
+    case 'split-changed':
     case 'not-released':
     case 'after-done':
     case 'clock':

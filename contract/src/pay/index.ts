@@ -11,6 +11,15 @@ export {
 } from './overtime.ts';
 export type { OvertimeChange, OvertimeJson, OvertimeTerms, TriedOvertime } from './overtime.ts';
 export {
+  daySplitQuery,
+  daySplitSchema,
+  decideSplitsSchema,
+  resetSplitsSchema,
+  triedSplitSchema,
+  trySplitSchema,
+} from './split.ts';
+export type { DaySplit } from './split.ts';
+export {
   closePeriodSchema,
   payPeriodSchema,
   payPeriodsSchema,

@@ -14,6 +14,7 @@ const LABOR_END_KINDS = [
   'long-break',
   'no-rate',
   'cost-changed',
+  'split-changed',
   'not-released',
   'after-done',
   'clock',

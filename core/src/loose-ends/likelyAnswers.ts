@@ -244,6 +244,7 @@ const FINDERS: Readonly<Record<LooseEndKind, Finder>> = {
   'not-released': nothing,
   'no-rate': nothing,
   'cost-changed': nothing,
+  'split-changed': nothing,
   clock: nothing,
   'clock-jump': nothing,
   'unknown-code': nothing,

@@ -40,6 +40,8 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   verifyChain: 'long',
   rulesEffect: 'long',
   tryOvertime: 'long',
+  daySplit: 'often',
+  trySplit: 'often',
   checklist: 'long',
   exportOrders: 'long',
   exportPeople: 'long',

@@ -1,5 +1,5 @@
 import { ok } from '@wergon/core/result';
-import { mondayOf, addDays, earliestOf, latestOf } from '@wergon/core/time';
+import { toSeconds, mondayOf, addDays, earliestOf, latestOf } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { DeskUser, Mount, RouteRefusal } from '../http/index.ts';
 import { covers } from '../access/index.ts';
@@ -58,6 +58,8 @@ export function mountApprovals(mount: Mount, { database, clock, facts, journal }
               plannedSeconds: plans(id, each.day).seconds,
               attendedSeconds: each.attendedSeconds,
               chargedSeconds: each.chargedSeconds,
+              overtimeSeconds: toSeconds(each.classes.overtime + each.classes.double),
+              split: each.split,
               looseEnds: ends.filter((end) => end.technician === id && end.day === each.day).length,
               state: each.state,
               by: each.approvedBy,
@@ -130,7 +132,7 @@ function refusalOf(
 }
 
 /** Shift days as the user saw them; refused where one of them may not be approved by this user, or is another now. */
-function findSeen(
+export function findSeen(
   sql: Sql,
   facts: ShopFacts,
   user: DeskUser,

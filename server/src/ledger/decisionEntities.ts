@@ -103,6 +103,7 @@ export const SetCostEntity = defineEntity({
 export const PaySplitEntity = defineEntity({
   name: 'PaySplitRow',
   tableName: 'pay_split',
+  indexes: [{ properties: ['shiftDay'] }],
   properties: {
     technician: p.string().$type<TechnicianId>().primary(),
     shiftDay: p.integer().$type<LocalDay>().primary(),

@@ -79,5 +79,5 @@ export { loadParts, sumParts } from './lineParts.ts';
 export type { LinePart } from './lineParts.ts';
 export { loadPieces } from './pieces.ts';
 export { loadPortions, paidBy, payOfDays } from './payDays.ts';
-export { loadPremiumsOn } from './payRows.ts';
+export { loadIdleSplits, loadPremiumsOn } from './payRows.ts';
 export { loadRunningPay, loadRunningPremiums } from './runningPay.ts';

@@ -1,4 +1,4 @@
-import type { LinePremium, TargetId } from '@wergon/core/ledger';
+import type { LinePremium, LooseEnd, TargetId } from '@wergon/core/ledger';
 import type { Cents } from '@wergon/core/money';
 import type { DecidedSplit, PaidDay } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
@@ -109,3 +109,14 @@ export const loadPaidFrom = (sql: Sql, technician: TechnicianId, from: LocalDay)
       [technician, from],
     )
     .map(({ day }) => day);
+
+/** Splits that were decided for a time that their day no longer has. */
+export const loadIdleSplits = (sql: Sql, first: LocalDay, last: LocalDay): readonly LooseEnd[] =>
+  sql
+    .all<{ technician: TechnicianId; day: LocalDay; seconds: Seconds }>(
+      `select s."technician", s."shift_day" as "day", s."straight" + s."overtime" + s."double" as "seconds"
+       from "pay_split" s left join "pay_day" d on d."technician" = s."technician" and d."shift_day" = s."shift_day"
+       where s."shift_day" between ? and ? and (d."split" = 'changed' or d."split" is null)`,
+      [first, last],
+    )
+    .map((each) => ({ kind: 'split-changed', entries: [], ...each }));

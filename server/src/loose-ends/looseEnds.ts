@@ -17,6 +17,7 @@ import type { Instant, LocalDay, Seconds } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import {
   costingOf,
+  loadIdleSplits,
   loadPersonTimeline,
   loadHours,
   loadSetCosts,
@@ -72,6 +73,7 @@ export function findLooseEnds(
     ...loadStored(sql, firstDay, lastDay),
     ...findByTime(sql, facts, firstDay, lastDay, now, people),
     ...findAfterDone(sql, facts, firstDay, lastDay, people),
+    ...loadIdleSplits(sql, firstDay, lastDay),
   ];
   const isAll = people.size === facts.technicians.size;
   return found

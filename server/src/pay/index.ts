@@ -1,2 +1,3 @@
+export { loadAway } from './away.ts';
 export { closingOf, findOwed, nextPeriod, openPeriods } from './periods.ts';
 export { mountPay } from './routes.ts';

@@ -30,6 +30,7 @@ import {
 } from './periods.ts';
 import { loadAway } from './away.ts';
 import type { Away, AwayDay } from './away.ts';
+import { mountSplits } from './splits.ts';
 import { mountOvertime } from './overtime.ts';
 import { isPayable } from '../approval/index.ts';
 
@@ -46,6 +47,7 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
       : { plannedSeconds: () => 0, days: [] };
   };
   mountOvertime(mount, context);
+  mountSplits(mount, context);
   mount('payPeriods', async () => {
     const known = await facts.get();
     const now = clock.now();

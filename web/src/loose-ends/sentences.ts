@@ -37,6 +37,8 @@ const SENTENCES: Readonly<Record<LooseEndKind, (end: LooseEnd, words: Words) => 
       hours: hours(seconds ?? 0),
       task: target ?? t('looseEnds.aTask'),
     }),
+  'split-changed': ({ seconds }, { hours }) =>
+    t('looseEnds.splitWasDecidedForOtherTime', { hours: hours(seconds ?? 0) }),
   'no-rate': () => t('looseEnds.workedOnADayWithoutACostRate'),
   'not-released': ({ target, from }, { clock }) =>
     t('looseEnds.workedOnAtWhileItsOrderWasNot', { task: target ?? t('looseEnds.aTask'), time: clock(from) }),

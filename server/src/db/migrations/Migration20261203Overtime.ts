@@ -33,6 +33,7 @@ export class Migration20261203Overtime extends Migration {
        "reason" text not null, "said_by" text not null, "at" integer not null,
        primary key ("technician", "shift_day"))`,
     );
+    this.addSql('create index "pay_split_shift_day_index" on "pay_split" ("shift_day")');
     this.addSql(
       `create table "closed_class" ("period" integer not null, "is_adjustment" integer not null,
        "technician" text not null, "shift_day" integer not null, "straight" integer not null,

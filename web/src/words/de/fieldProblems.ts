@@ -133,6 +133,11 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   '{title} has labor: close it instead of deleting it':
     'an {title} wurde gearbeitet: schließen statt löschen',
   'must open fewer levels than there are': 'muss weniger Ebenen öffnen, als es gibt',
+  'must add up to {hours}': 'muss zusammen {hours} ergeben',
+  'must be from 1 to 10': 'muss von 1 bis 10 sein',
+  'there is a rule of this date for them': 'für sie gibt es schon eine Regel ab diesem Tag',
+  'hours must rise from tier to tier, and the class must not fall':
+    'die Stunden müssen von Stufe zu Stufe steigen, und die Art darf nicht fallen',
   'no such role': 'diese Rolle gibt es nicht',
   'nobody keeps more than {n} of them': 'niemand behält mehr als {n} davon',
 };

@@ -99,4 +99,6 @@ export const looseEnds: Translation['looseEnds'] = {
   writtenTasksWait:
     '{n} Arbeit wurde an einer Station aufgeschrieben und hat keinen Arbeitsgang, {hours}. | {n} Arbeiten wurden an Stationen aufgeschrieben und haben keinen Arbeitsgang, {hours}.',
   tieThem: 'An ihre Arbeitsgänge binden',
+  splitWasDecidedForOtherTime:
+    'Für {hours} dieses Tages war entschieden, wie sie bezahlt werden; der Tag hat jetzt andere Zeit und wird nach der Regel bezahlt.',
 };

@@ -219,6 +219,7 @@ export const looseEndKinds: Translation['looseEndKinds'] = {
   'long-break': 'lange Pausen',
   'no-rate': 'Tage ohne Satz',
   'cost-changed': 'von Hand gesetzte Kosten für andere Zeit',
+  'split-changed': 'Aufteilung anderer Zeit',
   'not-released': 'Beginne an nicht freigegebenen Aufträgen',
   'after-done': 'Beginne an fertigen Arbeitsgängen',
   'clock-jump': 'verstellte Uhren',

@@ -95,4 +95,6 @@ export const looseEnds = {
   writtenTasksWait:
     '{n} piece of work was written down at a station and has no task, {hours}. | {n} pieces of work were written down at stations and have no task, {hours}.',
   tieThem: 'Tie them to their tasks',
+  splitWasDecidedForOtherTime:
+    'It was decided how {hours} of that day are paid; the day has other time now, and is paid by the rule.',
 } as const;

@@ -205,6 +205,7 @@ export const looseEndKinds = {
   'long-break': 'long breaks',
   'no-rate': 'days without a rate',
   'cost-changed': 'costs set by hand for other time',
+  'split-changed': 'decided split of other time',
   'not-released': 'starts on orders that were not released',
   'after-done': 'starts on finished tasks',
   'clock-jump': 'moved clocks',
