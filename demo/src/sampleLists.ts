@@ -24,10 +24,10 @@ export const MACHINES: readonly { readonly name: string; readonly workCenter: De
 ];
 
 export const CLOSED_DAYS = [
-  { day: '2026-10-31', name: 'Stocktaking' },
-  { day: '2026-12-06', name: 'Independence day' },
-  { day: '2026-12-24', name: 'Christmas eve' },
-  { day: '2026-12-25', name: 'Christmas' },
+  { day: '2026-10-31', name: 'Stocktaking', isPaid: false },
+  { day: '2026-12-06', name: 'Independence day', isPaid: true },
+  { day: '2026-12-24', name: 'Christmas eve', isPaid: true },
+  { day: '2026-12-25', name: 'Christmas', isPaid: true },
 ] as const;
 
 /** Hours of instructions, in the order of them, where the shop has written them down. */

@@ -17,6 +17,7 @@ import {
   CostRateEntity,
   GradeEntity,
   PatternEntity,
+  PayGroupEntity,
   TechnicianEntity,
   addTechnician,
 } from '@wergon/server/people';
@@ -27,9 +28,11 @@ import {
   ClosedDayEntity,
   CustomerEntity,
   ListItemEntity,
+  OvertimeRuleEntity,
   ResourceEntity,
   ShopEntity,
   UnitEntity,
+  ensureListItems,
 } from '@wergon/server/shop';
 import { COST_CODES, CLOSED_DAYS, CREWS, DIVISIONS, JOB_TYPES, REASONS, makeUnits } from './sampleLists.ts';
 import { ACTIVITIES, CUSTOMERS, DEPARTMENTS, GRADES, PEOPLE, SHOP } from './sampleShop.ts';
@@ -154,6 +157,7 @@ export async function setUpShop(
   for (const { id, name, standardRate } of GRADES)
     await em.insert(GradeEntity, { id, name, standardRate: unwrap(parseRate(standardRate)) });
   await addLists(em, size, firstDay, draw);
+  await addOvertime(em, firstDay);
   await enterStations(em, firstDay, opensAt);
   return addPeople(em, size, firstDay, today, draw);
 }
@@ -239,9 +243,36 @@ async function addLists(
       isOff: false,
     });
   for (const unit of makeUnits(CUSTOMERS)) await em.insert(UnitEntity, unit);
-  for (const { day, name } of CLOSED_DAYS)
-    await em.insert(ClosedDayEntity, { day: unwrap(parseDay(day)), name });
+  for (const { day, name, isPaid } of CLOSED_DAYS)
+    await em.insert(ClosedDayEntity, { day: unwrap(parseDay(day)), name, isPaid });
 }
+
+/** How overtime is paid: alike for all, and sooner for those who work at night. */
+async function addOvertime(em: EntityManager, firstDay: LocalDay): Promise<void> {
+  const usual = {
+    weekStart: 1,
+    day: [
+      { over: '8.5', class: 'overtime' },
+      { over: '12', class: 'double' },
+    ],
+    week: [{ over: '40', class: 'overtime' }],
+    special: [
+      { on: 7, class: 'double' },
+      { on: 'closed', class: 'double' },
+    ],
+    multipliers: { overtime: '1.5', double: '2' },
+    premiumOn: 'worked',
+  } as const;
+  const said = { by: 'Solveig Aune', at: toInstant(addDays(firstDay, -90) * 86_400) };
+  const night = { ...usual, day: [{ over: '8', class: 'overtime' }] };
+  for (const [payGroup, terms] of [['', usual] as const, [NIGHT_GROUP, night] as const])
+    await em.insert(OvertimeRuleEntity, {
+      ...{ fromDay: unwrap(parseDay('2026-01-01')), payGroup, rule: JSON.stringify(terms) },
+      ...said,
+    });
+  await ensureListItems(em, { 'pay-group': [NIGHT_GROUP] });
+}
+const NIGHT_GROUP = 'Night crew';
 
 /** Who signs a crew on and off. */
 const LEADS = ['Aino Saari', 'Sanna Koivu', 'Ingrid Solberg'];
@@ -279,6 +310,10 @@ async function addPeople(em: EntityManager, size: Size, firstDay: LocalDay, toda
       : person.department === 'Winding'
         ? [weekOf(DAY_SHIFT), weekOf(LONG_BREAK)]
         : [weekOf(DAY_SHIFT)];
+    if (person.isNight)
+      await em.insert(PayGroupEntity, {
+        ...{ technician, fromDay: addDays(firstDay, -30), payGroup: NIGHT_GROUP },
+      });
     await em.insert(PatternEntity, { technician, fromDay: addDays(firstDay, -30), weeks });
     people.push({ technician, person });
   }
@@ -299,6 +334,17 @@ async function addPeople(em: EntityManager, size: Size, firstDay: LocalDay, toda
   });
   for (const day of daysFrom(addDays(today, 2), 3))
     await em.insert(AbsenceEntity, { technician: technicianId('t6'), day, kind: 'holiday', isPaid: true });
+  // Days on which the sample's people did not come.
+  if (size.people.length === PEOPLE.length)
+    for (const [id, back, kind, isPaid] of [
+      ['t10', 5, 'holiday', true],
+      ['t10', 4, 'holiday', true],
+      ['t1', 14, 'sick', true],
+      ['t23', 12, 'unpaid leave', false],
+    ] as const)
+      await em.insert(AbsenceEntity, {
+        ...{ technician: technicianId(id), day: addDays(today, -back), kind, isPaid },
+      });
   await em.insert(AbsenceEntity, {
     technician: technicianId('t17'),
     day: addDays(today, 1),
@@ -345,7 +391,7 @@ async function addRates(
   grade: string,
 ): Promise<void> {
   const burden = [
-    { name: 'Pension and insurance', kind: 'percent', value: '24.5' },
+    { name: 'Pension and insurance', kind: 'percent', value: '24.5', onPremium: true },
     { name: 'Tools and clothing', kind: 'perHour', value: '2.15' },
   ];
   const isSalary = i === 14;

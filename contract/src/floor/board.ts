@@ -1,5 +1,6 @@
 import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
+import { PAY_CLASSES } from '@wergon/core/pay';
 import { day, entryId, instant, seconds, targetId, technicianId, workOrderId } from '../wire/index.ts';
 import { ORDER_STATES, WORK_TYPES } from '@wergon/core/work';
 import { policyJson, usedSchema } from '../ledger/index.ts';
@@ -116,6 +117,8 @@ export const floorSchema = boardSchema.extend({
       /** The machine that what runs now is on, and the reason that was given for it. */
       machine: z.string().nullable(),
       reason: z.string().nullable(),
+      /** How what runs is paid from when on, where that is not straight all the time. */
+      stages: z.array(z.object({ class: z.enum(PAY_CLASSES), at: instant })),
     }),
   ),
 });

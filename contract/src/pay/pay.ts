@@ -71,9 +71,12 @@ export const payPeriodSchema = z.object({
       split: z.array(
         z.object({
           day,
+          stamp: z.string(),
           classes: daySeconds,
           premium: amount,
           split: z.enum(['none', 'decided', 'changed']),
+          /** Whether whoever asks can decide on it now. */
+          isDecidable: z.boolean(),
         }),
       ),
     }),

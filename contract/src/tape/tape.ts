@@ -1,5 +1,6 @@
 import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
+import { PAY_CLASSES } from '@wergon/core/pay';
 import { WORK_TYPES } from '@wergon/core/work';
 import { scanSchema } from '../ledger/index.ts';
 import {
@@ -10,6 +11,7 @@ import {
   instant,
   instantText,
   onceId,
+  seconds,
   targetId,
   technicianId,
   workOrderId,
@@ -195,6 +197,10 @@ export const personDaySchema = z.object({
   gapSeconds: z.number(),
   attendedSeconds: z.number(),
   chargedSeconds: z.number(),
+  /** What of the shift that begins on it is paid beyond straight hours. */
+  overtimeSeconds: seconds,
+  /** How what runs is paid from when on, where that is not straight all the time. */
+  stages: z.array(z.object({ class: z.enum(PAY_CLASSES), at: instant })),
 });
 export type PersonDayJson = DeepReadonly<z.output<typeof personDaySchema>>;
 

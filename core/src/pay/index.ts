@@ -19,7 +19,9 @@ export {
 export type { OvertimeRule, PayTier, PayWeek } from './overtimeRule.ts';
 export { paidAwayOf } from './paidAway.ts';
 export type { AwayFacts, Guarantee, Leave, PaidAway } from './paidAway.ts';
-export { PAY_CLASSES } from './payClass.ts';
+export { PAY_CLASSES, highestOf, isPayClass } from './payClass.ts';
 export type { ClassSeconds, DayClasses, PayClass } from './payClass.ts';
 export { PAY_BASES, portionsOf } from './portions.ts';
 export type { PaidTime, PayBasis, Portion } from './portions.ts';
+export { stagesAhead } from './stages.ts';
+export type { PaidSoFar, Stage } from './stages.ts';

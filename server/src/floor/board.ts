@@ -20,6 +20,7 @@ import {
   loadPresence,
   loadSaid,
   loadSeq,
+  loadStages,
   loadStates,
   loadStints,
   loadUsedOf,
@@ -155,6 +156,7 @@ function writeLanes(
 ): { readonly lanes: FloorJson['lanes']; readonly targets: readonly TargetId[] } {
   const span = { from: facts.zone.startOf(day), to: facts.zone.startOf(addDays(day, 1)) };
   const presently = loadPresently(sql, people);
+  const stages = loadStages(sql, facts, people);
   const stints = loadStints(sql, { ...span, ...asked });
   const [stintsOf, shiftsOf, breaksOf, hoursOf] = [
     byTechnician(stints),
@@ -176,6 +178,7 @@ function writeLanes(
       breaks: breaksOf(id),
       enteredSeconds: sumSeconds(hoursOf(id)),
       ...(presently.get(id) ?? NOTHING_SAID),
+      stages: stages.get(id) ?? [],
     })),
   };
 }

@@ -80,4 +80,4 @@ export type { LinePart } from './lineParts.ts';
 export { loadPieces } from './pieces.ts';
 export { loadPortions, paidBy, payOfDays } from './payDays.ts';
 export { loadIdleSplits, loadPremiumsOn } from './payRows.ts';
-export { loadRunningPay, loadRunningPremiums } from './runningPay.ts';
+export { loadRunningPay, loadRunningPremiums, loadStages } from './runningPay.ts';

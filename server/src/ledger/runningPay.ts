@@ -1,17 +1,17 @@
-import { addSettled, emptyTimeline, settleAt } from '@wergon/core/ledger';
+import { addSettled, emptyTimeline, isPaidTarget, settleAt } from '@wergon/core/ledger';
 import type { LaborState, LinePremium } from '@wergon/core/ledger';
 import { toCents } from '@wergon/core/money';
-import { byShiftDay, payOfWeek, weeksBetween } from '@wergon/core/pay';
-import type { PaidDay } from '@wergon/core/pay';
+import { byShiftDay, highestOf, isPayClass, payOfWeek, stagesAhead, weeksBetween } from '@wergon/core/pay';
+import type { PaidDay, PayClass } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
-import { earliestOf, latestOf } from '@wergon/core/time';
+import { earliestOf, latestOf, toInstant, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { isPayKept } from '../catalog/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
 import { loadCounted, loadPortions, paidBy, startOf } from './payDays.ts';
 import { loadPremiums } from './payRows.ts';
-import { loadStates } from './timelineRows.ts';
+import { findState, loadStates } from './timelineRows.ts';
 
 /** How somebody's days are paid on which something runs, and what that adds to labor beyond what has ended. */
 export type RunningPay = { readonly days: readonly PaidDay[]; readonly premiums: readonly LinePremium[] };
@@ -93,4 +93,54 @@ function beyond(all: readonly LinePremium[], kept: readonly LinePremium[]): read
   for (const each of all) add(each, 1);
   for (const each of kept) add(each, -1);
   return [...left.values()].filter(({ premium }) => premium !== 0);
+}
+
+/** From when on what runs is paid otherwise. */
+export type StageAt = { readonly class: PayClass; readonly at: Instant };
+
+/** How what some people are on is paid from when on, as long as they go on with it. */
+export function loadStages(
+  sql: Sql,
+  facts: ShopFacts,
+  people: readonly TechnicianId[],
+): ReadonlyMap<TechnicianId, readonly StageAt[]> {
+  if (facts.overtime.rules.length === 0) return new Map();
+  const states = people.length > 1 ? loadStates(sql) : undefined;
+  return new Map(
+    people.flatMap((id) => {
+      const state = states ? states.get(id) : findState(sql, id);
+      const stages = state ? stagesOf(sql, facts, id, state) : [];
+      return stages.length > 0 ? [[id, stages] as const] : [];
+    }),
+  );
+}
+
+function stagesOf(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  state: LaborState,
+): readonly StageAt[] {
+  const { doing, shift } = state;
+  if (doing.status !== 'work' || !doing.running.every(({ target }) => isPaidTarget(facts, target))) return [];
+  const since = doing.since;
+  const day = facts.zone.dayAt(shift?.since ?? since);
+  const { rule, ...week } = facts.overtime.weekOf(technician, day);
+  if (rule === undefined) return [];
+  // As it all stood when what runs began: the stages do not move while it runs.
+  const before = emptyTimeline();
+  addSettled(before, settleAt(technician, state, since, facts.policy).settled);
+  const portions = byShiftDay(loadPortions(sql, facts, technician, { first: day, last: day }, before));
+  const counted = loadCounted(sql, technician, { ...week, rule }, day);
+  const by = paidBy(sql, facts, technician, { first: day, last: day });
+  const [paid] = payOfWeek(portions, rule, by, counted).days;
+  const soFar = {
+    paidSeconds: paid?.paidSeconds ?? toSeconds(0),
+    countedSeconds: toSeconds(counted + (paid?.countedSeconds ?? 0)),
+  };
+  const own = highestOf(doing.running.flatMap(({ payClass }) => (isPayClass(payClass) ? [payClass] : [])));
+  return stagesAhead(rule, day, soFar, own, by.isClosed(day)).map((stage) => ({
+    class: stage.class,
+    at: toInstant(since + stage.after),
+  }));
 }

@@ -200,9 +200,7 @@ describe('a split', () => {
     await writeDown(shop.ada, 1);
     const told = await split();
     expect([told.split, hours(told.now)]).toEqual(['changed', '9 0 2']);
-    const ends = await read<{ looseEnds: { kind: string }[] }>(
-      '/api/reconcile',
-    );
+    const ends = await read<{ looseEnds: { kind: string }[] }>('/api/reconcile');
     expect(JSON.stringify(ends)).toContain('split-changed');
   });
 

@@ -6,7 +6,9 @@ import { groupBy, ok } from '@wergon/core/result';
 import { formatDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { LedgerContext, ShiftDay } from '../ledger/index.ts';
-import type { Mount } from '../http/index.ts';
+import type { DeskWho, Mount } from '../http/index.ts';
+import { covers } from '../access/index.ts';
+import type { TechnicianId } from '@wergon/core/people';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
@@ -65,7 +67,7 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
     const away = await awayOf(known, query.firstDay, now);
     const found = await readSql(database, (sql) => {
       const seen = seePeriod(sql, known, query.firstDay, now, away);
-      return seen && writePeriod(known, seen, now, costs, mayReopen);
+      return seen && writePeriod(known, seen, now, { costs, mayReopen, mayDecide: decidableBy(who, known) });
     });
     return found ? ok(found) : refuse('pay.no_such_period');
   });
@@ -189,12 +191,27 @@ const REFUSALS = {
   'pay.earlier_open': 'earlier-open',
 } as const;
 
+/** What whoever asks may see and do. */
+type ToldTo = {
+  readonly costs: Costs;
+  readonly mayReopen: boolean;
+  readonly mayDecide: (technician: TechnicianId, day: LocalDay) => boolean;
+};
+
+/** Days on which somebody can decide how they are paid. */
+const decidableBy =
+  (who: DeskWho, facts: ShopFacts): ToldTo['mayDecide'] =>
+  (technician, day) =>
+    who.rights.has('time.approve') &&
+    who.user.technician !== technician &&
+    covers(who.user, facts, technician) &&
+    facts.overtime.weekOf(technician, day).rule !== undefined;
+
 function writePeriod(
   facts: ShopFacts,
   seen: Seen,
   now: Instant,
-  costs: Costs,
-  mayReopen: boolean,
+  { costs, mayReopen, mayDecide }: ToldTo,
 ): PayPeriodJson {
   const { period, closed, days } = seen;
   const isTold = ({ technician }: Pick<ClosedLine, 'technician'>) => !facts.hidden?.has(technician);
@@ -230,8 +247,9 @@ function writePeriod(
         ? []
         : own
             .filter(({ classes, split }) => classes.overtime + classes.double > 0 || split !== 'none')
-            .map(({ day, classes, premium, split }) => ({
-              ...{ day, classes, split },
+            .map(({ day, stamp, classes, premium, split, isOpen }) => ({
+              ...{ day, stamp, classes, split },
+              isDecidable: !isOpen && mayDecide(id, day),
               premium: costs === 'actual' ? formatCents(premium) : null,
             })),
     };

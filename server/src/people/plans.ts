@@ -17,7 +17,9 @@ export function mountPlans(mount: Mount, { database, clock, shop, live, closedUn
   const refuseClosed = async (from: LocalDay) => {
     const closed = await closedUntil();
     return closed !== null && from <= closed
-      ? refuse('approve.closed', [{ field: 'from', message: `${formatDay(from)} lies in a closed pay period` }])
+      ? refuse('approve.closed', [
+          { field: 'from', message: `${formatDay(from)} lies in a closed pay period` },
+        ])
       : undefined;
   };
   const hasTechnician = async (id: TechnicianId) =>

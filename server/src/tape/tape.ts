@@ -6,7 +6,7 @@ import type { TechnicianId } from '@wergon/core/people';
 import { planEdit, planPresence } from '@wergon/core/tape';
 import type { TapeEdit } from '@wergon/core/tape';
 import { ok } from '@wergon/core/result';
-import { inForceAt, toInstant, addDays } from '@wergon/core/time';
+import { inForceAt, toInstant, toSeconds, addDays } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { mayCorrect } from '../access/index.ts';
 import type { LedgerContext, Names } from '../ledger/index.ts';
@@ -21,6 +21,8 @@ import {
   loadScan,
   loadHours,
   loadNotesOn,
+  loadShiftDays,
+  loadStages,
 } from '../ledger/index.ts';
 import { loadPlans } from '../people/index.ts';
 import type { Plans } from '../people/index.ts';
@@ -155,6 +157,7 @@ function loadPersonDay(
     isTorn: capped,
   });
   const closedUntil = findClosedUntil(sql);
+  const [paid] = loadShiftDays(sql, facts, { firstDay: day, lastDay: day, people: [technician] }, now);
   return {
     asOf: now,
     technician,
@@ -184,6 +187,8 @@ function loadPersonDay(
     gapSeconds: inForceAt(facts.policy, now).gapMinutes * 60,
     attendedSeconds: own?.attendedSeconds ?? 0,
     chargedSeconds: own?.chargedSeconds ?? 0,
+    overtimeSeconds: toSeconds(paid ? paid.classes.overtime + paid.classes.double : 0),
+    stages: day === facts.zone.dayAt(now) ? (loadStages(sql, facts, [technician]).get(technician) ?? []) : [],
   };
 }
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { ApprovalsJson } from '@wergon/contract/approval';
-import { sayDate, useDesk, linkToDay } from '../kit/index.ts';
+import { isSaidLength } from '@wergon/core/time';
+import { sayDate, useDesk, linkToDay, linkToPay } from '../kit/index.ts';
 import { PlainButton } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 
@@ -42,6 +43,17 @@ const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
       >{{ desk.hours(day.chargedSeconds) }}</RouterLink
     >
     <span class="bar" aria-hidden="true"><i :style="{ width: `${share * 100}%` }"></i></span>
+    <RouterLink
+      v-if="isSaidLength(day.overtimeSeconds)"
+      class="overtime"
+      :class="{ attention: day.split === 'changed' }"
+      :to="linkToPay(person.technician, day.day)"
+      >{{
+        day.split === 'decided'
+          ? t('approval.decidedOvertime', { hours: desk.hours(day.overtimeSeconds) })
+          : t('approval.overtime', { hours: desk.hours(day.overtimeSeconds) })
+      }}</RouterLink
+    >
     <span v-if="words" class="words">{{ words }}</span>
     <template v-if="person.refusal === null && !day.isOpen">
       <PlainButton
@@ -76,6 +88,11 @@ const label = computed(() => `${props.person.name}, ${sayDate(props.day.day)}`);
   color: var(--ink);
   font-weight: 700;
   text-decoration: none;
+}
+.day .overtime {
+  color: var(--ink-2);
+  font-weight: 400;
+  text-decoration: underline;
 }
 .approved a {
   font-weight: 400;

@@ -13,6 +13,8 @@ const DAY: Day = {
   stamp: 'seen so',
   plannedSeconds: 28_800,
   attendedSeconds: 28_800,
+  overtimeSeconds: 0,
+  split: 'none',
   chargedSeconds: 21_600,
   looseEnds: 0,
   state: 'open',

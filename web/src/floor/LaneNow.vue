@@ -7,7 +7,7 @@ import type { FloorJson } from '@wergon/contract/floor';
 import { Yardstick } from '../compare/index.ts';
 import { sayClock, useDesk } from '../kit/index.ts';
 import type { FloorMore } from './floorMore.ts';
-import { sayNear, sayOut } from './laneWords.ts';
+import { sayNear, sayOut, sayOvertime } from './laneWords.ts';
 import { t } from '../words/index.ts';
 
 /** What the person of a lane is on now, beside their tape; of a day gone by, what it was charged with. */
@@ -79,6 +79,12 @@ const about = computed((): string => {
     .filter((part) => part !== '')
     .join(' · ');
 });
+/** What they are on is overtime, or becomes it soon. */
+const overtime = computed(() =>
+  props.isToday && (props.lane.presently === 'work' || props.lane.presently === 'indirect')
+    ? sayOvertime(props.more.stages(props.lane.technician.id), props.now, clock)
+    : undefined,
+);
 const needsSomebody = computed(() => props.isToday && props.lane.presently === 'nothing');
 const yardstickLabel = computed(() => {
   if (current.value?.kind !== 'task') return '';
@@ -113,8 +119,10 @@ const yardstickLabel = computed(() => {
       />
     </template>
     <span v-else class="figure">{{ desk.hours(chargedOf(lane)) }}</span>
-    <span v-if="near || about" class="about quiet" :title="about"
-      ><b v-if="near" class="low" :class="{ attention: near.isPast }">{{ sayNear(near, clock) }}</b
+    <span v-if="near || overtime || about" class="about quiet" :title="about"
+      ><b v-if="overtime" class="low" :class="{ attention: overtime.isReached }">{{ overtime.words }}</b
+      >{{ overtime && (near || about) ? ' · ' : ''
+      }}<b v-if="near" class="low" :class="{ attention: near.isPast }">{{ sayNear(near, clock) }}</b
       >{{ near && about ? ' · ' : '' }}{{ about }}</span
     >
   </div>

@@ -10,8 +10,11 @@ export type FloorMore = {
   readonly pieces: (task: Pick<BoardTask, 'id' | 'order'>) => string;
   /** The machine that somebody is on, and the reason that they gave. */
   readonly doing: (technician: string) => string;
+  /** How what they are on is paid from when on. */
+  readonly stages: (technician: string) => Lanes[number]['stages'];
 };
 
+type Lanes = FloorJson['lanes'];
 type Told = Pick<FloorJson, 'orderDetails' | 'taskPieces' | 'lanes'>;
 
 export function floorMore(floor: Told | undefined): FloorMore {
@@ -31,5 +34,6 @@ export function floorMore(floor: Told | undefined): FloorMore {
       const { machine = null, reason = null } = lanes.get(technician) ?? {};
       return [machine, reason].filter(Boolean).join(', ');
     },
+    stages: (technician) => lanes.get(technician)?.stages ?? [],
   };
 }

@@ -1,5 +1,6 @@
 export { default as HourTicks } from './HourTicks.vue';
 export { fittingLabel, tintOf, tintsOf } from './jobLook.ts';
+export { sayOvertime } from './laneWords.ts';
 export { floorPages } from './pages.ts';
 export { createHourScale } from './tapeScale.ts';
 export type { TapeScale } from './tapeScale.ts';

@@ -23,6 +23,7 @@ const task = (title: string, used: number, estimated: number | null, more: objec
 const told = {
   unit: () => '',
   doing: () => '',
+  stages: () => [],
   pieces: ({ id }: { id: string }) => (id === 'Coils' ? '12 of 24 pieces' : ''),
 };
 async function open(tasks: object[], more: object = {}) {

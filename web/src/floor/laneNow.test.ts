@@ -73,7 +73,7 @@ function open(lane: Lane, { used = 0, warnAt = 80, isToday = true, made = '', do
       board: boardOf(used, warnAt),
       now: NOW,
       isToday,
-      more: { unit: () => 'Pump motor', pieces: () => made, doing: () => doing },
+      more: { unit: () => 'Pump motor', pieces: () => made, doing: () => doing, stages: () => [] },
       person: undefined,
       pointed: null,
     },

@@ -1,5 +1,5 @@
 import { toInstant } from '@wergon/core/time';
-import { sayOut } from './laneWords.ts';
+import { sayOut, sayOvertime } from './laneWords.ts';
 
 const HOUR = 3600;
 const clock = (at: number) => `${at / HOUR}:00`;
@@ -19,4 +19,39 @@ test.each<[drawn: boolean, person: Parameters<typeof sayOut>[1], hour: number, w
 ])('worked today: %p, %j, at %i: %s', (isDrawn, person, hour, words) => {
   const blocks = isDrawn ? ([{ kind: 'break' }] as never) : [];
   expect(sayOut({ blocks }, person, toInstant(hour * HOUR), clock)).toBe(words);
+});
+
+test.each<
+  [
+    why: string,
+    stages: readonly (readonly ['straight' | 'overtime' | 'double', number])[],
+    hour: number,
+    words: string | undefined,
+  ]
+>([
+  ['nothing is ahead', [], 12, undefined],
+  ['it is not near', [['overtime', 16]], 14, undefined],
+  ['an hour before', [['overtime', 16]], 15, 'overtime from 16:00'],
+  ['reached', [['overtime', 16]], 17, 'overtime since 16:00'],
+  [
+    'the next one is near',
+    [
+      ['overtime', 16],
+      ['double', 20],
+    ],
+    19.5,
+    'double from 20:00',
+  ],
+  [
+    'reached with the next one far',
+    [
+      ['overtime', 16],
+      ['double', 20],
+    ],
+    17,
+    'overtime since 16:00',
+  ],
+])('overtime where %s', (_why, stages, hour, words) => {
+  const told = stages.map(([of, at]) => ({ class: of, at: toInstant(at * HOUR) }));
+  expect(sayOvertime(told, toInstant(hour * HOUR), clock)?.words).toBe(words);
 });

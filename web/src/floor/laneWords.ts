@@ -3,6 +3,27 @@ import type { Lane, Nearness } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import { t } from '../words/index.ts';
 
+/** So long before it begins overtime is told of, in seconds: there is still time to do something else. */
+const TOLD_BEFORE = 3600;
+
+/** That what somebody is on is paid beyond straight hours now, or will be soon; absent where neither is so. */
+export function sayOvertime(
+  stages: FloorJson['lanes'][number]['stages'],
+  now: Instant,
+  clock: (at: Instant) => string,
+): { readonly words: string; readonly isReached: boolean } | undefined {
+  const [reached, next] = [
+    stages.findLast(({ at }) => at <= now),
+    stages.find(({ at, class: of }) => of !== 'straight' && at > now && at - now <= TOLD_BEFORE),
+  ];
+  const stage = next ?? (reached?.class === 'straight' ? undefined : reached);
+  if (!stage) return undefined;
+  const words = { class: t(`payClasses.${stage.class}`), time: clock(stage.at) };
+  return next
+    ? { words: t('floor.paidFrom', words), isReached: false }
+    : { words: t('floor.paidSince', words), isReached: true };
+}
+
 /** What is said of somebody who is not signed in: away, expected since, expected later, or gone after work. */
 export function sayOut(
   lane: Pick<Lane, 'blocks'>,

@@ -20,7 +20,7 @@ export { queryPlugin } from './queryPlugin.ts';
 export { registerServiceWorker } from './registerServiceWorker.ts';
 export { useAct } from './useAct.ts';
 export { useDays } from './useDays.ts';
-export { linkToDay, linkToWeek } from './links.ts';
+export { linkToDay, linkToPay, linkToWeek } from './links.ts';
 export { useDesk } from './useDesk.ts';
 export { sayRole } from './sayRole.ts';
 export { useElementWidth } from './useElementWidth.ts';

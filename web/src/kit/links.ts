@@ -14,3 +14,9 @@ const at =
 export const linkToDay = at('person-day');
 /** Leads to the week of one person in which a day lies. */
 export const linkToWeek = at('week');
+
+/** How a person is paid in the period that holds a day. */
+export const linkToPay = (person: string, day: LocalDay) => ({
+  name: 'pay',
+  query: { person, day: formatDay(day) },
+});

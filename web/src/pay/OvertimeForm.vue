@@ -186,6 +186,17 @@ const pressWords = computed(() => {
 .draft {
   padding: 4px 16px 20px;
 }
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(140px, 240px));
+  gap: 8px 16px;
+}
+.tiers .fields,
+.tiers :deep(.fields) {
+  grid-template-columns: 1fr 1fr auto;
+  gap: 8px;
+  margin-bottom: 6px;
+}
 .tiers {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));

@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import { BButton, BFormInput } from 'bootstrap-vue-next';
-import { formatDay } from '@wergon/core/time';
+import { formatDay, parseDay } from '@wergon/core/time';
+import type { TechnicianId } from '@wergon/core/people';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { isAboveAttended } from '@wergon/core/pay';
 import { sayMonthDay, callRoute, sayInstant, useDesk, useAct } from '../kit/index.ts';
 import { DeskFrame, PlainButton, QueryState } from '../kit/parts/index.ts';
+import PayWays from './PayWays.vue';
 import PeriodPeople from './PeriodPeople.vue';
+import { BEYOND } from './overtimeWords.ts';
 import { t } from '../words/index.ts';
 
 const desk = useDesk();
+const route = useRoute();
 const search = ref('');
 const firstDay = ref<LocalDay | null>(null);
 const firstDayText = computed(() => (firstDay.value === null ? '' : formatDay(firstDay.value)));
@@ -18,10 +23,21 @@ const reason = ref('');
 const { act, problem, isBusy } = useAct();
 const periods = useQuery({ queryKey: ['pay-periods'], queryFn: () => callRoute('payPeriods') });
 const list = computed(() => periods.data.value?.periods ?? []);
+/** Whom and which day a link asks for. */
+const asked = computed(() => {
+  const { person = '', day = '' } = route.query;
+  const parsed = parseDay(String(day));
+  return { person: String(person), day: parsed.ok ? parsed.value : null };
+});
+const periodOf = (known: typeof list.value) => {
+  const { day } = asked.value;
+  return day === null ? undefined : known.find((each) => each.firstDay <= day && day <= each.lastDay);
+};
 /** The period to close next stands first: the oldest that is over and still open, else the one that runs. */
 watch(list, (known) => {
   if (firstDay.value === null && known.length > 0)
-    firstDay.value = (known.findLast(({ state }) => state === 'over') ?? known[0])?.firstDay ?? null;
+    firstDay.value =
+      (periodOf(known) ?? known.findLast(({ state }) => state === 'over') ?? known[0])?.firstDay ?? null;
 });
 const query = useQuery({
   queryKey: ['pay-period', firstDay],
@@ -34,6 +50,31 @@ const place = computed(() => list.value.findIndex((each) => each.firstDay === fi
 function step(by: number): void {
   const next = list.value[Math.max(0, Math.min(list.value.length - 1, place.value + by))];
   if (next) firstDay.value = next.firstDay;
+}
+const paid = computed(() => {
+  const { straight = 0, overtime = 0, double = 0 } = period.value?.totals.classes ?? {};
+  return straight + overtime + double + (period.value?.totals.awaySeconds ?? 0);
+});
+/** Days whose overtime nobody has decided on, and on which this user can decide. */
+const undecided = computed(() =>
+  (period.value?.people ?? []).flatMap(({ technician, split: days }) =>
+    days
+      .filter(({ split, isDecidable }) => isDecidable && split !== 'decided')
+      .map(({ day, stamp }) => ({ technician, day: formatDay(day), stamp, classes: null })),
+  ),
+);
+/** What was taken last, in one press: it is left to the rule again in one. */
+const taken = ref<readonly { readonly technician: TechnicianId; readonly day: string }[]>([]);
+async function takeAll(): Promise<void> {
+  const days = undecided.value;
+  const done = await act(() =>
+    callRoute('decideSplits', { body: { days, reason: t('pay.asTheRuleHasIt') } }),
+  );
+  if (done !== undefined) taken.value = days.map(({ technician, day }) => ({ technician, day }));
+}
+async function giveBack(): Promise<void> {
+  const done = await act(() => callRoute('resetSplits', { body: { days: [...taken.value] } }));
+  if (done !== undefined) taken.value = [];
 }
 const above = computed(() => (period.value?.people ?? []).filter(isAboveAttended));
 const STATES = {
@@ -91,6 +132,7 @@ const print = () => window.print();
         </li>
       </ol>
     </template>
+    <PayWays />
     <QueryState
       v-if="!period"
       :is-pending="query.isPending.value"
@@ -100,7 +142,13 @@ const print = () => window.print();
     <template v-else>
       <p class="counts">
         <span
-          ><b class="figure">{{ desk.hours(period.totals.chargedSeconds) }}</b> {{ t('pay.ofLabor') }}</span
+          ><b class="figure">{{ desk.hours(paid) }}</b> {{ t('pay.paid') }}</span
+        >
+        <span v-for="of in BEYOND.filter((each) => period && period.totals.classes[each] > 0)" :key="of"
+          ><b class="figure">{{ desk.hours(period.totals.classes[of]) }}</b> {{ t(`payClasses.${of}`) }}</span
+        >
+        <span v-if="period.totals.awaySeconds > 0"
+          ><b class="figure">{{ desk.hours(period.totals.awaySeconds) }}</b> {{ t('pay.awayPaid') }}</span
         >
         <span
           ><b class="figure">{{ desk.hours(period.totals.attendedSeconds) }}</b>
@@ -113,6 +161,10 @@ const print = () => window.print();
         <span v-if="period.totals.adjustedSeconds !== 0 || period.adjustments.length > 0"
           ><b class="figure">{{ desk.hours(period.totals.adjustedSeconds) }}</b>
           {{ t('pay.ofAdjustments') }}</span
+        >
+        <span v-if="period.totals.overhead !== null && Number(period.totals.overhead) !== 0"
+          ><b class="figure">{{ desk.money(period.totals.overhead) }}</b>
+          {{ t('pay.ofOvertimeNoJobBears') }}</span
         >
         <span v-if="period.totals.cost !== null" :title="desk.costTitle"
           ><b class="figure">{{ desk.money(period.totals.cost) }}</b> {{ desk.costWord }}</span
@@ -148,6 +200,14 @@ const print = () => window.print();
           >
             {{ t('pay.closeThisPeriod') }}
           </BButton>
+          <BButton
+            v-if="undecided.length > 0 && period.state !== 'closed'"
+            variant="quiet"
+            size="sm"
+            :disabled="isBusy"
+            @click="takeAll"
+            >{{ t('pay.takeAllSplits', { n: undecided.length }) }}</BButton
+          >
           <BButton variant="quiet" size="sm" @click="print">{{ t('common.print') }}</BButton>
           <RouterLink
             v-if="period.totals.unapprovedSeconds > 0"
@@ -169,8 +229,14 @@ const print = () => window.print();
           {{ t('common.reopen') }}
         </BButton>
       </form>
+      <p v-if="taken.length > 0" class="told" role="status">
+        {{ t('pay.splitsTaken', { n: taken.length }) }}
+        <BButton size="sm" variant="quiet" :disabled="isBusy" @click="giveBack">{{
+          t('common.undo')
+        }}</BButton>
+      </p>
       <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>
-      <PeriodPeople :period="period" :search="search" />
+      <PeriodPeople :period="period" :search="search" :opens="asked.person" />
     </template>
   </DeskFrame>
 </template>

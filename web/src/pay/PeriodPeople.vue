@@ -1,15 +1,23 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, reactive } from 'vue';
 import type { PayPeriodJson } from '@wergon/contract/pay';
 import { formatDay } from '@wergon/core/time';
-import { isAboveAttended } from '@wergon/core/pay';
+import { PAY_CLASSES, isAboveAttended } from '@wergon/core/pay';
 import { linkToDay, linkToWeek, sayDate, useDesk } from '../kit/index.ts';
-import { DataTable } from '../kit/parts/index.ts';
+import { DataTable, PlainButton } from '../kit/parts/index.ts';
+import PayBar from './PayBar.vue';
+import SplitPanel from './SplitPanel.vue';
+import { awaySeconds, longestOf } from './payBar.ts';
 import type { Column } from '../kit/index.ts';
-import { t } from '../words/index.ts';
+import { sayTerm, t } from '../words/index.ts';
 
 /** A pay period person by person, and the adjustments it takes. */
-const props = defineProps<{ period: PayPeriodJson; search: string }>();
+const props = defineProps<{
+  period: PayPeriodJson;
+  search: string;
+  /** Whose days are looked at from the start; empty for nobody's. */
+  opens: string;
+}>();
 const desk = useDesk();
 const words = computed(() => props.search.trim().toLowerCase());
 const people = computed(() =>
@@ -17,27 +25,52 @@ const people = computed(() =>
     `${name} ${department}`.toLowerCase().includes(words.value),
   ),
 );
-const longest = computed(() =>
-  Math.max(
-    1,
-    ...props.period.people.flatMap(({ attendedSeconds, chargedSeconds }) => [
-      attendedSeconds,
-      chargedSeconds,
-    ]),
-  ),
-);
-const width = (seconds: number) => `${(seconds / longest.value) * 100}%`;
+const longest = computed(() => longestOf(props.period.people));
+/** Whose days are looked at, day by day. */
+const opened = reactive(new Set<string>([props.opens]));
+const toggle = (id: string) => (opened.has(id) ? opened.delete(id) : opened.add(id));
 type Person = PayPeriodJson['people'][number];
+const hoursOf = (seconds: number) => (seconds === 0 ? '' : desk.hours(seconds));
+/** A class that nobody has has no column. */
+const classColumn = (of: 'overtime' | 'double'): readonly Column<Person>[] =>
+  props.period.totals.classes[of] > 0
+    ? [
+        {
+          id: of,
+          title: t(`payClasses.${of}`),
+          class: 'number figure',
+          sortBy: (person) => person.classes[of],
+          value: (person) => hoursOf(person.classes[of]),
+        },
+      ]
+    : [];
+const sayAway = (kind: string) => (kind === 'closed' ? t('pay.closedDay') : sayTerm('absences', kind));
 const columns = computed((): readonly Column<Person>[] => [
   { id: 'person', title: t('common.person'), sortBy: (person) => person.name, isRowHead: true },
-  { id: 'laborOpenNotYetApproved', title: t('pay.laborOpenNotYetApproved'), class: 'wide' },
+  { id: 'bar', title: t('pay.howItIsPaid'), class: 'wide' },
   {
-    id: 'labor',
-    sortBy: (person) => person.chargedSeconds,
-    title: t('pay.labor'),
+    id: 'straight',
+    sortBy: (person) => person.classes.straight,
+    title: t('payClasses.straight'),
     class: 'number figure',
     cellClass: (person) => ({ attention: isAboveAttended(person) }),
   },
+  ...classColumn('overtime'),
+  ...classColumn('double'),
+  ...(props.period.totals.classes.unallocated > 0
+    ? [
+        {
+          id: 'unallocated',
+          title: t('pay.onNothing'),
+          class: 'number figure',
+          sortBy: (person: Person) => person.classes.unallocated,
+          value: (person: Person) => hoursOf(person.classes.unallocated),
+        },
+      ]
+    : []),
+  ...(props.period.totals.awaySeconds > 0
+    ? [{ id: 'away', title: t('pay.away'), class: 'number figure', sortBy: awaySeconds }]
+    : []),
   {
     id: 'attended',
     sortBy: (person) => person.attendedSeconds,
@@ -64,6 +97,17 @@ const columns = computed((): readonly Column<Person>[] => [
       ]
     : []),
 ]);
+const signed = (seconds: number) => (seconds === 0 ? '' : desk.hours(seconds));
+const classAdjustmentColumns = computed((): readonly Column<PayPeriodJson['classAdjustments'][number]>[] => [
+  { id: 'name', title: t('common.person'), isRowHead: true, value: (each) => each.name },
+  { id: 'day', title: t('common.day') },
+  ...PAY_CLASSES.map((of) => ({
+    id: of,
+    title: t(`payClasses.${of}`),
+    class: 'number figure',
+    value: ({ classes }: PayPeriodJson['classAdjustments'][number]) => signed(classes[of]),
+  })),
+]);
 /** A person's card of the period. */
 const cardOf = ({ technician }: Person) => ({
   name: 'card',
@@ -85,21 +129,36 @@ const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustment
     :rows="people"
     :columns="columns"
     :row-key="(person) => person.technician"
+    :is-expanded="(person) => opened.has(person.technician)"
     is-sortable
     ><template #person="{ row: person }"
       ><RouterLink :to="cardOf(person)">{{ person.name }}</RouterLink>
       <small>{{ person.department }}</small></template
     >
-    <template #laborOpenNotYetApproved="{ row: person }"
-      ><span class="bar" :style="{ width: width(person.chargedSeconds) }" aria-hidden="true"
-        ><i
-          :style="{
-            width: `${person.chargedSeconds === 0 ? 0 : (person.unapprovedSeconds / person.chargedSeconds) * 100}%`,
-          }"
-        ></i></span
-    ></template>
-    <template #labor="{ row: person }"
-      >{{ desk.hours(person.chargedSeconds) }}
+    <template #bar="{ row: person }"
+      ><PayBar :person="person" :longest="longest" />
+      <PlainButton
+        v-if="person.split.length > 0"
+        class="days"
+        :aria-expanded="opened.has(person.technician)"
+        @click="toggle(person.technician)"
+        >{{ t('pay.daysNotAllStraight', { n: person.split.length }) }}</PlainButton
+      ></template
+    >
+    <template #away="{ row: person }"
+      >{{ hoursOf(awaySeconds(person)) }}
+      <small v-for="each in person.away" :key="each.kind">{{ sayAway(each.kind) }}</small></template
+    >
+    <template #expanded="{ row: person }"
+      ><SplitPanel
+        v-for="each in person.split"
+        :key="each.day"
+        :technician="person.technician"
+        :name="person.name"
+        :day="each.day"
+    /></template>
+    <template #straight="{ row: person }"
+      >{{ desk.hours(person.classes.straight) }}
       <RouterLink
         v-if="isAboveAttended(person)"
         :to="linkToWeek(person.technician, period.firstDay)"
@@ -139,10 +198,23 @@ const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustment
         }}</span></template
       ></DataTable
     >
+    <DataTable
+      v-if="period.classAdjustments.length > 0"
+      class="across"
+      :rows="period.classAdjustments"
+      :columns="classAdjustmentColumns"
+      :row-key="(_each, i) => i"
+      ><template #day="{ row: each }"
+        ><RouterLink :to="linkToDay(each.technician, each.day)">{{ sayDate(each.day) }}</RouterLink></template
+      ></DataTable
+    >
   </section>
 </template>
 
 <style scoped>
+.across :deep(thead th)::first-letter {
+  text-transform: uppercase;
+}
 .across :deep(tbody th) {
   width: var(--col-name);
 }
@@ -152,16 +224,14 @@ const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustment
 .across :deep(.wide) {
   width: 36%;
 }
-.bar {
-  position: relative;
-  display: block;
-  height: 14px;
-  background: var(--bar);
-}
-i {
-  position: absolute;
-  inset: 1px 1px 1px auto;
-  background: var(--bar-open);
+.days {
+  margin-top: 5px;
+  padding: 0;
+  background: none;
+  border: 0;
+  color: var(--action);
+  font-size: var(--text-xs);
+  text-decoration: underline;
 }
 .none {
   padding: 12px 16px;

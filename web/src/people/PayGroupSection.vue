@@ -30,7 +30,8 @@ async function put(from: string, group: string | null): Promise<void> {
     try {
       return await send(agreed.value === from);
     } catch (error) {
-      if (!(error instanceof CallFailed) || error.problem?.type !== 'urn:wergon:rules.changes_past') throw error;
+      if (!(error instanceof CallFailed) || error.problem?.type !== 'urn:wergon:rules.changes_past')
+        throw error;
       agreed.value = from;
       return undefined;
     }

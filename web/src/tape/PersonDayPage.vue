@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { formatDay, parseDay, toInstant } from '@wergon/core/time';
+import { formatDay, isSaidLength, parseDay, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay, Span } from '@wergon/core/time';
 import {
   sayClock,
@@ -11,10 +11,11 @@ import {
   usePeople,
   useToday,
   linkToDay,
+  linkToPay,
   linkToWeek,
 } from '../kit/index.ts';
 import { DeskFrame, FoundPeople, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
-import { HourTicks } from '../floor/index.ts';
+import { HourTicks, sayOvertime } from '../floor/index.ts';
 import { ScanHistory } from '../ledger/index.ts';
 import EditableTape from './EditableTape.vue';
 import { UndoBar, useUndo } from '../loose-ends/index.ts';
@@ -56,6 +57,7 @@ const planned = computed((): Span | null =>
 );
 const isToday = computed(() => dayNumber.value === today.value);
 const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
+const overtime = computed(() => sayOvertime(told.value?.stages ?? [], now.value, clock));
 const outWords = computed(() => {
   const last = told.value?.shifts.at(-1);
   if (!last) return '';
@@ -131,6 +133,16 @@ function add(): void {
         <span
           ><b class="figure">{{ desk.hours(told.chargedSeconds) }}</b> {{ t('common.onSomething') }}</span
         >
+        <span v-if="isSaidLength(told.overtimeSeconds)">
+          <RouterLink v-if="desk.may('pay.see')" :to="linkToPay(technician, dayNumber)"
+            ><b class="figure">{{ desk.hours(told.overtimeSeconds) }}</b>
+            {{ t('tape.beyondStraight') }}</RouterLink
+          ><template v-else
+            ><b class="figure">{{ desk.hours(told.overtimeSeconds) }}</b>
+            {{ t('tape.beyondStraight') }}</template
+          ></span
+        >
+        <span v-if="overtime" :class="{ attention: overtime.isReached }">{{ overtime.words }}</span>
         <span v-if="planned">{{
           t('tape.plannedTo', { time: clock(planned.from), time2: clock(planned.to) })
         }}</span>

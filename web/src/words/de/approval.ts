@@ -22,4 +22,6 @@ export const approval: Translation['approval'] = {
   approveTheWeek: 'Die Woche genehmigen',
   noTimeRecordedInThisWeek: 'In dieser Woche ist keine Zeit erfasst.',
   confirmed: 'bestätigt',
+  overtime: '{hours} Überstunden',
+  decidedOvertime: '{hours} Überstunden, entschieden',
 };

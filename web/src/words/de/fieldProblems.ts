@@ -82,7 +82,6 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'must have one to four weeks': 'muss eine bis vier Wochen haben',
   'must have seven days a week': 'muss sieben Tage in der Woche haben',
   'must not be above 10000 hours': 'darf nicht über 10000 Stunden sein',
-  'must not be above 24': 'darf nicht über 24 sein',
   'must not be before the day of hiring': 'darf nicht vor dem Tag der Einstellung liegen',
   'must not be before the first day': 'darf nicht vor dem ersten Tag liegen',
   'must not be below the least': 'darf nicht unter dem Mindestwert liegen',
@@ -133,6 +132,7 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   '{title} has labor: close it instead of deleting it':
     'an {title} wurde gearbeitet: schließen statt löschen',
   'must open fewer levels than there are': 'muss weniger Ebenen öffnen, als es gibt',
+  'must not be above {n}': 'darf nicht über {n} sein',
   'must add up to {hours}': 'muss zusammen {hours} ergeben',
   'must be from 1 to 10': 'muss von 1 bis 10 sein',
   'there is a rule of this date for them': 'für sie gibt es schon eine Regel ab diesem Tag',

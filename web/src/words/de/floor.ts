@@ -111,4 +111,6 @@ export const floor: Translation['floor'] = {
   leftWord: 'übrig',
   ofJobs: '{n} von {n2} Aufträgen gezeigt.',
   done: 'fertig',
+  paidFrom: '{class} ab {time}',
+  paidSince: '{class} seit {time}',
 };

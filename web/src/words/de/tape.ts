@@ -91,4 +91,5 @@ export const tape: Translation['tape'] = {
   tiedTo: '„{words}“ an {title} gebunden',
   itsTask: 'Der Arbeitsgang',
   tieIt: 'Binden',
+  beyondStraight: 'Überstunden',
 };

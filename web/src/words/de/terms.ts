@@ -29,6 +29,14 @@ export const fileProblems: Translation['fileProblems'] = {
 };
 
 /** How names stand on badges. */
+export const splitRefusals: Translation['splitRefusals'] = {
+  'no-rule': 'An diesem Tag gilt keine Regel für Überstunden: es gibt nichts zu entscheiden.',
+  closed: 'Dieser Tag liegt in einer geschlossenen Abrechnung.',
+  open: 'Dieser Tag läuft noch.',
+  own: 'Über die eigene Zeit entscheidet jemand anderes.',
+  'other-people': 'Das ist niemand von Ihren Leuten.',
+};
+
 export const payClasses: Translation['payClasses'] = {
   straight: 'normal',
   overtime: 'Überstunden',

@@ -19,4 +19,6 @@ export const approval = {
   approveTheWeek: 'Approve the week',
   noTimeRecordedInThisWeek: 'No time recorded in this week.',
   confirmed: 'confirmed',
+  overtime: '{hours} overtime',
+  decidedOvertime: '{hours} overtime, decided',
 } as const;

@@ -107,4 +107,6 @@ export const floor = {
   leftWord: 'left',
   ofJobs: '{n} of {n2} jobs shown.',
   done: 'done',
+  paidFrom: '{class} from {time}',
+  paidSince: '{class} since {time}',
 } as const;

@@ -87,4 +87,5 @@ export const tape = {
   tiedTo: '“{words}” tied to {title}',
   itsTask: 'Its task',
   tieIt: 'Tie it',
+  beyondStraight: 'overtime',
 } as const;

@@ -26,6 +26,15 @@ export const fileProblems = {
   'no-sheet': 'The workbook has no sheet with anything in it.',
 } as const;
 
+/** Why nobody can decide how a day is paid. */
+export const splitRefusals = {
+  'no-rule': 'No rule of overtime holds on this day: there is nothing to decide.',
+  closed: 'This day lies in a closed pay period.',
+  open: 'This day still goes on.',
+  own: 'Somebody else decides on your own time.',
+  'other-people': 'This is none of your people.',
+} as const;
+
 /** How an hour is paid. */
 export const payClasses = {
   straight: 'straight',
