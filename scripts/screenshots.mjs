@@ -81,7 +81,7 @@ const views = [
   ['wall', '/wall', '1 of'],
   ['week', `/reconcile/week/t8/${week}`, 'scanned on jobs'],
   ['approve', '/reconcile/approve', 'to approve'],
-  ['pay', '/pay', 'of labor'],
+  ['pay', '/pay', 'not yet approved'],
 ];
 for (const [name, path, ready] of views) {
   await page.goto(`${url}${path}`);

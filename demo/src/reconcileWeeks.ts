@@ -1,5 +1,14 @@
 import { ok } from '@wergon/core/result';
-import { formatDay, formatInstant, toInstant, addDays, mondayOf } from '@wergon/core/time';
+import { PAY_CLASSES } from '@wergon/core/pay';
+import {
+  addDays,
+  formatDay,
+  formatInstant,
+  mondayOf,
+  sumSeconds,
+  toInstant,
+  toSeconds,
+} from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Context } from '@wergon/server/app';
 import { readSql } from '@wergon/server/db';
@@ -7,6 +16,7 @@ import { closingOf, findOwed, loadAway, nextPeriod } from '@wergon/server/pay';
 import { loadShiftDays, writeDecision } from '@wergon/server/ledger';
 import { DraftEntity } from '@wergon/server/timesheet';
 import { findOpenLooseEnds } from '@wergon/server/loose-ends';
+import { technicianId } from './ids.ts';
 import { deskAs, recordAt, stationAs } from './recordAt.ts';
 
 /** Something that happens at the desk of the sample shop between two scans. */
@@ -48,6 +58,12 @@ export async function planDesk(
     at: at(addDays(today, -LATE.arrivesDaysBack), 11),
     run: () => arriveLate(context, at(addDays(today, -LATE.daysBack), 15)),
   });
+  // Hours on paper come to the desk after somebody has decided how that day is paid.
+  const thursday = addDays(mondayOf(today), -4);
+  moments.push({
+    at: at(addDays(thursday, 1), 16),
+    run: () => decideSplit(context, mikko, thursday),
+  });
   moments.push({ at: at(today, 13), run: () => keepDrafts(context, [solveig.id, mikko.id], today) });
   return moments.filter((moment) => moment.at < opensAt).sort((a, b) => a.at - b.at);
 }
@@ -88,6 +104,23 @@ async function close({ database, facts: cache, journal, clock }: Context, by: Pe
     const closing = closingOf(facts, period, days, findOwed(sql, facts, now), away.days);
     const [last] = sql.all<{ hash: string }>('select "hash" from "journal" order by "seq" desc limit 1');
     return ok([writeDecision({ ...closing, head: last?.hash ?? '', by: by.name }, now)]);
+  });
+}
+
+/** Somebody decides that a day is paid straight, as was agreed beforehand. */
+async function decideSplit({ journal, clock }: Context, by: Person, day: LocalDay): Promise<void> {
+  const technician = technicianId(ON_PAPER);
+  await journal.appendAll(by, (sql, facts) => {
+    const now = clock.now();
+    const asked = { firstDay: day, lastDay: day, people: [technician] };
+    return ok(
+      loadShiftDays(sql, facts, asked, now).map(({ classes }) => {
+        const paid = sumSeconds(PAY_CLASSES.map((each) => ({ seconds: classes[each] })));
+        const split = { straight: paid, overtime: toSeconds(0), double: toSeconds(0) };
+        const said = { technician, day, reason: 'agreed beforehand', by: by.name };
+        return writeDecision({ type: 'split', ...said, ...split }, now);
+      }),
+    );
   });
 }
 

@@ -15,7 +15,8 @@ const PAGES = {
     ['/wall', 'on tasks'],
     ['/work/due', 'comes back'],
     ['/work/ORDER/why', 'From the estimate'],
-    ['/pay', 'of labor'],
+    ['/pay', 'not yet approved'],
+    ['/pay/overtime', 'Pay groups'],
   ],
   Reconcile: [
     ['/reconcile', 'loose'],

@@ -35,6 +35,7 @@ export function pathOfRead(shop: TestShop, name: string): string {
     personDay: `?technician=${shop.ada}&day=${day}`,
     week: `?technician=${shop.ada}&day=${day}`,
     card: `?technician=${shop.ada}&${week}`,
+    daySplit: `?technician=${shop.ada}&day=${day}`,
     floorChanges: `?after=1&day=${day}`,
     payPeriod: '?firstDay=2026-03-02',
     targets: '?search=winding',

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { RIGHTS_OF_ROLE, ROLES } from '@wergon/contract/access';
 import { READS, pathOfRead } from '../app/askRoute.fixture.ts';
+import { deriveDue } from '../ledger/dueDerivation.ts';
 import { newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 
@@ -16,6 +17,13 @@ beforeAll(async () => {
     [shop.bo, null],
   ] as const)
     await setRate(who, '36.00', grade ?? null);
+  // Whatever is worked is overtime: what that adds depends on rates as well.
+  const terms = {
+    ...{ weekStart: 1, day: [{ over: '0.1', class: 'overtime' }], week: [], special: [] },
+    ...{ multipliers: { overtime: '1.5', double: '2' }, premiumOn: 'worked' },
+  };
+  await shop.post('/api/pay/overtime', { from: '2026-01-01', group: '', terms, isPastAgreed: true });
+  await deriveDue(shop.database, shop.context.facts);
   for (const role of WITHOUT_RATES) cookies.set(role, await shop.addUser({ userName: `the ${role}`, role }));
 });
 afterAll(() => shop.close());

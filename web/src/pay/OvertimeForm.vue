@@ -170,9 +170,7 @@ const pressWords = computed(() => {
       </template>
     </div>
     <TriedOvertime v-if="isTried" :tried="state" :total="total" />
-    <p v-if="state.problem || form.problem.value" class="attention" role="alert">
-      {{ form.problem.value || state.problem }}
-    </p>
+    <p v-if="form.problem.value" class="attention" role="alert">{{ form.problem.value }}</p>
     <div class="acts">
       <BButton type="submit" variant="primary" :disabled="form.isBusy.value || state.status === 'running'">{{
         isPast && !isTried ? t('pay.tryIt') : pressWords

@@ -34,11 +34,16 @@ const periodOf = (known: typeof list.value) => {
   return day === null ? undefined : known.find((each) => each.firstDay <= day && day <= each.lastDay);
 };
 /** The period to close next stands first: the oldest that is over and still open, else the one that runs. */
-watch(list, (known) => {
-  if (firstDay.value === null && known.length > 0)
-    firstDay.value =
-      (periodOf(known) ?? known.findLast(({ state }) => state === 'over') ?? known[0])?.firstDay ?? null;
-});
+// What another page of this place has asked for is known at once.
+watch(
+  list,
+  (known) => {
+    if (firstDay.value === null && known.length > 0)
+      firstDay.value =
+        (periodOf(known) ?? known.findLast(({ state }) => state === 'over') ?? known[0])?.firstDay ?? null;
+  },
+  { immediate: true },
+);
 const query = useQuery({
   queryKey: ['pay-period', firstDay],
   queryFn: () => callRoute('payPeriod', { query: { firstDay: firstDayText.value } }),

@@ -1,7 +1,7 @@
 import { computed, reactive } from 'vue';
 import type { OvertimeChange, TriedOvertime } from '@wergon/contract/pay';
 import { toCents } from '@wergon/core/money';
-import { callRoute, wordsOf } from '../kit/index.ts';
+import { callRoute } from '../kit/index.ts';
 
 export type Days = { readonly firstDay: string; readonly lastDay: string };
 type Order = TriedOvertime['orders'][number];
@@ -25,7 +25,6 @@ export function joinOrders(a: readonly Order[], b: readonly Order[]): readonly O
 export function useTryOvertime() {
   const state = reactive<{
     status: 'idle' | 'running' | 'done' | 'stopped';
-    problem: string;
     /** What was tried: other rules than these have to be tried anew. */
     key: string;
     days: Days;
@@ -35,14 +34,14 @@ export function useTryOvertime() {
     done: number;
     of: number;
   }>({
-    ...{ status: 'idle', problem: '', key: '', days: { firstDay: '', lastDay: '' } },
+    ...{ status: 'idle', key: '', days: { firstDay: '', lastDay: '' } },
     ...{ people: [], orders: [], overhead: null, done: 0, of: 0 },
   });
   let run = 0;
 
   async function begin(key: string, change: OvertimeChange, days: Days): Promise<void> {
     const own = (run += 1);
-    Object.assign(state, { status: 'running', problem: '', key, days, people: [], orders: [] });
+    Object.assign(state, { status: 'running', key, days, people: [], orders: [] });
     Object.assign(state, { overhead: null, done: 0, of: 0 });
     const { from, group, terms, replaces } = change;
     try {
@@ -61,7 +60,9 @@ export function useTryOvertime() {
       }
       state.status = 'done';
     } catch (error) {
-      if (own === run) Object.assign(state, { status: 'idle', problem: wordsOf(error) });
+      // Whoever tries says what is wrong, at its field.
+      if (own === run) state.status = 'idle';
+      throw error;
     }
   }
   function stop(): void {

@@ -1,0 +1,79 @@
+import { expect, test } from '@playwright/test';
+import { at, dayAgo, line, openShopWithYesterday } from '../past.ts';
+import type { Shop } from '../shop.ts';
+
+// Ada worked yesterday from 7:00 to 10:00 on Strip and from 11:00 to 15:00 on Winding.
+test.describe('overtime', () => {
+  let shop: Shop;
+  let ada: string;
+  test.beforeEach(async () => {
+    ({ shop, ada } = await openShopWithYesterday());
+  });
+  test.afterEach(() => shop.server.stop());
+
+  test('a rule is made, tried and set; a split of it is taken, undone, and decided otherwise; the job is seen to cost it', async ({
+    page,
+  }) => {
+    await shop.desk(`/api/people/${ada}/rates`, {
+      record: { from: dayAgo(60), per: 'hour', base: '36.00' },
+      isPastAgreed: true,
+    });
+    await shop.openDesk(page, '/pay/overtime');
+    await expect(page.getByText('No rule is set')).toBeVisible();
+    await page.getByRole('button', { name: 'Beyond 8 h a day' }).click();
+    await page.getByRole('textbox', { name: 'beyond hours' }).fill('6');
+    await page.getByLabel('From').first().fill(dayAgo(1));
+    await page.keyboard.press('Tab');
+    await page.getByRole('combobox', { name: 'Try it on' }).selectOption('year');
+    await page.getByRole('button', { name: 'Try it' }).first().click();
+    const tried = page.getByRole('status').filter({ hasText: 'would have been paid otherwise' });
+    await expect(tried).toContainText('1 person would have been paid otherwise');
+    await expect(tried.getByRole('row').filter({ hasText: 'Ada Lund' })).toContainText('1:00');
+    await expect(tried).toContainText('€18.00');
+    await page.getByRole('button', { name: 'Change days gone by' }).click();
+    await expect(page.getByText('Beyond 6 h a day: overtime (× 1.5)')).toBeVisible();
+
+    await page.getByRole('link', { name: 'Periods' }).click();
+    await page.getByRole('button', { name: '1 day with overtime' }).click();
+    await expect(page.getByText('The rule makes it 1:00 overtime. It adds €18.00 to 5001.')).toBeVisible();
+    await page.getByRole('button', { name: 'Take the rule’s split of 1 day' }).click();
+    await expect(page.getByText('Sol decided: 1:00 overtime (as the rule has it).')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByText('The rule makes it 1:00 overtime.')).toBeVisible();
+
+    await page.getByRole('button', { name: 'Another split' }).click();
+    await page.getByLabel('straight', { exact: true }).fill('5');
+    await expect(page.getByText('1:00 still to divide')).toBeVisible();
+    await page.getByLabel('double', { exact: true }).fill('1:00');
+    await page.getByLabel('double', { exact: true }).press('Tab');
+    await expect(page.getByText('The week would cost €36.00 more.')).toBeVisible();
+    await page.getByLabel('Why').fill('agreed');
+    await page.getByRole('button', { name: 'Decide this' }).click();
+    await expect(page.getByText('Sol decided: 1:00 overtime, 1:00 double (agreed).')).toBeVisible();
+
+    await page.goto(`${shop.server.url}/work/${shop.order.order.id}`);
+    // Seven hours at €36.00, with €18.00 and €36.00 for overtime.
+    await expect(page.getByText('€306.00').first()).toBeVisible();
+  });
+
+  test('overtime is seen coming on the floor an hour before, and on the person’s day', async ({ page }) => {
+    await shop.desk('/api/pay/overtime', {
+      ...{ from: dayAgo(1), group: '', isPastAgreed: true },
+      terms: {
+        ...{ weekStart: 1, day: [{ over: '2', class: 'overtime' }], week: [], special: [] },
+        ...{ multipliers: { overtime: '1.5', double: '2' }, premiumOn: 'worked' },
+      },
+    });
+    // It is 15:00.
+    await shop.desk('/api/ledger/entries', {
+      entries: [
+        line('shift-in', ada, at(0, 13.5)),
+        line('work-start', ada, at(0, 13.5), [shop.order.tasks[1]?.id]),
+      ],
+    });
+    await shop.openDesk(page, '/floor');
+    await expect(page.getByText('overtime from 15:30')).toBeVisible();
+    await page.goto(`${shop.server.url}/reconcile/day/${ada}/${dayAgo(0)}`);
+    await expect(page.getByText('overtime from 15:30')).toBeVisible();
+  });
+});
