@@ -15,7 +15,7 @@ import type { Days } from './useTryOvertime.ts';
 
 /** A rule of overtime as it is made or corrected: tried on days gone by first, then set. */
 const props = defineProps<{
-  draft: RuleDraft;
+  initial: RuleDraft;
   /** The rule in whose place it comes. */
   replaces: { readonly from: string; readonly group: string } | null;
   groups: readonly string[];
@@ -24,7 +24,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ done: []; leave: [] }>();
 const today = useToday();
-const form = useForm(props.draft, 'saveOvertime', (fields) => changeOf(fields, props.replaces));
+const form = useForm(props.initial, 'saveOvertime', (fields) => changeOf(fields, props.replaces));
 const draft = computed(() => form.fields.value);
 const WEEKDAYS = [1, 2, 3, 4, 5, 6, 7] as const;
 const SPECIAL = [...WEEKDAYS, 'closed'] as const;

@@ -39,15 +39,15 @@ const isInForce = (rule: Rule) =>
   rule.from <= today.value &&
   !rules.value.some((each) => each.group === rule.group && each.from > rule.from && each.from <= today.value);
 
-const opened = ref<{ draft: RuleDraft; replaces: { from: string; group: string } | null } | null>(null);
+const opened = ref<{ initial: RuleDraft; replaces: { from: string; group: string } | null } | null>(null);
 const draftOf = (from: string, group: string, terms: Rule['terms'] | null) =>
   toPlain({ from, group, terms }) as RuleDraft;
 function begin(terms: Rule['terms']): void {
-  opened.value = { draft: draftOf(formatDay(today.value), '', terms), replaces: null };
+  opened.value = { initial: draftOf(formatDay(today.value), '', terms), replaces: null };
 }
 function correct({ from, group, terms }: Rule, isTakenOut: boolean): void {
   const replaces = { from: formatDay(from), group };
-  opened.value = { draft: draftOf(replaces.from, group, isTakenOut ? null : terms), replaces };
+  opened.value = { initial: draftOf(replaces.from, group, isTakenOut ? null : terms), replaces };
 }
 async function close(): Promise<void> {
   opened.value = null;

@@ -100,5 +100,5 @@ export const looseEnds: Translation['looseEnds'] = {
     '{n} Arbeit wurde an einer Station aufgeschrieben und hat keinen Arbeitsgang, {hours}. | {n} Arbeiten wurden an Stationen aufgeschrieben und haben keinen Arbeitsgang, {hours}.',
   tieThem: 'An ihre Arbeitsgänge binden',
   splitWasDecidedForOtherTime:
-    'Für {hours} dieses Tages war entschieden, wie sie bezahlt werden; der Tag hat jetzt andere Zeit und wird nach der Regel bezahlt.',
+    'hat eine Aufteilung des Lohns, die für {hours} entschieden war, und an dem Tag andere Zeit: neu entscheiden, wie sie bezahlt wird.',
 };

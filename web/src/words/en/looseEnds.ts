@@ -96,5 +96,5 @@ export const looseEnds = {
     '{n} piece of work was written down at a station and has no task, {hours}. | {n} pieces of work were written down at stations and have no task, {hours}.',
   tieThem: 'Tie them to their tasks',
   splitWasDecidedForOtherTime:
-    'It was decided how {hours} of that day are paid; the day has other time now, and is paid by the rule.',
+    'has a split of pay that was decided for {hours}, and other time that day: decide anew how it is paid.',
 } as const;
