@@ -191,6 +191,7 @@ const pressWords = computed(() => {
 }
 .tiers .fields,
 .tiers :deep(.fields) {
+  display: grid;
   grid-template-columns: 1fr 1fr auto;
   gap: 8px;
   margin-bottom: 6px;

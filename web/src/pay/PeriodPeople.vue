@@ -212,7 +212,7 @@ const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustment
 </template>
 
 <style scoped>
-.across :deep(thead th)::first-letter {
+.across :deep(thead button)::first-letter {
   text-transform: uppercase;
 }
 .across :deep(tbody th) {

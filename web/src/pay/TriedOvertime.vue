@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { TriedOvertime } from '@wergon/contract/pay';
-import { formatCents } from '@wergon/core/money';
+import { formatCents, toCents } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
 import { sayDateText, useDesk } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
@@ -20,6 +20,14 @@ const days = computed(() => ({
   day: sayDateText(props.tried.days.firstDay),
   day2: sayDateText(props.tried.days.lastDay),
 }));
+/** What that comes to, and what of it no job bears; nothing for whoever may not see rates. */
+const costs = computed(() => {
+  const { total, tried } = props;
+  if (!total) return '';
+  const all = t('pay.thatCosts', { money: money(total.after), before: money(total.before) });
+  const overhead = tried.overhead?.after ?? 0;
+  return overhead === 0 ? all : `${all} ${t('pay.ofItNoJob', { money: money(toCents(overhead)) })}`;
+});
 type Person = TriedOvertime['people'][number];
 type Order = TriedOvertime['orders'][number];
 const pair = <Row,>(
@@ -33,11 +41,12 @@ const pair = <Row,>(
     class: 'number figure',
     value: (row) => of(row)[i],
   }));
+const hoursOf = (seconds: number) => (seconds === 0 ? '' : desk.hours(seconds));
 const ofClass = (each: 'overtime' | 'double', titles: readonly [string, string]) =>
   props.tried.people.some(({ classes }) => classes.before[each] + classes.after[each] > 0)
     ? pair<Person>(each, titles, ({ classes }) => [
-        desk.hours(classes.before[each]),
-        desk.hours(classes.after[each]),
+        hoursOf(classes.before[each]),
+        hoursOf(classes.after[each]),
       ])
     : [];
 const people = computed((): readonly Column<Person>[] => [
@@ -76,21 +85,25 @@ const mostFirst = computed(() =>
     </p>
     <template v-if="tried.people.length > 0">
       <p>
-        <b>{{ t('pay.peoplePaidOtherwise', { n: tried.people.length, ...days }) }}</b>
-        <template v-if="total">
-          {{ t('pay.thatCosts', { money: money(total.after), before: money(total.before) }) }}
-        </template>
-        <template v-if="tried.overhead && tried.overhead.after !== 0">
-          {{ t('pay.ofItNoJob', { money: money(tried.overhead.after) }) }}
-        </template>
+        <b>{{ t('pay.peoplePaidOtherwise', { n: tried.people.length, ...days }) }}</b> {{ costs }}
       </p>
       <div class="list">
-        <DataTable :rows="tried.people" :columns="people" :row-key="(each) => each.technician" />
+        <DataTable
+          class="across"
+          :rows="tried.people"
+          :columns="people"
+          :row-key="(each) => each.technician"
+        />
       </div>
       <template v-if="mostFirst.length > 0">
         <h3>{{ t('pay.jobsBearOtherwise') }}</h3>
         <div class="list">
-          <DataTable :rows="mostFirst" :columns="orders" :row-key="(each) => each.order ?? ''" />
+          <DataTable
+            class="across"
+            :rows="mostFirst"
+            :columns="orders"
+            :row-key="(each) => each.order ?? ''"
+          />
         </div>
       </template>
     </template>
