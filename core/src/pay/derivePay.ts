@@ -47,11 +47,26 @@ export type PersonPay = {
 /** How one technician's time is paid: its days by class, and what overtime adds to which labor line. Only days with paid
  *  seconds are told. Source: docs/pay.md. */
 export function derivePay(time: PaidTime, ledger: LedgerFacts, facts: PayFacts): PersonPay {
-  const portions = portionsOf(time, ledger, facts.basis);
-  return joinPay(
-    weeksOf(portions, facts).map(({ week, days }) => payOfWeek(days, week.rule, facts, toSeconds(0))),
-  );
+  const days = byShiftDay(portionsOf(time, ledger, facts.basis));
+  const all = [...days.keys()];
+  const [first, last] = [all[0], all.at(-1)];
+  const weeks =
+    first === undefined || last === undefined ? [] : payWeeks(facts.rules, facts.groupOn, { first, last });
+  return payOfWeeks(days, weeks, facts);
 }
+
+/** How shift days of some weeks are paid; every day of a week that has any must be among them. */
+export const payOfWeeks = (
+  days: ReadonlyMap<LocalDay, readonly Portion[]>,
+  weeks: readonly PayWeek[],
+  facts: Pick<PayFacts, 'splits' | 'isClosed' | 'premiumRates'>,
+): PersonPay =>
+  joinPay(
+    weeks.map(({ firstDay, lastDay, rule }) => {
+      const own = [...days].filter(([day]) => day >= firstDay && day <= lastDay);
+      return payOfWeek(new Map(own), rule, facts, toSeconds(0));
+    }),
+  );
 
 /** How some weeks are paid, together. */
 export const joinPay = (parts: readonly PersonPay[]): PersonPay => ({
@@ -95,17 +110,4 @@ const toldDay = (
 /** Portions by their shift day, in order. */
 export function byShiftDay(portions: readonly Portion[]): ReadonlyMap<LocalDay, readonly Portion[]> {
   return groupBy(portions, ({ shiftDay }) => shiftDay);
-}
-
-type WeekOfPortions = { readonly week: PayWeek; readonly days: ReadonlyMap<LocalDay, readonly Portion[]> };
-
-/** Portions by their week and shift day, in order. */
-function weeksOf(portions: readonly Portion[], { rules, groupOn }: PayFacts): readonly WeekOfPortions[] {
-  const [first, last] = [portions[0]?.shiftDay, portions.at(-1)?.shiftDay];
-  if (first === undefined || last === undefined) return [];
-  const days = byShiftDay(portions);
-  return payWeeks(rules, groupOn, { first, last }).map((week) => ({
-    week,
-    days: new Map([...days].filter(([day]) => day >= week.firstDay && day <= week.lastDay)),
-  }));
 }

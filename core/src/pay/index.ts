@@ -5,7 +5,7 @@ export { closeDays, owedOf, periodsUpTo, periodToClose, refuseClosing } from './
 export type { ClosingRefusal, Owed, PayDay, PersonDay } from './closing.ts';
 export { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';
 export type { PayPeriod, PayRule } from './payPeriod.ts';
-export { byShiftDay, derivePay, joinPay, payOfWeek } from './derivePay.ts';
+export { byShiftDay, derivePay, joinPay, payOfWeek, payOfWeeks } from './derivePay.ts';
 export type { PaidDay, PayFacts, PersonPay } from './derivePay.ts';
 export type { DecidedSplit } from './classify.ts';
 export {

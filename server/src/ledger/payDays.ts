@@ -1,5 +1,5 @@
 import type { LinePremium, PersonTimeline } from '@wergon/core/ledger';
-import { byShiftDay, joinPay, payOfWeek, portionsOf, weeksBetween } from '@wergon/core/pay';
+import { byShiftDay, payOfWeek, payOfWeeks, portionsOf, weeksBetween } from '@wergon/core/pay';
 import type { PayFacts, PayWeek, PersonPay, Portion } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
 import { addDays, earliestOf, latestOf, toSeconds } from '@wergon/core/time';
@@ -93,18 +93,11 @@ export function payOfDays(
   technician: TechnicianId,
   { first, last }: Days,
   change: (by: PaidBy) => PaidBy = (by) => by,
-  weekOf = facts.overtime.weekOf,
 ): PersonPay {
-  const weeks = weeksBetween((day) => weekOf(technician, day), first, last);
+  const weeks = weeksBetween((day) => facts.overtime.weekOf(technician, day), first, last);
   const days = { first: weeks[0]?.firstDay ?? first, last: weeks.at(-1)?.lastDay ?? last };
   const portions = byShiftDay(loadPortions(sql, facts, technician, days));
-  const by = change(paidBy(sql, facts, technician, days));
-  return joinPay(
-    weeks.map((week) => {
-      const own = [...portions].filter(([day]) => day >= week.firstDay && day <= week.lastDay);
-      return payOfWeek(new Map(own), week.rule, by, toSeconds(0));
-    }),
-  );
+  return payOfWeeks(portions, weeks, change(paidBy(sql, facts, technician, days)));
 }
 
 /** Derives anew how somebody's ended shift days are paid, from the first of some days in each of their weeks on; days whose
@@ -201,18 +194,25 @@ function unsettle(
 ): void {
   const closedUntil = findClosedUntil(sql);
   if (closedUntil === null) return;
-  const was = new Map(
-    before.map((row) => [row.shift_day, `${row.straight} ${row.overtime} ${row.double} ${row.unallocated}`]),
+  const textOf = (day: Omit<PaidRow, 'shift_day'>) =>
+    `${day.straight} ${day.overtime} ${day.double} ${day.unallocated}`;
+  const was = new Map(before.map((row) => [row.shift_day, textOf(row)]));
+  const is = new Map(after.map((day) => [day.day, textOf({ ...day, unallocated: day.unallocatedSeconds })]));
+  // Before days were kept, all of them were straight.
+  const stayStraight = new Set(
+    after
+      .filter(
+        ({ day, straight, paidSeconds, unallocatedSeconds }) =>
+          !was.has(day) && straight === paidSeconds && unallocatedSeconds === 0,
+      )
+      .map(({ day }) => day),
   );
-  const is = new Map(
-    after.map((day) => [day.day, `${day.straight} ${day.overtime} ${day.double} ${day.unallocatedSeconds}`]),
+  const changed = [...new Set([...was.keys(), ...is.keys()])].filter(
+    (day) => day <= closedUntil && was.get(day) !== is.get(day) && !stayStraight.has(day),
   );
-  const days = [...new Set([...was.keys(), ...is.keys()])];
   markUnsettled(
     sql,
-    days
-      .filter((day) => day <= closedUntil && was.get(day) !== is.get(day))
-      .map((day) => ({ technician, day })),
+    changed.map((day) => ({ technician, day })),
   );
 }
 

@@ -1,7 +1,7 @@
 import type { TriedOvertime } from '@wergon/contract/pay';
 import type { LinePremium } from '@wergon/core/ledger';
 import { toCents } from '@wergon/core/money';
-import { byShiftDay, joinPay, payOfWeek, weeksBetween } from '@wergon/core/pay';
+import { byShiftDay, joinPay, payOfWeeks, weeksBetween } from '@wergon/core/pay';
 import type { OvertimeRule, PaidDay, PersonPay } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
 import type { WorkOrderId } from '@wergon/core/work';
@@ -85,13 +85,7 @@ function payUnder(
   const by = paidBy(sql, facts, technician, days);
   const payBy = (of: OvertimeFacts['weekOf']): PersonPay => {
     const weeks = weeksBetween((day) => of(technician, day), firstDay, lastDay);
-    const pay = joinPay(
-      weeks.map((week) => {
-        const own = [...portions].filter(([day]) => day >= week.firstDay && day <= week.lastDay);
-        return payOfWeek(new Map(own), week.rule, by, toSeconds(0));
-      }),
-    );
-    return within(pay, firstDay, lastDay);
+    return within(payOfWeeks(portions, weeks, by), firstDay, lastDay);
   };
   return { before: payBy(facts.overtime.weekOf), after: payBy(weekOf) };
 }
