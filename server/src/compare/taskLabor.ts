@@ -166,7 +166,8 @@ export const costedAs = <Line extends Parameters<typeof atStandardCost>[0][numbe
 ): readonly Line[] => (costs === 'actual' ? lines : atStandardCost(lines, facts, keptRateOf(facts)));
 
 export function writeLine(facts: ShopFacts, line: ToldLine, costs: Costs, set: LineRow['set']): LineRow {
-  const { technician, workType, day, seconds, measuredSeconds, sharedSeconds, enteredSeconds, cost } = line;
+  const { technician, workType, day, seconds, measuredSeconds, sharedSeconds, enteredSeconds } = line;
+  const { cost, premium = 0 } = line;
   return {
     technician,
     name: technician === null ? '' : (facts.technicians.get(technician)?.name ?? technician),
@@ -178,6 +179,10 @@ export function writeLine(facts: ShopFacts, line: ToldLine, costs: Costs, set: L
     enteredSeconds,
     cost: cost === null ? null : formatCents(cost),
     costs,
+    parts:
+      cost === null || premium === 0
+        ? null
+        : { straight: formatCents(toCents(cost - premium)), premium: formatCents(toCents(premium)) },
     set,
   };
 }

@@ -17,7 +17,16 @@ const key = () => {
   const { technician, workType, day } = props.line;
   return { technician, target: props.target, workType, day: formatDay(day) };
 };
-const begunNow = () => ({ amount: props.line.cost ?? '', reason: '' });
+/** What is set is what the hours themselves cost; overtime adds to it. */
+const begunNow = () => ({ amount: props.line.parts?.straight ?? props.line.cost ?? '', reason: '' });
+const overtime = computed(() =>
+  props.line.parts
+    ? t('compare.costHasOvertime', {
+        straight: desk.money(props.line.parts.straight),
+        premium: desk.money(props.line.parts.premium),
+      })
+    : '',
+);
 const bodyOf = (written: ReturnType<typeof begunNow>) => ({
   ...key(),
   seconds: props.line.seconds,
@@ -54,10 +63,15 @@ const said = computed(() => {
 </script>
 
 <template>
-  <div v-if="line.set || mayChange" class="line-cost">
+  <div v-if="line.set || line.parts || mayChange" class="line-cost">
+    <p v-if="overtime" class="none">{{ overtime }}</p>
     <p v-if="said" class="none">{{ said }}</p>
     <form v-if="isOpen" novalidate class="fields" @submit.prevent="save">
-      <FormField v-slot="{ id }" :label="t('compare.newCost')" field="amount">
+      <FormField
+        v-slot="{ id }"
+        :label="line.parts ? t('compare.newCostWithoutOvertime') : t('compare.newCost')"
+        field="amount"
+      >
         <BFormInput :id="id" v-model="fields.amount" class="figure amount" inputmode="decimal" autofocus />
       </FormField>
       <FormField v-slot="{ id }" :label="t('common.why')" field="reason" class="why">

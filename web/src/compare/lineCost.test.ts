@@ -22,6 +22,7 @@ const LINE = {
   seconds: 3600,
   cost: '36.00',
   costs: 'actual',
+  parts: null,
   set: null,
 } as unknown as ToldLine;
 const SET = {
@@ -85,4 +86,12 @@ test.each<[what: string, set: ToldLine['set'], words: string]>([
 ])('set for %s: it says so', async (_what, set, words) => {
   const { page } = await open({ set }, 'rates.see');
   expect(page.text()).toContain(words);
+});
+
+test('what overtime adds is told, and what is set is what the hours themselves cost', async () => {
+  const parts = { straight: '36.00', premium: '18.00' };
+  const { press, field, page } = await open({ cost: '54.00', parts }, 'rates.see', 'ledger.correct');
+  expect(page.text()).toContain('€36.00 for the hours, €18.00 for overtime.');
+  await press('Set the cost by hand');
+  expect((field('Cost of this line, without overtime').element as HTMLInputElement).value).toBe('36.00');
 });

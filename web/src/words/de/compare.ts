@@ -316,4 +316,6 @@ export const compare: Translation['compare'] = {
   goodAndScrap: '{good} gut, {scrap} Ausschuss',
   inAllHead: 'Insgesamt',
   byDay: 'Nach Tagen',
+  costHasOvertime: '{straight} für die Stunden, {premium} für Überstunden.',
+  newCostWithoutOvertime: 'Kosten dieser Zeile, ohne Überstunden',
 };

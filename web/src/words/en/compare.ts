@@ -310,4 +310,6 @@ export const compare = {
   goodAndScrap: '{good} good, {scrap} scrap',
   inAllHead: 'In all',
   byDay: 'By day',
+  costHasOvertime: '{straight} for the hours, {premium} for overtime.',
+  newCostWithoutOvertime: 'Cost of this line, without overtime',
 } as const;
