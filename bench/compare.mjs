@@ -4,7 +4,7 @@ import { createRequire } from 'node:module';
 import { openShop } from '@wergon/server/app';
 import { readSql } from '@wergon/server/db';
 import { startProcess } from './serverProcess.mjs';
-import { call, newPath, percentile, root } from './shop.mjs';
+import { call, newPath, percentile, root, untilKept } from './shop.mjs';
 
 /** Compare on a large sample shop: a year of it beside a tenth, a bare sum over the same rows, scans meanwhile, and the
  *  pages. WERGON_LARGE names a database that `npm run demo -- --people 200 --weeks 52` made before. */
@@ -58,9 +58,7 @@ async function timed(work, times = 2) {
 const database = await openShop(path);
 const count = async (query, params) =>
   (await readSql(database, (sql) => sql.all(`select count(*) as "n" from ${query}`, params)))[0].n;
-// Of a shop that was just made the server keeps its finished jobs first; what people are on stays due.
-const FEW = 20;
-while ((await count('"due_job"')) > FEW) await new Promise((done) => setTimeout(done, 1000));
+await untilKept(path);
 
 const reads = {};
 for (const [name, { path: route, whole, part }] of Object.entries(READS)) {

@@ -1,5 +1,5 @@
 import { startProcess } from './serverProcess.mjs';
-import { call, fill, line, makeShop, newPath, now, percentile, root } from './shop.mjs';
+import { call, fill, line, makeShop, newPath, now, percentile, root, untilKept } from './shop.mjs';
 
 /** Pay: what a rule of overtime costs an append, and on a large sample shop a period that is opened and a rule that is
  *  tried on a year. WERGON_LARGE names a database that `npm run demo -- --people 200 --weeks 52` made before. */
@@ -64,6 +64,7 @@ async function large(path) {
     WERGON_DEMO: '1',
   });
   const { cookie } = await call(url, '/api/sign-in', { userName: 'solveig', password: 'odden-rewind' });
+  await untilKept(path);
   const timed = async (work) => {
     const took = [];
     for (let i = 0; i < ROUNDS; i += 1) {

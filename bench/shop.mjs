@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openShop } from '@wergon/server/app';
 import { createFactsCache } from '@wergon/server/catalog';
-import { writeSql } from '@wergon/server/db';
+import { readSql, writeSql } from '@wergon/server/db';
 import { GENESIS, chainHash, rebuild, writeEnvelope } from '@wergon/server/ledger';
 import { formatInstant, toInstant } from '@wergon/core/time';
 import { startProcess } from './serverProcess.mjs';
@@ -110,6 +110,16 @@ export const line = (shop, i, at) => {
   };
   return { entry, action: id, source: 'scan', via: [], deviceAt: instant, clockOffset: 0 };
 };
+
+/** Of a shop that was just made the server keeps its finished jobs first; what people are on stays due. */
+export async function untilKept(path) {
+  const FEW = 20;
+  const database = await openShop(path);
+  const count = async () =>
+    (await readSql(database, (sql) => sql.all('select count(*) as "n" from "due_job"')))[0].n;
+  while ((await count()) > FEW) await new Promise((done) => setTimeout(done, 1000));
+  await database.close();
+}
 
 export const percentile = (sorted, share) =>
   sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))];

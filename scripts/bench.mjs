@@ -105,3 +105,13 @@ say(
 say(`   memory of the server: ${compared.peakMegabytes} MB   (aim: 1024 MB)`);
 say(`   why an order differs, from its address to its chart: ${two(compared.bridge)} ms   (aim: 300 ms)`);
 say(`   longest task of the page while a cut of a year folds: ${two(compared.folding)} ms   (aim: 50 ms)`);
+
+const paid = measure('pay.mjs');
+say('10  Pay');
+say(
+  `   one append with rules of overtime ${two(paid.append.with)} ms, without ${two(paid.append.without)} ms, ratio ${two(paid.append.with / paid.append.without)}   (aim: 1.15)`,
+);
+if (paid.period) {
+  say(`   two weeks of 200 people opened: ${two(paid.period.best)} ms   (aim: 500 ms)`);
+  say(`   a rule tried on a year, in ${paid.parts} parts: ${two(paid.tried / 1000)} s   (aim: 10 s)`);
+} else say('   (set WERGON_LARGE to the large shop of section 9 to open a period and try a rule)');

@@ -149,7 +149,8 @@ function shareClasses({ shiftDay, day, seconds, shares }: Portion, sums: Sums): 
   const left: number[] = on.map((share) => share.seconds);
   return PAY_CLASSES.flatMap((each) => {
     if (sums[each] === 0) return [];
-    const given = shareByWeight(sums[each], left);
+    // Most work is on one thing: all of it is that one's.
+    const given = on.length === 1 ? [sums[each]] : shareByWeight(sums[each], left);
     return on.flatMap(({ target, workType }, i): ClassedShare[] => {
       const own = itemAt(given, i);
       left[i] = itemAt(left, i) - own;

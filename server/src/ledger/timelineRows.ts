@@ -78,13 +78,16 @@ const readStint = (row: StintRow): Stint => ({
 const STRETCH_COLUMNS = ['technician', 'from_at', 'to_at', 'capped', 'opened', 'closed'] as const;
 const STINT_COLUMNS = [...STRETCH_COLUMNS, 'running', 'shift_since', 'reason'] as const;
 
+/** Of one person from so many seconds on there are enough stints to be read many at once. */
+const MANY_SECONDS = 90 * 86_400;
+
 /** Ended stints that reach into a span, by technician and time. */
 export function loadStints(sql: Sql, asked: Asked): Stint[] {
   const { clause, params } = where(asked);
-  const rows =
-    asked.technician === undefined
-      ? sql.many<StintRow>(STINT_COLUMNS, 'stint', clause, params)
-      : sql.all<StintRow>(`select * from "stint" where ${clause}`, params);
+  const isMany = asked.technician === undefined || asked.to - asked.from > MANY_SECONDS;
+  const rows = isMany
+    ? sql.many<StintRow>(STINT_COLUMNS, 'stint', clause, params)
+    : sql.all<StintRow>(`select * from "stint" where ${clause}`, params);
   return inOrder(rows).map(readStint);
 }
 

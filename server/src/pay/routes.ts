@@ -224,12 +224,15 @@ function writePeriod(
   const money = (items: readonly ClosedLine[]) => formatCents(sumCents(items));
   const secondsOf = (items: readonly { readonly seconds: number }[]) =>
     items.reduce((sum, { seconds }) => sum + seconds, 0);
+  const of = ({ technician }: Pick<ClosedLine, 'technician'>) => technician;
+  const [daysOf, linesOf] = [groupBy(days, of), groupBy(lines, of)];
+  const [awayOf, classesOf] = [groupBy(seen.away, of), groupBy(seen.classes, of)];
   const people = [...facts.technicians.values()].flatMap(({ id, name, department }) => {
-    const own = days.filter(({ technician }) => technician === id);
-    const kept = lines.filter(({ technician }) => technician === id);
+    const own = daysOf.get(id) ?? [];
+    const kept = linesOf.get(id) ?? [];
     // Closed is closed: what a closed period did not take is no longer its open part.
     const open = closed ? [] : own.filter((each) => !isPayable(facts, each));
-    const ownAway = seen.away.filter(({ technician }) => technician === id);
+    const ownAway = awayOf.get(id) ?? [];
     if (own.length + kept.length + ownAway.length === 0) return [];
     return {
       technician: id,
@@ -240,7 +243,7 @@ function writePeriod(
       unapprovedSeconds: open.reduce((sum, { chargedSeconds }) => sum + chargedSeconds, 0),
       openDays: open.map(({ day }) => day),
       cost: money(kept),
-      classes: sumClasses(seen.classes.filter(({ technician }) => technician === id)),
+      classes: sumClasses(classesOf.get(id) ?? []),
       away: [...groupBy(ownAway, ({ kind }) => kind)].map(([kind, of]) => ({ kind, seconds: secondsOf(of) })),
       plannedSeconds: seen.plannedSeconds(id),
       split: closed
