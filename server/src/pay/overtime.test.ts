@@ -262,6 +262,8 @@ test('paid leave and paid closed days stand beside what was worked, and closing 
     to: '2026-03-06',
   });
   expect([late.status, fieldsOf(late)]).toEqual([409, ['from']]);
+  const shut = await post('/api/shop/closed-days', { day: '2026-03-06', name: 'Late', isPaid: true });
+  expect([shut.status, fieldsOf(shut)]).toEqual([409, ['day']]);
   expect(await away()).toEqual(kept);
 });
 

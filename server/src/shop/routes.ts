@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { ok } from '@wergon/core/result';
-import { EVER } from '@wergon/core/time';
+import { EVER, formatDay } from '@wergon/core/time';
+import type { LocalDay } from '@wergon/core/time';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { insertOnce } from '../db/index.ts';
@@ -12,7 +13,7 @@ import { mountNotices } from './notices.ts';
 
 /** Routes of what the shop says of itself: its settings, closed days, notices, customers' units. */
 export function mountShop(mount: Mount, context: Context): void {
-  const { database, setupChanged, deriveAnew, live } = context;
+  const { database, setupChanged, deriveAnew, closedUntil, live } = context;
   mountFirstRun(mount, context);
   mountNotices(mount, context);
 
@@ -43,12 +44,24 @@ export function mountShop(mount: Mount, context: Context): void {
     return found > 0 ? ok(null) : refuse('record.not_found');
   });
 
+  /** A closed day can be paid, and how work on it is paid can differ: in a closed period it stays as it was. */
+  const refuseClosed = async (day: LocalDay) => {
+    const closed = await closedUntil();
+    return closed !== null && day <= closed
+      ? refuse('approve.closed', [{ field: 'day', message: `${formatDay(day)} lies in a closed pay period` }])
+      : undefined;
+  };
+
   mount('addClosedDay', async ({ body }) => {
+    const closed = await refuseClosed(body.day);
+    if (closed) return closed;
     await deriveAnew(body.day, () => database.em.fork().upsert(ClosedDayEntity, body));
     return ok(null);
   });
 
   mount('removeClosedDay', async ({ body }) => {
+    const closed = await refuseClosed(body.day);
+    if (closed) return closed;
     const removed = await deriveAnew(body.day, () => database.em.fork().nativeDelete(ClosedDayEntity, body));
     return removed > 0 ? ok(null) : refuse('record.not_found');
   });
