@@ -275,3 +275,11 @@ test('whoever approves sees which days are not all straight', async () => {
     ['Bo', 0],
   ]);
 });
+
+test('what overtime adds is a cause of its own of why a job differs, for whoever may see rates', async () => {
+  await post('/api/pay/overtime', rule);
+  const why = JSON.stringify(await read(`/api/work/${shop.order}/why`));
+  expect(why).toMatch(/"cause":"premium"[^}]*"36\.00"/);
+  const planner = await shop.addUser({ userName: 'paul', role: 'planner', seesRates: false });
+  expect(JSON.stringify(await read(`/api/work/${shop.order}/why`, planner))).not.toContain('premium');
+});
