@@ -28,15 +28,14 @@ import {
   ClosedDayEntity,
   CustomerEntity,
   ListItemEntity,
-  OvertimeRuleEntity,
   ResourceEntity,
   ShopEntity,
   UnitEntity,
-  ensureListItems,
 } from '@wergon/server/shop';
 import { COST_CODES, CLOSED_DAYS, CREWS, DIVISIONS, JOB_TYPES, REASONS, makeUnits } from './sampleLists.ts';
 import { ACTIVITIES, CUSTOMERS, DEPARTMENTS, GRADES, PEOPLE, SHOP } from './sampleShop.ts';
 import type { Department, GradeId } from './sampleShop.ts';
+import { NIGHT_GROUP, addOvertime } from './addOvertime.ts';
 import { enterStations } from './enterStations.ts';
 import type { Draw } from './draw.ts';
 import type { Size } from './size.ts';
@@ -246,33 +245,6 @@ async function addLists(
   for (const { day, name, isPaid } of CLOSED_DAYS)
     await em.insert(ClosedDayEntity, { day: unwrap(parseDay(day)), name, isPaid });
 }
-
-/** How overtime is paid: alike for all, and sooner for those who work at night. */
-async function addOvertime(em: EntityManager, firstDay: LocalDay): Promise<void> {
-  const usual = {
-    weekStart: 1,
-    day: [
-      { over: '8.5', class: 'overtime' },
-      { over: '12', class: 'double' },
-    ],
-    week: [{ over: '40', class: 'overtime' }],
-    special: [
-      { on: 7, class: 'double' },
-      { on: 'closed', class: 'double' },
-    ],
-    multipliers: { overtime: '1.5', double: '2' },
-    premiumOn: 'worked',
-  } as const;
-  const said = { by: 'Solveig Aune', at: toInstant(addDays(firstDay, -90) * 86_400) };
-  const night = { ...usual, day: [{ over: '8', class: 'overtime' }] };
-  for (const [payGroup, terms] of [['', usual] as const, [NIGHT_GROUP, night] as const])
-    await em.insert(OvertimeRuleEntity, {
-      ...{ fromDay: unwrap(parseDay('2026-01-01')), payGroup, rule: JSON.stringify(terms) },
-      ...said,
-    });
-  await ensureListItems(em, { 'pay-group': [NIGHT_GROUP] });
-}
-const NIGHT_GROUP = 'Night crew';
 
 /** Who signs a crew on and off. */
 const LEADS = ['Aino Saari', 'Sanna Koivu', 'Ingrid Solberg'];

@@ -31,7 +31,16 @@ export const decideSplitsSchema = z.strictObject({
       }),
     )
     .min(1)
-    .max(2000),
+    .max(2000)
+    .superRefine((days, context) => {
+      const named = new Set<string>();
+      for (const [i, each] of days.entries()) {
+        const key = `${each.technician} ${each.day}`;
+        if (named.has(key))
+          context.addIssue({ code: 'custom', path: [i, 'day'], message: 'is named twice for this person' });
+        named.add(key);
+      }
+    }),
   reason: z.string().trim().min(1, 'say why').max(200),
 });
 /** Shift days that are paid by the rule again, all or none. */

@@ -186,6 +186,18 @@ describe('a split', () => {
     expect((await period()).totals.cost).toBe('612.00');
   });
 
+  test('of a day that is named twice is refused, whatever each says', async () => {
+    const { stamp } = await split();
+    const day = { technician: shop.ada, day: '2026-03-03', stamp };
+    const days = [
+      { ...day, classes: null },
+      { ...day, classes: seconds(0, 0, 10) },
+    ];
+    const answer = await post('/api/pay/split', { days, reason: 'both' });
+    expect([answer.status, fieldsOf(answer)]).toEqual([422, ['days[1].day']]);
+    expect((await split()).split).toBe('none');
+  });
+
   test('that does not add up is refused at its day, and changes nothing', async () => {
     const answer = await decide(seconds(6, 0, 3));
     expect([answer.status, fieldsOf(answer)]).toEqual([422, ['days[0].classes']]);

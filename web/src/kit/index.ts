@@ -32,4 +32,5 @@ export { useNow } from './useNow.ts';
 export { usePeople } from './usePeople.ts';
 export { useStart } from './useStart.ts';
 export { useToday } from './useToday.ts';
+export { beforeAfter } from './tables.ts';
 export type { Column } from './tables.ts';

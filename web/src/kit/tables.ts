@@ -18,6 +18,19 @@ export type Column<Row> = {
   readonly isRowHead?: boolean;
 };
 
+/** Two columns of one figure: as it is, and as it would be. */
+export const beforeAfter = <Row>(
+  id: string,
+  titles: readonly [string, string],
+  of: (row: Row) => readonly [string, string],
+): readonly Column<Row>[] =>
+  titles.map((title, i) => ({
+    id: `${id}-${i}`,
+    title,
+    class: 'number figure',
+    value: (row) => of(row)[i],
+  }));
+
 type Cell = string | number | null | undefined;
 const words = new Intl.Collator(undefined, { numeric: true, sensitivity: 'base' });
 

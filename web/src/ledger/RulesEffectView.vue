@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { RulesEffect } from '@wergon/contract/ledger';
-import { sayDateText, useDesk } from '../kit/index.ts';
+import { beforeAfter, sayDateText, useDesk } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
 import { DataTable } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
@@ -15,26 +15,15 @@ const isNothing = computed(() => {
 });
 type Person = RulesEffect['people'][number];
 type Order = RulesEffect['orders'][number];
-const pair = <Row,>(
-  id: string,
-  titles: readonly [string, string],
-  of: (row: Row) => readonly [string, string],
-) =>
-  titles.map((title, i): Column<Row> => ({
-    id: `${id}-${i}`,
-    title,
-    class: 'number figure',
-    value: (row) => of(row)[i],
-  }));
 const people = computed((): readonly Column<Person>[] => [
   { id: 'name', title: t('common.person'), isRowHead: true, value: ({ name }) => name },
   { id: 'days', title: t('ledger.daysThatChange'), class: 'number figure', value: ({ days }) => days },
-  ...pair<Person>('charged', [t('ledger.chargedNow'), t('ledger.chargedThen')], ({ charged }) => [
+  ...beforeAfter<Person>('charged', [t('ledger.chargedNow'), t('ledger.chargedThen')], ({ charged }) => [
     desk.hours(charged.before),
     desk.hours(charged.after),
   ]),
   ...(props.effect.people.some(({ attended }) => attended.before !== attended.after)
-    ? pair<Person>('attended', [t('ledger.attendedNow'), t('ledger.attendedThen')], ({ attended }) => [
+    ? beforeAfter<Person>('attended', [t('ledger.attendedNow'), t('ledger.attendedThen')], ({ attended }) => [
         desk.hours(attended.before),
         desk.hours(attended.after),
       ])
@@ -48,12 +37,12 @@ const orders = computed((): readonly Column<Order>[] => [
     value: ({ order, title, isOpen }) =>
       order === null ? t('ledger.indirectTime') : isOpen ? `${title} · ${t('common.open')}` : title,
   },
-  ...pair<Order>('hours', [t('ledger.hoursNow'), t('ledger.hoursThen')], ({ seconds }) => [
+  ...beforeAfter<Order>('hours', [t('ledger.hoursNow'), t('ledger.hoursThen')], ({ seconds }) => [
     desk.hours(seconds.before),
     desk.hours(seconds.after),
   ]),
   ...(props.effect.orders.some(({ cost }) => cost !== null)
-    ? pair<Order>('cost', [t('ledger.costNow'), t('ledger.costThen')], ({ cost }) =>
+    ? beforeAfter<Order>('cost', [t('ledger.costNow'), t('ledger.costThen')], ({ cost }) =>
         cost ? [desk.money(cost.before), desk.money(cost.after)] : ['', ''],
       )
     : []),

@@ -57,8 +57,13 @@ const columns = computed((): readonly Column<Rule>[] => [
   { id: 'from', title: t('common.from'), class: 'text-nowrap', isRowHead: true },
   { id: 'group', title: t('pay.forWhom'), value: ({ group }) => group || t('pay.everybody') },
   { id: 'says', title: t('pay.whatItSays') },
-  { id: 'bears', title: t('pay.whoBearsIt'), value: ({ terms }) => t(`premiumOn.${terms.premiumOn}`) },
-  { id: 'by', title: t('ledger.setBy'), value: ({ by }) => by },
+  {
+    id: 'bears',
+    class: 'aside',
+    title: t('pay.whoBearsIt'),
+    value: ({ terms }) => t(`premiumOn.${terms.premiumOn}`),
+  },
+  { id: 'by', class: 'aside', title: t('ledger.setBy'), value: ({ by }) => by },
   { id: 'acts', class: 'acts-cell' },
 ]);
 const mayChange = computed(() => desk.may('shop.change'));
@@ -155,5 +160,10 @@ const mayChange = computed(() => desk.may('shop.change'));
 }
 ul {
   padding-left: 18px;
+}
+@media (max-width: 900px) {
+  :deep(.aside) {
+    display: none;
+  }
 }
 </style>

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { TriedOvertime } from '@wergon/contract/pay';
 import { formatCents, toCents } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
-import { sayDateText, useDesk } from '../kit/index.ts';
+import { beforeAfter, sayDateText, useDesk } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
 import { DataTable } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
@@ -30,21 +30,10 @@ const costs = computed(() => {
 });
 type Person = TriedOvertime['people'][number];
 type Order = TriedOvertime['orders'][number];
-const pair = <Row,>(
-  id: string,
-  titles: readonly [string, string],
-  of: (row: Row) => readonly [string, string],
-) =>
-  titles.map((title, i): Column<Row> => ({
-    id: `${id}-${i}`,
-    title,
-    class: 'number figure',
-    value: (row) => of(row)[i],
-  }));
 const hoursOf = (seconds: number) => (seconds === 0 ? '' : desk.hours(seconds));
 const ofClass = (each: 'overtime' | 'double', titles: readonly [string, string]) =>
   props.tried.people.some(({ classes }) => classes.before[each] + classes.after[each] > 0)
-    ? pair<Person>(each, titles, ({ classes }) => [
+    ? beforeAfter<Person>(each, titles, ({ classes }) => [
         hoursOf(classes.before[each]),
         hoursOf(classes.after[each]),
       ])
@@ -54,7 +43,7 @@ const people = computed((): readonly Column<Person>[] => [
   ...ofClass('overtime', [t('pay.overtimeNow'), t('pay.overtimeThen')]),
   ...ofClass('double', [t('pay.doubleNow'), t('pay.doubleThen')]),
   ...(props.total
-    ? pair<Person>('premium', [t('pay.costNow'), t('pay.costThen')], ({ premium }) =>
+    ? beforeAfter<Person>('premium', [t('pay.costNow'), t('pay.costThen')], ({ premium }) =>
         premium ? [money(premium.before), money(premium.after)] : ['', ''],
       )
     : []),
@@ -62,7 +51,7 @@ const people = computed((): readonly Column<Person>[] => [
 const orders = computed((): readonly Column<Order>[] => [
   { id: 'number', title: t('common.order'), class: 'mono', value: ({ number }) => number },
   { id: 'title', title: '', value: ({ order, title }) => (order === null ? t('pay.indirect') : title) },
-  ...pair<Order>('premium', [t('pay.costNow'), t('pay.costThen')], ({ premium }) => [
+  ...beforeAfter<Order>('premium', [t('pay.costNow'), t('pay.costThen')], ({ premium }) => [
     money(premium.before),
     money(premium.after),
   ]),

@@ -133,6 +133,7 @@ export const fieldProblems: Readonly<Record<string, string>> = {
     'an {title} wurde gearbeitet: schließen statt löschen',
   'must open fewer levels than there are': 'muss weniger Ebenen öffnen, als es gibt',
   'must not be above {n}': 'darf nicht über {n} sein',
+  'is named twice for this person': 'ist für diese Person zweimal genannt',
   'must add up to {hours}': 'muss zusammen {hours} ergeben',
   'must be from 1 to 10': 'muss von 1 bis 10 sein',
   'there is a rule of this date for them': 'für sie gibt es schon eine Regel ab diesem Tag',
