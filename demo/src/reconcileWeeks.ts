@@ -101,7 +101,7 @@ async function close({ database, facts: cache, journal, clock }: Context, by: Pe
     const period = nextPeriod(sql, facts, now);
     if (period.lastDay >= facts.zone.dayAt(now)) return ok([]);
     const days = loadShiftDays(sql, facts, period, now);
-    const closing = closingOf(facts, period, days, findOwed(sql, facts, now), away.days);
+    const closing = closingOf(sql, facts, period, days, findOwed(sql, facts, now), away.days, now);
     const [last] = sql.all<{ hash: string }>('select "hash" from "journal" order by "seq" desc limit 1');
     return ok([writeDecision({ ...closing, head: last?.hash ?? '', by: by.name }, now)]);
   });

@@ -27,3 +27,22 @@ export {
   reopenPeriodSchema,
 } from './pay.ts';
 export type { PayPeriodJson } from './pay.ts';
+export {
+  NEEDS_FINER_ROWS,
+  PAY_KINDS,
+  madePayFileSchema,
+  makePayFileSchema,
+  payFileQuery,
+  payFileSchema,
+  payFileTextQuery,
+  payFileTextSchema,
+  payFormsSchema,
+  payLayoutSchema,
+  removePayLayoutSchema,
+  savePayCodesSchema,
+  savePayLayoutSchema,
+  triedPayLayoutSchema,
+  tryPayLayoutSchema,
+  withdrawPayFileSchema,
+} from './payFile.ts';
+export type { PayFileJson, PayFileSum, PayLayoutJson } from './payFile.ts';

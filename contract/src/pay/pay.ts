@@ -13,6 +13,8 @@ export const payPeriodsSchema = z.object({
       state: z.enum(['running', 'over', 'closed']),
       closedBy: z.string().nullable(),
       closedAt: instant.nullable(),
+      /** Whether a pay file of it was made. */
+      isSent: z.boolean(),
     }),
   ),
 });

@@ -31,6 +31,8 @@ export const technicianSchema = z
     grade: z.string().nullable().default(null),
     kind: z.enum(TECHNICIAN_KINDS).default('own'),
     payrollNumber: z.string().trim().max(40).default(''),
+    /** Whether their time goes to pay; not said, it does for own staff. */
+    feedsPay: z.boolean().optional(),
     initials: z.string().trim().max(5).default(''),
     /** Whether they lead their crew: signs it on and off, and may let through what a station refuses. */
     isLead: z.boolean().default(false),
@@ -67,6 +69,7 @@ const technicianRow = z.object({
   grade: z.string().nullable(),
   kind: z.enum(TECHNICIAN_KINDS),
   payrollNumber: z.string(),
+  feedsPay: z.boolean(),
   initials: z.string(),
   isLead: z.boolean(),
   language: z.enum(LANGUAGES).nullable(),

@@ -1,8 +1,6 @@
-import { tableOf } from '../result/index.ts';
 import { toCents } from '../money/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { LocalDay } from '../time/index.ts';
-import { PAY_CLASSES } from './payClass.ts';
 import type { DayClasses } from './payClass.ts';
 import type { ShiftLine } from '../ledger/index.ts';
 
@@ -17,30 +15,6 @@ export type ClosedClasses = {
   readonly technician: TechnicianId;
   readonly day: LocalDay;
 } & Readonly<Record<keyof DayClasses, number>>;
-
-const CLASS_KEYS = [...PAY_CLASSES, 'unallocated'] as const;
-
-/** Derived − closed, shift day by shift day and class by class, only where they differ: what becomes overtime later is paid
- *  the rest, and what was overtime is taken back. Source: docs/pay.md, adjustments. */
-export function classAdjustmentsOf(
-  derived: readonly ClosedClasses[],
-  closed: readonly ClosedClasses[],
-): readonly ClosedClasses[] {
-  const sums = new Map<string, ClosedClasses>();
-  const add = (each: ClosedClasses, sign: 1 | -1) => {
-    const key = `${each.technician} ${each.day}`;
-    const sum = sums.get(key);
-    const of = (name: (typeof CLASS_KEYS)[number]) => (sum?.[name] ?? 0) + sign * each[name];
-    sums.set(key, {
-      technician: each.technician,
-      day: each.day,
-      ...tableOf(CLASS_KEYS, of),
-    });
-  };
-  for (const each of derived) add(each, 1);
-  for (const each of closed) add(each, -1);
-  return [...sums.values()].filter((each) => CLASS_KEYS.some((name) => each[name] !== 0));
-}
 
 const keyOf = ({ technician, shiftDay, day, target, workType }: ClosedLine): string =>
   [technician, shiftDay, day, target, workType].join(' ');

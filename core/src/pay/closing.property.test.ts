@@ -4,14 +4,16 @@ import type { LocalDay } from '../time/index.ts';
 import { toCents } from '../money/index.ts';
 import { toSeconds } from '../time/index.ts';
 import { TARGETS, TECHNICIANS } from '../ledger/shop.fixture.ts';
-import type { ClosedClasses, ClosedLine } from './adjustments.ts';
+import type { ClosedLine } from './adjustments.ts';
+import { PAY_CLASSES } from './payClass.ts';
+import type { WorkedLine } from './worked.ts';
 import { closeDays, owedOf, periodToClose, periodsUpTo, refuseClosing } from './closing.ts';
 import type { PayDay } from './closing.ts';
 import { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';
 
 const FIRST = toDay(20_535);
 const DAYS = 5;
-const NOTHING = { adjustments: [], classAdjustments: [], waiting: [] };
+const NOTHING = { adjustments: [], workedAdjustments: [], waiting: [] };
 
 /** Days of a shop as they are at some moment: each person's, each at most once. */
 const anyDays = fc
@@ -21,12 +23,14 @@ const anyDays = fc
       day: fc.nat(DAYS - 1).map((n) => addDays(FIRST, n)),
       isPayable: fc.boolean(),
       isOpen: fc.boolean(),
-      classes: fc.record({
-        straight: fc.nat(30_000).map(toSeconds),
-        overtime: fc.nat(9_000).map(toSeconds),
-        double: fc.nat(9_000).map(toSeconds),
-        unallocated: fc.nat(9_000).map(toSeconds),
-      }),
+      paid: fc.uniqueArray(
+        fc.record({
+          target: fc.constantFrom(undefined, ...TARGETS),
+          class: fc.constantFrom(...PAY_CLASSES),
+          seconds: fc.integer({ min: 1, max: 30_000 }),
+        }),
+        { selector: (each) => `${each.target} ${each.class}`, maxLength: 4 },
+      ),
       work: fc.uniqueArray(
         fc.record({
           target: fc.constantFrom(...TARGETS),
@@ -39,8 +43,14 @@ const anyDays = fc
     { selector: ({ technician, day }) => `${technician} ${day}`, maxLength: TECHNICIANS.length * DAYS },
   )
   .map((days) =>
-    days.map(({ work, ...each }): PayDay => ({
+    days.map(({ work, paid, ...each }): PayDay => ({
       ...each,
+      worked: paid.map((line) => ({
+        ...line,
+        technician: each.technician,
+        shiftDay: each.day,
+        workType: line.target === undefined ? undefined : ('run' as const),
+      })),
       lines: work.map(({ target, seconds, cost }) => ({
         technician: each.technician,
         shiftDay: each.day,
@@ -59,30 +69,27 @@ const sumOf = (lines: readonly ClosedLine[], technician: string, day: LocalDay) 
     .filter((line) => line.technician === technician && line.shiftDay === day)
     .reduce<[number, number]>(([s, c], { seconds, cost }) => [s + seconds, c + (cost ?? 0)], [0, 0]);
 
-const secondsOf = ({ straight, overtime, double, unallocated }: Record<keyof PayDay['classes'], number>) =>
-  [straight, overtime, double, unallocated].join(' ');
-const sumClasses = (paid: readonly ClosedClasses[], technician: string, day: LocalDay) => {
-  const own = paid.filter((each) => each.technician === technician && each.day === day);
-  const sum = (name: keyof PayDay['classes']) => own.reduce((total, each) => total + each[name], 0);
-  return secondsOf({
-    straight: sum('straight'),
-    overtime: sum('overtime'),
-    double: sum('double'),
-    unallocated: sum('unallocated'),
-  });
-};
+/** What was paid of a shift day, by target and class. */
+function paidOf(worked: readonly WorkedLine[], technician: string, day: LocalDay): Record<string, number> {
+  const sums: Record<string, number> = {};
+  for (const line of worked.filter((each) => each.technician === technician && each.shiftDay === day)) {
+    const key = `${line.target} ${line.class}`;
+    sums[key] = (sums[key] ?? 0) + line.seconds;
+  }
+  return Object.fromEntries(Object.entries(sums).filter(([, seconds]) => seconds !== 0));
+}
 
 test('a closing pays each payable day whole, and names every other one as left out', () => {
   fc.assert(
     fc.property(anyDays, (days) => {
-      const { lines, classes, leftOut } = closeDays(days, NOTHING);
+      const { lines, worked, leftOut } = closeDays(days, NOTHING);
       const named = new Set(leftOut.map(keyOf));
       for (const day of days) {
         expect(sumOf(lines, day.technician, day.day)).toEqual(
           day.isPayable ? sumOf(day.lines, day.technician, day.day) : [0, 0],
         );
-        expect(classes.filter((each) => keyOf(each) === keyOf(day)).map(secondsOf)).toEqual(
-          day.isPayable ? [secondsOf(day.classes)] : [],
+        expect(paidOf(worked, day.technician, day.day)).toEqual(
+          day.isPayable ? paidOf(day.worked, day.technician, day.day) : {},
         );
         expect(named.has(keyOf(day))).toBe(!day.isPayable || day.isOpen);
       }
@@ -94,22 +101,20 @@ test('closed after closed, what was paid for a settled day is what it says now, 
   fc.assert(
     fc.property(fc.array(anyDays, { minLength: 1, maxLength: 5 }), (moments) => {
       let paid: ClosedLine[] = [];
-      let classes: ClosedClasses[] = [];
+      let worked: WorkedLine[] = [];
       for (const days of moments) {
         const before = paid;
-        const classesBefore = classes;
-        const owed = owedOf(days, paid, classes);
-        classes = [...classes, ...owed.classAdjustments];
+        const workedBefore = worked;
+        const owed = owedOf(days, paid, worked);
+        worked = [...worked, ...owed.workedAdjustments];
         paid = [...paid, ...owed.adjustments];
         const held = new Set(days.filter(({ isPayable }) => !isPayable).map(keyOf));
         for (const technician of TECHNICIANS)
           for (let day = FIRST; day < FIRST + DAYS; day = addDays(day, 1)) {
             const now = days.filter((each) => each.technician === technician && each.day === day);
             const isHeld = held.has(keyOf({ technician, day }));
-            expect(sumClasses(classes, technician, day)).toBe(
-              isHeld
-                ? sumClasses(classesBefore, technician, day)
-                : secondsOf(now[0]?.classes ?? { straight: 0, overtime: 0, double: 0, unallocated: 0 }),
+            expect(paidOf(worked, technician, day)).toEqual(
+              paidOf(isHeld ? workedBefore : now.flatMap((each) => each.worked), technician, day),
             );
             // A day that is gone altogether says nothing: all of it is taken back.
             expect(sumOf(paid, technician, day)).toEqual(
@@ -122,8 +127,8 @@ test('closed after closed, what was paid for a settled day is what it says now, 
                   ),
             );
           }
-        const nothing = owedOf(days, paid, classes);
-        expect([nothing.adjustments, nothing.classAdjustments]).toEqual([[], []]);
+        const nothing = owedOf(days, paid, worked);
+        expect([nothing.adjustments, nothing.workedAdjustments]).toEqual([[], []]);
       }
     }),
   );

@@ -2,9 +2,10 @@ import type { ShiftLine } from '../ledger/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import { addDays } from '../time/index.ts';
 import type { LocalDay } from '../time/index.ts';
-import { adjustmentsOf, classAdjustmentsOf } from './adjustments.ts';
-import type { Adjustment, ClosedClasses, ClosedLine } from './adjustments.ts';
-import type { DayClasses } from './payClass.ts';
+import { adjustmentsOf } from './adjustments.ts';
+import type { Adjustment, ClosedLine } from './adjustments.ts';
+import { workedAdjustmentsOf } from './worked.ts';
+import type { WorkedLine } from './worked.ts';
 import { payPeriodOf } from './payPeriod.ts';
 import type { PayPeriod, PayRule } from './payPeriod.ts';
 
@@ -13,7 +14,8 @@ export type PayDay = {
   readonly technician: TechnicianId;
   readonly day: LocalDay;
   readonly lines: readonly ShiftLine[];
-  readonly classes: DayClasses;
+  /** What of it is paid, and how. */
+  readonly worked: readonly WorkedLine[];
   /** Whether it goes to pay as it is now: somebody has approved it so, or the shop approves nothing. */
   readonly isPayable: boolean;
   /** Whether work on it still runs. */
@@ -21,10 +23,10 @@ export type PayDay = {
 };
 export type PersonDay = Pick<PayDay, 'technician' | 'day'>;
 
-/** What closed periods still owe: lines and classes beyond what they have paid, and the days that are not settled yet. */
+/** What closed periods still owe: labor and pay lines beyond what they have paid, and the days that are not settled yet. */
 export type Owed = {
   readonly adjustments: readonly Adjustment[];
-  readonly classAdjustments: readonly ClosedClasses[];
+  readonly workedAdjustments: readonly WorkedLine[];
   readonly waiting: readonly PersonDay[];
 };
 
@@ -36,7 +38,7 @@ const keyOf = (technician: TechnicianId, day: LocalDay): string => `${technician
 export function owedOf(
   days: readonly PayDay[],
   closed: readonly ClosedLine[],
-  closedClasses: readonly ClosedClasses[],
+  closedWorked: readonly WorkedLine[],
 ): Owed {
   const held = new Set(
     days.filter(({ isPayable }) => !isPayable).map((each) => keyOf(each.technician, each.day)),
@@ -47,28 +49,26 @@ export function owedOf(
       days.filter(({ isPayable }) => isPayable).flatMap(({ lines }) => lines),
       closed.filter(({ technician, shiftDay }) => !isHeld(technician, shiftDay)),
     ),
-    classAdjustments: classAdjustmentsOf(
-      days.filter(({ isPayable }) => isPayable).map(classesOf),
-      closedClasses.filter(({ technician, day }) => !isHeld(technician, day)),
+    workedAdjustments: workedAdjustmentsOf(
+      days.filter(({ isPayable }) => isPayable).flatMap(({ worked }) => worked),
+      closedWorked.filter(({ technician, shiftDay }) => !isHeld(technician, shiftDay)),
     ),
     waiting: unsettledOf(days),
   };
 }
-
-const classesOf = ({ technician, day, classes }: PayDay): ClosedClasses => ({ technician, day, ...classes });
 
 const unsettledOf = (days: readonly PayDay[]): readonly PersonDay[] =>
   days
     .filter(({ isPayable, isOpen }) => !isPayable || isOpen)
     .map(({ technician, day }) => ({ technician, day }));
 
-/** What a period keeps when it closes: the lines and classes of its payable days, what earlier ones owed, and the days that must be
- *  looked at again. Source: docs/ledger.md, section 9. */
-export const closeDays = (days: readonly PayDay[], { adjustments, classAdjustments, waiting }: Owed) => ({
+/** What a period keeps when it closes: the labor and pay lines of its payable days, what earlier ones owed, and the days
+ *  that must be looked at again. Source: docs/ledger.md, section 9. */
+export const closeDays = (days: readonly PayDay[], { adjustments, workedAdjustments, waiting }: Owed) => ({
   lines: days.filter(({ isPayable }) => isPayable).flatMap(({ lines }) => lines),
   adjustments,
-  classes: days.filter(({ isPayable }) => isPayable).map(classesOf),
-  classAdjustments,
+  worked: days.filter(({ isPayable }) => isPayable).flatMap(({ worked }) => worked),
+  workedAdjustments,
   leftOut: [...waiting, ...unsettledOf(days)],
 });
 

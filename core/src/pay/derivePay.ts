@@ -6,7 +6,7 @@ import type { LocalDay, Seconds } from '../time/index.ts';
 import { sumCents, toCents } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
 import { classifyWeek } from './classify.ts';
-import type { ClassedDay, DecidedSplit } from './classify.ts';
+import type { ClassedDay, ClassedShare, DecidedSplit } from './classify.ts';
 import { payWeeks } from './overtimeRule.ts';
 import type { OvertimeRule, PayWeek } from './overtimeRule.ts';
 import type { ClassSeconds } from './payClass.ts';
@@ -67,6 +67,18 @@ export const payOfWeeks = (
       return payOfWeek(new Map(own), rule, facts, toSeconds(0));
     }),
   );
+
+/** Seconds of each class on each target of the shift days of some weeks; every day of a week that has any must be among
+ *  them. */
+export const sharesOfWeeks = (
+  days: ReadonlyMap<LocalDay, readonly Portion[]>,
+  weeks: readonly PayWeek[],
+  facts: Pick<PayFacts, 'splits' | 'isClosed'>,
+): readonly ClassedShare[] =>
+  weeks.flatMap(({ firstDay, lastDay, rule }) => {
+    const own = [...days].filter(([day]) => day >= firstDay && day <= lastDay);
+    return classifyWeek(new Map(own), { ...facts, rule }, toSeconds(0)).flatMap(({ shares }) => shares);
+  });
 
 /** How some weeks are paid, together. */
 export const joinPay = (parts: readonly PersonPay[]): PersonPay => ({

@@ -1,11 +1,11 @@
 export { isAboveAttended } from './aboveAttended.ts';
-export { adjustmentsOf, classAdjustmentsOf } from './adjustments.ts';
+export { adjustmentsOf } from './adjustments.ts';
 export type { ClosedClasses, ClosedLine } from './adjustments.ts';
 export { closeDays, owedOf, periodsUpTo, periodToClose, refuseClosing } from './closing.ts';
 export type { ClosingRefusal, Owed, PayDay, PersonDay } from './closing.ts';
 export { PAY_PERIOD_KINDS, payPeriodOf } from './payPeriod.ts';
 export type { PayPeriod, PayRule } from './payPeriod.ts';
-export { byShiftDay, derivePay, joinPay, payOfWeek, payOfWeeks } from './derivePay.ts';
+export { byShiftDay, derivePay, joinPay, payOfWeek, payOfWeeks, sharesOfWeeks } from './derivePay.ts';
 export type { PaidDay, PayFacts, PersonPay } from './derivePay.ts';
 export type { DecidedSplit } from './classify.ts';
 export {
@@ -25,3 +25,19 @@ export { PAY_BASES, portionsOf } from './portions.ts';
 export type { PaidTime, PayBasis, Portion } from './portions.ts';
 export { stagesAhead } from './stages.ts';
 export type { PaidSoFar, Stage } from './stages.ts';
+export { classesOf, workedLinesOf, workedOfClasses } from './worked.ts';
+export type { WorkedLine } from './worked.ts';
+export { WORKED_ON, keyOfKind, payCodeOf, payLinesOf } from './payLines.ts';
+export type { OwnAway, PayCodes, PayKind, PayLine, WorkedOn } from './payLines.ts';
+export { PAY_FILE_ROWS, keyOfMissing, payRowsOf, sortForPay } from './payFile.ts';
+export type { Covered, MissingForPay, PayFileRows, PayPerson, PayRow } from './payFile.ts';
+export {
+  DATE_FORMS,
+  DECIMALS,
+  PAY_FIELDS,
+  SEPARATORS,
+  findEmptyColumn,
+  writeHundredths,
+  writePayCells,
+} from './payLayout.ts';
+export type { PayField, PayLayout, PayNames } from './payLayout.ts';

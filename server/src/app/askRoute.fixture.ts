@@ -17,6 +17,7 @@ export const OF_NOTHING = [
   'orderOffers',
   'mails',
   'ownCard',
+  'payFileText',
 ];
 
 /** The path of a read, with the query that it needs to answer, in a test's shop on the day of its labor. */
@@ -38,11 +39,13 @@ export function pathOfRead(shop: TestShop, name: string): string {
     daySplit: `?technician=${shop.ada}&day=${day}`,
     floorChanges: `?after=1&day=${day}`,
     payPeriod: '?firstDay=2026-03-02',
+    payFile: '?firstDay=2026-03-02',
     targets: '?search=winding',
     comparedJobs: `?${week}&show=floor`,
     comparedCauses: `?${week}&by=task&group=Strip`,
     comparedPeople: `?${week}`,
     comparedMachines: `?${week}`,
+    payFileText: '?id=none',
     cut: cut('person', 'order', 'day'),
   };
   return path + (queries[name] ?? '');

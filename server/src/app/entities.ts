@@ -1,3 +1,4 @@
+import { PayCodeEntity, PayLayoutEntity } from '../pay/index.ts';
 import { DueJobEntity, FinishedJobEntity, KeptCutEntity } from '../compare/index.ts';
 import { RoleEntity, SessionEntity, UserEntity } from '../access/index.ts';
 import {
@@ -16,12 +17,14 @@ import {
   WaitingEntity,
   ApprovalEntity,
   ClosedAwayEntity,
-  ClosedClassEntity,
+  ClosedPayEntity,
   ClosedLineEntity,
   PayPeriodEntity,
   SetCostEntity,
   LinePremiumEntity,
   PayDayEntity,
+  PayFileEntity,
+  PayFilePartEntity,
   PaySplitEntity,
   UnsettledDayEntity,
 } from '../ledger/index.ts';
@@ -94,6 +97,8 @@ export const ENTITIES = [
   ActivityEntity,
   ListItemEntity,
   NoticeEntity,
+  PayCodeEntity,
+  PayLayoutEntity,
   OvertimeRuleEntity,
   ResourceEntity,
   CustomerEntity,
@@ -117,11 +122,13 @@ export const ENTITIES = [
   ApprovalEntity,
   PayPeriodEntity,
   ClosedAwayEntity,
-  ClosedClassEntity,
+  ClosedPayEntity,
   ClosedLineEntity,
   SetCostEntity,
   LinePremiumEntity,
   PayDayEntity,
+  PayFileEntity,
+  PayFilePartEntity,
   PaySplitEntity,
   UnsettledDayEntity,
   DueJobEntity,

@@ -23,6 +23,7 @@ import { Migration20261130Rules } from './migrations/Migration20261130Rules.ts';
 import { Migration20261201Compare } from './migrations/Migration20261201Compare.ts';
 import { Migration20261202FinishedJobs } from './migrations/Migration20261202FinishedJobs.ts';
 import { Migration20261203Overtime } from './migrations/Migration20261203Overtime.ts';
+import { Migration20261204PayFile } from './migrations/Migration20261204PayFile.ts';
 
 /** In the order in which they are run. */
 const MIGRATIONS = [
@@ -49,6 +50,7 @@ const MIGRATIONS = [
   Migration20261201Compare,
   Migration20261202FinishedJobs,
   Migration20261203Overtime,
+  Migration20261204PayFile,
 ];
 
 /** Brings the schema of a database up to date. */

@@ -59,8 +59,8 @@ export const PEOPLE: List<TechnicianFields> = {
       const known = stored.get(row.number);
       if (!known) await addTechnician(em, fields, drawRandomCode('badge'));
       else {
-        // The file has no column for billed hours: they stay.
-        const { billedSeconds: _kept, ...columns } = columnsOf(fields);
+        // The file has no column for these: they stay.
+        const { billedSeconds: _hours, feedsPay: _feeds, ...columns } = columnsOf(fields);
         await em.nativeUpdate(TechnicianEntity, { id: known.id }, columns);
       }
     }

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { day, entryId, instant, seconds, targetId, technicianId } from '@wergon/contract/wire';
 import { toCents } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
+import { PAY_CLASSES } from '@wergon/core/pay';
 import { WORK_TYPES } from '@wergon/core/work';
 
 const said = { id: entryId, at: instant, by: z.string() };
@@ -26,6 +27,14 @@ const classes = z.object({
   double: z.number(),
   unallocated: z.number(),
 });
+const workedLine = z.object({
+  technician: technicianId,
+  shiftDay: day,
+  target: targetId.optional(),
+  workType: z.enum(WORK_TYPES).optional(),
+  class: z.enum(PAY_CLASSES),
+  seconds: z.number(),
+});
 const lineKey = { ...personDay, target: targetId, workType: z.enum(WORK_TYPES) };
 
 /** A decision of the desk as it stands in the journal, and as the server knows it. */
@@ -44,8 +53,10 @@ const decisionSchema = z.discriminatedUnion('type', [
     lastDay: day,
     lines: z.array(line).readonly(),
     adjustments: z.array(line).readonly(),
-    /** How its days are paid, and what of earlier ones; of periods that were closed before there were classes all was
-     *  straight. */
+    /** What it pays of work, and what of earlier ones. */
+    worked: z.array(workedLine).readonly().optional(),
+    workedAdjustments: z.array(workedLine).readonly().optional(),
+    /** Before that was kept by target it was kept by day; of periods closed before there were classes all was straight. */
     classes: z.array(classes).readonly().optional(),
     classAdjustments: z.array(classes).readonly().optional(),
     /** What it pays of time away. */
@@ -80,6 +91,23 @@ const decisionSchema = z.discriminatedUnion('type', [
     reason: z.string(),
   }),
   z.object({ ...said, type: z.literal('reset-split'), ...personDay }),
+  /** A pay file of a closed period: what is in it to the byte, whom and which kinds of time it holds, and what was missing
+   *  and put off. */
+  z.object({
+    ...said,
+    type: z.literal('pay-file'),
+    firstDay: day,
+    layout: z.string(),
+    separator: z.string(),
+    group: z.string(),
+    rows: z.number(),
+    digest: z.string(),
+    text: z.string(),
+    sums: z.array(z.object({ code: z.string(), hundredths: z.number(), people: z.number() })),
+    parts: z.array(z.object({ technician: technicianId, kind: z.string() })),
+    putOff: z.array(z.string()),
+  }),
+  z.object({ ...said, type: z.literal('withdraw-pay-file'), file: entryId, reason: z.string() }),
   z.object({ ...said, type: z.literal('reopen'), firstDay: day, reason: z.string() }),
 ]);
 export type Decision = z.output<typeof decisionSchema>;

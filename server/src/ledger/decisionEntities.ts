@@ -50,20 +50,20 @@ export const ClosedLineEntity = defineEntity({
   },
 });
 
-/** Projection of decisions: how the shift days of a closed period are paid, in seconds by class. */
-export const ClosedClassEntity = defineEntity({
-  name: 'ClosedClassRow',
-  tableName: 'closed_class',
+/** Projection of decisions: what a closed period pays of work, by class and target; without a target it is on nothing. */
+export const ClosedPayEntity = defineEntity({
+  name: 'ClosedPayRow',
+  tableName: 'closed_pay',
   indexes: [{ properties: ['technician', 'shiftDay'] }],
   properties: {
     period: p.integer().primary(),
     isAdjustment: p.boolean().primary(),
     technician: p.string().$type<TechnicianId>().primary(),
     shiftDay: p.integer().$type<LocalDay>().primary(),
-    straight: p.integer(),
-    overtime: p.integer(),
-    double: p.integer(),
-    unallocated: p.integer(),
+    target: p.string().primary(),
+    workType: p.string().primary(),
+    class: p.string().primary(),
+    seconds: p.integer(),
   },
 });
 
@@ -114,6 +114,40 @@ export const PaySplitEntity = defineEntity({
     reason: p.text(),
     saidBy: p.string(),
     at: p.integer().$type<Instant>(),
+  },
+});
+
+/** Projection of decisions: pay files that were made, to the byte. */
+export const PayFileEntity = defineEntity({
+  name: 'PayFileRow',
+  tableName: 'pay_file',
+  indexes: [{ properties: ['period'] }],
+  properties: {
+    entry: p.string().primary(),
+    period: p.integer().$type<LocalDay>(),
+    madeBy: p.string(),
+    at: p.integer().$type<Instant>(),
+    layout: p.string(),
+    separator: p.string(),
+    payGroup: p.string(),
+    rows: p.integer(),
+    digest: p.string(),
+    text: p.text(),
+    sums: p.text(),
+    withdrawnBy: p.string().nullable(),
+    withdrawnAt: p.integer().$type<Instant>().nullable(),
+    reason: p.text().nullable(),
+  },
+});
+
+/** Projection of decisions: which kinds of whose time stand in a pay file. */
+export const PayFilePartEntity = defineEntity({
+  name: 'PayFilePartRow',
+  tableName: 'pay_file_part',
+  properties: {
+    entry: p.string().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    kind: p.string().primary(),
   },
 });
 

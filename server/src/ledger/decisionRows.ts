@@ -1,4 +1,5 @@
-import type { ClosedClasses, ClosedLine } from '@wergon/core/pay';
+import { workedOfClasses } from '@wergon/core/pay';
+import type { ClosedClasses, ClosedLine, WorkedLine } from '@wergon/core/pay';
 import type { LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { Decision, LeftOut } from './decision.ts';
@@ -8,10 +9,12 @@ export const DECISION_TABLES = [
   'approval',
   'pay_period',
   'closed_line',
-  'closed_class',
+  'closed_pay',
   'closed_away',
   'set_cost',
   'pay_split',
+  'pay_file',
+  'pay_file_part',
 ] as const;
 
 /** Takes a decision into its projections; acceptances are read from the journal itself. */
@@ -32,7 +35,8 @@ export function projectDecision(sql: Sql, decision: Decision): void {
       return;
     case 'close': {
       const { firstDay, lastDay, lines, adjustments, away, id, by, at, head } = decision;
-      const { classes = straightOf(lines), classAdjustments = straightOf(adjustments) } = decision;
+      const { worked = workedBefore(lines, decision.classes) } = decision;
+      const { workedAdjustments = workedBefore(adjustments, decision.classAdjustments) } = decision;
       sql.insert('pay_period', [
         { first_day: firstDay, last_day: lastDay, entry: id, closed_by: by, at, head },
       ]);
@@ -40,9 +44,9 @@ export function projectDecision(sql: Sql, decision: Decision): void {
         ...lines.map((line) => closedRow(firstDay, line, false)),
         ...adjustments.map((line) => closedRow(firstDay, line, true)),
       ]);
-      sql.insert('closed_class', [
-        ...classes.map((each) => classRow(firstDay, each, false)),
-        ...classAdjustments.map((each) => classRow(firstDay, each, true)),
+      sql.insert('closed_pay', [
+        ...worked.map((line) => workedRow(firstDay, line, false)),
+        ...workedAdjustments.map((line) => workedRow(firstDay, line, true)),
       ]);
       sql.insert(
         'closed_away',
@@ -72,6 +76,28 @@ export function projectDecision(sql: Sql, decision: Decision): void {
     case 'reset-split':
       forgetSplit(sql, decision);
       return;
+    case 'pay-file': {
+      const { id, by, at, firstDay, layout, separator, group, rows, digest, text, sums, parts } = decision;
+      sql.insert('pay_file', [
+        {
+          ...{ entry: id, period: firstDay, made_by: by, at, layout, separator, pay_group: group, rows },
+          ...{ digest, text, sums: JSON.stringify(sums) },
+          ...{ withdrawn_by: null, withdrawn_at: null, reason: null },
+        },
+      ]);
+      sql.insert(
+        'pay_file_part',
+        parts.map((part) => ({ entry: id, ...part })),
+      );
+      return;
+    }
+    case 'withdraw-pay-file':
+      sql.run(
+        'update "pay_file" set "withdrawn_by" = ?, "withdrawn_at" = ?, "reason" = ? where "entry" = ?',
+        [...[decision.by, decision.at, decision.reason, decision.file]],
+      );
+      sql.run('delete from "pay_file_part" where "entry" = ?', [decision.file]);
+      return;
     case 'reset-cost':
       forgetCost(sql, decision);
       return;
@@ -83,7 +109,7 @@ export function projectDecision(sql: Sql, decision: Decision): void {
         [decision.firstDay],
       );
       sql.run('delete from "pay_period" where "first_day" = ?', [decision.firstDay]);
-      for (const table of ['closed_line', 'closed_class', 'closed_away'])
+      for (const table of ['closed_line', 'closed_pay', 'closed_away'])
         sql.run(`delete from "${table}" where "period" = ?`, [decision.firstDay]);
   }
 }
@@ -125,12 +151,28 @@ const closedRow = (period: number, line: ClosedLine, isAdjustment: boolean) => (
   cost: line.cost,
 });
 
-const classRow = (period: number, { day, ...each }: ClosedClasses, isAdjustment: boolean) => ({
+const workedRow = (
+  period: number,
+  { technician, shiftDay, target, workType, class: paidAs, seconds }: Worked,
+  isAdjustment: boolean,
+) => ({
   period,
   is_adjustment: isAdjustment,
-  shift_day: day,
-  ...each,
+  technician,
+  shift_day: shiftDay,
+  // A key has no empty parts: what is on nothing has no words there.
+  target: target ?? '',
+  work_type: workType ?? '',
+  class: paidAs,
+  seconds,
 });
+type Worked = Partial<WorkedLine> & Omit<WorkedLine, 'target' | 'workType'>;
+
+/** Pay lines of a closing that kept no more than the classes of its days, or not even those. */
+const workedBefore = (
+  lines: readonly ClosedLine[],
+  classes: readonly ClosedClasses[] = straightOf(lines),
+): readonly WorkedLine[] => workedOfClasses(lines, classes);
 
 /** Lines of a time without classes: all straight. */
 function straightOf(lines: readonly ClosedLine[]): readonly ClosedClasses[] {

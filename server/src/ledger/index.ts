@@ -3,9 +3,11 @@ export type { LedgerContext } from './context.ts';
 export {
   ApprovalEntity,
   ClosedAwayEntity,
-  ClosedClassEntity,
+  ClosedPayEntity,
   ClosedLineEntity,
   PayPeriodEntity,
+  PayFileEntity,
+  PayFilePartEntity,
   PaySplitEntity,
   SetCostEntity,
   UnsettledDayEntity,
@@ -80,4 +82,4 @@ export type { LinePart } from './lineParts.ts';
 export { loadPieces } from './pieces.ts';
 export { loadPortions, paidBy, payOfDays } from './payDays.ts';
 export { loadIdleSplits, loadPremiumsOn } from './payRows.ts';
-export { loadRunningPay, loadRunningPremiums, loadStages } from './runningPay.ts';
+export { loadRunningPay, loadRunningPremiums, loadStages, loadWorked } from './runningPay.ts';

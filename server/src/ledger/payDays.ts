@@ -1,6 +1,14 @@
 import type { LinePremium, PersonTimeline } from '@wergon/core/ledger';
-import { byShiftDay, payOfWeek, payOfWeeks, portionsOf, weeksBetween } from '@wergon/core/pay';
-import type { PayFacts, PayWeek, PersonPay, Portion } from '@wergon/core/pay';
+import {
+  byShiftDay,
+  payOfWeek,
+  payOfWeeks,
+  portionsOf,
+  sharesOfWeeks,
+  weeksBetween,
+  workedLinesOf,
+} from '@wergon/core/pay';
+import type { PayFacts, PayWeek, PersonPay, Portion, WorkedLine } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
 import { addDays, earliestOf, latestOf, toSeconds } from '@wergon/core/time';
 import type { LocalDay, Seconds } from '@wergon/core/time';
@@ -98,6 +106,24 @@ export function payOfDays(
   const days = { first: weeks[0]?.firstDay ?? first, last: weeks.at(-1)?.lastDay ?? last };
   const portions = byShiftDay(loadPortions(sql, facts, technician, days));
   return payOfWeeks(portions, weeks, change(paidBy(sql, facts, technician, days)));
+}
+
+/** What somebody worked on ended shift days and is paid for, by class and target; what runs is given on top. */
+export function loadWorkedOf(
+  sql: Sql,
+  facts: ShopFacts,
+  technician: TechnicianId,
+  { first, last }: Days,
+  running?: Pick<PersonTimeline, 'stints' | 'shifts' | 'breaks'>,
+): readonly WorkedLine[] {
+  const weeks = weeksBetween((day) => facts.overtime.weekOf(technician, day), first, last);
+  const days = { first: weeks[0]?.firstDay ?? first, last: weeks.at(-1)?.lastDay ?? last };
+  const portions = byShiftDay(loadPortions(sql, facts, technician, days, running));
+  const shares = sharesOfWeeks(portions, weeks, paidBy(sql, facts, technician, days));
+  return workedLinesOf(
+    technician,
+    shares.filter(({ shiftDay }) => shiftDay >= first && shiftDay <= last),
+  );
 }
 
 /** Derives anew how somebody's ended shift days are paid, from the first of some days in each of their weeks on; days whose

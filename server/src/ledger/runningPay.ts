@@ -2,14 +2,15 @@ import { addSettled, emptyTimeline, isPaidTarget, settleAt } from '@wergon/core/
 import type { LaborState, LinePremium } from '@wergon/core/ledger';
 import { toCents } from '@wergon/core/money';
 import { byShiftDay, highestOf, isPayClass, payOfWeek, stagesAhead, weeksBetween } from '@wergon/core/pay';
-import type { PaidDay, PayClass } from '@wergon/core/pay';
+import type { PaidDay, PayClass, WorkedLine } from '@wergon/core/pay';
+import { groupBy } from '@wergon/core/result';
 import type { TechnicianId } from '@wergon/core/people';
 import { earliestOf, latestOf, toInstant, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { isPayKept } from '../catalog/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
-import { loadCounted, loadPortions, paidBy, startOf } from './payDays.ts';
+import { loadCounted, loadPortions, loadWorkedOf, paidBy, startOf } from './payDays.ts';
 import { loadPremiums } from './payRows.ts';
 import { findState, loadStates } from './timelineRows.ts';
 
@@ -80,6 +81,32 @@ function payOfRunning(
     return { days: pay.days, premiums: beyond(pay.lines, kept) };
   });
   return { days: parts.flatMap(({ days }) => days), premiums: parts.flatMap(({ premiums }) => premiums) };
+}
+
+/** What of some shift days is worked and paid, by class and target, as it is at `now`. */
+export function loadWorked(
+  sql: Sql,
+  facts: ShopFacts,
+  days: readonly PersonDay[],
+  now: Instant,
+): (technician: TechnicianId, day: LocalDay) => readonly WorkedLine[] {
+  const keyOf = (technician: TechnicianId, day: LocalDay) => `${technician} ${day}`;
+  const lines = [...groupBy(days, ({ technician }) => technician)].flatMap(([technician, own]) => {
+    const span = { first: earliestOf(own.map(({ day }) => day)), last: latestOf(own.map(({ day }) => day)) };
+    const running = own.some(({ isOpen }) => isOpen) ? settled(sql, facts, technician, now) : undefined;
+    return loadWorkedOf(sql, facts, technician, span, running);
+  });
+  const found = groupBy(lines, ({ technician, shiftDay }) => keyOf(technician, shiftDay));
+  return (technician, day) => found.get(keyOf(technician, day)) ?? [];
+}
+type PersonDay = { readonly technician: TechnicianId; readonly day: LocalDay; readonly isOpen: boolean };
+
+/** What of somebody's running time there is at `now`. */
+function settled(sql: Sql, facts: ShopFacts, technician: TechnicianId, now: Instant) {
+  const running = emptyTimeline();
+  const state = findState(sql, technician);
+  if (state) addSettled(running, settleAt(technician, state, now, facts.policy).settled);
+  return running;
 }
 
 /** Premiums less those that are kept already. */

@@ -1,63 +1,26 @@
 import type { ApprovalsJson } from '@wergon/contract/approval';
 import type { DaySplit, OvertimeJson, PayPeriodJson, TriedOvertime } from '@wergon/contract/pay';
-import { SEVEN, cookieOf, line, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
-import { deriveDue } from '../ledger/dueDerivation.ts';
+import { fieldsOf, openPayShop, rule, terms } from './payShop.fixture.ts';
+import type { PayShop } from './payShop.fixture.ts';
 
+let paid: PayShop;
 let shop: TestShop;
-let desk: string;
-const DAY = 24 * 60;
-const terms = {
-  ...{ weekStart: 1, day: [{ over: '8', class: 'overtime' }], week: [], special: [] },
-  ...{ multipliers: { overtime: '1.5', double: '2' }, premiumOn: 'worked' },
-};
-const rule = { from: '2026-01-01', group: '', terms, isPastAgreed: true };
-const settings = {
-  name: 'Test shop',
-  orderNumbers: { prefix: '', digits: 4, first: 1001 },
-  labels: { symbology: 'code128', paper: 'a4' },
-  pay: { period: 'weekly', anchor: '2026-03-02', approval: 'none', isConfirmed: false },
-  desk: { signOutMinutes: 60 },
-  backup: { hour: null, keep: 14 },
-  reconcile: { answeredGapMinutes: 0 },
-};
 
-/** Ada has worked ten hours on Tuesday, Bo six; it is a week later. */
 beforeEach(async () => {
-  shop = await openTestShop();
-  await shop.post('/api/shop/settings', settings);
-  shop.clock.set((SEVEN + 8 * 86_400) * 1000);
-  desk = cookieOf(await shop.post('/api/sign-in', { userName: 'sol', password: 'long enough' }, ''));
-  await work(shop.ada, 0, 10);
-  await work(shop.bo, 0, 6);
+  paid = await openPayShop();
+  shop = paid.shop;
 });
 afterEach(() => shop.close());
 
-const post = async (path: string, body: object, as = desk) => {
-  const answer = await shop.post(path, body, as);
-  await deriveDue(shop.database, shop.context.facts);
-  return answer;
-};
-const read = async <T>(path: string, as = desk) => (await shop.get(path, as)).body as T;
-const work = (who: string, day: number, hours: number) =>
-  shop.send(
-    shop.scan('shift-in', day * DAY, who),
-    shop.scan('work-start', day * DAY, who, [shop.strip]),
-    shop.scan('shift-out', day * DAY + hours * 60, who),
-  );
-/** Hours of Tuesday are written down later. */
-const writeDown = (who: string, count: number) => {
-  const entry = { id: newId(), type: 'hours', day: '2026-03-03', seconds: count * 3600 };
-  const sent = { ...entry, technician: who, targets: [shop.strip] };
-  return post('/api/ledger/entries', { entries: [line(sent, { source: 'desk' })] });
-};
-const period = (firstDay = '2026-03-02') => read<PayPeriodJson>(`/api/pay/period?firstDay=${firstDay}`);
+const post: PayShop['post'] = (...call) => paid.post(...call);
+const read = <T>(path: string, as = paid.desk()) => paid.read<T>(path, as);
+const work: PayShop['work'] = (...call) => paid.work(...call);
+const writeDown: PayShop['writeDown'] = (...call) => paid.writeDown(...call);
+const period: PayShop['period'] = (...call) => paid.period(...call);
 const split = (who = shop.ada) => read<DaySplit>(`/api/pay/split?technician=${who}&day=2026-03-03`);
 const hours = ({ straight, overtime, double }: Record<'straight' | 'overtime' | 'double', number>) =>
   [straight, overtime, double].map((seconds) => seconds / 3600).join(' ');
-const fieldsOf = (answer: { body: unknown }) =>
-  ((answer.body as { errors?: { field: string }[] }).errors ?? []).map(({ field }) => field);
-
 test('without a rule all is straight; with one a period says what is not, and costs say what that adds', async () => {
   const before = await period();
   expect(hours(before.totals.classes)).toBe('16 0 0');
@@ -154,7 +117,7 @@ describe('a split', () => {
   const seconds = (straight: number, overtime: number, double: number) => ({
     ...{ straight: straight * 3600, overtime: overtime * 3600, double: double * 3600 },
   });
-  const decide = async (classes: object | null, as = desk) =>
+  const decide = async (classes: object | null, as = paid.desk()) =>
     post(
       '/api/pay/split',
       {

@@ -142,7 +142,10 @@ type Membership = {
 };
 
 /** To which group everybody belongs on a day. */
-function groupsOn(memberships: readonly Membership[], day: LocalDay): ReadonlyMap<TechnicianId, string> {
+export function groupsOn(
+  memberships: readonly Membership[],
+  day: LocalDay,
+): ReadonlyMap<TechnicianId, string> {
   const groups = new Map<TechnicianId, string>();
   for (const { technician, fromDay, payGroup } of [...memberships].sort((a, b) => a.fromDay - b.fromDay))
     if (fromDay <= day) groups.set(technician, payGroup);

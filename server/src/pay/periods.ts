@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { closeDays, owedOf, periodToClose, periodsUpTo } from '@wergon/core/pay';
-import type { ClosedClasses, ClosedLine, Owed, PayDay, PayPeriod, PayRule } from '@wergon/core/pay';
+import type { ClosedLine, Owed, PayDay, PayPeriod, PayRule, WorkedLine } from '@wergon/core/pay';
 import { Defect } from '@wergon/core/result';
 import { parseDay, earliestOf, latestOf } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
@@ -11,7 +11,9 @@ import type { ShopFacts } from '../catalog/index.ts';
 import { settingsOf } from '../shop/index.ts';
 import type { AwayDay } from './away.ts';
 import { isPayable } from '../approval/index.ts';
-import { loadShiftDays } from '../ledger/index.ts';
+import { loadShiftDays, loadWorked } from '../ledger/index.ts';
+import type { TargetId } from '@wergon/core/ledger';
+import type { WorkType } from '@wergon/core/work';
 
 export type ClosedPeriod = PayPeriod & {
   readonly entry: string;
@@ -82,33 +84,33 @@ export function loadClosedLines(
   };
 }
 
-type ClassRow = {
+type WorkedRow = {
   is_adjustment: number;
-  technician: ClosedLine['technician'];
+  technician: WorkedLine['technician'];
   shift_day: LocalDay;
-  straight: number;
-  overtime: number;
-  double: number;
-  unallocated: number;
+  target: TargetId | '';
+  work_type: WorkType | '';
+  class: WorkedLine['class'];
+  seconds: number;
 };
-const readClasses = ({
-  technician,
-  shift_day,
-  straight,
-  overtime,
-  double,
-  unallocated,
-}: ClassRow): ClosedClasses => ({ technician, day: shift_day, straight, overtime, double, unallocated });
+const readWorked = (row: WorkedRow): WorkedLine => ({
+  technician: row.technician,
+  shiftDay: row.shift_day,
+  target: row.target === '' ? undefined : row.target,
+  workType: row.work_type === '' ? undefined : row.work_type,
+  class: row.class,
+  seconds: row.seconds,
+});
 
-/** How a closed period pays its days, and what it paid of earlier ones. */
-export function loadClosedClasses(
+/** What a closed period pays of work on its days, and on earlier ones. */
+export function loadClosedWorked(
   sql: Sql,
   period: LocalDay,
-): { readonly own: readonly ClosedClasses[]; readonly adjustments: readonly ClosedClasses[] } {
-  const rows = sql.all<ClassRow>('select * from "closed_class" where "period" = ?', [period]);
+): { readonly own: readonly WorkedLine[]; readonly adjustments: readonly WorkedLine[] } {
+  const rows = sql.all<WorkedRow>('select * from "closed_pay" where "period" = ?', [period]);
   return {
-    own: rows.filter((row) => !row.is_adjustment).map(readClasses),
-    adjustments: rows.filter((row) => row.is_adjustment).map(readClasses),
+    own: rows.filter((row) => !row.is_adjustment).map(readWorked),
+    adjustments: rows.filter((row) => row.is_adjustment).map(readWorked),
   };
 }
 
@@ -118,7 +120,7 @@ export const loadClosedAway = (sql: Sql, period: LocalDay): readonly AwayDay[] =
     period,
   ]);
 
-export const NOTHING_OWED: Owed = { adjustments: [], classAdjustments: [], waiting: [] };
+export const NOTHING_OWED: Owed = { adjustments: [], workedAdjustments: [], waiting: [] };
 
 /** Days of one person that lie nearer than this are derived together. */
 const NEAR = 7;
@@ -131,19 +133,21 @@ export function findOwed(sql: Sql, facts: ShopFacts, now: Instant): Owed {
   if (!first || !last) return NOTHING_OWED;
   const days: PayDay[] = [];
   const closed: ClosedLine[] = [];
-  const classes: ClosedClasses[] = [];
+  const worked: WorkedLine[] = [];
   for (const { technician, days: asked } of loadUnsettled(sql, first.firstDay, last.lastDay)) {
     const [firstDay, lastDay] = [earliestOf(asked), latestOf(asked)];
     const found = loadShiftDays(sql, facts, { firstDay, lastDay, people: [technician] }, now);
-    days.push(...payDays(facts, found).filter(({ day }) => asked.has(day)));
-    classes.push(
+    const own = found.filter(({ day }) => asked.has(day));
+    days.push(...payDays(sql, facts, own, now));
+    worked.push(
       ...sql
-        .all<ClassRow>(
-          'select * from "closed_class" where "technician" = ? and "shift_day" between ? and ?',
-          [technician, firstDay, lastDay],
-        )
-        .map(readClasses)
-        .filter(({ day }) => asked.has(day)),
+        .all<WorkedRow>('select * from "closed_pay" where "technician" = ? and "shift_day" between ? and ?', [
+          technician,
+          firstDay,
+          lastDay,
+        ])
+        .map(readWorked)
+        .filter(({ shiftDay }) => asked.has(shiftDay)),
     );
     closed.push(
       ...sql
@@ -155,12 +159,18 @@ export function findOwed(sql: Sql, facts: ShopFacts, now: Instant): Owed {
         .filter(({ shiftDay }) => asked.has(shiftDay)),
     );
   }
-  return owedOf(days, closed, classes);
+  return owedOf(days, closed, worked);
 }
 
 /** Shift days as a period sees them. */
-const payDays = (facts: ShopFacts, days: readonly ShiftDay[]): readonly PayDay[] =>
-  days.map((day) => ({ ...day, isPayable: isPayable(facts, day) }));
+function payDays(sql: Sql, facts: ShopFacts, days: readonly ShiftDay[], now: Instant): readonly PayDay[] {
+  const workedOn = loadWorked(sql, facts, days, now);
+  return days.map((each) => ({
+    ...each,
+    isPayable: isPayable(facts, each),
+    worked: workedOn(each.technician, each.day),
+  }));
+}
 
 /** Days of closed periods that may differ from what was paid, in runs of one person's days near each other. */
 function loadUnsettled(
@@ -185,12 +195,18 @@ function loadUnsettled(
 
 /** The decision that closes a period: what it pays of its days, what it owed for earlier ones, and what it leaves out. */
 export const closingOf = (
+  sql: Sql,
   facts: ShopFacts,
   { firstDay, lastDay }: PayPeriod,
   days: readonly ShiftDay[],
   owed: Owed,
   away: readonly AwayDay[],
-) => ({ type: 'close' as const, firstDay, lastDay, away, ...closeDays(payDays(facts, days), owed) });
+  now: Instant,
+) => ({
+  type: 'close' as const,
+  ...{ firstDay, lastDay, away },
+  ...closeDays(payDays(sql, facts, days, now), owed),
+});
 
 /** The period that closes next. */
 export const nextPeriod = (sql: Sql, facts: ShopFacts, now: Instant): PayPeriod =>

@@ -1,6 +1,6 @@
 import type { PayPeriodJson } from '@wergon/contract/pay';
-import { refuseClosing } from '@wergon/core/pay';
-import type { ClosedClasses, ClosedLine, Owed, PayPeriod } from '@wergon/core/pay';
+import { classesOf } from '@wergon/core/pay';
+import type { ClosedClasses, ClosedLine, PayPeriod } from '@wergon/core/pay';
 import { formatCents, sumCents, toCents } from '@wergon/core/money';
 import { groupBy, ok } from '@wergon/core/result';
 import { formatDay } from '@wergon/core/time';
@@ -14,24 +14,16 @@ import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { costedAs, costsFor } from '../compare/index.ts';
 import type { Costs } from '../compare/index.ts';
-import { findHead, writeDecision, loadShiftDays } from '../ledger/index.ts';
+import { findHead, writeDecision } from '../ledger/index.ts';
 import { titleOf } from '../catalog/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import {
-  NOTHING_OWED,
-  closingOf,
-  findOwed,
-  findPeriod,
-  loadClosedAway,
-  loadClosedClasses,
-  loadClosedLines,
-  loadClosedPeriods,
-  nextPeriod,
-  openPeriods,
-  stampOfPeriod,
-} from './periods.ts';
+import { closingOf, findPeriod, loadClosedPeriods, openPeriods } from './periods.ts';
 import { loadAway } from './away.ts';
-import type { Away, AwayDay } from './away.ts';
+import type { Away } from './away.ts';
+import { refusalToClose, seePeriod } from './seePeriod.ts';
+import type { Seen } from './seePeriod.ts';
+import { mountPayFiles } from './fileRoutes.ts';
+import { hasPayFile, loadSentPeriods } from './files.ts';
 import { mountSplits } from './splits.ts';
 import { mountOvertime } from './overtime.ts';
 import { isPayable } from '../approval/index.ts';
@@ -50,6 +42,7 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
   };
   mountOvertime(mount, context);
   mountSplits(mount, context);
+  mountPayFiles(mount, context, awayOf);
   mount('payPeriods', async () => {
     const known = await facts.get();
     const now = clock.now();
@@ -81,7 +74,7 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
       const seen = seePeriod(sql, known, firstDay, now, away);
       const refusal = seen ? refusalToClose(seen) : 'pay.no_such_period';
       if (!seen || refusal || seen.stamp !== stamp) return refuse(refusal ?? 'approve.changed');
-      const closing = closingOf(known, seen.period, seen.days, seen, seen.away);
+      const closing = closingOf(sql, known, seen.period, seen.days, seen, seen.away, now);
       return ok([writeDecision({ ...closing, head: findHead(sql).hash, by: who.user.name }, now)]);
     });
     if (!done.ok) return done;
@@ -91,32 +84,34 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
 
   mount('reopenPeriod', async ({ body: { firstDay, reason }, who }) => {
     if (who.user.seesOnlyTheirs) return refuse('access.not_allowed');
-    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) =>
-      loadClosedPeriods(sql).at(-1)?.firstDay === firstDay
-        ? ok([writeDecision({ type: 'reopen', firstDay, reason, by: who.user.name }, clock.now())])
-        : refuse('pay.not_last_closed'),
-    );
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) => {
+      if (loadClosedPeriods(sql).at(-1)?.firstDay !== firstDay) return refuse('pay.not_last_closed');
+      // What payroll has been given is not worked over behind its back.
+      if (hasPayFile(sql, firstDay)) return refuse('pay.file_made');
+      return ok([writeDecision({ type: 'reopen', firstDay, reason, by: who.user.name }, clock.now())]);
+    });
     return done.ok ? ok(null) : done;
   });
 }
 
-const spanOf = ({ firstDay, lastDay }: PayPeriod): PayPeriod => ({ firstDay, lastDay });
-
 function listPeriods(sql: Sql, facts: ShopFacts, now: Instant) {
   const today = facts.zone.dayAt(now);
   const closed = loadClosedPeriods(sql).slice(-LISTED).reverse();
+  const sent = loadSentPeriods(sql);
   return [
     ...[...openPeriods(sql, facts, now)].reverse().map((period) => ({
       ...textOf(period),
       state: period.lastDay < today ? ('over' as const) : ('running' as const),
       closedBy: null,
       closedAt: null,
+      isSent: false,
     })),
     ...closed.map((period) => ({
       ...textOf(period),
       state: 'closed' as const,
       closedBy: period.closedBy,
       closedAt: period.at,
+      isSent: sent.has(period.firstDay),
     })),
   ];
 }
@@ -125,65 +120,6 @@ const textOf = ({ firstDay, lastDay }: PayPeriod) => ({
   firstDay,
   lastDay,
 });
-
-/** A period as it stands: its shift days, and the adjustments that it takes or has taken. */
-type Seen = {
-  readonly period: PayPeriod;
-  readonly closed: ReturnType<typeof loadClosedPeriods>[number] | undefined;
-  readonly isNext: boolean;
-  readonly isLastClosed: boolean;
-  readonly isOver: boolean;
-  readonly days: readonly ShiftDay[];
-  /** What a closed period keeps; of an open one what it would keep. */
-  readonly lines: readonly ClosedLine[];
-  readonly adjustments: readonly ClosedLine[];
-  readonly classes: readonly ClosedClasses[];
-  readonly classAdjustments: readonly ClosedClasses[];
-  readonly away: readonly AwayDay[];
-  readonly plannedSeconds: Away['plannedSeconds'];
-  readonly waiting: Owed['waiting'];
-  readonly stamp: string;
-};
-
-function seePeriod(
-  sql: Sql,
-  facts: ShopFacts,
-  firstDay: LocalDay,
-  now: Instant,
-  away: Away,
-): Seen | undefined {
-  const period = findPeriod(sql, facts, firstDay, now);
-  if (!period) return undefined;
-  const periods = loadClosedPeriods(sql);
-  const closed = periods.find((each) => each.firstDay === firstDay);
-  const isNext = nextPeriod(sql, facts, now).firstDay === firstDay;
-  const days = loadShiftDays(sql, facts, spanOf(period), now);
-  const kept = closed && loadClosedLines(sql, firstDay);
-  const keptClasses = closed && loadClosedClasses(sql, firstDay);
-  const owed = isNext ? findOwed(sql, facts, now) : NOTHING_OWED;
-  const adjustments = kept ? kept.adjustments : owed.adjustments;
-  return {
-    period,
-    closed,
-    isNext,
-    isLastClosed: periods.at(-1)?.firstDay === firstDay,
-    isOver: period.lastDay < facts.zone.dayAt(now),
-    days,
-    lines: kept ? kept.own : days.flatMap(({ lines }) => lines),
-    adjustments,
-    classes: keptClasses
-      ? keptClasses.own
-      : days.map(({ technician, day, classes }) => ({ technician, day, ...classes })),
-    classAdjustments: keptClasses ? keptClasses.adjustments : owed.classAdjustments,
-    away: closed ? loadClosedAway(sql, firstDay) : away.days,
-    plannedSeconds: away.plannedSeconds,
-    waiting: owed.waiting,
-    stamp: stampOfPeriod(days, adjustments, away.days),
-  };
-}
-
-const refusalToClose = ({ closed, isNext, isOver }: Seen) =>
-  refuseClosing({ isClosed: closed !== undefined, isNext, isOver });
 
 const REFUSALS = {
   'pay.closed': 'closed',
@@ -226,7 +162,7 @@ function writePeriod(
     items.reduce((sum, { seconds }) => sum + seconds, 0);
   const of = ({ technician }: Pick<ClosedLine, 'technician'>) => technician;
   const [daysOf, linesOf] = [groupBy(days, of), groupBy(lines, of)];
-  const [awayOf, classesOf] = [groupBy(seen.away, of), groupBy(seen.classes, of)];
+  const [awayOf, classesBy] = [groupBy(seen.away, of), groupBy(seen.classes, of)];
   const people = [...facts.technicians.values()].flatMap(({ id, name, department }) => {
     const own = daysOf.get(id) ?? [];
     const kept = linesOf.get(id) ?? [];
@@ -243,7 +179,7 @@ function writePeriod(
       unapprovedSeconds: open.reduce((sum, { chargedSeconds }) => sum + chargedSeconds, 0),
       openDays: open.map(({ day }) => day),
       cost: money(kept),
-      classes: sumClasses(classesOf.get(id) ?? []),
+      classes: sumClasses(classesBy.get(id) ?? []),
       away: [...groupBy(ownAway, ({ kind }) => kind)].map(([kind, of]) => ({ kind, seconds: secondsOf(of) })),
       plannedSeconds: seen.plannedSeconds(id),
       split: closed
@@ -281,7 +217,7 @@ function writePeriod(
       overhead: closed || costs !== 'actual' ? null : formatCents(overheadOf(days.filter(isTold))),
       cost: money([...lines, ...adjustments]),
     },
-    classAdjustments: seen.classAdjustments
+    classAdjustments: classesOf(seen.workedAdjustments)
       .filter((each) => isTold(each) && (each.overtime !== 0 || each.double !== 0 || each.unallocated !== 0))
       .map(({ technician, day, ...classes }) => ({
         ...{ technician, day, classes },

@@ -18,6 +18,7 @@ export const TechnicianEntity = defineEntity({
     grade: p.string().nullable(),
     kind: p.string().$type<'own' | 'subcontractor'>().default('own'),
     payrollNumber: p.string().default(''),
+    feedsPay: p.boolean().default(true),
     initials: p.string().default(''),
     isLead: p.boolean().default(false),
     language: p.string().$type<Language>().nullable(),

@@ -11,6 +11,7 @@ import type { Technician } from './entities.ts';
 /** A technician's columns as their fields say. */
 export const columnsOf = ({ billedHours, ...fields }: TechnicianFields) => ({
   ...fields,
+  feedsPay: fields.feedsPay ?? fields.kind === 'own',
   billedSeconds: billedHours === null ? null : estimateSeconds({ runHours: billedHours }, 1),
 });
 
@@ -42,6 +43,7 @@ export const writeTechnician = (technician: Technician): Omit<TechnicianRow, 'ba
   grade: technician.grade ?? null,
   kind: technician.kind,
   payrollNumber: technician.payrollNumber,
+  feedsPay: technician.feedsPay,
   initials: technician.initials,
   isLead: technician.isLead,
   language: technician.language ?? null,
