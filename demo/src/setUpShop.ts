@@ -36,6 +36,7 @@ import { COST_CODES, CLOSED_DAYS, CREWS, DIVISIONS, JOB_TYPES, REASONS, makeUnit
 import { ACTIVITIES, CUSTOMERS, DEPARTMENTS, GRADES, PEOPLE, SHOP } from './sampleShop.ts';
 import type { Department, GradeId } from './sampleShop.ts';
 import { NIGHT_GROUP, addOvertime } from './addOvertime.ts';
+import { addPayroll } from './addPayroll.ts';
 import { enterStations } from './enterStations.ts';
 import type { Draw } from './draw.ts';
 import type { Size } from './size.ts';
@@ -157,6 +158,7 @@ export async function setUpShop(
     await em.insert(GradeEntity, { id, name, standardRate: unwrap(parseRate(standardRate)) });
   await addLists(em, size, firstDay, draw);
   await addOvertime(em, firstDay);
+  await addPayroll(em);
   await enterStations(em, firstDay, opensAt);
   return addPeople(em, size, firstDay, today, draw);
 }

@@ -1,5 +1,5 @@
 import type { EntryId } from '@wergon/core/ledger';
-import { keyOfKind, keyOfMissing } from '@wergon/core/pay';
+import { keyOfMissing } from '@wergon/core/pay';
 import type { PayCodes, PayLayout } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
@@ -16,13 +16,12 @@ import { PayGroupEntity } from '../people/index.ts';
 import type { Away } from './away.ts';
 import { PayCodeEntity, PayLayoutEntity } from './entities.ts';
 import {
-  digestOf,
   loadPayFiles,
   loadPeriodPay,
+  payFileDecision,
   payFileNow,
   stampOfFile,
   tellPayFile,
-  writePayText,
 } from './files.ts';
 import { groupsOn } from './overtime.ts';
 
@@ -105,23 +104,11 @@ export function mountPayFiles(mount: Mount, context: LedgerContext, awayOf: Away
       const { pay, found } = seen;
       if (!pay.isClosed) return refuse('pay.not_closed');
       if (stampOfFile(found, layout.layout) !== stamp) return refuse('approve.changed');
-      const missing = found.missing.map(keyOfMissing);
-      if (missing.some((key) => !putOff.includes(key))) return refuse('pay.file_missing');
+      if (found.missing.some((each) => !putOff.includes(keyOfMissing(each))))
+        return refuse('pay.file_missing');
       if (found.rows.length === 0) return refuse('pay.file_empty');
-      const text = writePayText(found.cells, layout.layout);
-      const parts = new Map(
-        found.taken.map(({ technician, kind }) => {
-          const key = keyOfKind(kind);
-          return [`${technician} ${key}`, { technician, kind: key }];
-        }),
-      );
       const decision = writeDecision(
-        {
-          type: 'pay-file',
-          ...{ firstDay, group, text, putOff: missing, rows: found.rows.length, digest: digestOf(text) },
-          ...{ layout: layout.name, separator: layout.layout.separator },
-          ...{ sums: [...found.sums], parts: [...parts.values()], by: who.user.name },
-        },
+        { ...payFileDecision(found, layout), group, by: who.user.name },
         clock.now(),
       );
       made = decision.id ?? '';

@@ -204,7 +204,7 @@ export const writePayText = (cells: PayFileNow['cells'], { separator }: PayLayou
     { delimiter: SEPARATORS[separator], newline: '\r\n' },
   )}\r\n`;
 
-export const digestOf = (text: string): string => createHash('sha256').update(text).digest('hex');
+const digestOf = (text: string): string => createHash('sha256').update(text).digest('hex');
 
 /** Names what was seen of a file: its bytes, and what is missing. */
 export const stampOfFile = ({ cells, missing }: PayFileNow, layout: PayLayout | undefined): string =>
@@ -212,6 +212,25 @@ export const stampOfFile = ({ cells, missing }: PayFileNow, layout: PayLayout | 
     0,
     22,
   );
+
+/** The decision that makes a file as it was seen, with what was missing and left for a later one. */
+export function payFileDecision(
+  { period, cells, rows, sums, taken, missing }: PayFileNow,
+  { name, layout }: { readonly name: string; readonly layout: PayLayout },
+) {
+  const text = writePayText(cells, layout);
+  const parts = new Map(
+    taken.map(({ technician, kind }) => {
+      const key = keyOfKind(kind);
+      return [`${technician} ${key}`, { technician, kind: key }];
+    }),
+  );
+  return {
+    type: 'pay-file' as const,
+    ...{ firstDay: period.firstDay, layout: name, separator: layout.separator, text, digest: digestOf(text) },
+    ...{ rows: rows.length, sums: [...sums], parts: [...parts.values()], putOff: missing.map(keyOfMissing) },
+  };
+}
 
 /** Which kinds of whose time of a period stand in files that were made and not taken back. */
 const loadCovered = (sql: Sql, firstDay: LocalDay): ReadonlySet<string> =>

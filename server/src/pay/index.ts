@@ -2,3 +2,4 @@ export { loadAway } from './away.ts';
 export { closingOf, findOwed, nextPeriod, openPeriods } from './periods.ts';
 export { mountPay } from './routes.ts';
 export { PayCodeEntity, PayLayoutEntity } from './entities.ts';
+export { loadPeriodPay, payFileDecision, payFileNow } from './files.ts';

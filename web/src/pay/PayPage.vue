@@ -2,47 +2,45 @@
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { TechnicianId } from '@wergon/core/people';
-import type { Instant, LocalDay } from '@wergon/core/time';
+import type { Instant } from '@wergon/core/time';
 import { keepPreviousData, useQuery } from '@tanstack/vue-query';
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { isAboveAttended } from '@wergon/core/pay';
 import { sayMonthDay, callRoute, sayInstant, useDesk, useAct } from '../kit/index.ts';
-import { DeskFrame, PlainButton, QueryState } from '../kit/parts/index.ts';
+import { DeskFrame, QueryState } from '../kit/parts/index.ts';
 import PayWays from './PayWays.vue';
 import PeriodPeople from './PeriodPeople.vue';
+import PeriodRuler from './PeriodRuler.vue';
+import { usePayPeriods } from './usePayPeriods.ts';
 import { BEYOND } from './overtimeWords.ts';
 import { t } from '../words/index.ts';
 
 const desk = useDesk();
 const route = useRoute();
 const search = ref('');
-const firstDay = ref<LocalDay | null>(null);
-const firstDayText = computed(() => (firstDay.value === null ? '' : formatDay(firstDay.value)));
 const reason = ref('');
 const { act, problem, isBusy } = useAct();
-const periods = useQuery({ queryKey: ['pay-periods'], queryFn: () => callRoute('payPeriods') });
-const list = computed(() => periods.data.value?.periods ?? []);
 /** Whom and which day a link asks for. */
 const asked = computed(() => {
   const { person = '', day = '' } = route.query;
   const parsed = parseDay(String(day));
   return { person: String(person), day: parsed.ok ? parsed.value : null };
 });
-const periodOf = (known: typeof list.value) => {
-  const { day } = asked.value;
-  return day === null ? undefined : known.find((each) => each.firstDay <= day && day <= each.lastDay);
-};
 /** The period to close next stands first: the oldest that is over and still open, else the one that runs. */
-// What another page of this place has asked for is known at once.
-watch(
+const {
+  query: periods,
   list,
-  (known) => {
-    if (firstDay.value === null && known.length > 0)
-      firstDay.value =
-        (periodOf(known) ?? known.findLast(({ state }) => state === 'over') ?? known[0])?.firstDay ?? null;
-  },
-  { immediate: true },
+  firstDay,
+  firstDayText,
+  step,
+  toNow,
+} = usePayPeriods(
+  (known) =>
+    known.find(
+      (each) =>
+        asked.value.day !== null && each.firstDay <= asked.value.day && asked.value.day <= each.lastDay,
+    ) ?? known.findLast(({ state }) => state === 'over'),
 );
 const query = useQuery({
   queryKey: ['pay-period', firstDay],
@@ -51,11 +49,6 @@ const query = useQuery({
   placeholderData: keepPreviousData,
 });
 const period = computed(() => query.data.value);
-const place = computed(() => list.value.findIndex((each) => each.firstDay === firstDay.value));
-function step(by: number): void {
-  const next = list.value[Math.max(0, Math.min(list.value.length - 1, place.value + by))];
-  if (next) firstDay.value = next.firstDay;
-}
 const paid = computed(() => {
   const { straight = 0, overtime = 0, double = 0 } = period.value?.totals.classes ?? {};
   return straight + overtime + double + (period.value?.totals.awaySeconds ?? 0);
@@ -82,11 +75,6 @@ async function giveBack(): Promise<void> {
   if (done !== undefined) taken.value = [];
 }
 const above = computed(() => (period.value?.people ?? []).filter(isAboveAttended));
-const STATES = {
-  running: t('pay.running'),
-  over: t('pay.endedNotClosed'),
-  closed: t('timesheet.closed'),
-} as const;
 const REFUSALS = {
   'not-over': t('pay.itClosesWhenItIsOver'),
   'earlier-open': t('pay.anEarlierPayPeriodIsStillOpen'),
@@ -122,21 +110,9 @@ const print = () => window.print();
     class="pay"
     @back="step(1)"
     @on="step(-1)"
-    @today="firstDay = list[0]?.firstDay ?? null"
+    @today="toNow"
   >
-    <template #ruler>
-      <ol class="periods" :aria-label="t('common.payPeriods')">
-        <li v-for="each in [...list].reverse().slice(-8)" :key="each.firstDay">
-          <PlainButton
-            :class="[each.state, { here: each.firstDay === firstDay }]"
-            :aria-pressed="each.firstDay === firstDay"
-            @click="firstDay = each.firstDay"
-          >
-            {{ sayMonthDay(each.firstDay) }}<small>{{ STATES[each.state] }}</small>
-          </PlainButton>
-        </li>
-      </ol>
-    </template>
+    <template #ruler><PeriodRuler v-model="firstDay" :periods="list" /></template>
     <PayWays />
     <QueryState
       v-if="!period"
@@ -213,6 +189,12 @@ const print = () => window.print();
             @click="takeAll"
             >{{ t('pay.takeAllSplits', { n: undecided.length }) }}</BButton
           >
+          <RouterLink
+            v-if="period.state === 'closed'"
+            :to="{ name: 'pay-file', query: { day: firstDayText } }"
+            class="btn btn-quiet btn-sm"
+            >{{ t('pay.payFileDots') }}</RouterLink
+          >
           <BButton variant="quiet" size="sm" @click="print">{{ t('common.print') }}</BButton>
           <RouterLink
             v-if="period.totals.unapprovedSeconds > 0"
@@ -247,44 +229,6 @@ const print = () => window.print();
 </template>
 
 <style scoped lang="scss">
-.periods {
-  display: flex;
-  height: 100%;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-  li {
-    flex: 1;
-    min-width: 0;
-    border-left: 1px solid var(--line);
-  }
-  button {
-    width: 100%;
-    height: 100%;
-    padding: 4px 6px;
-    background: none;
-    border: 0;
-    color: inherit;
-    font-size: var(--text-s);
-    text-align: left;
-    &.here {
-      background: var(--action-tint);
-      font-weight: 700;
-    }
-    &.closed {
-      background-image: linear-gradient(to top, var(--bar) 5px, transparent 5px);
-    }
-    &.over {
-      background-image: linear-gradient(to top, var(--attention) 5px, transparent 5px);
-    }
-  }
-  small {
-    display: block;
-    color: var(--ink-2);
-    font-size: var(--text-xs);
-    font-weight: 400;
-  }
-}
 .state {
   display: flex;
   flex-wrap: wrap;

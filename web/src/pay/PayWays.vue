@@ -5,6 +5,7 @@ import { t } from '../words/index.ts';
 /** The pages of this place. */
 const WAYS = [
   { name: 'pay', words: t('pay.periodsWay'), right: 'pay.see' },
+  { name: 'pay-file', words: t('pay.payFile'), right: 'pay.see' },
   { name: 'pay-overtime', words: t('pay.overtimeWay'), right: 'pay.see' },
 ] as const;
 </script>

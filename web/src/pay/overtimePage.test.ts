@@ -80,7 +80,9 @@ async function open(
         return null;
     }
   };
-  const opened = await openPage(OvertimePage, { pay: '/pay', 'pay-overtime': '/pay/overtime' });
+  const opened = await openPage(OvertimePage, {
+    ...{ pay: '/pay', 'pay-file': '/pay/file', 'pay-overtime': '/pay/overtime' },
+  });
   const submit = async () => {
     await opened.page.get('form.draft').trigger('submit');
     await flushPromises();

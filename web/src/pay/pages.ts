@@ -3,5 +3,6 @@ import type { RouteRecordRaw } from 'vue-router';
 /** The room's own pages, each fetched when somebody opens it. */
 export const payPages: RouteRecordRaw[] = [
   { path: '/pay', name: 'pay', component: () => import('./PayPage.vue') },
+  { path: '/pay/file', name: 'pay-file', component: () => import('./PayFilePage.vue') },
   { path: '/pay/overtime', name: 'pay-overtime', component: () => import('./OvertimePage.vue') },
 ];

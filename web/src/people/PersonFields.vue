@@ -25,7 +25,9 @@ type Fields = Record<
   (typeof TEXTS)[number]['field'] | 'grade' | 'hiredOn' | 'leftOn' | 'billedHours',
   string
 > &
-  Pick<TechnicianRow, 'kind' | 'isLead'> & { language: NonNullable<TechnicianRow['language']> | '' };
+  Pick<TechnicianRow, 'kind' | 'isLead' | 'feedsPay'> & {
+    language: NonNullable<TechnicianRow['language']> | '';
+  };
 const read = (person: TechnicianRow): Fields => ({
   number: person.number,
   name: person.name,
@@ -35,6 +37,7 @@ const read = (person: TechnicianRow): Fields => ({
   payrollNumber: person.payrollNumber,
   kind: person.kind,
   isLead: person.isLead,
+  feedsPay: person.feedsPay,
   language: person.language ?? '',
   grade: person.grade ?? '',
   hiredOn: person.hiredOn === null ? '' : formatDay(person.hiredOn),
@@ -76,7 +79,11 @@ const save = () =>
         <BFormInput :id="id" v-model="form.fields.value[field]" :aria-describedby="described" />
       </FormField>
       <FormField v-slot="{ id }" :label="t('common.kind')">
-        <BFormSelect :id="id" v-model="form.fields.value.kind">
+        <BFormSelect
+          :id="id"
+          v-model="form.fields.value.kind"
+          @update:model-value="form.fields.value.feedsPay = $event === 'own'"
+        >
           <option value="own">{{ t('people.ownStaff') }}</option>
           <option value="subcontractor">{{ t('people.subcontractor') }}</option>
         </BFormSelect>
@@ -89,6 +96,9 @@ const save = () =>
         </BFormSelect>
       </FormField>
       <CheckField v-model="form.fields.value.isLead" class="check">{{ t('people.leadsACrew') }}</CheckField>
+      <CheckField v-model="form.fields.value.feedsPay" class="check">{{
+        t('people.timeGoesToPay')
+      }}</CheckField>
       <FormField v-slot="{ id }" :label="t('common.grade')" field="grade">
         <BFormSelect :id="id" v-model="form.fields.value.grade">
           <option value="">{{ t('common.none') }}</option>

@@ -141,4 +141,9 @@ export const fieldProblems: Readonly<Record<string, string>> = {
     'die Stunden müssen von Stufe zu Stufe steigen, und die Art darf nicht fallen',
   'no such role': 'diese Rolle gibt es nicht',
   'nobody keeps more than {n} of them': 'niemand behält mehr als {n} davon',
+  'needs finer rows: one a day, or one a day and task':
+    'braucht feinere Zeilen: eine je Tag, oder je Tag und Arbeitsgang',
+  'is no kind of paid time': 'ist keine Art bezahlter Zeit',
+  'stands here twice': 'steht hier zweimal',
+  'there is one of this name': 'eine dieses Namens gibt es schon',
 };

@@ -54,6 +54,7 @@ export const people: Translation['people'] = {
   nobodyMatches: 'Niemand passt zu „{search}“.',
   initials: 'Kürzel',
   referenceNumberInPayroll: 'Personalnummer im Lohn',
+  timeGoesToPay: 'Zeit geht in den Lohn',
   ownStaff: 'eigene Leute',
   languageAtStations: 'Sprache an Stationen',
   asTheStation: 'wie die Station',

@@ -43,6 +43,41 @@ export const payClasses: Translation['payClasses'] = {
   double: 'doppelt',
 };
 
+export const workedOn: Translation['workedOn'] = {
+  job: 'auf Aufträgen',
+  indirect: 'indirekt',
+  nothing: 'auf nichts',
+};
+
+export const payFields: Translation['payFields'] = {
+  payrollNumber: 'Personalnummer',
+  name: 'Name',
+  department: 'Abteilung',
+  firstDay: 'Erster Tag',
+  lastDay: 'Letzter Tag',
+  day: 'Tag',
+  code: 'Lohnart',
+  hours: 'Stunden',
+  class: 'Art der Zeit',
+  order: 'Auftrag',
+  task: 'Arbeitsgang',
+  costCode: 'Kostenart',
+  note: 'Vermerk',
+};
+
+export const payRows: Translation['payRows'] = {
+  period: 'den ganzen Zeitraum',
+  day: 'einen Tag',
+  task: 'einen Tag und Arbeitsgang',
+};
+
+export const paySigns: Translation['paySigns'] = {
+  comma: 'Komma',
+  semicolon: 'Semikolon',
+  tab: 'Tabulator',
+  point: 'Punkt',
+};
+
 export const premiumOn: Translation['premiumOn'] = {
   worked: 'die Arbeit, die dann getan wurde',
   spread: 'alle Arbeit der Woche',

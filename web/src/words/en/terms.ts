@@ -42,6 +42,42 @@ export const payClasses = {
   double: 'double',
 } as const;
 
+/** On what time was worked, as payroll tells it apart. */
+export const workedOn = {
+  job: 'on jobs',
+  indirect: 'indirect',
+  nothing: 'on nothing',
+} as const;
+
+export const payFields = {
+  payrollNumber: 'Payroll number',
+  name: 'Name',
+  department: 'Department',
+  firstDay: 'First day',
+  lastDay: 'Last day',
+  day: 'Day',
+  code: 'Pay code',
+  hours: 'Hours',
+  class: 'Kind of time',
+  order: 'Order',
+  task: 'Task',
+  costCode: 'Cost code',
+  note: 'Note',
+} as const;
+
+export const payRows = {
+  period: 'the whole period',
+  day: 'a day',
+  task: 'a day and task',
+} as const;
+
+export const paySigns = {
+  comma: 'comma',
+  semicolon: 'semicolon',
+  tab: 'tab',
+  point: 'point',
+} as const;
+
 /** What bears what overtime adds. */
 export const premiumOn = {
   worked: 'the work that was done then',
