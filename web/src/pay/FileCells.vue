@@ -10,7 +10,7 @@ const rows = computed(() => (props.hasHeadings ? props.cells.slice(1) : props.ce
 
 <template>
   <div class="around">
-    <PlainTable>
+    <PlainTable class="across">
       <thead v-if="heads.length > 0">
         <tr>
           <th v-for="(head, i) in heads" :key="i" scope="col">{{ head }}</th>
@@ -31,7 +31,6 @@ const rows = computed(() => (props.hasHeadings ? props.cells.slice(1) : props.ce
 }
 th,
 td {
-  padding: 2px 14px 2px 0;
   white-space: nowrap;
 }
 </style>

@@ -69,7 +69,7 @@ const decimals = Object.keys(DECIMALS) as (keyof typeof DECIMALS)[];
 </script>
 
 <template>
-  <form class="layout" novalidate @submit.prevent="save">
+  <form class="desk-part layout" novalidate @submit.prevent="save">
     <h2>{{ kept ? t('pay.changeTheForm') : t('pay.newFormOfFile') }}</h2>
     <div class="fields">
       <FormField v-slot="{ id, described }" :label="t('common.name')" field="name">
@@ -147,12 +147,9 @@ const decimals = Object.keys(DECIMALS) as (keyof typeof DECIMALS)[];
 </template>
 
 <style scoped>
-.layout {
-  padding: 4px 16px 20px;
-}
 .fields {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(140px, 240px));
+  grid-template-columns: repeat(auto-fit, minmax(140px, 210px));
   gap: 8px 16px;
   margin-bottom: 8px;
 }

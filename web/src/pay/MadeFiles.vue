@@ -63,12 +63,12 @@ const columns: readonly Column<File>[] = [
 </script>
 
 <template>
-  <section class="files">
+  <section class="desk-part">
     <h2>{{ t('pay.filesMade') }}</h2>
     <p v-if="files.length === 0" class="quiet">{{ t('pay.noFileYet') }}</p>
     <DataTable
       v-else
-      class="across"
+      class="across files"
       :rows="files"
       :columns="columns"
       :row-key="({ id }) => id"
@@ -114,7 +114,7 @@ const columns: readonly Column<File>[] = [
 
 <style scoped>
 .files {
-  padding: 4px 16px 16px;
+  max-width: none;
 }
 .reason {
   display: flex;

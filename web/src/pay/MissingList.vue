@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { BButton } from 'bootstrap-vue-next';
+import { computed } from 'vue';
+import { groupBy } from '@wergon/core/result';
 import type { PayFileJson } from '@wergon/contract/pay';
 import { sayDate, useDesk } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
@@ -9,16 +11,45 @@ import { sayKind } from './payFileWords.ts';
 
 /** What is missing before a pay file can be made: each thing is put right where it belongs, or left out by name. */
 type Missing = PayFileJson['missing'][number];
-const props = defineProps<{ missing: readonly Missing[] }>();
+const props = defineProps<{
+  missing: readonly Missing[];
+  /** Of an open period it is only said what is missing. */
+  isClosed: boolean;
+}>();
 const putOff = defineModel<readonly string[]>({ required: true });
 const desk = useDesk();
-const sayMissing = ({ of, name, kind, day }: Missing): string => {
-  if (of === 'number') return t('pay.noPayrollNumber', { name });
-  if (of === 'code') return t('pay.noCode', { kind: sayKind(kind ?? '') });
-  return t('pay.dayNotApproved', { name, day: day === null ? '' : sayDate(day) });
+/** One line of the list: days of one person that nobody has approved stand together. */
+type Line = Pick<Missing, 'of' | 'technician' | 'seconds'> & {
+  readonly words: string;
+  readonly keys: readonly string[];
 };
-const columns: readonly Column<Missing>[] = [
-  { id: 'what', title: t('pay.beforeThePayFile'), isRowHead: true, value: sayMissing },
+const wordsOf = (own: readonly Missing[]): string => {
+  const [first] = own;
+  if (first?.of === 'code') return t('pay.noCode', { kind: sayKind(first.kind ?? '') });
+  const name = first?.name ?? '';
+  if (first?.of === 'number') return t('pay.noPayrollNumber', { name });
+  return t('pay.daysNotApproved', {
+    n: own.length,
+    name,
+    days: own.map(({ day }) => (day === null ? '' : sayDate(day))).join(', '),
+  });
+};
+const lines = computed((): readonly Line[] =>
+  [...groupBy(props.missing, (each) => (each.of === 'day' ? `day ${each.technician ?? ''}` : each.key))].map(
+    ([, own]): Line => ({
+      ...{ of: own[0]?.of ?? 'day', technician: own[0]?.technician ?? null, words: wordsOf(own) },
+      keys: own.map(({ key }) => key),
+      seconds: own.reduce((sum, { seconds }) => sum + seconds, 0),
+    }),
+  ),
+);
+const isPutOff = ({ keys }: Line) => keys.every((key) => putOff.value.includes(key));
+function put({ keys }: Line, isOff: boolean): void {
+  const others = putOff.value.filter((key) => !keys.includes(key));
+  putOff.value = isOff ? [...others, ...keys] : others;
+}
+const columns = computed((): readonly Column<Line>[] => [
+  { id: 'what', title: t('pay.beforeThePayFile'), isRowHead: true, value: ({ words }) => words },
   {
     id: 'hours',
     title: t('payFields.hours'),
@@ -26,14 +57,14 @@ const columns: readonly Column<Missing>[] = [
     value: ({ seconds }) => desk.hours(seconds),
   },
   { id: 'putRight', title: '' },
-  { id: 'putOff', title: t('pay.leaveItOutThisTime') },
-];
+  ...(props.isClosed ? [{ id: 'putOff', title: t('pay.leaveItOutThisTime') }] : []),
+]);
 const leaveAllOut = () => (putOff.value = props.missing.map(({ key }) => key));
 </script>
 
 <template>
-  <section class="missing">
-    <DataTable :rows="missing" :columns="columns" :row-key="({ key }) => key">
+  <section class="desk-part missing">
+    <DataTable class="across" :rows="lines" :columns="columns" :row-key="({ keys }) => keys.join()">
       <template #putRight="{ row }">
         <RouterLink
           v-if="row.of === 'number' && desk.may('people.see')"
@@ -46,21 +77,20 @@ const leaveAllOut = () => (putOff.value = props.missing.map(({ key }) => key));
         <span v-else class="quiet">{{ t('pay.underPayCodes') }}</span>
       </template>
       <template #putOff="{ row }">
-        <CheckField v-model="putOff" :value="row.key"
-          ><span class="visually-hidden">{{ sayMissing(row) }}</span></CheckField
+        <CheckField :model-value="isPutOff(row)" @update:model-value="put(row, $event === true)"
+          ><span class="visually-hidden">{{ row.words }}</span></CheckField
         >
       </template>
     </DataTable>
-    <BButton v-if="missing.length > 1" variant="quiet" size="sm" @click="leaveAllOut">{{
+    <BButton v-if="isClosed && lines.length > 1" variant="quiet" size="sm" @click="leaveAllOut">{{
       t('pay.leaveAllOut')
     }}</BButton>
-    <p class="quiet">{{ t('pay.whatIsLeftOut') }}</p>
+    <p v-if="isClosed" class="quiet">{{ t('pay.whatIsLeftOut') }}</p>
   </section>
 </template>
 
 <style scoped>
 .missing {
-  padding: 4px 16px 8px;
   border-left: 4px solid var(--attention);
 }
 p {

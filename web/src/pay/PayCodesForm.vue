@@ -43,10 +43,10 @@ const hintOf = (row: Worked, on: (typeof WORKED_ON)[number]) =>
 </script>
 
 <template>
-  <form class="codes" novalidate @submit.prevent="save">
+  <form class="desk-part codes" novalidate @submit.prevent="save">
     <h2>{{ t('pay.whatPayrollCalls') }}</h2>
     <p class="quiet">{{ t('pay.codesLead') }}</p>
-    <DataTable :rows="worked" :columns="columns" :row-key="(row) => row.class">
+    <DataTable class="across" :rows="worked" :columns="columns" :row-key="(row) => row.class">
       <template v-for="on in WORKED_ON" :key="on" #[on]="{ row }">
         <BFormInput
           :model-value="wordOf(keyOf(row, on))"
@@ -83,8 +83,7 @@ const hintOf = (row: Worked, on: (typeof WORKED_ON)[number]) =>
 
 <style scoped>
 .codes {
-  max-width: 860px;
-  padding: 4px 16px 20px;
+  max-width: 900px;
 }
 .others {
   display: grid;

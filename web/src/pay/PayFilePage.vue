@@ -4,7 +4,7 @@ import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { parseDay } from '@wergon/core/time';
-import { writeHundredths } from '@wergon/core/pay';
+import { DECIMALS, writeHundredths } from '@wergon/core/pay';
 import type { PayFileSum } from '@wergon/contract/pay';
 import { callRoute, sayMonthDay, useAct, useDesk } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
@@ -103,13 +103,15 @@ const hint = computed(() => {
 const rowsWords = computed(() => (file.value ? t('pay.rowsOf', { n: file.value.rows }) : ''));
 const peopleWords = computed(() => (file.value ? t('pay.peopleIn', { n: file.value.people }) : ''));
 const hundredths = computed(() => (file.value?.sums ?? []).reduce((sum, each) => sum + each.hundredths, 0));
+/** Hours as they stand in the file. */
+const sayHours = (of: number) => writeHundredths(of, DECIMALS[chosen.value?.layout.decimal ?? 'point']);
 const sumColumns = computed((): readonly Column<PayFileSum>[] => [
   { id: 'code', title: t('payFields.code'), class: 'mono', value: ({ code }) => code },
   {
     id: 'hours',
     title: t('payFields.hours'),
     class: 'number figure',
-    value: (each) => writeHundredths(each.hundredths, '.'),
+    value: (each) => sayHours(each.hundredths),
   },
   { id: 'people', title: t('common.people'), class: 'number figure', value: ({ people }) => people },
 ]);
@@ -139,12 +141,13 @@ const sumColumns = computed((): readonly Column<PayFileSum>[] => [
     <template v-else>
       <p class="counts">
         <span
-          ><b class="figure">{{ writeHundredths(hundredths, '.') }}</b> {{ t('pay.hoursToSend') }}</span
+          ><b class="figure">{{ sayHours(hundredths) }}</b> {{ t('pay.hoursToSend') }}</span
         >
         <span>{{ rowsWords }}</span>
         <span>{{ peopleWords }}</span>
         <span v-if="file.earlierSeconds !== 0"
-          ><b class="figure">{{ desk.hours(file.earlierSeconds) }}</b> {{ t('pay.ofEarlierPeriods') }}</span
+          ><b class="figure">{{ sayHours(Math.round(file.earlierSeconds / 36)) }}</b>
+          {{ t('pay.ofEarlierPeriods') }}</span
         >
       </p>
       <div class="make">
@@ -194,7 +197,12 @@ const sumColumns = computed((): readonly Column<PayFileSum>[] => [
         @leave="opened = null"
       />
       <template v-else>
-        <MissingList v-if="file.missing.length > 0" v-model="putOff" :missing="file.missing" />
+        <MissingList
+          v-if="file.missing.length > 0"
+          v-model="putOff"
+          :missing="file.missing"
+          :is-closed="file.refusal !== 'not-closed'"
+        />
         <p v-if="file.leftOut.length > 0" class="told quiet">
           {{
             t('pay.leftOutOfPay', {
@@ -203,13 +211,13 @@ const sumColumns = computed((): readonly Column<PayFileSum>[] => [
           }}
         </p>
         <div v-if="file.rows > 0" class="sides">
-          <section v-if="chosen">
+          <section v-if="chosen" class="desk-part">
             <h2>{{ t('pay.firstRows') }}</h2>
             <FileCells :cells="file.cells" :has-headings="chosen.layout.hasHeadings" />
           </section>
-          <section>
+          <section class="desk-part sums">
             <h2>{{ t('pay.controlFigures') }}</h2>
-            <DataTable :rows="file.sums" :columns="sumColumns" :row-key="({ code }) => code" />
+            <DataTable class="across" :rows="file.sums" :columns="sumColumns" :row-key="({ code }) => code" />
           </section>
         </div>
         <MadeFiles :files="file.files" />
@@ -238,10 +246,12 @@ const sumColumns = computed((): readonly Column<PayFileSum>[] => [
 .sides {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 40px;
-  padding: 4px 16px 12px;
+  gap: 0 24px;
 }
 .sides section {
   min-width: 0;
+}
+.sums {
+  width: 340px;
 }
 </style>

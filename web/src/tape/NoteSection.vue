@@ -53,7 +53,7 @@ const columns = computed((): readonly Column<NoteJson>[] => [
 </script>
 
 <template>
-  <section class="day-part">
+  <section class="desk-part">
     <h2>{{ t('tape.notes') }}</h2>
     <DataTable
       v-if="told.notes.length > 0"

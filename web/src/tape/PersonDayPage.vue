@@ -200,7 +200,7 @@ function add(): void {
         :now="now"
         :blocks="blocks"
       />
-      <section v-if="opened" class="day-part history">
+      <section v-if="opened" class="desk-part history">
         <h2>{{ t('tape.howThisBlockCameToBe') }}</h2>
         <ol>
           <ScanHistory :scan="opened.stint.opened" />

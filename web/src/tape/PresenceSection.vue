@@ -66,7 +66,7 @@ const columns = computed((): readonly Column<Row>[] => [
 </script>
 
 <template>
-  <section class="day-part">
+  <section class="desk-part">
     <h2>{{ t('tape.inOutAndBreaks') }}</h2>
     <DataTable
       class="across"

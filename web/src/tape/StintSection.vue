@@ -91,7 +91,7 @@ const columns = computed((): readonly Column<Line>[] => [
 </script>
 
 <template>
-  <section class="day-part">
+  <section class="desk-part">
     <h2>{{ t('tape.startsAndStops') }}</h2>
     <DataTable
       class="across"

@@ -145,7 +145,7 @@ export const pay: Translation['pay'] = {
     'Was weggelassen wird, kommt in eine spätere Datei dieses Zeitraums. Tage, die niemand genehmigt hat, zahlt ein späterer Zeitraum.',
   noPayrollNumber: '{name} hat keine Personalnummer',
   noCode: 'Keine Lohnart für {kind}',
-  dayNotApproved: '{name}, {day}: nicht genehmigt',
+  daysNotApproved: '{name}: {days} ist nicht genehmigt | {name}: {n} Tage sind nicht genehmigt: {days}',
   putRight: 'nachtragen',
   underPayCodes: 'unter „Lohnarten“',
   filesMade: 'Dateien dieses Zeitraums',

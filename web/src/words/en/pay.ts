@@ -143,7 +143,7 @@ export const pay = {
     'What is left out goes into a later file of this period. Days that nobody has approved are paid with a later period.',
   noPayrollNumber: '{name} has no payroll number',
   noCode: 'No pay code for {kind}',
-  dayNotApproved: '{name}, {day}: not approved',
+  daysNotApproved: '{name}: {days} is not approved | {name}: {n} days are not approved: {days}',
   putRight: 'put right',
   underPayCodes: 'under “Pay codes”',
   filesMade: 'Files of this period',
