@@ -91,9 +91,9 @@ const lineSchema = z.object({
   enteredSeconds: z.number(),
   cost: z.string().nullable(),
   costs: z.enum(['actual', 'standard']),
-  /** What of it the hours themselves cost, and what overtime adds; `null` where it adds nothing, and for whoever may not
-   *  see rates. */
-  parts: z.object({ straight: z.string(), premium: z.string() }).nullable(),
+  /** What of it the hours themselves cost, what overtime adds, and what payroll paid beyond; `null` where neither adds
+   *  anything, and for whoever may not see rates. */
+  parts: z.object({ straight: z.string(), premium: z.string(), trueUp: z.string() }).nullable(),
   /** What somebody set its cost to, for the seconds that they saw, and what it would cost by its rate; shown to nobody
    *  who may not see rates. */
   set: z

@@ -46,3 +46,11 @@ export {
   withdrawPayFileSchema,
 } from './payFile.ts';
 export type { PayFileJson, PayFileSum, PayLayoutJson } from './payFile.ts';
+export {
+  payrollSchema,
+  takePayrollSchema,
+  triedPayrollSchema,
+  tryPayrollSchema,
+  withdrawPayrollSchema,
+} from './payroll.ts';
+export type { PayrollJson, PayrollRow, TriedPayroll } from './payroll.ts';

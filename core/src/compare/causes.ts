@@ -22,6 +22,7 @@ export const CAUSES = [
   'mix',
   'rate',
   'premium',
+  'trueUp',
   'uncosted',
   'changed',
 ] as const;
@@ -62,8 +63,9 @@ export type TaskEstimate = {
 /** A labor line with the standard rate, that day, of the grade of whoever did it; the task's own where they have none. */
 export type GradedLine = Pick<LaborLine, 'workType' | 'seconds' | 'measuredSeconds' | 'cost'> & {
   readonly gradeRate: Rate;
-  /** What of its cost is overtime. */
+  /** What of its cost is overtime, and what payroll paid beyond. */
   readonly premium?: Cents;
+  readonly trueUp?: Cents;
 };
 
 /** So many units of a rate, over so many seconds, are a cent. */
@@ -108,28 +110,29 @@ function causesOfCost(
   isStandard: boolean,
   { second, cent }: Scale,
 ): Exact[] {
-  let [mix, dearer, overtime, uncosted] = [0n, 0n, 0n, 0n];
-  for (const { seconds, gradeRate, cost, premium = 0 } of lines) {
+  let [mix, dearer, overtime, beyond, uncosted] = [0n, 0n, 0n, 0n, 0n];
+  for (const { seconds, gradeRate, cost, premium = 0, trueUp = 0 } of lines) {
     const length = BigInt(seconds) * second;
     if (cost === null) uncosted -= length * BigInt(rate);
     else {
       mix += length * BigInt(gradeRate - rate);
-      dearer += BigInt(cost - premium) * cent - length * BigInt(gradeRate);
+      dearer += BigInt(cost - premium - trueUp) * cent - length * BigInt(gradeRate);
       overtime += BigInt(premium) * cent;
+      beyond += BigInt(trueUp) * cent;
     }
   }
   const money = (cause: Cause, cents: bigint): Exact => ({ cause, seconds: 0n, cents });
   return [
     money('mix', mix),
-    ...(isStandard ? [] : [money('rate', dearer), money('premium', overtime)]),
+    ...(isStandard ? [] : [money('rate', dearer), money('premium', overtime), money('trueUp', beyond)]),
     money('uncosted', uncosted),
   ];
 }
 
 /** Why a task's actual differs from its estimate, in seconds and in cents. Of a task that is not finished only what is
  *  known counts: what was used beyond the estimate, and what the used hours cost. Lines of work types that the estimate
- *  does not include are in no cause. Lines at standard cost tell nothing of what a person costs: there is neither `rate`
- *  nor `premium` among their causes. Source: docs/compare.md, section 2. */
+ *  does not include are in no cause. Lines at standard cost tell nothing of what a person costs: there is neither
+ *  `rate` nor `premium` nor `trueUp` among their causes. Source: docs/compare.md, section 2. */
 export function findCauses(
   estimate: TaskEstimate,
   pieces: Pieces,

@@ -37,11 +37,12 @@ type Costed = {
   /** Less than none where time was taken back. */
   readonly seconds: number;
   readonly cost: Cents | null;
-  readonly premium?: Cents;
+  readonly premium?: Cents | undefined;
+  readonly trueUp?: Cents | undefined;
 };
 
 /** Lines with their standard cost in the place of what they really cost, rounded once a line; `null` where no standard
- *  rate holds. Overtime adds nothing to it. For whoever may not see rates: nothing of it depends on what a person is paid.
+ *  rate holds. Neither overtime nor payroll adds anything to it. For whoever may not see rates: nothing of it depends on what a person is paid.
  *  Source: docs/ledger.md, section 6, standard cost. */
 export const atStandardCost = <Line extends Costed>(
   lines: readonly Line[],
@@ -51,5 +52,10 @@ export const atStandardCost = <Line extends Costed>(
   lines.map((line) => {
     const rate = standardRateOn(facts, line.technician, line.day, keptRateOf(line.target));
     const cost = rate === undefined ? null : laborCost(toSeconds(line.seconds), rate);
-    return { ...line, ...(line.premium === undefined ? {} : { premium: toCents(0) }), cost };
+    return {
+      ...line,
+      ...(line.premium === undefined ? {} : { premium: toCents(0) }),
+      ...(line.trueUp === undefined ? {} : { trueUp: toCents(0) }),
+      cost,
+    };
   });

@@ -18,11 +18,17 @@ export type SetCost = LineTime & { readonly cost: Cents };
 /** What overtime of one shift day adds to a labor line. Source: docs/pay.md, what a class costs. */
 export type LinePremium = LineKey & { readonly shiftDay: LocalDay; readonly premium: Cents };
 
-/** What one technician's labor is costed by: the rates, sorted by date, what was set by hand, and what overtime adds. */
+/** What payroll really paid for labor of one shift day beyond what it was costed at; below zero where it paid less.
+ *  Source: docs/pay.md, what payroll really paid. */
+export type LineTrueUp = LineKey & { readonly shiftDay: LocalDay; readonly trueUp: Cents };
+
+/** What one technician's labor is costed by: the rates, sorted by date, what was set by hand, what overtime adds, and what
+ *  payroll paid beyond. */
 export type Costing = {
   readonly rates: readonly CostRate[];
   readonly setCosts: readonly SetCost[];
   readonly premiums?: readonly LinePremium[];
+  readonly trueUps?: readonly LineTrueUp[];
   /** Whether time on a target is paid; absent, all is. */
   readonly isPaid?: (target: TargetId) => boolean;
 };
@@ -37,6 +43,10 @@ export const holdsFor = (set: SetCost, line: LineTime): boolean =>
 /** What overtime adds to a labor line, in cents. */
 export const premiumOfLine = (line: LineKey, { premiums = [] }: Pick<Costing, 'premiums'>): number =>
   premiums.reduce((sum, each) => (isSameLine(each, line) ? sum + each.premium : sum), 0);
+
+/** What payroll paid for a labor line beyond what it was costed at, in cents. */
+export const trueUpOfLine = (line: LineKey, { trueUps = [] }: Pick<Costing, 'trueUps'>): number =>
+  trueUps.reduce((sum, each) => (isSameLine(each, line) ? sum + each.trueUp : sum), 0);
 
 /** Straight cost of a labor line in cents: as set by hand where that holds, else its seconds at the rate of its day, rounded
  *  once; `null` where there is neither, and nothing where it is not paid. Source: docs/ledger.md, section 6. */

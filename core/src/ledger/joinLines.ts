@@ -31,4 +31,5 @@ const addLines = (a: ToldLine, b: LaborLine): ToldLine => ({
   enteredSeconds: toSeconds(a.enteredSeconds + b.enteredSeconds),
   cost: a.cost === null && b.cost === null ? null : sumCents([a, b]),
   premium: toCents((a.premium ?? 0) + (b.premium ?? 0)),
+  trueUp: toCents((a.trueUp ?? 0) + (b.trueUp ?? 0)),
 });

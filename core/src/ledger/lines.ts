@@ -7,12 +7,12 @@ import type { LocalDay, Seconds } from '../time/index.ts';
 import type { WorkType } from '../work/index.ts';
 import type { HoursEntry, TargetId } from './entries.ts';
 import type { Allocation } from './allocate.ts';
-import { costLine, premiumOfLine } from './costing.ts';
+import { costLine, premiumOfLine, trueUpOfLine } from './costing.ts';
 import type { Costing, LinePremium } from './costing.ts';
 
 /** Seconds and cost of one technician on one target with one work type on one local day. `cost` is `null` where
- *  no rate holds on that day and nobody has set it; sums leave it out and say so. `premium` is what overtime adds, and part
- *  of the cost; absent where it adds nothing. Source: docs/ledger.md, sections 5 and 6. */
+ *  no rate holds on that day and nobody has set it; sums leave it out and say so. `premium` is what overtime adds, `trueUp`
+ *  what payroll really paid beyond; both are part of the cost, and absent where they add nothing. Source: docs/ledger.md, sections 5 and 6. */
 export type LaborLine = {
   readonly technician: TechnicianId;
   readonly target: TargetId;
@@ -24,10 +24,13 @@ export type LaborLine = {
   readonly enteredSeconds: Seconds;
   readonly cost: Cents | null;
   readonly premium?: Cents;
+  readonly trueUp?: Cents;
 };
 
-type Tally = { -readonly [Key in keyof Omit<LaborLine, 'seconds' | 'cost' | 'premium'>]: LaborLine[Key] } & {
+type Parts = 'cost' | 'premium' | 'trueUp';
+type Tally = { -readonly [Key in keyof Omit<LaborLine, 'seconds' | Parts>]: LaborLine[Key] } & {
   premium: number;
+  trueUp: number;
 };
 type Key = Pick<LaborLine, 'technician' | 'target' | 'workType' | 'day'>;
 
@@ -54,6 +57,7 @@ export function sumLines(
       sharedSeconds: none,
       enteredSeconds: none,
       premium: 0,
+      trueUp: 0,
     };
     tallies.push(tally);
     return tally;
@@ -64,6 +68,7 @@ export function sumLines(
   };
   for (const line of before) {
     tallyOf(line).premium += line.premium ?? 0;
+    tallyOf(line).trueUp += line.trueUp ?? 0;
     add(line, 'measuredSeconds', line.measuredSeconds);
     add(line, 'sharedSeconds', line.sharedSeconds);
     add(line, 'enteredSeconds', line.enteredSeconds);
@@ -87,18 +92,26 @@ export function sumLines(
         measuredSeconds: tally.measuredSeconds,
         sharedSeconds: tally.sharedSeconds,
         enteredSeconds: tally.enteredSeconds,
-        ...costParts(costLine({ ...key, seconds }, costing), tally.premium + premiumOfLine(key, costing)),
+        ...costParts(
+          costLine({ ...key, seconds }, costing),
+          tally.premium + premiumOfLine(key, costing),
+          tally.trueUp + trueUpOfLine(key, costing),
+        ),
       });
     }
   }
   return lines;
 }
 
-/** A cost with what overtime adds; where no rate holds overtime adds nothing that is known. */
-export const costParts = (straight: Cents | null, premium: number): Pick<LaborLine, 'cost' | 'premium'> =>
-  straight === null || premium === 0
-    ? { cost: straight }
-    : { cost: toCents(straight + premium), premium: toCents(premium) };
+/** A cost with what overtime and payroll add; where no rate holds neither adds anything that is known. */
+export const costParts = (straight: Cents | null, premium: number, trueUp = 0): Pick<LaborLine, Parts> =>
+  straight === null
+    ? { cost: null }
+    : {
+        cost: toCents(straight + premium + trueUp),
+        ...(premium === 0 ? {} : { premium: toCents(premium) }),
+        ...(trueUp === 0 ? {} : { trueUp: toCents(trueUp) }),
+      };
 
 /** Lines of one technician with what overtime adds to them; where no rate holds there is no part of a cost either. */
 export const withPremium = (

@@ -1,5 +1,5 @@
 import type { Cents } from '../money/index.ts';
-import { costLine, premiumOfLine } from './costing.ts';
+import { costLine, premiumOfLine, trueUpOfLine } from './costing.ts';
 import type { Costing } from './costing.ts';
 import { costParts } from './lines.ts';
 import type { LaborLine } from './lines.ts';
@@ -16,5 +16,5 @@ export const recost = <Line extends CostedLine>(
 ): readonly (Line & { readonly after: Cents | null })[] =>
   lines.map((line) => ({
     ...line,
-    after: costParts(costLine(line, costing), premiumOfLine(line, costing)).cost,
+    after: costParts(costLine(line, costing), premiumOfLine(line, costing), trueUpOfLine(line, costing)).cost,
   }));

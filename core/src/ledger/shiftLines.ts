@@ -30,7 +30,8 @@ const keyOf = (each: Pick<ShiftLine, 'technician' | 'target' | 'workType' | 'day
 
 /** Splits labor lines by shift day. `pieces` and `hours` are what the lines were summed from; hours that were written
  *  down belong to their own day. `premiums` are what overtime adds to them, which stays with its shift day. Seconds are those of the pieces; a line's cents are shared by them with the largest
- *  remainder and never rounded anew, so the parts add up to the line. Source: docs/ledger.md, sections 5 and 6. */
+ *  remainder and never rounded anew, so the parts add up to the line, but for what payroll paid beyond: that is of a
+ *  closed period as a whole. Source: docs/ledger.md, sections 5 and 6. */
 export function splitByShiftDay(
   lines: readonly LaborLine[],
   pieces: readonly Allocation[],
@@ -50,7 +51,8 @@ export function splitByShiftDay(
     const { technician, target, workType, day, cost } = line;
     const own = [...(parts.get(keyOf(line)) ?? [])].sort(([a], [b]) => a - b);
     const weights = own.map(([, seconds]) => seconds);
-    const costs = cost === null ? undefined : shareByWeight(cost - (line.premium ?? 0), weights);
+    const costs =
+      cost === null ? undefined : shareByWeight(cost - (line.premium ?? 0) - (line.trueUp ?? 0), weights);
     return own.map(([shiftDay, seconds], i): ShiftLine => ({
       technician,
       shiftDay,

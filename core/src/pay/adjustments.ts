@@ -1,11 +1,15 @@
 import { toCents } from '../money/index.ts';
+import type { Cents } from '../money/index.ts';
 import type { TechnicianId } from '../people/index.ts';
 import type { LocalDay } from '../time/index.ts';
 import type { DayClasses } from './payClass.ts';
 import type { ShiftLine } from '../ledger/index.ts';
 
 /** What was paid for: seconds and cents of a key that a closed period holds. Both may be negative. */
-export type ClosedLine = Omit<ShiftLine, 'seconds'> & { readonly seconds: number };
+export type ClosedLine = Omit<ShiftLine, 'seconds' | 'premium'> & {
+  readonly seconds: number;
+  readonly premium?: Cents | undefined;
+};
 
 /** What derivation says now beyond what was closed; negative where it says less. */
 export type Adjustment = ClosedLine;
@@ -38,7 +42,7 @@ export function adjustmentsOf(
   };
   for (const line of derived) add(line, 1);
   for (const line of closed) add(line, -1);
-  return [...sums.values()].flatMap(({ line, seconds, cost, hasCost }) =>
+  return [...sums.values()].flatMap(({ line: { premium: _ofOneSide, ...line }, seconds, cost, hasCost }) =>
     seconds === 0 && cost === 0 ? [] : [{ ...line, seconds, cost: hasCost ? toCents(cost) : null }],
   );
 }

@@ -41,3 +41,5 @@ export {
   writePayCells,
 } from './payLayout.ts';
 export type { PayField, PayLayout, PayNames } from './payLayout.ts';
+export { trueUpOf } from './trueUp.ts';
+export type { TrueUp } from './trueUp.ts';

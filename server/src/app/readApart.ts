@@ -39,6 +39,8 @@ export const READ_APART: Partial<Record<RouteName, 'often' | 'long'>> = {
   payFile: 'long',
   payFileText: 'long',
   tryPayLayout: 'long',
+  payroll: 'often',
+  tryPayroll: 'long',
   trail: 'long',
   verifyChain: 'long',
   rulesEffect: 'long',

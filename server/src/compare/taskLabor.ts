@@ -167,7 +167,7 @@ export const costedAs = <Line extends Parameters<typeof atStandardCost>[0][numbe
 
 export function writeLine(facts: ShopFacts, line: ToldLine, costs: Costs, set: LineRow['set']): LineRow {
   const { technician, workType, day, seconds, measuredSeconds, sharedSeconds, enteredSeconds } = line;
-  const { cost, premium = 0 } = line;
+  const { cost, premium = 0, trueUp = 0 } = line;
   return {
     technician,
     name: technician === null ? '' : (facts.technicians.get(technician)?.name ?? technician),
@@ -180,9 +180,13 @@ export function writeLine(facts: ShopFacts, line: ToldLine, costs: Costs, set: L
     cost: cost === null ? null : formatCents(cost),
     costs,
     parts:
-      cost === null || premium === 0
+      cost === null || (premium === 0 && trueUp === 0)
         ? null
-        : { straight: formatCents(toCents(cost - premium)), premium: formatCents(toCents(premium)) },
+        : {
+            straight: formatCents(toCents(cost - premium - trueUp)),
+            premium: formatCents(toCents(premium)),
+            trueUp: formatCents(toCents(trueUp)),
+          },
     set,
   };
 }

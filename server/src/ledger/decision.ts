@@ -19,6 +19,7 @@ const line = z.object({
   /** Below zero in an adjustment that takes away. */
   seconds: z.number(),
   cost: cents.nullable(),
+  premium: cents.optional(),
 });
 const classes = z.object({
   ...personDay,
@@ -108,6 +109,30 @@ const decisionSchema = z.discriminatedUnion('type', [
     putOff: z.array(z.string()),
   }),
   z.object({ ...said, type: z.literal('withdraw-pay-file'), file: entryId, reason: z.string() }),
+  /** What payroll really paid people for closed periods, with what of it is no job's, and what the jobs' labor takes of what
+   *  is beyond its cost. Of one person and period the last counts that was not taken back. */
+  z.object({
+    ...said,
+    type: z.literal('payroll-paid'),
+    name: z.string(),
+    amounts: z.array(
+      z.object({
+        technician: technicianId,
+        firstDay: day,
+        lastDay: day,
+        amount: cents,
+        notJobs: cents,
+        costed: cents,
+        overhead: cents,
+        lines: z
+          .array(
+            z.object({ shiftDay: day, day, target: targetId, workType: z.enum(WORK_TYPES), trueUp: cents }),
+          )
+          .readonly(),
+      }),
+    ),
+  }),
+  z.object({ ...said, type: z.literal('withdraw-payroll'), payroll: entryId, reason: z.string() }),
   z.object({ ...said, type: z.literal('reopen'), firstDay: day, reason: z.string() }),
 ]);
 export type Decision = z.output<typeof decisionSchema>;

@@ -47,6 +47,7 @@ export const ClosedLineEntity = defineEntity({
     workType: p.string().primary(),
     seconds: p.integer(),
     cost: p.integer().nullable(),
+    premium: p.integer().default(0),
   },
 });
 
@@ -149,6 +150,66 @@ export const PayFilePartEntity = defineEntity({
     technician: p.string().$type<TechnicianId>().primary(),
     kind: p.string().primary(),
   },
+});
+
+/** Projection of decisions: what payroll really paid, as it came; whole imports are taken back. */
+export const PayrollEntity = defineEntity({
+  name: 'PayrollRow',
+  tableName: 'payroll',
+  properties: {
+    entry: p.string().primary(),
+    /** The order in which they came. */
+    place: p.integer(),
+    name: p.string(),
+    takenBy: p.string(),
+    at: p.integer().$type<Instant>(),
+    withdrawnBy: p.string().nullable(),
+    withdrawnAt: p.integer().$type<Instant>().nullable(),
+    reason: p.text().nullable(),
+  },
+});
+
+/** Projection of decisions: what payroll paid one person for a closed period, in cents. */
+export const PayrollAmountEntity = defineEntity({
+  name: 'PayrollAmountRow',
+  tableName: 'payroll_amount',
+  indexes: [{ properties: ['technician', 'period'] }],
+  properties: {
+    entry: p.string().primary(),
+    technician: p.string().$type<TechnicianId>().primary(),
+    period: p.integer().$type<LocalDay>().primary(),
+    lastDay: p.integer().$type<LocalDay>(),
+    amount: p.integer(),
+    /** Of it time away, time on nothing, and overtime that no line bears. */
+    notJobs: p.integer(),
+    /** What the period's labor was costed at. */
+    costed: p.integer(),
+    /** What is beyond, where there is no labor to bear it. */
+    overhead: p.integer(),
+  },
+});
+
+const trueUpKey = {
+  technician: p.string().$type<TechnicianId>().primary(),
+  day: p.integer().$type<LocalDay>().primary(),
+  shiftDay: p.integer().$type<LocalDay>().primary(),
+  target: p.string().primary(),
+  workType: p.string().primary(),
+};
+const trueUp = { period: p.integer().$type<LocalDay>(), trueUp: p.integer() };
+
+/** Projection of decisions: what an import of what payroll paid puts on labor lines. */
+export const PayrollLineEntity = defineEntity({
+  name: 'PayrollLineRow',
+  tableName: 'payroll_line',
+  properties: { entry: p.string().primary(), ...trueUpKey, ...trueUp },
+});
+
+/** The same of the imports that count: of a person and period the last that was not taken back. */
+export const LineTrueUpEntity = defineEntity({
+  name: 'LineTrueUpRow',
+  tableName: 'line_true_up',
+  properties: { ...trueUpKey, ...trueUp },
 });
 
 /** Shift days of closed periods that may say something else than what was paid: nobody had approved them, or they were

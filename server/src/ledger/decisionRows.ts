@@ -3,6 +3,8 @@ import type { ClosedClasses, ClosedLine, WorkedLine } from '@wergon/core/pay';
 import type { LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { Decision, LeftOut } from './decision.ts';
+import { keepPayFile, withdrawPayFile } from './payFileRows.ts';
+import { keepPayroll, withdrawPayroll } from './payrollRows.ts';
 
 /** The tables that are derived from decisions alone. */
 export const DECISION_TABLES = [
@@ -15,6 +17,10 @@ export const DECISION_TABLES = [
   'pay_split',
   'pay_file',
   'pay_file_part',
+  'payroll',
+  'payroll_amount',
+  'payroll_line',
+  'line_true_up',
 ] as const;
 
 /** Takes a decision into its projections; acceptances are read from the journal itself. */
@@ -76,27 +82,17 @@ export function projectDecision(sql: Sql, decision: Decision): void {
     case 'reset-split':
       forgetSplit(sql, decision);
       return;
-    case 'pay-file': {
-      const { id, by, at, firstDay, layout, separator, group, rows, digest, text, sums, parts } = decision;
-      sql.insert('pay_file', [
-        {
-          ...{ entry: id, period: firstDay, made_by: by, at, layout, separator, pay_group: group, rows },
-          ...{ digest, text, sums: JSON.stringify(sums) },
-          ...{ withdrawn_by: null, withdrawn_at: null, reason: null },
-        },
-      ]);
-      sql.insert(
-        'pay_file_part',
-        parts.map((part) => ({ entry: id, ...part })),
-      );
+    case 'pay-file':
+      keepPayFile(sql, decision);
       return;
-    }
     case 'withdraw-pay-file':
-      sql.run(
-        'update "pay_file" set "withdrawn_by" = ?, "withdrawn_at" = ?, "reason" = ? where "entry" = ?',
-        [...[decision.by, decision.at, decision.reason, decision.file]],
-      );
-      sql.run('delete from "pay_file_part" where "entry" = ?', [decision.file]);
+      withdrawPayFile(sql, decision);
+      return;
+    case 'payroll-paid':
+      keepPayroll(sql, decision);
+      return;
+    case 'withdraw-payroll':
+      withdrawPayroll(sql, decision);
       return;
     case 'reset-cost':
       forgetCost(sql, decision);
@@ -149,6 +145,7 @@ const closedRow = (period: number, line: ClosedLine, isAdjustment: boolean) => (
   work_type: line.workType,
   seconds: line.seconds,
   cost: line.cost,
+  premium: line.premium ?? 0,
 });
 
 const workedRow = (

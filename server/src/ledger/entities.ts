@@ -161,6 +161,7 @@ export const LaborLineEntity = defineEntity({
     /** In cents, with what overtime adds; `null` where no rate holds. */
     cost: p.integer().nullable(),
     premium: p.integer().default(0),
+    trueUp: p.integer().default(0),
   },
 });
 

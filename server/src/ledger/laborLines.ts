@@ -6,7 +6,7 @@ import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
 import { findClosedUntil, markUnsettled } from './decisionRows.ts';
 import { keepParts } from './lineParts.ts';
-import { loadPremiumsOf } from './payRows.ts';
+import { loadPremiumsOf, loadTrueUps } from './payRows.ts';
 import { costingOf, loadSetCosts } from './setCosts.ts';
 import { loadHoursOf, loadStints } from './timelineRows.ts';
 import type { Used } from './usedTime.ts';
@@ -44,6 +44,7 @@ export function deriveLines(
       technician,
       loadSetCosts(sql, first, last, technician),
       loadPremiumsOf(sql, technician, first, last),
+      loadTrueUps(sql, technician, first, last),
     ),
   );
   const before = [...days].flatMap((day) =>
@@ -73,6 +74,7 @@ export function deriveLines(
       entered_seconds: line.enteredSeconds,
       cost: line.cost,
       premium: line.premium ?? 0,
+      true_up: line.trueUp ?? 0,
     })),
   );
   return {

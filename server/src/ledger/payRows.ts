@@ -1,4 +1,4 @@
-import type { LinePremium, LooseEnd, TargetId } from '@wergon/core/ledger';
+import type { LinePremium, LineTrueUp, LooseEnd, TargetId } from '@wergon/core/ledger';
 import type { Cents } from '@wergon/core/money';
 import type { DecidedSplit, PaidDay } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
@@ -57,6 +57,22 @@ const SHIFT_LASTS = 3;
 /** What overtime of ended shift days adds to labor of some local days. */
 export const loadPremiumsOn = (sql: Sql, first: LocalDay, last: LocalDay): readonly OwnPremium[] =>
   loadPremiums(sql, '"day" between ? and ?', [first, last]);
+
+/** What payroll paid for somebody's labor of some local days beyond what it was costed at. */
+export const loadTrueUps = (
+  sql: Sql,
+  technician: TechnicianId,
+  first: LocalDay,
+  last: LocalDay,
+): readonly LineTrueUp[] =>
+  sql
+    .all<Omit<PremiumRow, 'premium'> & { true_up: Cents }>(
+      'select * from "line_true_up" where "technician" = ? and "day" between ? and ?',
+      [technician, first, last],
+    )
+    .map(({ shift_day, day, target, work_type, true_up }) => ({
+      ...{ shiftDay: shift_day, day, target, workType: work_type, trueUp: true_up },
+    }));
 
 /** What somebody decided of a person's shift days. */
 export const loadSplits = (

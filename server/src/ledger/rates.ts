@@ -16,6 +16,7 @@ import { readSql, writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
 import { deriveLines, shiftDaysOf } from './laborLines.ts';
 import { keepPay, premiumsWith } from './payDays.ts';
+import { loadTrueUps } from './payRows.ts';
 import { loadSetCosts } from './setCosts.ts';
 import type { FactsCache, ShopFacts } from '../catalog/index.ts';
 import { CostRateEntity, explainStored, loadRecords, planRecords, readStored } from '../people/index.ts';
@@ -53,7 +54,13 @@ function findEffect(
     }),
   );
   const isPaid = (target: TargetId) => isPaidTarget(facts, target);
-  const recosted = recost(lines, { rates: costRatesOf(records), setCosts, premiums, isPaid });
+  const recosted = recost(lines, {
+    rates: costRatesOf(records),
+    setCosts,
+    premiums,
+    trueUps: loadTrueUps(sql, technician, from, facts.zone.dayAt(now)),
+    isPaid,
+  });
   return [...groupBy(recosted, ({ target }) => facts.tasks.get(target)?.order)]
     .map(([id, own]) => ({
       id,

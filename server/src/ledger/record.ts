@@ -1,6 +1,8 @@
 import { keepNamed } from './namedTargets.ts';
 import { deriveLines } from './laborLines.ts';
 import { keepPay } from './payDays.ts';
+import { changedByPayroll } from './payrollRows.ts';
+import { markDue } from './dueDerivation.ts';
 import type { Touched } from './projection.ts';
 import type { TechnicianId } from '@wergon/core/people';
 import { readEnvelope } from './stored.ts';
@@ -107,7 +109,7 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
   return outcome;
 }
 
-/** A cost that was set or is set no more, and a split that was decided or is no more, count at once. */
+/** A cost that was set or is set no more, and a split that was decided or is no more, count at once; what payroll paid soon. */
 function costAsDecided({ sql, facts, touched }: Recording, decision: Decision): void {
   switch (decision.type) {
     case 'set-cost':
@@ -123,6 +125,13 @@ function costAsDecided({ sql, facts, touched }: Recording, decision: Decision): 
       const { before, after } = deriveLines(sql, facts, decision.technician, lineDays);
       touched.technicians.add(decision.technician);
       for (const { target } of [...before, ...after]) touched.targets.add(target);
+      return;
+    }
+    case 'payroll-paid':
+    case 'withdraw-payroll': {
+      // Of everybody at once: their lines are summed anew one after the other, so that scans go on between them.
+      const changed = changedByPayroll(sql, decision);
+      if (changed) markDue(sql, changed.people, changed.from);
     }
   }
 }

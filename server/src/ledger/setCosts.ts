@@ -1,5 +1,5 @@
 import { costLine, isPaidTarget } from '@wergon/core/ledger';
-import type { Costing, LaborLine, LinePremium, SetCost, TargetId } from '@wergon/core/ledger';
+import type { Costing, LaborLine, LinePremium, LineTrueUp, SetCost, TargetId } from '@wergon/core/ledger';
 import type { Cents } from '@wergon/core/money';
 import type { TechnicianId } from '@wergon/core/people';
 import { toSeconds } from '@wergon/core/time';
@@ -65,10 +65,12 @@ export const costingOf = (
   technician: TechnicianId,
   said: readonly SaidCost[],
   premiums: readonly LinePremium[] = [],
+  trueUps: readonly LineTrueUp[] = [],
 ): Costing => ({
   rates: facts.costRates.get(technician) ?? [],
   setCosts: said.filter((each) => each.technician === technician),
   premiums,
+  trueUps,
   isPaid: (target) => isPaidTarget(facts, target),
 });
 

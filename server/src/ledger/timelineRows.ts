@@ -148,6 +148,7 @@ type LineRow = {
   entered_seconds: number;
   cost: Cents | null;
   premium: Cents;
+  true_up: Cents;
 };
 
 const readLine = (row: LineRow): LaborLine => ({
@@ -161,6 +162,7 @@ const readLine = (row: LineRow): LaborLine => ({
   seconds: toSeconds(row.measured_seconds + row.shared_seconds + row.entered_seconds),
   cost: row.cost,
   ...(row.premium === 0 ? {} : { premium: row.premium }),
+  ...(row.true_up === 0 ? {} : { trueUp: row.true_up }),
 });
 
 const TARGETS_PER_QUERY = 500;
@@ -218,6 +220,7 @@ const LINE_COLUMNS: readonly (keyof LineRow)[] = [
   'entered_seconds',
   'cost',
   'premium',
+  'true_up',
 ];
 
 /** Settled seconds of each technician on one local day; summed where they are kept. */

@@ -1,5 +1,5 @@
 import type { ApprovalsJson } from '@wergon/contract/approval';
-import type { DaySplit, OvertimeJson, PayPeriodJson, TriedOvertime } from '@wergon/contract/pay';
+import type { DaySplit, OvertimeJson, TriedOvertime } from '@wergon/contract/pay';
 import type { TestShop } from '../app/testShop.fixture.ts';
 import { fieldsOf, openPayShop, rule, terms } from './payShop.fixture.ts';
 import type { PayShop } from './payShop.fixture.ts';
@@ -15,7 +15,6 @@ afterEach(() => shop.close());
 
 const post: PayShop['post'] = (...call) => paid.post(...call);
 const read = <T>(path: string, as = paid.desk()) => paid.read<T>(path, as);
-const work: PayShop['work'] = (...call) => paid.work(...call);
 const writeDown: PayShop['writeDown'] = (...call) => paid.writeDown(...call);
 const period: PayShop['period'] = (...call) => paid.period(...call);
 const split = (who = shop.ada) => read<DaySplit>(`/api/pay/split?technician=${who}&day=2026-03-03`);

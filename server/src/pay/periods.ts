@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { closeDays, owedOf, periodToClose, periodsUpTo } from '@wergon/core/pay';
 import type { ClosedLine, Owed, PayDay, PayPeriod, PayRule, WorkedLine } from '@wergon/core/pay';
 import { Defect } from '@wergon/core/result';
+import type { Cents } from '@wergon/core/money';
 import { parseDay, earliestOf, latestOf } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { TechnicianId } from '@wergon/core/people';
@@ -60,6 +61,7 @@ type ClosedRow = {
   work_type: ClosedLine['workType'];
   seconds: number;
   cost: ClosedLine['cost'];
+  premium: Cents;
 };
 
 const readClosed = (row: ClosedRow): ClosedLine => ({
@@ -70,6 +72,7 @@ const readClosed = (row: ClosedRow): ClosedLine => ({
   workType: row.work_type,
   seconds: row.seconds,
   cost: row.cost,
+  ...(row.premium === 0 ? {} : { premium: row.premium }),
 });
 
 /** Lines that a closed period keeps: its own, and the adjustments that it paid. */

@@ -23,6 +23,8 @@ import type { Away } from './away.ts';
 import { refusalToClose, seePeriod } from './seePeriod.ts';
 import type { Seen } from './seePeriod.ts';
 import { mountPayFiles } from './fileRoutes.ts';
+import { hasPayroll } from './payroll.ts';
+import { mountPayroll } from './payrollRoutes.ts';
 import { hasPayFile, loadSentPeriods } from './files.ts';
 import { mountSplits } from './splits.ts';
 import { mountOvertime } from './overtime.ts';
@@ -43,6 +45,7 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
   mountOvertime(mount, context);
   mountSplits(mount, context);
   mountPayFiles(mount, context, awayOf);
+  mountPayroll(mount, context);
   mount('payPeriods', async () => {
     const known = await facts.get();
     const now = clock.now();
@@ -88,6 +91,7 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
       if (loadClosedPeriods(sql).at(-1)?.firstDay !== firstDay) return refuse('pay.not_last_closed');
       // What payroll has been given is not worked over behind its back.
       if (hasPayFile(sql, firstDay)) return refuse('pay.file_made');
+      if (hasPayroll(sql, firstDay)) return refuse('pay.payroll_taken');
       return ok([writeDecision({ type: 'reopen', firstDay, reason, by: who.user.name }, clock.now())]);
     });
     return done.ok ? ok(null) : done;

@@ -17,16 +17,19 @@ const key = () => {
   const { technician, workType, day } = props.line;
   return { technician, target: props.target, workType, day: formatDay(day) };
 };
-/** What is set is what the hours themselves cost; overtime adds to it. */
+/** What is set is what the hours themselves cost; overtime and payroll add to it. */
 const begunNow = () => ({ amount: props.line.parts?.straight ?? props.line.cost ?? '', reason: '' });
-const overtime = computed(() =>
-  props.line.parts
-    ? t('compare.costHasOvertime', {
-        straight: desk.money(props.line.parts.straight),
-        premium: desk.money(props.line.parts.premium),
-      })
-    : '',
-);
+const parts = computed(() => {
+  const { parts: own } = props.line;
+  if (!own) return '';
+  const money = (of: keyof typeof own) => ({ money: desk.money(own[of]) });
+  const said = [
+    t('compare.costOfHours', money('straight')),
+    ...(Number(own.premium) === 0 ? [] : [t('compare.costOfOvertime', money('premium'))]),
+    ...(Number(own.trueUp) === 0 ? [] : [t('compare.costOfPayroll', money('trueUp'))]),
+  ];
+  return `${said.join(', ')}.`;
+});
 const bodyOf = (written: ReturnType<typeof begunNow>) => ({
   ...key(),
   seconds: props.line.seconds,
@@ -64,7 +67,7 @@ const said = computed(() => {
 
 <template>
   <div v-if="line.set || line.parts || mayChange" class="line-cost">
-    <p v-if="overtime" class="none">{{ overtime }}</p>
+    <p v-if="parts" class="none">{{ parts }}</p>
     <p v-if="said" class="none">{{ said }}</p>
     <form v-if="isOpen" novalidate class="fields" @submit.prevent="save">
       <FormField

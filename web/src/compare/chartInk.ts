@@ -20,7 +20,7 @@ const TILE = 8;
 /** The textures of the yardstick, for the kinds of work; what an hour costs has quiet tones of its own. */
 export function inkOf(id: Cause | 'estimated' | 'actual', theme: Theme): string | CanvasPattern {
   if (id === 'mix') return theme('--quiet-1');
-  if (id === 'rate' || id === 'premium') return theme('--quiet-2');
+  if (id === 'rate' || id === 'premium' || id === 'trueUp') return theme('--quiet-2');
   if (id === 'changed' || id === 'uncosted') return theme('--bar-open');
   return id === 'setup' || id === 'rework' ? texture(id, theme) : theme('--bar');
 }

@@ -5,10 +5,9 @@ import { exportSchema, importAnswerSchema, MOST_ROWS_AT_ONCE } from '@wergon/con
 import type { ExchangeKind, ExchangeRow, ImportAnswer } from '@wergon/contract/exchange';
 import { restoreText } from '@wergon/core/exchange';
 import type { ColumnMatch } from '@wergon/core/exchange';
-import { UnreadableFile, readFile } from './readFile.ts';
-import type { FileProblem, Table } from './readFile.ts';
-import { FILE_TYPES, writeCsv, writeXlsx } from '../kit/files/index.ts';
-import type { FileFormat } from '../kit/files/index.ts';
+
+import { FILE_TYPES, UnreadableFile, readFile, writeCsv, writeXlsx } from '../kit/files/index.ts';
+import type { FileFormat, FileProblem, Table } from '../kit/files/index.ts';
 
 /** What came of a step: a "no" of the server with what it said, or why a file cannot be read. */
 export type StepResult<T> =

@@ -32,6 +32,7 @@ const TOUCHED: Readonly<Record<string, (changes: Changes, asked: Key) => boolean
   'pay-periods': always,
   'pay-period': always,
   'pay-file': always,
+  payroll: always,
   'day-split': aboutPeople,
   // An effect that is looked at is tried out anew only where it is about people whose time has changed.
   reconcile: (changes, asked) => asked[0] !== 'effect' || aboutPeople(changes, asked),

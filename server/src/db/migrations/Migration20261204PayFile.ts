@@ -22,7 +22,7 @@ type ClassRow = Row & {
 };
 
 /** Closed periods keep what they pay by target as well, and whose time goes to pay is said of each person; payroll's codes,
- *  the forms of its file, and the files that were made. This file is never changed. */
+ *  the forms of its file, the files that were made, and what payroll really paid. This file is never changed. */
 export class Migration20261204PayFile extends Migration {
   override async up(): Promise<void> {
     await this.execute(
@@ -48,6 +48,31 @@ export class Migration20261204PayFile extends Migration {
        "pay_group" text not null, "rows" integer not null,
        "digest" text not null, "text" text not null, "sums" text not null, "withdrawn_by" text, "withdrawn_at" integer,
        "reason" text)`,
+    );
+    await this.execute('alter table "labor_line" add column "true_up" integer not null default 0');
+    await this.execute('alter table "closed_line" add column "premium" integer not null default 0');
+    await this.execute(
+      `create table "payroll" ("entry" text not null primary key, "place" integer not null, "name" text not null,
+       "taken_by" text not null, "at" integer not null, "withdrawn_by" text, "withdrawn_at" integer, "reason" text)`,
+    );
+    await this.execute(
+      `create table "payroll_amount" ("entry" text not null, "technician" text not null, "period" integer not null,
+       "last_day" integer not null, "amount" integer not null, "not_jobs" integer not null, "costed" integer not null,
+       "overhead" integer not null, primary key ("entry", "technician", "period"))`,
+    );
+    await this.execute(
+      'create index "payroll_amount_technician_period_index" on "payroll_amount" ("technician", "period")',
+    );
+    await this.execute(
+      `create table "payroll_line" ("entry" text not null, "technician" text not null, "day" integer not null,
+       "shift_day" integer not null, "target" text not null, "work_type" text not null, "period" integer not null,
+       "true_up" integer not null,
+       primary key ("entry", "technician", "day", "shift_day", "target", "work_type"))`,
+    );
+    await this.execute(
+      `create table "line_true_up" ("technician" text not null, "day" integer not null, "shift_day" integer not null,
+       "target" text not null, "work_type" text not null, "period" integer not null, "true_up" integer not null,
+       primary key ("technician", "day", "shift_day", "target", "work_type"))`,
     );
     await this.execute('create index "pay_file_period_index" on "pay_file" ("period")');
     await this.execute(

@@ -316,6 +316,8 @@ export const compare: Translation['compare'] = {
   goodAndScrap: '{good} gut, {scrap} Ausschuss',
   inAllHead: 'Insgesamt',
   byDay: 'Nach Tagen',
-  costHasOvertime: '{straight} für die Stunden, {premium} für Überstunden.',
+  costOfHours: '{money} für die Stunden',
+  costOfOvertime: '{money} für Überstunden',
+  costOfPayroll: '{money} darüber hinaus, wie der Lohn zahlte',
   newCostWithoutOvertime: 'Kosten dieser Zeile, ohne Überstunden',
 };

@@ -14,6 +14,7 @@ export const causeMore = {
   mix: '{money} mehr durch eine teurere Stufe als geplant',
   rate: '{money} mehr durch Leute, die mehr kosten als ihre Stufe',
   premium: '{money} für Überstunden',
+  trueUp: '{money} mehr als nach den Sätzen, wie der Lohn zahlte',
   uncosted: '{money} Arbeit ohne Satz',
   changed: '{hours} zur ersten Kalkulation hinzugefügt',
 } as const;
@@ -31,6 +32,7 @@ export const causeLess = {
   mix: '{money} weniger durch eine günstigere Stufe als geplant',
   rate: '{money} weniger durch Leute, die weniger kosten als ihre Stufe',
   premium: '{money} weniger für Überstunden',
+  trueUp: '{money} weniger als nach den Sätzen, wie der Lohn zahlte',
   uncosted: '{money} nicht gezählt, weil ein Satz fehlt',
   changed: '{hours} aus der ersten Kalkulation gestrichen',
 } as const;

@@ -365,6 +365,7 @@ export const causes = {
   mix: 'andere Stufe',
   rate: 'Sätze',
   premium: 'Überstunden',
+  trueUp: 'Lohn',
   uncosted: 'ohne Satz',
   changed: 'geänderte Kalkulation',
 } as const;

@@ -310,6 +310,8 @@ export const compare = {
   goodAndScrap: '{good} good, {scrap} scrap',
   inAllHead: 'In all',
   byDay: 'By day',
-  costHasOvertime: '{straight} for the hours, {premium} for overtime.',
+  costOfHours: '{money} for the hours',
+  costOfOvertime: '{money} for overtime',
+  costOfPayroll: '{money} beyond, as payroll paid',
   newCostWithoutOvertime: 'Cost of this line, without overtime',
 } as const;

@@ -14,6 +14,7 @@ export const causeMore = {
   mix: '{money} more for a dearer grade than planned',
   rate: '{money} more for people who cost more than their grade',
   premium: '{money} for overtime',
+  trueUp: '{money} beyond the rates, as payroll paid',
   uncosted: '{money} of work without a rate',
   changed: '{hours} added to the first estimate',
 } as const;
@@ -31,6 +32,7 @@ export const causeLess = {
   mix: '{money} less for a cheaper grade than planned',
   rate: '{money} less for people who cost less than their grade',
   premium: '{money} less for overtime',
+  trueUp: '{money} less than by the rates, as payroll paid',
   uncosted: '{money} not counted, because there is no rate',
   changed: '{hours} taken out of the first estimate',
 } as const;

@@ -356,6 +356,7 @@ export const causes = {
   mix: 'other grade',
   rate: 'rates',
   premium: 'overtime',
+  trueUp: 'payroll',
   uncosted: 'no rate',
   changed: 'changed estimate',
 } as const;

@@ -1,6 +1,6 @@
 import ExcelJS from 'exceljs';
 import { readFile } from './readFile.ts';
-import { writeCsv, writeXlsx } from '../kit/files/index.ts';
+import { writeCsv, writeXlsx } from './writeFile.ts';
 
 const bytesOf = (data: Buffer | string): ArrayBuffer => {
   const buffer = Buffer.from(data as string);
