@@ -3,6 +3,7 @@ import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { readConfig, startServer } from '@wergon/server/app';
 import { offerPairing } from '@wergon/server/station';
+import { answerFiles } from './answerFiles.ts';
 import { stationId } from './enterStations.ts';
 import { makeDemo } from './makeDemo.ts';
 import { makeLargeShop } from './makeLargeShop.ts';
@@ -36,8 +37,9 @@ const env = {
 const config = readConfig(env, root);
 
 const files = ['', '-wal', '-shm'].map((suffix) => `${config.databasePath}${suffix}`);
+const answers = `${config.databasePath}-payroll`;
 const remove = () => {
-  for (const file of files) rmSync(file, { force: true });
+  for (const file of [...files, answers]) rmSync(file, { force: true, recursive: true });
 };
 if (isFresh) remove();
 if (!existsSync(config.databasePath)) {
@@ -64,7 +66,11 @@ say(
   '          this link pairs the browser that opens it as station Winding 2; the bench there stands in for a scanner',
 );
 say('');
+const stopPayroll = answerFiles(server.context, answers, say);
 say('The demo runs on its own clock, which stops with it. Stop it with Ctrl+C.');
 
 for (const signal of ['SIGTERM', 'SIGINT'] as const)
-  process.once(signal, () => void server.stop().then(() => process.exit(0)));
+  process.once(signal, () => {
+    stopPayroll();
+    void server.stop().then(() => process.exit(0));
+  });

@@ -17,7 +17,7 @@ import { closingOf, findOwed, loadAway, nextPeriod } from '@wergon/server/pay';
 import { loadShiftDays, writeDecision } from '@wergon/server/ledger';
 import { DraftEntity } from '@wergon/server/timesheet';
 import { findOpenLooseEnds } from '@wergon/server/loose-ends';
-import { sendPay } from './addPayroll.ts';
+import { sendPay, takeAnswer } from './addPayroll.ts';
 import { technicianId } from './ids.ts';
 import { deskAs, recordAt, stationAs } from './recordAt.ts';
 
@@ -56,15 +56,27 @@ export async function planDesk(
       moments.push({ at: at(day, 9), run: () => approve(context, mikko, addDays(day, -WEEK)) });
     if (((day - monday) / WEEK) % 2 === 0 && day + WEEK <= today) closings.push(addDays(day, 2));
   }
-  for (const [i, day] of closings.entries())
+  for (const [i, day] of closings.entries()) {
+    const period: { firstDay?: LocalDay } = {};
     moments.push({
       at: at(day, 10),
       run: async () => {
         const closed = await close(context, berit);
+        if (!closed) return;
+        period.firstDay = closed.firstDay;
         // Of the last one the file is left for whoever opens the demo.
-        if (closed && i < closings.length - 1) await sendPay(context, berit, closed.firstDay);
+        if (i < closings.length - 1) await sendPay(context, berit, closed.firstDay);
       },
     });
+    // Payroll answers a few days later; the answer to the last file is left too.
+    if (i < closings.length - 2)
+      moments.push({
+        at: at(addDays(day, 5), 9),
+        run: async () => {
+          if (period.firstDay !== undefined) await takeAnswer(context, solveig, period.firstDay);
+        },
+      });
+  }
   moments.push({
     at: at(addDays(today, -LATE.arrivesDaysBack), 11),
     run: () => arriveLate(context, at(addDays(today, -LATE.daysBack), 15)),

@@ -89,9 +89,9 @@ test.each<[what: string, set: ToldLine['set'], words: string]>([
 });
 
 test('what overtime adds is told, and what is set is what the hours themselves cost', async () => {
-  const parts = { straight: '36.00', premium: '18.00' };
-  const { press, field, page } = await open({ cost: '54.00', parts }, 'rates.see', 'ledger.correct');
-  expect(page.text()).toContain('€36.00 for the hours, €18.00 for overtime.');
+  const parts = { straight: '36.00', premium: '18.00', trueUp: '-1.50' };
+  const { press, field, page } = await open({ cost: '52.50', parts }, 'rates.see', 'ledger.correct');
+  expect(page.text()).toContain('€36.00 for the hours, €18.00 for overtime, -€1.50 beyond, as payroll paid.');
   await press('Set the cost by hand');
   expect((field('Cost of this line, without overtime').element as HTMLInputElement).value).toBe('36.00');
 });

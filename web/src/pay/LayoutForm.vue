@@ -100,7 +100,7 @@ const decimals = Object.keys(DECIMALS) as (keyof typeof DECIMALS)[];
     <h3>{{ t('pay.columns') }}</h3>
     <div ref="list" class="columns">
       <div v-for="(column, i) in layout.columns" :key="i" class="column">
-        <span class="grip" :title="t('pay.dragToOrder')" aria-hidden="true">⠿</span>
+        <span class="grip mono quiet" :title="t('pay.dragToOrder')">{{ i + 1 }}</span>
         <FormField v-slot="{ id, described }" :label="t('pay.column')" :field="`layout.columns[${i}].field`">
           <BFormSelect
             :id="id"

@@ -80,8 +80,12 @@ const columns: readonly Column<File>[] = [
           t('pay.takenBackBy', { name: row.withdrawnBy, reason: row.reason ?? '' })
         }}</span>
         <template v-else>
-          <BButton variant="quiet" size="sm" :disabled="isBusy" @click="get(row.id, 'csv')">CSV</BButton>
-          <BButton variant="quiet" size="sm" :disabled="isBusy" @click="get(row.id, 'xlsx')">XLSX</BButton>
+          <BButton variant="quiet" size="sm" :disabled="isBusy" @click="get(row.id, 'csv')">{{
+            t('pay.csv')
+          }}</BButton>
+          <BButton variant="quiet" size="sm" :disabled="isBusy" @click="get(row.id, 'xlsx')">{{
+            t('pay.xlsx')
+          }}</BButton>
           <BButton
             v-if="desk.may('pay.close')"
             variant="quiet"

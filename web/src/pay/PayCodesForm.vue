@@ -50,12 +50,12 @@ const hintOf = (row: Worked, on: (typeof WORKED_ON)[number]) =>
       <template v-for="on in WORKED_ON" :key="on" #[on]="{ row }">
         <BFormInput
           :model-value="wordOf(keyOf(row, on))"
-          @update:model-value="setWord(keyOf(row, on), $event)"
           size="sm"
           class="mono"
           maxlength="40"
           :aria-label="sayKind(keyOf(row, on))"
           :placeholder="hintOf(row, on)"
+          @update:model-value="setWord(keyOf(row, on), $event)"
         />
       </template>
     </DataTable>

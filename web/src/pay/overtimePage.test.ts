@@ -81,7 +81,12 @@ async function open(
     }
   };
   const opened = await openPage(OvertimePage, {
-    ...{ pay: '/pay', 'pay-file': '/pay/file', 'pay-overtime': '/pay/overtime' },
+    ...{
+      pay: '/pay',
+      'pay-file': '/pay/file',
+      'pay-payroll': '/pay/payroll',
+      'pay-overtime': '/pay/overtime',
+    },
   });
   const submit = async () => {
     await opened.page.get('form.draft').trigger('submit');

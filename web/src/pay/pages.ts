@@ -4,5 +4,6 @@ import type { RouteRecordRaw } from 'vue-router';
 export const payPages: RouteRecordRaw[] = [
   { path: '/pay', name: 'pay', component: () => import('./PayPage.vue') },
   { path: '/pay/file', name: 'pay-file', component: () => import('./PayFilePage.vue') },
+  { path: '/pay/payroll', name: 'pay-payroll', component: () => import('./PayrollPage.vue') },
   { path: '/pay/overtime', name: 'pay-overtime', component: () => import('./OvertimePage.vue') },
 ];

@@ -67,7 +67,12 @@ async function open(file: Partial<PayFileJson> = {}, layouts = [{ id: 'one', nam
         return { id: 'made' };
     }
   };
-  const others = { pay: '/pay', 'pay-file': '/pay/file', 'pay-overtime': '/pay/overtime' };
+  const others = {
+    pay: '/pay',
+    'pay-file': '/pay/file',
+    'pay-payroll': '/pay/payroll',
+    'pay-overtime': '/pay/overtime',
+  };
   const opened = await openPage(PayFilePage, { ...others, person: '/p/:technician', approve: '/approve' });
   // What is asked for waits for what was asked for before it.
   for (let asked = 0; asked < 8; asked++) await flushPromises();

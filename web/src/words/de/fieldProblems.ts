@@ -146,4 +146,8 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'is no kind of paid time': 'ist keine Art bezahlter Zeit',
   'stands here twice': 'steht hier zweimal',
   'there is one of this name': 'eine dieses Namens gibt es schon',
+  'nobody has this payroll number': 'diese Personalnummer hat niemand',
+  'more than one person has this payroll number': 'diese Personalnummer hat mehr als eine Person',
+  'stands in this file twice for this period': 'steht für diese Abrechnung zweimal in der Datei',
+  'no closed pay period holds this day': 'dieser Tag liegt in keiner geschlossenen Abrechnung',
 };

@@ -116,6 +116,8 @@ export const pay: Translation['pay'] = {
   takeAllSplits: '{n} Tag wie nach der Regel festhalten | {n} Tage wie nach der Regel festhalten',
   splitsTaken:
     '{n} Tag wird bezahlt, wie die Regel jetzt ist, was immer aus ihr wird. | {n} Tage werden bezahlt, wie die Regel jetzt ist, was immer aus ihr wird.',
+  csv: 'CSV',
+  xlsx: 'XLSX',
   payFile: 'Lohndatei',
   payFileDots: 'Lohndatei…',
   sent: 'übergeben',
@@ -177,4 +179,29 @@ export const pay: Translation['pay'] = {
   addColumn: 'Spalte hinzufügen',
   noRowsToShow: 'Dieser Zeitraum hat noch nichts zu zeigen.',
   takeFormOut: 'Diese Form entfernen',
+  whatPayrollPaid: 'Was der Lohn zahlte',
+  payrollLead:
+    'Was die Leute geschlossener Abrechnungen wirklich kosten, wie der Lohn es sagt. Was über die Sätze hinausgeht, verändert die Kosten der Aufträge.',
+  payrollFileLead:
+    'Eine Datei mit Personalnummer, irgendeinem Tag einer geschlossenen Abrechnung und den ganzen Kosten des Arbeitgebers dafür. Nichts wird übernommen, bevor man gesehen hat, was es bewirkt.',
+  file: 'Datei',
+  paidByPayroll: 'Lohn zahlte',
+  noJobs: 'Keines Auftrags',
+  byTheRates: 'Nach Sätzen',
+  beyondTheRates: 'Darüber',
+  taken: 'Übernommen',
+  laborCostsAnew:
+    'Die Arbeit von {n} Person wird noch neu bewertet. | Die Arbeit von {n} Personen wird noch neu bewertet.',
+  whoMayTakePayroll: 'Wer Sätze sieht und Abrechnungen schließt, übernimmt es.',
+  takenBefore: 'Bisher übernommen',
+  nothingTakenYet: 'Noch nichts übernommen: Arbeit kostet, was die Sätze sagen.',
+  whyPayrollTakenBack: 'Warum es zurückgenommen wird',
+  payrollWouldAdd:
+    '{n} Person: der Lohn zahlte {amount}; nach Sätzen waren es {costed}. Die Übernahme bringt {beyond} dazu. | {n} Personen: der Lohn zahlte {amount}; nach Sätzen waren es {costed}. Die Übernahme bringt {beyond} dazu.',
+  replacesBefore: 'ersetzt, was vorher übernommen war',
+  onNoJob: 'auf keinem Auftrag',
+  jobsThatMove: 'Aufträge, die anders kosten',
+  payrollRowsWrong:
+    '{n} Zeile stimmt nicht. Bis dahin wird nichts übernommen. | {n} Zeilen stimmen nicht. Bis dahin wird nichts übernommen.',
+  takeItOver: 'Übernehmen',
 };

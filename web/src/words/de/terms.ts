@@ -65,6 +65,12 @@ export const payFields: Translation['payFields'] = {
   note: 'Vermerk',
 };
 
+export const payrollFields: Translation['payrollFields'] = {
+  payrollNumber: 'Personalnummer',
+  period: 'Abrechnung',
+  amount: 'Betrag',
+};
+
 export const payRows: Translation['payRows'] = {
   period: 'den ganzen Zeitraum',
   day: 'einen Tag',

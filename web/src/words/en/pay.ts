@@ -114,6 +114,8 @@ export const pay = {
   takeAllSplits: 'Take the rule’s split of {n} day | Take the rule’s split of {n} days',
   splitsTaken:
     '{n} day is paid as the rule has it now, whatever the rule becomes. | {n} days are paid as the rule has it now, whatever the rule becomes.',
+  csv: 'CSV',
+  xlsx: 'XLSX',
   payFile: 'Pay file',
   payFileDots: 'Pay file…',
   sent: 'sent',
@@ -175,4 +177,29 @@ export const pay = {
   addColumn: 'Add a column',
   noRowsToShow: 'This period has nothing to show yet.',
   takeFormOut: 'Take this form out',
+  whatPayrollPaid: 'What payroll paid',
+  payrollLead:
+    'What the people of closed periods really cost, as payroll says. What is beyond the rates moves what jobs cost.',
+  payrollFileLead:
+    'A file with a payroll number, any day of a closed period, and the employer’s whole cost of it. Nothing is taken before you have seen what it does.',
+  file: 'File',
+  paidByPayroll: 'Payroll paid',
+  noJobs: 'No job’s',
+  byTheRates: 'By the rates',
+  beyondTheRates: 'Beyond',
+  taken: 'Taken',
+  laborCostsAnew:
+    'Labor of {n} person is still being costed anew. | Labor of {n} people is still being costed anew.',
+  whoMayTakePayroll: 'Somebody who sees rates and closes pay periods takes it over.',
+  takenBefore: 'Taken so far',
+  nothingTakenYet: 'Nothing has been taken yet: labor costs what the rates say.',
+  whyPayrollTakenBack: 'Why it is taken back',
+  payrollWouldAdd:
+    '{n} person: payroll paid {amount}; by the rates it was {costed}. Taking it adds {beyond}. | {n} people: payroll paid {amount}; by the rates it was {costed}. Taking it adds {beyond}.',
+  replacesBefore: 'takes the place of what was taken before',
+  onNoJob: 'on no job',
+  jobsThatMove: 'Jobs that cost otherwise',
+  payrollRowsWrong:
+    '{n} row is not right. Nothing is taken until it is. | {n} rows are not right. Nothing is taken until all are.',
+  takeItOver: 'Take it over',
 } as const;

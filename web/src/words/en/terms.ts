@@ -65,6 +65,12 @@ export const payFields = {
   note: 'Note',
 } as const;
 
+export const payrollFields = {
+  payrollNumber: 'Payroll number',
+  period: 'Pay period',
+  amount: 'Amount',
+} as const;
+
 export const payRows = {
   period: 'the whole period',
   day: 'a day',
