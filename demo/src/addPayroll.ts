@@ -1,4 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
+import { SEPARATORS } from '@wergon/core/pay';
+import type { Separator } from '@wergon/core/pay';
 import { costRateOn } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import { formatDay } from '@wergon/core/time';
@@ -84,7 +86,7 @@ export const wagesOn = (facts: ShopFacts, day: LocalDay): Wages =>
 /** Rates are kept in these parts of a unit of money. */
 const RATE = 10_000;
 
-type MadeFile = { readonly text: string; readonly separator: string; readonly period: LocalDay };
+type MadeFile = { readonly text: string; readonly separator: Separator; readonly period: LocalDay };
 
 /** The files that were made and not taken back, of periods for which payroll has not answered yet. */
 export const loadUnanswered = (sql: Sql): readonly MadeFile[] =>
@@ -103,7 +105,7 @@ export async function takeAnswer(
   await journal.appendAll(by, (sql, facts) => {
     const files = loadUnanswered(sql).filter((file) => file.period === period);
     const rows = files.flatMap(({ text, separator }) =>
-      payByFile(text, separator, formatDay(period), wagesOn(facts, period)),
+      payByFile(text, SEPARATORS[separator], formatDay(period), wagesOn(facts, period)),
     );
     const { problems, paid } = judgePayroll(sql, facts, rows);
     if (problems.length > 0) throw new Error(`payroll: ${JSON.stringify(problems)}`);

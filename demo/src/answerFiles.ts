@@ -1,5 +1,6 @@
 import { existsSync, mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { SEPARATORS } from '@wergon/core/pay';
 import { formatDay } from '@wergon/core/time';
 import type { Context } from '@wergon/server/app';
 import { readSql } from '@wergon/server/db';
@@ -18,7 +19,9 @@ export function answerFiles(
   const answer = async () => {
     const known = await facts.get();
     for (const { text, separator, period } of await readSql(database, loadUnanswered)) {
-      const answered = writeAnswer(payByFile(text, separator, formatDay(period), wagesOn(known, period)));
+      const answered = writeAnswer(
+        payByFile(text, SEPARATORS[separator], formatDay(period), wagesOn(known, period)),
+      );
       const path = join(folder, `paid-${formatDay(period)}.csv`);
       if (existsSync(path)) continue;
       mkdirSync(folder, { recursive: true });

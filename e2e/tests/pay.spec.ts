@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { at, dayAgo, line, openShopWithYesterday } from '../past.ts';
 import type { Shop } from '../shop.ts';
@@ -75,5 +76,68 @@ test.describe('overtime', () => {
     await expect(page.getByText('overtime from 15:30')).toBeVisible();
     await page.goto(`${shop.server.url}/reconcile/day/${ada}/${dayAgo(0)}`);
     await expect(page.getByText('overtime from 15:30')).toBeVisible();
+  });
+
+  test('a period is closed, its pay file made once nothing is missing, and payroll’s answer moves the job’s cost and is taken back', async ({
+    page,
+  }) => {
+    const { settings } = await shop.desk<{ settings: { pay: object } }>('/api/shop');
+    // A week that ended yesterday.
+    const pay = { ...settings.pay, period: 'weekly', anchor: dayAgo(7), approval: 'none' };
+    await shop.desk('/api/shop/settings', { ...settings, pay });
+    await shop.desk(`/api/people/${ada}/rates`, {
+      record: { from: dayAgo(60), per: 'hour', base: '36.00' },
+      isPastAgreed: true,
+    });
+    await shop.openDesk(page, '/pay');
+    await page.getByRole('button', { name: 'Close this period' }).click();
+    await page.getByRole('link', { name: 'Pay file…' }).click();
+    await expect(page.getByText('Say first in what form payroll wants its file.')).toBeVisible();
+    await page.getByRole('button', { name: 'New form…' }).click();
+    await page.getByLabel('Name', { exact: true }).fill('Payroll');
+    await page.getByLabel('Decimals are marked by').selectOption('comma');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByRole('rowheader', { name: 'Ada Lund has no payroll number' })).toBeVisible();
+    await expect(
+      page.getByRole('rowheader', { name: 'No pay code for straight time, on jobs' }),
+    ).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Make the pay file' })).toBeDisabled();
+    await page.getByRole('button', { name: 'Pay codes…' }).click();
+    await page.getByLabel('straight time, on jobs').fill('100');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByRole('link', { name: 'put right' }).click();
+    await page.getByRole('textbox', { name: 'Payroll number' }).fill('4001');
+    await page.getByRole('button', { name: 'Save' }).first().click();
+    await expect(page.getByText('saved', { exact: true }).first()).toBeVisible();
+    await page.goBack();
+    await page.getByRole('button', { name: 'Make the pay file' }).click();
+    const made = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'CSV' }).click();
+    const csv = await readFile(await (await made).path(), 'utf8');
+    expect(csv.split('\r\n')[1]).toMatch(/^4001;Ada Lund;.*;100;7,00$/);
+    const book = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'XLSX' }).click();
+    // A workbook is a ZIP.
+    expect((await readFile(await (await book).path())).subarray(0, 2).toString()).toBe('PK');
+
+    await page.getByRole('link', { name: 'What payroll paid' }).click();
+    const buffer = Buffer.from(`Number;Period;Amount\r\n4001;${dayAgo(1)};270,00\r\n`);
+    await page
+      .locator('input[type="file"]')
+      .setInputFiles({ name: 'paid.csv', mimeType: 'text/csv', buffer });
+    await expect(page.getByText('Taking it adds €18.00.')).toBeVisible();
+    await page.getByRole('button', { name: 'Take it over' }).click();
+    await expect(page.getByRole('row').filter({ hasText: 'paid.csv' })).toContainText('€18.00');
+    const job = `${shop.server.url}/work/${shop.order.order.id}`;
+    const taken = page.url();
+    await page.goto(job);
+    await expect(page.getByText('€270.00').first()).toBeVisible();
+    await page.goto(taken);
+    await page.getByRole('button', { name: 'Take back' }).click();
+    await page.getByLabel('Why it is taken back').fill('wrong month');
+    await page.getByLabel('Why it is taken back').press('Enter');
+    await expect(page.getByText('taken back by Sol: wrong month')).toBeVisible();
+    await page.goto(job);
+    await expect(page.getByText('€252.00').first()).toBeVisible();
   });
 });

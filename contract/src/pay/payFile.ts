@@ -10,7 +10,7 @@ import {
   findEmptyColumn,
   keyOfKind,
 } from '@wergon/core/pay';
-import type { PayKind } from '@wergon/core/pay';
+import type { PayKind, Separator } from '@wergon/core/pay';
 import { ABSENCE_KINDS } from '../people/index.ts';
 import { day, dayText, instant, technicianId } from '../wire/index.ts';
 
@@ -47,6 +47,7 @@ export const savePayCodesSchema = z.strictObject({
     }),
 });
 
+const separator = z.enum(Object.keys(SEPARATORS) as Separator[]);
 export const NEEDS_FINER_ROWS = 'needs finer rows: one a day, or one a day and task';
 export const payLayoutSchema = z
   .strictObject({
@@ -55,7 +56,7 @@ export const payLayoutSchema = z
       .array(z.strictObject({ field: z.enum(PAY_FIELDS), heading: z.string().trim().max(60) }))
       .min(1)
       .max(20),
-    separator: z.enum(Object.keys(SEPARATORS) as (keyof typeof SEPARATORS)[]),
+    separator,
     decimal: z.enum(Object.keys(DECIMALS) as (keyof typeof DECIMALS)[]),
     dates: z.enum(DATE_FORMS),
     hasHeadings: z.boolean(),
@@ -150,7 +151,7 @@ export const madePayFileSchema = z.object({ id: z.string() });
 export const payFileTextQuery = z.strictObject({ id: someId });
 export const payFileTextSchema = z.object({
   text: z.string(),
-  separator: z.string(),
+  separator,
   name: z.string(),
   digest: z.string(),
 });

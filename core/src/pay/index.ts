@@ -40,6 +40,6 @@ export {
   writeHundredths,
   writePayCells,
 } from './payLayout.ts';
-export type { PayField, PayLayout, PayNames } from './payLayout.ts';
+export type { PayField, PayLayout, PayNames, Separator } from './payLayout.ts';
 export { trueUpOf } from './trueUp.ts';
 export type { TrueUp } from './trueUp.ts';

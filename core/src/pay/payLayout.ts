@@ -24,13 +24,14 @@ export type PayField = (typeof PAY_FIELDS)[number];
 
 export const DATE_FORMS = ['2026-11-30', '30.11.2026', '30/11/2026', '11/30/2026', '20261130'] as const;
 export const SEPARATORS = { comma: ',', semicolon: ';', tab: '\t' } as const;
+export type Separator = keyof typeof SEPARATORS;
 export const DECIMALS = { point: '.', comma: ',' } as const;
 
 /** How a payroll wants its file. */
 export type PayLayout = {
   readonly rows: PayFileRows;
   readonly columns: readonly { readonly field: PayField; readonly heading: string }[];
-  readonly separator: keyof typeof SEPARATORS;
+  readonly separator: Separator;
   readonly decimal: keyof typeof DECIMALS;
   readonly dates: (typeof DATE_FORMS)[number];
   readonly hasHeadings: boolean;

@@ -1,6 +1,6 @@
 import type { EntryId } from '@wergon/core/ledger';
 import { keyOfMissing } from '@wergon/core/pay';
-import type { PayCodes, PayLayout } from '@wergon/core/pay';
+import type { PayCodes, PayLayout, Separator } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
 import { formatDay } from '@wergon/core/time';
@@ -120,7 +120,7 @@ export function mountPayFiles(mount: Mount, context: LedgerContext, awayOf: Away
   mount('payFileText', async ({ query: { id }, who }) => {
     if (who.user.seesOnlyTheirs) return refuse('access.not_allowed');
     const [found] = await readSql(database, (sql) =>
-      sql.all<{ text: string; separator: string; period: LocalDay; digest: string; pay_group: string }>(
+      sql.all<{ text: string; separator: Separator; period: LocalDay; digest: string; pay_group: string }>(
         'select "text", "separator", "period", "digest", "pay_group" from "pay_file" where "entry" = ?',
         [id],
       ),

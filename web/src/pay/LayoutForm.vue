@@ -5,6 +5,7 @@ import { computed, ref } from 'vue';
 import { payLayoutSchema } from '@wergon/contract/pay';
 import type { PayLayoutJson } from '@wergon/contract/pay';
 import { DATE_FORMS, DECIMALS, PAY_FIELDS, PAY_FILE_ROWS, SEPARATORS } from '@wergon/core/pay';
+import type { Separator } from '@wergon/core/pay';
 import { callRoute, toPlain, useForm, useSortable } from '../kit/index.ts';
 import { CheckField, FormField } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
@@ -64,7 +65,7 @@ const takeOut = async () => {
   const { kept } = props;
   if (kept && (await form.send(() => callRoute('removePayLayout', { body: { id: kept.id } })))) emit('done');
 };
-const separators = Object.keys(SEPARATORS) as (keyof typeof SEPARATORS)[];
+const separators = Object.keys(SEPARATORS) as Separator[];
 const decimals = Object.keys(DECIMALS) as (keyof typeof DECIMALS)[];
 </script>
 

@@ -23,11 +23,10 @@ const { functions } = useWorker<PayFileFunctions>(
 async function get(id: string, format: 'csv' | 'xlsx'): Promise<void> {
   const made = await act(() => callRoute('payFileText', { query: { id } }));
   if (!made) return;
-  const key = Object.values(SEPARATORS).find((each) => each === made.separator) ?? ',';
   const blob =
     format === 'csv'
       ? new Blob([made.text], { type: 'text/csv;charset=utf-8' })
-      : await functions().write(made.text, key);
+      : await functions().write(made.text, SEPARATORS[made.separator]);
   download(blob, `${made.name}.${format}`);
 }
 const taking = ref<string | null>(null);

@@ -217,6 +217,9 @@ const jobColumns: readonly Column<Job>[] = [
 </template>
 
 <style scoped>
+section > p:first-child {
+  margin: 8px 0;
+}
 .match {
   display: flex;
   flex-wrap: wrap;

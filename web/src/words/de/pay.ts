@@ -186,7 +186,7 @@ export const pay: Translation['pay'] = {
     'Eine Datei mit Personalnummer, irgendeinem Tag einer geschlossenen Abrechnung und den ganzen Kosten des Arbeitgebers dafür. Nichts wird übernommen, bevor man gesehen hat, was es bewirkt.',
   file: 'Datei',
   paidByPayroll: 'Lohn zahlte',
-  noJobs: 'Keines Auftrags',
+  noJobs: 'Auf keinem Auftrag',
   byTheRates: 'Nach Sätzen',
   beyondTheRates: 'Darüber',
   taken: 'Übernommen',

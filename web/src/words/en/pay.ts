@@ -184,7 +184,7 @@ export const pay = {
     'A file with a payroll number, any day of a closed period, and the employer’s whole cost of it. Nothing is taken before you have seen what it does.',
   file: 'File',
   paidByPayroll: 'Payroll paid',
-  noJobs: 'No job’s',
+  noJobs: 'On no job',
   byTheRates: 'By the rates',
   beyondTheRates: 'Beyond',
   taken: 'Taken',
