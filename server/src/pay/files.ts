@@ -262,7 +262,7 @@ export const loadPayFiles = (sql: Sql, firstDay: LocalDay): PayFileJson['files']
   sql
     .all<FileRow>(
       `select "entry", "made_by", "at", "layout", "pay_group", "rows", "sums", "digest", "withdrawn_by", "reason"
-       from "pay_file" where "period" = ? order by "at" desc, "entry"`,
+       from "pay_file" where "period" = ? order by rowid desc`,
       [firstDay],
     )
     .map(({ entry, made_by, pay_group, sums, withdrawn_by, ...file }) => ({
