@@ -40,7 +40,7 @@ export class Migration20261204PayFile extends Migration {
     await this.execute(`update "technician" set "feeds_pay" = false where "kind" = 'subcontractor'`);
     await this.execute('create table "pay_code" ("kind" text not null primary key, "code" text not null)');
     await this.execute(
-      'create table "pay_layout" ("id" text not null primary key, "name" text not null, "layout" text not null)',
+      'create table "pay_layout" ("id" text not null primary key, "name" text not null, "layout" json not null)',
     );
     await this.execute('create unique index "pay_layout_name_unique" on "pay_layout" ("name")');
     await this.execute(
