@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { at, dayAgo, line, openShopWithYesterday } from '../past.ts';
+import { openShop } from '../shop.ts';
 import type { Shop } from '../shop.ts';
 
 // Ada worked yesterday from 7:00 to 10:00 on Strip and from 11:00 to 15:00 on Winding.
@@ -140,4 +141,36 @@ test.describe('overtime', () => {
     await page.goto(job);
     await expect(page.getByText('€252.00').first()).toBeVisible();
   });
+});
+
+test('time off is asked for at the station, granted on the floor with a word, and told at the badge', async ({
+  page,
+}) => {
+  const shop = await openShop();
+  await shop.openStation(page);
+  await shop.scan(page, 'ada');
+  await page.getByRole('button', { name: 'Time off' }).click();
+  await page.getByRole('button', { name: 'Holiday', exact: true }).click();
+  // It is Tuesday, 24 November.
+  await page.getByRole('button', { name: 'Wed 25 Nov' }).click();
+  await page.getByRole('button', { name: 'Fri 27 Nov' }).click();
+  await page.getByRole('textbox').fill('a wedding');
+  await page.getByRole('button', { name: 'Send' }).click();
+  await expect(page.getByText('The supervisor sees that you ask')).toBeVisible();
+
+  const floor = await page.context().newPage();
+  await shop.openDesk(floor, '/floor');
+  const requests = floor.getByRole('region', { name: 'Requests from the floor' });
+  await expect(requests).toContainText(
+    'Ada Lund asks for time off: holiday, Wed 25 Nov to Fri 27 Nov: a wedding',
+  );
+  await requests.getByRole('textbox', { name: 'Reply to Ada Lund' }).fill('enjoy it');
+  await requests.getByRole('button', { name: 'Grant, paid' }).click();
+  await expect(requests).toBeHidden();
+
+  await page.bringToFront();
+  await shop.scan(page, 'blank');
+  await shop.scan(page, 'ada');
+  await expect(page.getByText('Holiday, Wed 25 Nov – Fri 27 Nov: granted. enjoy it')).toBeVisible();
+  await shop.server.stop();
 });

@@ -11,7 +11,7 @@ import {
   keyOfKind,
 } from '@wergon/core/pay';
 import type { PayKind, Separator } from '@wergon/core/pay';
-import { ABSENCE_KINDS } from '../people/index.ts';
+import { ABSENCE_KINDS } from '@wergon/core/people';
 import { day, dayText, instant, technicianId } from '../wire/index.ts';
 
 /** All that is paid, as payroll may call it. */

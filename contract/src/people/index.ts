@@ -1,5 +1,4 @@
 export {
-  ABSENCE_KINDS,
   TECHNICIAN_KINDS,
   absenceDaysSchema,
   absenceSchema,

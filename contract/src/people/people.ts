@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { checkPattern } from '@wergon/core/people';
+import { ABSENCE_KINDS, MOST_LEAVE_DAYS, checkPattern } from '@wergon/core/people';
 import { LANGUAGES, OWN_LABEL_ACTS } from '@wergon/core/station';
 import {
   badgeId,
@@ -134,14 +134,10 @@ export const patternSchema = z.strictObject({
   }),
 });
 
-/** Why somebody is away. */
-export const ABSENCE_KINDS = ['holiday', 'sick', 'training', 'unpaid leave', 'other'] as const;
-const MOST_ABSENT_DAYS = 370;
-
 export const absenceSchema = z
   .strictObject({ from: dayText, to: dayText, kind: z.enum(ABSENCE_KINDS), isPaid: z.boolean() })
   .refine(({ from, to }) => from <= to, { path: ['to'], message: 'must not be before the first day' })
-  .refine(({ from, to }) => to - from < MOST_ABSENT_DAYS, {
+  .refine(({ from, to }) => to - from < MOST_LEAVE_DAYS, {
     path: ['to'],
     message: 'is more than a year later',
   });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { LANGUAGES, PART_STATES, PERSON_ACTS } from '@wergon/core/station';
+import { ABSENCE_KINDS } from '@wergon/core/people';
+import { ANSWER_STATES, LANGUAGES, PERSON_ACTS } from '@wergon/core/station';
 import { REASON_KINDS, WORK_TYPES } from '@wergon/core/work';
 import { boardChangesSchema, boardSchema } from '../floor/index.ts';
 import { REPORT_KINDS, REPORT_TIMES } from '../work/index.ts';
@@ -24,7 +25,11 @@ const said = z.object({ at: instant, by: z.string(), text: z.string() });
 const message = said.extend({
   /** A device may keep an older directory without these. */
   part: z.string().default(''),
-  state: z.enum(PART_STATES).nullable().default(null),
+  leave: z
+    .object({ kind: z.enum(ABSENCE_KINDS), from: day, to: day })
+    .nullable()
+    .default(null),
+  state: z.enum(ANSWER_STATES).nullable().default(null),
 });
 
 /** The board with everything else that a station must know to answer without the server. Of a badge it holds no code

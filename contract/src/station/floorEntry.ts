@@ -1,12 +1,22 @@
 import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
-import { PART_STATES, REQUEST_KINDS } from '@wergon/core/station';
-import { entryId, idText, instant, instantText, onceId, technicianId } from '../wire/index.ts';
+import { ABSENCE_KINDS, MOST_LEAVE_DAYS } from '@wergon/core/people';
+import { ANSWER_STATES, REQUEST_KINDS } from '@wergon/core/station';
+import { day, dayText, entryId, idText, instant, instantText, onceId, technicianId } from '../wire/index.ts';
 
 const happened = { id: idText<'EntryId'>(), at: instantText };
 const technician = idText<'TechnicianId'>();
 const target = idText<'TargetId'>();
 const figure = z.number().min(-1e9).max(1e9);
+
+/** Time off that somebody asks for. */
+const leaveAsked = z
+  .strictObject({ kind: z.enum(ABSENCE_KINDS), from: dayText, to: dayText })
+  .refine(({ from, to }) => from <= to, { path: ['to'], message: 'must not be before the first day' })
+  .refine(({ from, to }) => to - from < MOST_LEAVE_DAYS, {
+    path: ['to'],
+    message: 'is more than a year later',
+  });
 
 /** One entry of the floor stream as it crosses the wire: said at a station, of no effect on hours. */
 export const floorEntrySchema = z.discriminatedUnion('type', [
@@ -27,16 +37,22 @@ export const floorEntrySchema = z.discriminatedUnion('type', [
     least: figure.nullable(),
     most: figure.nullable(),
   }),
-  z.strictObject({
-    ...happened,
-    type: z.literal('request'),
-    technician,
-    what: z.enum(REQUEST_KINDS),
-    target: target.nullable(),
-    text: z.string().max(500),
-    quantity: z.int().min(1).max(100_000).nullable().default(null),
-    why: z.string().max(500).default(''),
-  }),
+  z
+    .strictObject({
+      ...happened,
+      type: z.literal('request'),
+      technician,
+      what: z.enum(REQUEST_KINDS),
+      target: target.nullable(),
+      text: z.string().max(500),
+      quantity: z.int().min(1).max(100_000).nullable().default(null),
+      why: z.string().max(500).default(''),
+      leave: leaveAsked.nullable().optional(),
+    })
+    .refine(({ what, leave }) => what !== 'time-off' || leave != null, {
+      path: ['leave'],
+      message: 'is missing',
+    }),
   z.strictObject({
     ...happened,
     type: z.literal('proposal'),
@@ -53,8 +69,10 @@ export const floorEntrySchema = z.discriminatedUnion('type', [
 export const answerSchema = z
   .strictObject({
     text: z.string().trim().max(300).default(''),
-    /** Of a part: how it stands. */
-    state: z.enum(PART_STATES).nullable().default(null),
+    /** Of a part, or of time off: how it stands. */
+    state: z.enum(ANSWER_STATES).nullable().default(null),
+    /** Whether time off that is granted is paid. */
+    isPaid: z.boolean().default(true),
     once: onceId,
   })
   .refine(({ text, state }) => text !== '' || state !== null, { path: ['text'], message: 'is empty' });
@@ -73,13 +91,24 @@ export const requestsSchema = z.object({
       text: z.string(),
       quantity: z.number().nullable(),
       why: z.string(),
+      /** Of time off: when, who else is away then, and what of it is worked or closed already. */
+      leave: z
+        .object({
+          kind: z.enum(ABSENCE_KINDS),
+          from: day,
+          to: day,
+          away: z.array(z.object({ name: z.string(), days: z.number() })),
+          worked: z.array(day),
+          closed: z.array(day),
+        })
+        .nullable(),
       station: z.string(),
       answer: z
         .object({
           at: instant,
           by: z.string(),
           text: z.string(),
-          state: z.enum(PART_STATES).nullable(),
+          state: z.enum(ANSWER_STATES).nullable(),
         })
         .nullable(),
     }),

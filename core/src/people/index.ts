@@ -2,3 +2,5 @@ export { costRateOn, costRatesOf, explainRate, isKeepable, premiumRatesOf } from
 export type { CostRate, RateRecord, TechnicianId } from './costRate.ts';
 export { checkPattern, plannedOn, plannedSeconds, plannedSpan } from './pattern.ts';
 export type { PatternWeek, PlannedDay, ShiftPlan, WorkPattern } from './pattern.ts';
+export { ABSENCE_KINDS, MOST_LEAVE_DAYS } from './absence.ts';
+export type { AbsenceKind, LeaveAsked } from './absence.ts';

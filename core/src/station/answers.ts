@@ -1,6 +1,8 @@
 import type { TargetId } from '../ledger/index.ts';
 import { atWallClock, parseClock, toInstant, addDays } from '../time/index.ts';
-import type { Instant, Zone } from '../time/index.ts';
+import type { LeaveAsked } from '../people/index.ts';
+import type { Instant, LocalDay, Zone } from '../time/index.ts';
+import { readLeaveDay } from './askLeave.ts';
 import type { ActIntent, Intent, RequestIntent, StationRefusal, WorkIntent } from './conversation.ts';
 import type { ResourceId } from './directory.ts';
 import { partOf } from './question.ts';
@@ -33,6 +35,10 @@ const act = (intent: Intent, more: Partial<ActIntent>): Answered =>
 
 const request = (intent: Intent, more: Partial<RequestIntent>): Answered =>
   intent.kind === 'request' ? { kind: 'go', intent: { ...intent, ...more } } : { kind: 'drop' };
+const leave = (intent: Intent, more: Partial<LeaveAsked>): Answered =>
+  intent.kind === 'request' ? request(intent, { leave: { ...intent.leave, ...more } }) : { kind: 'drop' };
+const answerLeaveDay = (intent: Intent, question: Question, day: LocalDay): Answered =>
+  leave(intent, question.kind === 'leave-to' ? { to: day } : { from: day });
 /** More of one part than any job needs. */
 const MOST_PARTS = 100_000;
 const MOST_WORDS = 500;
@@ -60,6 +66,10 @@ export function answerOption(intent: Intent, question: Question, option: Option)
         : { kind: 'drop' };
     case 'part':
       return request(intent, { text: option.part });
+    case 'leave':
+      return leave(intent, { kind: option.leave });
+    case 'day':
+      return answerLeaveDay(intent, question, option.day);
     case 'word':
       return answerWord(intent, question, option.word);
   }
@@ -143,6 +153,14 @@ export function answerText(intent: Intent, question: Question, text: string, zon
     }
     case 'why-part':
       return request(intent, { why: words.slice(0, MOST_WORDS) });
+    case 'leave-word':
+      return request(intent, { text: words.slice(0, MOST_WORDS) });
+    case 'leave-from':
+    case 'leave-to': {
+      const [first] = question.choices;
+      const day = first === undefined ? undefined : readLeaveDay(words, first);
+      return day === undefined ? refuse('station.bad_answer', words) : answerLeaveDay(intent, question, day);
+    }
     case 'note':
       return words === ''
         ? refuse('station.bad_answer', words)

@@ -14,6 +14,7 @@ import type {
   WorkIntent,
 } from './conversation.ts';
 import type { ResourceId, StationDirectory, TaskReport } from './directory.ts';
+import { missingOfLeave } from './askLeave.ts';
 import type { Answer, Question } from './question.ts';
 import { NOT_OWN, nearness, openTasksOf } from './tasks.ts';
 
@@ -91,12 +92,16 @@ function checkIntent(
   }
 }
 
-/** What the desk must know of a request; of a part that was named also how many, and why. */
+/** What the desk must know of a request; of a part that was named also how many, and why; of time off why and when. */
 function missingOfRequest(
-  { what, text, quantity, why }: RequestIntent,
-  { stands }: PersonAt,
+  { what, text, quantity, why, leave = {} }: RequestIntent,
+  { stands, at }: PersonAt,
   { directory }: StationContext,
 ): IntentCheck | undefined {
+  if (what === 'time-off') {
+    const question = missingOfLeave(leave, text, directory.facts.zone.dayAt(at));
+    return question && ask(question);
+  }
   if (text === undefined) {
     const orders = runningOf(stands).map(({ target }) => {
       const known = directory.targets.get(target);

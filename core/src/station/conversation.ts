@@ -1,5 +1,5 @@
 import type { Entry, EntryId, Running, TargetId } from '../ledger/index.ts';
-import type { TechnicianId } from '../people/index.ts';
+import type { LeaveAsked, TechnicianId } from '../people/index.ts';
 import type { Action, CodeErrorCode } from '../scan/index.ts';
 import type { Instant } from '../time/index.ts';
 import type { WorkOrderId, WorkType } from '../work/index.ts';
@@ -73,6 +73,8 @@ export type RequestIntent = {
   /** `null` where that was left out. */
   readonly quantity?: number | null;
   readonly why?: string;
+  /** Of time off: what is known of it so far. */
+  readonly leave?: Partial<LeaveAsked>;
 };
 
 /** What somebody wants, before it is known who, or before all of it is known. */
@@ -240,7 +242,7 @@ export const IDLE: StationState = {
 export type Source = 'scan' | 'touch' | 'typed' | 'camera';
 
 /** What can be touched: what labels ask for, and what has no label. */
-export type Touch = Action | 'indirect' | 'lead-crew' | 'correction' | 'find';
+export type Touch = Action | 'indirect' | 'lead-crew' | 'correction' | 'time-off' | 'find';
 
 type InputBase = { readonly now: number; readonly entryId: EntryId };
 

@@ -2,13 +2,13 @@ import { addUsed, applyEntry, isCorrection, targetsOf } from '../ledger/index.ts
 import { allocationsIn } from '../floor/index.ts';
 import type { Board, BoardTechnician } from '../floor/index.ts';
 import type { Entry, EntryId, LaborEntry, Allocation, TargetId } from '../ledger/index.ts';
-import type { TechnicianId } from '../people/index.ts';
+import type { LeaveAsked, TechnicianId } from '../people/index.ts';
 import type { Brand } from '../result/index.ts';
 import { toSeconds } from '../time/index.ts';
 import type { Instant, LocalDay } from '../time/index.ts';
 import type { ReasonKind, WorkOrderId, WorkType } from '../work/index.ts';
 import type { PersonAct } from './personAct.ts';
-import type { FloorEntry, PartState } from './floorEntry.ts';
+import type { AnswerState, FloorEntry } from './floorEntry.ts';
 import { isFloorEntry } from './floorEntry.ts';
 import type { Language } from './settings.ts';
 
@@ -79,9 +79,10 @@ export type Message = {
   readonly at: Instant;
   readonly by: string;
   readonly text: string;
-  /** The part that it is about, and how that stands; empty and `null` of anything else. */
+  /** The part or the time off that it is about, and how that stands; empty and `null` of anything else. */
   readonly part: string;
-  readonly state: PartState | null;
+  readonly leave: LeaveAsked | null;
+  readonly state: AnswerState | null;
 };
 
 export type PersonBrief = {

@@ -2,6 +2,7 @@ import { entryIdOf } from '../ledger/index.ts';
 import type { Entry, EntryId, Running, TargetId } from '../ledger/index.ts';
 import { stateAt } from '../floor/index.ts';
 import { toInstant } from '../time/index.ts';
+import type { LeaveAsked } from '../people/index.ts';
 import type { Instant } from '../time/index.ts';
 import type { Act, ActIntent, Intent, Person, Said, StationContext, WorkIntent } from './conversation.ts';
 import { recordLocally } from './directory.ts';
@@ -45,6 +46,9 @@ export function personAtStation(
   return technician && { technician, stands: stateAt(directory, technician, at), at };
 }
 
+const wholeLeave = ({ kind, from, to }: Partial<LeaveAsked> = {}): LeaveAsked | null =>
+  kind === undefined || from === undefined || to === undefined ? null : { kind, from, to };
+
 /** Makes the entries of an intent for which `findNeed` has nothing left to ask. Source: docs/station.md. */
 export function entriesForIntent(
   intent: Intent,
@@ -71,6 +75,7 @@ export function entriesForIntent(
             text: intent.text ?? '',
             quantity: intent.quantity ?? null,
             why: intent.why ?? '',
+            ...(intent.what === 'time-off' ? { leave: wholeLeave(intent.leave) } : {}),
           },
         ]),
         said: { kind: 'requested', technician, what: intent.what },

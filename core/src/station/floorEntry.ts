@@ -1,17 +1,27 @@
 import type { EntryId, TargetId } from '../ledger/index.ts';
-import type { TechnicianId } from '../people/index.ts';
+import type { LeaveAsked, TechnicianId } from '../people/index.ts';
 import type { Instant } from '../time/index.ts';
 
 type Happened<Type extends string> = { readonly id: EntryId; readonly type: Type; readonly at: Instant };
 type ByTechnician = { readonly technician: TechnicianId };
 
 /** What somebody at a station asks the desk for. */
-export const REQUEST_KINDS = ['part', 'help', 'correction'] as const;
+export const REQUEST_KINDS = ['part', 'help', 'correction', 'time-off'] as const;
 export type RequestKind = (typeof REQUEST_KINDS)[number];
 
 /** What the desk says of a part that somebody needs: it is on its way, to be had, or not to be had. */
 export const PART_STATES = ['ordered', 'here', 'refused'] as const;
 export type PartState = (typeof PART_STATES)[number];
+/** What the desk says of time off that somebody asked for. */
+export const LEAVE_STATES = ['granted', 'refused'] as const;
+export type LeaveState = (typeof LEAVE_STATES)[number];
+export type AnswerState = PartState | LeaveState;
+export const ANSWER_STATES = [
+  'ordered',
+  'here',
+  'refused',
+  'granted',
+] as const satisfies readonly AnswerState[];
 
 /** An entry of the floor stream: said at a station, of no effect on hours. Source: docs/ledger.md, section 3. */
 export type FloorEntry =
@@ -35,6 +45,8 @@ export type FloorEntry =
         /** Of a part: how many, and why; `null` and empty where that was left out. */
         readonly quantity: number | null;
         readonly why: string;
+        /** Of time off: why, and on which days; absent in what was recorded before it could be asked for. */
+        readonly leave?: LeaveAsked | null | undefined;
       })
   /** When something that was forgotten really ended, as the technician says: for the supervisor to decide. */
   | (Happened<'proposal'> &

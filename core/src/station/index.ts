@@ -12,8 +12,8 @@ export type {
 } from './conversation.ts';
 export { recordLocally } from './directory.ts';
 export type { BadgeId, Meaning, Message, PersonBrief, ResourceId, StationDirectory } from './directory.ts';
-export { FLOOR_ENTRY_TYPES, PART_STATES, REQUEST_KINDS } from './floorEntry.ts';
-export type { FloorEntry, PartState, RequestKind } from './floorEntry.ts';
+export { ANSWER_STATES, FLOOR_ENTRY_TYPES, LEAVE_STATES, PART_STATES, REQUEST_KINDS } from './floorEntry.ts';
+export type { AnswerState, FloorEntry, LeaveState, PartState, RequestKind } from './floorEntry.ts';
 export { findBadgeHints } from './hints.ts';
 export type { BadgeScan } from './hints.ts';
 export { OWN_LABEL_ACTS, PERSON_ACTS } from './personAct.ts';

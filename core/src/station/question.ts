@@ -1,5 +1,7 @@
 import type { EntryId, TargetId } from '../ledger/index.ts';
-import type { Instant } from '../time/index.ts';
+import { ABSENCE_KINDS } from '../people/index.ts';
+import type { AbsenceKind } from '../people/index.ts';
+import type { Instant, LocalDay } from '../time/index.ts';
 import type { ReasonKind, WorkType } from '../work/index.ts';
 import type { StationRefusal } from './conversation.ts';
 import type { ResourceId, StationDirectory, TaskReport } from './directory.ts';
@@ -56,8 +58,16 @@ export type Question =
     }
   | { readonly kind: 'pin'; readonly isChecking: boolean }
   /** Of a part: one of the order's own, or another in words. */
-  | { readonly kind: 'request'; readonly what: RequestKind; readonly parts: readonly string[] }
+  | {
+      readonly kind: 'request';
+      readonly what: Exclude<RequestKind, 'time-off'>;
+      readonly parts: readonly string[];
+    }
   | { readonly kind: 'how-many' | 'why-part'; readonly part: string }
+  /** Of time off: why, the first day and the last, and a word to it. */
+  | { readonly kind: 'leave-kind' | 'leave-word' }
+  | { readonly kind: 'leave-from'; readonly choices: readonly LocalDay[] }
+  | { readonly kind: 'leave-to'; readonly from: LocalDay; readonly choices: readonly LocalDay[] }
   | { readonly kind: 'note' }
   | { readonly kind: 'find' };
 
@@ -69,6 +79,8 @@ export type Option =
   | { readonly kind: 'instant'; readonly at: Instant }
   | { readonly kind: 'reason'; readonly reason: string }
   | { readonly kind: 'part'; readonly part: string }
+  | { readonly kind: 'leave'; readonly leave: AbsenceKind }
+  | { readonly kind: 'day'; readonly day: LocalDay }
   | {
       readonly kind: 'word';
       readonly word: 'yes' | 'no' | 'all' | 'skip' | 'beside-the-job' | 'send' | 'not-now';
@@ -137,7 +149,13 @@ export function optionsOf(
     case 'how-many':
       return [word('skip')];
     case 'why-part':
+    case 'leave-word':
       return [word('send')];
+    case 'leave-kind':
+      return ABSENCE_KINDS.map((leave): Option => ({ kind: 'leave', leave }));
+    case 'leave-from':
+    case 'leave-to':
+      return question.choices.map((day): Option => ({ kind: 'day', day }));
   }
 }
 
@@ -147,11 +165,14 @@ export function takesOf(question: Question): 'figures' | 'words' | 'clock' | 'no
     case 'earlier':
     case 'how-many':
     case 'pin':
+    case 'leave-from':
+    case 'leave-to':
       return 'figures';
     case 'forgot':
       return 'clock';
     case 'request':
     case 'why-part':
+    case 'leave-word':
     case 'note':
     case 'find':
       return 'words';

@@ -116,6 +116,13 @@ describe('what a person must say before it is done', () => {
     ['NOTE ADA =swept_up', ['ada note swept up'], 'idle', 'before the badge too'],
     ['ADA !note =swept_up', ['ada note swept up'], 'ada', 'or done, on nothing in particular'],
     ['ADA !correction =was_late', ['ada request was late correction'], 'ada', 'a correction of one’s time'],
+    ['ADA !time-off', [], 'asked leave-kind', 'time off says why'],
+    ['ADA !time-off #1', [], 'asked leave-from', 'from when'],
+    ['ADA !time-off #1 #2', [], 'asked leave-to', 'until when'],
+    ['ADA !time-off #1 #2 #3', [], 'asked leave-word', 'and may say more'],
+    ['ADA !time-off #1 =31.2', [], 'asked leave-from', 'a day that is none is no answer'],
+    ['ADA !time-off #1 =1.13', [], 'asked leave-from', 'nor a month that is none'],
+    ['ADA !time-off #1 #2 =soon', [], 'asked leave-to', 'nor words'],
   ])('%s: %j, then %s (%s)', check({}));
 
   test.each<Row>([

@@ -29,6 +29,7 @@ export const HIDEABLE_ACTS = [
   'task-papers',
   'part',
   'help',
+  'time-off',
   'lead-crew',
   'own-time',
 ] as const;

@@ -4,6 +4,7 @@ import { HOUR, clock, entryId, factsWith, target, technician } from '../ledger/s
 import { codeOfAction } from '../scan/action.ts';
 import { drawCode } from '../scan/code.ts';
 import type { Code, CodeKind } from '../scan/code.ts';
+import { formatDay } from '../time/day.ts';
 import { toSeconds } from '../time/seconds.ts';
 import { withAlwaysIncluded } from '../work/workType.ts';
 import type { OrderState } from '../work/orderState.ts';
@@ -282,7 +283,9 @@ export function say(entry: Appended): string {
     (key) =>
       words[key] === undefined || words[key] === null || words[key] === '' ? [] : [String(words[key])],
   );
-  return [...parts, ...figures].join(' ');
+  const leave = 'leave' in rest && rest.leave ? rest.leave : undefined;
+  const away = leave ? [leave.kind, formatDay(leave.from), formatDay(leave.to)] : [];
+  return [...parts, ...away, ...figures].join(' ');
 }
 
 type Setting = Partial<StationSettings> & {

@@ -16,7 +16,7 @@ const RUNS = 500;
 const INPUTS = 200;
 
 const people = ['ada', 'bo', 'lea', 'left'].map(technician);
-const TOUCHES: readonly Touch[] = [...ACTIONS, 'indirect', 'lead-crew', 'correction', 'find'];
+const TOUCHES: readonly Touch[] = [...ACTIONS, 'indirect', 'lead-crew', 'correction', 'time-off', 'find'];
 
 type Body = StationInput extends infer I
   ? I extends StationInput

@@ -79,6 +79,8 @@ function touch(state: StationState, action: Touch, meta: InputMeta, context: Sta
       return handleIntent(state, { kind: 'indirect' }, meta, context);
     case 'correction':
       return handleIntent(state, { kind: 'request', what: 'correction' }, meta, context);
+    case 'time-off':
+      return handleIntent(state, { kind: 'request', what: 'time-off' }, meta, context);
     case 'find':
       return handleIntent(state, { kind: 'find' }, meta, context);
     case 'lead-crew':

@@ -1,11 +1,12 @@
 import { readEnvelope, readFloorEntry } from '../ledger/index.ts';
 import type { RequestsJson } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
-import type { TechnicianId } from '@wergon/core/people';
+import type { LeaveAsked, TechnicianId } from '@wergon/core/people';
 import type { RequestKind } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
+import type { AroundLeave } from './leave.ts';
 
 /** Requests that one page shows. */
 const NEWEST = 100;
@@ -23,6 +24,7 @@ export function loadRequests(
   sql: Sql,
   facts: ShopFacts,
   stations: ReadonlyMap<string, string>,
+  around: AroundLeave,
 ): RequestsJson['requests'] {
   const answers = new Map(
     load(sql, 'answer', 3 * NEWEST)
@@ -48,6 +50,7 @@ export function loadRequests(
       // What was recorded before a part could be counted says nothing of it.
       quantity: entry.quantity ?? null,
       why: entry.why ?? '',
+      leave: entry.leave ? around(entry.technician, entry.leave) : null,
       station: stations.get(envelope.author.id) ?? '',
       answer: answers.get(entry.id) ?? null,
     };
@@ -58,7 +61,13 @@ export function loadRequests(
 export function findRequest(
   sql: Sql,
   id: EntryId,
-): { readonly what: RequestKind; readonly technician: TechnicianId } | undefined {
+):
+  | {
+      readonly what: RequestKind;
+      readonly technician: TechnicianId;
+      readonly leave?: LeaveAsked | null | undefined;
+    }
+  | undefined {
   const [row] = sql.all<{ body: string }>(
     `select "body" from "journal" where "id" = ? and "stream" = 'floor' and "type" = 'request'`,
     [id],
@@ -86,6 +95,10 @@ export function loadAnswers(sql: Sql, since: Instant) {
 
 function answerOf({ body, asked, technician }: { body: string; asked: string; technician: string }) {
   const { at, by, text, state } = readFloorEntry<'answer'>(body);
-  const { id, what, text: wanted } = readFloorEntry<'request'>(asked);
-  return { id, technician, at, by, text, part: what === 'part' ? wanted : '', state: state ?? null };
+  const { id, what, text: wanted, leave = null } = readFloorEntry<'request'>(asked);
+  return { id, technician, at, by, text, part: what === 'part' ? wanted : '', leave, state: state ?? null };
 }
+
+/** Time off that people asked for, of the newest requests. */
+export const loadLeaveAsked = (sql: Sql): readonly LeaveAsked[] =>
+  load(sql, 'request', NEWEST).flatMap(({ entry }) => (entry.leave ? [entry.leave] : []));

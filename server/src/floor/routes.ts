@@ -2,7 +2,10 @@ import type { EntryId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
 import type { FloorAnswer, LedgerContext } from '../ledger/index.ts';
-import type { Mount } from '../http/index.ts';
+import type { Call, DeskWho, Mount } from '../http/index.ts';
+import type { LeaveAsked, TechnicianId } from '@wergon/core/people';
+import { LEAVE_STATES, PART_STATES } from '@wergon/core/station';
+import type { AnswerState, RequestKind } from '@wergon/core/station';
 import { refuse } from '../http/index.ts';
 import { newId, readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
@@ -11,12 +14,40 @@ import { StationEntity, UnitEntity } from '../shop/index.ts';
 import { loadFloor, loadFloorPart } from './board.ts';
 import { loadPlans } from '../people/index.ts';
 import { loadLatest } from './latest.ts';
-import { findRequest, loadRequests } from './requests.ts';
+import { aroundLeave, loadAbsences, planLeave } from './leave.ts';
+import { findRequest, loadLeaveAsked, loadRequests } from './requests.ts';
 
 const hasEntry = (sql: Sql, id: string): boolean =>
   sql.all('select 1 from "journal" where "id" = ?', [id]).length > 0;
 
-export function mountFloor(mount: Mount, { database, clock, facts, journal, live }: LedgerContext): void {
+/** Of a part it is said how it stands, of time off whether it is granted, of anything else nothing. */
+function refuseState(what: RequestKind, state: AnswerState | null) {
+  const known: readonly string[] = what === 'part' ? PART_STATES : what === 'time-off' ? LEAVE_STATES : [];
+  return state === null || known.includes(state)
+    ? undefined
+    : refuse('input.invalid', [{ field: 'state', message: 'is not said of such a request' }]);
+}
+
+export function mountFloor(
+  mount: Mount,
+  { database, clock, facts, journal, live, closedUntil }: LedgerContext,
+): void {
+  /** Plans time off before it is told, so that nobody is told of what is not planned; done again it comes to the same. */
+  const decideLeave = async (
+    technician: TechnicianId,
+    leave: LeaveAsked,
+    { state, isPaid }: Call<'answerRequest'>['body'],
+    who: DeskWho,
+  ) => {
+    if (!who.rights.has('time.approve') && !who.rights.has('people.change'))
+      return refuse('access.not_allowed');
+    if (who.user.technician === technician) return refuse('approve.own');
+    const closed = await closedUntil();
+    if (closed !== null && leave.from <= closed) return refuse('approve.closed');
+    await planLeave(database.em.fork(), technician, leave, state === 'granted' ? { isPaid } : null);
+    live.publishSetup();
+    return undefined;
+  };
   const unitWordsOf = async () =>
     new Map(
       (await database.em.fork().findAll(UnitEntity)).map(({ id, type, maker, serialNumber }) => [
@@ -55,15 +86,25 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
     const known = await facts.seenBy(who.user);
     const all = await database.em.fork().findAll(StationEntity);
     const stations = new Map(all.map(({ id, name }) => [id, name]));
-    return ok({ requests: await readSql(database, (sql) => loadRequests(sql, known, stations)) });
+    const asked = await readSql(database, loadLeaveAsked);
+    const absences = await loadAbsences(database.em.fork(), asked);
+    return ok({
+      requests: await readSql(database, (sql) =>
+        loadRequests(sql, known, stations, aroundLeave(sql, known, absences)),
+      ),
+    });
   });
 
   mount('answerRequest', async ({ param, body, who, sees }) => {
     const request = param('request');
     const asked = await readSql(database, (sql) => findRequest(sql, request));
     if (!asked || !sees(asked.technician)) return refuse('record.not_found');
-    if (body.state !== null && asked.what !== 'part')
-      return refuse('input.invalid', [{ field: 'state', message: 'is said of a part alone' }]);
+    const refusal = refuseState(asked.what, body.state);
+    if (refusal) return refusal;
+    if (asked.leave && body.state !== null) {
+      const refused = await decideLeave(asked.technician, asked.leave, body, who);
+      if (refused) return refused;
+    }
     const at = clock.now();
     const id = newId<EntryId>(body.once);
     const { text, state } = body;

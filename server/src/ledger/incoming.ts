@@ -1,6 +1,6 @@
 import type { FieldProblem } from '@wergon/contract/wire';
 import type { Entry, EntryId } from '@wergon/core/ledger';
-import type { FloorEntry, PartState } from '@wergon/core/station';
+import type { AnswerState, FloorEntry } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
 import type { Decision } from './decision.ts';
 
@@ -11,8 +11,8 @@ export type FloorAnswer = {
   readonly at: Instant;
   readonly request: EntryId;
   readonly text: string;
-  /** Of a part: how it stands; absent in what was recorded before that could be said. */
-  readonly state?: PartState | null;
+  /** Of a part or of time off: how it stands; absent in what was recorded before that could be said. */
+  readonly state?: AnswerState | null;
   readonly by: string;
 };
 

@@ -14,6 +14,7 @@ import { readOwnJson } from '../db/index.ts';
 // each of the readers below says what it is, and nothing checks it again.
 
 type Times = { readonly at?: Instant | null; readonly day?: LocalDay | null };
+type LeaveText = { readonly leave?: { readonly from: string; readonly to: string } | null };
 type TimesText = { readonly at?: string | null; readonly day?: string | null };
 
 /** The instant and the day of something as text, at their places. */
@@ -52,9 +53,13 @@ export const writeLaborEntry = (entry: LaborEntry): string => canonicalJson(writ
 type Floor = FloorEntry | FloorAnswer;
 /** An entry of the floor stream, of a type that its row has said. */
 export function readFloorEntry<Type extends Floor['type']>(body: string): Extract<Floor, { type: Type }> {
-  const json = readTimes(readOwnJson<TimesText & { readonly ended?: string }>(body));
-  const read = json.ended === undefined ? json : { ...json, ended: readInstant(json.ended) };
-  return of<Extract<Floor, { type: Type }>>(read);
+  const json = readTimes(readOwnJson<TimesText & LeaveText & { readonly ended?: string }>(body));
+  const { ended, leave } = json;
+  return of<Extract<Floor, { type: Type }>>({
+    ...json,
+    ...(ended === undefined ? {} : { ended: readInstant(ended) }),
+    ...(leave == null ? {} : { leave: { ...leave, from: readDay(leave.from), to: readDay(leave.to) } }),
+  });
 }
 
 /** An entry's fields as they were recorded, to be shown and looked up by. */

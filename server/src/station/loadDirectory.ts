@@ -199,7 +199,7 @@ async function loadPeople(
         plannedEnd: isOld ? plannedEnd(id, facts.zone.dayAt(since)) : null,
         messages: answers
           .filter((answer) => answer.technician === id)
-          .map(({ at, by, text, part, state }) => ({ at, by, text, part, state })),
+          .map(({ at, by, text, part, leave, state }) => ({ at, by, text, part, leave, state })),
       },
     ];
   });

@@ -120,6 +120,77 @@ describe('requests', () => {
     expect(answer).toMatchObject({ status: 422, body: { errors: [{ field: 'state' }] } });
   });
 
+  describe('time off', () => {
+    const leave = { kind: 'holiday', from: '2026-03-16', to: '2026-03-18' };
+    const askLeave = (more: object = {}) =>
+      ask({ what: 'time-off', target: null, text: 'a wedding', leave, ...more });
+    const answer = (id: string, body: object, as?: string) =>
+      shop.post(`/api/floor/requests/${id}/answer`, body, as);
+    const absences = async (who: string) =>
+      (
+        (await shop.get(`/api/people/${who}/plan`)).body as {
+          absences: { day: string; kind: string; isPaid: boolean }[];
+        }
+      ).absences;
+
+    test('is asked for with why and when, seen with who else is away, granted into the plan, and told at the badge', async () => {
+      await shop.post(`/api/people/${shop.bo}/absences`, {
+        ...{ from: '2026-03-17', to: '2026-03-20', kind: 'holiday', isPaid: true },
+      });
+      await shop.post('/api/shop/closed-days', { day: '2026-03-18', name: 'Founding day' });
+      const asked = askLeave();
+      expect(results(await shop.send(asked))).toMatchObject([{ result: 'recorded' }]);
+      expect((await requests())[0]).toMatchObject({
+        ...{ what: 'time-off', text: 'a wedding' },
+        leave: { ...leave, away: [{ name: 'Bo', days: 2 }], worked: [], closed: ['2026-03-18'] },
+      });
+      expect((await answer(asked.id, { state: 'granted', text: 'enjoy it' })).status).toBe(200);
+      expect(await absences(shop.ada)).toEqual(
+        ['2026-03-16', '2026-03-17', '2026-03-18'].map((day) => ({ day, kind: 'holiday', isPaid: true })),
+      );
+      const [told] = (await ownBrief())?.messages.filter((each) => each.leave) ?? [];
+      expect(told).toMatchObject({ leave, state: 'granted', text: 'enjoy it' });
+      // Thought better of, it is out of the plan again.
+      await answer(asked.id, { state: 'refused', text: 'the big order came' });
+      expect(await absences(shop.ada)).toEqual([]);
+    });
+
+    test('days that were worked already are told to whoever grants it', async () => {
+      await shop.send(
+        shop.scan('work-start', 41, shop.ada, [shop.strip]),
+        shop.scan('work-stop', 42, shop.ada),
+      );
+      const asked = askLeave({ leave: { kind: 'sick', from: '2026-03-03', to: '2026-03-03' } });
+      await shop.send(asked);
+      expect((await requests()).find(({ id }) => id === asked.id)?.leave?.worked).toEqual(['2026-03-03']);
+    });
+
+    test('is granted by whoever may plan people or approve time, and by nobody for themselves', async () => {
+      const asked = askLeave();
+      await shop.send(asked);
+      const own = await shop.addUser({ userName: 'ada', role: 'supervisor', technician: shop.ada });
+      expect((await answer(asked.id, { state: 'granted' }, own)).status).toBe(403);
+      expect((await answer(asked.id, { state: 'here' })).body).toMatchObject({
+        errors: [{ field: 'state' }],
+      });
+      expect(await absences(shop.ada)).toEqual([]);
+      // A word alone decides nothing.
+      expect((await answer(asked.id, { text: 'let us talk' })).status).toBe(200);
+      expect(await absences(shop.ada)).toEqual([]);
+    });
+
+    test.each([
+      [{ leave: null }, 'entry.leave'],
+      [{ leave: { ...leave, to: '2026-03-15' } }, 'entry.leave.to'],
+      [{ leave: { ...leave, to: '2028-03-15' } }, 'entry.leave.to'],
+      [{ leave: { ...leave, kind: 'bored' } }, 'entry.leave.kind'],
+      [{ leave: { ...leave, from: 'soon' } }, 'entry.leave.from'],
+    ])('%j is refused by its field', async (more, field) => {
+      const [bad] = results(await shop.send(askLeave(more)));
+      expect(bad).toMatchObject({ result: 'refused', problem: { errors: [{ field }] } });
+    });
+  });
+
   test('the parts of an order are known at the station by name', async () => {
     const parts = [{ name: 'Bearing 6311', quantity: 2 }];
     const { id } = (await shop.post('/api/work', { ...shop.newOrder('PARTS'), parts })).body as {

@@ -3,19 +3,23 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive } from 'vue';
 import { PART_STATES } from '@wergon/core/station';
-import type { PartState } from '@wergon/core/station';
+import type { AnswerState } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
-import { callRoute, sayClock, useDesk, useNow, useAct } from '../kit/index.ts';
-import { t } from '../words/index.ts';
+import type { RequestsJson } from '@wergon/contract/station';
+import { callRoute, sayClock, sayDate, useDesk, useNow, useAct } from '../kit/index.ts';
+import { sayTerm, t } from '../words/index.ts';
 
 /** A request that nobody has answered is shown so long, in seconds: longer than any shift. */
 const SHOWN_SECONDS = 24 * 3600;
 /** A part that was ordered is awaited so long, in seconds. */
 const ORDERED_SECONDS = 30 * 24 * 3600;
+/** Time off is asked for so long ahead. */
+const LEAVE_SECONDS = 90 * 24 * 3600;
 const WANTS = {
   part: t('floor.needsAPart'),
   help: t('floor.needsHelp'),
   correction: t('floor.asksForATimeToBeCorrected'),
+  'time-off': t('floor.asksForTimeOff'),
 } as const;
 
 const PART_ANSWERS = {
@@ -34,22 +38,41 @@ const answers = reactive<Record<string, string>>({});
 
 /** Nobody has answered yet; or a part that was ordered has not come. */
 const open = computed(() =>
-  (query.data.value?.requests ?? []).filter(({ answer, at }) =>
+  (query.data.value?.requests ?? []).filter(({ answer, at, what }) =>
     answer === null
-      ? now.value - at < SHOWN_SECONDS
+      ? now.value - at < (what === 'time-off' ? LEAVE_SECONDS : SHOWN_SECONDS)
       : answer.state === 'ordered' && now.value - answer.at < ORDERED_SECONDS,
   ),
 );
-async function send(request: string, state: PartState | null = null): Promise<void> {
+async function send(request: string, state: AnswerState | null = null, isPaid = true): Promise<void> {
   const text = answers[request]?.trim() ?? '';
   if (text === '' && state === null) return;
   const done = await act((once) =>
-    callRoute('answerRequest', { params: { request }, body: { text, state, once } }),
+    callRoute('answerRequest', {
+      params: { request },
+      body: { text, state, once, ...(state === 'granted' ? { isPaid } : {}) },
+    }),
   );
   // What was typed meanwhile is for the next reply.
   const isSame = (answers[request]?.trim() ?? '') === text;
   if (done !== undefined && isSame) Reflect.deleteProperty(answers, request);
 }
+type Leave = NonNullable<RequestsJson['requests'][number]['leave']>;
+const sayDays = ({ from, to }: Pick<Leave, 'from' | 'to'>) =>
+  from === to ? sayDate(from) : t('common.to', { day: sayDate(from), day2: sayDate(to) });
+/** What whoever grants it must know. */
+const aroundOf = ({ away, worked, closed }: Leave): readonly string[] => [
+  ...(away.length === 0
+    ? []
+    : [
+        t('floor.awayThen', {
+          people: away.map(({ name, days }) => t('floor.awayDays', { n: days, name })).join(', '),
+        }),
+      ]),
+  ...(worked.length === 0 ? [] : [t('floor.workedThen', { days: worked.map(sayDate).join(', ') })]),
+  ...(closed.length === 0 ? [] : [t('floor.closedThen', { days: closed.map(sayDate).join(', ') })]),
+];
+const mayGrant = computed(() => desk.may('time.approve') || desk.may('people.change'));
 const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
 </script>
 
@@ -58,7 +81,9 @@ const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
     <form v-for="request in open" :key="request.id" @submit.prevent="send(request.id)">
       <p>
         <b>{{ request.name }}</b> {{ WANTS[request.what]
-        }}<template v-if="request.text"
+        }}<template v-if="request.leave"
+          >: {{ sayTerm('absences', request.leave.kind) }}, {{ sayDays(request.leave) }}</template
+        ><template v-if="request.text"
           >: <template v-if="request.quantity !== null">{{ request.quantity }} × </template
           >{{ request.text }}</template
         ><template v-if="request.why"> ({{ request.why }})</template>
@@ -70,8 +95,15 @@ const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
             {{
               t('floor.wasOrderedBy', { name: request.answer.by, time: clock(request.answer.at) })
             }}</template
-          ><template v-if="props.out.has(request.technician)">, {{ t('common.notSignedIn') }}</template>
+          ><template v-if="request.what !== 'time-off' && props.out.has(request.technician)"
+            >, {{ t('common.notSignedIn') }}</template
+          >
         </span>
+        <template v-if="request.leave">
+          <span v-for="words in aroundOf(request.leave)" :key="words" class="attention around">{{
+            words
+          }}</span>
+        </template>
       </p>
       <template v-if="desk.may('floor.answer')">
         <BFormInput
@@ -95,6 +127,22 @@ const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
           >
             {{ PART_ANSWERS[state] }}
           </BButton>
+        </span>
+        <span v-else-if="request.what === 'time-off'" class="states">
+          <template v-if="mayGrant">
+            <BButton
+              v-for="isPaid in request.leave?.kind === 'unpaid leave' ? [false] : [true, false]"
+              :key="String(isPaid)"
+              variant="quiet"
+              size="sm"
+              :disabled="isBusy"
+              @click="send(request.id, 'granted', isPaid)"
+              >{{ isPaid ? t('floor.grantPaid') : t('floor.grantUnpaid') }}</BButton
+            >
+            <BButton variant="quiet" size="sm" :disabled="isBusy" @click="send(request.id, 'refused')">{{
+              t('floor.doNotGrant')
+            }}</BButton>
+          </template>
         </span>
         <BButton
           v-else
@@ -126,6 +174,10 @@ form {
 }
 p {
   margin: 0;
+}
+.around {
+  display: block;
+  font-size: var(--text-s);
 }
 form > .btn {
   justify-self: start;

@@ -33,8 +33,13 @@ beforeEach(() => {
 });
 afterEach(() => client.clear());
 
-async function open(requests: object[], mayAnswer = true, out: string[] = []) {
-  signIn(...(mayAnswer ? (['floor.answer'] as const) : []));
+async function open(
+  requests: object[],
+  mayAnswer = true,
+  out: string[] = [],
+  more: Parameters<typeof signIn> = [],
+) {
+  signIn(...(mayAnswer ? (['floor.answer'] as const) : []), ...more);
   server.answer = ({ name }) => (name === 'requests' ? { requests } : null);
   const page = mount(RequestLines, {
     props: { out: new Set(out) },
@@ -133,4 +138,47 @@ test('what is typed while a reply is on its way stays for the next one', async (
   arrive();
   await flushPromises();
   expect(page.get('input').element.value).toBe('rack 4');
+});
+
+describe('time off', () => {
+  const leave = {
+    ...{ kind: 'holiday', from: 20_528, to: 20_530 },
+    away: [{ name: 'Bo', days: 2 }],
+    ...{ worked: [], closed: [20_530] },
+  };
+  const asks = (more: object = {}) =>
+    request('r1', { what: 'time-off', target: null, text: 'a wedding', leave, ...more });
+  const openAs = (requests: object[], ...rights: Parameters<typeof signIn>) =>
+    open(requests, true, [], rights);
+  const press = async (page: Awaited<ReturnType<typeof open>>, words: string) => {
+    await page
+      .findAll('button')
+      .find((each) => each.text() === words)
+      ?.trigger('click');
+    await flushPromises();
+  };
+  const sent = () => bodies().flatMap(([name, body]) => (name === 'answerRequest' ? [body] : []));
+
+  test('says when and why, who else is away, and what is closed anyway; it is granted as paid or not, with a word', async () => {
+    const page = await openAs([asks({ at: toInstant(NOW - 10 * 86_400) })], 'time.approve');
+    expect(page.text()).toContain('asks for time off: holiday, Mon 16 Mar to Wed 18 Mar: a wedding');
+    expect(page.text()).toContain('Away then: Bo 2 days.');
+    expect(page.text()).toContain('Closed anyway: Wed 18 Mar.');
+    await page.get('input').setValue('enjoy it');
+    await press(page, 'Grant, unpaid');
+    expect(sent()).toMatchObject([{ text: 'enjoy it', state: 'granted', isPaid: false }]);
+  });
+
+  test('is not granted without a word too; unpaid leave is granted unpaid', async () => {
+    const page = await openAs([asks({ leave: { ...leave, kind: 'unpaid leave' } })], 'people.change');
+    expect(page.findAll('button').map((each) => each.text())).toEqual(['Grant, unpaid', 'Do not grant']);
+    await press(page, 'Do not grant');
+    expect(sent()).toMatchObject([{ text: '', state: 'refused' }]);
+  });
+
+  test('is only seen by whoever neither plans people nor approves time', async () => {
+    const page = await openAs([asks()]);
+    expect(page.text()).toContain('asks for time off');
+    expect(page.findAll('button')).toHaveLength(0);
+  });
 });

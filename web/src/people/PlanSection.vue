@@ -3,7 +3,7 @@ import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
-import { ABSENCE_KINDS } from '@wergon/contract/people';
+import { ABSENCE_KINDS } from '@wergon/core/people';
 import type { ResponseOf } from '@wergon/contract/routes';
 import { formatDay, mondayOf } from '@wergon/core/time';
 import { callRoute, sayDate, useDesk, useAct, useToday } from '../kit/index.ts';

@@ -53,7 +53,7 @@ const sensible = computed<Shown[]>(() => {
     ...(props.hasPapers ? plain('task-papers') : []),
     ...plain('part', 'help'),
     ...(props.person?.isLead && props.person.crew !== '' ? plain('lead-crew') : []),
-    ...plain('own-time'),
+    ...plain('time-off', 'own-time'),
     ...(props.offersPhones ? plain('own-phone') : []),
   ];
 });

@@ -37,11 +37,23 @@ const next = computed(() =>
   }),
 );
 const messages = computed(() => props.directory.people.get(props.technician)?.messages ?? []);
-/** Of a part first which, and how it stands. */
-function sayMessage({ part, state, text }: Message): string {
+/** Of a part first which, and how it stands; of time off which days, and whether it is granted. */
+function sayMessage({ part, leave, state, text }: Message): string {
+  const about = leave ? sayLeave(leave) : part;
+  return [[about, sayState(leave !== null, state)].filter(Boolean).join(': '), text]
+    .filter(Boolean)
+    .join('. ');
+}
+function sayLeave({ kind, from, to }: NonNullable<Message['leave']>): string {
+  const { names, words } = said.value;
+  const days = from === to ? names.day(from) : `${names.day(from)} – ${names.day(to)}`;
+  return `${words.leave[kind]}, ${days}`;
+}
+function sayState(isLeave: boolean, state: Message['state']): string {
   const { ui } = said.value.words;
-  const stands = state === null ? '' : ui[`part.${state}`];
-  return [[part, stands].filter(Boolean).join(': '), text].filter(Boolean).join('. ');
+  if (state === null) return '';
+  if (state === 'granted') return ui['leave.granted'];
+  return isLeave && state === 'refused' ? ui['leave.refused'] : ui[`part.${state}`];
 }
 const own = computed(() => props.refused.filter(({ technician }) => technician === props.technician));
 </script>

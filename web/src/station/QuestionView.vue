@@ -62,6 +62,10 @@ function sayOption(option: Option): { readonly name: string; readonly more: stri
       return { name: option.reason, more: '' };
     case 'part':
       return { name: option.part, more: '' };
+    case 'leave':
+      return { name: words.leave[option.leave], more: '' };
+    case 'day':
+      return { name: names.day(option.day), more: '' };
     case 'word':
       return { name: words.word[option.word], more: '' };
   }

@@ -74,10 +74,32 @@ const open = (
 };
 
 test.each([
-  ['out', ['Shift in', 'Find a task', 'Indirect', 'Began earlier', 'Need a part', 'Need help', 'My time']],
+  [
+    'out',
+    [
+      'Shift in',
+      'Find a task',
+      'Indirect',
+      'Began earlier',
+      'Need a part',
+      'Need help',
+      'Time off',
+      'My time',
+    ],
+  ],
   [
     'in',
-    ['Break', 'Shift out', 'Find a task', 'Indirect', 'Began earlier', 'Need a part', 'Need help', 'My time'],
+    [
+      'Break',
+      'Shift out',
+      'Find a task',
+      'Indirect',
+      'Began earlier',
+      'Need a part',
+      'Need help',
+      'Time off',
+      'My time',
+    ],
   ],
   [
     'break',
@@ -89,6 +111,7 @@ test.each([
       'Began earlier',
       'Need a part',
       'Need help',
+      'Time off',
       'My time',
     ],
   ],
@@ -106,6 +129,7 @@ test('what the shop does not use is not there, whatever somebody is on; how to e
     'note',
     'part',
     'help',
+    'time-off',
     'own-time',
     'lead-crew',
   ];

@@ -1,9 +1,9 @@
 import { computed, inject, provide } from 'vue';
 import type { ComputedRef, InjectionKey } from 'vue';
 import type { TargetId } from '@wergon/core/ledger';
-import type { StationDirectory } from '@wergon/core/station';
+import type { Language, StationDirectory } from '@wergon/core/station';
 import { formatHours, toSeconds } from '@wergon/core/time';
-import type { HoursStyle } from '@wergon/core/time';
+import type { HoursStyle, LocalDay } from '@wergon/core/time';
 import { formatClock } from './formatClock.ts';
 import { wordsOf } from './words/index.ts';
 import type { Names, Words } from './words/index.ts';
@@ -19,6 +19,13 @@ const titleOf = (directory: StationDirectory | null, target: TargetId): string =
   return `${known?.title ?? '?'}${order ? `, ${order.number}` : ''}`;
 };
 
+const SECONDS_A_DAY = 86_400;
+/** A day with its weekday, short enough for a button. */
+const sayStationDay = (day: LocalDay, language: Language): string =>
+  new Intl.DateTimeFormat(language === 'de' ? 'de-DE' : 'en-GB', {
+    ...{ weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' },
+  }).format(day * SECONDS_A_DAY * 1000);
+
 /** Whoever stands here is spoken to in their own language, if they have one; else the station speaks its own. */
 export function provideWords({ state, directory, settings }: Station): ComputedRef<Said> {
   const said = computed<Said>(() => {
@@ -30,7 +37,8 @@ export function provideWords({ state, directory, settings }: Station): ComputedR
           ? state.value.said.technician
           : undefined;
     const own = who && directory.value?.people.get(who)?.language;
-    const words = wordsOf(own ?? settings.value.language);
+    const language = own ?? settings.value.language;
+    const words = wordsOf(language);
     return {
       words,
       hoursStyle: settings.value.hoursStyle,
@@ -39,6 +47,7 @@ export function provideWords({ state, directory, settings }: Station): ComputedR
         person: (id) => directory.value?.technicians.get(id)?.name ?? '?',
         machine: (id) => directory.value?.resources.get(id)?.name ?? '?',
         clock: (at) => (directory.value ? formatClock(directory.value.facts.zone, at) : ''),
+        day: (day) => sayStationDay(day, language),
         length: words.length,
         hours: (seconds) => formatHours(toSeconds(seconds), settings.value.hoursStyle),
       },

@@ -3,7 +3,7 @@ import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { reactive, watch } from 'vue';
-import { ABSENCE_KINDS } from '@wergon/contract/people';
+import { ABSENCE_KINDS } from '@wergon/core/people';
 import type { WeekJson } from '@wergon/contract/timesheet';
 import { callRoute, sayDate, useAct } from '../kit/index.ts';
 import { CheckField } from '../kit/parts/index.ts';

@@ -70,6 +70,18 @@ export function sayQuestion(question: Question, names: Names, { say, and }: Spee
         headline: say('stationQuestion.why-part'),
         help: say('stationQuestion.request.how'),
       };
+    case 'leave-kind':
+    case 'leave-word':
+      return {
+        headline: say(`stationQuestion.${question.kind}`),
+        help: say(`stationQuestion.${question.kind}.help`),
+      };
+    case 'leave-from':
+    case 'leave-to':
+      return {
+        headline: say(`stationQuestion.${question.kind}`),
+        help: say('stationQuestion.leave-day.help'),
+      };
     case 'request':
       return {
         headline: say(`stationQuestion.request.${question.what}`),

@@ -1,7 +1,7 @@
 import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import type { ResourceId } from '@wergon/core/station';
-import type { Instant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Say } from '../../words/index.ts';
 
 /** A sentence to be read from across the room, and one to be read from arm's length. */
@@ -13,6 +13,8 @@ export type Names = {
   readonly person: (id: TechnicianId) => string;
   readonly machine: (id: ResourceId) => string;
   readonly clock: (at: Instant) => string;
+  /** A day with its weekday. */
+  readonly day: (day: LocalDay) => string;
   readonly length: (seconds: number) => string;
   /** Hours as this station writes them. */
   readonly hours: (seconds: number) => string;

@@ -8,6 +8,7 @@ const names: Names = {
   person: (id) => String(id),
   machine: () => 'Press 1',
   clock: () => '7:05',
+  day: () => 'Mon 14 Dec',
   length: (seconds) => `${seconds} s`,
   hours: (seconds) => `${seconds} s`,
 };

@@ -7,7 +7,10 @@ import { sayQuestion } from './sayQuestion.ts';
 import { sayOutcome } from './sayOutcome.ts';
 
 /** Each message of a room by its name, said in one language. */
-const allIn = <R extends 'stationPrompt' | 'stationWord' | 'stationRequest' | 'stationButton' | 'workTypes'>(
+const allIn = <
+  R extends
+    'stationPrompt' | 'stationWord' | 'stationRequest' | 'stationLeave' | 'stationButton' | 'workTypes',
+>(
   room: R,
   say: Say,
 ) => said(namesIn(room), (name) => say(`${room}.${name}` as Parameters<Say>[0]));
@@ -36,6 +39,7 @@ export function wordsIn(language: Language) {
     prompt: allIn('stationPrompt', say),
     word: allIn('stationWord', say),
     request: allIn('stationRequest', say),
+    leave: allIn('stationLeave', say),
     button: allIn('stationButton', say),
     workType: allIn('workTypes', say),
     length,

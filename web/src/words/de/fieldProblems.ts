@@ -65,7 +65,6 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'does not fit this offer': 'passt nicht zu diesem Angebot',
   'expected a mail address': 'erwartet wird eine Mailadresse',
   'no such standard job': 'diesen Standardauftrag gibt es nicht',
-  'is said of a part alone': 'wird nur von einem Teil gesagt',
   'this unit has too many readings': 'zu diesem Gerät gibt es zu viele Ablesungen',
   'lies in the future': 'liegt in der Zukunft',
   'lies more than a day ahead: the clock of this device is not right':
@@ -150,4 +149,5 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'more than one person has this payroll number': 'diese Personalnummer hat mehr als eine Person',
   'stands in this file twice for this period': 'steht für diese Abrechnung zweimal in der Datei',
   'no closed pay period holds this day': 'dieser Tag liegt in keiner geschlossenen Abrechnung',
+  'is not said of such a request': 'wird von einer solchen Anfrage nicht gesagt',
 };

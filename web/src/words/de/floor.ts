@@ -113,4 +113,12 @@ export const floor: Translation['floor'] = {
   done: 'fertig',
   paidFrom: '{class} ab {time}',
   paidSince: '{class} seit {time}',
+  asksForTimeOff: 'bittet um freie Tage',
+  awayThen: 'Dann auch weg: {people}.',
+  awayDays: '{name} {n} Tag | {name} {n} Tage',
+  workedThen: 'Schon gearbeitet: {days}.',
+  closedThen: 'Ohnehin geschlossen: {days}.',
+  grantPaid: 'Genehmigen, bezahlt',
+  grantUnpaid: 'Genehmigen, unbezahlt',
+  doNotGrant: 'Nicht genehmigen',
 };

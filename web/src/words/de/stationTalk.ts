@@ -35,6 +35,16 @@ export const stationRequest: Translation['stationRequest'] = {
   part: 'braucht ein Teil',
   help: 'braucht Hilfe',
   correction: 'bittet um Korrektur',
+  'time-off': 'bittet um freie Tage',
+};
+
+/** Why somebody asks for time off. */
+export const stationLeave: Translation['stationLeave'] = {
+  holiday: 'Urlaub',
+  sick: 'Krank',
+  training: 'Schulung',
+  'unpaid leave': 'Unbezahlter Urlaub',
+  other: 'Etwas anderes',
 };
 
 /** What a button does. */
@@ -50,6 +60,7 @@ export const stationButton: Translation['stationButton'] = {
   indirect: 'Gemeinkosten',
   part: 'Teil fehlt',
   help: 'Hilfe rufen',
+  'time-off': 'Frei nehmen',
   note: 'Notiz',
   find: 'Suchen',
   'on-the-way': 'Unterwegs',
@@ -173,6 +184,13 @@ export const stationQuestion: Translation['stationQuestion'] = {
   'how-many': 'Wie viele: {part}?',
   'how-many.help': 'Zahl eingeben, dann ENTER.',
   'why-part': 'Wofür?',
+  'leave-kind': 'Warum bist du nicht da?',
+  'leave-kind.help': 'Antippen oder die Nummer eingeben.',
+  'leave-from': 'Von welchem Tag an?',
+  'leave-to': 'Bis zu welchem Tag?',
+  'leave-day.help': 'Einen Tag antippen oder Tag und Monat eingeben wie 14.12, dann ENTER.',
+  'leave-word': 'Etwas dazu?',
+  'leave-word.help': 'Tippen, oder so senden.',
   'request.part': 'Welches Teil?',
   'request.help': 'Worum geht es?',
   'request.correction': 'Was stimmt nicht?',
@@ -219,6 +237,7 @@ export const stationSaid: Translation['stationSaid'] = {
   'requested.part': 'Das Büro sieht, was fehlt',
   'requested.help': 'Hilfe ist gerufen',
   'requested.correction': 'Der Meister sieht es',
+  'requested.time-off': 'Der Meister sieht die Bitte',
   'requested.answer': 'Die Antwort steht hier beim nächsten Ausweis.',
   'crew-started': '{n} an {target}',
   'crew-did': '{n}: {act}',
@@ -287,6 +306,8 @@ export const stationScreen: Translation['stationScreen'] = {
   'shared.byEstimate': 'Die Zeit wird nach Kalkulation geteilt, solange du an allen bist.',
   'shared.equally': 'Die Zeit wird gleich geteilt, solange du an allen bist.',
   instructions: 'Zu tun',
+  'leave.granted': 'genehmigt',
+  'leave.refused': 'nicht genehmigt',
   'part.ordered': 'bestellt',
   'part.here': 'da',
   'part.refused': 'gibt es nicht',

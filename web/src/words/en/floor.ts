@@ -109,4 +109,12 @@ export const floor = {
   done: 'done',
   paidFrom: '{class} from {time}',
   paidSince: '{class} since {time}',
+  asksForTimeOff: 'asks for time off',
+  awayThen: 'Away then: {people}.',
+  awayDays: '{name} {n} day | {name} {n} days',
+  workedThen: 'Worked already: {days}.',
+  closedThen: 'Closed anyway: {days}.',
+  grantPaid: 'Grant, paid',
+  grantUnpaid: 'Grant, unpaid',
+  doNotGrant: 'Do not grant',
 } as const;

@@ -33,6 +33,16 @@ export const stationRequest = {
   part: 'needs a part',
   help: 'needs help',
   correction: 'asks for a correction',
+  'time-off': 'asks for time off',
+} as const;
+
+/** Why somebody asks for time off. */
+export const stationLeave = {
+  holiday: 'Holiday',
+  sick: 'Sick',
+  training: 'Training',
+  'unpaid leave': 'Unpaid leave',
+  other: 'Something else',
 } as const;
 
 /** What a button does. */
@@ -48,6 +58,7 @@ export const stationButton = {
   indirect: 'Indirect',
   part: 'Need a part',
   help: 'Need help',
+  'time-off': 'Time off',
   note: 'Note',
   find: 'Find a task',
   'on-the-way': 'On the way',
@@ -171,6 +182,13 @@ export const stationQuestion = {
   'how-many': 'How many: {part}?',
   'how-many.help': 'Key a figure, then ENTER.',
   'why-part': 'What is it for?',
+  'leave-kind': 'Why will you be away?',
+  'leave-kind.help': 'Touch it, or key its number.',
+  'leave-from': 'From which day?',
+  'leave-to': 'Until which day?',
+  'leave-day.help': 'Touch a day, or key day and month as in 14.12, then ENTER.',
+  'leave-word': 'Anything to say to it?',
+  'leave-word.help': 'Type it, or send it as it is.',
   'request.part': 'Which part?',
   'request.help': 'What is it about?',
   'request.correction': 'What is not right?',
@@ -217,6 +235,7 @@ export const stationSaid = {
   'requested.part': 'The desk sees what you need',
   'requested.help': 'Help is asked for',
   'requested.correction': 'The supervisor sees it',
+  'requested.time-off': 'The supervisor sees that you ask',
   'requested.answer': 'The answer stands here at your next badge.',
   'crew-started': '{n} on {target}',
   'crew-did': '{n}: {act}',
@@ -285,6 +304,8 @@ export const stationScreen = {
   'shared.byEstimate': 'Time is shared by their estimates while you are on all of them.',
   'shared.equally': 'Time is shared equally while you are on all of them.',
   instructions: 'To do',
+  'leave.granted': 'granted',
+  'leave.refused': 'not granted',
   'part.ordered': 'ordered',
   'part.here': 'here',
   'part.refused': 'not to be had',
