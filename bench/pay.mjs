@@ -1,3 +1,4 @@
+import { copyFileSync } from 'node:fs';
 import { startProcess } from './serverProcess.mjs';
 import { call, fill, line, makeShop, newPath, now, percentile, root, untilKept } from './shop.mjs';
 
@@ -94,5 +95,65 @@ async function large(path) {
   return { period, floor, tried, parts: parts + 1 };
 }
 
+/** The pay file of a period of two weeks, of all its people, on a copy: looked at, the period closed, and made; then what payroll
+ *  paid for it looked at and taken, until every line has its new cost. */
+async function payFile(path) {
+  const copy = newPath();
+  copyFileSync(path, copy);
+  const { url, stop } = await startProcess(`${root}server/dist/app/main.js`, {
+    WERGON_DATABASE: copy,
+    WERGON_DEMO: '1',
+  });
+  const { cookie } = await call(url, '/api/sign-in', { userName: 'solveig', password: 'odden-rewind' });
+  const get = async (route) => (await call(url, route, undefined, cookie)).json;
+  const post = async (route, body) => {
+    const { status, json } = await call(url, route, body, cookie);
+    if (status !== 200) throw new Error(`${route}: ${status} ${JSON.stringify(json)}`);
+    return json;
+  };
+  const { settings } = await get('/api/shop');
+  await post('/api/shop/settings', { ...settings, pay: { ...settings.pay, approval: 'none' } });
+  await untilKept(copy);
+  const took = {};
+  const timed = async (name, work) => {
+    const from = performance.now();
+    const done = await work();
+    took[name] = performance.now() - from;
+    return done;
+  };
+  const { periods } = await get('/api/pay/periods');
+  const { firstDay } = periods.findLast(({ state }) => state === 'over');
+  const { layouts } = await get('/api/pay/forms');
+  const asked = `/api/pay/file?firstDay=${firstDay}&layout=${layouts[0].id}`;
+  await timed('seenOpen', () => get(asked));
+  const { stamp } = await get(`/api/pay/period?firstDay=${firstDay}`);
+  await timed('closed', () => post('/api/pay/close', { firstDay, stamp }));
+  const seen = await timed('seen', () => get(asked));
+  const putOff = seen.missing.map(({ key }) => key);
+  const body = { firstDay, group: '', layout: layouts[0].id, stamp: seen.stamp, putOff };
+  await timed('made', () => post('/api/pay/file', body));
+  const { people } = await get(`/api/pay/period?firstDay=${firstDay}`);
+  const numbers = new Map(
+    (await get('/api/people')).technicians.map((each) => [each.id, each.payrollNumber]),
+  );
+  const rows = people
+    .filter(({ technician, cost }) => numbers.get(technician) && cost !== null)
+    .map(({ technician, cost }) => ({
+      payrollNumber: numbers.get(technician),
+      period: firstDay,
+      amount: (Number(cost) * 1.02).toFixed(2),
+    }));
+  const tried = await timed('payrollTried', () => post('/api/pay/payroll/try', { rows }));
+  await timed('payrollTaken', () => post('/api/pay/payroll', { rows, name: 'bench', stamp: tried.stamp }));
+  await timed('payrollCosted', () => settled(url, cookie));
+  await stop();
+  return { ...took, rows: seen.rows, people: seen.people };
+}
+
 const path = process.env.WERGON_LARGE;
-process.stdout.write(JSON.stringify({ append: await appends(), ...(path ? await large(path) : {}) }));
+process.stdout.write(
+  JSON.stringify({
+    append: await appends(),
+    ...(path ? { ...(await large(path)), file: await payFile(path) } : {}),
+  }),
+);

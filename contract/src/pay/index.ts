@@ -54,3 +54,5 @@ export {
   withdrawPayrollSchema,
 } from './payroll.ts';
 export type { PayrollJson, PayrollRow, TriedPayroll } from './payroll.ts';
+export { timeOffQuery, timeOffSchema } from './timeOff.ts';
+export type { TimeOffJson } from './timeOff.ts';

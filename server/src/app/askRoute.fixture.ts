@@ -46,6 +46,7 @@ export function pathOfRead(shop: TestShop, name: string): string {
     comparedPeople: `?${week}`,
     comparedMachines: `?${week}`,
     payFileText: '?id=none',
+    timeOff: '?from=2026-03-02',
     cut: cut('person', 'order', 'day'),
   };
   return path + (queries[name] ?? '');

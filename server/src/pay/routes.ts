@@ -25,6 +25,7 @@ import type { Seen } from './seePeriod.ts';
 import { mountPayFiles } from './fileRoutes.ts';
 import { hasPayroll } from './payroll.ts';
 import { mountPayroll } from './payrollRoutes.ts';
+import { mountTimeOff } from './timeOff.ts';
 import { hasPayFile, loadSentPeriods } from './files.ts';
 import { mountSplits } from './splits.ts';
 import { mountOvertime } from './overtime.ts';
@@ -46,6 +47,7 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
   mountSplits(mount, context);
   mountPayFiles(mount, context, awayOf);
   mountPayroll(mount, context);
+  mountTimeOff(mount, context);
   mount('payPeriods', async () => {
     const known = await facts.get();
     const now = clock.now();

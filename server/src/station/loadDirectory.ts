@@ -17,6 +17,8 @@ import { loadPieces } from '../ledger/index.ts';
 const DAY_SECONDS = 86_400;
 /** How long an answer from the desk stands at its technician's badge: the rest of any shift. */
 const ANSWER_SECONDS = 16 * 3600;
+/** That of time off stands longer: it may be granted while somebody is at home. */
+const LEAVE_ANSWER_SECONDS = 7 * 24 * 3600;
 /** How many proposals are read, newest first, to know which forgotten ends were answered already. */
 const NEWEST_PROPOSALS = 200;
 /** How far back a last entry is looked for; earlier ones hold nobody up. */
@@ -64,7 +66,9 @@ export function loadMoves(
          order by "day" desc limit ${NEWEST_PROPOSALS}`,
       )
       .map(({ about }) => about),
-    answers: loadAnswers(sql, toInstant(now - ANSWER_SECONDS)),
+    answers: loadAnswers(sql, toInstant(now - LEAVE_ANSWER_SECONDS)).filter(
+      ({ at, leave }) => leave !== null || at >= now - ANSWER_SECONDS,
+    ),
   };
 }
 

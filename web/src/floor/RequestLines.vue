@@ -28,8 +28,12 @@ const PART_ANSWERS = {
   refused: t('floor.partRefused'),
 } as const;
 
-/** Who is not signed in now. */
-const props = defineProps<{ out: ReadonlySet<string> }>();
+const props = defineProps<{
+  /** Who is not signed in now. */
+  out: ReadonlySet<string>;
+  /** Only requests of a kind. */
+  only?: RequestsJson['requests'][number]['what'];
+}>();
 const desk = useDesk();
 const now = useNow();
 const query = useQuery({ queryKey: ['requests'], queryFn: () => callRoute('requests') });
@@ -38,11 +42,13 @@ const answers = reactive<Record<string, string>>({});
 
 /** Nobody has answered yet; or a part that was ordered has not come. */
 const open = computed(() =>
-  (query.data.value?.requests ?? []).filter(({ answer, at, what }) =>
-    answer === null
-      ? now.value - at < (what === 'time-off' ? LEAVE_SECONDS : SHOWN_SECONDS)
-      : answer.state === 'ordered' && now.value - answer.at < ORDERED_SECONDS,
-  ),
+  (query.data.value?.requests ?? [])
+    .filter(({ what }) => props.only === undefined || what === props.only)
+    .filter(({ answer, at, what }) =>
+      answer === null
+        ? now.value - at < (what === 'time-off' ? LEAVE_SECONDS : SHOWN_SECONDS)
+        : answer.state === 'ordered' && now.value - answer.at < ORDERED_SECONDS,
+    ),
 );
 async function send(request: string, state: AnswerState | null = null, isPaid = true): Promise<void> {
   const text = answers[request]?.trim() ?? '';

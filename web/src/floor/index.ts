@@ -1,4 +1,5 @@
 export { default as HourTicks } from './HourTicks.vue';
+export { default as RequestLines } from './RequestLines.vue';
 export { fittingLabel, tintOf, tintsOf } from './jobLook.ts';
 export { sayOvertime } from './laneWords.ts';
 export { floorPages } from './pages.ts';

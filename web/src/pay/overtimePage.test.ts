@@ -83,6 +83,7 @@ async function open(
   const opened = await openPage(OvertimePage, {
     ...{
       pay: '/pay',
+      'pay-time-off': '/pay/time-off',
       'pay-file': '/pay/file',
       'pay-payroll': '/pay/payroll',
       'pay-overtime': '/pay/overtime',

@@ -69,6 +69,7 @@ async function open(file: Partial<PayFileJson> = {}, layouts = [{ id: 'one', nam
   };
   const others = {
     pay: '/pay',
+    'pay-time-off': '/pay/time-off',
     'pay-file': '/pay/file',
     'pay-payroll': '/pay/payroll',
     'pay-overtime': '/pay/overtime',

@@ -66,7 +66,12 @@ async function open(
         return null;
     }
   };
-  const ways = { pay: '/pay', 'pay-file': '/pay/file', 'pay-overtime': '/pay/overtime' };
+  const ways = {
+    pay: '/pay',
+    'pay-time-off': '/pay/time-off',
+    'pay-file': '/pay/file',
+    'pay-overtime': '/pay/overtime',
+  };
   const opened = await openPage(PayrollPage, { ...ways, 'pay-payroll': '/pay/payroll' });
   await flushPromises();
   const choose = async (table: unknown) => {

@@ -25,6 +25,8 @@ import {
   savePayGroupSchema,
   triedOvertimeSchema,
   takePayrollSchema,
+  timeOffQuery,
+  timeOffSchema,
   triedPayLayoutSchema,
   triedPayrollSchema,
   triedSplitSchema,
@@ -241,5 +243,13 @@ export const PAY_ROUTES = {
     summary: 'Take back what payroll paid, as a whole',
     body: withdrawPayrollSchema,
     response: nothing,
+  },
+  timeOff: {
+    method: 'get',
+    path: '/api/pay/time-off',
+    caller: 'people.see',
+    summary: 'Who is in and who is away, four weeks from a day on',
+    query: timeOffQuery,
+    response: timeOffSchema,
   },
 } as const satisfies Record<string, Route>;

@@ -204,4 +204,12 @@ export const pay: Translation['pay'] = {
   payrollRowsWrong:
     '{n} Zeile stimmt nicht. Bis dahin wird nichts übernommen. | {n} Zeilen stimmen nicht. Bis dahin wird nichts übernommen.',
   takeItOver: 'Übernehmen',
+  timeOff: 'Freie Tage',
+  timeOffLead:
+    'Wer um freie Tage bittet, und wer da ist. Genehmigt oder nicht, es steht beim nächsten Ausweis.',
+  isIn: 'da',
+  awayFor: 'weg: {kind}',
+  awayUnpaid: 'weg, unbezahlt: {kind}',
+  letterIs: '{letter} {kind}',
+  nobodyToShow: 'Niemand passt.',
 };

@@ -202,4 +202,11 @@ export const pay = {
   payrollRowsWrong:
     '{n} row is not right. Nothing is taken until it is. | {n} rows are not right. Nothing is taken until all are.',
   takeItOver: 'Take it over',
+  timeOff: 'Time off',
+  timeOffLead: 'Who asked for time off, and who is in. Granted or not, it is told at their next badge.',
+  isIn: 'in',
+  awayFor: 'away: {kind}',
+  awayUnpaid: 'away, unpaid: {kind}',
+  letterIs: '{letter} {kind}',
+  nobodyToShow: 'Nobody fits.',
 } as const;
