@@ -59,6 +59,7 @@ const context: Context = {
   },
   setupChanged: notHere('change records'),
   deriveAnew: notHere('change records'),
+  deriveMarked: notHere('change records'),
   keepHead: notHere('write'),
 };
 

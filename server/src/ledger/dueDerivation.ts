@@ -56,26 +56,30 @@ type Deriving = Pick<LedgerContext, 'database' | 'facts' | 'log' | 'setupChanged
 /** Makes what records are changed through by which days gone by are derived. Whose days are to be derived is kept before the
  *  change and after it, so that neither a stop nor somebody who derives meanwhile loses any; then they are derived in the
  *  background, one after the other. */
-export function createDeriveAnew({
+export function createDeriving({
   database,
   facts,
   log,
   setupChanged,
-}: Deriving): LedgerContext['deriveAnew'] {
+}: Deriving): Pick<LedgerContext, 'deriveAnew' | 'deriveMarked'> {
   let deriving = Promise.resolve();
-  const mark = async (from: LocalDay, people?: readonly TechnicianId[]) => {
-    const known = await facts.get();
-    await writeSql(database, (sql) => markDue(sql, people ?? known.technicians.keys(), from));
-  };
-  return async (from, change, people) => {
-    await mark(from, people);
-    const done = await change();
-    setupChanged('shop', 'orders');
-    await mark(from, people);
+  const deriveMarked = () => {
     deriving = deriving
       .then(() => deriveDue(database, facts))
       .then(() => setupChanged('shop'))
       .catch((error: unknown) => log.error({ error }, 'days could not be derived anew'));
+  };
+  const mark = async (from: LocalDay, people?: readonly TechnicianId[]) => {
+    const known = await facts.get();
+    await writeSql(database, (sql) => markDue(sql, people ?? known.technicians.keys(), from));
+  };
+  const deriveAnew: LedgerContext['deriveAnew'] = async (from, change, people) => {
+    await mark(from, people);
+    const done = await change();
+    setupChanged('shop', 'orders');
+    await mark(from, people);
+    deriveMarked();
     return done;
   };
+  return { deriveAnew, deriveMarked };
 }

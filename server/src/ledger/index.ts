@@ -16,7 +16,7 @@ export {
   SetCostEntity,
   UnsettledDayEntity,
 } from './decisionEntities.ts';
-export { countDue, deriveDue, createDeriveAnew } from './dueDerivation.ts';
+export { countDue, deriveDue, createDeriving } from './dueDerivation.ts';
 export { findClosedUntil } from './decisionRows.ts';
 export { acceptedFacts, loadAccepted, writeDecision } from './decisions.ts';
 export {

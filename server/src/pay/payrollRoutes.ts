@@ -1,6 +1,5 @@
 import type { EntryId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
-import { EVER } from '@wergon/core/time';
 import { readSql } from '../db/index.ts';
 import { refuse } from '../http/index.ts';
 import type { DeskWho, Mount } from '../http/index.ts';
@@ -15,7 +14,7 @@ const mayTake = (who: DeskWho): boolean =>
 /** Routes of what payroll really paid. Whose labor costs something else by it is kept in the same transaction, and summed
  *  anew in the background. Source: docs/pay.md, what payroll really paid. */
 export function mountPayroll(mount: Mount, context: LedgerContext): void {
-  const { database, clock, facts, journal, deriveAnew } = context;
+  const { database, clock, facts, journal, deriveMarked } = context;
 
   mount('payroll', async ({ who }) =>
     who.user.seesOnlyTheirs ? refuse('access.not_allowed') : ok(await readSql(database, loadPayroll)),
@@ -29,44 +28,38 @@ export function mountPayroll(mount: Mount, context: LedgerContext): void {
 
   mount('takePayroll', async ({ body: { rows, name, stamp }, who }) => {
     if (!mayTake(who)) return refuse('access.not_allowed');
-    const done = await deriveAnew(
-      EVER,
-      () =>
-        journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
-          const { problems, paid } = judgePayroll(sql, known, rows);
-          if (problems.length > 0)
-            return refuse(
-              'pay.payroll_wrong',
-              problems.map(({ row, field, message }) => ({ field: `rows[${row}].${field}`, message })),
-            );
-          if (stampOfPayroll(paid) !== stamp) return refuse('approve.changed');
-          const amounts = [...paid];
-          return ok([writeDecision({ type: 'payroll-paid', name, amounts, by: who.user.name }, clock.now())]);
-        }),
-      [],
-    );
-    return done.ok ? ok(null) : done;
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
+      const { problems, paid } = judgePayroll(sql, known, rows);
+      if (problems.length > 0)
+        return refuse(
+          'pay.payroll_wrong',
+          problems.map(({ row, field, message }) => ({ field: `rows[${row}].${field}`, message })),
+        );
+      if (stampOfPayroll(paid) !== stamp) return refuse('approve.changed');
+      const amounts = [...paid];
+      return ok([writeDecision({ type: 'payroll-paid', name, amounts, by: who.user.name }, clock.now())]);
+    });
+    if (!done.ok) return done;
+    deriveMarked();
+    return ok(null);
   });
 
   mount('withdrawPayroll', async ({ body: { id, reason }, who }) => {
     if (!mayTake(who)) return refuse('access.not_allowed');
-    const done = await deriveAnew(
-      EVER,
-      () =>
-        journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) => {
-          const [found] = sql.all<{ withdrawn_by: string | null }>(
-            'select "withdrawn_by" from "payroll" where "entry" = ?',
-            [id],
-          );
-          if (!found) return refuse('record.not_found');
-          if (found.withdrawn_by !== null) return refuse('pay.payroll_withdrawn');
-          const payroll = id as EntryId;
-          return ok([
-            writeDecision({ type: 'withdraw-payroll', payroll, reason, by: who.user.name }, clock.now()),
-          ]);
-        }),
-      [],
-    );
-    return done.ok ? ok(null) : done;
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) => {
+      const [found] = sql.all<{ withdrawn_by: string | null }>(
+        'select "withdrawn_by" from "payroll" where "entry" = ?',
+        [id],
+      );
+      if (!found) return refuse('record.not_found');
+      if (found.withdrawn_by !== null) return refuse('pay.payroll_withdrawn');
+      const payroll = id as EntryId;
+      return ok([
+        writeDecision({ type: 'withdraw-payroll', payroll, reason, by: who.user.name }, clock.now()),
+      ]);
+    });
+    if (!done.ok) return done;
+    deriveMarked();
+    return ok(null);
   });
 }
