@@ -16,7 +16,8 @@ export {
   SetCostEntity,
   UnsettledDayEntity,
 } from './decisionEntities.ts';
-export { countDue, deriveDue, createDeriving } from './dueDerivation.ts';
+export { createDeriving, deriveDue } from './dueDerivation.ts';
+export { countDue } from './dueRows.ts';
 export { findClosedUntil } from './decisionRows.ts';
 export { acceptedFacts, loadAccepted, writeDecision } from './decisions.ts';
 export {

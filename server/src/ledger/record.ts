@@ -2,7 +2,7 @@ import { keepNamed } from './namedTargets.ts';
 import { deriveLines } from './laborLines.ts';
 import { keepPay } from './payDays.ts';
 import { changedByPayroll } from './payrollRows.ts';
-import { markDue } from './dueDerivation.ts';
+import { markDue } from './dueRows.ts';
 import type { Touched } from './projection.ts';
 import type { TechnicianId } from '@wergon/core/people';
 import { readEnvelope } from './stored.ts';
