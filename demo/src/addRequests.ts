@@ -1,6 +1,6 @@
 import { sampleId } from './ids.ts';
 import type { EntryId } from '@wergon/core/ledger';
-import { formatInstant, toInstant } from '@wergon/core/time';
+import { addDays, formatDay, formatInstant, toDay, toInstant } from '@wergon/core/time';
 import type { Instant } from '@wergon/core/time';
 import type { Context } from '@wergon/server/app';
 import { deskAs, recordAt, stationAs } from './recordAt.ts';
@@ -26,6 +26,14 @@ const REQUESTS = [
     ago: 22,
   },
   {
+    technician: 't5',
+    what: 'time-off',
+    text: 'My sister’s wedding',
+    leave: { kind: 'holiday', inDays: 20, days: 5 },
+    station: 'Winding 2',
+    ago: 41,
+  },
+  {
     technician: 't17',
     what: 'part',
     text: 'Terminal block',
@@ -36,6 +44,13 @@ const REQUESTS = [
     answer: { text: 'Comes on Thursday.', state: 'ordered', by: 'Mikko Rask', ago: 150 },
   },
 ] as const;
+
+type Ahead = { readonly kind: string; readonly inDays: number; readonly days: number };
+/** Days of time off that lie so far ahead, as a station sends them. */
+function leaveFrom(opensAt: Instant, { kind, inDays, days }: Ahead) {
+  const from = toDay(Math.floor(opensAt / 86_400) + inDays);
+  return { kind, from: formatDay(from), to: formatDay(addDays(from, days - 1)) };
+}
 
 /** Records the sample shop's requests as its stations and its desk would. */
 export async function addRequests(
@@ -48,8 +63,9 @@ export async function addRequests(
     const id = sampleId<EntryId>(`request-${i + 1}`);
     clock.set(at * 1000);
     const { quantity, why } = { quantity: null, why: '', ...more };
+    const leave = 'leave' in more ? { leave: leaveFrom(opensAt, more.leave) } : {};
     const made = { id, type: 'request', at: formatInstant(at), technician, what, target: null };
-    const entry = { ...made, text, quantity, why };
+    const entry = { ...made, text, quantity, why, ...leave };
     await recordAt(context, stationAs(station), [entry], at);
     if (!('answer' in more)) continue;
     const answeredAt = toInstant(opensAt - more.answer.ago * 60);

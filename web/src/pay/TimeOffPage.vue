@@ -89,7 +89,7 @@ const letters = computed(() => {
               scope="col"
               :class="{ weekend: isWeekend(day), today: day === today, monday: weekdayOf(day) === 1 }"
             >
-              {{ sayDate(day).split(' ')[0] }}<b class="figure">{{ formatDay(day).slice(8) }}</b>
+              {{ sayDate(day).split(' ')[0] }}<b class="figure">{{ Number(formatDay(day).slice(8)) }}</b>
             </th>
           </tr>
         </thead>
@@ -172,6 +172,9 @@ const letters = computed(() => {
       display: block;
       color: var(--ink);
     }
+  }
+  a {
+    color: var(--ink);
   }
   .today b {
     background: var(--action-tint);
