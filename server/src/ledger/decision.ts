@@ -103,7 +103,8 @@ const decisionSchema = z.discriminatedUnion('type', [
     group: z.string(),
     rows: z.number(),
     digest: z.string(),
-    text: z.string(),
+    /** Not called a text: what somebody said of a decision is, and is told with it. */
+    content: z.string(),
     sums: z.array(z.object({ code: z.string(), hundredths: z.number(), people: z.number() })),
     parts: z.array(z.object({ technician: technicianId, kind: z.string() })),
     putOff: z.array(z.string()),

@@ -3,11 +3,11 @@ import type { Decision } from './decision.ts';
 
 /** Keeps a pay file to the byte, with whose time of which kinds stands in it. */
 export function keepPayFile(sql: Sql, decision: Extract<Decision, { type: 'pay-file' }>): void {
-  const { id, by, at, firstDay, layout, separator, group, rows, digest, text, sums, parts } = decision;
+  const { id, by, at, firstDay, layout, separator, group, rows, digest, content, sums, parts } = decision;
   sql.insert('pay_file', [
     {
       ...{ entry: id, period: firstDay, made_by: by, at, layout, separator, pay_group: group, rows },
-      ...{ digest, text, sums: JSON.stringify(sums) },
+      ...{ digest, text: content, sums: JSON.stringify(sums) },
       ...{ withdrawn_by: null, withdrawn_at: null, reason: null },
     },
   ]);

@@ -227,7 +227,8 @@ export function payFileDecision(
   );
   return {
     type: 'pay-file' as const,
-    ...{ firstDay: period.firstDay, layout: name, separator: layout.separator, text, digest: digestOf(text) },
+    ...{ firstDay: period.firstDay, layout: name, separator: layout.separator, content: text },
+    digest: digestOf(text),
     ...{ rows: rows.length, sums: [...sums], parts: [...parts.values()], putOff: missing.map(keyOfMissing) },
   };
 }

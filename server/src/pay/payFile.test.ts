@@ -243,6 +243,14 @@ test('built anew from the journal, files and pay lines are what they were', asyn
   expect(await see(id)).toEqual(before);
 });
 
+test('the trail says that a file was made, and nothing of what stands in it', async () => {
+  await paid.close();
+  await make(await saveLayout());
+  const trail = JSON.stringify(await paid.read('/api/ledger/trail'));
+  expect(trail).toContain('pay-file');
+  expect(trail).not.toContain('4001');
+});
+
 test('who sees only some of the people is told nothing of a file', async () => {
   const narrow = await shop.addUser({ userName: 'nora', role: 'bookkeeper', seesOnlyTheirs: true });
   expect((await shop.get(`/api/pay/file?firstDay=${WEEK}`, narrow)).status).toBe(403);

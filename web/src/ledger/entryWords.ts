@@ -31,6 +31,14 @@ const WORDS: Readonly<Record<string, string>> = {
   confirm: t('ledger.confirmedInPerson'),
   close: t('ledger.payPeriodClosed'),
   reopen: t('ledger.payPeriodReopened'),
+  'set-cost': t('ledger.costSet'),
+  'reset-cost': t('ledger.costReset'),
+  split: t('ledger.splitDecided'),
+  'reset-split': t('ledger.splitReset'),
+  'pay-file': t('ledger.payFileMade'),
+  'withdraw-pay-file': t('ledger.payFileTakenBack'),
+  'payroll-paid': t('ledger.payrollTaken'),
+  'withdraw-payroll': t('ledger.payrollTakenBack'),
 };
 
 /** A type of journal entry in the shop's words. */

@@ -118,4 +118,12 @@ export const ledger: Translation['ledger'] = {
   letThroughBy: 'freigegeben von {lead}',
   becauseOf: 'Grund: {reason}',
   onMachine: 'an {machine}',
+  costSet: 'Kosten von Hand gesetzt',
+  costReset: 'Kosten wieder nach dem Satz',
+  splitDecided: 'Aufteilung entschieden',
+  splitReset: 'Aufteilung wieder nach der Regel',
+  payFileMade: 'Lohndatei erstellt',
+  payFileTakenBack: 'Lohndatei zurückgenommen',
+  payrollTaken: 'übernommen, was der Lohn zahlte',
+  payrollTakenBack: 'zurückgenommen, was der Lohn zahlte',
 };

@@ -116,4 +116,12 @@ export const ledger = {
   letThroughBy: 'let through by {lead}',
   becauseOf: 'because: {reason}',
   onMachine: 'on {machine}',
+  costSet: 'cost set by hand',
+  costReset: 'cost by the rate again',
+  splitDecided: 'split of pay decided',
+  splitReset: 'split by the rule again',
+  payFileMade: 'pay file made',
+  payFileTakenBack: 'pay file taken back',
+  payrollTaken: 'what payroll paid taken over',
+  payrollTakenBack: 'what payroll paid taken back',
 } as const;
