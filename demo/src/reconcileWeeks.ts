@@ -122,7 +122,7 @@ async function close(
 ): Promise<PayPeriod | undefined> {
   const known = await cache.get();
   const next = await readSql(database, (sql) => nextPeriod(sql, known, clock.now()));
-  const away = await loadAway(database.em.fork(), known, next.firstDay, next.lastDay);
+  const away = await loadAway(database, known, next, clock.now());
   if (next.lastDay >= known.zone.dayAt(clock.now())) return undefined;
   await journal.appendAll(by, (sql, facts) => {
     const now = clock.now();

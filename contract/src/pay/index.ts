@@ -56,3 +56,4 @@ export {
 export type { PayrollJson, PayrollRow, TriedPayroll } from './payroll.ts';
 export { timeOffQuery, timeOffSchema } from './timeOff.ts';
 export type { TimeOffJson } from './timeOff.ts';
+export { guaranteesSchema, saveGuaranteeSchema } from './guarantee.ts';

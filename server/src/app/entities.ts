@@ -1,4 +1,4 @@
-import { PayCodeEntity, PayLayoutEntity } from '../pay/index.ts';
+import { GuaranteeEntity, PayCodeEntity, PayLayoutEntity } from '../pay/index.ts';
 import { DueJobEntity, FinishedJobEntity, KeptCutEntity } from '../compare/index.ts';
 import { RoleEntity, SessionEntity, UserEntity } from '../access/index.ts';
 import {
@@ -101,6 +101,7 @@ export const ENTITIES = [
   ActivityEntity,
   ListItemEntity,
   NoticeEntity,
+  GuaranteeEntity,
   PayCodeEntity,
   PayLayoutEntity,
   OvertimeRuleEntity,

@@ -1,5 +1,7 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { PayLayout } from '@wergon/core/pay';
+import type { TechnicianId } from '@wergon/core/people';
+import type { LocalDay, Seconds } from '@wergon/core/time';
 
 /** What payroll calls a kind of paid time. */
 export const PayCodeEntity = defineEntity({
@@ -16,5 +18,16 @@ export const PayLayoutEntity = defineEntity({
     id: p.string().primary(),
     name: p.string().unique(),
     layout: p.json<PayLayout>(),
+  },
+});
+
+/** What of a week somebody is paid at the least, from a day on; none where it is nothing. */
+export const GuaranteeEntity = defineEntity({
+  name: 'Guarantee',
+  tableName: 'guarantee',
+  properties: {
+    technician: p.string().$type<TechnicianId>().primary(),
+    fromDay: p.integer().$type<LocalDay>().primary(),
+    seconds: p.integer().$type<Seconds>(),
   },
 });

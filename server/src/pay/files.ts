@@ -32,7 +32,7 @@ import { readOwnJson } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { loadShiftDays, loadWorked } from '../ledger/index.ts';
 import type { ShiftDay } from '../ledger/index.ts';
-import { CLOSED_KIND } from './away.ts';
+import { CLOSED_KIND, GUARANTEE_KIND } from './away.ts';
 import type { AwayDay } from './away.ts';
 import {
   findOwed,
@@ -88,7 +88,7 @@ export function loadPeriodPay(
     : loadOpen(sql, facts, period, away, now);
   const ownAway = paidAway.map(({ kind, ...each }): OwnAway => ({
     ...each,
-    kind: kind === CLOSED_KIND ? { of: 'closed' } : { of: 'leave', name: kind },
+    kind: kindOf(kind),
   }));
   const isJob = (target: TargetId) => facts.tasks.has(target);
   return { period, isClosed, lines: payLinesOf([...worked, ...adjustments], ownAway, isJob), unapproved };
@@ -123,6 +123,10 @@ function loadOpen(sql: Sql, facts: ShopFacts, period: PayPeriod, paidAway: reado
     unapproved: days.filter((each) => isUnapproved(facts, each)),
   };
 }
+
+/** What stands for a kind where time away is kept. */
+const kindOf = (kind: string): OwnAway['kind'] =>
+  kind === CLOSED_KIND || kind === GUARANTEE_KIND ? { of: kind } : { of: 'leave', name: kind };
 
 const isUnapproved = (facts: ShopFacts, day: ShiftDay): boolean =>
   day.chargedSeconds > 0 && !isPayable(facts, day);

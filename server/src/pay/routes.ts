@@ -26,6 +26,7 @@ import { mountPayFiles } from './fileRoutes.ts';
 import { hasPayroll } from './payroll.ts';
 import { mountPayroll } from './payrollRoutes.ts';
 import { mountTimeOff } from './timeOff.ts';
+import { mountGuarantees } from './guarantees.ts';
 import { hasPayFile, loadSentPeriods } from './files.ts';
 import { mountSplits } from './splits.ts';
 import { mountOvertime } from './overtime.ts';
@@ -40,7 +41,7 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
   const awayOf = async (known: ShopFacts, firstDay: LocalDay, now: Instant): Promise<Away> => {
     const period = await readSql(database, (sql) => findPeriod(sql, known, firstDay, now));
     return period
-      ? loadAway(database.em.fork(), known, period.firstDay, period.lastDay)
+      ? loadAway(database, known, { firstDay: period.firstDay, lastDay: period.lastDay }, now)
       : { plannedSeconds: () => 0, days: [] };
   };
   mountOvertime(mount, context);
@@ -48,6 +49,7 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
   mountPayFiles(mount, context, awayOf);
   mountPayroll(mount, context);
   mountTimeOff(mount, context);
+  mountGuarantees(mount, context);
   mount('payPeriods', async () => {
     const known = await facts.get();
     const now = clock.now();

@@ -44,7 +44,12 @@ const classColumn = (of: 'overtime' | 'double'): readonly Column<Person>[] =>
         },
       ]
     : [];
-const sayAway = (kind: string) => (kind === 'closed' ? t('pay.closedDay') : sayTerm('absences', kind));
+const sayAway = (kind: string) =>
+  kind === 'closed'
+    ? t('pay.closedDay')
+    : kind === 'guarantee'
+      ? t('pay.guaranteedHours')
+      : sayTerm('absences', kind);
 const columns = computed((): readonly Column<Person>[] => [
   { id: 'person', title: t('common.person'), sortBy: (person) => person.name, isRowHead: true },
   { id: 'bar', title: t('pay.howItIsPaid'), class: 'wide' },

@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router';
 import { callRoute, useDesk } from '../kit/index.ts';
 import { QueryState, ShopLayout } from '../kit/parts/index.ts';
 import BadgeSection from './BadgeSection.vue';
+import GuaranteeSection from './GuaranteeSection.vue';
 import PayGroupSection from './PayGroupSection.vue';
 import PersonFields from './PersonFields.vue';
 import PlanSection from './PlanSection.vue';
@@ -62,6 +63,7 @@ const missing = computed(() => {
       <BadgeSection :person="person" />
       <PlanSection :technician="id" />
       <PayGroupSection :technician="id" />
+      <GuaranteeSection :technician="id" />
     </template>
   </ShopLayout>
 </template>

@@ -156,4 +156,12 @@ export const people: Translation['people'] = {
   newGroup: 'Name der Lohngruppe',
   firstDayOfGroup: 'Erster Tag in der Lohngruppe',
   changesPaidDays: 'Die Tage seit {day} würden neu bezahlt. Noch einmal drücken, um das zu tun.',
+  guarantee: 'Garantierte Stunden',
+  guaranteeLead:
+    'Stunden einer Woche, die mindestens bezahlt werden: was weder gearbeitet noch frei oder geschlossen war, wird am letzten Tag der Woche aufgefüllt und liegt auf keinem Auftrag.',
+  noGuarantee: 'Nichts ist garantiert: bezahlt wird, was gearbeitet ist.',
+  hoursAWeek: '{hours} Std. die Woche',
+  guaranteedFrom: 'Garantiert ab',
+  hoursOfAWeek: 'Stunden je Woche',
+  guaranteeThem: 'Garantieren',
 };

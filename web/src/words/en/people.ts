@@ -152,4 +152,12 @@ export const people = {
   newGroup: 'Name of the pay group',
   firstDayOfGroup: 'First day in the pay group',
   changesPaidDays: 'Days since {day} would be paid anew. Press again to do so.',
+  guarantee: 'Guaranteed hours',
+  guaranteeLead:
+    'Hours of a week that are paid at the least: what was not worked, nor leave or a closed day, is filled up on the week’s last day and is in no job’s cost.',
+  noGuarantee: 'Nothing is guaranteed: what is worked is paid.',
+  hoursAWeek: '{hours} h a week',
+  guaranteedFrom: 'Guaranteed from',
+  hoursOfAWeek: 'hours a week',
+  guaranteeThem: 'Guarantee them',
 } as const;
