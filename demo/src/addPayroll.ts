@@ -17,7 +17,7 @@ import {
   payFileDecision,
   payFileNow,
 } from '@wergon/server/pay';
-import { deriveDue, writeDecision } from '@wergon/server/ledger';
+import { writeDecision } from '@wergon/server/ledger';
 import { payByFile } from './simulatedPayroll.ts';
 import type { Wages } from './simulatedPayroll.ts';
 
@@ -97,11 +97,7 @@ export const loadUnanswered = (sql: Sql): readonly MadeFile[] =>
   );
 
 /** Pays by the files of a period, and takes the answer over. */
-export async function takeAnswer(
-  { database, journal, clock, facts: cache }: Context,
-  by: Person,
-  period: LocalDay,
-): Promise<void> {
+export async function takeAnswer({ journal, clock }: Context, by: Person, period: LocalDay): Promise<void> {
   await journal.appendAll(by, (sql, facts) => {
     const files = loadUnanswered(sql).filter((file) => file.period === period);
     const rows = files.flatMap(({ text, separator }) =>
@@ -113,5 +109,4 @@ export async function takeAnswer(
     const said = { type: 'payroll-paid' as const, name, amounts: [...paid], by: by.name };
     return ok(paid.length === 0 ? [] : [writeDecision(said, clock.now())]);
   });
-  await deriveDue(database, cache);
 }

@@ -74,7 +74,5 @@ export const payrollSchema = z.object({
       reason: z.string().nullable(),
     }),
   ),
-  /** People whose labor is still being summed anew by it. */
-  pending: z.number(),
 });
 export type PayrollJson = z.output<typeof payrollSchema>;

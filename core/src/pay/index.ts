@@ -41,5 +41,5 @@ export {
   writePayCells,
 } from './payLayout.ts';
 export type { PayField, PayLayout, PayNames, Separator } from './payLayout.ts';
-export { trueUpOf } from './trueUp.ts';
+export { notJobsCost, trueUpOf } from './trueUp.ts';
 export type { TrueUp } from './trueUp.ts';

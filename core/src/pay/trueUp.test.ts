@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { TARGETS, TECHNICIANS } from '../ledger/shop.fixture.ts';
 import { costParts } from '../ledger/lines.ts';
-import { toCents } from '../money/index.ts';
+import { toCents, toRate } from '../money/index.ts';
 import { addDays, toDay } from '../time/index.ts';
 import type { ClosedLine } from './adjustments.ts';
-import { trueUpOf } from './trueUp.ts';
+import { notJobsCost, trueUpOf } from './trueUp.ts';
 
 const DAY = toDay(20_514);
 const [ada] = TECHNICIANS as [ClosedLine['technician']];
@@ -56,6 +56,39 @@ test.each<
 ])('what payroll paid: %s', (_what, amount, notJobs, lines, adjusted, told) => {
   const found = trueUpOf(toCents(amount), toCents(notJobs), lines, adjusted);
   expect([...found.lines.map(({ trueUp }) => trueUp), found.overhead]).toEqual(told);
+});
+
+test.each<[what: string, seconds: [ahead: number, seconds: number][], unborne: number, cents: number]>([
+  ['nothing', [], 0, 0],
+  [
+    'each day at its rate',
+    [
+      [0, 3600],
+      [3, 1800],
+    ],
+    0,
+    3600 + 2000,
+  ],
+  [
+    'rounded once a day',
+    [
+      [0, 1],
+      [0, 1],
+    ],
+    0,
+    2,
+  ],
+  ['what was taken back', [[0, -3600]], 0, -3600],
+  ['a day without a rate', [[-1, 3600]], 0, 0],
+  ['overtime that no line bears', [[0, 3600]], 700, 4300],
+])('no job’s: %s', (_what, seconds, unborne, cents) => {
+  // 36.00 an hour, and 40.00 from the third day on.
+  const rates = [
+    { from: DAY, rate: toRate(360_000) },
+    { from: addDays(DAY, 2), rate: toRate(400_000) },
+  ];
+  const own = seconds.map(([ahead, each]) => ({ day: addDays(DAY, ahead), seconds: each }));
+  expect(notJobsCost(own, rates, unborne)).toBe(cents);
 });
 
 test('lines and what no line bears add up to the amount, whatever it is', () => {

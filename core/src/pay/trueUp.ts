@@ -1,12 +1,34 @@
 import { itemAt } from '../result/index.ts';
-import { shareByWeight, sumCents, toCents } from '../money/index.ts';
+import { laborCost, shareByWeight, sumCents, toCents } from '../money/index.ts';
 import type { Cents } from '../money/index.ts';
 import type { LineTrueUp } from '../ledger/index.ts';
+import { costRateOn } from '../people/index.ts';
+import type { CostRate } from '../people/index.ts';
+import { toSeconds } from '../time/index.ts';
+import type { LocalDay } from '../time/index.ts';
 import type { ClosedLine } from './adjustments.ts';
 
 /** What payroll really paid for somebody's period beyond what it was costed at: on the lines of the period, and what is left
  *  where there are none. Together they are the difference. */
 export type TrueUp = { readonly lines: readonly LineTrueUp[]; readonly overhead: Cents };
+
+/** Paid seconds of somebody on a day that are no job's. */
+type DaySeconds = { readonly day: LocalDay; readonly seconds: number };
+
+/** What somebody is paid that is no job's, in cents: time away and time on nothing, each at its cost rate, rounded once, and
+ *  overtime that no line bears (`unborne`). Seconds below nothing were taken back. Where no rate holds nothing is known of
+ *  it. Source: docs/pay.md, what payroll really paid. */
+export function notJobsCost(
+  seconds: readonly DaySeconds[],
+  rates: readonly CostRate[],
+  unborne: number,
+): Cents {
+  const costs = seconds.map(({ day, seconds: own }) => {
+    const rate = costRateOn(rates, day);
+    return rate === undefined ? 0 : Math.sign(own) * laborCost(toSeconds(Math.abs(own)), rate);
+  });
+  return toCents(costs.reduce((sum, cost) => sum + cost, unborne));
+}
 
 /** Shares what payroll really paid over one person's lines of a closed period. Off the amount goes what is no job's
  *  (`notJobs`: time away, time on nothing, overtime that no line bears) and what the period's lines were costed at, with the

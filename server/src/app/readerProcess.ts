@@ -59,7 +59,6 @@ const context: Context = {
   },
   setupChanged: notHere('change records'),
   deriveAnew: notHere('change records'),
-  deriveMarked: notHere('change records'),
   keepHead: notHere('write'),
 };
 

@@ -13,7 +13,7 @@ import { keepJobs } from '../compare/index.ts';
 import { closeDatabase, readSql } from '../db/index.ts';
 import { openShop } from './database.ts';
 import type { Database } from '../db/index.ts';
-import { catchUp, createDeriving, createJournal, findHead } from '../ledger/index.ts';
+import { catchUp, createDeriveAnew, createJournal, findHead } from '../ledger/index.ts';
 import { ClockEntity } from '../shop/index.ts';
 import { createFactsCache } from '../catalog/index.ts';
 import { readContext } from './readContext.ts';
@@ -85,7 +85,7 @@ export function createContext(
     proofs,
     backups,
     setupChanged,
-    ...createDeriving({ database, facts, log, setupChanged }),
+    deriveAnew: createDeriveAnew({ database, facts, log, setupChanged }),
     keepHead,
     log,
     isDemo,

@@ -52,19 +52,26 @@ export const aroundLeave =
     };
   };
 
-/** Puts granted time off into somebody's plan; what was asked for and refused after all is taken out of it. */
-export async function planLeave(
-  em: EntityManager,
+/** Puts time off that is granted into somebody's plan. */
+export function planLeave(
+  sql: Sql,
   technician: TechnicianId,
   { kind, from, to }: LeaveAsked,
-  granted: { readonly isPaid: boolean } | null,
-): Promise<void> {
-  if (granted === null) {
-    await em.nativeDelete(AbsenceEntity, { technician, kind, day: { $gte: from, $lte: to } });
-    return;
-  }
-  await em.upsertMany(
-    AbsenceEntity,
-    daysFrom(from, to - from + 1).map((day) => ({ technician, day, kind, isPaid: granted.isPaid })),
-  );
+  isPaid: boolean,
+): void {
+  for (const day of daysFrom(from, to - from + 1))
+    sql.run(
+      `insert into "absence" ("technician", "day", "kind", "is_paid") values (?, ?, ?, ?)
+       on conflict ("technician", "day") do update set "kind" = excluded."kind", "is_paid" = excluded."is_paid"`,
+      [technician, day, kind, isPaid ? 1 : 0],
+    );
 }
+
+/** Takes time off that was granted, and is not after all, out of the plan again. */
+export const dropLeave = (sql: Sql, technician: TechnicianId, { kind, from, to }: LeaveAsked): void =>
+  sql.run('delete from "absence" where "technician" = ? and "kind" = ? and "day" between ? and ?', [
+    technician,
+    kind,
+    from,
+    to,
+  ]);

@@ -2,7 +2,7 @@ import { readEnvelope, readFloorEntry } from '../ledger/index.ts';
 import type { RequestsJson } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
 import type { LeaveAsked, TechnicianId } from '@wergon/core/people';
-import type { RequestKind } from '@wergon/core/station';
+import type { AnswerState, RequestKind } from '@wergon/core/station';
 import type { Instant } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -73,6 +73,20 @@ export function findRequest(
     [id],
   );
   return row && readFloorEntry<'request'>(row.body);
+}
+
+/** What was said last of how a request stands; words alone say nothing of it. */
+export function findAnswerState(sql: Sql, request: EntryId): AnswerState | null {
+  const answers = sql.all<{ body: string }>(
+    `select j."body" from "entry_index" i join "journal" j on j."seq" = i."seq"
+     where i."about" = ? and i."stream" = 'floor' and i."type" = 'answer' order by i."seq" desc`,
+    [request],
+  );
+  for (const { body } of answers) {
+    const { state } = readFloorEntry<'answer'>(body);
+    if (state) return state;
+  }
+  return null;
 }
 
 /** Answers since an instant, with whom they are for, oldest first; of each request the latest alone. */

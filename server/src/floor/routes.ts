@@ -2,20 +2,20 @@ import type { EntryId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
 import type { FloorAnswer, LedgerContext } from '../ledger/index.ts';
-import type { Call, DeskWho, Mount } from '../http/index.ts';
+import type { DeskWho, Mount } from '../http/index.ts';
 import type { LeaveAsked, TechnicianId } from '@wergon/core/people';
 import { LEAVE_STATES, PART_STATES } from '@wergon/core/station';
 import type { AnswerState, RequestKind } from '@wergon/core/station';
 import { refuse } from '../http/index.ts';
 import { newId, readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { loadNames, readChanges } from '../ledger/index.ts';
+import { findClosedUntil, loadNames, readChanges } from '../ledger/index.ts';
 import { StationEntity, UnitEntity } from '../shop/index.ts';
 import { loadFloor, loadFloorPart } from './board.ts';
 import { loadPlans } from '../people/index.ts';
 import { loadLatest } from './latest.ts';
-import { aroundLeave, loadAbsences, planLeave } from './leave.ts';
-import { findRequest, loadLeaveAsked, loadRequests } from './requests.ts';
+import { aroundLeave, dropLeave, loadAbsences, planLeave } from './leave.ts';
+import { findAnswerState, findRequest, loadLeaveAsked, loadRequests } from './requests.ts';
 
 const hasEntry = (sql: Sql, id: string): boolean =>
   sql.all('select 1 from "journal" where "id" = ?', [id]).length > 0;
@@ -28,26 +28,31 @@ function refuseState(what: RequestKind, state: AnswerState | null) {
     : refuse('input.invalid', [{ field: 'state', message: 'is not said of such a request' }]);
 }
 
-export function mountFloor(
-  mount: Mount,
-  { database, clock, facts, journal, live, closedUntil }: LedgerContext,
-): void {
-  /** Plans time off before it is told, so that nobody is told of what is not planned; done again it comes to the same. */
-  const decideLeave = async (
-    technician: TechnicianId,
-    leave: LeaveAsked,
-    { state, isPaid }: Call<'answerRequest'>['body'],
-    who: DeskWho,
-  ) => {
-    if (!who.rights.has('time.approve') && !who.rights.has('people.change'))
-      return refuse('access.not_allowed');
-    if (who.user.technician === technician) return refuse('approve.own');
-    const closed = await closedUntil();
-    if (closed !== null && leave.from <= closed) return refuse('approve.closed');
-    await planLeave(database.em.fork(), technician, leave, state === 'granted' ? { isPaid } : null);
-    live.publishSetup();
-    return undefined;
-  };
+/** Time off is granted or not by whoever approves time or plans people, and by nobody for themselves. */
+function refuseLeave({ technician }: { readonly technician: TechnicianId }, who: DeskWho) {
+  if (!who.rights.has('time.approve') && !who.rights.has('people.change'))
+    return refuse('access.not_allowed');
+  return who.user.technician === technician ? refuse('approve.own') : undefined;
+}
+
+/** Puts time off into the plan, or takes out what this request was granted before; in a closed period neither. */
+function changeLeave(
+  sql: Sql,
+  technician: TechnicianId,
+  leave: LeaveAsked,
+  request: EntryId,
+  { state, isPaid }: { readonly state: AnswerState; readonly isPaid: boolean },
+) {
+  const isGranted = state === 'granted';
+  if (!isGranted && findAnswerState(sql, request) !== 'granted') return undefined;
+  const closed = findClosedUntil(sql);
+  if (closed !== null && leave.from <= closed) return refuse('approve.closed');
+  if (isGranted) planLeave(sql, technician, leave, isPaid);
+  else dropLeave(sql, technician, leave);
+  return undefined;
+}
+
+export function mountFloor(mount: Mount, { database, clock, facts, journal, live }: LedgerContext): void {
   const unitWordsOf = async () =>
     new Map(
       (await database.em.fork().findAll(UnitEntity)).map(({ id, type, maker, serialNumber }) => [
@@ -99,23 +104,27 @@ export function mountFloor(
     const request = param('request');
     const asked = await readSql(database, (sql) => findRequest(sql, request));
     if (!asked || !sees(asked.technician)) return refuse('record.not_found');
-    const refusal = refuseState(asked.what, body.state);
+    const { text, state, isPaid } = body;
+    const refusal =
+      refuseState(asked.what, state) ?? (asked.leave && state !== null ? refuseLeave(asked, who) : undefined);
     if (refusal) return refusal;
-    if (asked.leave && body.state !== null) {
-      const refused = await decideLeave(asked.technician, asked.leave, body, who);
-      if (refused) return refused;
-    }
     const at = clock.now();
     const id = newId<EntryId>(body.once);
-    const { text, state } = body;
     const answer: FloorAnswer = { id, type: 'answer', at, request, text, state, by: who.user.name };
     const sent = { source: 'desk', via: [], action: id, deviceAt: at, clockOffset: 0 };
     const written = { ...answer, at: formatInstant(at) };
-    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) =>
+    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) => {
       // Sent again it was answered the first time.
-      ok(hasEntry(sql, id) ? [] : [{ kind: 'floor', id, body: written, entry: answer, sent }]),
-    );
+      if (hasEntry(sql, id)) return ok([]);
+      // The plan changes with the answer: nobody is told of what is not planned.
+      const closed =
+        asked.leave &&
+        state !== null &&
+        changeLeave(sql, asked.technician, asked.leave, request, { state, isPaid });
+      return closed ? closed : ok([{ kind: 'floor', id, body: written, entry: answer, sent }]);
+    });
     if (!done.ok) return done;
+    if (asked.leave) live.publishSetup();
     return done.outcomes.some(({ result }) => result === 'refused') ? refuse('record.sent_before') : ok(null);
   });
 }

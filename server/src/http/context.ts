@@ -37,8 +37,6 @@ export type Context = {
     change: () => Promise<T>,
     people?: readonly TechnicianId[],
   ) => Promise<T>;
-  /** Has days derived in the background that an entry of the journal has marked. */
-  readonly deriveMarked: () => void;
   /** The last day of the last closed pay period; nothing up to it is changed from the desk. */
   readonly closedUntil: () => Promise<LocalDay | null>;
   /** Keeps the chain's length and last hash outside the journal. */

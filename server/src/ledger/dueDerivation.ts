@@ -5,8 +5,21 @@ import { writeSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
 import type { LedgerContext } from './context.ts';
 import { derivePersonAnew } from './derivePerson.ts';
-import { markDue } from './dueRows.ts';
 import { keepUsed } from './usedTime.ts';
+
+/** Rules that change days gone by change what is derived of everybody. Each person's days are derived in a transaction of
+ *  their own, so that scans go on between them; whose are still to come is kept, so that a stop loses none. */
+export function markDue(sql: Sql, technicians: Iterable<TechnicianId>, from: LocalDay): void {
+  for (const technician of technicians)
+    sql.run(
+      `insert into "due_derivation" ("technician", "from_day") values (?, ?)
+       on conflict ("technician") do update set "from_day" = min("from_day", excluded."from_day")`,
+      [technician, from],
+    );
+}
+
+export const countDue = (sql: Sql): number =>
+  sql.all<{ n: number }>('select count(*) as "n" from "due_derivation"')[0]?.n ?? 0;
 
 /** Derives the days of whoever is next; `false` where nobody is. */
 function deriveNext(sql: Sql, facts: ShopFacts): boolean {
@@ -43,30 +56,26 @@ type Deriving = Pick<LedgerContext, 'database' | 'facts' | 'log' | 'setupChanged
 /** Makes what records are changed through by which days gone by are derived. Whose days are to be derived is kept before the
  *  change and after it, so that neither a stop nor somebody who derives meanwhile loses any; then they are derived in the
  *  background, one after the other. */
-export function createDeriving({
+export function createDeriveAnew({
   database,
   facts,
   log,
   setupChanged,
-}: Deriving): Pick<LedgerContext, 'deriveAnew' | 'deriveMarked'> {
+}: Deriving): LedgerContext['deriveAnew'] {
   let deriving = Promise.resolve();
-  const deriveMarked = () => {
-    deriving = deriving
-      .then(() => deriveDue(database, facts))
-      .then(() => setupChanged('shop'))
-      .catch((error: unknown) => log.error({ error }, 'days could not be derived anew'));
-  };
   const mark = async (from: LocalDay, people?: readonly TechnicianId[]) => {
     const known = await facts.get();
     await writeSql(database, (sql) => markDue(sql, people ?? known.technicians.keys(), from));
   };
-  const deriveAnew: LedgerContext['deriveAnew'] = async (from, change, people) => {
+  return async (from, change, people) => {
     await mark(from, people);
     const done = await change();
     setupChanged('shop', 'orders');
     await mark(from, people);
-    deriveMarked();
+    deriving = deriving
+      .then(() => deriveDue(database, facts))
+      .then(() => setupChanged('shop'))
+      .catch((error: unknown) => log.error({ error }, 'days could not be derived anew'));
     return done;
   };
-  return { deriveAnew, deriveMarked };
 }

@@ -16,8 +16,7 @@ export {
   SetCostEntity,
   UnsettledDayEntity,
 } from './decisionEntities.ts';
-export { createDeriving, deriveDue } from './dueDerivation.ts';
-export { countDue } from './dueRows.ts';
+export { countDue, createDeriveAnew } from './dueDerivation.ts';
 export { findClosedUntil } from './decisionRows.ts';
 export { acceptedFacts, loadAccepted, writeDecision } from './decisions.ts';
 export {

@@ -1,11 +1,16 @@
+import type { TargetId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
-import { earliestOf } from '@wergon/core/time';
+import { addDays } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { Decision } from './decision.ts';
 
 type Paid = Extract<Decision, { type: 'payroll-paid' }>;
-type PersonPeriod = { readonly technician: TechnicianId; readonly period: LocalDay };
+type PersonPeriod = {
+  readonly technician: TechnicianId;
+  readonly period: LocalDay;
+  readonly lastDay: LocalDay;
+};
 
 /** Keeps what payroll really paid; of a person and period it counts instead of what came before. */
 export function keepPayroll(sql: Sql, { id, name, by, at, amounts }: Paid): void {
@@ -36,7 +41,7 @@ export function keepPayroll(sql: Sql, { id, name, by, at, amounts }: Paid): void
   );
   takeLast(
     sql,
-    amounts.map(({ technician, firstDay }) => ({ technician, period: firstDay })),
+    amounts.map(({ technician, firstDay, lastDay }) => ({ technician, period: firstDay, lastDay })),
   );
 }
 
@@ -55,11 +60,22 @@ export function withdrawPayroll(
 }
 
 const periodsOf = (sql: Sql, entry: string): readonly PersonPeriod[] =>
-  sql.all<PersonPeriod>('select "technician", "period" from "payroll_amount" where "entry" = ?', [entry]);
+  sql.all<PersonPeriod>(
+    'select "technician", "period", "last_day" as "lastDay" from "payroll_amount" where "entry" = ?',
+    [entry],
+  );
 
-/** Of each person and period the lines of what was taken last, and not taken back. */
+/** Labor of a shift can lie so many days behind the one on which it began. */
+const DAYS_AFTER = 3;
+
+/** What stands in `line_true_up` of a labor line. */
+const ON_LINE = `(select sum(t."true_up") from "line_true_up" t where t."technician" = "labor_line"."technician"
+  and t."day" = "labor_line"."day" and t."target" = "labor_line"."target" and t."work_type" = "labor_line"."work_type")`;
+
+/** Of each person and period the lines of what was taken last, and not taken back. Their labor costs that at once: nothing
+ *  else of it changes, so nothing is derived. A line without a cost takes none. */
 function takeLast(sql: Sql, periods: readonly PersonPeriod[]): void {
-  for (const { technician, period } of periods) {
+  for (const { technician, period, lastDay } of periods) {
     sql.run('delete from "line_true_up" where "technician" = ? and "period" = ?', [technician, period]);
     sql.run(
       `insert into "line_true_up" ("technician", "day", "shift_day", "target", "work_type", "period", "true_up")
@@ -69,23 +85,22 @@ function takeLast(sql: Sql, periods: readonly PersonPeriod[]): void {
           where a."technician" = ? and a."period" = ? and p."withdrawn_by" is null order by p."place" desc limit 1)`,
       [technician, period, technician, period],
     );
+    sql.run(
+      `update "labor_line" set "cost" = "cost" - "true_up" + coalesce(${ON_LINE}, 0), "true_up" = coalesce(${ON_LINE}, 0)
+       where "technician" = ? and "day" between ? and ? and "cost" is not null
+         and "true_up" <> coalesce(${ON_LINE}, 0)`,
+      [technician, period, addDays(lastDay, DAYS_AFTER)],
+    );
   }
 }
 
-/** Whose labor costs something else by what payroll paid or no longer paid, and from which day on. */
-export function changedByPayroll(
+/** Whose labor on what costs something else by what payroll paid, or paid no longer. */
+export const touchedByPayroll = (
   sql: Sql,
-  decision: Extract<Decision, { type: 'payroll-paid' | 'withdraw-payroll' }>,
-): { readonly people: readonly TechnicianId[]; readonly from: LocalDay } | undefined {
-  const entry = decision.type === 'payroll-paid' ? decision.id : decision.payroll;
-  const people = periodsOf(sql, entry).map(({ technician }) => technician);
-  const days = sql.all<{ day: LocalDay }>('select distinct "day" from "payroll_line" where "entry" = ?', [
-    entry,
-  ]);
-  const first = sql.all<{ day: LocalDay | null }>(
-    'select min("period") as "day" from "payroll_amount" where "entry" = ?',
+  entry: string,
+): readonly { readonly technician: TechnicianId; readonly target: TargetId }[] =>
+  sql.all(
+    `select distinct a."technician", c."target" from "payroll_amount" a join "closed_line" c
+       on c."period" = a."period" and c."is_adjustment" = 0 and c."technician" = a."technician" where a."entry" = ?`,
     [entry],
-  )[0]?.day;
-  if (people.length === 0 || first == null) return undefined;
-  return { people, from: earliestOf([first, ...days.map(({ day }) => day)]) };
-}
+  );

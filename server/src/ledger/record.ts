@@ -1,8 +1,7 @@
 import { keepNamed } from './namedTargets.ts';
 import { deriveLines } from './laborLines.ts';
 import { keepPay } from './payDays.ts';
-import { changedByPayroll } from './payrollRows.ts';
-import { markDue } from './dueRows.ts';
+import { touchedByPayroll } from './payrollRows.ts';
 import type { Touched } from './projection.ts';
 import type { TechnicianId } from '@wergon/core/people';
 import { readEnvelope } from './stored.ts';
@@ -109,7 +108,8 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
   return outcome;
 }
 
-/** A cost that was set or is set no more, and a split that was decided or is no more, count at once; what payroll paid soon. */
+/** A cost that was set or is set no more, and a split that was decided or is no more, count at once, and so does what payroll
+ *  paid. */
 function costAsDecided({ sql, facts, touched }: Recording, decision: Decision): void {
   switch (decision.type) {
     case 'set-cost':
@@ -128,11 +128,14 @@ function costAsDecided({ sql, facts, touched }: Recording, decision: Decision): 
       return;
     }
     case 'payroll-paid':
-    case 'withdraw-payroll': {
-      // Of everybody at once: their lines are summed anew one after the other, so that scans go on between them.
-      const changed = changedByPayroll(sql, decision);
-      if (changed) markDue(sql, changed.people, changed.from);
-    }
+    case 'withdraw-payroll':
+      for (const { technician, target } of touchedByPayroll(
+        sql,
+        decision.type === 'payroll-paid' ? decision.id : decision.payroll,
+      )) {
+        touched.technicians.add(technician);
+        touched.targets.add(target);
+      }
   }
 }
 

@@ -4,7 +4,7 @@ import type { Policy } from '@wergon/core/ledger';
 import { SEVEN, cookieOf, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
 import { readSql, writeSql } from '../db/sql.ts';
-import { countDue, markDue } from './dueRows.ts';
+import { countDue, markDue } from './dueDerivation.ts';
 import { PROJECTIONS, catchUp, rebuild } from './rebuild.ts';
 
 const DAY_MS = 86_400_000;

@@ -14,7 +14,7 @@ import type { ShopFacts } from '../catalog/index.ts';
 import type { StoredPolicy } from '../shop/index.ts';
 import type { LedgerContext } from './context.ts';
 import { findClosedUntil } from './decisionRows.ts';
-import { countDue } from './dueRows.ts';
+import { countDue } from './dueDerivation.ts';
 import { loadPast } from './personDays.ts';
 import { readPolicies, writePolicies } from './storedPolicy.ts';
 

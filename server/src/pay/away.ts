@@ -54,6 +54,7 @@ export async function loadAway(
     id,
     days: all.filter((day) => (hiredOn == null || day >= hiredOn) && (leftOn == null || day <= leftOn)),
   }));
+  const today = facts.zone.dayAt(now);
   const inPeriod = all.filter((day) => day >= firstDay);
   return {
     plannedSeconds: (technician) => inPeriod.reduce((sum, day) => sum + plans(technician, day).seconds, 0),
@@ -65,7 +66,12 @@ export async function loadAway(
       }));
       const plannedOn = (day: LocalDay) => toSeconds(plans(id, day).usualSeconds);
       const weeks =
-        guaranteed.length === 0 ? [] : weeksBetween((day) => facts.overtime.weekOf(id, day), from, lastDay);
+        guaranteed.length === 0
+          ? []
+          : weeksBetween((day) => facts.overtime.weekOf(id, day), from, lastDay).filter(
+              // What a week lacks is known when it is over.
+              (week) => week.lastDay < today,
+            );
       return paidAwayOf({ plannedOn, leave: own, guarantees: guaranteed, closedDays }, days, weeks, (day) =>
         paidOn(id, day),
       )

@@ -25,6 +25,11 @@ test('what a week lacks of the guaranteed hours is paid on its last day, and nev
   ]);
 });
 
+test('of a week that still goes on nothing is filled up yet', async () => {
+  await guarantee(paid.shop.bo, '20');
+  expect(await away('2026-03-09')).toEqual([]);
+});
+
 test('leave counts towards it, paid or not; the record in force on the first day of the week holds', async () => {
   await guarantee(paid.shop.bo, '20');
   await guarantee(paid.shop.bo, '40', '2026-03-04');

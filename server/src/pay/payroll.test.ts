@@ -60,6 +60,9 @@ test('what payroll paid is shown before it is taken, moves the jobs’ cost as i
     ['Ada', 42_000, 2400],
     ['Bo', 20_000, -1600],
   ]);
+  // Nothing but the cost has changed: no day is looked at anew for what it owes.
+  const unsettled = await readSql(shop.database, (sql) => sql.all('select * from "unsettled_day"'));
+  expect(unsettled).toEqual([]);
   const [kept] = await imports();
   expect([kept?.people, kept?.amount, kept?.costed]).toEqual([2, '620.00', '612.00']);
   // What was closed stays; nothing of it is an adjustment.

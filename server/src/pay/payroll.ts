@@ -1,18 +1,16 @@
 import { createHash } from 'node:crypto';
 import type { PayrollJson, PayrollRow, TriedPayroll } from '@wergon/contract/pay';
 import type { LineTrueUp } from '@wergon/core/ledger';
-import { laborCost, parseDecimal, sumCents, toCents } from '@wergon/core/money';
+import { parseDecimal, sumCents, toCents } from '@wergon/core/money';
 import type { Cents } from '@wergon/core/money';
-import { trueUpOf } from '@wergon/core/pay';
+import { notJobsCost, trueUpOf } from '@wergon/core/pay';
 import type { PayPeriod } from '@wergon/core/pay';
-import { costRateOn } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
 import { groupBy } from '@wergon/core/result';
-import { parseDay, toSeconds } from '@wergon/core/time';
+import { parseDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { Sql } from '../db/index.ts';
-import { countDue } from '../ledger/index.ts';
 import { loadClosedAway, loadClosedLines, loadClosedPeriods, loadClosedWorked } from './periods.ts';
 
 /** What payroll paid one person for a closed period, and what becomes of it. */
@@ -59,30 +57,16 @@ function readPeriod(sql: Sql, { firstDay, lastDay }: PayPeriod) {
   return {
     own: of(lines.own),
     adjustments: of(lines.adjustments),
-    onNothing: of([...worked.own, ...worked.adjustments].filter(({ target }) => target === undefined)),
+    onNothing: of(
+      [...worked.own, ...worked.adjustments]
+        .filter(({ target }) => target === undefined)
+        .map(({ technician, shiftDay: day, seconds }) => ({ technician, day, seconds })),
+    ),
     away: of(loadClosedAway(sql, firstDay)),
     premiums: { all: sums('pay_day'), onLines: sums('line_premium') },
   };
 }
 type Kept = ReturnType<typeof readPeriod>;
-
-/** What somebody is paid that is no job's: time away and time on nothing, each at its cost rate, and overtime that no line
- *  bears. Where no rate holds nothing is known of it. */
-function notJobsOf(facts: ShopFacts, technician: TechnicianId, kept: Kept): Cents {
-  const rates = facts.costRates.get(technician) ?? [];
-  const costOf = (day: LocalDay, seconds: number): number => {
-    const rate = costRateOn(rates, day);
-    if (rate === undefined) return 0;
-    return Math.sign(seconds) * laborCost(toSeconds(Math.abs(seconds)), rate);
-  };
-  const away = (kept.away.get(technician) ?? []).map(({ day, seconds }) => costOf(day, seconds));
-  const onNothing = (kept.onNothing.get(technician) ?? []).map(({ shiftDay, seconds }) =>
-    costOf(shiftDay, seconds),
-  );
-  const { all, onLines } = kept.premiums;
-  const unborne = (all.get(technician) ?? 0) - (onLines.get(technician) ?? 0);
-  return toCents([...away, ...onNothing, unborne].reduce((sum, each) => sum + each, 0));
-}
 
 /** Reads rows of what payroll paid, and says of each what is wrong with it or what it would do. Source: docs/pay.md, what
  *  payroll really paid. */
@@ -119,7 +103,12 @@ export function judgePayroll(sql: Sql, facts: ShopFacts, rows: readonly PayrollR
 }
 
 function paidFor(facts: ShopFacts, technician: TechnicianId, amount: Cents, kept: Kept) {
-  const notJobs = notJobsOf(facts, technician, kept);
+  const { all, onLines } = kept.premiums;
+  const notJobs = notJobsCost(
+    [...(kept.away.get(technician) ?? []), ...(kept.onNothing.get(technician) ?? [])],
+    facts.costRates.get(technician) ?? [],
+    (all.get(technician) ?? 0) - (onLines.get(technician) ?? 0),
+  );
   const own = kept.own.get(technician) ?? [];
   const adjustments = kept.adjustments.get(technician) ?? [];
   const { lines, overhead } = trueUpOf(amount, notJobs, own, adjustments);
@@ -217,7 +206,6 @@ export function loadPayroll(sql: Sql): PayrollJson {
         costed: toCents(sum(({ costed }) => costed)),
       };
     }),
-    pending: countDue(sql),
   };
 }
 

@@ -11,10 +11,9 @@ import { judgePayroll, loadPayroll, stampOfPayroll, tellPayroll } from './payrol
 const mayTake = (who: DeskWho): boolean =>
   who.rights.has('rates.see') && who.rights.has('pay.close') && who.user.seesOnlyTheirs !== true;
 
-/** Routes of what payroll really paid. Whose labor costs something else by it is kept in the same transaction, and summed
- *  anew in the background. Source: docs/pay.md, what payroll really paid. */
+/** Routes of what payroll really paid. Labor costs it from the transaction on that takes it. Source: docs/pay.md, what payroll really paid. */
 export function mountPayroll(mount: Mount, context: LedgerContext): void {
-  const { database, clock, facts, journal, deriveMarked } = context;
+  const { database, clock, facts, journal } = context;
 
   mount('payroll', async ({ who }) =>
     who.user.seesOnlyTheirs ? refuse('access.not_allowed') : ok(await readSql(database, loadPayroll)),
@@ -39,9 +38,7 @@ export function mountPayroll(mount: Mount, context: LedgerContext): void {
       const amounts = [...paid];
       return ok([writeDecision({ type: 'payroll-paid', name, amounts, by: who.user.name }, clock.now())]);
     });
-    if (!done.ok) return done;
-    deriveMarked();
-    return ok(null);
+    return done.ok ? ok(null) : done;
   });
 
   mount('withdrawPayroll', async ({ body: { id, reason }, who }) => {
@@ -58,8 +55,6 @@ export function mountPayroll(mount: Mount, context: LedgerContext): void {
         writeDecision({ type: 'withdraw-payroll', payroll, reason, by: who.user.name }, clock.now()),
       ]);
     });
-    if (!done.ok) return done;
-    deriveMarked();
-    return ok(null);
+    return done.ok ? ok(null) : done;
   });
 }

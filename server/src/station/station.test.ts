@@ -155,6 +155,30 @@ describe('requests', () => {
       expect(await absences(shop.ada)).toEqual([]);
     });
 
+    test('refused, it takes nothing out of the plan that it was not granted', async () => {
+      const before = { from: '2026-03-17', to: '2026-03-17', kind: 'holiday', isPaid: true };
+      await shop.post(`/api/people/${shop.ada}/absences`, before);
+      const asked = askLeave();
+      await shop.send(asked);
+      expect((await answer(asked.id, { state: 'refused' })).status).toBe(200);
+      expect((await absences(shop.ada)).map(({ day }) => day)).toEqual(['2026-03-17']);
+      await shop.post(`/api/people/${shop.ada}/absences/remove`, { from: before.from, to: before.to });
+    });
+
+    test('granted twice at once it stands in the plan once, and the last word is what is told', async () => {
+      const asked = askLeave();
+      await shop.send(asked);
+      const once = 'the-same-press-of-one-button';
+      const both = await Promise.all([1, 2].map(() => answer(asked.id, { state: 'granted', once })));
+      expect(both.map(({ status }) => status)).toEqual([200, 200]);
+      await answer(asked.id, { text: 'see you' });
+      await Promise.all([answer(asked.id, { state: 'refused' }), answer(asked.id, { state: 'granted' })]);
+      const told = (await requests()).find(({ id }) => id === asked.id)?.answer?.state;
+      expect((await absences(shop.ada)).length).toBe(told === 'granted' ? 3 : 0);
+      await answer(asked.id, { state: 'refused' });
+      expect(await absences(shop.ada)).toEqual([]);
+    });
+
     test('days that were worked already are told to whoever grants it', async () => {
       await shop.send(
         shop.scan('work-start', 41, shop.ada, [shop.strip]),

@@ -45,7 +45,7 @@ const open = computed(() =>
   (query.data.value?.requests ?? [])
     .filter(({ what }) => props.only === undefined || what === props.only)
     .filter(({ answer, at, what }) =>
-      answer === null
+      answer === null || (what === 'time-off' && answer.state === null)
         ? now.value - at < (what === 'time-off' ? LEAVE_SECONDS : SHOWN_SECONDS)
         : answer.state === 'ordered' && now.value - answer.at < ORDERED_SECONDS,
     ),

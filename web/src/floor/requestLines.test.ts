@@ -176,6 +176,15 @@ describe('time off', () => {
     expect(sent()).toMatchObject([{ text: '', state: 'refused' }]);
   });
 
+  test('stays open when it was only talked about, and is gone once it is decided', async () => {
+    const answer = { by: 'Sol', at: toInstant(NOW), text: 'let us talk', state: null };
+    const page = await openAs(
+      [asks({ answer }), asks({ answer: { ...answer, state: 'granted' } })],
+      'time.approve',
+    );
+    expect(page.findAll('form')).toHaveLength(1);
+  });
+
   test('is only seen by whoever neither plans people nor approves time', async () => {
     const page = await openAs([asks()]);
     expect(page.text()).toContain('asks for time off');

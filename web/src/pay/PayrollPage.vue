@@ -13,12 +13,10 @@ import PayWays from './PayWays.vue';
 import PayrollFile from './PayrollFile.vue';
 
 /** What payroll really paid for closed periods: taken from its file, and taken back as a whole. */
-const ASK_MS = 1_000;
 const desk = useDesk();
 const query = useQuery({
   queryKey: ['payroll'],
   queryFn: () => callRoute('payroll'),
-  refetchInterval: (asked) => ((asked.state.data?.pending ?? 0) > 0 ? ASK_MS : false),
 });
 const imports = computed(() => query.data.value?.imports ?? []);
 const mayTake = computed(() => desk.may('pay.close') && desk.may('rates.see'));
@@ -80,9 +78,6 @@ const columns: readonly Column<Import>[] = [
       @retry="query.refetch()"
     />
     <template v-else>
-      <p v-if="query.data.value.pending > 0" class="told attention" role="status">
-        {{ t('pay.laborCostsAnew', { n: query.data.value.pending }) }}
-      </p>
       <PayrollFile v-if="mayTake" @done="query.refetch()" />
       <p v-else class="told quiet">{{ t('pay.whoMayTakePayroll') }}</p>
       <section class="desk-part">

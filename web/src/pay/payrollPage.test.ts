@@ -59,7 +59,7 @@ async function open(
   server.answer = ({ name }) => {
     switch (name) {
       case 'payroll':
-        return { imports: [IMPORT], pending: 0 };
+        return { imports: [IMPORT] };
       case 'tryPayroll':
         return { ...TRIED, ...tried };
       default:

@@ -190,8 +190,6 @@ export const pay: Translation['pay'] = {
   byTheRates: 'Nach Sätzen',
   beyondTheRates: 'Darüber',
   taken: 'Übernommen',
-  laborCostsAnew:
-    'Die Arbeit von {n} Person wird noch neu bewertet. | Die Arbeit von {n} Personen wird noch neu bewertet.',
   whoMayTakePayroll: 'Wer Sätze sieht und Abrechnungen schließt, übernimmt es.',
   takenBefore: 'Bisher übernommen',
   nothingTakenYet: 'Noch nichts übernommen: Arbeit kostet, was die Sätze sagen.',

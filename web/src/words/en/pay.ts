@@ -188,8 +188,6 @@ export const pay = {
   byTheRates: 'By the rates',
   beyondTheRates: 'Beyond',
   taken: 'Taken',
-  laborCostsAnew:
-    'Labor of {n} person is still being costed anew. | Labor of {n} people is still being costed anew.',
   whoMayTakePayroll: 'Somebody who sees rates and closes pay periods takes it over.',
   takenBefore: 'Taken so far',
   nothingTakenYet: 'Nothing has been taken yet: labor costs what the rates say.',
