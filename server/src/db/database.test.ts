@@ -10,6 +10,8 @@ import { CustomerEntity, ListItemEntity, ResourceEntity } from '../shop/entities
 import { OrderEntity, TaskEntity } from '../work/entities.ts';
 import { openShop } from '../app/database.ts';
 import { ENTITIES } from '../app/entities.ts';
+import { MIGRATIONS } from './migrate.ts';
+import { Migration20261204PayFile } from './migrations/Migration20261204PayFile.ts';
 import { Migration20261123FirstSchema } from './migrations/Migration20261123FirstSchema.ts';
 
 test('migrations give just the schema that the entities want, and can be run again', async () => {
@@ -30,29 +32,38 @@ test('every connection writes through to the disk before it says so', async () =
   await database.close();
 });
 
-test('data of the first version opens in this one, with its words in the new lists', async () => {
-  const path = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'old.sqlite');
+/** A database as an older version left it: its migrations, and what was written then. */
+async function makeOld(path: string, migrations: typeof MIGRATIONS, statements: readonly string[]) {
   const { MikroORM } = await import('@mikro-orm/libsql');
   const old = await MikroORM.init({
     dbName: path,
     entities: ENTITIES,
     extensions: [Migrator],
     migrations: {
-      migrationsList: [{ name: 'Migration20261123FirstSchema', class: Migration20261123FirstSchema }],
+      migrationsList: migrations.map((each) => ({ name: each.name, class: each })),
       snapshot: false,
       silent: true,
+      transactional: true,
     },
   });
   await old.migrator.up();
-  for (const statement of [
-    `insert into shop values (1, 'Old shop', 'Europe/Oslo', 'EUR', '[]')`,
-    `insert into technician (id, number, name, department) values ('t', '1', 'Ada', 'Winding')`,
-    `insert into badge (id, technician, code) values ('b', 't', 'BND9L1B44TL9SJ')`,
-    `insert into work_order (id, number, title, customer, quantity, states, includes, code) values ('o', '1001', 'Rewind', 'Aker Dairy', 1, '[]', '[]', 'J3KN8G3T')`,
-    `insert into task (id, work_order, position, title, work_center, grade, code, has_estimate, estimate, standard_rate, estimated_cost) values ('k', 'o', 10, 'Strip', 'Bench', 'g', 'TK56JS69U', 1, '[{"from":0,"value":3600}]', 500000, 5000)`,
-  ])
-    await old.em.execute(statement);
+  for (const statement of statements) await old.em.execute(statement);
   await old.close();
+}
+
+test('data of the first version opens in this one, with its words in the new lists', async () => {
+  const path = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'old.sqlite');
+  await makeOld(
+    path,
+    [Migration20261123FirstSchema],
+    [
+      `insert into shop values (1, 'Old shop', 'Europe/Oslo', 'EUR', '[]')`,
+      `insert into technician (id, number, name, department) values ('t', '1', 'Ada', 'Winding')`,
+      `insert into badge (id, technician, code) values ('b', 't', 'BND9L1B44TL9SJ')`,
+      `insert into work_order (id, number, title, customer, quantity, states, includes, code) values ('o', '1001', 'Rewind', 'Aker Dairy', 1, '[]', '[]', 'J3KN8G3T')`,
+      `insert into task (id, work_order, position, title, work_center, grade, code, has_estimate, estimate, standard_rate, estimated_cost) values ('k', 'o', 10, 'Strip', 'Bench', 'g', 'TK56JS69U', 1, '[{"from":0,"value":3600}]', 500000, 5000)`,
+    ],
+  );
   const database = await openShop(path);
   const em = database.em.fork();
   expect(await em.findOneOrFail(TechnicianEntity, { id: 't' as TechnicianId })).toMatchObject({
@@ -74,5 +85,50 @@ test('data of the first version opens in this one, with its words in the new lis
   ]);
   expect((await em.findAll(CustomerEntity)).map(({ name }) => name)).toEqual(['Aker Dairy']);
   expect((await em.findAll(ResourceEntity)).map(({ name }) => name)).toEqual(['Bench']);
+  await database.close();
+});
+
+test('periods that were closed before it was kept on what, are told by what they kept of their days', async () => {
+  const path = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'closed.sqlite');
+  const before = MIGRATIONS.slice(0, MIGRATIONS.indexOf(Migration20261204PayFile));
+  const line = (isAdjustment: number, day: number, target: string, seconds: number) =>
+    `insert into closed_line values (100, ${isAdjustment}, 't', ${day}, ${day}, '${target}', 'run', ${seconds}, null)`;
+  const classes = (isAdjustment: number, day: number, ...seconds: number[]) =>
+    `insert into closed_class values (100, ${isAdjustment}, 't', ${day}, ${seconds.join(', ')})`;
+  await makeOld(path, before, [
+    // All of it straight.
+    ...[line(0, 100, 'a', 3600), line(0, 100, 'b', 1800), classes(0, 100, 5400, 0, 0, 0)],
+    // Overtime, shared by what is left; and some of it on nothing.
+    ...[line(0, 101, 'a', 3000), line(0, 101, 'b', 1500), classes(0, 101, 2700, 1800, 0, 0)],
+    ...[line(0, 102, 'a', 3600), classes(0, 102, 4200, 0, 0, 600)],
+    // Taken back, and paid as overtime instead.
+    ...[line(1, 90, 'a', -600), classes(1, 90, -600, 0, 0, 0)],
+    ...[line(1, 91, 'a', 0), classes(1, 91, -600, 600, 0, 0)],
+    `insert into technician (id, number, name, department, kind) values ('t', '1', 'Ada', 'Winding', 'own')`,
+    `insert into technician (id, number, name, department, kind) values ('s', '2', 'Bo', 'Winding', 'subcontractor')`,
+  ]);
+  const database = await openShop(path);
+  const em = database.em.fork();
+  type Row = { shift_day: number; is_adjustment: number; target: string; class: string; seconds: number };
+  const rows = (await em.execute(
+    'select * from closed_pay order by is_adjustment, shift_day, class desc, target',
+  )) as Row[];
+  expect(
+    rows.map((row) => [row.is_adjustment, row.shift_day, row.target, row.class, row.seconds].join(' ')),
+  ).toEqual([
+    '0 100 a straight 3600',
+    '0 100 b straight 1800',
+    '0 101 a straight 1800',
+    '0 101 b straight 900',
+    '0 101 a overtime 1200',
+    '0 101 b overtime 600',
+    '0 102  straight 600',
+    '0 102 a straight 3600',
+    '1 90 a straight -600',
+    '1 91 a straight -600',
+    '1 91 a overtime 600',
+  ]);
+  const pays = (await em.findAll(TechnicianEntity, { orderBy: { id: 1 } })).map(({ feedsPay }) => feedsPay);
+  expect(pays).toEqual([false, true]);
   await database.close();
 });

@@ -26,7 +26,7 @@ import { Migration20261203Overtime } from './migrations/Migration20261203Overtim
 import { Migration20261204PayFile } from './migrations/Migration20261204PayFile.ts';
 
 /** In the order in which they are run. */
-const MIGRATIONS = [
+export const MIGRATIONS = [
   Migration20261123FirstSchema,
   Migration20261124PrepareWork,
   Migration20261125StationInDepth,
