@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton } from 'bootstrap-vue-next';
 import { ref } from 'vue';
 import { SEPARATORS, writeHundredths } from '@wergon/core/pay';
 import type { PayFileJson } from '@wergon/contract/pay';
@@ -7,6 +7,7 @@ import { callRoute, download, sayInstant, useAct, useDesk, useWorker } from '../
 import type { Column } from '../kit/index.ts';
 import { DataTable } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
+import ReasonForm from './ReasonForm.vue';
 import { shortDigest } from './payFileWords.ts';
 import type { PayFileFunctions } from './payFileWorker.ts';
 
@@ -30,12 +31,9 @@ async function get(id: string, format: 'csv' | 'xlsx'): Promise<void> {
   download(blob, `${made.name}.${format}`);
 }
 const taking = ref<string | null>(null);
-const reason = ref('');
-async function takeBack(id: string): Promise<void> {
-  const done = await act(() => callRoute('withdrawPayFile', { body: { id, reason: reason.value } }));
-  if (done === undefined) return;
-  taking.value = null;
-  reason.value = '';
+async function takeBack(id: string, reason: string): Promise<void> {
+  const done = await act(() => callRoute('withdrawPayFile', { body: { id, reason } }));
+  if (done !== undefined) taking.value = null;
 }
 const hoursOf = ({ sums }: File) =>
   writeHundredths(
@@ -95,18 +93,13 @@ const columns: readonly Column<File>[] = [
         </template>
       </template>
       <template #expanded="{ row }">
-        <form class="reason" @submit.prevent="takeBack(row.id)">
-          <BFormInput
-            v-model="reason"
-            size="sm"
-            maxlength="200"
-            :aria-label="t('pay.whyTakenBack')"
-            :placeholder="t('pay.takeBackBecause')"
-          />
-          <BButton type="submit" variant="primary" size="sm" :disabled="isBusy || reason.trim() === ''">{{
-            t('pay.takeBack')
-          }}</BButton>
-        </form>
+        <ReasonForm
+          :label="t('pay.whyTakenBack')"
+          :placeholder="t('pay.takeBackBecause')"
+          :press="t('pay.takeBack')"
+          :is-busy="isBusy"
+          @say="takeBack(row.id, $event)"
+        />
       </template>
     </DataTable>
     <p v-if="problem || isBroken" class="attention" role="alert">
@@ -118,11 +111,6 @@ const columns: readonly Column<File>[] = [
 <style scoped>
 .files {
   max-width: none;
-}
-.reason {
-  display: flex;
-  gap: 8px;
-  max-width: 560px;
 }
 :deep(.withdrawn td),
 :deep(.withdrawn th) {

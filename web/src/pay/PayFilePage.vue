@@ -6,17 +6,16 @@ import { useRoute } from 'vue-router';
 import { parseDay } from '@wergon/core/time';
 import { DECIMALS, writeHundredths } from '@wergon/core/pay';
 import type { PayFileSum } from '@wergon/contract/pay';
-import { callRoute, sayMonthDay, useAct, useDesk } from '../kit/index.ts';
+import { callRoute, useAct, useDesk } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
-import { DataTable, DeskFrame, QueryState } from '../kit/parts/index.ts';
+import { DataTable, QueryState } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 import FileCells from './FileCells.vue';
 import LayoutForm from './LayoutForm.vue';
 import MadeFiles from './MadeFiles.vue';
 import MissingList from './MissingList.vue';
 import PayCodesForm from './PayCodesForm.vue';
-import PayWays from './PayWays.vue';
-import PeriodRuler from './PeriodRuler.vue';
+import PeriodFrame from './PeriodFrame.vue';
 import { usePayPeriods } from './usePayPeriods.ts';
 
 /** What goes to payroll: a closed period as a file in the form that payroll reads, once nothing is missing. */
@@ -24,19 +23,13 @@ const desk = useDesk();
 const route = useRoute();
 const asked = parseDay(String(route.query['day'] ?? ''));
 /** The last closed period of which no file was made is next. */
-const {
-  query: periods,
-  list,
-  firstDay,
-  firstDayText,
-  step,
-  toNow,
-} = usePayPeriods(
+const periods = usePayPeriods(
   (known) =>
     known.find((each) => asked.ok && each.firstDay === asked.value) ??
-    known.findLast(({ state, isSent }) => state === 'closed' && !isSent && known[0] !== undefined) ??
+    known.findLast(({ state, isSent }) => state === 'closed' && !isSent) ??
     known.find(({ state }) => state === 'closed'),
 );
+const { firstDay, firstDayText } = periods;
 const forms = useQuery({ queryKey: ['pay-forms'], queryFn: () => callRoute('payForms') });
 const layouts = computed(() => forms.data.value?.layouts ?? []);
 const layout = ref('');
@@ -118,24 +111,11 @@ const sumColumns = computed((): readonly Column<PayFileSum>[] => [
 </script>
 
 <template>
-  <DeskFrame
-    :title="
-      file
-        ? t('common.to', { day: sayMonthDay(file.firstDay), day2: sayMonthDay(file.lastDay) })
-        : t('pay.payFile')
-    "
-    :step="t('kit.stepPeriod')"
-    :today="t('kit.toNow')"
-    @back="step(1)"
-    @on="step(-1)"
-    @today="toNow"
-  >
-    <template #ruler><PeriodRuler v-model="firstDay" :periods="list" /></template>
-    <PayWays />
+  <PeriodFrame :periods="periods" :shown="file" :name="t('pay.payFile')">
     <QueryState
       v-if="!file"
       :is-pending="query.isPending.value"
-      :error="query.error.value ?? forms.error.value ?? periods.error.value"
+      :error="query.error.value ?? forms.error.value ?? periods.query.error.value"
       @retry="query.refetch()"
     />
     <template v-else>
@@ -223,7 +203,7 @@ const sumColumns = computed((): readonly Column<PayFileSum>[] => [
         <MadeFiles :files="file.files" />
       </template>
     </template>
-  </DeskFrame>
+  </PeriodFrame>
 </template>
 
 <style scoped>

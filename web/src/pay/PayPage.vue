@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton } from 'bootstrap-vue-next';
 import { formatDay, parseDay } from '@wergon/core/time';
 import type { TechnicianId } from '@wergon/core/people';
 import type { Instant } from '@wergon/core/time';
@@ -7,11 +7,11 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { isAboveAttended } from '@wergon/core/pay';
-import { sayMonthDay, callRoute, sayInstant, useDesk, useAct } from '../kit/index.ts';
-import { DeskFrame, QueryState } from '../kit/parts/index.ts';
-import PayWays from './PayWays.vue';
+import { callRoute, sayInstant, useDesk, useAct } from '../kit/index.ts';
+import { QueryState } from '../kit/parts/index.ts';
+import PeriodFrame from './PeriodFrame.vue';
 import PeriodPeople from './PeriodPeople.vue';
-import PeriodRuler from './PeriodRuler.vue';
+import ReasonForm from './ReasonForm.vue';
 import { usePayPeriods } from './usePayPeriods.ts';
 import { BEYOND } from './overtimeWords.ts';
 import { t } from '../words/index.ts';
@@ -19,7 +19,6 @@ import { t } from '../words/index.ts';
 const desk = useDesk();
 const route = useRoute();
 const search = ref('');
-const reason = ref('');
 const { act, problem, isBusy } = useAct();
 /** Whom and which day a link asks for. */
 const asked = computed(() => {
@@ -28,20 +27,14 @@ const asked = computed(() => {
   return { person: String(person), day: parsed.ok ? parsed.value : null };
 });
 /** The period to close next stands first: the oldest that is over and still open, else the one that runs. */
-const {
-  query: periods,
-  list,
-  firstDay,
-  firstDayText,
-  step,
-  toNow,
-} = usePayPeriods(
+const periods = usePayPeriods(
   (known) =>
     known.find(
       (each) =>
         asked.value.day !== null && each.firstDay <= asked.value.day && asked.value.day <= each.lastDay,
     ) ?? known.findLast(({ state }) => state === 'over'),
 );
+const { firstDay, firstDayText } = periods;
 const query = useQuery({
   queryKey: ['pay-period', firstDay],
   queryFn: () => callRoute('payPeriod', { query: { firstDay: firstDayText.value } }),
@@ -87,37 +80,24 @@ const close = () =>
   void act(() =>
     callRoute('closePeriod', { body: { firstDay: firstDayText.value, stamp: period.value?.stamp ?? '' } }),
   );
-async function reopen(): Promise<void> {
-  const done = await act(() =>
-    callRoute('reopenPeriod', { body: { firstDay: firstDayText.value, reason: reason.value } }),
-  );
-  if (done !== undefined) reason.value = '';
-}
+const reopen = (reason: string) =>
+  act(() => callRoute('reopenPeriod', { body: { firstDay: firstDayText.value, reason } }));
 const print = () => window.print();
 </script>
 
 <template>
-  <DeskFrame
+  <PeriodFrame
     v-model:search="search"
-    :title="
-      period
-        ? t('common.to', { day: sayMonthDay(period.firstDay), day2: sayMonthDay(period.lastDay) })
-        : t('common.pay')
-    "
-    :step="t('kit.stepPeriod')"
-    :today="t('kit.toNow')"
+    :periods="periods"
+    :shown="period"
+    :name="t('common.pay')"
     :search-label="t('kit.findPersonDepartment')"
     class="pay"
-    @back="step(1)"
-    @on="step(-1)"
-    @today="toNow"
   >
-    <template #ruler><PeriodRuler v-model="firstDay" :periods="list" /></template>
-    <PayWays />
     <QueryState
       v-if="!period"
       :is-pending="query.isPending.value"
-      :error="query.error.value ?? periods.error.value"
+      :error="query.error.value ?? periods.query.error.value"
       @retry="query.refetch()"
     />
     <template v-else>
@@ -204,18 +184,16 @@ const print = () => window.print();
           >
         </div>
       </div>
-      <form v-if="period.canReopen" class="reopen" @submit.prevent="reopen">
-        <BFormInput
-          v-model="reason"
-          size="sm"
-          :aria-label="t('pay.whyItIsReopened')"
-          :placeholder="t('pay.reopenItBecause')"
-          maxlength="200"
-        />
-        <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy || reason.trim() === ''">
-          {{ t('common.reopen') }}
-        </BButton>
-      </form>
+      <ReasonForm
+        v-if="period.canReopen"
+        :key="firstDayText"
+        class="reopen"
+        :label="t('pay.whyItIsReopened')"
+        :placeholder="t('pay.reopenItBecause')"
+        :press="t('common.reopen')"
+        :is-busy="isBusy"
+        @say="reopen"
+      />
       <p v-if="taken.length > 0" class="told" role="status">
         {{ t('pay.splitsTaken', { n: taken.length }) }}
         <BButton size="sm" variant="quiet" :disabled="isBusy" @click="giveBack">{{
@@ -225,7 +203,7 @@ const print = () => window.print();
       <p v-if="problem" class="told attention" role="alert">{{ problem }}</p>
       <PeriodPeople :period="period" :search="search" :opens="asked.person" />
     </template>
-  </DeskFrame>
+  </PeriodFrame>
 </template>
 
 <style scoped lang="scss">
@@ -250,9 +228,6 @@ const print = () => window.print();
   gap: 8px;
 }
 .reopen {
-  display: flex;
-  gap: 8px;
-  max-width: 480px;
   padding: 0 16px 8px;
 }
 .told {
@@ -260,8 +235,7 @@ const print = () => window.print();
   padding: 6px 16px;
 }
 @media print {
-  .acts,
-  .reopen {
+  .acts {
     display: none;
   }
 }

@@ -9,6 +9,7 @@ import type { Column } from '../kit/index.ts';
 import type { Table } from '../kit/files/index.ts';
 import { DataTable, FileField, FormField } from '../kit/parts/index.ts';
 import { sayFieldProblem, t } from '../words/index.ts';
+import { payrollColumns } from './payrollColumns.ts';
 import { PAYROLL_FIELDS, guessPayroll, rowsOf, sayPayrollField } from './payrollRows.ts';
 import type { PayrollField } from './payrollRows.ts';
 import type { PayFileFunctions } from './payFileWorker.ts';
@@ -101,20 +102,7 @@ const peopleColumns: readonly Column<Person>[] = [
     value: ({ firstDay, lastDay }) =>
       t('common.to', { day: sayMonthDay(firstDay), day2: sayMonthDay(lastDay) }),
   },
-  {
-    id: 'amount',
-    title: t('pay.paidByPayroll'),
-    class: 'number figure',
-    value: ({ amount }) => money(amount),
-  },
-  { id: 'notJobs', title: t('pay.noJobs'), class: 'number figure', value: ({ notJobs }) => money(notJobs) },
-  { id: 'costed', title: t('pay.byTheRates'), class: 'number figure', value: ({ costed }) => money(costed) },
-  {
-    id: 'beyond',
-    title: t('pay.beyondTheRates'),
-    class: 'number figure',
-    value: ({ trueUp, overhead }) => money((trueUp + overhead) as Cents),
-  },
+  ...payrollColumns<Person>(desk),
   {
     id: 'note',
     title: '',

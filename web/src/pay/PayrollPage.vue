@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { BButton } from 'bootstrap-vue-next';
 import { computed, ref } from 'vue';
-import { formatCents } from '@wergon/core/money';
-import type { Cents } from '@wergon/core/money';
 import type { PayrollJson } from '@wergon/contract/pay';
 import { callRoute, sayInstant, sayMonthDay, useAct, useDesk } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
@@ -11,6 +9,8 @@ import { DataTable, DeskFrame, QueryState } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 import PayWays from './PayWays.vue';
 import PayrollFile from './PayrollFile.vue';
+import ReasonForm from './ReasonForm.vue';
+import { payrollColumns } from './payrollColumns.ts';
 
 /** What payroll really paid for closed periods: taken from its file, and taken back as a whole. */
 const desk = useDesk();
@@ -22,15 +22,11 @@ const imports = computed(() => query.data.value?.imports ?? []);
 const mayTake = computed(() => desk.may('pay.close') && desk.may('rates.see'));
 const { act, problem, isBusy } = useAct();
 const taking = ref<string | null>(null);
-const reason = ref('');
-async function takeBack(id: string): Promise<void> {
-  const done = await act(() => callRoute('withdrawPayroll', { body: { id, reason: reason.value } }));
-  if (done === undefined) return;
-  taking.value = null;
-  reason.value = '';
+async function takeBack(id: string, reason: string): Promise<void> {
+  const done = await act(() => callRoute('withdrawPayroll', { body: { id, reason } }));
+  if (done !== undefined) taking.value = null;
 }
 type Import = PayrollJson['imports'][number];
-const money = (amount: Cents) => desk.money(formatCents(amount));
 const columns: readonly Column<Import>[] = [
   { id: 'name', title: t('pay.file'), isRowHead: true, value: ({ name }) => name },
   {
@@ -44,20 +40,7 @@ const columns: readonly Column<Import>[] = [
         .join(', '),
   },
   { id: 'people', title: t('common.people'), class: 'number figure', value: ({ people }) => people },
-  {
-    id: 'amount',
-    title: t('pay.paidByPayroll'),
-    class: 'number figure',
-    value: ({ amount }) => money(amount),
-  },
-  { id: 'notJobs', title: t('pay.noJobs'), class: 'number figure', value: ({ notJobs }) => money(notJobs) },
-  { id: 'costed', title: t('pay.byTheRates'), class: 'number figure', value: ({ costed }) => money(costed) },
-  {
-    id: 'beyond',
-    title: t('pay.beyondTheRates'),
-    class: 'number figure',
-    value: ({ amount, notJobs, costed }) => money((amount - notJobs - costed) as Cents),
-  },
+  ...payrollColumns<Import>(desk),
   {
     id: 'by',
     title: t('pay.taken'),
@@ -105,18 +88,13 @@ const columns: readonly Column<Import>[] = [
             >
           </template>
           <template #expanded="{ row }">
-            <form class="reason" @submit.prevent="takeBack(row.id)">
-              <BFormInput
-                v-model="reason"
-                size="sm"
-                maxlength="200"
-                :aria-label="t('pay.whyPayrollTakenBack')"
-                :placeholder="t('pay.takeBackBecause')"
-              />
-              <BButton type="submit" variant="primary" size="sm" :disabled="isBusy || reason.trim() === ''">{{
-                t('pay.takeBack')
-              }}</BButton>
-            </form>
+            <ReasonForm
+              :label="t('pay.whyPayrollTakenBack')"
+              :placeholder="t('pay.takeBackBecause')"
+              :press="t('pay.takeBack')"
+              :is-busy="isBusy"
+              @say="takeBack(row.id, $event)"
+            />
           </template>
         </DataTable>
         <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
@@ -132,11 +110,6 @@ const columns: readonly Column<Import>[] = [
 }
 .imports {
   max-width: none;
-}
-.reason {
-  display: flex;
-  gap: 8px;
-  max-width: 560px;
 }
 :deep(.withdrawn td),
 :deep(.withdrawn th) {

@@ -26,6 +26,9 @@ export function usePayPeriods(pick: (periods: readonly ListedPeriod[]) => Listed
     firstDay,
     firstDayText: computed(() => (firstDay.value === null ? '' : formatDay(firstDay.value))),
     period: computed(() => list.value.find((each) => each.firstDay === firstDay.value)),
+    choose: (day: LocalDay | null) => {
+      firstDay.value = day;
+    },
     /** On to an older period, or back to a newer one. */
     step: (by: number) => {
       const place = list.value.findIndex((each) => each.firstDay === firstDay.value);

@@ -4,9 +4,10 @@ import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { CallFailed, callRoute, sayDate, sayDateText, useAct, useDesk, yearOf } from '../kit/index.ts';
+import { CallFailed, callRoute, sayDateText, useAct, useDesk } from '../kit/index.ts';
 import { DateField } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
+import DatedRecords from './DatedRecords.vue';
 
 /** To which pay group somebody belongs, by day. */
 const props = defineProps<{ technician: string }>();
@@ -16,7 +17,9 @@ const query = useQuery({
   queryKey: ['pay-groups', params],
   queryFn: () => callRoute('payGroups', { params: params.value }),
 });
-const groups = computed(() => query.data.value?.groups ?? []);
+const groups = computed(() =>
+  (query.data.value?.groups ?? []).map(({ from, group }) => ({ from, words: group || t('people.noGroup') })),
+);
 const { act, problem, isBusy } = useAct();
 const fresh = reactive({ from: '', group: '' });
 /** The day since which days would be paid anew; pressed once more it is done. */
@@ -48,15 +51,7 @@ const takeOut = (from: LocalDay) => put(formatDay(from), null);
     <h2>{{ t('people.payGroup') }}</h2>
     <p class="lead-words">{{ t('people.payGroupLead') }}</p>
     <p v-if="query.data.value && groups.length === 0" class="quiet">{{ t('people.inNoGroup') }}</p>
-    <ul v-else class="groups">
-      <li v-for="each in groups" :key="each.from">
-        <span>{{ each.group || t('people.noGroup') }}</span>
-        <span>{{ t('people.fromDayGroup', { day: sayDate(each.from), year: yearOf(each.from) }) }}</span>
-        <BButton v-if="desk.may('people.change')" variant="quiet" size="sm" @click="takeOut(each.from)">
-          {{ t('common.remove') }}
-        </BButton>
-      </li>
-    </ul>
+    <DatedRecords v-else :records="groups" @remove="takeOut" />
     <form v-if="desk.may('people.change')" class="inline" @submit.prevent="put(fresh.from, fresh.group)">
       <label
         >{{ t('common.from') }} <DateField v-model="fresh.from" :label="t('people.firstDayOfGroup')" required
@@ -75,19 +70,3 @@ const takeOut = (from: LocalDay) => put(formatDay(from), null);
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
   </section>
 </template>
-
-<style scoped>
-.groups {
-  max-width: 640px;
-  padding: 0;
-  list-style: none;
-}
-.groups li {
-  display: grid;
-  grid-template-columns: 1fr 200px auto;
-  gap: 12px;
-  align-items: center;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--line);
-}
-</style>
