@@ -108,6 +108,28 @@ test('made twice there is nothing left to pay; taken back it can be made again, 
   expect([first?.withdrawnBy, first?.reason]).toEqual(['Sol', 'wrong form']);
 });
 
+test('pressed twice at once one file is made', async () => {
+  const id = await saveLayout();
+  await paid.close();
+  const { stamp } = await see(id);
+  const send = () => paid.post('/api/pay/file', { firstDay: WEEK, group: '', layout: id, stamp, putOff: [] });
+  const both = await Promise.all([send(), send()]);
+  expect(both.map(({ status }) => status).sort()).toEqual([200, 409]);
+  expect((await see(id)).files).toHaveLength(1);
+});
+
+test('what stands in names and headings is no formula, and breaks no row', async () => {
+  await numberPerson(shop.ada, '=2+2; "Ada"', '4001');
+  const columns = [
+    { field: 'name', heading: '@head' },
+    { field: 'hours', heading: 'a;b' },
+  ];
+  const id = await saveLayout({ columns, rows: 'period' });
+  await paid.close();
+  const { text } = await textOf(await make(id));
+  expect(text.split('\r\n').slice(0, 2)).toEqual([`'@head;"a;b"`, `"'=2+2; ""Ada""";8,00`]);
+});
+
 test('nothing is dropped silently: what is missing is put right, or put off by name and in a later file', async () => {
   await numberPerson(shop.bo, 'Bo', '');
   await paid.post('/api/pay/codes', { codes: codes.slice(0, 1) });

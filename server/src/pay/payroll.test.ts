@@ -76,6 +76,15 @@ test('what payroll paid is shown before it is taken, moves the jobs’ cost as i
   ]);
 });
 
+test('the same rows sent twice at once are taken once', async () => {
+  const rows = [row('4001', '420.00')];
+  const { stamp } = await tried(...rows);
+  const send = () => paid.post('/api/pay/payroll', { rows, name: 'march.csv', stamp });
+  const both = await Promise.all([send(), send()]);
+  expect(both.map(({ status }) => status).sort()).toEqual([200, 409]);
+  expect(await imports()).toHaveLength(1);
+});
+
 test('a second import of a person and period takes the place of the first, and taken back the first counts again', async () => {
   await take(row('4001', '420.00'), row('4002', '200.00'));
   expect((await tried(row('4001', '400.00'))).people[0]?.isReplaced).toBe(true);

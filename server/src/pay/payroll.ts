@@ -151,13 +151,19 @@ export function tellPayroll(sql: Sql, facts: ShopFacts, { problems, paid }: Judg
         };
       })
       .sort((a, b) => Math.abs(b.trueUp) - Math.abs(a.trueUp)),
-    stamp: stampOfPayroll(paid),
+    stamp: stampOfPayroll(sql, paid),
   };
 }
 
-/** Names what was seen of rows: what each of them would do. */
-export const stampOfPayroll = (paid: readonly Paid[]): string =>
-  createHash('sha256').update(JSON.stringify(paid)).digest('base64url').slice(0, 22);
+/** Names what was seen of rows: what each of them would do, beside what had been taken and taken back by then. So the same
+ *  rows sent twice are taken once. */
+export function stampOfPayroll(sql: Sql, paid: readonly Paid[]): string {
+  const taken = sql.all('select count(*) as "all", count("withdrawn_by") as "back" from "payroll"');
+  return createHash('sha256')
+    .update(JSON.stringify([paid, taken]))
+    .digest('base64url')
+    .slice(0, 22);
+}
 
 type ImportRow = {
   readonly entry: string;

@@ -34,7 +34,7 @@ export function mountPayroll(mount: Mount, context: LedgerContext): void {
           'pay.payroll_wrong',
           problems.map(({ row, field, message }) => ({ field: `rows[${row}].${field}`, message })),
         );
-      if (stampOfPayroll(paid) !== stamp) return refuse('approve.changed');
+      if (stampOfPayroll(sql, paid) !== stamp) return refuse('approve.changed');
       const amounts = [...paid];
       return ok([writeDecision({ type: 'payroll-paid', name, amounts, by: who.user.name }, clock.now())]);
     });

@@ -47,6 +47,14 @@ test('four weeks of everybody who is here: in, free, away and why, or closed', a
   expect(told[1]?.[0]).toBe('free  null');
 });
 
+test.each(['9999-12-31', '0001-01-01', '9999-12-05'])(
+  'from %s on it says something, or why not',
+  async (from) => {
+    const { status } = await paid.shop.get(`/api/pay/time-off?from=${from}`, paid.desk());
+    expect([200, 422]).toContain(status);
+  },
+);
+
 test('whoever sees only some of the people is told of those', async () => {
   await paid.post('/api/people', { number: '9', name: 'Cy', department: 'Stripping' });
   const departments = [await paid.shop.listed('department', 'Stripping')];
