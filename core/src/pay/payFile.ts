@@ -49,7 +49,7 @@ function shareHundredths(seconds: readonly number[]): readonly number[] {
   return floors.map((floor, i) => floor + (up.has(i) ? 1 : 0));
 }
 
-/** Rows of a pay file. Lines without a pay code are no rows; `missingForPay` names them. The order is that of the people in
+/** Rows of a pay file. Lines without a pay code are no rows; `sortForPay` names what they lack. The order is that of the people in
  *  `lines`, then by day, code and target. Source: docs/pay.md, the pay file. */
 export function payRowsOf(
   lines: readonly PayLine[],

@@ -1,3 +1,3 @@
 export { loadBoard, loadBoardPart } from './board.ts';
-export { loadAnswers } from './requests.ts';
+export { loadAnswers, loadLeaveAnswers } from './requests.ts';
 export { mountFloor } from './routes.ts';

@@ -1,9 +1,11 @@
 import { readEnvelope, readFloorEntry } from '../ledger/index.ts';
+import type { FloorAnswer } from '../ledger/index.ts';
 import type { RequestsJson } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
 import type { LeaveAsked, TechnicianId } from '@wergon/core/people';
 import type { AnswerState, RequestKind } from '@wergon/core/station';
-import type { Instant } from '@wergon/core/time';
+import { addDays } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import type { AroundLeave } from './leave.ts';
@@ -19,22 +21,46 @@ const load = <Type extends 'request' | 'answer'>(sql: Sql, type: Type, most: num
     )
     .map(({ body, envelope }) => ({ entry: readFloorEntry<Type>(body), envelope: readEnvelope(envelope) }));
 
+/** Time off is asked for so many days ahead of its answer. */
+const LEAVE_DAYS = 90;
+
+/** Time off that people asked for, newest first: it stays to be answered however much else was asked for since. */
+const loadLeave = (sql: Sql, today: LocalDay) =>
+  sql
+    .all<{ body: string; envelope: string }>(
+      `select j."body", j."envelope" from "entry_index" i join "journal" j on j."seq" = i."seq"
+       where i."stream" = 'floor' and i."type" = 'request' and i."day" >= ?
+         and json_extract(j."body", '$.what') = 'time-off' order by i."seq" desc`,
+      [addDays(today, -LEAVE_DAYS)],
+    )
+    .map(({ body, envelope }) => ({
+      entry: readFloorEntry<'request'>(body),
+      envelope: readEnvelope(envelope),
+    }));
+
+/** The days of time off that people asked for lately. */
+export const loadLeaveAsked = (sql: Sql, today: LocalDay): readonly LeaveAsked[] =>
+  loadLeave(sql, today).flatMap(({ entry }) => (entry.leave ? [entry.leave] : []));
+
 /** What people asked for, newest first, each with its latest answer. */
 export function loadRequests(
   sql: Sql,
   facts: ShopFacts,
   stations: ReadonlyMap<string, string>,
   around: AroundLeave,
+  today: LocalDay,
 ): RequestsJson['requests'] {
   const answers = new Map(
     load(sql, 'answer', 3 * NEWEST)
       .reverse()
-      .map(({ entry: { request, at, by, text, state } }) => [
-        request,
-        { at, by, text, state: state ?? null },
-      ]),
+      .map(({ entry }) => [entry.request, tellAnswer(entry)]),
   );
-  const seen = load(sql, 'request', NEWEST).filter(({ entry }) => !facts.hidden?.has(entry.technician));
+  const newest = load(sql, 'request', NEWEST).filter(({ entry }) => entry.what !== 'time-off');
+  const leave = loadLeave(sql, today);
+  const answerTo = (id: EntryId) => answers.get(id) ?? findAnswers(sql, id).map(tellAnswer)[0] ?? null;
+  const seen = [...leave, ...newest]
+    .filter(({ entry }) => !facts.hidden?.has(entry.technician))
+    .sort((a, b) => b.entry.at - a.entry.at);
   return seen.map(({ entry, envelope }) => {
     const task = entry.target === null ? undefined : facts.tasks.get(entry.target);
     const activity = entry.target === null ? undefined : facts.activities.get(entry.target);
@@ -52,7 +78,7 @@ export function loadRequests(
       why: entry.why ?? '',
       leave: entry.leave ? around(entry.technician, entry.leave) : null,
       station: stations.get(envelope.author.id) ?? '',
-      answer: answers.get(entry.id) ?? null,
+      answer: answerTo(entry.id),
     };
   });
 }
@@ -75,30 +101,30 @@ export function findRequest(
   return row && readFloorEntry<'request'>(row.body);
 }
 
-/** What was said last of how a request stands; words alone say nothing of it. */
-export function findAnswerState(sql: Sql, request: EntryId): AnswerState | null {
-  const answers = sql.all<{ body: string }>(
-    `select j."body" from "entry_index" i join "journal" j on j."seq" = i."seq"
-     where i."about" = ? and i."stream" = 'floor' and i."type" = 'answer' order by i."seq" desc`,
-    [request],
-  );
-  for (const { body } of answers) {
-    const { state } = readFloorEntry<'answer'>(body);
-    if (state) return state;
-  }
-  return null;
-}
+/** The answers to a request, the last first. */
+const findAnswers = (sql: Sql, request: EntryId): readonly FloorAnswer[] =>
+  sql
+    .all<{ body: string }>(
+      `select j."body" from "entry_index" i join "journal" j on j."seq" = i."seq"
+       where i."about" = ? and +i."stream" = 'floor' and +i."type" = 'answer' order by i."seq" desc`,
+      [request],
+    )
+    .map(({ body }) => readFloorEntry<'answer'>(body));
 
-/** Answers since an instant, with whom they are for, oldest first; of each request the latest alone. */
-export function loadAnswers(sql: Sql, since: Instant) {
-  const rows = sql.all<{ body: string; technician: string; asked: string }>(
-    `select a."body", asked."body" as "asked", r."technician" from "entry_index" i
-     join "journal" a on a."seq" = i."seq"
-     join "journal" asked on asked."id" = i."about" join "entry_index" r on r."seq" = asked."seq"
-     where +i."stream" = 'floor' and +i."type" = 'answer' and i."recorded_at" >= ?
-     order by i."recorded_at" desc, i."seq" desc limit ${NEWEST}`,
-    [since],
-  );
+const tellAnswer = ({ at, by, text, state }: FloorAnswer) => ({ at, by, text, state: state ?? null });
+
+/** What was said last of how a request stands; words alone say nothing of it. */
+export const findAnswerState = (sql: Sql, request: EntryId): AnswerState | null =>
+  findAnswers(sql, request).find(({ state }) => state != null)?.state ?? null;
+
+type AnswerRow = { readonly body: string; readonly technician: string; readonly asked: string };
+/** Answers with what they are to and whom they are for; `i` is the answer's row in the index. */
+const ANSWERS = `select a."body", asked."body" as "asked", r."technician" from "entry_index" i
+  join "journal" a on a."seq" = i."seq"
+  join "journal" asked on asked."id" = i."about" join "entry_index" r on r."seq" = asked."seq"`;
+
+/** Of each request the latest answer alone, oldest first; `rows` come the last first. */
+function latestOf(rows: readonly AnswerRow[]) {
   const latest = new Map<EntryId, ReturnType<typeof answerOf>>();
   for (const row of rows) {
     const answer = answerOf(row);
@@ -107,12 +133,29 @@ export function loadAnswers(sql: Sql, since: Instant) {
   return [...latest.values()].reverse();
 }
 
-function answerOf({ body, asked, technician }: { body: string; asked: string; technician: string }) {
+/** Answers since an instant, with whom they are for, oldest first; of each request the latest alone. Those to requests for
+ *  time off are `loadLeaveAnswers`. */
+export const loadAnswers = (sql: Sql, since: Instant) =>
+  latestOf(
+    sql.all<AnswerRow>(
+      `${ANSWERS} where +i."stream" = 'floor' and +i."type" = 'answer' and i."recorded_at" >= ?
+       order by i."recorded_at" desc, i."seq" desc limit ${NEWEST}`,
+      [since],
+    ),
+  ).filter(({ leave }) => leave === null);
+
+/** The same of requests for time off, from a day on. */
+export const loadLeaveAnswers = (sql: Sql, from: LocalDay) =>
+  latestOf(
+    sql.all<AnswerRow>(
+      `${ANSWERS} where i."stream" = 'floor' and i."type" = 'answer' and i."day" >= ?
+         and json_extract(asked."body", '$.what') = 'time-off' order by i."seq" desc`,
+      [from],
+    ),
+  );
+
+function answerOf({ body, asked, technician }: AnswerRow) {
   const { at, by, text, state } = readFloorEntry<'answer'>(body);
   const { id, what, text: wanted, leave = null } = readFloorEntry<'request'>(asked);
   return { id, technician, at, by, text, part: what === 'part' ? wanted : '', leave, state: state ?? null };
 }
-
-/** Time off that people asked for, of the newest requests. */
-export const loadLeaveAsked = (sql: Sql): readonly LeaveAsked[] =>
-  load(sql, 'request', NEWEST).flatMap(({ entry }) => (entry.leave ? [entry.leave] : []));

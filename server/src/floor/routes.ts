@@ -91,11 +91,12 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
     const known = await facts.seenBy(who.user);
     const all = await database.em.fork().findAll(StationEntity);
     const stations = new Map(all.map(({ id, name }) => [id, name]));
-    const asked = await readSql(database, loadLeaveAsked);
+    const today = known.zone.dayAt(clock.now());
+    const asked = await readSql(database, (sql) => loadLeaveAsked(sql, today));
     const absences = await loadAbsences(database.em.fork(), asked);
     return ok({
       requests: await readSql(database, (sql) =>
-        loadRequests(sql, known, stations, aroundLeave(sql, known, absences)),
+        loadRequests(sql, known, stations, aroundLeave(sql, known, absences), today),
       ),
     });
   });

@@ -5,10 +5,10 @@ import type { Directory } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
 import { plannedOn, plannedSpan } from '@wergon/core/people';
 import type { TechnicianId } from '@wergon/core/people';
-import { inForceAt, toDay, toInstant } from '@wergon/core/time';
+import { addDays, inForceAt, toDay, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadAnswers } from '../floor/index.ts';
+import { loadAnswers, loadLeaveAnswers } from '../floor/index.ts';
 import { PatternEntity } from '../people/index.ts';
 import { ActivityEntity, ListItemEntity, NoticeEntity, ResourceEntity, settingsOf } from '../shop/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -18,7 +18,7 @@ const DAY_SECONDS = 86_400;
 /** How long an answer from the desk stands at its technician's badge: the rest of any shift. */
 const ANSWER_SECONDS = 16 * 3600;
 /** That of time off stands longer: it may be granted while somebody is at home. */
-const LEAVE_ANSWER_SECONDS = 7 * 24 * 3600;
+const LEAVE_ANSWER_DAYS = 7;
 /** How many proposals are read, newest first, to know which forgotten ends were answered already. */
 const NEWEST_PROPOSALS = 200;
 /** How far back a last entry is looked for; earlier ones hold nobody up. */
@@ -66,9 +66,10 @@ export function loadMoves(
          order by "day" desc limit ${NEWEST_PROPOSALS}`,
       )
       .map(({ about }) => about),
-    answers: loadAnswers(sql, toInstant(now - LEAVE_ANSWER_SECONDS)).filter(
-      ({ at, leave }) => leave !== null || at >= now - ANSWER_SECONDS,
-    ),
+    answers: [
+      ...loadAnswers(sql, toInstant(now - ANSWER_SECONDS)),
+      ...loadLeaveAnswers(sql, addDays(zone.dayAt(now), -LEAVE_ANSWER_DAYS)),
+    ].sort((a, b) => a.at - b.at),
   };
 }
 
