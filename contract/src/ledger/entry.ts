@@ -1,8 +1,6 @@
-import type { Seconds } from '@wergon/core/time';
 import { z } from 'zod';
-import { toSeconds } from '@wergon/core/time';
 import { WORK_TYPES } from '@wergon/core/work';
-import { dayText, idText, instantText, wholeNumber } from '../wire/index.ts';
+import { dayText, idText, instantText, secondsUpTo, wholeNumber } from '../wire/index.ts';
 
 const entryId = idText<'EntryId'>();
 const technician = idText<'TechnicianId'>();
@@ -10,14 +8,7 @@ const target = idText<'TargetId'>();
 const text = z.string().min(1).max(4000);
 const shortText = z.string().min(1).max(200);
 const workType = z.enum(WORK_TYPES);
-const seconds = z.codec(
-  z
-    .int()
-    .min(1)
-    .max(366 * 86_400),
-  z.custom<Seconds>(Number.isSafeInteger),
-  { decode: toSeconds, encode: (length) => length },
-);
+const seconds = secondsUpTo(366 * 86_400);
 const targets = z.array(target).min(1).max(100).readonly();
 const oneTarget = z.array(target).length(1).readonly();
 

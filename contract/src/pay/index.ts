@@ -54,6 +54,18 @@ export {
   withdrawPayrollSchema,
 } from './payroll.ts';
 export type { PayrollJson, PayrollRow, TriedPayroll } from './payroll.ts';
-export { timeOffQuery, timeOffSchema } from './timeOff.ts';
-export type { TimeOffJson } from './timeOff.ts';
+export {
+  absenceDaysSchema,
+  absenceSchema,
+  addedAbsenceSchema,
+  askTimeOffSchema,
+  leaveBalancesSchema,
+  ownTimeOffSchema,
+  saveAllowanceSchema,
+  timeOffQuery,
+  timeOffSchema,
+  withdrawTimeOffSchema,
+  yearQuery,
+} from './timeOff.ts';
+export type { OwnTimeOffJson, TimeOffJson } from './timeOff.ts';
 export { guaranteesSchema, saveGuaranteeSchema } from './guarantee.ts';

@@ -1,7 +1,5 @@
 export {
   TECHNICIAN_KINDS,
-  absenceDaysSchema,
-  absenceSchema,
   badgeCodeSchema,
   bindBadgeSchema,
   changePinSchema,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ABSENCE_KINDS, MOST_LEAVE_DAYS, checkPattern } from '@wergon/core/people';
+import { checkPattern } from '@wergon/core/people';
 import { LANGUAGES, OWN_LABEL_ACTS } from '@wergon/core/station';
 import {
   badgeId,
@@ -10,6 +10,7 @@ import {
   instant,
   onceId,
   rateText,
+  seconds,
   technicianId,
 } from '../wire/index.ts';
 
@@ -134,19 +135,18 @@ export const patternSchema = z.strictObject({
   }),
 });
 
-export const absenceSchema = z
-  .strictObject({ from: dayText, to: dayText, kind: z.enum(ABSENCE_KINDS), isPaid: z.boolean() })
-  .refine(({ from, to }) => from <= to, { path: ['to'], message: 'must not be before the first day' })
-  .refine(({ from, to }) => to - from < MOST_LEAVE_DAYS, {
-    path: ['to'],
-    message: 'is more than a year later',
-  });
-export const absenceDaysSchema = z.strictObject({ from: dayText, to: dayText });
-
 /** What is planned of one person, and when they are away. */
 export const planSchema = z.object({
   patterns: z.array(z.object({ from: day, weeks: z.array(z.array(shiftPlan.nullable())) })),
-  absences: z.array(z.object({ day, kind: z.string(), isPaid: z.boolean() })),
+  absences: z.array(
+    z.object({
+      day,
+      kind: z.string(),
+      isPaid: z.boolean(),
+      /** `null` for all that is planned of the day. */
+      seconds: seconds.nullable(),
+    }),
+  ),
   days: z.array(
     z.object({
       day,

@@ -12,6 +12,7 @@ import {
   instant,
   onceId,
   resourceId,
+  seconds,
   targetId,
   technicianId,
   workOrderId,
@@ -22,13 +23,16 @@ import { stationSettingsSchema } from './settings.ts';
 
 const code = z.string();
 const said = z.object({ at: instant, by: z.string(), text: z.string() });
+const leave = z.object({
+  kind: z.enum(ABSENCE_KINDS),
+  from: day,
+  to: day,
+  seconds: seconds.nullable().optional(),
+});
 const message = said.extend({
   /** A device may keep an older directory without these. */
   part: z.string().default(''),
-  leave: z
-    .object({ kind: z.enum(ABSENCE_KINDS), from: day, to: day })
-    .nullable()
-    .default(null),
+  leave: leave.nullable().default(null),
   state: z.enum(ANSWER_STATES).nullable().default(null),
 });
 
@@ -109,6 +113,7 @@ export const directorySchema = boardSchema.extend({
       lastAt: instant.nullable(),
       plannedEnd: instant.nullable(),
       messages: z.array(message),
+      leave: z.array(z.object({ request: entryId, leave, isGranted: z.boolean() })).default([]),
     }),
   ),
   resources: z.array(

@@ -1,8 +1,19 @@
 import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
 import { ABSENCE_KINDS, MOST_LEAVE_DAYS } from '@wergon/core/people';
-import { ANSWER_STATES, REQUEST_KINDS } from '@wergon/core/station';
-import { day, dayText, entryId, idText, instant, instantText, onceId, technicianId } from '../wire/index.ts';
+import { ANSWER_STATES, LEAVE_STANDINGS, REQUEST_KINDS } from '@wergon/core/station';
+import {
+  day,
+  dayText,
+  entryId,
+  idText,
+  instant,
+  instantText,
+  onceId,
+  seconds,
+  secondsUpTo,
+  technicianId,
+} from '../wire/index.ts';
 
 const happened = { id: idText<'EntryId'>(), at: instantText };
 const technician = idText<'TechnicianId'>();
@@ -10,8 +21,14 @@ const target = idText<'TargetId'>();
 const figure = z.number().min(-1e9).max(1e9);
 
 /** Time off that somebody asks for. */
-const leaveAsked = z
-  .strictObject({ kind: z.enum(ABSENCE_KINDS), from: dayText, to: dayText })
+export const leaveAsked = z
+  .strictObject({
+    kind: z.enum(ABSENCE_KINDS),
+    from: dayText,
+    to: dayText,
+    /** Of each day; left out or `null` for all that is planned of it. */
+    seconds: secondsUpTo(86_400).nullable().optional(),
+  })
   .refine(({ from, to }) => from <= to, { path: ['to'], message: 'must not be before the first day' })
   .refine(({ from, to }) => to - from < MOST_LEAVE_DAYS, {
     path: ['to'],
@@ -55,6 +72,12 @@ export const floorEntrySchema = z.discriminatedUnion('type', [
     }),
   z.strictObject({
     ...happened,
+    type: z.literal('withdrawal'),
+    technician,
+    request: idText<'EntryId'>(),
+  }),
+  z.strictObject({
+    ...happened,
     type: z.literal('proposal'),
     technician,
     about: idText<'EntryId'>(),
@@ -91,15 +114,20 @@ export const requestsSchema = z.object({
       text: z.string(),
       quantity: z.number().nullable(),
       why: z.string(),
-      /** Of time off: when, who else is away then, and what of it is worked or closed already. */
+      /** Of time off: when, how it stands, who else is away then, and what of it is worked or closed already. */
       leave: z
         .object({
           kind: z.enum(ABSENCE_KINDS),
           from: day,
           to: day,
+          /** Of each day; `null` for all that is planned of it. */
+          seconds: seconds.nullable(),
+          standing: z.enum(LEAVE_STANDINGS),
           away: z.array(z.object({ name: z.string(), days: z.number() })),
           worked: z.array(day),
           closed: z.array(day),
+          /** What is left of a year's hours of that kind, where the shop allows some, and what this would take of them. */
+          balance: z.object({ left: z.number(), takes: seconds }).nullable(),
         })
         .nullable(),
       station: z.string(),

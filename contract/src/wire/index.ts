@@ -20,6 +20,7 @@ export {
   rateText,
   resourceId,
   seconds,
+  secondsUpTo,
   standardId,
   targetId,
   technicianId,

@@ -57,6 +57,8 @@ export const PROBLEMS = {
   'approve.changed': [409, 'This has changed since it was shown: look at it again'],
   'approve.open': [409, 'This is still going on'],
   'approve.closed': [409, 'This lies in a closed pay period'],
+  'leave.taken_back': [409, 'They have taken this back since'],
+  'leave.still_wanted': [409, 'They have not taken this back'],
   'pay.no_rule': [409, 'No rule of overtime is in effect on this day'],
   'pay.no_such_period': [404, 'No pay period begins on this day'],
   'pay.not_over': [409, 'This pay period is not over yet'],

@@ -86,6 +86,12 @@ export const seconds = z.codec(z.number(), z.custom<Seconds>(Number.isSafeIntege
   decode: toSeconds,
   encode: (length) => length,
 });
+/** A length of time as somebody sends it, at most so many seconds. */
+export const secondsUpTo = (most: number) =>
+  z.codec(z.int().min(1).max(most), z.custom<Seconds>(Number.isSafeInteger), {
+    decode: toSeconds,
+    encode: (length) => length,
+  });
 /** A moment and a day as somebody sends them. */
 export const instantText = instant.refine(isSaneInstant, sane);
 export const dayText = day.refine(isSaneDay, sane);

@@ -56,13 +56,20 @@ export function paidAwayOf(
   return [...[...away.values()].flatMap(({ paid }) => paid), ...filled].filter(({ seconds }) => seconds > 0);
 }
 
+/** Leave of a day and how long it is: what was said, or what is planned. Paid leave on a closed day that is paid is none. */
+export const leaveOn = (
+  { plannedOn, leave, closedDays }: Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>,
+  day: LocalDay,
+): readonly (Leave & { readonly seconds: Seconds })[] =>
+  leave
+    .filter((each) => each.day === day && !(each.isPaid && closedDays.get(day)?.isPaid === true))
+    .map((each) => ({ ...each, seconds: each.seconds ?? plannedOn(day) }));
+
 /** Leave and closed days of a day: what of it is paid, and what of it stands instead of work, paid or not. */
-function awayOn({ plannedOn, leave, closedDays }: AwayFacts, day: LocalDay) {
-  const planned = plannedOn(day);
-  const isPaidClosing = closedDays.get(day)?.isPaid === true;
-  const own = leave
-    .filter((each) => each.day === day && !(isPaidClosing && each.isPaid))
-    .map((each) => ({ ...each, seconds: each.seconds ?? planned }));
+function awayOn(facts: AwayFacts, day: LocalDay) {
+  const planned = facts.plannedOn(day);
+  const isPaidClosing = facts.closedDays.get(day)?.isPaid === true;
+  const own = leaveOn(facts, day);
   const unpaid = sumSeconds(own.filter(({ isPaid }) => !isPaid));
   const closed = toSeconds(isPaidClosing ? Math.max(0, planned - unpaid) : 0);
   const paidLeave = own.filter(({ isPaid }) => isPaid);

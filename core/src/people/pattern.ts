@@ -69,15 +69,21 @@ export function checkPattern(
 
 /** What a day is for a person. */
 export type PlannedDay =
-  | { readonly kind: 'work'; readonly plan: ShiftPlan }
+  | {
+      readonly kind: 'work';
+      readonly plan: ShiftPlan;
+      /** What of the shift's working time is left, where somebody is away for a part of it. */
+      readonly seconds: Seconds;
+    }
   | { readonly kind: 'free' | 'closed' | 'absent' | 'unplanned' };
 
-/** What is planned of a person on a day: the latest pattern not after it, unless the shop is closed or they are absent.
- *  `unplanned` where no pattern holds yet. Source: docs/people.md, planned pattern. */
+/** What is planned of a person on a day: the latest pattern not after it, unless the shop is closed or they are away for
+ *  all of it; `away` are seconds of an absence, `null` for the whole day. `unplanned` where no pattern holds yet.
+ *  Source: docs/people.md, planned pattern. */
 export function plannedOn(
   patterns: readonly WorkPattern[],
   isClosed: boolean,
-  isAbsent: boolean,
+  away: Seconds | null | undefined,
   day: LocalDay,
 ): PlannedDay {
   const pattern = [...patterns].sort((a, b) => b.from - a.from).find(({ from }) => from <= day);
@@ -86,5 +92,6 @@ export function plannedOn(
   const plan = pattern.weeks[week]?.[weekdayOf(day) - 1];
   if (!plan) return { kind: 'free' };
   if (isClosed) return { kind: 'closed' };
-  return isAbsent ? { kind: 'absent' } : { kind: 'work', plan };
+  const seconds = toSeconds(plannedSeconds(plan) - (away ?? 0));
+  return away === null || seconds <= 0 ? { kind: 'absent' } : { kind: 'work', plan, seconds };
 }

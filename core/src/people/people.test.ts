@@ -3,6 +3,7 @@ import { formatRate } from '../money/money.ts';
 import { fraction } from '../money/fraction.ts';
 import { parseDay, toDay } from '../time/day.ts';
 import type { LocalDay } from '../time/day.ts';
+import { toSeconds } from '../time/seconds.ts';
 import { createZone } from '../time/zone.ts';
 import { checkPattern, plannedOn, plannedSeconds, plannedSpan } from './pattern.ts';
 import { costRatesOf, explainRate, isKeepable } from './costRate.ts';
@@ -139,25 +140,30 @@ describe('a planned pattern', () => {
     ['2026-11-16', 'free', 'the free week'],
     ['2026-11-23', 'early', 'round again'],
   ])('%s is %s: %s', (text, expected) => {
-    const planned = plannedOn([rotation], false, false, day(text));
+    const planned = plannedOn([rotation], false, undefined, day(text));
     const name = planned.kind === 'work' ? (planned.plan === early ? 'early' : 'late') : planned.kind;
     expect(name).toBe(expected);
   });
 
   test.each([
-    [true, true, 'closed', 'nobody is absent from a closed shop'],
-    [false, true, 'absent', 'leave'],
-    [true, false, 'closed', 'a holiday'],
-  ])('closed %s, absent %s: %s, %s', (isClosed, isAbsent, kind) =>
-    expect(plannedOn([rotation], isClosed, isAbsent, day('2026-11-04')).kind).toBe(kind),
-  );
+    [true, null, 'closed', 'nobody is absent from a closed shop'],
+    [false, null, 'absent', 'leave'],
+    [true, undefined, 'closed', 'a holiday'],
+    [false, 2, 'work 6', 'two hours off leave six of eight'],
+    [false, 8, 'absent', 'all of it said in hours'],
+    [false, 10, 'absent', 'more than was planned'],
+  ])('closed %s, away %s: %s, %s', (isClosed, hours, kind) => {
+    const away = hours == null ? hours : toSeconds(hours * 3600);
+    const planned = plannedOn([rotation], isClosed, away, day('2026-11-04'));
+    expect(planned.kind === 'work' ? `work ${planned.seconds / 3600}` : planned.kind).toBe(kind);
+  });
 
   test('a later pattern takes over from its day', () =>
     expect(
       plannedOn(
         [rotation, { from: toDay(rotation.from + 1), weeks: [week(null)] }],
         false,
-        false,
+        undefined,
         day('2026-11-09'),
       ).kind,
     ).toBe('free'));

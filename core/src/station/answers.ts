@@ -2,7 +2,7 @@ import type { TargetId } from '../ledger/index.ts';
 import { atWallClock, parseClock, toInstant, addDays } from '../time/index.ts';
 import type { LeaveAsked } from '../people/index.ts';
 import type { Instant, LocalDay, Zone } from '../time/index.ts';
-import { readLeaveDay } from './askLeave.ts';
+import { readLeaveDay, readLeaveHours } from './askLeave.ts';
 import type { ActIntent, Intent, RequestIntent, StationRefusal, WorkIntent } from './conversation.ts';
 import type { ResourceId } from './directory.ts';
 import { partOf } from './question.ts';
@@ -68,6 +68,8 @@ export function answerOption(intent: Intent, question: Question, option: Option)
       return request(intent, { text: option.part });
     case 'leave':
       return leave(intent, { kind: option.leave });
+    case 'take-back':
+      return request(intent, { withdraws: option.asked.request });
     case 'day':
       return answerLeaveDay(intent, question, option.day);
     case 'word':
@@ -108,6 +110,8 @@ function answerWord(
       if (question.kind === 'why') return work(intent, { reason: null });
       if (question.kind === 'how-many') return request(intent, { quantity: null });
       return question.kind === 'report' ? skip(intent, question) : { kind: 'drop' };
+    case 'whole-day':
+      return leave(intent, { seconds: null });
     case 'send':
       return request(intent, question.kind === 'why-part' ? { why: '' } : { text: '' });
     case 'no':
@@ -160,6 +164,10 @@ export function answerText(intent: Intent, question: Question, text: string, zon
       const [first] = question.choices;
       const day = first === undefined ? undefined : readLeaveDay(words, first);
       return day === undefined ? refuse('station.bad_answer', words) : answerLeaveDay(intent, question, day);
+    }
+    case 'leave-hours': {
+      const seconds = readLeaveHours(words);
+      return seconds === undefined ? refuse('station.bad_answer', words) : leave(intent, { seconds });
     }
     case 'note':
       return words === ''

@@ -1,6 +1,6 @@
 import { clock, factsWith } from '../ledger/shop.fixture.ts';
 import { addDays, formatDay, parseDay } from '../time/index.ts';
-import { readLeaveDay } from './askLeave.ts';
+import { readLeaveDay, readLeaveHours } from './askLeave.ts';
 import { play } from './shop.fixture.ts';
 
 const dayOf = (text: string) => {
@@ -36,7 +36,38 @@ test('time off is chosen day by day, or keyed, and sent with a word or without o
   expect(play('ADA !time-off #1 #2 #3 #1').appended).toEqual([
     `ada request holiday ${day(1)} ${day(3)} time-off`,
   ]);
-  expect(play('ADA !time-off #2 #1 #1 =a_fever').appended).toEqual([
+  expect(play('ADA !time-off #2 #1 #1 #1 =a_fever').appended).toEqual([
     `ada request sick ${day(0)} ${day(0)} a fever time-off`,
   ]);
+  expect(play('ADA !time-off #3 #2 #1 =2.5 #1').appended).toEqual([
+    `ada request training ${day(1)} ${day(1)} 9000 time-off`,
+  ]);
+});
+
+test.each<[words: string, hours: number | undefined]>([
+  ['4', 4],
+  ['24', 24],
+  ['4,5', 4.5],
+  ['4.25', 4.25],
+  ['4:30', 4.5],
+  ['0:15', 0.25],
+  ['0', undefined],
+  ['24.5', undefined],
+  ['4:60', undefined],
+  ['4h', undefined],
+  ['', undefined],
+])('“%s” keyed as hours of a day is %s', (words, hours) => {
+  const read = readLeaveHours(words);
+  expect(read === undefined ? undefined : read / 3600).toBe(hours);
+});
+
+test('what was asked for and is still to come can be taken back, at the station at once', () => {
+  const asked = 'ADA !time-off #1 #3 #1 #1 #1 ADA';
+  // After the five reasons stands what was asked for before.
+  const run = play(`${asked} !time-off #6`);
+  expect(run.appended.slice(1)).toEqual(['ada withdrawal']);
+  expect(run.state.said).toMatchObject({ kind: 'withdrawn' });
+  expect(play(`${asked} !time-off #6 ADA !time-off #6`).appended).toHaveLength(2);
+  // Of today it is too late.
+  expect(play('ADA !time-off #1 #1 #1 #1 #1 ADA !time-off #6').appended).toHaveLength(1);
 });

@@ -94,12 +94,14 @@ function checkIntent(
 
 /** What the desk must know of a request; of a part that was named also how many, and why; of time off why and when. */
 function missingOfRequest(
-  { what, text, quantity, why, leave = {} }: RequestIntent,
-  { stands, at }: PersonAt,
+  { what, text, quantity, why, leave = {}, withdraws }: RequestIntent,
+  { technician, stands, at }: PersonAt,
   { directory }: StationContext,
 ): IntentCheck | undefined {
   if (what === 'time-off') {
-    const question = missingOfLeave(leave, text, directory.facts.zone.dayAt(at));
+    if (withdraws !== undefined) return undefined;
+    const asked = directory.people.get(technician.id)?.leave ?? [];
+    const question = missingOfLeave(leave, text, directory.facts.zone.dayAt(at), asked);
     return question && ask(question);
   }
   if (text === undefined) {

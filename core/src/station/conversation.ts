@@ -73,8 +73,9 @@ export type RequestIntent = {
   /** `null` where that was left out. */
   readonly quantity?: number | null;
   readonly why?: string;
-  /** Of time off: what is known of it so far. */
+  /** Of time off: what is known of it so far, or which request is taken back instead. */
   readonly leave?: Partial<LeaveAsked>;
+  readonly withdraws?: EntryId;
 };
 
 /** What somebody wants, before it is known who, or before all of it is known. */
@@ -191,6 +192,7 @@ export type Said =
   /** What runs goes on as another kind of work. */
   | (Of & { readonly kind: 'work-type'; readonly left: readonly Running[]; readonly workType: WorkType })
   | (Of & { readonly kind: 'requested'; readonly what: RequestKind })
+  | (Of & { readonly kind: 'withdrawn' })
   | {
       readonly kind: 'crew-started';
       readonly technicians: readonly TechnicianId[];

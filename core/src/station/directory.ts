@@ -85,6 +85,9 @@ export type Message = {
   readonly state: AnswerState | null;
 };
 
+/** Time off that somebody asked for. */
+export type OwnLeave = { readonly request: EntryId; readonly leave: LeaveAsked; readonly isGranted: boolean };
+
 export type PersonBrief = {
   /** Their worker number; empty for none. */
   readonly number: string;
@@ -97,6 +100,8 @@ export type PersonBrief = {
   /** When the shift that is open, or the work, was planned to end. */
   readonly plannedEnd: Instant | null;
   readonly messages: readonly Message[];
+  /** What they have asked for, and neither was refused nor taken back. */
+  readonly leave: readonly OwnLeave[];
 };
 
 export type Resource = {
@@ -148,13 +153,34 @@ export type StationDirectory = Board & {
 /** Entries of one station that it may take back at any one time: far more than are made in 30 seconds. */
 const REMEMBERED_ENTRIES = 60;
 
+/** What stays known here of something said at the station. */
+function recordSaid(directory: StationDirectory, entry: FloorEntry): StationDirectory {
+  if (entry.type === 'proposal')
+    return { ...directory, proposed: new Set(directory.proposed).add(entry.about) };
+  if (entry.type === 'withdrawal')
+    return withLeave(directory, entry.technician, (own) =>
+      own.filter(({ request }) => request !== entry.request),
+    );
+  if (entry.type !== 'request' || entry.leave == null) return directory;
+  const asked: OwnLeave = { request: entry.id, leave: entry.leave, isGranted: false };
+  return withLeave(directory, entry.technician, (own) => [...own, asked]);
+}
+
+function withLeave(
+  directory: StationDirectory,
+  technician: TechnicianId,
+  change: (own: readonly OwnLeave[]) => readonly OwnLeave[],
+): StationDirectory {
+  const person = directory.people.get(technician);
+  if (!person) return directory;
+  const people = new Map(directory.people).set(technician, { ...person, leave: change(person.leave) });
+  return { ...directory, people };
+}
+
 /** The directory after an entry made here, before any server has heard of it: the same rules the ledger goes by, so
  *  what the station shows is what the server will say. Entries it knows nothing about change nothing. */
 export function recordLocally(directory: StationDirectory, entry: Entry | FloorEntry): StationDirectory {
-  if (isFloorEntry(entry))
-    return entry.type === 'proposal'
-      ? { ...directory, proposed: new Set(directory.proposed).add(entry.about) }
-      : directory;
+  if (isFloorEntry(entry)) return recordSaid(directory, entry);
   if (isCorrection(entry)) {
     const remembered = directory.remembered.find(({ entry: id }) => id === entry.target);
     return remembered && entry.type === 'void' ? takeBack(directory, remembered) : directory;

@@ -46,8 +46,8 @@ export function personAtStation(
   return technician && { technician, stands: stateAt(directory, technician, at), at };
 }
 
-const wholeLeave = ({ kind, from, to }: Partial<LeaveAsked> = {}): LeaveAsked | null =>
-  kind === undefined || from === undefined || to === undefined ? null : { kind, from, to };
+const wholeLeave = ({ kind, from, to, seconds = null }: Partial<LeaveAsked> = {}): LeaveAsked | null =>
+  kind === undefined || from === undefined || to === undefined ? null : { kind, from, to, seconds };
 
 /** Makes the entries of an intent for which `findNeed` has nothing left to ask. Source: docs/station.md. */
 export function entriesForIntent(
@@ -63,6 +63,14 @@ export function entriesForIntent(
       return doAct(intent, standing, entryId, context);
     case 'request': {
       const technician = standing.technician.id;
+      if (intent.withdraws !== undefined)
+        return {
+          entries: withIds(entryId, [
+            { type: 'withdrawal', at: standing.at, technician, request: intent.withdraws },
+          ]),
+          said: { kind: 'withdrawn', technician },
+          work: null,
+        };
       const [only] = runningOf(standing.stands);
       return {
         entries: withIds(entryId, [

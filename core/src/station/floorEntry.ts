@@ -1,6 +1,7 @@
 import type { EntryId, TargetId } from '../ledger/index.ts';
 import type { LeaveAsked, TechnicianId } from '../people/index.ts';
 import type { Instant } from '../time/index.ts';
+import type { LeaveState } from './leaveStanding.ts';
 
 type Happened<Type extends string> = { readonly id: EntryId; readonly type: Type; readonly at: Instant };
 type ByTechnician = { readonly technician: TechnicianId };
@@ -12,15 +13,13 @@ export type RequestKind = (typeof REQUEST_KINDS)[number];
 /** What the desk says of a part that somebody needs: it is on its way, to be had, or not to be had. */
 export const PART_STATES = ['ordered', 'here', 'refused'] as const;
 export type PartState = (typeof PART_STATES)[number];
-/** What the desk says of time off that somebody asked for. */
-export const LEAVE_STATES = ['granted', 'refused'] as const;
-export type LeaveState = (typeof LEAVE_STATES)[number];
 export type AnswerState = PartState | LeaveState;
 export const ANSWER_STATES = [
   'ordered',
   'here',
   'refused',
   'granted',
+  'taken-out',
 ] as const satisfies readonly AnswerState[];
 
 /** An entry of the floor stream: said at a station, of no effect on hours. Source: docs/ledger.md, section 3. */
@@ -48,6 +47,8 @@ export type FloorEntry =
         /** Of time off: why, and on which days; absent in what was recorded before it could be asked for. */
         readonly leave?: LeaveAsked | null | undefined;
       })
+  /** Time off that somebody asked for, and does not want after all. */
+  | (Happened<'withdrawal'> & ByTechnician & { readonly request: EntryId })
   /** When something that was forgotten really ended, as the technician says: for the supervisor to decide. */
   | (Happened<'proposal'> &
       ByTechnician & {
@@ -58,7 +59,14 @@ export type FloorEntry =
   /** The device's clock was moved by so many seconds while the page ran or was closed. */
   | (Happened<'clock-jump'> & { readonly seconds: number });
 
-export const FLOOR_ENTRY_TYPES = ['unread-scan', 'reading', 'request', 'proposal', 'clock-jump'] as const;
+export const FLOOR_ENTRY_TYPES = [
+  'unread-scan',
+  'reading',
+  'request',
+  'withdrawal',
+  'proposal',
+  'clock-jump',
+] as const;
 
 /** Whether an entry belongs to the floor stream. */
 export const isFloorEntry = (entry: { readonly type: string }): entry is FloorEntry =>

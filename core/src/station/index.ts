@@ -11,9 +11,19 @@ export type {
   Touch,
 } from './conversation.ts';
 export { recordLocally } from './directory.ts';
-export type { BadgeId, Meaning, Message, PersonBrief, ResourceId, StationDirectory } from './directory.ts';
-export { ANSWER_STATES, FLOOR_ENTRY_TYPES, LEAVE_STATES, PART_STATES, REQUEST_KINDS } from './floorEntry.ts';
-export type { AnswerState, FloorEntry, LeaveState, PartState, RequestKind } from './floorEntry.ts';
+export type {
+  BadgeId,
+  Meaning,
+  Message,
+  OwnLeave,
+  PersonBrief,
+  ResourceId,
+  StationDirectory,
+} from './directory.ts';
+export { LEAVE_STANDINGS, LEAVE_STATES, nextLeaveStanding, planOfAnswer } from './leaveStanding.ts';
+export type { LeaveStanding, LeaveState } from './leaveStanding.ts';
+export { ANSWER_STATES, FLOOR_ENTRY_TYPES, PART_STATES, REQUEST_KINDS } from './floorEntry.ts';
+export type { AnswerState, FloorEntry, PartState, RequestKind } from './floorEntry.ts';
 export { findBadgeHints } from './hints.ts';
 export type { BadgeScan } from './hints.ts';
 export { OWN_LABEL_ACTS, PERSON_ACTS } from './personAct.ts';

@@ -4,7 +4,7 @@ import type { AbsenceKind } from '../people/index.ts';
 import type { Instant, LocalDay } from '../time/index.ts';
 import type { ReasonKind, WorkType } from '../work/index.ts';
 import type { StationRefusal } from './conversation.ts';
-import type { ResourceId, StationDirectory, TaskReport } from './directory.ts';
+import type { OwnLeave, ResourceId, StationDirectory, TaskReport } from './directory.ts';
 import type { RequestKind } from './floorEntry.ts';
 
 /** What a report came to. */
@@ -64,8 +64,10 @@ export type Question =
       readonly parts: readonly string[];
     }
   | { readonly kind: 'how-many' | 'why-part'; readonly part: string }
-  /** Of time off: why, the first day and the last, and a word to it. */
-  | { readonly kind: 'leave-kind' | 'leave-word' }
+  /** Of time off: why, or what of what was asked for before is taken back; the first day and the last, how many hours of
+   *  one day, and a word to it. */
+  | { readonly kind: 'leave-kind'; readonly asked: readonly OwnLeave[] }
+  | { readonly kind: 'leave-hours' | 'leave-word' }
   | { readonly kind: 'leave-from'; readonly choices: readonly LocalDay[] }
   | { readonly kind: 'leave-to'; readonly from: LocalDay; readonly choices: readonly LocalDay[] }
   | { readonly kind: 'note' }
@@ -80,10 +82,11 @@ export type Option =
   | { readonly kind: 'reason'; readonly reason: string }
   | { readonly kind: 'part'; readonly part: string }
   | { readonly kind: 'leave'; readonly leave: AbsenceKind }
+  | { readonly kind: 'take-back'; readonly asked: OwnLeave }
   | { readonly kind: 'day'; readonly day: LocalDay }
   | {
       readonly kind: 'word';
-      readonly word: 'yes' | 'no' | 'all' | 'skip' | 'beside-the-job' | 'send' | 'not-now';
+      readonly word: 'yes' | 'no' | 'all' | 'skip' | 'beside-the-job' | 'send' | 'not-now' | 'whole-day';
     };
 
 const word = (name: Extract<Option, { kind: 'word' }>['word']): Option => ({ kind: 'word', word: name });
@@ -152,7 +155,12 @@ export function optionsOf(
     case 'leave-word':
       return [word('send')];
     case 'leave-kind':
-      return ABSENCE_KINDS.map((leave): Option => ({ kind: 'leave', leave }));
+      return [
+        ...ABSENCE_KINDS.map((leave): Option => ({ kind: 'leave', leave })),
+        ...question.asked.map((asked): Option => ({ kind: 'take-back', asked })),
+      ];
+    case 'leave-hours':
+      return [word('whole-day')];
     case 'leave-from':
     case 'leave-to':
       return question.choices.map((day): Option => ({ kind: 'day', day }));
@@ -167,6 +175,7 @@ export function takesOf(question: Question): 'figures' | 'words' | 'clock' | 'no
     case 'pin':
     case 'leave-from':
     case 'leave-to':
+    case 'leave-hours':
       return 'figures';
     case 'forgot':
       return 'clock';

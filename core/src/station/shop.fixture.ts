@@ -96,6 +96,7 @@ const brief = (more: Partial<PersonBrief> = {}): PersonBrief => ({
   lastAt: null,
   plannedEnd: null,
   messages: [],
+  leave: [],
   ...more,
 });
 const order = (id: string, state: OrderState): BoardOrder => ({
@@ -284,7 +285,14 @@ export function say(entry: Appended): string {
       words[key] === undefined || words[key] === null || words[key] === '' ? [] : [String(words[key])],
   );
   const leave = 'leave' in rest && rest.leave ? rest.leave : undefined;
-  const away = leave ? [leave.kind, formatDay(leave.from), formatDay(leave.to)] : [];
+  const away = leave
+    ? [
+        leave.kind,
+        formatDay(leave.from),
+        formatDay(leave.to),
+        ...(leave.seconds ? [String(leave.seconds)] : []),
+      ]
+    : [];
   return [...parts, ...away, ...figures].join(' ');
 }
 

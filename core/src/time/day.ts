@@ -66,3 +66,10 @@ export function addMonths(day: LocalDay, count: number): LocalDay {
   const last = new Date(Date.UTC(year, month + 1, 0)).getUTCDate();
   return toDay(Date.UTC(year, month, Math.min(date.getUTCDate(), last)) / MS_PER_DAY);
 }
+
+/** The calendar year of a day. */
+export const calendarYear = (day: LocalDay): number => Number(formatDay(day).slice(0, 4));
+
+/** The first of January of a year. */
+export const firstDayOfYear = (year: number): LocalDay =>
+  toDay(Math.round(Date.UTC(year, 0, 1) / MS_PER_DAY));

@@ -62,5 +62,5 @@ export function mountOwnTime(mount: Mount, context: StationContext): void {
 }
 
 /** Who a desk user is on the floor, if they are somebody there. */
-const ownId = ({ user: { technician } }: DeskWho, { technicians }: ShopFacts): TechnicianId | undefined =>
+export const ownId = ({ user: { technician } }: DeskWho, { technicians }: ShopFacts): TechnicianId | undefined =>
   technician != null && technicians.has(technician) ? technician : undefined;

@@ -24,6 +24,7 @@ import { Migration20261201Compare } from './migrations/Migration20261201Compare.
 import { Migration20261202FinishedJobs } from './migrations/Migration20261202FinishedJobs.ts';
 import { Migration20261203Overtime } from './migrations/Migration20261203Overtime.ts';
 import { Migration20261204PayFile } from './migrations/Migration20261204PayFile.ts';
+import { Migration20261205TimeOff } from './migrations/Migration20261205TimeOff.ts';
 
 /** In the order in which they are run. */
 export const MIGRATIONS = [
@@ -51,6 +52,7 @@ export const MIGRATIONS = [
   Migration20261202FinishedJobs,
   Migration20261203Overtime,
   Migration20261204PayFile,
+  Migration20261205TimeOff,
 ];
 
 /** Brings the schema of a database up to date. */

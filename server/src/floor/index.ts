@@ -1,3 +1,4 @@
 export { loadBoard, loadBoardPart } from './board.ts';
-export { loadAnswers, loadLeaveAnswers } from './requests.ts';
+export { daysWorked, loadOwnLeave } from './leave.ts';
+export { findAnswers, loadAnswers, loadLeaveAnswers } from './requests.ts';
 export { mountFloor } from './routes.ts';

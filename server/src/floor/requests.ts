@@ -1,10 +1,9 @@
 import { readEnvelope, readFloorEntry } from '../ledger/index.ts';
-import type { FloorAnswer } from '../ledger/index.ts';
+import type { FloorAnswer, LeaveRow } from '../ledger/index.ts';
 import type { RequestsJson } from '@wergon/contract/station';
 import type { EntryId } from '@wergon/core/ledger';
-import type { LeaveAsked, TechnicianId } from '@wergon/core/people';
-import type { AnswerState, RequestKind } from '@wergon/core/station';
-import { addDays } from '@wergon/core/time';
+import type { TechnicianId } from '@wergon/core/people';
+import type { RequestKind } from '@wergon/core/station';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -21,34 +20,25 @@ const load = <Type extends 'request' | 'answer'>(sql: Sql, type: Type, most: num
     )
     .map(({ body, envelope }) => ({ entry: readFloorEntry<Type>(body), envelope: readEnvelope(envelope) }));
 
-/** Time off is asked for so many days ahead of its answer. */
-const LEAVE_DAYS = 90;
-
-/** Time off that people asked for, newest first: it stays to be answered however much else was asked for since. */
-const loadLeave = (sql: Sql, today: LocalDay) =>
+/** Requests by their ids. */
+const loadById = (sql: Sql, ids: readonly EntryId[]) =>
   sql
     .all<{ body: string; envelope: string }>(
-      `select j."body", j."envelope" from "entry_index" i join "journal" j on j."seq" = i."seq"
-       where i."stream" = 'floor' and i."type" = 'request' and i."day" >= ?
-         and json_extract(j."body", '$.what') = 'time-off' order by i."seq" desc`,
-      [addDays(today, -LEAVE_DAYS)],
+      `select j."body", j."envelope" from json_each(?) t join "journal" j on j."id" = t."value"`,
+      [JSON.stringify(ids)],
     )
     .map(({ body, envelope }) => ({
       entry: readFloorEntry<'request'>(body),
       envelope: readEnvelope(envelope),
     }));
 
-/** The days of time off that people asked for lately. */
-export const loadLeaveAsked = (sql: Sql, today: LocalDay): readonly LeaveAsked[] =>
-  loadLeave(sql, today).flatMap(({ entry }) => (entry.leave ? [entry.leave] : []));
-
-/** What people asked for, newest first, each with its latest answer. */
+/** What people asked for, newest first, each with its latest answer; of time off what waits for somebody. */
 export function loadRequests(
   sql: Sql,
   facts: ShopFacts,
   stations: ReadonlyMap<string, string>,
   around: AroundLeave,
-  today: LocalDay,
+  waiting: readonly LeaveRow[],
 ): RequestsJson['requests'] {
   const answers = new Map(
     load(sql, 'answer', 3 * NEWEST)
@@ -56,7 +46,8 @@ export function loadRequests(
       .map(({ entry }) => [entry.request, tellAnswer(entry)]),
   );
   const newest = load(sql, 'request', NEWEST).filter(({ entry }) => entry.what !== 'time-off');
-  const leave = loadLeave(sql, today);
+  const standings = new Map(waiting.map(({ request, standing }) => [request, standing]));
+  const leave = loadById(sql, [...standings.keys()]);
   const answerTo = (id: EntryId) => answers.get(id) ?? findAnswers(sql, id).map(tellAnswer)[0] ?? null;
   const seen = [...leave, ...newest]
     .filter(({ entry }) => !facts.hidden?.has(entry.technician))
@@ -76,7 +67,7 @@ export function loadRequests(
       // What was recorded before a part could be counted says nothing of it.
       quantity: entry.quantity ?? null,
       why: entry.why ?? '',
-      leave: entry.leave ? around(entry.technician, entry.leave) : null,
+      leave: entry.leave ? around(entry.technician, entry.leave, standings.get(entry.id) ?? 'asked') : null,
       station: stations.get(envelope.author.id) ?? '',
       answer: answerTo(entry.id),
     };
@@ -87,13 +78,7 @@ export function loadRequests(
 export function findRequest(
   sql: Sql,
   id: EntryId,
-):
-  | {
-      readonly what: RequestKind;
-      readonly technician: TechnicianId;
-      readonly leave?: LeaveAsked | null | undefined;
-    }
-  | undefined {
+): { readonly what: RequestKind; readonly technician: TechnicianId } | undefined {
   const [row] = sql.all<{ body: string }>(
     `select "body" from "journal" where "id" = ? and "stream" = 'floor' and "type" = 'request'`,
     [id],
@@ -102,7 +87,7 @@ export function findRequest(
 }
 
 /** The answers to a request, the last first. */
-const findAnswers = (sql: Sql, request: EntryId): readonly FloorAnswer[] =>
+export const findAnswers = (sql: Sql, request: EntryId): readonly FloorAnswer[] =>
   sql
     .all<{ body: string }>(
       `select j."body" from "entry_index" i join "journal" j on j."seq" = i."seq"
@@ -112,10 +97,6 @@ const findAnswers = (sql: Sql, request: EntryId): readonly FloorAnswer[] =>
     .map(({ body }) => readFloorEntry<'answer'>(body));
 
 const tellAnswer = ({ at, by, text, state }: FloorAnswer) => ({ at, by, text, state: state ?? null });
-
-/** What was said last of how a request stands; words alone say nothing of it. */
-export const findAnswerState = (sql: Sql, request: EntryId): AnswerState | null =>
-  findAnswers(sql, request).find(({ state }) => state != null)?.state ?? null;
 
 type AnswerRow = { readonly body: string; readonly technician: string; readonly asked: string };
 /** Answers with what they are to and whom they are for; `i` is the answer's row in the index. */

@@ -3,19 +3,19 @@ import { ok } from '@wergon/core/result';
 import { formatInstant } from '@wergon/core/time';
 import type { FloorAnswer, LedgerContext } from '../ledger/index.ts';
 import type { DeskWho, Mount } from '../http/index.ts';
-import type { LeaveAsked, TechnicianId } from '@wergon/core/people';
-import { LEAVE_STATES, PART_STATES } from '@wergon/core/station';
-import type { AnswerState, RequestKind } from '@wergon/core/station';
+import type { TechnicianId } from '@wergon/core/people';
+import { LEAVE_STATES, PART_STATES, planOfAnswer } from '@wergon/core/station';
+import type { AnswerState, LeaveState, RequestKind } from '@wergon/core/station';
 import { refuse } from '../http/index.ts';
 import { newId, readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, loadNames, readChanges } from '../ledger/index.ts';
+import { findClosedUntil, findLeave, leaveOfRow, loadNames, readChanges } from '../ledger/index.ts';
 import { StationEntity, UnitEntity } from '../shop/index.ts';
 import { loadFloor, loadFloorPart } from './board.ts';
 import { loadPlans } from '../people/index.ts';
 import { loadLatest } from './latest.ts';
-import { aroundLeave, dropLeave, loadAbsences, planLeave } from './leave.ts';
-import { findAnswerState, findRequest, loadLeaveAsked, loadRequests } from './requests.ts';
+import { aroundLeave, dropLeave, loadAround, loadWaitingLeave, planLeave } from './leave.ts';
+import { findRequest, loadRequests } from './requests.ts';
 
 const hasEntry = (sql: Sql, id: string): boolean =>
   sql.all('select 1 from "journal" where "id" = ?', [id]).length > 0;
@@ -35,20 +35,21 @@ function refuseLeave({ technician }: { readonly technician: TechnicianId }, who:
   return who.user.technician === technician ? refuse('approve.own') : undefined;
 }
 
+const isLeaveState = (state: AnswerState | null): state is LeaveState =>
+  LEAVE_STATES.some((each) => each === state);
+
 /** Puts time off into the plan, or takes out what this request was granted before; in a closed period neither. */
-function changeLeave(
-  sql: Sql,
-  technician: TechnicianId,
-  leave: LeaveAsked,
-  request: EntryId,
-  { state, isPaid }: { readonly state: AnswerState; readonly isPaid: boolean },
-) {
-  const isGranted = state === 'granted';
-  if (!isGranted && findAnswerState(sql, request) !== 'granted') return undefined;
+function changeLeave(sql: Sql, request: EntryId, state: AnswerState | null, isPaid: boolean) {
+  const row = findLeave(sql, request);
+  if (!row || !isLeaveState(state)) return undefined;
+  const change = planOfAnswer(row.standing, state);
+  if (change === 'nothing') return undefined;
+  if (change !== 'in' && change !== 'out') return refuse(change);
   const closed = findClosedUntil(sql);
-  if (closed !== null && leave.from <= closed) return refuse('approve.closed');
-  if (isGranted) planLeave(sql, technician, leave, isPaid);
-  else dropLeave(sql, technician, leave);
+  if (closed !== null && row.first_day <= closed) return refuse('approve.closed');
+  if (change === 'out') dropLeave(sql, row);
+  // What is granted already, and not wanted, stays as it was granted.
+  else if (row.standing !== 'not-wanted') planLeave(sql, row.technician, leaveOfRow(row), isPaid);
   return undefined;
 }
 
@@ -92,11 +93,11 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
     const all = await database.em.fork().findAll(StationEntity);
     const stations = new Map(all.map(({ id, name }) => [id, name]));
     const today = known.zone.dayAt(clock.now());
-    const asked = await readSql(database, (sql) => loadLeaveAsked(sql, today));
-    const absences = await loadAbsences(database.em.fork(), asked);
+    const waiting = await readSql(database, (sql) => loadWaitingLeave(sql, today));
+    const around = await loadAround(database.em.fork(), waiting);
     return ok({
       requests: await readSql(database, (sql) =>
-        loadRequests(sql, known, stations, aroundLeave(sql, known, absences), today),
+        loadRequests(sql, known, stations, aroundLeave(sql, known, around, today), waiting),
       ),
     });
   });
@@ -107,7 +108,8 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
     if (!asked || !sees(asked.technician)) return refuse('record.not_found');
     const { text, state, isPaid } = body;
     const refusal =
-      refuseState(asked.what, state) ?? (asked.leave && state !== null ? refuseLeave(asked, who) : undefined);
+      refuseState(asked.what, state) ??
+      (asked.what === 'time-off' && state !== null ? refuseLeave(asked, who) : undefined);
     if (refusal) return refusal;
     const at = clock.now();
     const id = newId<EntryId>(body.once);
@@ -118,14 +120,11 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
       // Sent again it was answered the first time.
       if (hasEntry(sql, id)) return ok([]);
       // The plan changes with the answer: nobody is told of what is not planned.
-      const closed =
-        asked.leave &&
-        state !== null &&
-        changeLeave(sql, asked.technician, asked.leave, request, { state, isPaid });
-      return closed ? closed : ok([{ kind: 'floor', id, body: written, entry: answer, sent }]);
+      const refused = changeLeave(sql, request, state, isPaid);
+      return refused ?? ok([{ kind: 'floor', id, body: written, entry: answer, sent }]);
     });
     if (!done.ok) return done;
-    if (asked.leave) live.publishSetup();
+    if (asked.what === 'time-off') live.publishSetup();
     return done.outcomes.some(({ result }) => result === 'refused') ? refuse('record.sent_before') : ok(null);
   });
 }

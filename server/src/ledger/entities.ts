@@ -220,6 +220,23 @@ export const LinePartEntity = defineEntity({
   },
 });
 
+/** Projection: time off that people asked for, and how it stands. */
+export const LeaveRequestEntity = defineEntity({
+  name: 'LeaveRequestRow',
+  tableName: 'leave_request',
+  indexes: [{ properties: ['technician'] }, { properties: ['lastDay'] }],
+  properties: {
+    request: p.string().primary(),
+    technician: p.string().$type<TechnicianId>(),
+    kind: p.string(),
+    firstDay: p.integer().$type<LocalDay>(),
+    lastDay: p.integer().$type<LocalDay>(),
+    /** Of each day; absent for all that is planned of it. */
+    seconds: p.integer().nullable(),
+    standing: p.string(),
+  },
+});
+
 /** Projection: what was said of a task's being finished. */
 export const TaskMarkEntity = defineEntity({
   name: 'TaskMarkRow',

@@ -22,7 +22,7 @@ export type EntryIndexRow = {
   readonly recorded_at: Instant;
   readonly author: string;
   readonly author_kind: Author['kind'];
-  /** What a floor entry is about: a task, the entry that a proposal speaks of, the request that an answer answers. */
+  /** What a floor entry is about: a task, the entry that a proposal speaks of, the request that is answered or taken back. */
   readonly about: string | null;
   /** Whether a code was read for it. */
   readonly is_scanned: number;
@@ -40,7 +40,7 @@ export function dayOfBody({ at, day }: RecordedFields, zone: Zone): LocalDay | n
 
 /** What a floor entry or a decision is about, from its JSON. */
 export const aboutOfBody = ({ type, about, request, target }: RecordedFields): string | null =>
-  type === 'proposal' ? textOf(about) : type === 'answer' ? textOf(request) : textOf(target);
+  type === 'proposal' ? textOf(about) : type === 'answer' || type === 'withdrawal' ? textOf(request) : textOf(target);
 
 type Indexed = {
   readonly seq: number;

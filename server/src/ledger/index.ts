@@ -25,6 +25,7 @@ export {
   JournalEntity,
   LaborLineEntity,
   LaborStateEntity,
+  LeaveRequestEntity,
   LinePartEntity,
   LinePremiumEntity,
   LooseEndEntity,
@@ -41,6 +42,8 @@ export type { FloorAnswer } from './incoming.ts';
 export type { LeftOut } from './decision.ts';
 export { createJournal } from './journal.ts';
 export type { Decide, Journal } from './journal.ts';
+export { findLeave, leaveOfRow } from './leaveRows.ts';
+export type { LeaveRow } from './leaveRows.ts';
 export { findNote, loadCounts, loadNotesOf, loadNotesOn } from './notes.ts';
 export type { KeptNote } from './notes.ts';
 export { peopleOnOrder } from './orderActs.ts';

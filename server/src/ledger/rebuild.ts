@@ -10,6 +10,7 @@ import type { Database, Row, Sql } from '../db/index.ts';
 import { readOwnJson, readSql, writeSql } from '../db/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { journalRows } from './journalRows.ts';
+import { rebuildLeave } from './leaveRows.ts';
 import { DECISION_TABLES, findClosedUntil, markUnsettled, projectDecision } from './decisionRows.ts';
 import { readDecision } from './decision.ts';
 import { countPieces, effectiveRows } from './effectiveEntries.ts';
@@ -37,6 +38,7 @@ export const PROJECTIONS = [
   'pay_day',
   'line_part',
   'task_mark',
+  'leave_request',
   ...DECISION_TABLES,
 ] as const;
 
@@ -54,6 +56,7 @@ function rebuildAll(sql: Sql, facts: ShopFacts, now: Instant): number {
   sql.run(`create temp table "line_before" as select * from "labor_line" ${isClosed ? '' : 'where false'}`);
   for (const table of [...PROJECTIONS, 'due_derivation']) sql.run(`delete from "${table}"`);
   for (const { body } of journalRows(sql, 'decision')) projectDecision(sql, readDecision(body));
+  rebuildLeave(sql);
   const count = withoutIndexes(sql, LOOKED_UP_LATER, () => {
     rebuildIndex(sql, facts.zone);
     return rebuildEffective(sql, facts, now);

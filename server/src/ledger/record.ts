@@ -20,6 +20,7 @@ import { findClosed } from './closedDays.ts';
 import type { Decision } from './decision.ts';
 import { projectDecision } from './decisionRows.ts';
 import { findTechnician, indexEntry } from './entryIndex.ts';
+import { findLeave, keepLeave } from './leaveRows.ts';
 import type { FieldProblem } from '@wergon/contract/wire';
 import type { FloorAnswer, Incoming, Outcome } from './incoming.ts';
 
@@ -84,13 +85,13 @@ export function recordEntry(recording: Recording, incoming: Incoming): Outcome {
       { field: 'at', message: 'lies more than a day ahead: the clock of this device is not right' },
     ]);
   if (incoming.kind === 'floor') {
-    if (recording.author.kind !== 'station' && incoming.entry.type !== 'answer')
-      return refused(id, [{ field: 'type', message: 'only a station records this' }]);
     const unknown = findUnknown(recording, incoming.entry);
     if (unknown.length > 0) return refused(id, unknown);
     const about = aboutWhom(sql, incoming.entry);
     if (about) recording.touched.technicians.add(about);
-    return append(recording, incoming, body, 'floor');
+    const outcome = append(recording, incoming, body, 'floor');
+    keepLeave(sql, incoming.entry);
+    return outcome;
   }
   if (incoming.kind === 'decision') {
     const outcome = append(recording, incoming, body, 'decision');
@@ -189,12 +190,14 @@ const aboutWhom = (sql: Sql, entry: FloorEntry | FloorAnswer): TechnicianId | nu
       : undefined;
 
 /** What a floor entry names must exist; the words of it are nobody's business here. */
-function findUnknown({ facts }: Recording, entry: FloorEntry | FloorAnswer): readonly FieldProblem[] {
+function findUnknown({ sql, facts }: Recording, entry: FloorEntry | FloorAnswer): readonly FieldProblem[] {
   const errors: FieldProblem[] = [];
   if ('technician' in entry && !facts.technicians.has(entry.technician))
     errors.push({ field: 'technician', message: 'no such technician' });
   if ('target' in entry && entry.target !== null && !facts.targets.has(entry.target))
     errors.push({ field: 'target', message: 'no such task or activity' });
+  if (entry.type === 'withdrawal' && findLeave(sql, entry.request)?.technician !== entry.technician)
+    errors.push({ field: 'request', message: 'they have asked for no such time off' });
   return errors;
 }
 

@@ -17,12 +17,22 @@ import type { ShopFacts } from '../catalog/index.ts';
 import { findAmended } from './closedDays.ts';
 import { readBatch } from './readBatch.ts';
 import { mountOrderActs } from './orderActs.ts';
+import type { Incoming } from './incoming.ts';
 import { mountRates } from './rates.ts';
 import { mountRules } from './rules.ts';
 import { mountTrail } from './trail.ts';
 import { loadNames, loadScan } from './scans.ts';
 import type { Names } from './scans.ts';
 import { loadHours, findState, loadStints } from './timelineRows.ts';
+
+/** What is said at a station is recorded there alone. */
+const refuseFloor = (incoming: Incoming): Incoming =>
+  incoming.kind === 'floor'
+    ? {
+        ...{ kind: 'unreadable', id: incoming.id, body: incoming.body },
+        errors: [{ field: 'type', message: 'only a station records this' }],
+      }
+    : incoming;
 
 export function mountLedger(mount: Mount, context: LedgerContext): void {
   const { database, clock, facts, journal } = context;
@@ -31,7 +41,7 @@ export function mountLedger(mount: Mount, context: LedgerContext): void {
   mountRates(mount, context);
   mountRules(mount, context);
   mount('deskEntries', async ({ body, who }) => {
-    const incoming = readBatch(body.entries);
+    const incoming = readBatch(body.entries).map(refuseFloor);
     const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) =>
       incoming.some(
         (each) =>

@@ -70,7 +70,7 @@ export function loadSurroundings(
   const first = addDays(day, -DAYS_AROUND);
   const last = addDays(zone.dayAt(end.to ?? from), DAYS_AROUND);
   const { own, stints } = daysOf(first, last);
-  const planned = plannedOn(patterns.get(end.technician) ?? [], false, false, day);
+  const planned = plannedOn(patterns.get(end.technician) ?? [], false, undefined, day);
   const plan = planned.kind === 'work' ? planned.plan : undefined;
   const span = plan && plannedSpan(zone, day, plan);
   const proposed = end.entries.map((id) => proposals.get(id)).find((ended) => ended !== undefined);

@@ -1,6 +1,6 @@
 import { fraction } from '@wergon/core/money';
 import { PAY_CLASSES, paidAwayOf, weeksBetween } from '@wergon/core/pay';
-import type { Leave, PayPeriod } from '@wergon/core/pay';
+import type { PayPeriod } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
 import { groupBy } from '@wergon/core/result';
 import { addDays, daysFrom, toSeconds } from '@wergon/core/time';
@@ -9,7 +9,7 @@ import type { ShopFacts } from '../catalog/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Database, Sql } from '../db/index.ts';
 import { loadShiftDays } from '../ledger/index.ts';
-import { AbsenceEntity, loadPlans } from '../people/index.ts';
+import { AbsenceEntity, leaveOfAbsence, loadPlans } from '../people/index.ts';
 import { ClosedDayEntity } from '../shop/index.ts';
 import { GuaranteeEntity } from './entities.ts';
 
@@ -59,7 +59,7 @@ export async function loadAway(
   return {
     plannedSeconds: (technician) => inPeriod.reduce((sum, day) => sum + plans(technician, day).seconds, 0),
     days: employed.flatMap(({ id, days }) => {
-      const own = (leave.get(id) ?? []).map(({ day, kind, isPaid }): Leave => ({ day, kind, isPaid }));
+      const own = (leave.get(id) ?? []).map(leaveOfAbsence);
       const guaranteed = (guarantees.get(id) ?? []).map(({ fromDay, seconds }) => ({
         from: fromDay,
         hours: fraction(BigInt(seconds), 3600n),

@@ -25,6 +25,8 @@ import type { Seen } from './seePeriod.ts';
 import { mountPayFiles } from './fileRoutes.ts';
 import { hasPayroll } from './payroll.ts';
 import { mountPayroll } from './payrollRoutes.ts';
+import { mountAbsences } from './absences.ts';
+import { mountOwnTimeOff } from './ownTimeOff.ts';
 import { mountTimeOff } from './timeOff.ts';
 import { mountGuarantees } from './guarantees.ts';
 import { hasPayFile, loadSentPeriods } from './files.ts';
@@ -49,6 +51,8 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
   mountPayFiles(mount, context, awayOf);
   mountPayroll(mount, context);
   mountTimeOff(mount, context);
+  mountAbsences(mount, context);
+  mountOwnTimeOff(mount, context);
   mountGuarantees(mount, context);
   mount('payPeriods', async () => {
     const known = await facts.get();

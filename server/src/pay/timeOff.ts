@@ -18,7 +18,7 @@ export function mountTimeOff(mount: Mount, { database, facts }: LedgerContext): 
     const em = database.em.fork();
     const plans = await loadPlans(em, from, last);
     const absences = await em.find(AbsenceEntity, { day: { $gte: from, $lte: last } });
-    const paid = new Map(absences.map(({ technician, day, isPaid }) => [`${technician} ${day}`, isPaid]));
+    const own = new Map(absences.map((each) => [`${each.technician} ${each.day}`, each]));
     const people = [...known.technicians.values()]
       .filter(({ leftOn }) => leftOn == null || leftOn >= from)
       .sort((a, b) => a.department.localeCompare(b.department) || a.name.localeCompare(b.name));
@@ -28,10 +28,15 @@ export function mountTimeOff(mount: Mount, { database, facts }: LedgerContext): 
         ...{ technician: id, name, department },
         days: days.map((day) => {
           const { plan, absence } = plans(id, day);
-          if (absence === 'closed') return { kind: 'closed', why: '', isPaid: null };
-          if (absence !== undefined)
-            return { kind: 'away', why: absence, isPaid: paid.get(`${id} ${day}`) ?? null };
-          return { kind: plan ? 'in' : 'free', why: '', isPaid: null };
+          const nothing = { why: '', isPaid: null, seconds: null };
+          if (absence === 'closed') return { kind: 'closed', ...nothing };
+          const leave = own.get(`${id} ${day}`);
+          if (!leave || (!plan && absence === undefined)) return { kind: plan ? 'in' : 'free', ...nothing };
+          // Who is away for a part of the day is in for the rest.
+          return {
+            ...{ kind: absence === undefined ? 'in' : 'away', why: leave.kind, isPaid: leave.isPaid },
+            seconds: leave.seconds ?? null,
+          };
         }),
       })),
     });

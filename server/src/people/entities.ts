@@ -2,7 +2,7 @@ import { defineEntity, p } from '@mikro-orm/core';
 import type { Rate } from '@wergon/core/money';
 import type { LocalDay, Instant, Seconds } from '@wergon/core/time';
 import type { InferEntity } from '@mikro-orm/core';
-import type { PatternWeek, TechnicianId } from '@wergon/core/people';
+import type { AbsenceKind, PatternWeek, TechnicianId } from '@wergon/core/people';
 import type { BadgeId, Language, PersonAct } from '@wergon/core/station';
 
 export const TechnicianEntity = defineEntity({
@@ -107,5 +107,19 @@ export const AbsenceEntity = defineEntity({
     day: p.integer().$type<LocalDay>().primary(),
     kind: p.string(),
     isPaid: p.boolean(),
+    /** Absent where all that is planned of the day is off. */
+    seconds: p.integer().$type<Seconds>().nullable(),
+  },
+});
+
+/** Hours a year that somebody may be away, by kind. */
+export const LeaveAllowanceEntity = defineEntity({
+  name: 'LeaveAllowance',
+  tableName: 'leave_allowance',
+  properties: {
+    technician: p.string().$type<TechnicianId>().primary(),
+    year: p.integer().primary(),
+    kind: p.string().$type<AbsenceKind>().primary(),
+    seconds: p.integer().$type<Seconds>(),
   },
 });

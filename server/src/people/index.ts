@@ -9,12 +9,15 @@ export {
   BadgeEntity,
   CostRateEntity,
   GradeEntity,
+  LeaveAllowanceEntity,
   PatternEntity,
   PayGroupEntity,
   PersonLabelEntity,
   TechnicianEntity,
 } from './entities.ts';
 export type { Technician } from './entities.ts';
+export { leaveOfAbsence, loadLeaveYear } from './leaveYear.ts';
+export type { LeaveYear } from './leaveYear.ts';
 export { createPinCheck, hashPin } from './pins.ts';
 export { loadPlans } from './planned.ts';
 export type { Plans } from './planned.ts';

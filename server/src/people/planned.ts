@@ -1,8 +1,8 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import { plannedSeconds, plannedOn } from '@wergon/core/people';
+import { plannedOn, plannedSeconds } from '@wergon/core/people';
 import type { ShiftPlan, WorkPattern } from '@wergon/core/people';
 import { toDay } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
+import type { LocalDay, Seconds } from '@wergon/core/time';
 import { ClosedDayEntity } from '../shop/index.ts';
 import { AbsenceEntity, PatternEntity } from './entities.ts';
 
@@ -16,6 +16,11 @@ export type Planned = {
 };
 export type Plans = (technician: string, day: LocalDay) => Planned;
 
+/** What of a day an absence takes; `null` for all of it. */
+export const secondsAway = (
+  absence: { readonly seconds?: Seconds | null | undefined } | undefined,
+): Seconds | null | undefined => absence && (absence.seconds ?? null);
+
 /** Reads the plans of everybody for some days. */
 export async function loadPlans(em: EntityManager, firstDay: LocalDay, lastDay: LocalDay): Promise<Plans> {
   const patterns = new Map<string, WorkPattern[]>();
@@ -23,19 +28,19 @@ export async function loadPlans(em: EntityManager, firstDay: LocalDay, lastDay: 
     patterns.set(technician, [...(patterns.get(technician) ?? []), { from: toDay(fromDay), weeks }]);
   const within = { day: { $gte: firstDay, $lte: lastDay } };
   const absences = new Map(
-    (await em.find(AbsenceEntity, within)).map(({ technician, day, kind }) => [`${technician} ${day}`, kind]),
+    (await em.find(AbsenceEntity, within)).map((each) => [`${each.technician} ${each.day}`, each]),
   );
   const closed = new Set((await em.find(ClosedDayEntity, within)).map(({ day }) => day));
   return (technician, day) => {
     const absence = absences.get(`${technician} ${day}`);
     const own = patterns.get(technician) ?? [];
-    const planned = plannedOn(own, closed.has(day), absence !== undefined, day);
-    const usual = planned.kind === 'work' ? planned : plannedOn(own, false, false, day);
+    const planned = plannedOn(own, closed.has(day), secondsAway(absence), day);
+    const usual = planned.kind === 'work' ? planned : plannedOn(own, false, undefined, day);
     return {
       plan: planned.kind === 'work' ? planned.plan : undefined,
-      seconds: planned.kind === 'work' ? plannedSeconds(planned.plan) : 0,
+      seconds: planned.kind === 'work' ? planned.seconds : 0,
       usualSeconds: usual.kind === 'work' ? plannedSeconds(usual.plan) : 0,
-      absence: planned.kind === 'absent' ? absence : planned.kind === 'closed' ? 'closed' : undefined,
+      absence: planned.kind === 'absent' ? absence?.kind : planned.kind === 'closed' ? 'closed' : undefined,
     };
   };
 }

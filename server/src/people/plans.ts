@@ -1,27 +1,18 @@
 import type { TechnicianId, WorkPattern } from '@wergon/core/people';
-import { plannedSeconds, plannedOn } from '@wergon/core/people';
+import { plannedOn } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { addDays, daysFrom, formatDay } from '@wergon/core/time';
-import type { LocalDay } from '@wergon/core/time';
+import { addDays, daysFrom } from '@wergon/core/time';
 import type { Context, Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { ClosedDayEntity } from '../shop/index.ts';
 import { AbsenceEntity, PatternEntity, TechnicianEntity } from './entities.ts';
+import { secondsAway } from './planned.ts';
 
 /** How far ahead a plan is told. */
 const DAYS_AHEAD = 28;
 
 /** Routes of what is planned: patterns and absences, apart from what was worked. */
-export function mountPlans(mount: Mount, { database, clock, shop, live, closedUntil }: Context): void {
-  /** Leave is paid with its period: in a closed one it stays as it was paid. */
-  const refuseClosed = async (from: LocalDay) => {
-    const closed = await closedUntil();
-    return closed !== null && from <= closed
-      ? refuse('approve.closed', [
-          { field: 'from', message: `${formatDay(from)} lies in a closed pay period` },
-        ])
-      : undefined;
-  };
+export function mountPlans(mount: Mount, { database, clock, shop, live }: Context): void {
   const hasTechnician = async (id: TechnicianId) =>
     (await database.em.fork().count(TechnicianEntity, { id })) > 0;
 
@@ -39,26 +30,31 @@ export function mountPlans(mount: Mount, { database, clock, shop, live, closedUn
       { orderBy: { day: 1 } },
     );
     const closed = new Map((await em.findAll(ClosedDayEntity)).map(({ day, name }) => [day, name]));
-    const absent = new Map(absences.map(({ day, kind }) => [day, kind]));
+    const absent = new Map(absences.map((each) => [each.day, each]));
     const days = daysFrom(today, DAYS_AHEAD);
     return ok({
       patterns: patterns.map(({ from, weeks }) => ({
         from,
         weeks: weeks.map((week) => [...week]),
       })),
-      absences: absences.map(({ day, kind, isPaid }) => ({ day, kind, isPaid })),
+      absences: absences.map(({ day, kind, isPaid, seconds }) => ({
+        day,
+        kind,
+        isPaid,
+        seconds: seconds ?? null,
+      })),
       days: days.map((day) => {
-        const planned = plannedOn(patterns, closed.has(day), absent.has(day), day);
+        const planned = plannedOn(patterns, closed.has(day), secondsAway(absent.get(day)), day);
         return {
           day,
           kind: planned.kind,
-          plannedSeconds: planned.kind === 'work' ? plannedSeconds(planned.plan) : 0,
+          plannedSeconds: planned.kind === 'work' ? planned.seconds : 0,
           plan: planned.kind === 'work' ? planned.plan : null,
           why:
             (planned.kind === 'closed'
               ? closed.get(day)
               : planned.kind === 'absent'
-                ? absent.get(day)
+                ? absent.get(day)?.kind
                 : null) ?? '',
         };
       }),
@@ -71,31 +67,5 @@ export function mountPlans(mount: Mount, { database, clock, shop, live, closedUn
     await database.em.fork().upsert(PatternEntity, { technician, fromDay: body.from, weeks: body.weeks });
     live.publishSetup();
     return ok(null);
-  });
-
-  mount('addAbsence', async ({ param, body }) => {
-    const technician = param('technician');
-    if (!(await hasTechnician(technician))) return refuse('record.not_found');
-    const { from, to, kind, isPaid } = body;
-    const closed = await refuseClosed(from);
-    if (closed) return closed;
-    const days = daysFrom(from, to - from + 1);
-    await database.em.fork().upsertMany(
-      AbsenceEntity,
-      days.map((day) => ({ technician, day, kind, isPaid })),
-    );
-    live.publishSetup();
-    return ok(null);
-  });
-
-  mount('removeAbsence', async ({ param, body }) => {
-    const closed = await refuseClosed(body.from);
-    if (closed) return closed;
-    const removed = await database.em.fork().nativeDelete(AbsenceEntity, {
-      technician: param('technician'),
-      day: { $gte: body.from, $lte: body.to },
-    });
-    live.publishSetup();
-    return removed > 0 ? ok(null) : refuse('record.not_found');
   });
 }

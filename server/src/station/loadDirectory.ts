@@ -8,11 +8,11 @@ import type { TechnicianId } from '@wergon/core/people';
 import { addDays, inForceAt, toDay, toInstant } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
-import { loadAnswers, loadLeaveAnswers } from '../floor/index.ts';
+import { loadAnswers, loadLeaveAnswers, loadOwnLeave } from '../floor/index.ts';
 import { PatternEntity } from '../people/index.ts';
 import { ActivityEntity, ListItemEntity, NoticeEntity, ResourceEntity, settingsOf } from '../shop/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import { loadPieces } from '../ledger/index.ts';
+import { leaveOfRow, loadPieces } from '../ledger/index.ts';
 
 const DAY_SECONDS = 86_400;
 /** How long an answer from the desk stands at its technician's badge: the rest of any shift. */
@@ -55,6 +55,11 @@ export function loadMoves(
     [JSON.stringify(technicians.map(({ id }) => id)), zone.dayAt(toInstant(now - LAST_SECONDS))],
   );
   return {
+    leave: loadOwnLeave(
+      sql,
+      technicians.map(({ id }) => id),
+      zone.dayAt(now),
+    ),
     counts: loadPieces(
       sql,
       tasks.map(({ id }) => id),
@@ -170,7 +175,7 @@ async function loadPeople(
   em: EntityManager,
   facts: ShopFacts,
   board: Pick<BoardChanges, 'technicians'>,
-  { lastAt, answers }: ReturnType<typeof loadMoves>,
+  { lastAt, answers, leave }: ReturnType<typeof loadMoves>,
   now: Instant,
 ): Promise<Details['people']> {
   const patterns = await em.findAll(PatternEntity);
@@ -179,7 +184,7 @@ async function loadPeople(
     const own = patterns
       .filter((pattern) => pattern.technician === technician)
       .map(({ fromDay, weeks }) => ({ from: toDay(fromDay), weeks }));
-    const planned = plannedOn(own, false, false, day);
+    const planned = plannedOn(own, false, undefined, day);
     return planned.kind === 'work' ? plannedSpan(facts.zone, day, planned.plan).to : null;
   };
   return board.technicians.flatMap(({ id, state }) => {
@@ -205,6 +210,11 @@ async function loadPeople(
         messages: answers
           .filter((answer) => answer.technician === id)
           .map(({ at, by, text, part, leave, state }) => ({ at, by, text, part, leave, state })),
+        leave: leave
+          .filter((row) => row.technician === id)
+          .map((row) => ({
+            ...{ request: row.request, leave: leaveOfRow(row), isGranted: row.standing === 'granted' },
+          })),
       },
     ];
   });

@@ -8,6 +8,7 @@ import type { Message, StationDirectory, StationSettings } from '@wergon/core/st
 import type { Instant } from '@wergon/core/time';
 import type { Refused } from './indexedDb.ts';
 import { sayBalance } from './sayBalance.ts';
+import { sayLeave } from './sayLeave.ts';
 import { useWords } from './useWords.ts';
 import { PlainButton } from '../kit/parts/index.ts';
 
@@ -39,20 +40,16 @@ const next = computed(() =>
 const messages = computed(() => props.directory.people.get(props.technician)?.messages ?? []);
 /** Of a part first which, and how it stands; of time off which days, and whether it is granted. */
 function sayMessage({ part, leave, state, text }: Message): string {
-  const about = leave ? sayLeave(leave) : part;
+  const { names, words } = said.value;
+  const about = leave ? sayLeave(leave, names, words) : part;
   return [[about, sayState(leave !== null, state)].filter(Boolean).join(': '), text]
     .filter(Boolean)
     .join('. ');
 }
-function sayLeave({ kind, from, to }: NonNullable<Message['leave']>): string {
-  const { names, words } = said.value;
-  const days = from === to ? names.day(from) : `${names.day(from)} – ${names.day(to)}`;
-  return `${words.leave[kind]}, ${days}`;
-}
 function sayState(isLeave: boolean, state: Message['state']): string {
   const { ui } = said.value.words;
   if (state === null) return '';
-  if (state === 'granted') return ui['leave.granted'];
+  if (state === 'granted' || state === 'taken-out') return ui[`leave.${state}`];
   return isLeave && state === 'refused' ? ui['leave.refused'] : ui[`part.${state}`];
 }
 const own = computed(() => props.refused.filter(({ technician }) => technician === props.technician));

@@ -5,6 +5,7 @@ import type { Conversation, Option, StationDirectory } from '@wergon/core/statio
 import { standingOf } from '@wergon/core/floor';
 import type { Instant } from '@wergon/core/time';
 import { sayBalance } from './sayBalance.ts';
+import { sayLeave } from './sayLeave.ts';
 import { useWords } from './useWords.ts';
 import { PlainButton, PlainInput } from '../kit/parts/index.ts';
 
@@ -64,6 +65,11 @@ function sayOption(option: Option): { readonly name: string; readonly more: stri
       return { name: option.part, more: '' };
     case 'leave':
       return { name: words.leave[option.leave], more: '' };
+    case 'take-back':
+      return {
+        name: `${words.ui['leave.takeBack']}: ${sayLeave(option.asked.leave, names, words)}`,
+        more: words.ui[option.asked.isGranted ? 'leave.granted' : 'leave.asked'],
+      };
     case 'day':
       return { name: names.day(option.day), more: '' };
     case 'word':

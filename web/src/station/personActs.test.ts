@@ -35,6 +35,7 @@ const LEAD: PersonBrief = {
   lastAt: null,
   plannedEnd: null,
   messages: [],
+  leave: [],
 };
 
 /** The buttons of somebody at a station that speaks English. */

@@ -1,6 +1,4 @@
 import {
-  absenceDaysSchema,
-  absenceSchema,
   badgeCodeSchema,
   bindBadgeSchema,
   issueBadgeSchema,
@@ -102,22 +100,6 @@ export const PEOPLE_ROUTES = {
     caller: 'people.change',
     summary: 'Plan a person from a day on',
     body: patternSchema,
-    response: nothing,
-  },
-  addAbsence: {
-    method: 'post',
-    path: '/api/people/:technician/absences',
-    caller: 'people.change',
-    summary: 'Say that a person is away',
-    body: absenceSchema,
-    response: nothing,
-  },
-  removeAbsence: {
-    method: 'post',
-    path: '/api/people/:technician/absences/remove',
-    caller: 'people.change',
-    summary: 'Say that a person is not away after all',
-    body: absenceDaysSchema,
     response: nothing,
   },
   rates: {

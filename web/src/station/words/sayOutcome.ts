@@ -85,6 +85,8 @@ export function sayOutcome(
           targets: titles(said.left),
         }),
       );
+    case 'withdrawn':
+      return line(say('stationSaid.withdrawn'), say('stationSaid.withdrawn.help'));
     case 'requested':
       return line(say(`stationSaid.requested.${said.what}`), say('stationSaid.requested.answer'));
     case 'crew-started':

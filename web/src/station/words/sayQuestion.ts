@@ -71,6 +71,11 @@ export function sayQuestion(question: Question, names: Names, { say, and }: Spee
         help: say('stationQuestion.request.how'),
       };
     case 'leave-kind':
+      return {
+        headline: say('stationQuestion.leave-kind'),
+        help: say(`stationQuestion.leave-kind.${question.asked.length > 0 ? 'asked' : 'help'}`),
+      };
+    case 'leave-hours':
     case 'leave-word':
       return {
         headline: say(`stationQuestion.${question.kind}`),

@@ -53,6 +53,8 @@ export const problems: Translation['problems'] = {
   'approve.changed': 'Das hat sich geändert, seit es gezeigt wurde: sehen Sie es noch einmal an',
   'approve.open': 'Das läuft noch',
   'approve.closed': 'Das liegt in einer geschlossenen Abrechnung',
+  'leave.taken_back': 'Das wurde inzwischen zurückgenommen',
+  'leave.still_wanted': 'Das wurde nicht zurückgenommen',
   'pay.no_rule': 'An diesem Tag gilt keine Regel für Überstunden',
   'pay.no_such_period': 'An diesem Tag beginnt keine Abrechnung',
   'pay.not_over': 'Diese Abrechnung ist noch nicht zu Ende',

@@ -1,0 +1,60 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import { leaveBalances } from '@wergon/core/pay';
+import type { AwayFacts, Leave, LeaveBalance } from '@wergon/core/pay';
+import type { TechnicianId } from '@wergon/core/people';
+import { groupBy } from '@wergon/core/result';
+import { daysFrom, firstDayOfYear, toSeconds } from '@wergon/core/time';
+import type { LocalDay, Seconds } from '@wergon/core/time';
+import { ClosedDayEntity } from '../shop/index.ts';
+import { AbsenceEntity, LeaveAllowanceEntity } from './entities.ts';
+import { loadPlans } from './planned.ts';
+
+/** What decides how long somebody is away in a year, and what the shop allows of it by kind. */
+export type LeaveYear = {
+  readonly facts: Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>;
+  readonly allowed: ReadonlyMap<string, Seconds>;
+  readonly balances: (today: LocalDay) => readonly LeaveBalance[];
+};
+
+/** A year of leave of some people, or of everybody. */
+export async function loadLeaveYear(
+  em: EntityManager,
+  year: number,
+  people?: readonly TechnicianId[],
+): Promise<(technician: TechnicianId) => LeaveYear> {
+  const first = firstDayOfYear(year);
+  const days = daysFrom(first, firstDayOfYear(year + 1) - first);
+  const within = { day: { $gte: first, $lt: firstDayOfYear(year + 1) } };
+  const of = people === undefined ? {} : { technician: { $in: [...people] } };
+  const plans = await loadPlans(em, first, days.at(-1) ?? first);
+  const leave = groupBy(await em.find(AbsenceEntity, { ...within, ...of }), ({ technician }) => technician);
+  const allowed = groupBy(
+    await em.find(LeaveAllowanceEntity, { year, ...of }),
+    ({ technician }) => technician,
+  );
+  const closedDays = new Map(
+    (await em.find(ClosedDayEntity, within)).map(({ day, isPaid }) => [day, { isPaid }]),
+  );
+  return (technician) => {
+    const facts = {
+      plannedOn: (day: LocalDay) => toSeconds(plans(technician, day).usualSeconds),
+      leave: (leave.get(technician) ?? []).map(leaveOfAbsence),
+      closedDays,
+    };
+    const own = new Map((allowed.get(technician) ?? []).map(({ kind, seconds }) => [kind, seconds]));
+    return { facts, allowed: own, balances: (today) => leaveBalances(facts, own, days, today) };
+  };
+}
+
+/** An absence as pay reads it. */
+export const leaveOfAbsence = ({
+  day,
+  kind,
+  isPaid,
+  seconds,
+}: {
+  readonly day: LocalDay;
+  readonly kind: string;
+  readonly isPaid: boolean;
+  readonly seconds?: Seconds | null | undefined;
+}): Leave => ({ day, kind, isPaid, seconds: seconds ?? undefined });
