@@ -145,7 +145,7 @@ describe('a planned pattern', () => {
     expect(name).toBe(expected);
   });
 
-  test.each([
+  test.each<[isClosed: boolean, hours: number | null | undefined, kind: string, why: string]>([
     [true, null, 'closed', 'nobody is absent from a closed shop'],
     [false, null, 'absent', 'leave'],
     [true, undefined, 'closed', 'a holiday'],

@@ -62,5 +62,7 @@ export function mountOwnTime(mount: Mount, context: StationContext): void {
 }
 
 /** Who a desk user is on the floor, if they are somebody there. */
-export const ownId = ({ user: { technician } }: DeskWho, { technicians }: ShopFacts): TechnicianId | undefined =>
-  technician != null && technicians.has(technician) ? technician : undefined;
+export const ownId = (
+  { user: { technician } }: DeskWho,
+  { technicians }: ShopFacts,
+): TechnicianId | undefined => (technician != null && technicians.has(technician) ? technician : undefined);

@@ -142,13 +142,17 @@ describe('taken back', () => {
     expect(results(await shop.send(withdraw(id)))).toMatchObject([{ result: 'recorded' }]);
     expect(await standing(id)).toBeUndefined();
     expect((await brief())?.leave).toEqual([]);
-    expect((await answer(id, { state: 'granted' })).body).toMatchObject({ type: 'urn:wergon:leave.taken_back' });
+    expect((await answer(id, { state: 'granted' })).body).toMatchObject({
+      type: 'urn:wergon:leave.taken_back',
+    });
     expect(await absences()).toEqual([]);
   });
 
   test('after it was granted it waits to be taken out of the plan, or stays', async () => {
     const id = await asked();
-    expect((await answer(id, { state: 'taken-out' })).body).toMatchObject({ type: 'urn:wergon:leave.still_wanted' });
+    expect((await answer(id, { state: 'taken-out' })).body).toMatchObject({
+      type: 'urn:wergon:leave.still_wanted',
+    });
     await answer(id, { state: 'granted', isPaid: false });
     await shop.send(withdraw(id));
     expect(await standing(id)).toBe('not-wanted');

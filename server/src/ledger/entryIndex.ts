@@ -40,7 +40,11 @@ export function dayOfBody({ at, day }: RecordedFields, zone: Zone): LocalDay | n
 
 /** What a floor entry or a decision is about, from its JSON. */
 export const aboutOfBody = ({ type, about, request, target }: RecordedFields): string | null =>
-  type === 'proposal' ? textOf(about) : type === 'answer' || type === 'withdrawal' ? textOf(request) : textOf(target);
+  type === 'proposal'
+    ? textOf(about)
+    : type === 'answer' || type === 'withdrawal'
+      ? textOf(request)
+      : textOf(target);
 
 type Indexed = {
   readonly seq: number;

@@ -57,5 +57,6 @@ function keepSaid(sql: Sql, request: EntryId, said: LeaveState | 'withdrawn'): v
 /** Derives it from the journal alone. */
 export function rebuildLeave(sql: Sql): void {
   for (const { body, type } of journalRows(sql, 'floor'))
-    if (type === 'request' || type === 'withdrawal' || type === 'answer') keepLeave(sql, readFloorEntry(body));
+    if (type === 'request' || type === 'withdrawal' || type === 'answer')
+      keepLeave(sql, readFloorEntry(body));
 }

@@ -7,6 +7,7 @@ import { callRoute, sayDay, sayMonthDay, useAct, useDays } from '../kit/index.ts
 import { CheckField, DeskFrame, QueryState } from '../kit/parts/index.ts';
 import { sayList, t } from '../words/index.ts';
 import CardTable from './CardTable.vue';
+import OwnTimeOff from './OwnTimeOff.vue';
 
 /** Somebody's own time at the desk: their card by week, and the days that they are asked to confirm. */
 const { today, firstDay, lastDay, steps } = useDays('calendar week');
@@ -62,6 +63,7 @@ async function confirm(): Promise<void> {
       <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
       <p v-else-if="isConfirmed && waiting.length === 0" role="status">{{ t('attendance.confirmed') }}</p>
       <CardTable :card="query.data.value.card" :has-stretches="hasStretches" />
+      <OwnTimeOff />
     </div>
   </DeskFrame>
 </template>

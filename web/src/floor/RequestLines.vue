@@ -13,8 +13,6 @@ import { sayTerm, t } from '../words/index.ts';
 const SHOWN_SECONDS = 24 * 3600;
 /** A part that was ordered is awaited so long, in seconds. */
 const ORDERED_SECONDS = 30 * 24 * 3600;
-/** Time off is asked for so long ahead. */
-const LEAVE_SECONDS = 90 * 24 * 3600;
 const WANTS = {
   part: t('floor.needsAPart'),
   help: t('floor.needsHelp'),
@@ -40,15 +38,16 @@ const query = useQuery({ queryKey: ['requests'], queryFn: () => callRoute('reque
 const { act, problem, isBusy } = useAct();
 const answers = reactive<Record<string, string>>({});
 
-/** Nobody has answered yet; or a part that was ordered has not come. */
+/** Nobody has answered yet; or a part that was ordered has not come. Of time off the server tells what waits. */
 const open = computed(() =>
   (query.data.value?.requests ?? [])
     .filter(({ what }) => props.only === undefined || what === props.only)
-    .filter(({ answer, at, what }) =>
-      answer === null || (what === 'time-off' && answer.state === null)
-        ? now.value - at < (what === 'time-off' ? LEAVE_SECONDS : SHOWN_SECONDS)
-        : answer.state === 'ordered' && now.value - answer.at < ORDERED_SECONDS,
-    ),
+    .filter(({ answer, at, what }) => {
+      if (what === 'time-off') return true;
+      return answer === null
+        ? now.value - at < SHOWN_SECONDS
+        : answer.state === 'ordered' && now.value - answer.at < ORDERED_SECONDS;
+    }),
 );
 async function send(request: string, state: AnswerState | null = null, isPaid = true): Promise<void> {
   const text = answers[request]?.trim() ?? '';
@@ -67,7 +66,7 @@ type Leave = NonNullable<RequestsJson['requests'][number]['leave']>;
 const sayDays = ({ from, to }: Pick<Leave, 'from' | 'to'>) =>
   from === to ? sayDate(from) : t('common.to', { day: sayDate(from), day2: sayDate(to) });
 /** What whoever grants it must know. */
-const aroundOf = ({ away, worked, closed }: Leave): readonly string[] => [
+const aroundOf = ({ away, worked, closed, kind, balance }: Leave): readonly string[] => [
   ...(away.length === 0
     ? []
     : [
@@ -77,25 +76,60 @@ const aroundOf = ({ away, worked, closed }: Leave): readonly string[] => [
       ]),
   ...(worked.length === 0 ? [] : [t('floor.workedThen', { days: worked.map(sayDate).join(', ') })]),
   ...(closed.length === 0 ? [] : [t('floor.closedThen', { days: closed.map(sayDate).join(', ') })]),
+  ...(balance === null
+    ? []
+    : [
+        t(balance.takes > balance.left ? 'floor.leavesTooLittle' : 'floor.leavesEnough', {
+          takes: desk.hours(balance.takes),
+          left: desk.hours(Math.max(0, balance.left)),
+          kind: sayTerm('absences', kind),
+        }),
+      ]),
 ];
+/** What is wanted, in a few words: time off that was granted may not be wanted any more. */
+const wantOf = ({ what, leave }: RequestsJson['requests'][number]): string =>
+  leave?.standing === 'not-wanted' ? t('floor.doesNotWantTimeOff') : WANTS[what];
+const leaveWords = ({ kind, seconds, ...days }: Leave): string =>
+  [sayTerm('absences', kind), sayDays(days), seconds === null ? '' : desk.hours(seconds)]
+    .filter(Boolean)
+    .join(', ');
+/** What can be said to it, the most usual first. */
+type Press = { readonly words: string; readonly state: AnswerState; readonly isPaid?: boolean };
+function pressesOf({ kind, standing }: Leave): readonly Press[] {
+  if (standing === 'not-wanted')
+    return [
+      { words: t('floor.takeOut'), state: 'taken-out' },
+      { words: t('floor.itStays'), state: 'granted' },
+    ];
+  const unpaid: Press = { words: t('floor.grantUnpaid'), state: 'granted', isPaid: false };
+  return [
+    ...(kind === 'unpaid leave' ? [] : [{ words: t('floor.grantPaid'), state: 'granted' as const }]),
+    unpaid,
+    { words: t('floor.doNotGrant'), state: 'refused' },
+  ];
+}
 const mayGrant = computed(() => desk.may('time.approve') || desk.may('people.change'));
 const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
+/** Time off may wait for days: then the day says more than the hour. */
+const whenOf = ({ at, what }: RequestsJson['requests'][number]): string =>
+  what === 'time-off' && desk.zone && desk.zone.dayAt(at) !== desk.zone.dayAt(now.value)
+    ? sayDate(desk.zone.dayAt(at))
+    : clock(at);
 </script>
 
 <template>
   <section v-if="open.length > 0" class="requests" :aria-label="t('floor.requestsFromTheFloor')">
     <form v-for="request in open" :key="request.id" @submit.prevent="send(request.id)">
       <p>
-        <b>{{ request.name }}</b> {{ WANTS[request.what]
-        }}<template v-if="request.leave"
-          >: {{ sayTerm('absences', request.leave.kind) }}, {{ sayDays(request.leave) }}</template
+        <b>{{ request.name }}</b> {{ wantOf(request)
+        }}<template v-if="request.leave">: {{ leaveWords(request.leave) }}</template
         ><template v-if="request.text"
           >: <template v-if="request.quantity !== null">{{ request.quantity }} × </template
           >{{ request.text }}</template
         ><template v-if="request.why"> ({{ request.why }})</template>
         <span class="quiet">
-          <template v-if="request.target">{{ request.target }}, </template>{{ request.station }},
-          {{ clock(request.at)
+          <template v-if="request.target">{{ request.target }}, </template
+          ><template v-if="request.station">{{ request.station }}, </template>{{ whenOf(request)
           }}<template v-if="request.answer"
             >,
             {{
@@ -135,19 +169,16 @@ const clock = (at: Instant) => (desk.zone ? sayClock(desk.zone, at) : '');
           </BButton>
         </span>
         <span v-else-if="request.what === 'time-off'" class="states">
-          <template v-if="mayGrant">
+          <template v-if="mayGrant && request.leave">
             <BButton
-              v-for="isPaid in request.leave?.kind === 'unpaid leave' ? [false] : [true, false]"
-              :key="String(isPaid)"
+              v-for="press in pressesOf(request.leave)"
+              :key="press.words"
               variant="quiet"
               size="sm"
               :disabled="isBusy"
-              @click="send(request.id, 'granted', isPaid)"
-              >{{ isPaid ? t('floor.grantPaid') : t('floor.grantUnpaid') }}</BButton
+              @click="send(request.id, press.state, press.isPaid)"
+              >{{ press.words }}</BButton
             >
-            <BButton variant="quiet" size="sm" :disabled="isBusy" @click="send(request.id, 'refused')">{{
-              t('floor.doNotGrant')
-            }}</BButton>
           </template>
         </span>
         <BButton

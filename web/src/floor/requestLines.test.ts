@@ -144,7 +144,7 @@ describe('time off', () => {
   const leave = {
     ...{ kind: 'holiday', from: 20_528, to: 20_530 },
     away: [{ name: 'Bo', days: 2 }],
-    ...{ worked: [], closed: [20_530] },
+    ...{ worked: [], closed: [20_530], seconds: null, standing: 'asked', balance: null },
   };
   const asks = (more: object = {}) =>
     request('r1', { what: 'time-off', target: null, text: 'a wedding', leave, ...more });
@@ -176,13 +176,34 @@ describe('time off', () => {
     expect(sent()).toMatchObject([{ text: '', state: 'refused' }]);
   });
 
-  test('stays open when it was only talked about, and is gone once it is decided', async () => {
+  test('stays open when it was only talked about', async () => {
     const answer = { by: 'Sol', at: toInstant(NOW), text: 'let us talk', state: null };
-    const page = await openAs(
-      [asks({ answer }), asks({ answer: { ...answer, state: 'granted' } })],
-      'time.approve',
-    );
+    const page = await openAs([asks({ answer })], 'time.approve');
     expect(page.findAll('form')).toHaveLength(1);
+  });
+
+  test.each([
+    [40, '40:00 of holiday left this year; this takes 24:00.'],
+    [20, 'This takes 24:00 of holiday, and only 20:00 are left this year.'],
+    [-8, 'This takes 24:00 of holiday, and only 0:00 are left this year.'],
+  ])('of %s hours left it says so', async (left, words) => {
+    const balance = { left: left * 3600, takes: 24 * 3600 };
+    const page = await openAs([asks({ leave: { ...leave, balance } })], 'time.approve');
+    expect(page.text()).toContain(words);
+  });
+
+  test('granted and not wanted after all, it is taken out of the plan, or stays', async () => {
+    const page = await openAs(
+      [asks({ leave: { ...leave, to: leave.from, seconds: 7200, standing: 'not-wanted' } })],
+      'people.change',
+    );
+    expect(page.text()).toContain('no longer wants the time off: holiday, Mon 16 Mar, 2:00');
+    expect(page.findAll('button').map((each) => each.text())).toEqual([
+      'Take it out of the plan',
+      'It stays',
+    ]);
+    await press(page, 'Take it out of the plan');
+    expect(sent()).toMatchObject([{ state: 'taken-out' }]);
   });
 
   test('is only seen by whoever neither plans people nor approves time', async () => {

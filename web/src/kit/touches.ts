@@ -43,6 +43,7 @@ const TOUCHED: Readonly<Record<string, (changes: Changes, asked: Key) => boolean
   card: aboutPeople,
   // Only one's own time is heard of by whoever sees nothing else.
   'own-card': always,
+  'own-time-off': always,
   'named-days': always,
   line: ({ technicians }, asked) => namesAny(technicians, asked),
   // An approval names no order.

@@ -5,7 +5,7 @@ import { addDays, formatDay, mondayOf, weekdayOf } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { TimeOffJson } from '@wergon/contract/pay';
 import { RequestLines } from '../floor/index.ts';
-import { callRoute, sayDate, sayMonthDay, useToday } from '../kit/index.ts';
+import { callRoute, sayDate, sayMonthDay, useDesk, useToday } from '../kit/index.ts';
 import { DeskFrame, PlainTable, QueryState } from '../kit/parts/index.ts';
 import { sayTerm, t } from '../words/index.ts';
 import PayWays from './PayWays.vue';
@@ -13,6 +13,7 @@ import PayWays from './PayWays.vue';
 /** Who asked for time off, and who is in and away: four weeks of everybody beside each other. */
 const WEEK = 7;
 const SATURDAY = 6;
+const desk = useDesk();
 const today = useToday();
 const chosen = ref<LocalDay | null>(null);
 const from = computed(() => chosen.value ?? mondayOf(today.value));
@@ -37,13 +38,14 @@ const countOn = (place: number, kind: Person['days'][number]['kind']) =>
   people.value.filter((person) => person.days[place]?.kind === kind).length;
 const isWeekend = (day: LocalDay) => weekdayOf(day) >= SATURDAY;
 const KINDS = { in: t('pay.isIn'), free: t('people.free'), closed: t('pay.closedDay') } as const;
-const sayDay = ({ kind, why, isPaid }: Person['days'][number]): string =>
-  kind === 'away'
-    ? t(isPaid === false ? 'pay.awayUnpaid' : 'pay.awayFor', { kind: sayTerm('absences', why) })
-    : KINDS[kind];
+const sayDay = ({ kind, why, isPaid, seconds }: Person['days'][number]): string => {
+  if (why === '') return kind === 'away' ? '' : KINDS[kind];
+  const away = t(isPaid === false ? 'pay.awayUnpaid' : 'pay.awayFor', { kind: sayTerm('absences', why) });
+  return seconds === null ? away : t('pay.awayPartly', { away, hours: desk.hours(seconds) });
+};
 /** The first letter of why somebody is away stands in their day. */
-const letterOf = ({ kind, why }: Person['days'][number]) =>
-  kind === 'away' ? sayTerm('absences', why).slice(0, 1).toUpperCase() : '';
+const letterOf = ({ why }: Person['days'][number]) =>
+  why === '' ? '' : sayTerm('absences', why).slice(0, 1).toUpperCase();
 const letters = computed(() => {
   const kinds = new Set(
     people.value.flatMap(({ days: own }) => own.flatMap(({ why }) => (why === '' ? [] : [why]))),
@@ -103,7 +105,10 @@ const letters = computed(() => {
             <td
               v-for="(day, i) in person.days"
               :key="i"
-              :class="[day.kind, { monday: i % WEEK === 0, unpaid: day.isPaid === false }]"
+              :class="[
+                day.kind,
+                { monday: i % WEEK === 0, unpaid: day.isPaid === false, partly: day.seconds !== null },
+              ]"
               :title="`${person.name}, ${sayDate(days[i] ?? from)}: ${sayDay(day)}`"
             >
               <span aria-hidden="true">{{ letterOf(day) }}</span><span class="visually-hidden">{{
@@ -199,6 +204,11 @@ const letters = computed(() => {
     background: none;
     box-shadow: inset 0 0 0 2px var(--bar);
     color: var(--ink);
+  }
+  .partly {
+    background: linear-gradient(to top right, var(--bar) 50%, var(--sheet) 50%);
+    color: var(--ink);
+    font-weight: 700;
   }
   .closed {
     background: var(--band);

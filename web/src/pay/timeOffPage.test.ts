@@ -2,7 +2,7 @@
 import { enableAutoUnmount, flushPromises } from '@vue/test-utils';
 import type * as Vue from 'vue';
 import type { TimeOffJson } from '@wergon/contract/pay';
-import { daysFrom, toDay } from '@wergon/core/time';
+import { daysFrom, toDay, toSeconds } from '@wergon/core/time';
 import { signIn } from '../kit/desk.fixture.ts';
 import { server } from '../kit/fakeServer.fixture.ts';
 import { openPage } from '../kit/page.fixture.ts';
@@ -20,7 +20,7 @@ enableAutoUnmount(afterEach);
 
 const MONDAY = toDay(20_514);
 type Day = TimeOffJson['people'][number]['days'][number];
-const IN: Day = { kind: 'in', why: '', isPaid: null };
+const IN: Day = { kind: 'in', why: '', isPaid: null, seconds: null };
 const person = (id: string, name: string, first: Day): TimeOffJson['people'][number] => ({
   ...{ technician: id as never, name, department: 'Winding' },
   days: [first, ...Array.from({ length: 27 }, () => IN)],
@@ -42,10 +42,11 @@ async function open(people: TimeOffJson['people']) {
 
 test('four weeks from this Monday: who is away says why and whether it is paid, and how many are in', async () => {
   const { page } = await open([
-    person('a', 'Ada', { kind: 'away', why: 'holiday', isPaid: true }),
-    person('b', 'Bo', { kind: 'away', why: 'unpaid leave', isPaid: false }),
+    person('a', 'Ada', { kind: 'away', why: 'holiday', isPaid: true, seconds: null }),
+    person('b', 'Bo', { kind: 'away', why: 'unpaid leave', isPaid: false, seconds: null }),
     person('c', 'Cy', IN),
-    person('d', 'Di', { kind: 'closed', why: '', isPaid: null }),
+    person('d', 'Di', { kind: 'closed', why: '', isPaid: null, seconds: null }),
+    person('e', 'Em', { kind: 'in', why: 'holiday', isPaid: true, seconds: toSeconds(7200) }),
   ]);
   expect(server.calls.find(({ name }) => name === 'timeOff')?.options).toMatchObject({
     query: { from: '2026-03-02' },
@@ -56,9 +57,11 @@ test('four weeks from this Monday: who is away says why and whether it is paid, 
     'Bo, Mon 2 Mar: away, unpaid: unpaid leave',
     'Cy, Mon 2 Mar: in',
     'Di, Mon 2 Mar: closed day',
+    // Away for a part of the day they are in for the rest.
+    'Em, Mon 2 Mar: away: holiday, 2:00 of the day',
   ]);
   const sums = page.findAll('tfoot tr').map((row) => row.findAll('td')[0]?.text());
-  expect(sums).toEqual(['1', '2']);
+  expect(sums).toEqual(['2', '2']);
   expect(page.text()).toContain('H holiday · U unpaid leave');
 });
 

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { BButton, BFormInput } from 'bootstrap-vue-next';
 import { computed, reactive } from 'vue';
 import { formatDay } from '@wergon/core/time';
-import { callRoute, useAct, useDesk } from '../kit/index.ts';
+import { callRoute, hoursText, useAct, useDesk } from '../kit/index.ts';
 import { DateField } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 import DatedRecords from './DatedRecords.vue';
@@ -24,7 +24,7 @@ const guarantees = computed(() =>
 const { act, problem, isBusy } = useAct();
 const fresh = reactive({ from: '', hours: '' });
 async function put(from: string, hours: string | null): Promise<void> {
-  const body = { from, hours: hours === null ? null : hours.trim().replace(',', '.') };
+  const body = { from, hours: hours === null ? null : hoursText(hours) };
   const done = await act(() => callRoute('saveGuarantee', { params: params.value, body }));
   if (done === undefined) return;
   Object.assign(fresh, { from: '', hours: '' });

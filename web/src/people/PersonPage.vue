@@ -4,6 +4,8 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import { callRoute, useDesk } from '../kit/index.ts';
 import { QueryState, ShopLayout } from '../kit/parts/index.ts';
+import AbsenceSection from './AbsenceSection.vue';
+import AllowanceSection from './AllowanceSection.vue';
 import BadgeSection from './BadgeSection.vue';
 import GuaranteeSection from './GuaranteeSection.vue';
 import PayGroupSection from './PayGroupSection.vue';
@@ -62,6 +64,8 @@ const missing = computed(() => {
       <PersonFields :key="id" :person="person" :grades="query.data.value.grades" />
       <BadgeSection :person="person" />
       <PlanSection :technician="id" />
+      <AbsenceSection :technician="id" />
+      <AllowanceSection :technician="id" />
       <PayGroupSection :technician="id" />
       <GuaranteeSection :technician="id" />
     </template>

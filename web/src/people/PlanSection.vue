@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import type { LocalDay } from '@wergon/core/time';
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
-import { computed, reactive, ref, watch } from 'vue';
-import { ABSENCE_KINDS } from '@wergon/core/people';
+import { BButton, BFormInput } from 'bootstrap-vue-next';
+import { computed, ref } from 'vue';
 import type { ResponseOf } from '@wergon/contract/routes';
 import { formatDay, mondayOf } from '@wergon/core/time';
 import { callRoute, sayDate, useDesk, useAct, useToday } from '../kit/index.ts';
-import { CheckField, DateField } from '../kit/parts/index.ts';
+import { DateField } from '../kit/parts/index.ts';
 import { readClock, writeClock } from './clockText.ts';
 import { sayTerm, t } from '../words/index.ts';
 
@@ -100,26 +98,6 @@ function sayPlanned({ kind, plan: planned, why }: Plan['days'][number]): string 
       return t('tape.nothingPlanned');
   }
 }
-const absence = reactive<{ from: string; to: string; kind: (typeof ABSENCE_KINDS)[number]; isPaid: boolean }>(
-  {
-    from: '',
-    to: '',
-    kind: 'holiday',
-    isPaid: true,
-  },
-);
-watch(
-  () => absence.from,
-  (day) => {
-    if (absence.to < day) absence.to = day;
-  },
-);
-const addAbsence = () => act(() => callRoute('addAbsence', { params: params.value, body: { ...absence } }));
-function removeAbsence(day: LocalDay) {
-  const text = formatDay(day);
-  return act(() => callRoute('removeAbsence', { params: params.value, body: { from: text, to: text } }));
-}
-
 const LONGEST = 12 * 3600;
 </script>
 
@@ -224,41 +202,6 @@ const LONGEST = 12 * 3600;
       }}</span>
     </div>
     <p v-if="problem" class="attention" role="alert">{{ problem }}</p>
-
-    <h2>{{ t('people.absences') }}</h2>
-    <form v-if="desk.may('people.change')" class="inline" @submit.prevent="addAbsence">
-      <label
-        >{{ t('common.from') }}
-        <DateField v-model="absence.from" :label="t('people.firstDayOfTheAbsence')" required
-      /></label>
-      <label
-        >{{ t('common.toWord') }}
-        <DateField v-model="absence.to" :label="t('people.lastDayOfTheAbsence')" required
-      /></label>
-      <label
-        >{{ t('common.why') }}
-        <BFormSelect v-model="absence.kind">
-          <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ t(`absences.${kind}`) }}</option>
-        </BFormSelect></label
-      >
-      <CheckField v-model="absence.isPaid" class="check">{{ t('common.paid') }}</CheckField>
-      <BButton type="submit" variant="quiet" :disabled="isBusy">{{ t('people.addAbsence') }}</BButton>
-    </form>
-    <p v-if="plan && plan.absences.length === 0" class="quiet">
-      {{ t('people.noneInTheLastTwoMonthsAndNone') }}
-    </p>
-    <ul v-else class="absences">
-      <li v-for="each in plan?.absences ?? []" :key="each.day">
-        <span>{{ sayDate(each.day) }}</span>
-        <span
-          >{{ sayTerm('absences', each.kind) }},
-          {{ each.isPaid ? t('common.paid') : t('common.notPaid') }}</span
-        >
-        <BButton v-if="desk.may('people.change')" variant="quiet" size="sm" @click="removeAbsence(each.day)">
-          {{ t('common.remove') }}
-        </BButton>
-      </li>
-    </ul>
   </section>
 </template>
 
@@ -313,18 +256,6 @@ const LONGEST = 12 * 3600;
 legend {
   font-size: var(--text-m);
   font-weight: 700;
-}
-.absences {
-  max-width: 560px;
-  padding: 0;
-  list-style: none;
-}
-.absences li {
-  display: grid;
-  grid-template-columns: 120px 1fr auto;
-  align-items: center;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--line);
 }
 @media (max-width: 760px) {
   .ahead {

@@ -128,18 +128,3 @@ test('a rotation has up to four weeks, each of which can be taken out again', as
     'Week 3 of 3',
   ]);
 });
-
-test('absences stand with their kind and pay, and one day of them can be taken out', async () => {
-  const { page, press, sent } = await open({
-    absences: [
-      { day: day('2026-03-03'), kind: 'holiday', isPaid: true },
-      { day: day('2026-03-04'), kind: 'sick', isPaid: false },
-    ],
-  });
-  expect(page.findAll('.absences li').map((each) => each.findAll('span')[1]?.text())).toEqual([
-    'holiday, paid',
-    expect.stringMatching(/, not paid$/),
-  ]);
-  await press('Remove');
-  expect(sent()).toEqual([['removeAbsence', { from: '2026-03-03', to: '2026-03-03' }]]);
-});

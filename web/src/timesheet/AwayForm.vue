@@ -1,22 +1,31 @@
 <script setup lang="ts">
-import { BButton, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
-import { reactive, watch } from 'vue';
+import { reactive, ref, watch } from 'vue';
+import type { ResponseOf } from '@wergon/contract/routes';
 import { ABSENCE_KINDS } from '@wergon/core/people';
 import type { WeekJson } from '@wergon/contract/timesheet';
-import { callRoute, sayDate, useAct } from '../kit/index.ts';
+import { callRoute, hoursText, sayAroundAbsence, sayDate, useAct } from '../kit/index.ts';
 import { CheckField } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 
 /** A day on which somebody was away: it stands in the week instead of hours. */
 const props = defineProps<{ technician: string; days: WeekJson['days'] }>();
 const { act, problem, isBusy } = useAct();
-const away = reactive<{ day: LocalDay | null; kind: (typeof ABSENCE_KINDS)[number]; isPaid: boolean }>({
+const away = reactive<{
+  day: LocalDay | null;
+  kind: (typeof ABSENCE_KINDS)[number];
+  isPaid: boolean;
+  hours: string;
+}>({
   day: null,
   kind: ABSENCE_KINDS[0],
   isPaid: true,
+  hours: '',
 });
+/** What stands already on the day that was entered last. */
+const around = ref<ResponseOf<'addAbsence'> | null>(null);
 watch(
   () => props.days[0]?.day,
   (first) => (away.day = first ?? null),
@@ -28,11 +37,14 @@ async function save(): Promise<void> {
   if (away.day === null) return;
   const day = formatDay(away.day);
   const { kind, isPaid } = away;
-  await act(() =>
-    isAway()
-      ? callRoute('removeAbsence', { params: params(), body: { from: day, to: day } })
-      : callRoute('addAbsence', { params: params(), body: { from: day, to: day, kind, isPaid } }),
-  );
+  around.value = null;
+  if (isAway())
+    await act(() => callRoute('removeAbsence', { params: params(), body: { from: day, to: day } }));
+  else {
+    const body = { ...{ from: day, to: day, kind, isPaid }, hours: hoursText(away.hours) };
+    around.value = (await act(() => callRoute('addAbsence', { params: params(), body }))) ?? null;
+    away.hours = '';
+  }
 }
 </script>
 
@@ -51,11 +63,23 @@ async function save(): Promise<void> {
           <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ t(`absences.${kind}`) }}</option>
         </BFormSelect></label
       >
+      <BFormInput
+        v-model="away.hours"
+        size="sm"
+        class="figure hours"
+        inputmode="decimal"
+        :placeholder="t('people.wholeDay')"
+        :aria-label="t('people.hoursOfEachDay')"
+        :title="t('people.hoursOfEachDay')"
+      />
       <CheckField v-model="away.isPaid" class="check">{{ t('common.paid') }}</CheckField>
     </template>
     <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">
       {{ isAway() ? t('timesheet.removeAbsence') : t('timesheet.saveAbsence') }}
     </BButton>
+    <span v-for="words in sayAroundAbsence(around)" :key="words" class="attention" role="status">{{
+      words
+    }}</span>
     <span v-if="problem" class="attention" role="alert">{{ problem }}</span>
   </form>
 </template>
@@ -75,6 +99,9 @@ label {
   white-space: nowrap;
   gap: 6px;
   align-items: center;
+}
+.hours {
+  width: 104px;
 }
 .attention {
   color: var(--attention);

@@ -17,4 +17,5 @@ export { default as ShopLayout } from './ShopLayout.vue';
 export { default as WaysNav } from './WaysNav.vue';
 export { default as TimePick } from './TimePick.vue';
 export { default as LanguageChoice } from './LanguageChoice.vue';
+export { default as LeaveBalances } from './LeaveBalances.vue';
 export { default as PlainTable } from './PlainTable.vue';

@@ -101,6 +101,7 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'no such unit': 'dieses Gerät gibt es nicht',
   'nobody has this number': 'niemand hat diese Nummer',
   'not JSON: {why}': 'kein JSON: {why}',
+  'they have asked for no such time off': 'um solche freie Zeit wurde nicht gebeten',
   'only a station records this': 'das erfasst nur eine Station',
   'required with a yearly amount': 'nötig bei einem Jahresbetrag',
   'say what was, or what it becomes': 'sagen, was war oder was es wird',

@@ -121,4 +121,9 @@ export const floor: Translation['floor'] = {
   grantPaid: 'Genehmigen, bezahlt',
   grantUnpaid: 'Genehmigen, unbezahlt',
   doNotGrant: 'Nicht genehmigen',
+  doesNotWantTimeOff: 'will die freie Zeit nicht mehr',
+  takeOut: 'Aus dem Plan nehmen',
+  itStays: 'Es bleibt dabei',
+  leavesEnough: 'Für {kind} sind dieses Jahr {left} übrig; das sind {takes}.',
+  leavesTooLittle: 'Das sind {takes} für {kind}, und dieses Jahr sind nur {left} übrig.',
 };

@@ -46,4 +46,10 @@ export const kit: Translation['kit'] = {
   standardCostWord: 'Standardkosten',
   laborCostWord: 'Lohnkosten',
   ofMatch: '{n} von {n2} passen zu „{search}“.',
+  workedOnAbsence: 'Am {days} ist schon Zeit erfasst: sie wird daneben bezahlt.',
+  closedOnAbsence: 'Am {days} ist ohnehin geschlossen.',
+  allowed: 'Zugestanden',
+  takenSoFar: 'Genommen',
+  stillToCome: 'Noch geplant',
+  leftOver: 'Übrig',
 };

@@ -210,4 +210,5 @@ export const pay: Translation['pay'] = {
   awayUnpaid: 'weg, unbezahlt: {kind}',
   letterIs: '{letter} {kind}',
   nobodyToShow: 'Niemand passt.',
+  awayPartly: '{away}, {hours} vom Tag',
 };

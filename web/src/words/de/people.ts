@@ -164,4 +164,13 @@ export const people: Translation['people'] = {
   guaranteedFrom: 'Garantiert ab',
   hoursOfAWeek: 'Stunden je Woche',
   guaranteeThem: 'Garantieren',
+  wholeDay: 'ganzer Tag',
+  hoursOfEachDay: 'Stunden je Tag; leer für alles, was geplant ist',
+  yearWord: 'Jahr',
+  allowance: 'Freie Zeit im Jahr',
+  allowanceLead:
+    'Wie viele Stunden jemand im Jahr fehlen darf, je Art, wenn Sie das mitzählen. Jede freie Stunde zählt, bezahlt oder nicht.',
+  noAllowance: 'Für {year} ist nichts gesagt, und nichts genommen.',
+  hoursOfAYear: 'Stunden im Jahr',
+  allowThem: 'Zugestehen',
 };

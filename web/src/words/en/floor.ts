@@ -117,4 +117,9 @@ export const floor = {
   grantPaid: 'Grant, paid',
   grantUnpaid: 'Grant, unpaid',
   doNotGrant: 'Do not grant',
+  doesNotWantTimeOff: 'no longer wants the time off',
+  takeOut: 'Take it out of the plan',
+  itStays: 'It stays',
+  leavesEnough: '{left} of {kind} left this year; this takes {takes}.',
+  leavesTooLittle: 'This takes {takes} of {kind}, and only {left} are left this year.',
 } as const;

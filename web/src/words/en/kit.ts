@@ -42,4 +42,10 @@ export const kit = {
   standardCostWord: 'standard cost',
   laborCostWord: 'labor cost',
   ofMatch: '{n} of {n2} match “{search}”.',
+  workedOnAbsence: 'Time is recorded on {days} already: it is paid besides.',
+  closedOnAbsence: 'The shop is closed on {days} anyway.',
+  allowed: 'Allowed',
+  takenSoFar: 'Taken so far',
+  stillToCome: 'Still to come',
+  leftOver: 'Left',
 } as const;

@@ -207,4 +207,5 @@ export const pay = {
   awayUnpaid: 'away, unpaid: {kind}',
   letterIs: '{letter} {kind}',
   nobodyToShow: 'Nobody fits.',
+  awayPartly: '{away}, {hours} of the day',
 } as const;

@@ -160,4 +160,13 @@ export const people = {
   guaranteedFrom: 'Guaranteed from',
   hoursOfAWeek: 'hours a week',
   guaranteeThem: 'Guarantee them',
+  wholeDay: 'whole day',
+  hoursOfEachDay: 'Hours of each day; empty for all that is planned',
+  yearWord: 'Year',
+  allowance: 'Time off in a year',
+  allowanceLead:
+    'How many hours somebody may be away in a year, by kind, if you keep count. Hours of leave count, paid or not.',
+  noAllowance: 'Nothing is said for {year}, and nobody was away.',
+  hoursOfAYear: 'hours a year',
+  allowThem: 'Allow them',
 } as const;

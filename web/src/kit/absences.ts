@@ -1,0 +1,19 @@
+import type { ResponseOf } from '@wergon/contract/routes';
+import { t } from '../words/index.ts';
+import { sayDate } from './dates.ts';
+
+/** Hours as somebody typed them, with a comma or a point; `null` where nothing was typed. */
+export const hoursText = (typed: string): string | null => {
+  const text = typed.trim().replace(',', '.');
+  return text === '' ? null : text;
+};
+
+/** What stands already on days that somebody is away. */
+export const sayAroundAbsence = (around: ResponseOf<'addAbsence'> | null): readonly string[] => [
+  ...(around && around.worked.length > 0
+    ? [t('kit.workedOnAbsence', { days: around.worked.map(sayDate).join(', ') })]
+    : []),
+  ...(around && around.closed.length > 0
+    ? [t('kit.closedOnAbsence', { days: around.closed.map(sayDate).join(', ') })]
+    : []),
+];
