@@ -34,6 +34,14 @@ const REQUESTS = [
     ago: 41,
   },
   {
+    technician: 't8',
+    what: 'time-off',
+    text: 'Dentist',
+    leave: { kind: 'other', inDays: 6, days: 1, seconds: 9_000 },
+    station: 'Balancing',
+    ago: 118,
+  },
+  {
     technician: 't17',
     what: 'part',
     text: 'Terminal block',
@@ -45,11 +53,17 @@ const REQUESTS = [
   },
 ] as const;
 
-type Ahead = { readonly kind: string; readonly inDays: number; readonly days: number };
+type Ahead = {
+  readonly kind: string;
+  readonly inDays: number;
+  readonly days: number;
+  readonly seconds?: number;
+};
 /** Days of time off that lie so far ahead, as a station sends them. */
-function leaveFrom(opensAt: Instant, { kind, inDays, days }: Ahead) {
+function leaveFrom(opensAt: Instant, { kind, inDays, days, seconds }: Ahead) {
   const from = toDay(Math.floor(opensAt / 86_400) + inDays);
-  return { kind, from: formatDay(from), to: formatDay(addDays(from, days - 1)) };
+  const to = addDays(from, days - 1);
+  return { kind, from: formatDay(from), to: formatDay(to), ...(seconds === undefined ? {} : { seconds }) };
 }
 
 /** Records the sample shop's requests as its stations and its desk would. */

@@ -6,13 +6,12 @@ import { technicianSchema } from '@wergon/contract/people';
 import { DEFAULT_POLICY } from '@wergon/core/ledger';
 import { parseRate } from '@wergon/core/money';
 import type { ShiftPlan, TechnicianId } from '@wergon/core/people';
-import { dated, formatDay, parseDay, addDays, daysFrom, toInstant, toSeconds } from '@wergon/core/time';
+import { dated, formatDay, parseDay, addDays, toInstant, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { RIGHTS_OF_ROLE } from '@wergon/contract/access';
 import { RoleEntity, addUser } from '@wergon/server/access';
 import type { NewUser } from '@wergon/server/access';
 import {
-  AbsenceEntity,
   BadgeEntity,
   CostRateEntity,
   GradeEntity,
@@ -36,6 +35,7 @@ import { COST_CODES, CLOSED_DAYS, CREWS, DIVISIONS, JOB_TYPES, REASONS, makeUnit
 import { ACTIVITIES, CUSTOMERS, DEPARTMENTS, GRADES, PEOPLE, SHOP } from './sampleShop.ts';
 import type { Department, GradeId } from './sampleShop.ts';
 import { NIGHT_GROUP, addOvertime } from './addOvertime.ts';
+import { addAbsences } from './addAbsences.ts';
 import { addPayroll } from './addPayroll.ts';
 import { enterStations } from './enterStations.ts';
 import type { Draw } from './draw.ts';
@@ -306,25 +306,7 @@ async function addPeople(em: EntityManager, size: Size, firstDay: LocalDay, toda
     revokedAt: toInstant(today * 86_400 - 400_000),
     isBound: false,
   });
-  for (const day of daysFrom(addDays(today, 2), 3))
-    await em.insert(AbsenceEntity, { technician: technicianId('t6'), day, kind: 'holiday', isPaid: true });
-  // Days on which the sample's people did not come.
-  if (size.people.length === PEOPLE.length)
-    for (const [id, back, kind, isPaid] of [
-      ['t10', 5, 'holiday', true],
-      ['t10', 4, 'holiday', true],
-      ['t1', 14, 'sick', true],
-      ['t23', 12, 'unpaid leave', false],
-    ] as const)
-      await em.insert(AbsenceEntity, {
-        ...{ technician: technicianId(id), day: addDays(today, -back), kind, isPaid },
-      });
-  await em.insert(AbsenceEntity, {
-    technician: technicianId('t17'),
-    day: addDays(today, 1),
-    kind: 'training',
-    isPaid: true,
-  });
+  await addAbsences(em, today, size.people.length === PEOPLE.length);
   // Somebody who begins next week: no rate and no plan yet, so the checklist has something to say.
   const fresh = technicianSchema.parse({
     number: '127',

@@ -4,6 +4,18 @@ import { day, dayText, idText, instant, seconds, technicianId } from '../wire/in
 /** A stretch of time; `to` is where it ends, or now where it goes on. */
 const span = { from: instant, to: instant, isOpen: z.boolean(), isTorn: z.boolean() };
 
+/** What a day or all of a card comes to. */
+const sums = {
+  attendedSeconds: seconds,
+  chargedSeconds: seconds,
+  jobSeconds: seconds,
+  overtimeSeconds: seconds,
+  doubleSeconds: seconds,
+  awaySeconds: seconds,
+  plannedSeconds: seconds,
+  balanceSeconds: z.number(),
+};
+
 /** One person's card: no rate and no cost. Days are shift days; hours that were written down stand in the lines alone. */
 export const cardSchema = z.object({
   asOf: instant,
@@ -12,8 +24,7 @@ export const cardSchema = z.object({
   number: z.string(),
   firstDay: day,
   lastDay: day,
-  attendedSeconds: seconds,
-  chargedSeconds: seconds,
+  ...sums,
   days: z.array(
     z.object({
       day,
@@ -21,8 +32,9 @@ export const cardSchema = z.object({
       breaks: z.array(z.object(span)),
       stretches: z.array(z.object({ ...span, titles: z.array(z.string()) })),
       lines: z.array(z.object({ title: z.string(), order: z.string(), seconds })),
-      attendedSeconds: seconds,
-      chargedSeconds: seconds,
+      /** Leave by its kind, paid or not, and a closed day that is paid. */
+      away: z.array(z.object({ kind: z.string(), seconds, isPaid: z.boolean() })),
+      ...sums,
     }),
   ),
 });

@@ -1,6 +1,7 @@
 import type { DeepReadonly } from '../wire/index.ts';
 import { z } from 'zod';
 import { toSeconds } from '@wergon/core/time';
+import { PAY_CLASSES } from '@wergon/core/pay';
 import { WORK_TYPES } from '@wergon/core/work';
 import { usedSchema } from '../ledger/index.ts';
 import { day, dayText, entryId, idText, instant, onceId, targetId, technicianId } from '../wire/index.ts';
@@ -101,6 +102,8 @@ export const weekSchema = z.object({
       isClosed: z.boolean(),
       isFuture: z.boolean(),
       totalSeconds: z.number(),
+      /** What of the shift that begins on it is paid beyond straight hours. */
+      overtimeSeconds: z.number(),
       state: z.enum(['open', 'approved', 'changed']),
     }),
   ),
@@ -114,6 +117,8 @@ export const weekSchema = z.object({
       totalSeconds: z.number(),
     }),
   ),
+  /** How what runs is paid from when on, where that is not straight all the time. */
+  stages: z.array(z.object({ class: z.enum(PAY_CLASSES), at: instant })),
   /** The last day before this week on which something is recorded of them. */
   lastDay: day.nullable(),
 });

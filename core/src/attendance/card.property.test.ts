@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { attendedByShiftDay, deriveLedger } from '../ledger/index.ts';
 import type { HoursEntry } from '../ledger/index.ts';
 import { THE_END, TECHNICIANS, anyEntries, clock, factsWith, technician } from '../ledger/shop.fixture.ts';
-import { addDays, mondayOf } from '../time/index.ts';
-import { cardWeeks, personCard } from './card.ts';
+import { addDays, mondayOf, toSeconds } from '../time/index.ts';
+import { cardWeeks, personCard, sumCard } from './card.ts';
+import type { CardDay, CardSums } from './card.ts';
 
 const facts = factsWith();
 /** A fortnight that all random entries lie in. */
@@ -24,6 +25,12 @@ const anyShop = anyEntries.map((entries) => {
       of: { stints: own(ledger.stints), shifts: own(ledger.shifts), breaks: own(ledger.breaks), hours },
     };
   });
+});
+/** Something of each, different day by day. */
+const withPay = (day: CardDay, i: number) => ({
+  ...day,
+  ...{ jobSeconds: day.chargedSeconds, overtimeSeconds: toSeconds(i * 60), doubleSeconds: toSeconds(i) },
+  ...{ awaySeconds: toSeconds(i * 3600), plannedSeconds: toSeconds(28_800), balanceSeconds: 60 - i * 7 },
 });
 const sum = (figures: readonly number[]) => figures.reduce((total, figure) => total + figure, 0);
 
@@ -61,13 +68,17 @@ test('the weeks of a card hold each of its days once, and add up to it', () => {
   fc.assert(
     fc.property(anyShop, fc.integer({ min: 0, max: 20 }), (people, length) => {
       for (const { of } of people) {
-        const card = personCard(of, { firstDay, lastDay: addDays(firstDay, length) }, facts);
+        const card = personCard(of, { firstDay, lastDay: addDays(firstDay, length) }, facts).map(withPay);
         const weeks = cardWeeks(card);
         expect(weeks.flatMap(({ days }) => days)).toEqual(card);
         for (const { monday, days } of weeks)
           expect(days.every(({ day }) => day >= monday && day < addDays(monday, 7))).toBe(true);
-        for (const what of ['attendedSeconds', 'chargedSeconds'] as const)
-          expect(sum(weeks.map((week) => week[what]))).toBe(sum(card.map((day) => day[what])));
+        const all = sumCard(card);
+        for (const [what, seconds] of Object.entries(all)) {
+          const of = what as keyof CardSums;
+          expect(sum(weeks.map((week) => week[of]))).toBe(seconds);
+          expect(sum(card.map((day) => day[of]))).toBe(seconds);
+        }
       }
     }),
   );

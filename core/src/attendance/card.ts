@@ -62,26 +62,46 @@ export function personCard(
   });
 }
 
-/** What a card comes to from Monday to Sunday. */
-export type CardWeek<Day> = {
-  readonly monday: LocalDay;
-  readonly days: readonly Day[];
+/** What a day, a week or all of a card comes to, in seconds. `balanceSeconds` is how much more was worked and is paid than
+ *  was planned; it grows with days that are over alone. */
+export type CardSums = {
   readonly attendedSeconds: Seconds;
   readonly chargedSeconds: Seconds;
+  /** Of what was charged, on jobs. */
+  readonly jobSeconds: Seconds;
+  readonly overtimeSeconds: Seconds;
+  readonly doubleSeconds: Seconds;
+  readonly awaySeconds: Seconds;
+  readonly plannedSeconds: Seconds;
+  readonly balanceSeconds: number;
 };
 
+/** Days of a card, added up. */
+export function sumCard(days: readonly CardSums[]): CardSums {
+  const sum = (of: Exclude<keyof CardSums, 'balanceSeconds'>) =>
+    sumSeconds(days.map((day) => ({ seconds: day[of] })));
+  return {
+    attendedSeconds: sum('attendedSeconds'),
+    chargedSeconds: sum('chargedSeconds'),
+    jobSeconds: sum('jobSeconds'),
+    overtimeSeconds: sum('overtimeSeconds'),
+    doubleSeconds: sum('doubleSeconds'),
+    awaySeconds: sum('awaySeconds'),
+    plannedSeconds: sum('plannedSeconds'),
+    balanceSeconds: days.reduce((total, { balanceSeconds }) => total + balanceSeconds, 0),
+  };
+}
+
+/** What a card comes to from Monday to Sunday. */
+export type CardWeek<Day> = CardSums & { readonly monday: LocalDay; readonly days: readonly Day[] };
+
 /** The days of a card by week, each week with its sums; the first and the last may lack days. */
-export function cardWeeks<Day extends Pick<CardDay, 'day' | 'attendedSeconds' | 'chargedSeconds'>>(
+export function cardWeeks<Day extends CardSums & { readonly day: LocalDay }>(
   days: readonly Day[],
 ): readonly CardWeek<Day>[] {
   const mondays = [...new Set(days.map(({ day }) => mondayOf(day)))];
   return mondays.map((monday) => {
     const own = days.filter(({ day }) => mondayOf(day) === monday);
-    return {
-      monday,
-      days: own,
-      attendedSeconds: sumSeconds(own.map(({ attendedSeconds: seconds }) => ({ seconds }))),
-      chargedSeconds: sumSeconds(own.map(({ chargedSeconds: seconds }) => ({ seconds }))),
-    };
+    return { monday, days: own, ...sumCard(own) };
   });
 }

@@ -1,4 +1,4 @@
 export { accountPerson, sumPeople } from './accounted.ts';
 export type { Accounted, AccountedPerson } from './accounted.ts';
-export { cardWeeks, personCard } from './card.ts';
-export type { CardDay } from './card.ts';
+export { cardWeeks, personCard, sumCard } from './card.ts';
+export type { CardDay, CardSums } from './card.ts';

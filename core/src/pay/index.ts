@@ -19,7 +19,7 @@ export {
 export type { OvertimeRule, PayTier, PayWeek } from './overtimeRule.ts';
 export { leaveBalances, leaveTakes } from './leaveBalance.ts';
 export type { LeaveBalance } from './leaveBalance.ts';
-export { paidAwayOf } from './paidAway.ts';
+export { awayOn, leaveOn, paidAwayOf } from './paidAway.ts';
 export type { AwayFacts, Guarantee, Leave, PaidAway } from './paidAway.ts';
 export { PAY_CLASSES, highestOf, isPayClass } from './payClass.ts';
 export type { ClassSeconds, DayClasses, PayClass } from './payClass.ts';

@@ -65,8 +65,11 @@ export const leaveOn = (
     .filter((each) => each.day === day && !(each.isPaid && closedDays.get(day)?.isPaid === true))
     .map((each) => ({ ...each, seconds: each.seconds ?? plannedOn(day) }));
 
-/** Leave and closed days of a day: what of it is paid, and what of it stands instead of work, paid or not. */
-function awayOn(facts: AwayFacts, day: LocalDay) {
+/** Leave and closed days of a day: what of it is paid, and what of it stands instead of work, paid or not, in seconds. */
+export function awayOn(
+  facts: Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>,
+  day: LocalDay,
+): { readonly paid: readonly PaidAway[]; readonly instead: number } {
   const planned = facts.plannedOn(day);
   const isPaidClosing = facts.closedDays.get(day)?.isPaid === true;
   const own = leaveOn(facts, day);

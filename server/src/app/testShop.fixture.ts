@@ -197,6 +197,7 @@ export async function openTestShop() {
     correct,
     scan,
     addUser,
+    freshDesk,
     listed,
     prove,
     close: () => database.close(),

@@ -112,3 +112,55 @@ describe('own time at the desk', () => {
     expect(problem(await shop.post('/api/own/confirm', { days }, again))).toEqual([409, 'approve.changed']);
   });
 });
+
+test('a card says what was planned, what somebody was away for, on jobs and beside them, and the balance', async () => {
+  const own = await openTestShop();
+  try {
+    const daily = { startMinute: 420, endMinute: 930, breakMinutes: 30 };
+    const weeks = [Array.from({ length: 7 }, (_day, i) => (i < 5 ? daily : null))];
+    await own.post(`/api/people/${own.ada}/patterns`, { from: '2026-03-02', weeks });
+    const away = (from: string, more: object) =>
+      own.post(`/api/people/${own.ada}/absences`, {
+        ...{ from, to: from, kind: 'holiday', isPaid: true },
+        ...more,
+      });
+    await away('2026-03-04', {});
+    await away('2026-03-05', { hours: '3', isPaid: false });
+    await own.post('/api/shop/closed-days', { day: '2026-03-06', name: 'Founding day', isPaid: true });
+    await own.send(
+      own.scan('shift-in', 0, own.ada),
+      own.scan('work-start', 0, own.ada, [own.strip]),
+      own.scan('shift-out', 90, own.ada),
+    );
+    own.clock.set((own.clock.now() + 5 * 86_400) * 1000);
+    const path = `/api/reconcile/card?technician=${own.ada}&from=2026-03-02&to=2026-03-08`;
+    const card = (await own.get(path, await own.freshDesk())).body as CardJson;
+    const hours = (seconds: number) => seconds / 3600;
+    expect(
+      card.days.map(({ plannedSeconds, balanceSeconds, away: left }) => [
+        hours(plannedSeconds),
+        hours(balanceSeconds),
+        left.map(({ kind, seconds, isPaid }) => `${kind} ${hours(seconds)} ${isPaid}`).join(', '),
+      ]),
+    ).toEqual([
+      [8, -8, ''],
+      [8, -6.5, ''],
+      [0, 0, 'holiday 8 true'],
+      // What they are away for a part of the day is not planned; the rest of it is.
+      [5, -5, 'holiday 3 false'],
+      [0, 0, 'closed 8 true'],
+      [0, 0, ''],
+      [0, 0, ''],
+    ]);
+    expect(card).toMatchObject({
+      ...{
+        jobSeconds: 5400,
+        awaySeconds: 19 * 3600,
+        plannedSeconds: 21 * 3600,
+        balanceSeconds: -19.5 * 3600,
+      },
+    });
+  } finally {
+    await own.close();
+  }
+});

@@ -1,9 +1,11 @@
 import type { CardJson } from '@wergon/contract/attendance';
-import { personCard } from '@wergon/core/attendance';
+import type { EntityManager } from '@mikro-orm/libsql';
+import { personCard, sumCard } from '@wergon/core/attendance';
+import { awayOn, leaveOn } from '@wergon/core/pay';
 import type { Presence } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
-import { addDays, mondayOf, sumSeconds } from '@wergon/core/time';
+import { addDays, mondayOf, sumSeconds, toSeconds } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import { orderNumberOf, titleOf } from '../catalog/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -11,8 +13,10 @@ import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { refuse } from '../http/index.ts';
 import type { Mount, RouteRefusal } from '../http/index.ts';
-import { loadHours, loadPersonTimeline } from '../ledger/index.ts';
+import { loadHours, loadPersonTimeline, loadShiftDays } from '../ledger/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
+import { loadLeaveFacts, loadPlans } from '../people/index.ts';
+import type { LeaveFacts } from '../people/index.ts';
 
 /** A shift can begin so many days before the last calendar day of its labor. */
 const DAYS_AROUND = 2;
@@ -33,12 +37,34 @@ export function cardDays({ from, to }: Asked, today: LocalDay): CardDays | Route
   return { firstDay, lastDay: addDays(firstDay, lastDay - firstDay) };
 }
 
+/** What is planned of somebody and when they are away, and each day's shift less that. */
+export type CardPlan = LeaveFacts & { readonly leftToWork: (day: LocalDay) => number };
+
+export async function loadCardPlan(
+  em: EntityManager,
+  technician: TechnicianId,
+  { firstDay, lastDay }: CardDays,
+): Promise<CardPlan> {
+  const plans = await loadPlans(em, firstDay, lastDay);
+  const facts = (await loadLeaveFacts(em, firstDay, lastDay, [technician]))(technician);
+  return { ...facts, leftToWork: (day) => plans(technician, day).seconds };
+}
+
+/** Leave of a day by its kind, paid or not, and a closed day that is paid. */
+const awayWords = (plan: LeaveFacts, day: LocalDay): CardJson['days'][number]['away'] => [
+  ...awayOn(plan, day).paid.flatMap(({ kind, seconds }) =>
+    seconds > 0 ? [{ kind: kind.of === 'leave' ? kind.name : kind.of, seconds, isPaid: true }] : [],
+  ),
+  ...leaveOn(plan, day).flatMap(({ kind, seconds, isPaid }) => (isPaid ? [] : [{ kind, seconds, isPaid }])),
+];
+
 /** One person's card as it is now, with what runs. */
 export function loadCard(
   sql: Sql,
   facts: ShopFacts,
   technician: TechnicianId,
   { firstDay, lastDay }: CardDays,
+  plan: CardPlan,
   now: Instant,
 ): CardJson {
   const span = {
@@ -47,7 +73,32 @@ export function loadCard(
   };
   const hours = loadHours(sql, firstDay, lastDay).filter((entry) => entry.technician === technician);
   const timeline = loadPersonTimeline(sql, facts, technician, span, now);
-  const days = personCard({ ...timeline, hours }, { firstDay, lastDay }, facts);
+  const today = facts.zone.dayAt(now);
+  const paid = new Map(
+    loadShiftDays(sql, facts, { firstDay, lastDay, people: [technician] }, now).map((each) => [
+      each.day,
+      each.classes,
+    ]),
+  );
+  /** What is paid of a day and what was planned of it. */
+  const payOf = (day: LocalDay) => {
+    const { straight, overtime, double } = paid.get(day) ?? { straight: 0, overtime: 0, double: 0 };
+    const away = awayWords(plan, day);
+    const planned = toSeconds(plan.leftToWork(day));
+    return {
+      away,
+      overtimeSeconds: toSeconds(overtime),
+      doubleSeconds: toSeconds(double),
+      awaySeconds: sumSeconds(away),
+      plannedSeconds: planned,
+      balanceSeconds: day < today ? straight + overtime + double - planned : 0,
+    };
+  };
+  const days = personCard({ ...timeline, hours }, { firstDay, lastDay }, facts).map((day) => ({
+    ...day,
+    ...payOf(day.day),
+    jobSeconds: sumSeconds(day.lines.filter(({ target }) => facts.tasks.has(target))),
+  }));
   const spanOf = ({ from, to, open, capped }: Pick<Presence, 'from' | 'to' | 'open' | 'capped'>) => ({
     from,
     to,
@@ -55,8 +106,6 @@ export function loadCard(
     isTorn: capped,
   });
   const person = facts.technicians.get(technician);
-  const total = (of: 'attendedSeconds' | 'chargedSeconds') =>
-    sumSeconds(days.map((day) => ({ seconds: day[of] })));
   return {
     asOf: now,
     technician,
@@ -64,8 +113,7 @@ export function loadCard(
     number: person?.number ?? '',
     firstDay,
     lastDay,
-    attendedSeconds: total('attendedSeconds'),
-    chargedSeconds: total('chargedSeconds'),
+    ...sumCard(days),
     days: days.map(({ shifts, breaks, stretches, lines, ...day }) => ({
       ...day,
       shifts: shifts.map(spanOf),
@@ -91,6 +139,7 @@ export function mountCard(mount: Mount, { database, clock, facts }: LedgerContex
     const now = clock.now();
     const days = cardDays(asked, known.zone.dayAt(now));
     if ('code' in days) return days;
-    return ok(await readSql(database, (sql) => loadCard(sql, known, technician, days, now)));
+    const plan = await loadCardPlan(database.em.fork(), technician, days);
+    return ok(await readSql(database, (sql) => loadCard(sql, known, technician, days, plan, now)));
   });
 }

@@ -6,7 +6,7 @@ import { refuse } from '../http/index.ts';
 import type { DeskWho, Mount } from '../http/index.ts';
 import type { StationContext } from '../station/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import { cardDays, loadCard } from './card.ts';
+import { cardDays, loadCard, loadCardPlan } from './card.ts';
 import { confirmDays, findToConfirm, writeToConfirm } from './confirm.ts';
 
 /** Routes by which people see and confirm their own time: at a station whoever has proved there who they are, at the desk
@@ -21,9 +21,10 @@ export function mountOwnTime(mount: Mount, context: StationContext): void {
   ) => {
     const days = cardDays(asked, known.zone.dayAt(now));
     if ('code' in days) return days;
+    const plan = await loadCardPlan(database.em.fork(), technician, days);
     return ok(
       await readSql(database, (sql) => ({
-        card: loadCard(sql, known, technician, days, now),
+        card: loadCard(sql, known, technician, days, plan, now),
         toConfirm: findToConfirm(sql, known, technician, now).map(writeToConfirm),
       })),
     );

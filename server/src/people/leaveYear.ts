@@ -9,9 +9,34 @@ import { ClosedDayEntity } from '../shop/index.ts';
 import { AbsenceEntity, LeaveAllowanceEntity } from './entities.ts';
 import { loadPlans } from './planned.ts';
 
-/** What decides how long somebody is away in a year, and what the shop allows of it by kind. */
+/** What decides how long somebody is away. */
+export type LeaveFacts = Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>;
+
+/** The same of some people, or of everybody, for some days. */
+export async function loadLeaveFacts(
+  em: EntityManager,
+  firstDay: LocalDay,
+  lastDay: LocalDay,
+  people?: readonly TechnicianId[],
+): Promise<(technician: TechnicianId) => LeaveFacts> {
+  const within = { day: { $gte: firstDay, $lte: lastDay } };
+  const plans = await loadPlans(em, firstDay, lastDay);
+  const absences = await em.find(AbsenceEntity, { ...within, ...among(people) });
+  const leave = groupBy(absences, ({ technician }) => technician);
+  const closed = await em.find(ClosedDayEntity, within);
+  const closedDays = new Map(closed.map(({ day, isPaid }) => [day, { isPaid }]));
+  return (technician) => ({
+    plannedOn: (day) => toSeconds(plans(technician, day).usualSeconds),
+    leave: (leave.get(technician) ?? []).map(leaveOfAbsence),
+    closedDays,
+  });
+}
+const among = (people: readonly TechnicianId[] | undefined) =>
+  people === undefined ? {} : { technician: { $in: [...people] } };
+
+/** How long somebody is away in a year, and what the shop allows of it by kind. */
 export type LeaveYear = {
-  readonly facts: Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>;
+  readonly facts: LeaveFacts;
   readonly allowed: ReadonlyMap<string, Seconds>;
   readonly balances: (today: LocalDay) => readonly LeaveBalance[];
 };
@@ -24,23 +49,13 @@ export async function loadLeaveYear(
 ): Promise<(technician: TechnicianId) => LeaveYear> {
   const first = firstDayOfYear(year);
   const days = daysFrom(first, firstDayOfYear(year + 1) - first);
-  const within = { day: { $gte: first, $lt: firstDayOfYear(year + 1) } };
-  const of = people === undefined ? {} : { technician: { $in: [...people] } };
-  const plans = await loadPlans(em, first, days.at(-1) ?? first);
-  const leave = groupBy(await em.find(AbsenceEntity, { ...within, ...of }), ({ technician }) => technician);
+  const factsOf = await loadLeaveFacts(em, first, days.at(-1) ?? first, people);
   const allowed = groupBy(
-    await em.find(LeaveAllowanceEntity, { year, ...of }),
+    await em.find(LeaveAllowanceEntity, { year, ...among(people) }),
     ({ technician }) => technician,
   );
-  const closedDays = new Map(
-    (await em.find(ClosedDayEntity, within)).map(({ day, isPaid }) => [day, { isPaid }]),
-  );
   return (technician) => {
-    const facts = {
-      plannedOn: (day: LocalDay) => toSeconds(plans(technician, day).usualSeconds),
-      leave: (leave.get(technician) ?? []).map(leaveOfAbsence),
-      closedDays,
-    };
+    const facts = factsOf(technician);
     const own = new Map((allowed.get(technician) ?? []).map(({ kind, seconds }) => [kind, seconds]));
     return { facts, allowed: own, balances: (today) => leaveBalances(facts, own, days, today) };
   };

@@ -11,7 +11,13 @@ import type { Mount } from '../http/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, loadPersonTimeline, loadHours, loadShiftDays } from '../ledger/index.ts';
+import {
+  findClosedUntil,
+  loadPersonTimeline,
+  loadHours,
+  loadShiftDays,
+  loadStages,
+} from '../ledger/index.ts';
 import { loadPlans } from '../people/index.ts';
 import type { Plans } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
@@ -72,6 +78,7 @@ function loadWeek(
     name: facts.technicians.get(technician)?.name ?? '',
     days: days.map((day, i) => {
       const { seconds, absence } = plans(technician, day);
+      const shift = states.find((each) => each.day === day);
       return {
         day,
         plannedSeconds: seconds,
@@ -80,7 +87,8 @@ function loadWeek(
         isClosed: closedUntil !== null && day <= closedUntil,
         isFuture: day > today,
         totalSeconds: secondsOfCell(itemAt(sums, i)),
-        state: states.find((each) => each.day === day)?.state ?? 'open',
+        overtimeSeconds: shift ? shift.classes.overtime + shift.classes.double : 0,
+        state: shift?.state ?? 'open',
       };
     }),
     rows: rows.map(({ target, workType, cells }) => ({
@@ -91,6 +99,7 @@ function loadWeek(
       cells,
       totalSeconds: secondsOfCells(cells),
     })),
+    stages: days.includes(today) ? [...(loadStages(sql, facts, [technician]).get(technician) ?? [])] : [],
     lastDay: last?.day ?? null,
   };
 }

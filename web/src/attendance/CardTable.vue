@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { CardJson } from '@wergon/contract/attendance';
 import { lengthOf, sumSeconds } from '@wergon/core/time';
-import { sayClock, sayDay, useDesk, linkToDay } from '../kit/index.ts';
+import { sayAway, sayClock, sayDay, useDesk, linkToDay } from '../kit/index.ts';
 import type { Column } from '../kit/index.ts';
 import { DataTable } from '../kit/parts/index.ts';
 import { sayList, t } from '../words/index.ts';
@@ -29,6 +29,15 @@ const sayStretch = ({ from, to, isOpen, isTorn }: Stretch) =>
 /** A day on which nothing was is left empty. */
 const hoursOf = (row: CardRow, seconds: number) =>
   row.kind === 'day' && row.attendedSeconds + row.chargedSeconds === 0 ? '' : desk.hours(seconds);
+const notNothing = (seconds: number) => (seconds === 0 ? '' : desk.hours(seconds));
+/** A column that stands there only where something of it is. */
+const columnIf = (
+  of: 'overtimeSeconds' | 'doubleSeconds' | 'plannedSeconds',
+  title: string,
+): readonly Column<CardRow>[] =>
+  props.card[of] === 0
+    ? []
+    : [{ id: of, title, class: 'figure number', value: (row) => notNothing(row[of]) }];
 const columns = computed((): readonly Column<CardRow>[] => [
   { id: 'day', title: t('common.dayHead'), isRowHead: true },
   { id: 'shifts', title: t('attendance.inAndOut'), class: 'figure' },
@@ -45,13 +54,51 @@ const columns = computed((): readonly Column<CardRow>[] => [
     class: 'figure number',
     value: (row) => hoursOf(row, row.chargedSeconds),
   },
+  ...columnIf('overtimeSeconds', t('payClasses.overtime')),
+  ...columnIf('doubleSeconds', t('payClasses.double')),
+  ...(props.card.days.some(({ away }) => away.length > 0)
+    ? [{ id: 'away', title: t('attendance.away'), class: 'figure number' }]
+    : []),
+  ...columnIf('plannedSeconds', t('attendance.planned')),
+  ...(props.card.plannedSeconds === 0
+    ? []
+    : [
+        {
+          id: 'balance',
+          title: t('attendance.balance'),
+          class: 'figure number',
+          value: (row: CardRow) => sayBalance(row.balanceSeconds),
+        },
+      ]),
   { id: 'work', title: t('attendance.onWhat') },
 ]);
+/** More than was planned stands with its sign, as less does. */
+const sayBalance = (seconds: number) => (seconds > 0 ? `+${desk.hours(seconds)}` : notNothing(seconds));
 const breakSeconds = (breaks: readonly Stretch[]) =>
   sumSeconds(breaks.map((each) => ({ seconds: lengthOf(each) })));
 </script>
 
 <template>
+  <p class="counts">
+    <span
+      ><b class="figure">{{ desk.hours(card.jobSeconds) }}</b> {{ t('attendance.onJobs') }}</span
+    >
+    <span v-if="card.chargedSeconds > card.jobSeconds"
+      ><b class="figure">{{ desk.hours(card.chargedSeconds - card.jobSeconds) }}</b>
+      {{ t('attendance.notOnJobs') }}</span
+    >
+    <span v-if="card.attendedSeconds > card.chargedSeconds"
+      ><b class="figure">{{ desk.hours(card.attendedSeconds - card.chargedSeconds) }}</b>
+      {{ t('attendance.onNothing') }}</span
+    >
+    <span v-if="card.awaySeconds > 0"
+      ><b class="figure">{{ desk.hours(card.awaySeconds) }}</b> {{ t('attendance.awayWord') }}</span
+    >
+    <span v-if="card.plannedSeconds > 0" :title="t('attendance.balanceIs')"
+      ><b class="figure">{{ sayBalance(card.balanceSeconds) || desk.hours(0) }}</b>
+      {{ t('attendance.balanceWord') }}</span
+    >
+  </p>
   <DataTable
     class="across card-table"
     :rows="rows"
@@ -81,6 +128,17 @@ const breakSeconds = (breaks: readonly Stretch[]) =>
         desk.hours(breakSeconds(row.breaks))
       }}</template>
     </template>
+    <template #away="{ row }">
+      <template v-if="row.kind === 'day'">
+        <div v-for="each in row.away" :key="each.kind">
+          {{ desk.hours(each.seconds) }}
+          <small>{{
+            each.isPaid ? sayAway(each.kind) : t('attendance.awayUnpaid', { kind: sayAway(each.kind) })
+          }}</small>
+        </div>
+      </template>
+      <template v-else>{{ notNothing(row.awaySeconds) }}</template>
+    </template>
     <template #work="{ row }">
       <ul v-if="row.kind === 'day' && hasStretches">
         <li v-for="stretch in row.stretches" :key="stretch.from" :class="{ attention: stretch.isTorn }">
@@ -108,7 +166,11 @@ const breakSeconds = (breaks: readonly Stretch[]) =>
 }
 /* The last column takes what the others leave. */
 .card-table :deep(th:last-child) {
-  width: 50%;
+  width: 40%;
+}
+small {
+  display: block;
+  color: var(--ink-2);
 }
 ul {
   margin: 0;

@@ -68,7 +68,7 @@ const requests = computed(() => query.data.value?.requests ?? []);
       <BFormInput
         v-model="asked.hours"
         size="sm"
-        class="figure hours"
+        class="hours"
         inputmode="decimal"
         :placeholder="t('people.wholeDay')"
         :aria-label="t('people.hoursOfEachDay')"

@@ -76,16 +76,17 @@ const aroundOf = ({ away, worked, closed, kind, balance }: Leave): readonly stri
       ]),
   ...(worked.length === 0 ? [] : [t('floor.workedThen', { days: worked.map(sayDate).join(', ') })]),
   ...(closed.length === 0 ? [] : [t('floor.closedThen', { days: closed.map(sayDate).join(', ') })]),
-  ...(balance === null
-    ? []
-    : [
-        t(balance.takes > balance.left ? 'floor.leavesTooLittle' : 'floor.leavesEnough', {
-          takes: desk.hours(balance.takes),
-          left: desk.hours(Math.max(0, balance.left)),
-          kind: sayTerm('absences', kind),
-        }),
-      ]),
+  ...(isShort(balance) ? [sayLeft(kind, balance)] : []),
 ];
+/** Whether it takes more than is left of the year. */
+const isShort = (balance: Leave['balance']): balance is NonNullable<typeof balance> =>
+  balance !== null && balance.takes > balance.left;
+const sayLeft = (kind: Leave['kind'], balance: NonNullable<Leave['balance']>): string =>
+  t(isShort(balance) ? 'floor.leavesTooLittle' : 'floor.leavesEnough', {
+    takes: desk.hours(balance.takes),
+    left: desk.hours(Math.max(0, balance.left)),
+    kind: sayTerm('absences', kind),
+  });
 /** What is wanted, in a few words: time off that was granted may not be wanted any more. */
 const wantOf = ({ what, leave }: RequestsJson['requests'][number]): string =>
   leave?.standing === 'not-wanted' ? t('floor.doesNotWantTimeOff') : WANTS[what];
@@ -142,6 +143,9 @@ const whenOf = ({ at, what }: RequestsJson['requests'][number]): string =>
         <template v-if="request.leave">
           <span v-for="words in aroundOf(request.leave)" :key="words" class="attention around">{{
             words
+          }}</span>
+          <span v-if="request.leave.balance && !isShort(request.leave.balance)" class="around own">{{
+            sayLeft(request.leave.kind, request.leave.balance)
           }}</span>
         </template>
       </p>
@@ -211,6 +215,9 @@ form {
 }
 p {
   margin: 0;
+}
+.around.own {
+  color: var(--ink-2);
 }
 .around {
   display: block;

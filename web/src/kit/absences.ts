@@ -1,5 +1,5 @@
 import type { ResponseOf } from '@wergon/contract/routes';
-import { t } from '../words/index.ts';
+import { sayTerm, t } from '../words/index.ts';
 import { sayDate } from './dates.ts';
 
 /** Hours as somebody typed them, with a comma or a point; `null` where nothing was typed. */
@@ -17,3 +17,11 @@ export const sayAroundAbsence = (around: ResponseOf<'addAbsence'> | null): reado
     ? [t('kit.closedOnAbsence', { days: around.closed.map(sayDate).join(', ') })]
     : []),
 ];
+
+/** Why time is paid, or taken, that was not worked. */
+export const sayAway = (kind: string): string =>
+  kind === 'closed'
+    ? t('pay.closedDay')
+    : kind === 'guarantee'
+      ? t('pay.guaranteedHours')
+      : sayTerm('absences', kind);

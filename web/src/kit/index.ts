@@ -1,4 +1,4 @@
-export { hoursText, sayAroundAbsence } from './absences.ts';
+export { hoursText, sayAroundAbsence, sayAway } from './absences.ts';
 export { afterPointer } from './afterPointer.ts';
 export { CallFailed, callRoute, clockOffsetMs, sayRefusal, wordsOf } from './callRoute.ts';
 export { readDateText } from './dateText.ts';

@@ -3,13 +3,13 @@ import { computed, reactive } from 'vue';
 import type { PayPeriodJson } from '@wergon/contract/pay';
 import { formatDay } from '@wergon/core/time';
 import { PAY_CLASSES, isAboveAttended } from '@wergon/core/pay';
-import { linkToDay, linkToWeek, sayDate, useDesk } from '../kit/index.ts';
+import { linkToDay, linkToWeek, sayDate, useDesk, sayAway } from '../kit/index.ts';
 import { DataTable, PlainButton } from '../kit/parts/index.ts';
 import PayBar from './PayBar.vue';
 import SplitPanel from './SplitPanel.vue';
 import { awaySeconds, longestOf } from './payBar.ts';
 import type { Column } from '../kit/index.ts';
-import { sayTerm, t } from '../words/index.ts';
+import { t } from '../words/index.ts';
 
 /** A pay period person by person, and the adjustments it takes. */
 const props = defineProps<{
@@ -44,12 +44,6 @@ const classColumn = (of: 'overtime' | 'double'): readonly Column<Person>[] =>
         },
       ]
     : [];
-const sayAway = (kind: string) =>
-  kind === 'closed'
-    ? t('pay.closedDay')
-    : kind === 'guarantee'
-      ? t('pay.guaranteedHours')
-      : sayTerm('absences', kind);
 const columns = computed((): readonly Column<Person>[] => [
   { id: 'person', title: t('common.person'), sortBy: (person) => person.name, isRowHead: true },
   { id: 'bar', title: t('pay.howItIsPaid'), class: 'wide' },

@@ -68,14 +68,16 @@ const sayAbsence = ({ kind, isPaid, seconds }: (typeof absences.value)[number]):
           <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ t(`absences.${kind}`) }}</option>
         </BFormSelect></label
       >
-      <BFormInput
-        v-model="fresh.hours"
-        class="figure hours"
-        inputmode="decimal"
-        :placeholder="t('people.wholeDay')"
-        :aria-label="t('people.hoursOfEachDay')"
-        :title="t('people.hoursOfEachDay')"
-      />
+      <label
+        >{{ t('common.hours') }}
+        <BFormInput
+          v-model="fresh.hours"
+          class="hours"
+          inputmode="decimal"
+          :placeholder="t('people.wholeDay')"
+          :aria-label="t('people.hoursOfEachDay')"
+          :title="t('people.hoursOfEachDay')"
+      /></label>
       <CheckField v-model="fresh.isPaid" class="check">{{ t('common.paid') }}</CheckField>
       <BButton type="submit" variant="quiet" :disabled="isBusy">{{ t('people.addAbsence') }}</BButton>
     </form>
@@ -97,7 +99,7 @@ const sayAbsence = ({ kind, isPaid, seconds }: (typeof absences.value)[number]):
 </template>
 
 <style scoped>
-.hours {
+.inline .hours.form-control {
   width: 116px;
 }
 .absences {

@@ -40,7 +40,7 @@ async function save(): Promise<void> {
     </p>
     <LeaveBalances v-else-if="query.data.value" :year="query.data.value.year" :balances="balances" />
     <form class="inline" @submit.prevent="save">
-      <BFormSelect v-model="year" class="figure year" :aria-label="t('people.yearWord')">
+      <BFormSelect v-model="year" class="figure" :aria-label="t('people.yearWord')">
         <option v-for="each in years" :key="each" :value="each">{{ each }}</option>
       </BFormSelect>
       <template v-if="desk.may('people.change')">
@@ -49,7 +49,7 @@ async function save(): Promise<void> {
         </BFormSelect>
         <BFormInput
           v-model="fresh.hours"
-          class="figure hours"
+          class="hours"
           inputmode="decimal"
           :placeholder="t('people.hoursOfAYear')"
           :aria-label="t('people.hoursOfAYear')"
@@ -62,10 +62,7 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
-.year {
-  width: 92px;
-}
-.hours {
+.inline .hours.form-control {
   width: 150px;
 }
 </style>

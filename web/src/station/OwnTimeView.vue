@@ -82,6 +82,10 @@ const weekday = (day: LocalDay) =>
     // The first days of 2024 began with a Monday.
     Date.UTC(2024, 0, weekdayOf(day)),
   );
+/** What of the week is paid beyond straight hours. */
+const beyondSeconds = computed(
+  () => (time.value?.card.overtimeSeconds ?? 0) + (time.value?.card.doubleSeconds ?? 0),
+);
 const isThisWeek = computed(() => week.value.from === undefined);
 const days = computed(() => time.value?.card.days ?? []);
 /** The day whose work is listed: one that was touched, else the last. */
@@ -152,6 +156,11 @@ async function sendPin(): Promise<void> {
             <td></td>
             <td class="figure">{{ hours(time.card.attendedSeconds) }}</td>
             <td class="figure">{{ hours(time.card.chargedSeconds) }}</td>
+          </tr>
+          <tr v-if="beyondSeconds > 0">
+            <th></th>
+            <td colspan="2">{{ said.words.ui.overtime }}</td>
+            <td class="figure">{{ hours(beyondSeconds) }}</td>
           </tr>
         </tbody>
       </PlainTable>

@@ -66,7 +66,7 @@ async function save(): Promise<void> {
       <BFormInput
         v-model="away.hours"
         size="sm"
-        class="figure hours"
+        class="hours"
         inputmode="decimal"
         :placeholder="t('people.wholeDay')"
         :aria-label="t('people.hoursOfEachDay')"

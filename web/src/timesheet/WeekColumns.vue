@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { WeekJson } from '@wergon/contract/timesheet';
-import { sayDay, useDesk, linkToDay } from '../kit/index.ts';
+import { sayDay, useDesk, linkToDay, linkToPay } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
 /** Seven columns, each as high as what was planned; what a day holds stands in it, scanned below, written down above. */
@@ -69,6 +69,15 @@ const STATES = {
         <small v-if="day.plannedSeconds > 0">{{
           t('timesheet.of', { hours: desk.hours(day.plannedSeconds) })
         }}</small>
+        <RouterLink
+          v-if="day.overtimeSeconds > 0 && desk.may('pay.see')"
+          class="beyond"
+          :to="linkToPay(week.technician, day.day)"
+          >{{ t('timesheet.beyond', { hours: desk.hours(day.overtimeSeconds) }) }}</RouterLink
+        >
+        <span v-else-if="day.overtimeSeconds > 0" class="beyond">{{
+          t('timesheet.beyond', { hours: desk.hours(day.overtimeSeconds) })
+        }}</span>
       </p>
       <p class="state" :class="{ attention: day.state === 'changed' }">
         {{ day.absence ?? (day.isClosed ? t('timesheet.closed') : STATES[day.state]) }}
@@ -79,6 +88,12 @@ const STATES = {
 </template>
 
 <style scoped>
+.beyond {
+  display: block;
+  color: var(--attention);
+  font-family: var(--sans);
+  font-size: var(--text-xs);
+}
 .columns {
   display: grid;
   grid-template-columns: var(--week);

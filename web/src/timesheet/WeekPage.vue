@@ -9,15 +9,18 @@ import { WORK_TYPES } from '@wergon/core/work';
 import type { WorkType } from '@wergon/core/work';
 import {
   callRoute,
+  sayClock,
   sayDate,
   sayDay,
   useDesk,
+  useNow,
   usePeople,
   useToday,
   linkToDay,
   linkToWeek,
 } from '../kit/index.ts';
 import { DateField, DeskFrame, FoundPeople, QueryState, ReconcileTabs } from '../kit/parts/index.ts';
+import { sayOvertime } from '../floor/index.ts';
 import { TargetPicker } from '../tape/index.ts';
 import AwayForm from './AwayForm.vue';
 import LengthField from './LengthField.vue';
@@ -47,6 +50,11 @@ const query = useQuery({
   enabled: computed(() => technician.value !== ''),
 });
 const week = computed(() => query.data.value);
+const now = useNow();
+/** That what they are on is paid beyond straight hours, or will be soon. */
+const overtime = computed(() =>
+  sayOvertime(week.value?.stages ?? [], now.value, (at) => (desk.zone ? sayClock(desk.zone, at) : '')),
+);
 /** What stands there is still the week or the person before: nothing is entered into it. */
 const isBehind = query.isPlaceholderData;
 const mayWrite = computed(() => week.value?.mayCorrect ?? false);
@@ -163,6 +171,7 @@ const openDate = (text: string) => {
         <span class="key"><i class="indirect"></i>{{ t('timesheet.scannedIndirect') }}</span>
         <span class="key"><i class="entered"></i>{{ t('timesheet.enteredByHand') }}</span>
         <span class="key"><i class="planned"></i>{{ t('common.planned') }}</span>
+        <span v-if="overtime" :class="{ attention: overtime.isReached }">{{ overtime.words }}</span>
       </div>
       <UndoBar :acts="hours" />
       <div class="wide">

@@ -55,4 +55,14 @@ export const attendance: Translation['attendance'] = {
   notGranted: 'nicht genehmigt',
   takesItBack: 'zurückgenommen; noch im Plan, bis es jemand streicht',
   takenBack: 'zurückgenommen',
+  away: 'Abwesend',
+  planned: 'Geplant',
+  balance: 'Saldo',
+  awayUnpaid: '{kind}, unbezahlt',
+  notOnJobs: 'indirekt',
+  onNothing: 'anwesend, ohne Arbeit',
+  awayWord: 'abwesend',
+  balanceWord: 'gegenüber dem Plan',
+  balanceIs:
+    'Bezahlte Arbeit weniger das, was an den vergangenen Tagen geplant war; freie Zeit ist nicht geplant.',
 };

@@ -353,6 +353,7 @@ export const stationScreen: Translation['stationScreen'] = {
   writeRefused: 'Das kann hier nicht aufgeschrieben werden. Sag es der Leitung.',
   ownTime: 'deine Zeit',
   attended: 'da',
+  overtime: 'davon Überstunden',
   charged: 'an Arbeit',
   week: 'Diese Woche',
   weekFrom: 'Ab {day}',

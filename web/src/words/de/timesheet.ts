@@ -65,4 +65,5 @@ export const timesheet: Translation['timesheet'] = {
   begunByOthers: 'Von anderen begonnen',
   slipsOf: '{name}: {n} Zettel, dem noch etwas fehlt | {name}: {n} Zettel, denen noch etwas fehlt',
   takeThemOver: 'Übernehmen | Übernehmen',
+  beyond: '{hours} über Normal',
 };

@@ -53,4 +53,14 @@ export const attendance = {
   notGranted: 'not granted',
   takesItBack: 'taken back; still in the plan until somebody takes it out',
   takenBack: 'taken back',
+  away: 'Away',
+  planned: 'Planned',
+  balance: 'Balance',
+  awayUnpaid: '{kind}, unpaid',
+  notOnJobs: 'indirect',
+  onNothing: 'attended, on nothing',
+  awayWord: 'away',
+  balanceWord: 'against the plan',
+  balanceIs:
+    'What was worked and is paid, less what was planned of the days that are over; time off is not planned.',
 } as const;

@@ -350,6 +350,7 @@ export const stationScreen = {
   writeRefused: 'This cannot be written down here. Tell the supervisor.',
   ownTime: 'your time',
   attended: 'present',
+  overtime: 'of it overtime',
   charged: 'on tasks',
   week: 'This week',
   weekFrom: 'From {day}',

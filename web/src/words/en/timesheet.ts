@@ -62,4 +62,5 @@ export const timesheet = {
   begunByOthers: 'Begun by others',
   slipsOf: '{name}: {n} slip that still lacks something | {name}: {n} slips that still lack something',
   takeThemOver: 'Take it over | Take them over',
+  beyond: '{hours} beyond straight',
 } as const;
