@@ -143,7 +143,7 @@ test.describe('overtime', () => {
   });
 });
 
-test('time off is asked for at the station, granted on the floor with a word, and told at the badge', async ({
+test('time off is asked for at the station, granted on the floor, told at the badge, and taken back there', async ({
   page,
 }) => {
   const shop = await openShop();
@@ -172,5 +172,15 @@ test('time off is asked for at the station, granted on the floor with a word, an
   await shop.scan(page, 'blank');
   await shop.scan(page, 'ada');
   await expect(page.getByText('Holiday, Wed 25 Nov – Fri 27 Nov: granted. enjoy it')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Time off' }).click();
+  await page.getByRole('button', { name: 'Take back: Holiday, Wed 25 Nov – Fri 27 Nov' }).click();
+  await expect(page.getByText('Taken back', { exact: true })).toBeVisible();
+  await expect(requests).toContainText('Ada Lund no longer wants the time off');
+  await requests.getByRole('button', { name: 'Take it out of the plan' }).click();
+  await expect(requests).toBeHidden();
+  await shop.scan(page, 'blank');
+  await shop.scan(page, 'ada');
+  await expect(page.getByText('taken out, as you asked')).toBeVisible();
   await shop.server.stop();
 });
