@@ -148,6 +148,7 @@ export async function setUpShop(
         approval: 'person-day',
         isConfirmed: true,
         basis: 'labor',
+        timeFrom: 'here',
       },
     },
   });

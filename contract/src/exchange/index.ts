@@ -9,10 +9,11 @@ export type { ImportAnswer } from './exchange.ts';
 export {
   COLUMNS,
   EXCHANGE_KINDS,
+  hoursRowSchema,
   orderRowSchema,
   personRowSchema,
   rateRowSchema,
   standardRowSchema,
 } from './kinds.ts';
-export type { ExchangeKind, ExchangeRow } from './kinds.ts';
+export type { ExchangeKind, ExchangeRow, HoursRow } from './kinds.ts';
 export { replayScenario } from './replay.ts';

@@ -1,11 +1,14 @@
 import { z } from 'zod';
 import type { Column } from '@wergon/core/exchange';
 import { readDate, readNumber } from '@wergon/core/exchange';
+import { PAY_CLASSES } from '@wergon/core/pay';
+import { WORK_TYPES, estimateSeconds } from '@wergon/core/work';
 import { technicianSchema, payRecordSchema, TECHNICIAN_KINDS } from '../people/index.ts';
+import { dayText, hoursText } from '../wire/index.ts';
 import { newOrderSchema, standardTaskSchema } from '../work/index.ts';
 
-/** What can be brought in and taken out as a list. */
-export const EXCHANGE_KINDS = ['orders', 'people', 'rates', 'standards'] as const;
+/** What can be brought in as a list, and, but for hours, taken out. */
+export const EXCHANGE_KINDS = ['orders', 'people', 'rates', 'standards', 'hours'] as const;
 export type ExchangeKind = (typeof EXCHANGE_KINDS)[number];
 
 const column = (
@@ -69,6 +72,15 @@ export const COLUMNS: Readonly<Record<ExchangeKind, readonly Column[]>> = {
     ...STEP_COLUMNS,
     column('instructions', 'Instructions', ['work instruction', 'text']),
     column('price', 'Fixed price', ['price', 'flat price']),
+  ],
+  hours: [
+    column('number', 'Number', ['employee number', 'no', 'personnel number'], true),
+    column('day', 'Day', ['date', 'work date'], true),
+    column('order', 'Order', ['order number', 'order no', 'wo', 'job']),
+    column('task', 'Task', ['operation', 'step', 'activity']),
+    column('workType', 'Kind of work', ['work type', 'type']),
+    column('hours', 'Hours', ['time', 'quantity', 'qty'], true),
+    column('payClass', 'Class', ['pay class', 'overtime']),
   ],
 };
 
@@ -213,4 +225,36 @@ export const standardRowSchema = rowSchema.transform((row, context) => {
     };
   passOn(parsed.error, context);
   return z.NEVER;
+});
+
+/** A row of hours that were entered elsewhere; person, order and task are still what the file calls them. */
+export const hoursRowSchema = rowSchema.transform((row, context) => {
+  const parsed = hoursFields.safeParse({
+    number: trimmed(row, 'number'),
+    day: readDate(row['day'] ?? ''),
+    order: trimmed(row, 'order'),
+    task: trimmed(row, 'task'),
+    workType: trimmed(row, 'workType').toLowerCase() || 'run',
+    hours: readNumber(row['hours'] ?? ''),
+    ...(trimmed(row, 'payClass') === '' ? {} : { payClass: trimmed(row, 'payClass').toLowerCase() }),
+  });
+  if (!parsed.success) {
+    passOn(parsed.error, context);
+    return z.NEVER;
+  }
+  const { hours, ...fields } = parsed.data;
+  return { ...fields, seconds: estimateSeconds({ runHours: hours }, 1) };
+});
+export type HoursRow = z.output<typeof hoursRowSchema>;
+const hoursFields = z.strictObject({
+  number: z.string().min(1).max(40),
+  day: dayText,
+  order: z.string().max(200),
+  task: z.string().max(200),
+  workType: z.enum(WORK_TYPES),
+  hours: hoursText.refine(
+    ({ numerator, denominator }) => numerator >= 0n && numerator <= 24n * denominator,
+    'a day holds no more than 24 hours',
+  ),
+  payClass: z.enum(PAY_CLASSES).exactOptional(),
 });

@@ -99,7 +99,7 @@ export const payFileSchema = z.object({
   firstDay: day,
   lastDay: day,
   /** Why no file can be made now; `null` where one can, once what is missing is there or put off. */
-  refusal: z.enum(['not-closed', 'no-layout', 'nothing']).nullable(),
+  refusal: z.enum(['elsewhere', 'not-closed', 'no-layout', 'nothing']).nullable(),
   groups: z.array(z.string()),
   missing: z.array(
     z.object({

@@ -17,6 +17,7 @@ export {
   noticesSchema,
   resourceFieldsSchema,
   WRITERS,
+  TIME_FROM,
   settingsSchema,
   shopSchema,
   unitFieldsSchema,

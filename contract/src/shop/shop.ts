@@ -119,6 +119,9 @@ export const noticesSchema = z.object({
 /** Who may write down at a station what no task is there for. */
 export const WRITERS = ['nobody', 'leads', 'everybody'] as const;
 
+/** Where the time is entered that people are paid by. */
+export const TIME_FROM = ['here', 'elsewhere'] as const;
+
 const workSettings = z.strictObject({
   /** Whether a task that is assigned may be started by nobody else. */
   isAssignedOnly: z.boolean(),
@@ -159,6 +162,8 @@ export const settingsSchema = z.strictObject({
     isConfirmed: z.boolean(),
     /** Whether what is charged is paid, or what was attended as well. */
     basis: z.enum(PAY_BASES).default('labor'),
+    /** Whether time is entered here and goes out to pay, or is entered elsewhere and comes in. */
+    timeFrom: z.enum(TIME_FROM).default('here'),
   }),
   /** After so many minutes in which nobody touches a page at the desk, it signs itself out. */
   desk: z.strictObject({ signOutMinutes: z.int().min(5).max(720) }),
@@ -181,6 +186,7 @@ export const DEFAULT_SETTINGS: Omit<Settings, 'name'> = {
     approval: 'person-day',
     isConfirmed: false,
     basis: 'labor',
+    timeFrom: 'here',
   },
   desk: { signOutMinutes: 60 },
   backup: { hour: 2, keep: 14 },

@@ -83,6 +83,8 @@ const cell = z.object({
   scannedSeconds: z.number(),
   /** Lengths written down, each an entry of its own. */
   entered: z.array(z.object({ id: entryId, seconds: z.number(), workType })),
+  /** Whether some of them came in from elsewhere, and are put right there. */
+  isElsewhere: z.boolean(),
   isOpen: z.boolean(),
 });
 

@@ -64,6 +64,14 @@ export const PROBLEMS = {
   'pay.not_over': [409, 'This pay period is not over yet'],
   'pay.earlier_open': [409, 'An earlier pay period is still open'],
   'pay.closed': [409, 'This pay period is closed already'],
+  'pay.time_from_here': [
+    409,
+    'Time is entered here in this shop: none comes in. Its settings can say otherwise',
+  ],
+  'pay.time_from_elsewhere': [
+    409,
+    'Time is entered elsewhere in this shop: it is paid there, and no pay file is made here',
+  ],
   'pay.not_closed': [409, 'A pay file is made of a closed pay period: close it first'],
   'pay.file_made': [409, 'A pay file was made of this pay period: take it back first'],
   'pay.file_missing': [409, 'Something is missing for the pay file: put it right or put it off by name'],

@@ -41,6 +41,8 @@ export const importRoute =
   async (call: ImportCall) => {
     const { body, who } = call;
     if (list.isOfPeople && who.user.seesOnlyTheirs) return refuse('access.not_allowed');
+    const refusal = await list.refuse?.();
+    if (refusal) return refusal;
     const staged = staging.goOn(body.import, who.user.id);
     if (!staged) return refuse('import.unknown');
     switch (body.step) {
@@ -77,8 +79,13 @@ async function judgeAndStore<Row>(
         .map(({ row, field, message }) => ({ field: `row ${row} ${field}`, message })),
     );
   const rows = judged.flatMap(({ row, status }) => (status === 'new' || status === 'changed' ? [row] : []));
-  const { name } = who.user;
-  await database.em.fork().transactional((em) => list.store(em, rows, name));
+  if ('record' in list) {
+    const refusal = await list.record(rows, who);
+    if (refusal) return refusal;
+  } else {
+    const { name } = who.user;
+    await database.em.fork().transactional((em) => list.store(em, rows, name));
+  }
   staging.drop(staged);
   facts.forget('shop', 'orders');
   await after(rows);

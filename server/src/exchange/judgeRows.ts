@@ -49,7 +49,7 @@ export async function judgeRows<Row>(em: EntityManager, list: List<Row>, rows: r
     const group = rows[number - 1]?.group;
     if (typeof status !== 'string' || status === 'same' || !broken.has(group)) return true;
     problems.set(number, [
-      { row: number, field: 'number', message: 'another row of this order is not right' },
+      { row: number, field: 'number', message: 'another row that goes with it is not right' },
     ]);
     return false;
   });

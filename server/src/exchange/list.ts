@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import type { Sees } from '../http/index.ts';
+import type { DeskWho, RouteRefusal, Sees } from '../http/index.ts';
 import type { ExchangeRow } from '@wergon/contract/exchange';
 import type { z } from 'zod';
 
@@ -16,11 +16,20 @@ export type List<Row> = {
   readonly validateRows: (em: EntityManager, rows: readonly Row[]) => Promise<readonly Judged[]>;
   /** What a row belongs to that is stored whole or not at all. */
   readonly groupOf?: (row: ExchangeRow) => string;
-  /** Stores rows that were judged `new` or `changed`. */
-  readonly store: (em: EntityManager, rows: readonly Row[], by: string) => Promise<void>;
-  /** All that is there, in the columns of the import. */
-  readonly write: (em: EntityManager, sees: Sees) => Promise<string[][]>;
-};
+  /** Why none of it comes in here. */
+  readonly refuse?: () => Promise<RouteRefusal | undefined>;
+} & (
+  | {
+      /** Stores rows that were judged `new` or `changed`. */
+      readonly store: (em: EntityManager, rows: readonly Row[], by: string) => Promise<void>;
+      /** All that is there, in the columns of the import. */
+      readonly write: (em: EntityManager, sees: Sees) => Promise<string[][]>;
+    }
+  /** Records them in the journal instead, part by part: sent again, what stands there already stays. */
+  | { readonly record: (rows: readonly Row[], who: DeskWho) => Promise<RouteRefusal | undefined> }
+);
+/** A list of records, which can be taken out again too. */
+export type StoredList<Row> = Extract<List<Row>, { store: unknown }>;
 
 /** Adds many rows of one entity quickly. */
 export const inParts = <T>(items: readonly T[], size = 200): T[][] =>

@@ -10,7 +10,7 @@ import { drawRandomCode } from '../scan/index.ts';
 import { OrderEntity, TaskEntity, newOrderRows } from '../work/index.ts';
 import type { Task, WorkOrder } from '../work/index.ts';
 import { inParts } from './list.ts';
-import type { Judged, List } from './list.ts';
+import type { Judged, StoredList } from './list.ts';
 
 const HEADER = ['title', 'customer', 'quantity', 'due', 'division', 'jobType'] as const;
 const headerOf = (order: NewOrder) =>
@@ -57,7 +57,7 @@ function storedLines({ order, tasks }: Stored, gradeName: (id: string) => string
 }
 
 /** Work orders with their tasks, a row a task. An order that is there already is never written over. */
-export const ORDERS: List<NewOrder> = {
+export const ORDERS: StoredList<NewOrder> = {
   schema: orderRowSchema,
   groupOf: ({ number = '' }) => number.trim(),
   validateRows: async (em, rows) => {
@@ -127,7 +127,7 @@ export const ORDERS: List<NewOrder> = {
 };
 
 async function loadStored(
-  em: Parameters<List<NewOrder>['validateRows']>[0],
+  em: Parameters<StoredList<NewOrder>['validateRows']>[0],
   numbers: readonly string[],
 ): Promise<ReadonlyMap<string, Stored>> {
   const stored = new Map<string, Stored>();

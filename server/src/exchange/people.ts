@@ -5,7 +5,7 @@ import type { LocalDay } from '@wergon/core/time';
 import { GradeEntity, TechnicianEntity, addTechnician, columnsOf, writeTechnician } from '../people/index.ts';
 import { ensureListItems } from '../shop/index.ts';
 import { drawRandomCode } from '../scan/index.ts';
-import type { Judged, List } from './list.ts';
+import type { Judged, StoredList } from './list.ts';
 
 const FIELDS = [
   'number',
@@ -24,7 +24,7 @@ const plain = (row: TechnicianFields, grade: string | null) =>
   JSON.stringify([...FIELDS.map((field) => row[field]), grade]);
 
 /** People, by their number: new ones get a badge, known ones are brought up to date. */
-export const PEOPLE: List<TechnicianFields> = {
+export const PEOPLE: StoredList<TechnicianFields> = {
   schema: personRowSchema,
   isOfPeople: true,
   validateRows: async (em, rows) => {

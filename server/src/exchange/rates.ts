@@ -3,7 +3,7 @@ import { rateRowSchema } from '@wergon/contract/exchange';
 import { formatDecimal } from '@wergon/core/money';
 import { formatDay } from '@wergon/core/time';
 import { CostRateEntity, TechnicianEntity, readStored } from '../people/index.ts';
-import type { Judged, List } from './list.ts';
+import type { Judged, StoredList } from './list.ts';
 import type { z } from 'zod';
 
 type RateRow = z.output<typeof rateRowSchema>;
@@ -41,7 +41,7 @@ const ordered = (record: string): string => {
 const UNITS: Readonly<Record<string, string>> = { percent: '%', perHour: 'per hour', perYear: 'per year' };
 
 /** Dated cost rates by the number of a person. A rate of a date that is there already is never written over. */
-export const RATES: List<RateRow> = {
+export const RATES: StoredList<RateRow> = {
   schema: rateRowSchema,
   isOfPeople: true,
   validateRows: async (em, rows) => {

@@ -6,8 +6,9 @@ import type { LedgerContext } from '../ledger/index.ts';
 import type { Mount, Sees } from '../http/index.ts';
 import { TechnicianEntity } from '../people/index.ts';
 import { costAnew } from '../ledger/index.ts';
+import { createHours } from './hours.ts';
 import { importRoute } from './importRoute.ts';
-import type { List } from './list.ts';
+import type { StoredList } from './list.ts';
 import { ORDERS } from './orders.ts';
 import { PEOPLE } from './people.ts';
 import { RATES } from './rates.ts';
@@ -22,6 +23,7 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
   mount('importOrders', importRoute(context, staging, ORDERS));
   mount('importPeople', importRoute(context, staging, PEOPLE));
   mount('importStandards', importRoute(context, staging, standards));
+  mount('importHours', importRoute(context, staging, createHours(context)));
   mount(
     'importRates',
     importRoute(context, staging, RATES, async (rows) => {
@@ -38,7 +40,7 @@ export function mountExchange(mount: Mount, context: LedgerContext): void {
   );
 
   const exportRoute =
-    <Row>(kind: ExchangeKind, list: List<Row>) =>
+    <Row>(kind: ExchangeKind, list: StoredList<Row>) =>
     async ({ sees }: { readonly sees: Sees }) =>
       ok({
         columns: COLUMNS[kind].map(({ heading }) => heading),

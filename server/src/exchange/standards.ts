@@ -8,7 +8,7 @@ import { GradeEntity } from '../people/index.ts';
 import { ensureListItems } from '../shop/index.ts';
 import { StandardEntity, saveStandard, taskBody } from '../work/index.ts';
 import type { Standard } from '../work/index.ts';
-import type { Judged, List } from './list.ts';
+import type { Judged, StoredList } from './list.ts';
 
 type StandardRow = z.output<typeof standardRowSchema>;
 
@@ -29,7 +29,7 @@ const comparable = (task: Standard['body']['task']): string =>
 const key = (text: string) => text.toLowerCase();
 
 /** Standard tasks by their title, and the standard jobs that they stand in; what differs becomes a new version. */
-export const createStandards = (now: () => Instant): List<StandardRow> => ({
+export const createStandards = (now: () => Instant): StoredList<StandardRow> => ({
   schema: standardRowSchema,
   validateRows: async (em, rows) => {
     const grades = new Map((await em.findAll(GradeEntity)).map(({ id, name }) => [key(name), id]));

@@ -3,7 +3,7 @@ import { canonicalJson } from '@wergon/core/ledger';
 
 export type Stream = 'labor' | 'floor' | 'decision';
 
-export type Author = { readonly kind: 'station' | 'desk' | 'demo'; readonly id: string };
+export type Author = { readonly kind: 'station' | 'desk' | 'demo' | 'import'; readonly id: string };
 
 /** What stands around an entry in the journal. Source: docs/ledger.md, section 3, envelope. */
 export type Envelope = {

@@ -66,6 +66,7 @@ export {
   findState,
   findStateBefore,
   loadChargedOn,
+  loadElsewhere,
   loadFinished,
   loadHours,
   loadLinesBetween,

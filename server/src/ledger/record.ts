@@ -162,7 +162,10 @@ function findErrors(recording: Recording, incoming: LaborIncoming): readonly Fie
     findType: () => (corrected?.stream === 'labor' ? (corrected.type as Entry['type']) : undefined),
   });
   if (!checked.ok) return [entryProblem(checked.code, checked.params)];
-  if (author.kind === 'desk') return findClosed(sql, facts, entry);
+  // What is entered elsewhere is put right there, and comes in anew.
+  if (corrected && author.kind !== 'import' && readEnvelope(corrected.envelope).author.kind === 'import')
+    return [{ field: 'target', message: 'came in from elsewhere and is put right there' }];
+  if (author.kind === 'desk' || author.kind === 'import') return findClosed(sql, facts, entry);
   if (author.kind !== 'station') return [];
   if (!STATION_TYPES.has(entry.type)) return [{ field: 'type', message: 'a station cannot record this' }];
   if (incoming.sent.source === 'desk') return [{ field: 'source', message: 'a station is not the desk' }];

@@ -266,6 +266,18 @@ export const loadHours = (sql: Sql, first: LocalDay, last: LocalDay): HoursEntry
     .map(({ body }) => readLaborEntry(body))
     .filter((entry) => entry.type === 'hours');
 
+/** Hours of some days that were entered elsewhere. */
+export const loadElsewhere = (sql: Sql, first: LocalDay, last: LocalDay): ReadonlySet<EntryId> =>
+  new Set(
+    sql
+      .all<{ id: EntryId }>(
+        `select j."id" from "entry_index" i join "journal" j on j."seq" = i."seq"
+         where i."stream" = 'labor' and i."type" = 'hours' and i."day" between ? and ? and i."author_kind" = 'import'`,
+        [first, last],
+      )
+      .map(({ id }) => id),
+  );
+
 /** Which of these tasks are finished, by what was said of them last, and since when. */
 export function loadFinished(sql: Sql, tasks: readonly string[]): ReadonlyMap<TargetId, Instant> {
   const rows = sql.all<{ target: TargetId; at: Instant; is_done: number }>(

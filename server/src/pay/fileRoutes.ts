@@ -13,6 +13,7 @@ import type { Mount } from '../http/index.ts';
 import { writeDecision } from '../ledger/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
 import { PayGroupEntity } from '../people/index.ts';
+import { settingsOf } from '../shop/index.ts';
 import type { Away } from './away.ts';
 import { PayCodeEntity, PayLayoutEntity } from './entities.ts';
 import {
@@ -24,6 +25,9 @@ import {
   tellPayFile,
 } from './files.ts';
 import { groupsOn } from './overtime.ts';
+
+/** Time that is entered elsewhere is paid there. */
+const isElsewhere = ({ shop }: ShopFacts) => settingsOf(shop).pay.timeFrom === 'elsewhere';
 
 type AwayOf = (known: ShopFacts, firstDay: LocalDay, now: Instant) => Promise<Away>;
 
@@ -67,13 +71,15 @@ export function mountPayFiles(mount: Mount, context: LedgerContext, awayOf: Away
       const { pay, found } = seen;
       return {
         ...tellPayFile(known, found),
-        refusal: !pay.isClosed
-          ? ('not-closed' as const)
-          : !layout
-            ? ('no-layout' as const)
-            : found.rows.length === 0 && found.missing.length === 0
-              ? ('nothing' as const)
-              : null,
+        refusal: isElsewhere(known)
+          ? ('elsewhere' as const)
+          : !pay.isClosed
+            ? ('not-closed' as const)
+            : !layout
+              ? ('no-layout' as const)
+              : found.rows.length === 0 && found.missing.length === 0
+                ? ('nothing' as const)
+                : null,
         groups: loaded.groups,
         stamp: stampOfFile(found, layout?.layout),
         files: loadPayFiles(sql, firstDay),
@@ -102,6 +108,7 @@ export function mountPayFiles(mount: Mount, context: LedgerContext, awayOf: Away
       const seen = seeFile(sql, known, firstDay, loaded);
       if (!seen) return refuse('pay.no_such_period');
       const { pay, found } = seen;
+      if (isElsewhere(known)) return refuse('pay.time_from_elsewhere');
       if (!pay.isClosed) return refuse('pay.not_closed');
       if (stampOfFile(found, layout.layout) !== stamp) return refuse('approve.changed');
       if (found.missing.some((each) => !putOff.includes(keyOfMissing(each))))

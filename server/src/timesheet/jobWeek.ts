@@ -10,11 +10,12 @@ import type { LedgerContext } from '../ledger/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, loadPersonTimeline, loadHours } from '../ledger/index.ts';
+import { findClosedUntil, loadElsewhere, loadPersonTimeline, loadHours } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison } from '../compare/index.ts';
 import type { Costs } from '../compare/index.ts';
 import { titleOf } from '../catalog/index.ts';
+import { sourceOfCells } from './sourceOfCells.ts';
 
 const WEEK = 7;
 type DeskWho = Extract<Who, { kind: 'desk' }>;
@@ -40,6 +41,7 @@ function loadJobWeek(
   const days = Array.from({ length: WEEK }, (_, i) => addDays(monday, i));
   const span = { from: facts.zone.startOf(monday), to: facts.zone.startOf(addDays(monday, WEEK)) };
   const hours = loadHours(sql, monday, addDays(monday, WEEK - 1));
+  const withSource = sourceOfCells(loadElsewhere(sql, monday, addDays(monday, WEEK - 1)));
   const today = facts.zone.dayAt(now);
   const closedUntil = findClosedUntil(sql);
   const people = [...facts.technicians.values()]
@@ -49,7 +51,8 @@ function loadJobWeek(
       const own = hours.filter((entry) => entry.technician === id);
       const rows = weekRows(monday, stints, own, facts).filter((row) => row.target === target);
       const cells = joinRows(monday, rows);
-      return { technician: id, name, department, cells, totalSeconds: secondsOfCells(cells) };
+      const totalSeconds = secondsOfCells(cells);
+      return { technician: id, name, department, cells: cells.map(withSource), totalSeconds };
     });
   return {
     asOf: now,

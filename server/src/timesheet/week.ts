@@ -13,6 +13,7 @@ import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import {
   findClosedUntil,
+  loadElsewhere,
   loadPersonTimeline,
   loadHours,
   loadShiftDays,
@@ -22,6 +23,7 @@ import { loadPlans } from '../people/index.ts';
 import type { Plans } from '../people/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { titleOf } from '../catalog/index.ts';
+import { sourceOfCells } from './sourceOfCells.ts';
 
 const WEEK = 7;
 
@@ -63,6 +65,7 @@ function loadWeek(
     facts,
   ).days;
 
+  const withSource = sourceOfCells(loadElsewhere(sql, monday, sunday));
   const rows = weekRows(monday, stints, hours, facts);
   const sums = joinRows(monday, rows);
   const today = facts.zone.dayAt(now);
@@ -96,7 +99,7 @@ function loadWeek(
       workType,
       title: titleOf(facts, target),
       isTask: facts.tasks.has(target),
-      cells,
+      cells: cells.map(withSource),
       totalSeconds: secondsOfCells(cells),
     })),
     stages: days.includes(today) ? [...(loadStages(sql, facts, [technician]).get(technician) ?? [])] : [],

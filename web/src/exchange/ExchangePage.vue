@@ -22,14 +22,22 @@ const WORDS: Readonly<Record<ExchangeKind, { readonly many: string; readonly wha
   people: { many: t('common.people'), what: t('exchange.oneRowAPersonKnownNumbersAre') },
   rates: { many: t('common.costRates'), what: t('exchange.oneRowADatedRate') },
   standards: { many: t('common.standards'), what: t('exchange.oneRowAStandardTaskWithTheJob') },
+  hours: { many: t('exchange.hoursEntered'), what: t('exchange.oneRowHoursOfADay') },
 };
 const RIGHTS = {
   orders: 'work.change',
   people: 'people.change',
   rates: 'rates.see',
   standards: 'work.change',
+  hours: 'pay.close',
 } as const;
-const SEES = { orders: 'work.see', people: 'people.see', rates: 'rates.see', standards: 'work.see' } as const;
+const SEES = {
+  orders: 'work.see',
+  people: 'people.see',
+  rates: 'rates.see',
+  standards: 'work.see',
+  hours: 'pay.close',
+} as const;
 const kinds = computed(() => EXCHANGE_KINDS.filter((each) => desk.may(SEES[each])));
 const kind = ref<ExchangeKind>('orders');
 const mayBring = computed(() => desk.may(RIGHTS[kind.value]));
@@ -107,7 +115,7 @@ const problemColumns = computed((): readonly Column<ImportAnswer['problems'][num
         </BFormSelect></label
       >
       <span class="quiet">{{ WORDS[kind].what }}</span>
-      <span class="out">
+      <span v-if="kind !== 'hours'" class="out">
         <BButton variant="quiet" :disabled="busy !== null" @click="exchange.write(kind, 'csv')">
           {{ t('exchange.exportCsv') }}
         </BButton>

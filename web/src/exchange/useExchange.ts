@@ -11,6 +11,7 @@ const ROUTES = {
   people: 'importPeople',
   rates: 'importRates',
   standards: 'importStandards',
+  hours: 'importHours',
 } as const;
 /** What the worker is at. */
 export type Step = 'reading' | 'checking' | 'storing' | 'writing';

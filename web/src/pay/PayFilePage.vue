@@ -84,6 +84,7 @@ async function make(): Promise<void> {
   if (done !== undefined) putOff.value = [];
 }
 const REFUSALS = {
+  elsewhere: t('pay.timeFromElsewhere'),
   'not-closed': t('pay.fileOfClosedOnly'),
   'no-layout': t('pay.fileNeedsForm'),
   nothing: t('pay.allIsInFiles'),

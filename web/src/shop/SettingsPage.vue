@@ -112,6 +112,12 @@ const usedFields = computed({
                 <option value="attended">{{ t('shop.whatIsAttendedIsPaid') }}</option>
               </BFormSelect>
             </FormField>
+            <FormField v-slot="{ id }" :label="t('shop.whereTimeIsEntered')" field="pay.timeFrom">
+              <BFormSelect :id="id" v-model="form.fields.value.pay.timeFrom">
+                <option value="here">{{ t('shop.hereAndGoesOut') }}</option>
+                <option value="elsewhere">{{ t('shop.elsewhereAndComesIn') }}</option>
+              </BFormSelect>
+            </FormField>
             <CheckField v-model="form.fields.value.pay.isConfirmed" class="check">{{
               t('shop.techniciansConfirmTheirOwnDays')
             }}</CheckField>

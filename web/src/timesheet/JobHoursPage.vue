@@ -164,7 +164,8 @@ const columns = computed((): readonly Column<(typeof people.value)[number]>[] =>
           <LengthField
             :seconds="sumSeconds(cell.entered)"
             :label="`${person.name}, ${sayDate(cell.day)}`"
-            :disabled="isBehind || day.isClosed || day.isFuture"
+            :disabled="isBehind || cell.isElsewhere || day.isClosed || day.isFuture"
+            :title="cell.isElsewhere ? t('timesheet.enteredElsewhere') : undefined"
             @change="write(person, cell, $event)"
           />
         </template>

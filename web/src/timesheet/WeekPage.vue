@@ -196,7 +196,14 @@ const openDate = (text: string) => {
                 :ref="(field) => keepField(keyOf(row, cell.day), field)"
                 :seconds="sumSeconds(cell.entered)"
                 :label="`${row.title}, ${sayDate(cell.day)}`"
-                :disabled="!mayWrite || isBehind || week.days[i]?.isClosed || week.days[i]?.isFuture"
+                :disabled="
+                  !mayWrite ||
+                  isBehind ||
+                  cell.isElsewhere ||
+                  week.days[i]?.isClosed ||
+                  week.days[i]?.isFuture
+                "
+                :title="cell.isElsewhere ? t('timesheet.enteredElsewhere') : undefined"
                 @change="write(row, cell.day, cell.entered, $event)"
               />
             </span>

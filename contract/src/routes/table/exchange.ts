@@ -24,6 +24,7 @@ export const EXCHANGE_ROUTES = {
   importPeople: importRoute('people', 'people.change'),
   importRates: importRoute('rates', 'rates.see'),
   importStandards: importRoute('standards', 'work.change'),
+  importHours: importRoute('hours', 'pay.close'),
   exportOrders: exportRoute('orders', 'work.see'),
   exportPeople: exportRoute('people', 'people.see'),
   exportRates: exportRoute('rates', 'rates.see'),

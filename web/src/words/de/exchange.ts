@@ -50,4 +50,7 @@ export const exchange: Translation['exchange'] = {
   leftOut: '{wrong} ausgelassen',
   theFileCouldNotBeWorkedOn: 'Die Datei konnte nicht bearbeitet werden.',
   rowsRead: '{n} Zeile | {n} Zeilen',
+  hoursEntered: 'Anderswo erfasste Stunden',
+  oneRowHoursOfADay:
+    'Eine Zeile: Stunden einer Person an einem Tag, an einem Arbeitsgang oder einer Tätigkeit. Noch einmal gesendet ersetzt sie, was vorher kam; 0 nimmt sie heraus.',
 };

@@ -10,7 +10,7 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'a station is not the desk': 'eine Station ist nicht das Büro',
   'a station of this name exists': 'eine Station dieses Namens gibt es schon',
   'another role has this name': 'eine andere Rolle heißt schon so',
-  'another row of this order is not right': 'eine andere Zeile dieses Auftrags stimmt nicht',
+  'another row that goes with it is not right': 'eine andere Zeile, die dazugehört, stimmt nicht',
   'changes the cost of days since {day}': 'ändert die Kosten der Tage seit {day}',
   'could not be recorded ({why}): set aside for somebody to look at':
     'konnte nicht erfasst werden ({why}): beiseitegelegt, damit jemand es ansieht',
@@ -88,6 +88,14 @@ export const fieldProblems: Readonly<Record<string, string>> = {
   'must not hold control characters or halves of characters':
     'darf keine Steuerzeichen und keine halben Zeichen enthalten',
   'no grade is called “{grade}”': 'keine Stufe heißt „{grade}“',
+  'no activity is called “{activity}”': 'keine Tätigkeit heißt „{activity}“',
+  'no order has the number “{number}”': 'kein Auftrag hat die Nummer „{number}“',
+  'no task of this order is called “{task}”': 'kein Arbeitsgang dieses Auftrags heißt „{task}“',
+  'more than one task of this order is called so': 'mehr als ein Arbeitsgang dieses Auftrags heißt so',
+  'nobody has the number “{number}”': 'niemand hat die Nummer „{number}“',
+  'lies ahead': 'liegt in der Zukunft',
+  'a day holds no more than 24 hours': 'ein Tag hat nicht mehr als 24 Stunden',
+  'came in from elsewhere and is put right there': 'kam von anderswo und wird dort berichtigt',
   'no such grade': 'diese Stufe gibt es nicht',
   'no such standard task': 'diesen Standard-Arbeitsgang gibt es nicht',
   'no such task here': 'diesen Arbeitsgang gibt es hier nicht',

@@ -211,4 +211,6 @@ export const pay: Translation['pay'] = {
   letterIs: '{letter} {kind}',
   nobodyToShow: 'Niemand passt.',
   awayPartly: '{away}, {hours} vom Tag',
+  timeFromElsewhere:
+    'In diesem Betrieb wird Zeit anderswo erfasst und dort bezahlt: hier entsteht keine Lohndatei.',
 };

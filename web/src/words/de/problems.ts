@@ -60,6 +60,10 @@ export const problems: Translation['problems'] = {
   'pay.not_over': 'Diese Abrechnung ist noch nicht zu Ende',
   'pay.earlier_open': 'Eine frühere Abrechnung ist noch offen',
   'pay.closed': 'Diese Abrechnung ist schon geschlossen',
+  'pay.time_from_here':
+    'In diesem Betrieb wird Zeit hier erfasst: es kommt keine herein. Die Einstellungen können es anders sagen',
+  'pay.time_from_elsewhere':
+    'In diesem Betrieb wird Zeit anderswo erfasst: sie wird dort bezahlt, und hier entsteht keine Lohndatei',
   'pay.not_closed': 'Eine Lohndatei entsteht aus einer geschlossenen Abrechnung: zuerst schließen',
   'pay.file_made': 'Von dieser Abrechnung gibt es eine Lohndatei: zuerst zurücknehmen',
   'pay.file_missing': 'Für die Lohndatei fehlt etwas: nachtragen oder namentlich weglassen',

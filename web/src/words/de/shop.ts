@@ -112,4 +112,7 @@ export const shop: Translation['shop'] = {
   whatIsPaid: 'Bezahlt wird',
   whatIsChargedIsPaid: 'Zeit auf Aufträgen und Tätigkeiten',
   whatIsAttendedIsPaid: 'alle Anwesenheit',
+  whereTimeIsEntered: 'Zeit wird erfasst',
+  hereAndGoesOut: 'hier, und geht in den Lohn',
+  elsewhereAndComesIn: 'anderswo, und kommt herein',
 };

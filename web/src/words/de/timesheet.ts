@@ -66,4 +66,5 @@ export const timesheet: Translation['timesheet'] = {
   slipsOf: '{name}: {n} Zettel, dem noch etwas fehlt | {name}: {n} Zettel, denen noch etwas fehlt',
   takeThemOver: 'Übernehmen | Übernehmen',
   beyond: '{hours} über Normal',
+  enteredElsewhere: 'Kam von anderswo und wird dort berichtigt',
 };

@@ -48,4 +48,7 @@ export const exchange = {
   leftOut: '{wrong} left out',
   theFileCouldNotBeWorkedOn: 'The file could not be worked on.',
   rowsRead: '{n} row | {n} rows',
+  hoursEntered: 'Hours entered elsewhere',
+  oneRowHoursOfADay:
+    'One row: hours of a person on a day, on a task or an activity. Sent again, it takes the place of what came before; 0 takes it out.',
 } as const;

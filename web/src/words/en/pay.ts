@@ -208,4 +208,5 @@ export const pay = {
   letterIs: '{letter} {kind}',
   nobodyToShow: 'Nobody fits.',
   awayPartly: '{away}, {hours} of the day',
+  timeFromElsewhere: 'Time is entered elsewhere in this shop and paid there: no pay file is made here.',
 } as const;

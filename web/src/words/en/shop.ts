@@ -109,4 +109,7 @@ export const shop = {
   whatIsPaid: 'What is paid',
   whatIsChargedIsPaid: 'time on jobs and activities',
   whatIsAttendedIsPaid: 'all attended time',
+  whereTimeIsEntered: 'Time is entered',
+  hereAndGoesOut: 'here, and goes out to pay',
+  elsewhereAndComesIn: 'elsewhere, and comes in',
 } as const;

@@ -63,4 +63,5 @@ export const timesheet = {
   slipsOf: '{name}: {n} slip that still lacks something | {name}: {n} slips that still lack something',
   takeThemOver: 'Take it over | Take them over',
   beyond: '{hours} beyond straight',
+  enteredElsewhere: 'Came in from elsewhere, and is put right there',
 } as const;
