@@ -2,11 +2,12 @@ import type { Right } from '@wergon/contract/access';
 import { addDays } from '@wergon/core/time';
 import { settleAt } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
-import type { Instant } from '@wergon/core/time';
+import type { Instant, LocalDay } from '@wergon/core/time';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import type { Journal } from '../ledger/index.ts';
 import { loadStates } from '../ledger/index.ts';
+import { loadWaitingLeave } from '../floor/index.ts';
 import { openPeriods } from '../pay/index.ts';
 import { findNear } from '../compare/index.ts';
 import { findFloorEnds, RECONCILE_DAYS, findOpenLooseEnds, keepOpen } from '../loose-ends/index.ts';
@@ -28,6 +29,7 @@ export function mountRail(mount: Mount, { database, clock, facts, journal }: Con
         openOrders: shown('work.see', () => countOpenOrders(known)),
         nearTasks: shown('work.see', () => findNear(sql, known, now).length),
         looseEnds: shown('reconcile.see', () => countLooseEnds(sql, known, now)),
+        timeOff: shown('people.see', () => countWaitingLeave(sql, known, today)),
         periodsOver: shown(
           'pay.see',
           () => openPeriods(sql, known, now).filter(({ lastDay }) => lastDay < today).length,
@@ -42,6 +44,9 @@ const countPeopleIn = (sql: Sql, { policy, hidden }: ShopFacts, now: Instant): n
     .filter(([id]) => !hidden?.has(id))
     .map(([id, state]) => settleAt(id, state, now, policy).state)
     .filter(({ shift, doing }) => shift || doing.status !== 'nothing').length;
+
+const countWaitingLeave = (sql: Sql, { hidden }: ShopFacts, today: LocalDay): number =>
+  loadWaitingLeave(sql, today).filter(({ technician }) => !hidden?.has(technician)).length;
 
 const countOpenOrders = ({ openOrders, orders }: ShopFacts): number =>
   [...openOrders].filter((id) => {

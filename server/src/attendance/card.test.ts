@@ -85,6 +85,7 @@ describe('own time at the desk', () => {
       looseEnds: null,
       nearTasks: null,
       periodsOver: null,
+      timeOff: null,
     });
   });
 

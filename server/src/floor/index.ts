@@ -1,4 +1,4 @@
 export { loadBoard, loadBoardPart } from './board.ts';
-export { daysWorked, loadOwnLeave } from './leave.ts';
+export { daysWorked, loadOwnLeave, loadWaitingLeave } from './leave.ts';
 export { findAnswers, loadAnswers, loadLeaveAnswers } from './requests.ts';
 export { mountFloor } from './routes.ts';

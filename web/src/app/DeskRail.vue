@@ -15,6 +15,8 @@ const PLACES = [
   { to: '/reconcile', key: 'r', word: t('common.reconcile'), right: 'reconcile.see' },
   { to: '/compare', key: 'c', word: t('app.compare'), right: 'work.see' },
   { to: '/pay', key: 'p', word: t('common.pay'), right: 'pay.see' },
+  // Whoever plans people and sees no pay comes to what people ask for all the same.
+  { to: '/pay/time-off', key: 'p', word: t('pay.timeOff'), right: 'people.see' },
   { to: '/shop', key: 's', word: t('app.shop'), right: 'floor.see' },
   { to: '/own', key: 'm', word: t('attendance.myTime'), right: 'own.time' },
 ] as const;
@@ -26,15 +28,14 @@ const { data } = useQuery({
 const isHelpOpen = ref(false);
 
 const places = computed(() =>
-  PLACES.filter(({ to, right }) => desk.may(right) && (to !== '/own' || desk.session?.isTechnician)).map(
-    (place) => ({
-      ...place,
-      figure: figures.value[place.to] ?? '',
-    }),
-  ),
+  PLACES.filter(({ to, right }) => {
+    if (!desk.may(right)) return false;
+    if (to === '/own') return desk.session?.isTechnician;
+    return to !== '/pay/time-off' || !desk.may('pay.see');
+  }).map((place) => ({ ...place, figure: figures.value[place.to] ?? '' })),
 );
 const figures = computed((): Partial<Record<string, string>> => {
-  const { peopleIn, openOrders, looseEnds, nearTasks, periodsOver } = data.value ?? {};
+  const { peopleIn, openOrders, looseEnds, nearTasks, periodsOver, timeOff } = data.value ?? {};
   return {
     '/floor': peopleIn == null ? '' : t('common.peopleIn', { n: peopleIn }),
     '/work': openOrders == null ? '' : t('app.open', { n: openOrders }),
@@ -42,6 +43,7 @@ const figures = computed((): Partial<Record<string, string>> => {
     '/compare': nearTasks == null ? '' : t('app.near', { n: nearTasks }),
     '/pay':
       periodsOver == null ? '' : periodsOver > 0 ? t('app.due', { n: periodsOver }) : t('timesheet.closed'),
+    '/pay/time-off': timeOff ? t('app.asked', { n: timeOff }) : '',
   };
 });
 const KEYS = [

@@ -9,6 +9,8 @@ export const railSchema = z.object({
   looseEnds: z.number().nullable(),
   /** Pay periods that are over and not closed. */
   periodsOver: z.number().nullable(),
+  /** Time off that waits for an answer. */
+  timeOff: z.number().nullable(),
 });
 
 export const APP_ROUTES = {

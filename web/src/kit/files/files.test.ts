@@ -70,3 +70,18 @@ describe('what goes out', () => {
   test('as XLSX is read back, with formulas made harmless', async () =>
     expect(await readFile(await writeXlsx('people', list))).toEqual({ headings: list.columns, rows: safe }));
 });
+
+test('the same list is the same workbook, byte by byte, whenever it is written, and still opens', async () => {
+  const list = { columns: ['Number', 'Name'], rows: TABLE.rows };
+  const first = await writeXlsx('Pay', list);
+  jest.useFakeTimers({
+    now: Date.now() + 400 * 86_400_000,
+    doNotFake: ['nextTick', 'setImmediate', 'setTimeout'],
+  });
+  const later = await writeXlsx('Pay', list);
+  jest.useRealTimers();
+  expect(new Uint8Array(later)).toEqual(new Uint8Array(first));
+  expect(await readFile(later)).toEqual(TABLE);
+  const other = await writeXlsx('Pay', { ...list, rows: [['3', 'Cy']] });
+  expect(new Uint8Array(other)).not.toEqual(new Uint8Array(first));
+});

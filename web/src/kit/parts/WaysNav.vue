@@ -4,7 +4,13 @@ import type { Right } from '@wergon/contract/access';
 import { useDesk } from '../useDesk.ts';
 
 /** The pages of one place, of which each is another way into the same truth; those that somebody may not see are left out. */
-export type Way = { readonly name: string; readonly words: string; readonly right: Right };
+export type Way = {
+  readonly name: string;
+  readonly words: string;
+  readonly right: Right;
+  /** What waits there; nothing where none does. */
+  readonly count?: number;
+};
 const props = defineProps<{
   ways: readonly Way[];
   label: string;
@@ -23,7 +29,7 @@ const linkTo = (name: string) =>
         v-if="desk.may(way.right)"
         :to="linkTo(way.name)"
         :class="{ here: $route.name === way.name }"
-        >{{ way.words }}</RouterLink
+        >{{ way.words }}<span v-if="way.count" class="mono count">{{ way.count }}</span></RouterLink
       >
     </template>
     <slot />
@@ -49,6 +55,10 @@ a {
 a:hover {
   color: var(--ink);
   text-decoration: underline;
+}
+.count {
+  margin-left: 6px;
+  color: var(--attention);
 }
 .here {
   color: var(--ink);

@@ -19,4 +19,5 @@ export const app: Translation['app'] = {
   search: 'suchen',
   compare: 'Vergleich',
   near: '{n} knapp',
+  asked: '{n} offen',
 };

@@ -17,4 +17,5 @@ export const app = {
   search: 'search',
   compare: 'Compare',
   near: '{n} near',
+  asked: '{n} asked',
 } as const;
