@@ -12,6 +12,7 @@ import { openShop } from '../app/database.ts';
 import { ENTITIES } from '../app/entities.ts';
 import { MIGRATIONS } from './migrate.ts';
 import { Migration20261204PayFile } from './migrations/Migration20261204PayFile.ts';
+import { Migration20261205TimeOff } from './migrations/Migration20261205TimeOff.ts';
 import { Migration20261123FirstSchema } from './migrations/Migration20261123FirstSchema.ts';
 
 test('migrations give just the schema that the entities want, and can be run again', async () => {
@@ -130,5 +131,36 @@ test('periods that were closed before it was kept on what, are told by what they
   ]);
   const pays = (await em.findAll(TechnicianEntity, { orderBy: { id: 1 } })).map(({ feedsPay }) => feedsPay);
   expect(pays).toEqual([false, true]);
+  await database.close();
+});
+
+test('time off that was asked for before it could be taken back stands as it was answered', async () => {
+  const path = join(mkdtempSync(join(tmpdir(), 'wergon-')), 'leave.sqlite');
+  const before = MIGRATIONS.slice(0, MIGRATIONS.indexOf(Migration20261205TimeOff));
+  let seq = 0;
+  const said = (id: string, type: string, body: object) =>
+    `insert into journal values (${(seq += 1)}, '${id}', 'floor', '${type}', null, '${JSON.stringify({ id, type, ...body })}', '{}', '')`;
+  const leave = { kind: 'holiday', from: '2026-03-16', to: '2026-03-18' };
+  const ask = (id: string) => said(id, 'request', { technician: 't', what: 'time-off', leave });
+  const answer = (request: string, state: string | null) =>
+    said(`${request}${seq}`, 'answer', { request, state });
+  await makeOld(path, before, [
+    ...[ask('a'), ask('b'), ask('c'), ask('d')],
+    said('e', 'request', { technician: 't', what: 'help' }),
+    ...[answer('b', 'granted'), answer('c', 'granted'), answer('c', 'refused'), answer('d', null)],
+    answer('e', null),
+  ]);
+  const database = await openShop(path);
+  const rows = (await database.em.fork().execute('select * from leave_request order by request')) as {
+    request: string;
+    standing: string;
+  }[];
+  expect(rows.map(({ request, standing }) => `${request} ${standing}`)).toEqual([
+    'a asked',
+    'b granted',
+    'c refused',
+    'd asked',
+  ]);
+  expect(rows[0]).toMatchObject({ technician: 't', first_day: 20_528, last_day: 20_530, seconds: null });
   await database.close();
 });
