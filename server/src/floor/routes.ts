@@ -1,6 +1,5 @@
 import type { EntryId } from '@wergon/core/ledger';
 import { ok } from '@wergon/core/result';
-import { formatInstant } from '@wergon/core/time';
 import type { FloorAnswer, LedgerContext } from '../ledger/index.ts';
 import type { DeskWho, Mount } from '../http/index.ts';
 import type { TechnicianId } from '@wergon/core/people';
@@ -16,9 +15,7 @@ import { loadPlans } from '../people/index.ts';
 import { loadLatest } from './latest.ts';
 import { aroundLeave, dropLeave, loadAround, loadWaitingLeave, planLeave } from './leave.ts';
 import { findRequest, loadRequests } from './requests.ts';
-
-const hasEntry = (sql: Sql, id: string): boolean =>
-  sql.all('select 1 from "journal" where "id" = ?', [id]).length > 0;
+import { saidAtDesk } from './saidAtDesk.ts';
 
 /** Of a part it is said how it stands, of time off whether it is granted, of anything else nothing. */
 function refuseState(what: RequestKind, state: AnswerState | null) {
@@ -114,14 +111,11 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
     const at = clock.now();
     const id = newId<EntryId>(body.once);
     const answer: FloorAnswer = { id, type: 'answer', at, request, text, state, by: who.user.name };
-    const sent = { source: 'desk', via: [], action: id, deviceAt: at, clockOffset: 0 };
-    const written = { ...answer, at: formatInstant(at) };
     const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) => {
-      // Sent again it was answered the first time.
-      if (hasEntry(sql, id)) return ok([]);
+      const said = saidAtDesk(sql, answer);
       // The plan changes with the answer: nobody is told of what is not planned.
-      const refused = changeLeave(sql, request, state, isPaid);
-      return refused ?? ok([{ kind: 'floor', id, body: written, entry: answer, sent }]);
+      const refused = said.length > 0 ? changeLeave(sql, request, state, isPaid) : undefined;
+      return refused ?? ok(said);
     });
     if (!done.ok) return done;
     if (asked.what === 'time-off') live.publishSetup();

@@ -1,4 +1,3 @@
-import { floorEntrySchema } from '@wergon/contract/station';
 import type { OwnTimeOffJson } from '@wergon/contract/pay';
 import type { EntryId } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
@@ -10,7 +9,7 @@ import { estimateSeconds } from '@wergon/core/work';
 import { ownId } from '../attendance/index.ts';
 import { newId, readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findAnswers } from '../floor/index.ts';
+import { findAnswers, saidAtDesk } from '../floor/index.ts';
 import { refuse } from '../http/index.ts';
 import type { DeskWho, Mount } from '../http/index.ts';
 import { leaveOfRow, readFloorEntry } from '../ledger/index.ts';
@@ -46,13 +45,8 @@ export function mountOwnTimeOff(mount: Mount, { database, clock, facts, journal 
     if (technician === undefined) return refuse('access.not_on_floor');
     const at = clock.now();
     const entry = entryOf(newId<EntryId>(once), at, technician);
-    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) => {
-      if (sql.all('select 1 from "journal" where "id" = ?', [entry.id]).length > 0) return ok([]);
-      const sent = { source: 'desk', via: [], action: entry.id, deviceAt: at, clockOffset: 0 };
-      return ok([
-        { kind: 'floor' as const, id: entry.id, body: floorEntrySchema.encode(entry), entry, sent },
-      ]);
-    });
+    const author = { kind: 'desk', id: who.user.id } as const;
+    const done = await journal.appendAll(author, (sql) => ok(saidAtDesk(sql, entry)));
     if (!done.ok) return done;
     return done.outcomes.some(({ result }) => result === 'refused') ? refuse('record.not_found') : ok(null);
   }

@@ -5,7 +5,7 @@ import { computed, reactive, watch } from 'vue';
 import type { ResponseOf } from '@wergon/contract/routes';
 import { ABSENCE_KINDS } from '@wergon/core/people';
 import { callRoute, hoursText, sayDate, useAct, useDesk, useToday } from '../kit/index.ts';
-import { DateField, LeaveBalances } from '../kit/parts/index.ts';
+import { DateField, LeaveBalances, DayHours } from '../kit/parts/index.ts';
 import { sayTerm, t } from '../words/index.ts';
 
 /** Somebody's own time off: asked for, how it stands, what is left of the year, and taken back. */
@@ -65,15 +65,7 @@ const requests = computed(() => query.data.value?.requests ?? []);
       </BFormSelect>
       <DateField v-model="asked.from" is-small required :label="t('attendance.firstDayOff')" />
       <DateField v-model="asked.to" is-small required :label="t('attendance.lastDayOff')" />
-      <BFormInput
-        v-model="asked.hours"
-        size="sm"
-        class="hours"
-        inputmode="decimal"
-        :placeholder="t('people.wholeDay')"
-        :aria-label="t('people.hoursOfEachDay')"
-        :title="t('people.hoursOfEachDay')"
-      />
+      <DayHours v-model="asked.hours" is-small />
       <BFormInput
         v-model="asked.text"
         size="sm"
@@ -123,9 +115,6 @@ section {
 }
 .ask > .form-select {
   width: 160px;
-}
-.hours {
-  width: 116px;
 }
 .word {
   flex: 1;

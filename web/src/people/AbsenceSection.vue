@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query';
-import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { computed, reactive, ref, watch } from 'vue';
 import { ABSENCE_KINDS } from '@wergon/core/people';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import type { ResponseOf } from '@wergon/contract/routes';
 import { callRoute, hoursText, sayAroundAbsence, sayDate, useAct, useDesk } from '../kit/index.ts';
-import { CheckField, DateField } from '../kit/parts/index.ts';
+import { CheckField, DateField, DayHours } from '../kit/parts/index.ts';
 import { sayTerm, t } from '../words/index.ts';
 
 /** When somebody is away: days, or hours of them. */
@@ -68,16 +68,7 @@ const sayAbsence = ({ kind, isPaid, seconds }: (typeof absences.value)[number]):
           <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ t(`absences.${kind}`) }}</option>
         </BFormSelect></label
       >
-      <label
-        >{{ t('common.hours') }}
-        <BFormInput
-          v-model="fresh.hours"
-          class="hours"
-          inputmode="decimal"
-          :placeholder="t('people.wholeDay')"
-          :aria-label="t('people.hoursOfEachDay')"
-          :title="t('people.hoursOfEachDay')"
-      /></label>
+      <label>{{ t('common.hours') }} <DayHours v-model="fresh.hours" /></label>
       <CheckField v-model="fresh.isPaid" class="check">{{ t('common.paid') }}</CheckField>
       <BButton type="submit" variant="quiet" :disabled="isBusy">{{ t('people.addAbsence') }}</BButton>
     </form>
@@ -99,9 +90,6 @@ const sayAbsence = ({ kind, isPaid, seconds }: (typeof absences.value)[number]):
 </template>
 
 <style scoped>
-.inline .hours.form-control {
-  width: 116px;
-}
 .absences {
   max-width: 560px;
   padding: 0;

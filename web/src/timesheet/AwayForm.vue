@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BButton, BFormInput, BFormSelect } from 'bootstrap-vue-next';
+import { BButton, BFormSelect } from 'bootstrap-vue-next';
 import { formatDay } from '@wergon/core/time';
 import type { LocalDay } from '@wergon/core/time';
 import { reactive, ref, watch } from 'vue';
@@ -7,7 +7,7 @@ import type { ResponseOf } from '@wergon/contract/routes';
 import { ABSENCE_KINDS } from '@wergon/core/people';
 import type { WeekJson } from '@wergon/contract/timesheet';
 import { callRoute, hoursText, sayAroundAbsence, sayDate, useAct } from '../kit/index.ts';
-import { CheckField } from '../kit/parts/index.ts';
+import { CheckField, DayHours } from '../kit/parts/index.ts';
 import { t } from '../words/index.ts';
 
 /** A day on which somebody was away: it stands in the week instead of hours. */
@@ -63,15 +63,7 @@ async function save(): Promise<void> {
           <option v-for="kind in ABSENCE_KINDS" :key="kind" :value="kind">{{ t(`absences.${kind}`) }}</option>
         </BFormSelect></label
       >
-      <BFormInput
-        v-model="away.hours"
-        size="sm"
-        class="hours"
-        inputmode="decimal"
-        :placeholder="t('people.wholeDay')"
-        :aria-label="t('people.hoursOfEachDay')"
-        :title="t('people.hoursOfEachDay')"
-      />
+      <DayHours v-model="away.hours" is-small />
       <CheckField v-model="away.isPaid" class="check">{{ t('common.paid') }}</CheckField>
     </template>
     <BButton type="submit" variant="quiet" size="sm" :disabled="isBusy">
@@ -99,9 +91,6 @@ label {
   white-space: nowrap;
   gap: 6px;
   align-items: center;
-}
-.hours {
-  width: 104px;
 }
 .attention {
   color: var(--attention);

@@ -1,3 +1,4 @@
+export { default as DayHours } from './DayHours.vue';
 export { default as DataTable } from './DataTable.vue';
 export { default as CheckField } from './CheckField.vue';
 export { default as DateField } from './DateField.vue';
