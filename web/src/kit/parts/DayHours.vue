@@ -10,7 +10,7 @@ defineProps<{ isSmall?: boolean }>();
 <template>
   <BFormInput
     v-model="typed"
-    :size="isSmall ? 'sm' : 'md'"
+    v-bind="isSmall ? { size: 'sm' } : {}"
     class="day-hours"
     inputmode="decimal"
     :placeholder="t('people.wholeDay')"
