@@ -17,18 +17,22 @@ import { findState, loadStates } from './timelineRows.ts';
 /** How somebody's days are paid on which something runs, and what that adds to labor beyond what has ended. */
 export type RunningPay = { readonly days: readonly PaidDay[]; readonly premiums: readonly LinePremium[] };
 
-/** How everybody, or some people, are paid by what runs at `now`. Nothing where days are not kept as they are paid. */
+const NOTHING: RunningPay = { days: [], premiums: [] };
+
+/** How everybody, or some people, are paid by what runs at `now`; left out where that concerns no day up to `until`. Nothing
+ *  where days are not kept as they are paid. */
 export function loadRunningPay(
   sql: Sql,
   facts: ShopFacts,
   now: Instant,
   states: ReadonlyMap<TechnicianId, LaborState> = loadStates(sql),
+  until?: LocalDay,
 ): ReadonlyMap<TechnicianId, RunningPay> {
   if (!isPayKept(facts.overtime)) return new Map();
   return new Map(
     [...states]
       .filter(([, { shift, doing }]) => shift !== null || doing.status !== 'nothing')
-      .map(([technician, state]) => [technician, payOfRunning(sql, facts, technician, state, now)]),
+      .map(([technician, state]) => [technician, payOfRunning(sql, facts, technician, state, now, until)]),
   );
 }
 
@@ -54,6 +58,7 @@ function payOfRunning(
   technician: TechnicianId,
   state: LaborState,
   now: Instant,
+  until: LocalDay | undefined,
 ): RunningPay {
   const running = emptyTimeline();
   addSettled(running, settleAt(technician, state, now, facts.policy).settled);
@@ -62,10 +67,13 @@ function payOfRunning(
     ...running.stints.map(({ shiftSince, from }) => shiftSince ?? from),
     ...(isAttended ? running.shifts.map(({ from }) => from) : []),
   ].map((at) => facts.zone.dayAt(at));
-  if (begins.length === 0) return { days: [], premiums: [] };
+  if (begins.length === 0) return NOTHING;
   const weekOf = (day: LocalDay) => facts.overtime.weekOf(technician, day);
-  const parts = weeksBetween(weekOf, earliestOf(begins), facts.zone.dayAt(now)).map((week): RunningPay => {
-    const first = startOf(week, latestOf([week.firstDay, earliestOf(begins)]));
+  // Where a premium is spread over its week, what runs moves earlier days of it too.
+  const begin = earliestOf(begins);
+  if (until !== undefined && startOf(weekOf(begin), begin) > until) return NOTHING;
+  const parts = weeksBetween(weekOf, begin, facts.zone.dayAt(now)).map((week): RunningPay => {
+    const first = startOf(week, latestOf([week.firstDay, begin]));
     const days = { first, last: week.lastDay };
     const pay = payOfWeek(
       byShiftDay(loadPortions(sql, facts, technician, days, running)),

@@ -75,7 +75,7 @@ export function loadShiftDays(sql: Sql, facts: ShopFacts, asked: AskedDays, now:
   const said = loadSaid(sql, firstDay, lastDay);
   const setCosts = loadSetCosts(sql, first, last);
   const premiums = groupBy(loadPremiumsOn(sql, first, last), (each) => each.technician);
-  const running = loadRunningPay(sql, facts, now);
+  const running = loadRunningPay(sql, facts, now, undefined, lastDay);
   const paidOf = paidDaysOf(sql, facts, { firstDay, lastDay }, running);
   const own = [...people];
   const all = own.length > FEW ? loadTimelines(sql, facts, span, now) : undefined;

@@ -189,6 +189,29 @@ test('a period says what is not approved, closes as it was seen, and keeps its l
   expect(problem(await close())).toEqual([409, 'pay.closed']);
 });
 
+test.each(['after', 'before'])(
+  'what is scanned while a period closes is in it or an adjustment, never both or neither (sent %s it)',
+  async (order) => {
+    await post('/api/shop/settings', settings('none'));
+    const { stamp } = await period();
+    const closing = () => post('/api/pay/close', { firstDay: '2026-03-02', stamp });
+    // Late by an hour of Tuesday.
+    const late = () => shop.send(...stint(9 * 60, 10 * 60));
+    const [done] =
+      order === 'after'
+        ? await Promise.all([closing(), late()])
+        : (await Promise.all([late(), closing()])).toReversed();
+    // Seen before the hour came, it closes without it, or says that it has changed.
+    const isClosed = done?.status === 200;
+    const own = (await period()).totals.chargedSeconds;
+    const adjusted = isClosed ? (await period('2026-03-09')).totals.adjustedSeconds : 0;
+    expect([
+      isClosed || problem(done as Parameters<typeof problem>[0])[1] === 'approve.changed',
+      own + adjusted,
+    ]).toEqual([true, 9 * 3600]);
+  },
+);
+
 test('a scan that arrives late is an adjustment of the first open period once it is approved, and for ever', async () => {
   await approve();
   await close();

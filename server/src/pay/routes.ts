@@ -3,7 +3,6 @@ import { classesOf } from '@wergon/core/pay';
 import type { ClosedClasses, ClosedLine, PayPeriod } from '@wergon/core/pay';
 import { formatCents, sumCents, toCents } from '@wergon/core/money';
 import { groupBy, ok } from '@wergon/core/result';
-import { formatDay } from '@wergon/core/time';
 import type { Instant, LocalDay } from '@wergon/core/time';
 import type { LedgerContext, ShiftDay } from '../ledger/index.ts';
 import type { DeskWho, Mount } from '../http/index.ts';
@@ -14,22 +13,21 @@ import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import { costedAs, costsFor } from '../compare/index.ts';
 import type { Costs } from '../compare/index.ts';
-import { findHead, writeDecision } from '../ledger/index.ts';
 import { titleOf } from '../catalog/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
-import { closingOf, findPeriod, loadClosedPeriods, openPeriods } from './periods.ts';
+import { findPeriod, loadClosedPeriods, openPeriods } from './periods.ts';
 import { loadAway } from './away.ts';
 import type { Away } from './away.ts';
 import { refusalToClose, seePeriod } from './seePeriod.ts';
 import type { Seen } from './seePeriod.ts';
 import { mountPayFiles } from './fileRoutes.ts';
-import { hasPayroll } from './payroll.ts';
 import { mountPayroll } from './payrollRoutes.ts';
+import { mountClosing } from './closing.ts';
 import { mountAbsences } from './absences.ts';
 import { mountOwnTimeOff } from './ownTimeOff.ts';
 import { mountTimeOff } from './timeOff.ts';
 import { mountGuarantees } from './guarantees.ts';
-import { hasPayFile, loadSentPeriods } from './files.ts';
+import { loadSentPeriods } from './files.ts';
 import { mountSplits } from './splits.ts';
 import { mountOvertime } from './overtime.ts';
 import { isPayable } from '../approval/index.ts';
@@ -38,7 +36,7 @@ import { isPayable } from '../approval/index.ts';
 const LISTED = 26;
 
 export function mountPay(mount: Mount, context: LedgerContext): void {
-  const { database, clock, facts, journal, keepHead } = context;
+  const { database, clock, facts } = context;
   /** Time away in the period that begins on a day. */
   const awayOf = async (known: ShopFacts, firstDay: LocalDay, now: Instant): Promise<Away> => {
     const period = await readSql(database, (sql) => findPeriod(sql, known, firstDay, now));
@@ -46,6 +44,7 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
       ? loadAway(database, known, { firstDay: period.firstDay, lastDay: period.lastDay }, now)
       : { plannedSeconds: () => 0, days: [] };
   };
+  mountClosing(mount, context, awayOf);
   mountOvertime(mount, context);
   mountSplits(mount, context);
   mountPayFiles(mount, context, awayOf);
@@ -74,35 +73,6 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
       return seen && writePeriod(known, seen, now, { costs, mayReopen, mayDecide: decidableBy(who, known) });
     });
     return found ? ok(found) : refuse('pay.no_such_period');
-  });
-
-  mount('closePeriod', async ({ body: { firstDay, stamp }, who }) => {
-    // A period is everybody's: whoever does not see everybody does not close it.
-    if (who.user.seesOnlyTheirs) return refuse('access.not_allowed');
-    const away = await awayOf(await facts.get(), firstDay, clock.now());
-    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql, known) => {
-      const now = clock.now();
-      const seen = seePeriod(sql, known, firstDay, now, away);
-      const refusal = seen ? refusalToClose(seen) : 'pay.no_such_period';
-      if (!seen || refusal || seen.stamp !== stamp) return refuse(refusal ?? 'approve.changed');
-      const closing = closingOf(sql, known, seen.period, seen.days, seen, seen.away, now);
-      return ok([writeDecision({ ...closing, head: findHead(sql).hash, by: who.user.name }, now)]);
-    });
-    if (!done.ok) return done;
-    await keepHead(`closing of the period from ${formatDay(firstDay)}`);
-    return ok(null);
-  });
-
-  mount('reopenPeriod', async ({ body: { firstDay, reason }, who }) => {
-    if (who.user.seesOnlyTheirs) return refuse('access.not_allowed');
-    const done = await journal.appendAll({ kind: 'desk', id: who.user.id }, (sql) => {
-      if (loadClosedPeriods(sql).at(-1)?.firstDay !== firstDay) return refuse('pay.not_last_closed');
-      // What payroll has been given is not worked over behind its back.
-      if (hasPayFile(sql, firstDay)) return refuse('pay.file_made');
-      if (hasPayroll(sql, firstDay)) return refuse('pay.payroll_taken');
-      return ok([writeDecision({ type: 'reopen', firstDay, reason, by: who.user.name }, clock.now())]);
-    });
-    return done.ok ? ok(null) : done;
   });
 }
 
