@@ -149,8 +149,8 @@ describe('a planned pattern', () => {
     [true, null, 'closed', 'nobody is absent from a closed shop'],
     [false, null, 'absent', 'leave'],
     [true, undefined, 'closed', 'a holiday'],
-    [false, 2, 'work 6', 'two hours off leave six of eight'],
-    [false, 8, 'absent', 'all of it said in hours'],
+    [false, 2, 'work 5.5', 'two hours off of seven and a half'],
+    [false, 7.5, 'absent', 'all of it said in hours'],
     [false, 10, 'absent', 'more than was planned'],
   ])('closed %s, away %s: %s, %s', (isClosed, hours, kind) => {
     const away = hours == null ? hours : toSeconds(hours * 3600);

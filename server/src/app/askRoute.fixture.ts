@@ -17,6 +17,7 @@ export const OF_NOTHING = [
   'orderOffers',
   'mails',
   'ownCard',
+  'ownTimeOff',
   'payFileText',
 ];
 
