@@ -37,6 +37,8 @@ export default defineConfig(
       'vue/multi-word-component-names': 'off',
       'vue/return-in-computed-property': 'off',
       // What a person reads stands in web/src/words, in every language; signs are the same in all of them.
+      // A component that nobody imported stands there as its bare text.
+      'vue/no-undef-components': ['error', { ignorePatterns: ['^Router(Link|View)$'] }],
       'vue/no-bare-strings-in-template': [
         'error',
         {

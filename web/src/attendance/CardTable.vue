@@ -37,11 +37,11 @@ const columnIf = (
 ): readonly Column<CardRow>[] =>
   props.card[of] === 0
     ? []
-    : [{ id: of, title, class: 'figure number', value: (row) => notNothing(row[of]) }];
+    : [{ id: of, title, class: 'figure number spare', value: (row) => notNothing(row[of]) }];
 const columns = computed((): readonly Column<CardRow>[] => [
   { id: 'day', title: t('common.dayHead'), isRowHead: true },
   { id: 'shifts', title: t('attendance.inAndOut'), class: 'figure' },
-  { id: 'breaks', title: t('attendance.breaks'), class: 'figure number' },
+  { id: 'breaks', title: t('attendance.breaks'), class: 'figure number spare' },
   {
     id: 'attended',
     title: t('pay.attended'),
@@ -66,7 +66,7 @@ const columns = computed((): readonly Column<CardRow>[] => [
         {
           id: 'balance',
           title: t('attendance.balance'),
-          class: 'figure number',
+          class: 'figure number spare',
           value: (row: CardRow) => sayBalance(row.balanceSeconds),
         },
       ]),
@@ -181,5 +181,11 @@ li .figure {
   display: inline-block;
   min-width: 3.6em;
   white-space: nowrap;
+}
+/* On a phone what was done stands before what was planned. */
+@media (max-width: 760px) {
+  .card-table :deep(.spare) {
+    display: none;
+  }
 }
 </style>

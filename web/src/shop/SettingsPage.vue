@@ -114,8 +114,8 @@ const usedFields = computed({
             </FormField>
             <FormField v-slot="{ id }" :label="t('shop.whereTimeIsEntered')" field="pay.timeFrom">
               <BFormSelect :id="id" v-model="form.fields.value.pay.timeFrom">
-                <option value="here">{{ t('shop.hereAndGoesOut') }}</option>
-                <option value="elsewhere">{{ t('shop.elsewhereAndComesIn') }}</option>
+                <option value="here">{{ t('shop.enteredHere') }}</option>
+                <option value="elsewhere">{{ t('shop.enteredElsewhere') }}</option>
               </BFormSelect>
             </FormField>
             <CheckField v-model="form.fields.value.pay.isConfirmed" class="check">{{

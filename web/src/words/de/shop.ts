@@ -113,6 +113,6 @@ export const shop: Translation['shop'] = {
   whatIsChargedIsPaid: 'Zeit auf Aufträgen und Tätigkeiten',
   whatIsAttendedIsPaid: 'alle Anwesenheit',
   whereTimeIsEntered: 'Zeit wird erfasst',
-  hereAndGoesOut: 'hier, und geht in den Lohn',
-  elsewhereAndComesIn: 'anderswo, und kommt herein',
+  enteredHere: 'hier',
+  enteredElsewhere: 'anderswo',
 };

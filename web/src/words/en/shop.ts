@@ -110,6 +110,6 @@ export const shop = {
   whatIsChargedIsPaid: 'time on jobs and activities',
   whatIsAttendedIsPaid: 'all attended time',
   whereTimeIsEntered: 'Time is entered',
-  hereAndGoesOut: 'here, and goes out to pay',
-  elsewhereAndComesIn: 'elsewhere, and comes in',
+  enteredHere: 'here',
+  enteredElsewhere: 'elsewhere',
 } as const;
