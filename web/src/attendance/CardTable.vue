@@ -166,7 +166,7 @@ const breakSeconds = (breaks: readonly Stretch[]) =>
 }
 /* The last column takes what the others leave. */
 .card-table :deep(th:last-child) {
-  width: 40%;
+  width: 34%;
 }
 small {
   display: block;
@@ -181,6 +181,11 @@ li .figure {
   display: inline-block;
   min-width: 3.6em;
   white-space: nowrap;
+}
+@media (min-width: 761px) {
+  .card-table :deep(td:nth-child(2)) {
+    white-space: nowrap;
+  }
 }
 /* On a phone what was done stands before what was planned. */
 @media (max-width: 760px) {

@@ -205,16 +205,16 @@ const letters = computed(() => {
     box-shadow: inset 0 0 0 2px var(--bar);
     color: var(--ink);
   }
-  .partly {
-    background: linear-gradient(to top right, var(--bar) 50%, var(--sheet) 50%);
-    color: var(--ink);
-    font-weight: 700;
-  }
   .closed {
     background: var(--band);
   }
   .in {
     background: radial-gradient(circle, var(--ink-2) 2px, transparent 3px);
+  }
+  .partly {
+    background: linear-gradient(to top, var(--bar) 20%, transparent 20%);
+    color: var(--ink);
+    font-weight: 700;
   }
 }
 </style>
