@@ -27,7 +27,7 @@ test.describe('who may do what', () => {
   for (const [role, places, forbidden] of [
     ['technician', ['Floor', 'Shop'], '/shop/people'],
     ['lead', ['Floor', 'Work', 'Reconcile', 'Compare', 'Shop'], '/shop/people'],
-    ['planner', ['Floor', 'Work', 'Compare', 'Shop'], '/reconcile'],
+    ['planner', ['Floor', 'Work', 'Compare', 'Time off', 'Shop'], '/reconcile'],
     ['bookkeeper', ['Floor', 'Work', 'Reconcile', 'Compare', 'Pay', 'Shop'], undefined],
     ['supervisor', ['Floor', 'Work', 'Reconcile', 'Compare', 'Pay', 'Shop'], undefined],
   ] as const)

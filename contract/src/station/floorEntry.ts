@@ -21,7 +21,7 @@ const target = idText<'TargetId'>();
 const figure = z.number().min(-1e9).max(1e9);
 
 /** Time off that somebody asks for. */
-export const leaveAsked = z
+const leaveAsked = z
   .strictObject({
     kind: z.enum(ABSENCE_KINDS),
     from: dayText,

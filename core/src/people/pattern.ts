@@ -1,6 +1,6 @@
 import { fail, ok } from '../result/index.ts';
 import type { Result } from '../result/index.ts';
-import { addDays, atWallClock, mondayOf, toSeconds, weekdayOf } from '../time/index.ts';
+import { addDays, atWallClock, mondayOf, toInstant, toSeconds, weekdayOf } from '../time/index.ts';
 import type { LocalDay, Seconds, Span, Zone } from '../time/index.ts';
 
 /** One planned shift: minutes of the day on the shop's clock. An end at or before the start lies on the next day. */
@@ -47,6 +47,13 @@ export function plannedSpan(zone: Zone, day: LocalDay, { startMinute, endMinute 
     to: atWallClock(zone, lastDay, endMinute * 60),
   };
 }
+
+/** When somebody is expected on a planned day. Who is away for a part of it is missed by so much later only: nobody has said
+ *  which part it is. */
+export const expectedSpan = ({ from, to }: Span, awaySeconds: number): Span => ({
+  from: toInstant(Math.min(to, from + awaySeconds)),
+  to,
+});
 
 /** Checks a rotation: one to four weeks of seven days, minutes within a day, a break shorter than its shift. */
 export function checkPattern(

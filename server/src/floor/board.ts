@@ -3,7 +3,7 @@ import type { WorkOrderId } from '@wergon/core/work';
 import type { Asked, SaidOfStart } from '../ledger/index.ts';
 import type { DeepReadonly } from '@wergon/contract/wire';
 import type { Changes } from '../http/index.ts';
-import { plannedSpan } from '@wergon/core/people';
+import { expectedSpan, plannedSpan } from '@wergon/core/people';
 import type { BoardChanges, BoardJson, FloorChanges, FloorJson } from '@wergon/contract/floor';
 import { AT_REST } from '@wergon/core/ledger';
 import type { LaborState, TargetId } from '@wergon/core/ledger';
@@ -234,8 +234,8 @@ export function loadFloor(
     ...board,
     day,
     people: [...facts.technicians.values()].map(({ id, crew, billedSeconds }) => {
-      const { plan, absence } = plans(id, day);
-      const planned = plan && plannedSpan(facts.zone, day, plan);
+      const { plan, absence, seconds, usualSeconds } = plans(id, day);
+      const planned = plan && expectedSpan(plannedSpan(facts.zone, day, plan), usualSeconds - seconds);
       return {
         technician: id,
         crew: crew ?? '',

@@ -1,3 +1,4 @@
+import type { FloorJson } from '@wergon/contract/floor';
 import type { RequestsJson } from '@wergon/contract/station';
 import { at, newId, openTestShop } from '../app/testShop.fixture.ts';
 import type { TestShop } from '../app/testShop.fixture.ts';
@@ -84,6 +85,12 @@ test('hours of one day are planned as such, and the rest of it is worked', async
   expect(days.filter(({ day }) => day === leave.from)).toMatchObject([
     { kind: 'work', plannedSeconds: 5 * 3600 },
   ]);
+  // Nobody has said which part of the day: they are missed three hours later, at ten.
+  const { people } = (await shop.get(`/api/floor?day=${leave.from}`)).body as FloorJson;
+  expect(people.find(({ technician }) => technician === shop.ada)).toMatchObject({
+    isAway: false,
+    planned: { from: '2026-03-16T09:00:00Z', to: '2026-03-16T14:30:00Z' },
+  });
 });
 
 test('refused, it takes nothing out of the plan that it was not granted', async () => {

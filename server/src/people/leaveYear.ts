@@ -3,11 +3,11 @@ import { leaveBalances } from '@wergon/core/pay';
 import type { AwayFacts, Leave, LeaveBalance } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
 import { groupBy } from '@wergon/core/result';
-import { daysFrom, firstDayOfYear, toSeconds } from '@wergon/core/time';
+import { daysFrom, firstDayOfYear } from '@wergon/core/time';
 import type { LocalDay, Seconds } from '@wergon/core/time';
 import { ClosedDayEntity } from '../shop/index.ts';
 import { AbsenceEntity, LeaveAllowanceEntity } from './entities.ts';
-import { loadPlans } from './planned.ts';
+import { among, loadUsual } from './planned.ts';
 
 /** What decides how long somebody is away. */
 export type LeaveFacts = Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>;
@@ -20,20 +20,17 @@ export async function loadLeaveFacts(
   people?: readonly TechnicianId[],
 ): Promise<(technician: TechnicianId) => LeaveFacts> {
   const within = { day: { $gte: firstDay, $lte: lastDay } };
-  const plans = await loadPlans(em, firstDay, lastDay);
+  const usual = await loadUsual(em, people);
   const absences = await em.find(AbsenceEntity, { ...within, ...among(people) });
   const leave = groupBy(absences, ({ technician }) => technician);
   const closed = await em.find(ClosedDayEntity, within);
   const closedDays = new Map(closed.map(({ day, isPaid }) => [day, { isPaid }]));
   return (technician) => ({
-    plannedOn: (day) => toSeconds(plans(technician, day).usualSeconds),
+    plannedOn: (day) => usual(technician, day),
     leave: (leave.get(technician) ?? []).map(leaveOfAbsence),
     closedDays,
   });
 }
-const among = (people: readonly TechnicianId[] | undefined) =>
-  people === undefined ? {} : { technician: { $in: [...people] } };
-
 /** How long somebody is away in a year, and what the shop allows of it by kind. */
 export type LeaveYear = {
   readonly facts: LeaveFacts;
