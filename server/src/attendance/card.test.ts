@@ -153,6 +153,14 @@ test('a card says what was planned, what somebody was away for, on jobs and besi
       [0, 0, ''],
       [0, 0, ''],
     ]);
+    // A lead sees that they were away, and not why.
+    const asLead = await own.addUser({ userName: 'lea', role: 'lead' });
+    const seen = (await own.get(path, asLead)).body as CardJson;
+    expect(seen.days.flatMap(({ away: left }) => left.map(({ kind }) => kind))).toEqual([
+      'away',
+      'away',
+      'closed',
+    ]);
     expect(card).toMatchObject({
       ...{
         jobSeconds: 5400,

@@ -131,15 +131,25 @@ export function loadCard(
   };
 }
 
+/** Why somebody is away is for whoever may see absences; that the shop is closed, for everybody. */
+const withoutWhy = (card: CardJson): CardJson => ({
+  ...card,
+  days: card.days.map((day) => ({
+    ...day,
+    away: day.away.map((each) => (each.kind === 'closed' ? each : { ...each, kind: 'away' })),
+  })),
+});
+
 /** The route of anybody's card, for whoever puts time right. */
 export function mountCard(mount: Mount, { database, clock, facts }: LedgerContext): void {
-  mount('card', async ({ query: { technician, ...asked } }) => {
+  mount('card', async ({ query: { technician, ...asked }, who }) => {
     const known = await facts.get();
     if (!known.technicians.has(technician)) return refuse('record.not_found');
     const now = clock.now();
     const days = cardDays(asked, known.zone.dayAt(now));
     if ('code' in days) return days;
     const plan = await loadCardPlan(database.em.fork(), technician, days);
-    return ok(await readSql(database, (sql) => loadCard(sql, known, technician, days, plan, now)));
+    const card = await readSql(database, (sql) => loadCard(sql, known, technician, days, plan, now));
+    return ok(who.rights.has('people.see') ? card : withoutWhy(card));
   });
 }

@@ -130,6 +130,18 @@ test('what is left of the year stands beside it, and what it takes', async () =>
   expect((await requests())[0]?.leave?.balance).toEqual({ left: 20 * 3600, takes: 24 * 3600 });
 });
 
+test('whoever sees neither people nor may decide on it is not told of it', async () => {
+  const id = await asked();
+  const call = help();
+  await shop.send(call);
+  const floor = await shop.addUser({ userName: 'ada', role: 'technician', technician: shop.bo });
+  const told = ((await shop.get('/api/floor/requests', floor)).body as RequestsJson).requests;
+  expect(told.map((each) => each.id)).toEqual([call.id]);
+  const planner = await shop.addUser({ userName: 'pia', role: 'planner' });
+  const seen = ((await shop.get('/api/floor/requests', planner)).body as RequestsJson).requests;
+  expect(seen.map((each) => each.id)).toContain(id);
+});
+
 test('it is granted by whoever may plan people or approve time, and by nobody for themselves', async () => {
   const id = await asked();
   const own = await shop.addUser({ userName: 'ada', role: 'supervisor', technician: shop.ada });

@@ -90,7 +90,9 @@ export function mountFloor(mount: Mount, { database, clock, facts, journal, live
     const all = await database.em.fork().findAll(StationEntity);
     const stations = new Map(all.map(({ id, name }) => [id, name]));
     const today = known.zone.dayAt(clock.now());
-    const waiting = await readSql(database, (sql) => loadWaitingLeave(sql, today));
+    // Why somebody is away is for whoever sees people, or decides on it.
+    const seesLeave = who.rights.has('people.see') || who.rights.has('time.approve');
+    const waiting = seesLeave ? await readSql(database, (sql) => loadWaitingLeave(sql, today)) : [];
     const around = await loadAround(database.em.fork(), waiting);
     return ok({
       requests: await readSql(database, (sql) =>

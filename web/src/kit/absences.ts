@@ -19,9 +19,8 @@ export const sayAroundAbsence = (around: ResponseOf<'addAbsence'> | null): reado
 ];
 
 /** Why time is paid, or taken, that was not worked. */
-export const sayAway = (kind: string): string =>
-  kind === 'closed'
-    ? t('pay.closedDay')
-    : kind === 'guarantee'
-      ? t('pay.guaranteedHours')
-      : sayTerm('absences', kind);
+export function sayAway(kind: string): string {
+  if (kind === 'closed') return t('pay.closedDay');
+  if (kind === 'guarantee') return t('pay.guaranteedHours');
+  return kind === 'away' ? t('attendance.awayWord') : sayTerm('absences', kind);
+}
