@@ -5,6 +5,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Migrator } from '@mikro-orm/migrations';
+import { GuaranteeEntity } from '../pay/entities.ts';
 import { TechnicianEntity } from '../people/entities.ts';
 import { CustomerEntity, ListItemEntity, ResourceEntity } from '../shop/entities.ts';
 import { OrderEntity, TaskEntity } from '../work/entities.ts';
@@ -162,5 +163,7 @@ test('time off that was asked for before it could be taken back stands as it was
     'd asked',
   ]);
   expect(rows[0]).toMatchObject({ technician: 't', first_day: 20_528, last_day: 20_530, seconds: null });
+  // Hours are guaranteed since then too.
+  expect(await database.em.fork().findAll(GuaranteeEntity)).toEqual([]);
   await database.close();
 });

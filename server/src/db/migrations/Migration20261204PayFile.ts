@@ -22,8 +22,7 @@ type ClassRow = Row & {
 };
 
 /** Closed periods keep what they pay by target as well, and whose time goes to pay is said of each person; payroll's codes,
- *  the forms of its file, the files that were made, what payroll really paid, and the
- *  hours a week that people are paid at the least. This file is never changed. */
+ *  the forms of its file, the files that were made, and what payroll really paid. This file is never changed. */
 export class Migration20261204PayFile extends Migration {
   override async up(): Promise<void> {
     await this.execute(
@@ -50,10 +49,6 @@ export class Migration20261204PayFile extends Migration {
        "pay_group" text not null, "rows" integer not null,
        "digest" text not null, "text" text not null, "sums" text not null, "withdrawn_by" text, "withdrawn_at" integer,
        "reason" text)`,
-    );
-    await this.execute(
-      `create table "guarantee" ("technician" text not null, "from_day" integer not null, "seconds" integer not null,
-       primary key ("technician", "from_day"))`,
     );
     await this.execute('alter table "labor_line" add column "true_up" integer not null default 0');
     await this.execute('alter table "closed_line" add column "premium" integer not null default 0');

@@ -18,10 +18,14 @@ const dayOf = (text: string): number => {
   return read.value;
 };
 
-/** Hours of an absence that takes part of a day; hours a year that people may be away, by kind; and how the time off stands
- *  that people asked for. This file is never changed. */
+/** Hours a week that people are paid at the least; hours of an absence that takes part of a day; hours a year that people
+ *  may be away, by kind; and how the time off stands that people asked for. This file is never changed. */
 export class Migration20261205TimeOff extends Migration {
   override async up(): Promise<void> {
+    await this.execute(
+      `create table if not exists "guarantee" ("technician" text not null, "from_day" integer not null,
+       "seconds" integer not null, primary key ("technician", "from_day"))`,
+    );
     await this.execute('alter table "absence" add column "seconds" integer null');
     await this.execute(
       `create table "leave_allowance" ("technician" text not null, "year" integer not null, "kind" text not null,
