@@ -76,6 +76,11 @@ export type CardSums = {
   readonly balanceSeconds: number;
 };
 
+/** How much more of a day was worked and is paid than was left to work of it, in seconds; of a day that is not over nothing
+ *  yet. Source: docs/reconcile.md, the card. */
+export const dayBalance = (paid: number, planned: number, isOver: boolean): number =>
+  isOver ? paid - planned : 0;
+
 /** Days of a card, added up. */
 export function sumCard(days: readonly CardSums[]): CardSums {
   const sum = (of: Exclude<keyof CardSums, 'balanceSeconds'>) =>

@@ -1,4 +1,4 @@
 export { accountPerson, sumPeople } from './accounted.ts';
 export type { Accounted, AccountedPerson } from './accounted.ts';
-export { cardWeeks, personCard, sumCard } from './card.ts';
+export { cardWeeks, dayBalance, personCard, sumCard } from './card.ts';
 export type { CardDay, CardSums } from './card.ts';

@@ -19,8 +19,8 @@ export {
 export type { OvertimeRule, PayTier, PayWeek } from './overtimeRule.ts';
 export { leaveBalances, leaveTakes } from './leaveBalance.ts';
 export type { LeaveBalance } from './leaveBalance.ts';
-export { awayOn, leaveOn, paidAwayOf } from './paidAway.ts';
-export type { AwayFacts, Guarantee, Leave, PaidAway } from './paidAway.ts';
+export { paidAwayOf, timeAwayOn } from './paidAway.ts';
+export type { AwayFacts, Guarantee, Leave, LeaveFacts, PaidAway, TimeAway } from './paidAway.ts';
 export { PAY_CLASSES, highestOf, isPayClass } from './payClass.ts';
 export type { ClassSeconds, DayClasses, PayClass } from './payClass.ts';
 export { PAY_BASES, portionsOf } from './portions.ts';

@@ -4,9 +4,8 @@ import type { LocalDay } from '../time/day.ts';
 import { toSeconds } from '../time/seconds.ts';
 import { leaveBalances, leaveTakes } from './leaveBalance.ts';
 import { FIRST_DAY, hours } from './overtime.fixture.ts';
-import type { AwayFacts, Leave } from './paidAway.ts';
+import type { Leave, LeaveFacts as Facts } from './paidAway.ts';
 
-type Facts = Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>;
 const day = (place: number) => addDays(FIRST_DAY, place);
 /** Monday to Friday eight hours. */
 const plannedOn = (of: LocalDay) => hours(weekdayOf(of) < 6 ? 8 : 0);

@@ -2,7 +2,7 @@ import { groupBy } from '../result/index.ts';
 import { sumSeconds, toSeconds } from '../time/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
 import { leaveOn } from './paidAway.ts';
-import type { AwayFacts } from './paidAway.ts';
+import type { LeaveFacts } from './paidAway.ts';
 
 /** How much somebody may be away in a year for one reason, in seconds: what the shop allows (`null` where it says
  *  nothing), what they have had up to today, what is granted after it, and what is left; below nothing where they have
@@ -19,7 +19,7 @@ export type LeaveBalance = {
  *  that there was leave of. Leave counts paid or not; paid leave on a closed day that is paid is none.
  *  Source: docs/pay.md, time off. */
 export function leaveBalances(
-  facts: Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>,
+  facts: LeaveFacts,
   allowed: ReadonlyMap<string, Seconds>,
   days: readonly LocalDay[],
   today: LocalDay,
@@ -40,7 +40,7 @@ export function leaveBalances(
 /** What one more time off takes of a balance, in seconds: of days on which something is planned, and that are not taken by
  *  other leave or a closed day already. */
 export const leaveTakes = (
-  { plannedOn, leave, closedDays }: Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>,
+  { plannedOn, leave, closedDays }: LeaveFacts,
   days: readonly LocalDay[],
   seconds: Seconds | null,
 ): Seconds =>

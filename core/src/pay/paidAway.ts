@@ -1,5 +1,6 @@
 import { fraction, multiplyFractions, roundFraction } from '../money/index.ts';
 import type { Fraction } from '../money/index.ts';
+import { groupBy } from '../result/index.ts';
 import { daysFrom, sumSeconds, toSeconds } from '../time/index.ts';
 import type { LocalDay, Seconds } from '../time/index.ts';
 import type { PayWeek } from './overtimeRule.ts';
@@ -25,6 +26,9 @@ export type AwayFacts = {
   readonly closedDays: ReadonlyMap<LocalDay, { readonly isPaid: boolean }>;
 };
 
+/** What of it decides how long somebody is away. */
+export type LeaveFacts = Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>;
+
 /** Seconds paid without being worked. */
 export type PaidAway = {
   readonly day: LocalDay;
@@ -45,47 +49,49 @@ export function paidAwayOf(
   paidOn: (day: LocalDay) => number,
 ): readonly PaidAway[] {
   const [first, last] = [days[0], days.at(-1)];
-  const away = new Map(days.map((day) => [day, awayOn(facts, day)]));
+  const away = new Map(days.map((day) => [day, timeAwayOn(facts, day)]));
   const filled = weeks.flatMap((week): PaidAway[] => {
     if (first === undefined || last === undefined || week.firstDay < first || week.lastDay > last) return [];
     const ofWeek = daysFrom(week.firstDay, week.lastDay - week.firstDay + 1);
-    const had = ofWeek.reduce((sum, day) => sum + paidOn(day) + (away.get(day)?.instead ?? 0), 0);
+    const had = ofWeek.reduce((sum, day) => sum + paidOn(day) + sumSeconds(away.get(day) ?? []), 0);
     const lacks = guaranteedIn(facts.guarantees, week.firstDay, ofWeek.length) - had;
     return [{ day: week.lastDay, kind: { of: 'guarantee' }, seconds: toSeconds(Math.max(0, lacks)) }];
   });
-  return [...[...away.values()].flatMap(({ paid }) => paid), ...filled].filter(({ seconds }) => seconds > 0);
+  const paid = [...away].flatMap(([day, all]) =>
+    all.flatMap(({ isPaid, kind, seconds }): PaidAway[] => (isPaid ? [{ day, kind, seconds }] : [])),
+  );
+  return [...paid, ...filled].filter(({ seconds }) => seconds > 0);
 }
 
 /** Leave of a day and how long it is: what was said, or what is planned. Paid leave on a closed day that is paid is none. */
 export const leaveOn = (
-  { plannedOn, leave, closedDays }: Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>,
+  { plannedOn, leave, closedDays }: LeaveFacts,
   day: LocalDay,
 ): readonly (Leave & { readonly seconds: Seconds })[] =>
   leave
     .filter((each) => each.day === day && !(each.isPaid && closedDays.get(day)?.isPaid === true))
     .map((each) => ({ ...each, seconds: each.seconds ?? plannedOn(day) }));
 
-/** Leave and closed days of a day: what of it is paid, and what of it stands instead of work, paid or not, in seconds. */
-export function awayOn(
-  facts: Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>,
-  day: LocalDay,
-): { readonly paid: readonly PaidAway[]; readonly instead: number } {
-  const planned = facts.plannedOn(day);
-  const isPaidClosing = facts.closedDays.get(day)?.isPaid === true;
+/** Time of a day that stands instead of work, paid or not. */
+export type TimeAway = Pick<PaidAway, 'kind' | 'seconds'> & { readonly isPaid: boolean };
+
+/** Leave of a day by its kind, and a closed day as far as it is paid: as long as planned, less unpaid leave.
+ *  Source: docs/pay.md, paid time that is not worked. */
+export function timeAwayOn(facts: LeaveFacts, day: LocalDay): readonly TimeAway[] {
   const own = leaveOn(facts, day);
+  const isPaidClosing = facts.closedDays.get(day)?.isPaid === true;
   const unpaid = sumSeconds(own.filter(({ isPaid }) => !isPaid));
-  const closed = toSeconds(isPaidClosing ? Math.max(0, planned - unpaid) : 0);
-  const paidLeave = own.filter(({ isPaid }) => isPaid);
-  const kinds = [...new Set(paidLeave.map(({ kind }) => kind))];
-  const paid: PaidAway[] = [
-    ...kinds.map((name): PaidAway => ({
-      day,
-      kind: { of: 'leave', name },
-      seconds: sumSeconds(paidLeave.filter(({ kind }) => kind === name)),
-    })),
-    { day, kind: { of: 'closed' }, seconds: closed },
-  ];
-  return { paid, instead: sumSeconds(own) + closed };
+  const closed = isPaidClosing ? Math.max(0, facts.plannedOn(day) - unpaid) : 0;
+  const byKind = [true, false].flatMap((isPaid) =>
+    [
+      ...groupBy(
+        own.filter((each) => each.isPaid === isPaid),
+        ({ kind }) => kind,
+      ),
+    ].map(([name, of]): TimeAway => ({ kind: { of: 'leave', name }, seconds: sumSeconds(of), isPaid })),
+  );
+  const all: TimeAway[] = [...byKind, { kind: { of: 'closed' }, seconds: toSeconds(closed), isPaid: true }];
+  return all.filter(({ seconds }) => seconds > 0);
 }
 
 /** What is guaranteed of a week by the record in force on its first day; of a short week its part, rounded once. */

@@ -1,7 +1,8 @@
 import type { CardJson } from '@wergon/contract/attendance';
 import type { EntityManager } from '@mikro-orm/libsql';
-import { personCard, sumCard } from '@wergon/core/attendance';
-import { awayOn, leaveOn } from '@wergon/core/pay';
+import { dayBalance, personCard, sumCard } from '@wergon/core/attendance';
+import { timeAwayOn } from '@wergon/core/pay';
+import type { LeaveFacts } from '@wergon/core/pay';
 import type { Presence } from '@wergon/core/ledger';
 import type { TechnicianId } from '@wergon/core/people';
 import { ok } from '@wergon/core/result';
@@ -16,7 +17,6 @@ import type { Mount, RouteRefusal } from '../http/index.ts';
 import { loadHours, loadPersonTimeline, loadShiftDays } from '../ledger/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
 import { loadLeaveFacts, loadPlans } from '../people/index.ts';
-import type { LeaveFacts } from '../people/index.ts';
 
 /** A shift can begin so many days before the last calendar day of its labor. */
 const DAYS_AROUND = 2;
@@ -50,14 +50,6 @@ export async function loadCardPlan(
   return { ...facts, leftToWork: (day) => plans(technician, day).seconds };
 }
 
-/** Leave of a day by its kind, paid or not, and a closed day that is paid. */
-const awayWords = (plan: LeaveFacts, day: LocalDay): CardJson['days'][number]['away'] => [
-  ...awayOn(plan, day).paid.flatMap(({ kind, seconds }) =>
-    seconds > 0 ? [{ kind: kind.of === 'leave' ? kind.name : kind.of, seconds, isPaid: true }] : [],
-  ),
-  ...leaveOn(plan, day).flatMap(({ kind, seconds, isPaid }) => (isPaid ? [] : [{ kind, seconds, isPaid }])),
-];
-
 /** One person's card as it is now, with what runs. */
 export function loadCard(
   sql: Sql,
@@ -83,7 +75,10 @@ export function loadCard(
   /** What is paid of a day and what was planned of it. */
   const payOf = (day: LocalDay) => {
     const { straight, overtime, double } = paid.get(day) ?? { straight: 0, overtime: 0, double: 0 };
-    const away = awayWords(plan, day);
+    const away = timeAwayOn(plan, day).map(({ kind, ...each }) => ({
+      ...each,
+      kind: kind.of === 'leave' ? kind.name : kind.of,
+    }));
     const planned = toSeconds(plan.leftToWork(day));
     return {
       away,
@@ -91,7 +86,7 @@ export function loadCard(
       doubleSeconds: toSeconds(double),
       awaySeconds: sumSeconds(away),
       plannedSeconds: planned,
-      balanceSeconds: day < today ? straight + overtime + double - planned : 0,
+      balanceSeconds: dayBalance(straight + overtime + double, planned, day < today),
     };
   };
   const days = personCard({ ...timeline, hours }, { firstDay, lastDay }, facts).map((day) => ({

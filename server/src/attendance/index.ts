@@ -4,9 +4,9 @@ import { mountAccounted } from './accounted.ts';
 import { mountCard } from './card.ts';
 import { mountOwnTime } from './ownTime.ts';
 
-/** Routes of attended time: where it went, people's cards, and everybody's own. */
 export { ownId } from './ownTime.ts';
 
+/** Routes of attended time: where it went, people's cards, and everybody's own. */
 export function mountAttendance(mount: Mount, context: StationContext): void {
   mountAccounted(mount, context);
   mountCard(mount, context);

@@ -3,10 +3,10 @@ import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { MIGRATIONS } from './migrate.ts';
 
-const folder = join(import.meta.dirname, 'migrations');
+const folder = 'server/src/db/migrations';
 const sumOf = (name: string) =>
   createHash('sha256')
-    .update(readFileSync(join(folder, `${name}.ts`)))
+    .update(readFileSync(join(folder, `${name}.ts`), 'utf8'))
     .digest('hex')
     .slice(0, 12);
 

@@ -1,5 +1,5 @@
 import type { OwnTimeOffJson } from '@wergon/contract/pay';
-import { openPayShop } from './payShop.fixture.ts';
+import { openPayShop, plan } from './payShop.fixture.ts';
 import type { PayShop } from './payShop.fixture.ts';
 
 let paid: PayShop;
@@ -8,14 +8,6 @@ beforeEach(async () => {
 });
 afterEach(() => paid.shop.close());
 
-const plan = {
-  from: '2026-01-05',
-  weeks: [
-    [1, 2, 3, 4, 5, 6, 7].map((day) =>
-      day < 6 ? { startMinute: 420, endMinute: 930, breakMinutes: 30 } : null,
-    ),
-  ],
-};
 const holiday = (from: string, to = from, hours: string | null = null) => ({
   ...{ from, to, kind: 'holiday', isPaid: true, hours },
 });

@@ -21,6 +21,16 @@ const settings = {
   reconcile: { answeredGapMinutes: 0 },
 };
 
+/** Eight hours from Monday to Friday, planned from a day before all of it. */
+export const plan = {
+  from: '2026-01-05',
+  weeks: [
+    [1, 2, 3, 4, 5, 6, 7].map((day) =>
+      day < 6 ? { startMinute: 420, endMinute: 930, breakMinutes: 30 } : null,
+    ),
+  ],
+};
+
 /** A shop that pays by the week and approves nothing; Ada has worked ten hours on Tuesday, Bo six; it is a week later. */
 export async function openPayShop(pay: Partial<(typeof settings)['pay']> = {}) {
   const shop = await openTestShop();

@@ -1,5 +1,5 @@
 import type { TimeOffJson } from '@wergon/contract/pay';
-import { openPayShop } from './payShop.fixture.ts';
+import { openPayShop, plan } from './payShop.fixture.ts';
 import type { PayShop } from './payShop.fixture.ts';
 
 let paid: PayShop;
@@ -7,15 +7,6 @@ beforeEach(async () => {
   paid = await openPayShop();
 });
 afterEach(() => paid.shop.close());
-
-const plan = {
-  from: '2026-01-05',
-  weeks: [
-    [1, 2, 3, 4, 5, 6, 7].map((day) =>
-      day < 6 ? { startMinute: 420, endMinute: 930, breakMinutes: 30 } : null,
-    ),
-  ],
-};
 
 test('four weeks of everybody who is here: in, free, away and why, or closed', async () => {
   const { shop, post, read } = paid;

@@ -17,7 +17,7 @@ export {
 } from './entities.ts';
 export type { Technician } from './entities.ts';
 export { leaveOfAbsence, loadLeaveFacts, loadLeaveYear } from './leaveYear.ts';
-export type { LeaveFacts, LeaveYear } from './leaveYear.ts';
+export type { LeaveYear } from './leaveYear.ts';
 export { createPinCheck, hashPin } from './pins.ts';
 export { loadPlans } from './planned.ts';
 export type { Plans } from './planned.ts';

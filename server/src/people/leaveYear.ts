@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { leaveBalances } from '@wergon/core/pay';
-import type { AwayFacts, Leave, LeaveBalance } from '@wergon/core/pay';
+import type { Leave, LeaveBalance, LeaveFacts } from '@wergon/core/pay';
 import type { TechnicianId } from '@wergon/core/people';
 import { groupBy } from '@wergon/core/result';
 import { daysFrom, firstDayOfYear } from '@wergon/core/time';
@@ -9,10 +9,7 @@ import { ClosedDayEntity } from '../shop/index.ts';
 import { AbsenceEntity, LeaveAllowanceEntity } from './entities.ts';
 import { among, loadUsual } from './planned.ts';
 
-/** What decides how long somebody is away. */
-export type LeaveFacts = Pick<AwayFacts, 'plannedOn' | 'leave' | 'closedDays'>;
-
-/** The same of some people, or of everybody, for some days. */
+/** What decides how long some people, or everybody, are away on some days. */
 export async function loadLeaveFacts(
   em: EntityManager,
   firstDay: LocalDay,
