@@ -91,6 +91,16 @@ describe('where time is entered elsewhere', () => {
       expect(answer).toMatchObject({ status: 422, body: { errors: [{ field: 'entries[0].target' }] } });
     }
     expect(await lines()).toEqual(['Strip 2.5']);
+    // A shop that enters its time here since then puts it right as any other.
+    await setTimeFrom('here');
+    const amend = { id: newId(), type: 'amend', target, set: { seconds: 3600 } };
+    const answer = await shop.post(
+      '/api/ledger/entries',
+      { entries: [line(amend, { source: 'desk' })] },
+      paid.desk(),
+    );
+    expect(answer.status).toBe(200);
+    expect(await lines()).toEqual(['Strip 1']);
   });
 
   test.each<[Row, field: string, message: string]>([

@@ -13,7 +13,7 @@ import type { Sql } from '../db/index.ts';
 import { refuse } from '../http/index.ts';
 import { findClosedUntil, readLaborEntry, refusalOf } from '../ledger/index.ts';
 import type { Incoming, LedgerContext } from '../ledger/index.ts';
-import { settingsOf } from '../shop/index.ts';
+import { entersElsewhere } from '../shop/index.ts';
 import { inParts } from './list.ts';
 import type { Judged, List } from './list.ts';
 
@@ -32,10 +32,7 @@ export const createHours = ({ database, clock, facts, journal }: LedgerContext):
   schema: hoursRowSchema,
   isOfPeople: true,
   groupOf: (row) => ['number', 'day', 'order', 'task'].map((field) => (row[field] ?? '').trim()).join(' '),
-  refuse: async () =>
-    settingsOf((await facts.get()).shop).pay.timeFrom === 'elsewhere'
-      ? undefined
-      : refuse('pay.time_from_here'),
+  refuse: async () => (entersElsewhere((await facts.get()).shop) ? undefined : refuse('pay.time_from_here')),
   validateRows: async (_em, rows) => {
     const known = await facts.get();
     const today = known.zone.dayAt(clock.now());

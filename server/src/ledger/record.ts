@@ -13,6 +13,7 @@ import type { FloorEntry } from '@wergon/core/station';
 import { formatInstant, parseInstant } from '@wergon/core/time';
 import type { Instant, LocalDay, Zone } from '@wergon/core/time';
 import type { Sql } from '../db/index.ts';
+import { entersElsewhere } from '../shop/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { GENESIS, chainHash, writeEnvelope } from './envelope.ts';
 import type { Author, Stream } from './envelope.ts';
@@ -162,8 +163,8 @@ function findErrors(recording: Recording, incoming: LaborIncoming): readonly Fie
     findType: () => (corrected?.stream === 'labor' ? (corrected.type as Entry['type']) : undefined),
   });
   if (!checked.ok) return [entryProblem(checked.code, checked.params)];
-  // What is entered elsewhere is put right there, and comes in anew.
-  if (corrected && author.kind !== 'import' && readEnvelope(corrected.envelope).author.kind === 'import')
+  // As long as time is entered elsewhere it is put right there, and comes in anew.
+  if (corrected && author.kind !== 'import' && isFromElsewhere(corrected) && entersElsewhere(facts.shop))
     return [{ field: 'target', message: 'came in from elsewhere and is put right there' }];
   if (author.kind === 'desk' || author.kind === 'import') return findClosed(sql, facts, entry);
   if (author.kind !== 'station') return [];
@@ -175,6 +176,9 @@ function findErrors(recording: Recording, incoming: LaborIncoming): readonly Fie
     ];
   return [];
 }
+
+const isFromElsewhere = ({ envelope }: JournalRow): boolean =>
+  readEnvelope(envelope).author.kind === 'import';
 
 function isOwnAndRecent(author: Author, { sent }: LaborIncoming, corrected: JournalRow): boolean {
   const before = readEnvelope(corrected.envelope);

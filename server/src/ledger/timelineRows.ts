@@ -266,7 +266,7 @@ export const loadHours = (sql: Sql, first: LocalDay, last: LocalDay): HoursEntry
     .map(({ body }) => readLaborEntry(body))
     .filter((entry) => entry.type === 'hours');
 
-/** Hours of some days that were entered elsewhere. */
+/** Hours of some days that came in from elsewhere. */
 export const loadElsewhere = (sql: Sql, first: LocalDay, last: LocalDay): ReadonlySet<EntryId> =>
   new Set(
     sql

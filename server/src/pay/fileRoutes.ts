@@ -13,7 +13,7 @@ import type { Mount } from '../http/index.ts';
 import { writeDecision } from '../ledger/index.ts';
 import type { LedgerContext } from '../ledger/index.ts';
 import { PayGroupEntity } from '../people/index.ts';
-import { settingsOf } from '../shop/index.ts';
+import { entersElsewhere } from '../shop/index.ts';
 import type { Away } from './away.ts';
 import { PayCodeEntity, PayLayoutEntity } from './entities.ts';
 import {
@@ -25,9 +25,6 @@ import {
   tellPayFile,
 } from './files.ts';
 import { groupsOn } from './overtime.ts';
-
-/** Time that is entered elsewhere is paid there. */
-const isElsewhere = ({ shop }: ShopFacts) => settingsOf(shop).pay.timeFrom === 'elsewhere';
 
 type AwayOf = (known: ShopFacts, firstDay: LocalDay, now: Instant) => Promise<Away>;
 
@@ -71,7 +68,7 @@ export function mountPayFiles(mount: Mount, context: LedgerContext, awayOf: Away
       const { pay, found } = seen;
       return {
         ...tellPayFile(known, found),
-        refusal: isElsewhere(known)
+        refusal: entersElsewhere(known.shop)
           ? ('elsewhere' as const)
           : !pay.isClosed
             ? ('not-closed' as const)
@@ -108,7 +105,7 @@ export function mountPayFiles(mount: Mount, context: LedgerContext, awayOf: Away
       const seen = seeFile(sql, known, firstDay, loaded);
       if (!seen) return refuse('pay.no_such_period');
       const { pay, found } = seen;
-      if (isElsewhere(known)) return refuse('pay.time_from_elsewhere');
+      if (entersElsewhere(known.shop)) return refuse('pay.time_from_elsewhere');
       if (!pay.isClosed) return refuse('pay.not_closed');
       if (stampOfFile(found, layout.layout) !== stamp) return refuse('approve.changed');
       if (found.missing.some((each) => !putOff.includes(keyOfMissing(each))))

@@ -16,6 +16,6 @@ export {
 } from './entities.ts';
 export type { Activity, Shop, StoredPolicy, Unit } from './entities.ts';
 export { mountShop } from './routes.ts';
-export { settingsOf } from './settings.ts';
+export { entersElsewhere, settingsOf } from './settings.ts';
 export { REVOKED, StationEntity } from './station.ts';
 export { unitWords } from './unitWords.ts';

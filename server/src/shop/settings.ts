@@ -10,3 +10,6 @@ export const settingsOf = ({ name, settings }: Shop): Settings => ({
   pay: { ...DEFAULT_SETTINGS.pay, ...settings?.pay },
   name,
 });
+
+/** Whether the time that people are paid by is entered elsewhere, and comes in. */
+export const entersElsewhere = (shop: Shop): boolean => settingsOf(shop).pay.timeFrom === 'elsewhere';

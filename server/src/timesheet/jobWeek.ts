@@ -10,7 +10,7 @@ import type { LedgerContext } from '../ledger/index.ts';
 import { refuse } from '../http/index.ts';
 import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
-import { findClosedUntil, loadElsewhere, loadPersonTimeline, loadHours } from '../ledger/index.ts';
+import { findClosedUntil, loadPersonTimeline, loadHours } from '../ledger/index.ts';
 import type { ShopFacts } from '../catalog/index.ts';
 import { costsFor, loadLabor, usedOf, warnAtOf, writeComparison } from '../compare/index.ts';
 import type { Costs } from '../compare/index.ts';
@@ -41,7 +41,7 @@ function loadJobWeek(
   const days = Array.from({ length: WEEK }, (_, i) => addDays(monday, i));
   const span = { from: facts.zone.startOf(monday), to: facts.zone.startOf(addDays(monday, WEEK)) };
   const hours = loadHours(sql, monday, addDays(monday, WEEK - 1));
-  const withSource = sourceOfCells(loadElsewhere(sql, monday, addDays(monday, WEEK - 1)));
+  const withSource = sourceOfCells(sql, facts, monday);
   const today = facts.zone.dayAt(now);
   const closedUntil = findClosedUntil(sql);
   const people = [...facts.technicians.values()]

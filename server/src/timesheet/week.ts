@@ -13,7 +13,6 @@ import { readSql } from '../db/index.ts';
 import type { Sql } from '../db/index.ts';
 import {
   findClosedUntil,
-  loadElsewhere,
   loadPersonTimeline,
   loadHours,
   loadShiftDays,
@@ -65,7 +64,7 @@ function loadWeek(
     facts,
   ).days;
 
-  const withSource = sourceOfCells(loadElsewhere(sql, monday, sunday));
+  const withSource = sourceOfCells(sql, facts, monday);
   const rows = weekRows(monday, stints, hours, facts);
   const sums = joinRows(monday, rows);
   const today = facts.zone.dayAt(now);
