@@ -59,6 +59,8 @@ export const payPeriodSchema = z.object({
       technician: technicianId,
       name: z.string(),
       department: z.string(),
+      /** The pay group that they belong to on the first day; empty for none. */
+      payGroup: z.string(),
       attendedSeconds: z.number(),
       chargedSeconds: z.number(),
       /** Of the charged seconds, those that nobody has approved; they are not paid yet. */

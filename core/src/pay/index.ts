@@ -21,6 +21,8 @@ export { leaveBalances, leaveTakes } from './leaveBalance.ts';
 export type { LeaveBalance } from './leaveBalance.ts';
 export { paidAwayOf, timeAwayOn } from './paidAway.ts';
 export type { AwayFacts, Guarantee, Leave, LeaveFacts, PaidAway, TimeAway } from './paidAway.ts';
+export { sumClasses } from './classSums.ts';
+export type { ClassSums } from './classSums.ts';
 export { PAY_CLASSES, highestOf, isPayClass } from './payClass.ts';
 export type { ClassSeconds, DayClasses, PayClass } from './payClass.ts';
 export { PAY_BASES, portionsOf } from './portions.ts';

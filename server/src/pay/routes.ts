@@ -1,6 +1,6 @@
 import type { PayPeriodJson } from '@wergon/contract/pay';
-import { classesOf } from '@wergon/core/pay';
-import type { ClosedClasses, ClosedLine, PayPeriod } from '@wergon/core/pay';
+import { classesOf, sumClasses } from '@wergon/core/pay';
+import type { ClosedLine, PayPeriod } from '@wergon/core/pay';
 import { formatCents, sumCents, toCents } from '@wergon/core/money';
 import { groupBy, ok } from '@wergon/core/result';
 import type { Instant, LocalDay } from '@wergon/core/time';
@@ -29,7 +29,8 @@ import { mountTimeOff } from './timeOff.ts';
 import { mountGuarantees } from './guarantees.ts';
 import { loadSentPeriods } from './files.ts';
 import { mountSplits } from './splits.ts';
-import { mountOvertime } from './overtime.ts';
+import { groupsOn, mountOvertime } from './overtime.ts';
+import { PayGroupEntity } from '../people/index.ts';
 import { isPayable } from '../approval/index.ts';
 
 /** So many closed periods are listed. */
@@ -68,9 +69,12 @@ export function mountPay(mount: Mount, context: LedgerContext): void {
     const costs = costsFor(who);
     const mayReopen = who.rights.has('pay.reopen');
     const away = await awayOf(known, query.firstDay, now);
+    const members = await database.em.fork().findAll(PayGroupEntity);
+    const groups = groupsOn(members, query.firstDay);
     const found = await readSql(database, (sql) => {
       const seen = seePeriod(sql, known, query.firstDay, now, away);
-      return seen && writePeriod(known, seen, now, { costs, mayReopen, mayDecide: decidableBy(who, known) });
+      const told = { costs, mayReopen, mayDecide: decidableBy(who, known), groups };
+      return seen && writePeriod(known, seen, now, told);
     });
     return found ? ok(found) : refuse('pay.no_such_period');
   });
@@ -114,6 +118,8 @@ type ToldTo = {
   readonly costs: Costs;
   readonly mayReopen: boolean;
   readonly mayDecide: (technician: TechnicianId, day: LocalDay) => boolean;
+  /** The pay group that people belong to on the first day. */
+  readonly groups: ReadonlyMap<TechnicianId, string>;
 };
 
 /** Days on which somebody can decide how they are paid. */
@@ -129,7 +135,7 @@ function writePeriod(
   facts: ShopFacts,
   seen: Seen,
   now: Instant,
-  { costs, mayReopen, mayDecide }: ToldTo,
+  { costs, mayReopen, mayDecide, groups }: ToldTo,
 ): PayPeriodJson {
   const { period, closed, days } = seen;
   const isTold = ({ technician }: Pick<ClosedLine, 'technician'>) => !facts.hidden?.has(technician);
@@ -156,6 +162,7 @@ function writePeriod(
       technician: id,
       name,
       department,
+      payGroup: groups.get(id) ?? '',
       attendedSeconds: own.reduce((sum, { attendedSeconds }) => sum + attendedSeconds, 0),
       chargedSeconds: secondsOf(kept),
       unapprovedSeconds: open.reduce((sum, { chargedSeconds }) => sum + chargedSeconds, 0),
@@ -227,11 +234,3 @@ const overheadOf = (days: readonly ShiftDay[]) =>
       0,
     ),
   );
-
-type ClassSums = Omit<ClosedClasses, 'technician' | 'day'>;
-const sumClasses = (items: readonly ClassSums[]): ClassSums => ({
-  straight: items.reduce((sum, each) => sum + each.straight, 0),
-  overtime: items.reduce((sum, each) => sum + each.overtime, 0),
-  double: items.reduce((sum, each) => sum + each.double, 0),
-  unallocated: items.reduce((sum, each) => sum + each.unallocated, 0),
-});

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, reactive } from 'vue';
+import { BFormSelect } from 'bootstrap-vue-next';
+import { computed, reactive, ref } from 'vue';
 import type { PayPeriodJson } from '@wergon/contract/pay';
 import { formatDay } from '@wergon/core/time';
 import { PAY_CLASSES, isAboveAttended } from '@wergon/core/pay';
@@ -8,6 +9,8 @@ import { DataTable, PlainButton } from '../kit/parts/index.ts';
 import PayBar from './PayBar.vue';
 import SplitPanel from './SplitPanel.vue';
 import { awaySeconds, longestOf } from './payBar.ts';
+import { periodRows } from './periodRows.ts';
+import type { PeriodGroup, PeriodRow } from './periodRows.ts';
 import type { Column } from '../kit/index.ts';
 import { t } from '../words/index.ts';
 
@@ -20,11 +23,13 @@ const props = defineProps<{
 }>();
 const desk = useDesk();
 const words = computed(() => props.search.trim().toLowerCase());
+const group = ref<PeriodGroup | ''>('');
 const people = computed(() =>
   props.period.people.filter(({ name, department }) =>
     `${name} ${department}`.toLowerCase().includes(words.value),
   ),
 );
+const rows = computed(() => periodRows(people.value, group.value));
 const longest = computed(() => longestOf(props.period.people));
 /** Whose days are looked at, day by day. */
 const opened = reactive(new Set<string>([props.opens]));
@@ -32,7 +37,7 @@ const toggle = (id: string) => (opened.has(id) ? opened.delete(id) : opened.add(
 type Person = PayPeriodJson['people'][number];
 const hoursOf = (seconds: number) => (seconds === 0 ? '' : desk.hours(seconds));
 /** A class that nobody has has no column. */
-const classColumn = (of: 'overtime' | 'double'): readonly Column<Person>[] =>
+const classColumn = (of: 'overtime' | 'double'): readonly Column<PeriodRow>[] =>
   props.period.totals.classes[of] > 0
     ? [
         {
@@ -44,7 +49,7 @@ const classColumn = (of: 'overtime' | 'double'): readonly Column<Person>[] =>
         },
       ]
     : [];
-const columns = computed((): readonly Column<Person>[] => [
+const columns = computed((): readonly Column<PeriodRow>[] => [
   { id: 'person', title: t('common.person'), sortBy: (person) => person.name, isRowHead: true },
   { id: 'bar', title: t('pay.howItIsPaid'), class: 'wide' },
   {
@@ -52,7 +57,7 @@ const columns = computed((): readonly Column<Person>[] => [
     sortBy: (person) => person.classes.straight,
     title: t('payClasses.straight'),
     class: 'number figure',
-    cellClass: (person) => ({ attention: isAboveAttended(person) }),
+    cellClass: ({ person }) => ({ attention: person !== undefined && isAboveAttended(person) }),
   },
   ...classColumn('overtime'),
   ...classColumn('double'),
@@ -62,8 +67,8 @@ const columns = computed((): readonly Column<Person>[] => [
           id: 'unallocated',
           title: t('pay.onNothing'),
           class: 'number figure',
-          sortBy: (person: Person) => person.classes.unallocated,
-          value: (person: Person) => hoursOf(person.classes.unallocated),
+          sortBy: (person: PeriodRow) => person.classes.unallocated,
+          value: (person: PeriodRow) => hoursOf(person.classes.unallocated),
         },
       ]
     : []),
@@ -88,10 +93,10 @@ const columns = computed((): readonly Column<Person>[] => [
     ? [
         {
           id: 'cost',
-          sortBy: (person: Person) => Number(person.cost),
+          sortBy: (person: PeriodRow) => Number(person.cost),
           title: desk.costWords,
           class: 'number figure',
-          value: (person: Person) => (person.cost === null ? '' : desk.money(person.cost)),
+          value: (person: PeriodRow) => (person.cost === null ? '' : desk.money(person.cost)),
         },
       ]
     : []),
@@ -123,43 +128,56 @@ const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustment
 </script>
 
 <template>
+  <p class="grouped">
+    <BFormSelect v-model="group" size="sm" :aria-label="t('pay.groupedBy')">
+      <option value="">{{ t('pay.notGrouped') }}</option>
+      <option value="department">{{ t('pay.byDepartment') }}</option>
+      <option value="payGroup">{{ t('pay.byPayGroup') }}</option>
+    </BFormSelect>
+  </p>
   <DataTable
     class="across"
-    :rows="people"
+    :rows="rows"
     :columns="columns"
-    :row-key="(person) => person.technician"
-    :is-expanded="(person) => opened.has(person.technician)"
-    is-sortable
-    ><template #person="{ row: person }"
-      ><RouterLink :to="cardOf(person)">{{ person.name }}</RouterLink>
-      <small>{{ person.department }}</small></template
+    :row-key="({ key }) => key"
+    :row-class="({ person }) => (person ? '' : 'group')"
+    :is-expanded="({ person }) => person !== undefined && opened.has(person.technician)"
+    :is-sortable="group === ''"
+    ><template #person="{ row: { name, person } }"
+      ><template v-if="person"
+        ><RouterLink :to="cardOf(person)">{{ name }}</RouterLink>
+        <small>{{ [person.department, person.payGroup].filter(Boolean).join(' · ') }}</small></template
+      ><template v-else>{{ name }}</template></template
     >
-    <template #bar="{ row: person }"
-      ><PayBar :person="person" :longest="longest" />
-      <PlainButton
-        v-if="person.split.length > 0"
-        class="days"
-        :aria-expanded="opened.has(person.technician)"
-        @click="toggle(person.technician)"
-        >{{ t('pay.daysNotAllStraight', { n: person.split.length }) }}</PlainButton
+    <template #bar="{ row: { person } }"
+      ><template v-if="person"
+        ><PayBar :person="person" :longest="longest" />
+        <PlainButton
+          v-if="person.split.length > 0"
+          class="days"
+          :aria-expanded="opened.has(person.technician)"
+          @click="toggle(person.technician)"
+          >{{ t('pay.daysNotAllStraight', { n: person.split.length }) }}</PlainButton
+        ></template
       ></template
     >
-    <template #away="{ row: person }"
-      >{{ hoursOf(awaySeconds(person)) }}
-      <small v-for="each in person.away" :key="each.kind">{{ sayAway(each.kind) }}</small></template
+    <template #away="{ row }"
+      >{{ hoursOf(awaySeconds(row)) }}
+      <small v-for="each in row.away" :key="each.kind">{{ sayAway(each.kind) }}</small></template
     >
-    <template #expanded="{ row: person }"
-      ><SplitPanel
-        v-for="each in person.split"
-        :key="each.day"
-        :technician="person.technician"
-        :name="person.name"
-        :day="each.day"
-    /></template>
-    <template #straight="{ row: person }"
-      >{{ desk.hours(person.classes.straight) }}
+    <template #expanded="{ row: { person } }"
+      ><template v-if="person"
+        ><SplitPanel
+          v-for="each in person.split"
+          :key="each.day"
+          :technician="person.technician"
+          :name="person.name"
+          :day="each.day" /></template
+    ></template>
+    <template #straight="{ row: { classes, person } }"
+      >{{ desk.hours(classes.straight) }}
       <RouterLink
-        v-if="isAboveAttended(person)"
+        v-if="person && isAboveAttended(person)"
         :to="linkToWeek(person.technician, period.firstDay)"
         class="above"
         >{{
@@ -167,9 +185,9 @@ const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustment
         }}</RouterLink
       ></template
     >
-    <template #notApproved="{ row: person }"
-      >{{ person.unapprovedSeconds > 0 ? desk.hours(person.unapprovedSeconds) : '' }}
-      <small v-if="person.openDays.length > 0">{{
+    <template #notApproved="{ row: { person, unapprovedSeconds } }"
+      >{{ unapprovedSeconds > 0 ? desk.hours(unapprovedSeconds) : '' }}
+      <small v-if="person && person.openDays.length > 0">{{
         person.openDays.length > 3
           ? t('common.days', { n: person.openDays.length })
           : person.openDays.map((day) => sayDate(day)).join(', ')
@@ -211,6 +229,19 @@ const adjustmentColumns = computed((): readonly Column<PayPeriodJson['adjustment
 </template>
 
 <style scoped>
+.grouped {
+  display: flex;
+  justify-content: flex-end;
+  margin: 0;
+  padding: 0 16px 8px;
+}
+.grouped .form-select {
+  width: 180px;
+}
+.across :deep(.group) {
+  background: var(--band);
+  font-weight: 700;
+}
 .across :deep(thead button)::first-letter {
   text-transform: uppercase;
 }

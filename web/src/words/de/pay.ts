@@ -213,4 +213,10 @@ export const pay: Translation['pay'] = {
   awayPartly: '{away}, {hours} vom Tag',
   timeFromElsewhere:
     'In diesem Betrieb wird Zeit anderswo erfasst und dort bezahlt: hier entsteht keine Lohndatei.',
+  groupedBy: 'Gruppiert nach',
+  notGrouped: 'nicht gruppiert',
+  byDepartment: 'nach Abteilung',
+  byPayGroup: 'nach Lohngruppe',
+  noDepartment: 'Ohne Abteilung',
+  noPayGroup: 'In keiner Lohngruppe',
 };

@@ -209,4 +209,10 @@ export const pay = {
   nobodyToShow: 'Nobody fits.',
   awayPartly: '{away}, {hours} of the day',
   timeFromElsewhere: 'Time is entered elsewhere in this shop and paid there: no pay file is made here.',
+  groupedBy: 'Grouped by',
+  notGrouped: 'not grouped',
+  byDepartment: 'by department',
+  byPayGroup: 'by pay group',
+  noDepartment: 'No department',
+  noPayGroup: 'In no pay group',
 } as const;
